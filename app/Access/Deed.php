@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Access;
+
+/** What a person may be allowed to do; routes and pages ask by these. */
+enum Deed: string
+{
+    case Look = 'look';
+    case EnterCustomerOrder = 'enter-customer-order';
+    case Cover = 'cover';
+    case ChangeOrder = 'change-order';
+    case Plan = 'plan';
+    case Release = 'release';
+    case Issue = 'issue';
+    case Report = 'report';
+    case GoodsIn = 'goods-in';
+    case Receive = 'receive';
+    case Ship = 'ship';
+    case Close = 'close';
+    case Reverse = 'reverse';
+    case Import = 'import';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Look => 'look at the pages',
+            self::EnterCustomerOrder => 'enter and change customer orders',
+            self::Cover => 'cover customer lines',
+            self::ChangeOrder => 'change orders',
+            self::Plan => 'change the plan',
+            self::Release => 'release orders',
+            self::Issue => 'issue components',
+            self::Report => 'count and pass on',
+            self::GoodsIn => 'book goods in',
+            self::Receive => 'receive from orders',
+            self::Ship => 'ship',
+            self::Close => 'close orders',
+            self::Reverse => 'reverse bookings',
+            self::Import => 'import files',
+        };
+    }
+}

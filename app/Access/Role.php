@@ -1,0 +1,43 @@
+<?php
+
+namespace App\Access;
+
+/** The roles of the shop and the one map of what each may do. */
+enum Role: string
+{
+    case Supervisor = 'supervisor';
+    case Planner = 'planner';
+    case Storekeeper = 'storekeeper';
+    case Operator = 'operator';
+    case Buyer = 'buyer';
+    case Sales = 'sales';
+    case CostClerk = 'cost-clerk';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Sales => 'sales desk',
+            self::CostClerk => 'cost clerk',
+            default => $this->value,
+        };
+    }
+
+    public function may(Deed $deed): bool
+    {
+        return in_array($deed, $this->deeds(), true);
+    }
+
+    /** @return list<Deed> */
+    public function deeds(): array
+    {
+        return match ($this) {
+            self::Supervisor => Deed::cases(),
+            self::Planner => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover, Deed::ChangeOrder, Deed::Plan, Deed::Release, Deed::Import],
+            self::Storekeeper => [Deed::Look, Deed::Issue, Deed::GoodsIn, Deed::Receive, Deed::Ship, Deed::Reverse],
+            self::Operator => [Deed::Look, Deed::Report],
+            self::Buyer => [Deed::Look, Deed::GoodsIn],
+            self::Sales => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover],
+            self::CostClerk => [Deed::Look, Deed::Close, Deed::Reverse],
+        };
+    }
+}

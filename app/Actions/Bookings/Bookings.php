@@ -1,0 +1,72 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Actions\Schedule\KeepUp;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use Closure;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** The one way to book: one transaction, once for each token, the plan brought up to date after it. */
+final class Bookings
+{
+    public function __construct(private readonly KeepUp $plan)
+    {
+    }
+
+    /**
+     * The booking row is written first: its unique token makes a second sending wait for the first,
+     * then get the first's answer. Other content under the same token (a form changed after going back to it)
+     * is refused, or it would be lost behind that answer.
+     *
+     * @param  string  $token  the form's token, after a dot the fingerprint of what was sent where a form was
+     * @param  Closure(Ledger): void  $work  locks, asks core, writes through the ledger
+     */
+    public function once(BookingKind $kind, string $token, User $by, Closure $work, string $reason = '', ?int $reverses = null): Booking
+    {
+        [$token, $fingerprint] = explode('.', "{$token}.");
+        if ($done = $this->done($token, $fingerprint)) {
+            return $done;
+        }
+        try {
+            $booking = DB::transaction(function () use ($kind, $token, $fingerprint, $by, $work, $reason, $reverses): Booking {
+                $ledger = new Ledger(Booking::query()->create([
+                    'token' => $token, 'fingerprint' => $fingerprint, 'kind' => $kind, 'user_id' => $by->id, 'reason' => $reason,
+                    'reverses_id' => $reverses,
+                    'entered_at' => now(), 'booked_on' => now(config()->string('pace.zone'))->toDateString(),
+                ]));
+                $work($ledger);
+
+                return $ledger->finish();
+            }, attempts: 5);
+        } catch (UniqueConstraintViolationException $violation) {
+            return $this->done($token, $fingerprint)
+                ?? throw $this->reversedAlready($reverses) ?? $violation;
+        }
+        $this->plan->after($booking);
+
+        return $booking;
+    }
+
+    private function reversedAlready(?int $booking): ?Refused
+    {
+        $earlier = $booking === null ? null : Booking::query()->with('user')->firstWhere('reverses_id', $booking);
+
+        return $earlier === null ? null : Refused::because("{$earlier->user->name} reversed this already.");
+    }
+
+    /** @throws Refused when the token stands for something else than what was sent */
+    private function done(string $token, string $fingerprint): ?Booking
+    {
+        $done = Booking::query()->firstWhere('token', $token);
+        if ($done !== null && $done->fingerprint !== $fingerprint) {
+            throw Refused::because("This form was sent before and booked: {$done->says} To book this as well, send it again; to correct the first, reverse it.");
+        }
+
+        return $done;
+    }
+}

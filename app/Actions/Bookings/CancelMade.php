@@ -1,0 +1,44 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Models\Booking;
+use App\Models\CustomerOrderLine;
+use App\Models\Order;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Refused;
+
+/** Takes back what a reversed booking called into being: it is cancelled, never deleted. */
+final class CancelMade
+{
+    /** @throws Refused when one of the orders is past being a mere intention, or others count on it */
+    public function made(Ledger $ledger, Booking $booking): void
+    {
+        foreach (Order::query()->where('made_by_id', $booking->id)->where('state', '<>', OrderState::Cancelled)->orderBy('id')
+            ->lockForUpdate()->get() as $order) {
+            if ($order->state !== OrderState::Firm) {
+                throw Refused::because("Order {$order->number}, made by this, is {$order->state->value} by now. Reverse that first, or keep the order and untie the line from it.");
+            }
+            if (BigDecimal::of((string) $order->covers()->sum('quantity'))->isPositive()) {
+                throw Refused::because("Order {$order->number}, made by this, is promised to a customer line. Untie the line first.");
+            }
+            $ledger->change($order, 'state', 'firm', 'cancelled');
+            $order->state = OrderState::Cancelled;
+        }
+    }
+
+    /** @throws Refused when something of a line is covered or shipped */
+    public function customerOrder(Booking $booking): void
+    {
+        foreach (CustomerOrderLine::query()->where('customer_order_id', $booking->customer_order_id)->orderBy('id')->lockForUpdate()
+            ->get() as $line) {
+            if (BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->isPositive()) {
+                throw Refused::because("Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.");
+            }
+            $line->cancelled_quantity = $line->quantity;
+            $line->is_open = false;
+            $line->save();
+        }
+    }
+}

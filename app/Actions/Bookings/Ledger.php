@@ -1,0 +1,205 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Models\Booking;
+use App\Models\Cover;
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\Item;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\Place;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Routing\Pieces;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\StockKey;
+
+/**
+ * What one open booking writes: moves with their balances, counts at steps, cost, cover, changes.
+ */
+final class Ledger
+{
+    /** @var list<array<string, int|string|null>> moves to be written at the end */
+    private array $moves = [];
+
+    /** @var array<string, int> ids of the places that are ends of moves, by kind */
+    private array $ends = [];
+
+    /** @var array<int, Order> whose state is derived anew at the end */
+    private array $touched = [];
+
+    /** @var array<int, CustomerOrder> */
+    private array $touchedCustomerOrders = [];
+
+    public readonly LockedBalances $stock;
+
+    public function __construct(public readonly Booking $booking)
+    {
+        $this->stock = new LockedBalances;
+    }
+
+    /** Names the order, the customer order or both in whose history the booking stands. */
+    public function about(?Order $order = null, ?CustomerOrder $customerOrder = null): void
+    {
+        if ($order !== null) {
+            $this->booking->order_id = $order->id;
+            $this->touch($order);
+        }
+        if ($customerOrder !== null) {
+            $this->booking->customer_order_id = $customerOrder->id;
+            $this->touch($customerOrder);
+        }
+    }
+
+    public function says(string $sentence): void
+    {
+        $this->booking->says = mb_strimwidth($sentence, 0, 300, '…');
+    }
+
+    public function finish(): Booking
+    {
+        $this->flush();
+        foreach ($this->touched as $order) {
+            $order->state = OrderFacts::state($order);
+            if ($order->state === OrderState::Built) {
+                $this->endCover($order);
+            }
+            $order->version++;
+            $order->save();
+        }
+        foreach ($this->touchedCustomerOrders as $customerOrder) {
+            $customerOrder->version++;
+            $customerOrder->save();
+        }
+        $this->booking->save();
+
+        return $this->booking;
+    }
+
+    /** The record changed: its version, and the state of an order, are brought up to date when the booking ends. */
+    public function touch(Order|CustomerOrder $record): void
+    {
+        if ($record instanceof Order) {
+            $this->touched[$record->id] = $record;
+        } else {
+            $this->touchedCustomerOrders[$record->id] = $record;
+        }
+    }
+
+    /**
+     * Moves a quantity and its value from one end to the other.
+     *
+     * @param  StockKey|string  $from  a locked key, or the kind of an end: outside, scrap, order, customer
+     * @param  int  $value  cents that go with it
+     * @param  array<string, int|string|null>  $because  component_id, line_id, purchase_id, order_id, typed_quantity, typed_unit_id
+     */
+    public function move(Item $item, BigDecimal $quantity, int $value, StockKey|string $from, StockKey|string $to, array $because = [],
+        int $lot = 0): void
+    {
+        if ($from instanceof StockKey) {
+            $this->stock->set($from, $this->stock->balance($from)->toCore()->take($quantity, $value, $item->label()));
+        }
+        if ($to instanceof StockKey) {
+            $this->stock->set($to, $this->stock->balance($to)->toCore()->put($quantity, $value));
+        }
+        $key = $from instanceof StockKey ? $from : ($to instanceof StockKey ? $to : null);
+        $this->moves[] = [
+            'booking_id' => $this->booking->id,
+            'item_id' => $item->id,
+            'lot_id' => $key === null ? $lot : $key->lot,
+            'owner_id' => $key === null ? 0 : $key->owner,
+            'from_place_id' => $from instanceof StockKey ? $from->place : $this->end($from),
+            'from_condition' => $from instanceof StockKey ? $from->condition->value : Condition::Free->value,
+            'to_place_id' => $to instanceof StockKey ? $to->place : $this->end($to),
+            'to_condition' => $to instanceof StockKey ? $to->condition->value : Condition::Free->value,
+            'quantity' => (string) $quantity,
+            'value' => $value,
+            'order_id' => $this->booking->order_id ?? null,
+            'component_id' => null, 'line_id' => null, 'purchase_id' => null, 'typed_quantity' => null, 'typed_unit_id' => null,
+            ...$because,
+        ];
+    }
+
+    /** @param  string  $kind material, labour, machine, overhead, outside, receipt, variance */
+    public function cost(Order $order, string $kind, int $cents, ?OrderStep $step = null): void
+    {
+        if ($cents !== 0) {
+            $this->booking->costEntries()->create(['order_id' => $order->id, 'kind' => $kind, 'cents' => $cents,
+                'order_step_id' => $step?->id]);
+        }
+    }
+
+    /** Brings a step to new counts and writes the difference, with the minutes booked. */
+    public function pieces(OrderStep $step, Pieces $now, int $labourMinutes = 0, int $machineMinutes = 0): void
+    {
+        $was = $step->pieces();
+        $this->booking->stepEntries()->create([
+            'order_step_id' => $step->id,
+            'taken_in' => (string) $now->takenIn->minus($was->takenIn),
+            'good' => (string) $now->good->minus($was->good),
+            'scrap' => (string) $now->scrap->minus($was->scrap),
+            'passed_on' => (string) $now->passedOn->minus($was->passedOn),
+            'labour_minutes' => $labourMinutes,
+            'machine_minutes' => $machineMinutes,
+        ]);
+        $step->taken_in = (string) $now->takenIn;
+        $step->good = (string) $now->good;
+        $step->scrap = (string) $now->scrap;
+        $step->passed_on = (string) $now->passedOn;
+        $step->booked_minutes += $machineMinutes;
+        $step->save();
+    }
+
+    /** Adds to (or takes from) what one supply covers of a customer line. @param  Order|null  $order null = stock */
+    public function cover(CustomerOrderLine $line, ?Order $order, BigDecimal $quantity): void
+    {
+        $cover = Cover::query()->firstOrCreate(
+            ['line_id' => $line->id, 'supply' => $order === null ? Cover::STOCK : Cover::byOrder($order->id)],
+            ['item_id' => $line->item_id, 'order_id' => $order?->id, 'quantity' => '0'],
+        );
+        $this->changeCover($cover, $quantity);
+    }
+
+    public function changeCover(Cover $cover, BigDecimal $quantity): void
+    {
+        $now = BigDecimal::of($cover->quantity)->plus($quantity);
+        if ($now->isNegative()) {
+            throw new \LogicException("Cover {$cover->id} would fall below zero.");
+        }
+        $cover->quantity = (string) $now;
+        $cover->save();
+        $this->booking->coverEntries()->create(['cover_id' => $cover->id, 'quantity' => (string) $quantity]);
+    }
+
+    public function change(Order $order, string $what, string $before, string $after): void
+    {
+        DB::table('order_changes')->insert(['booking_id' => $this->booking
+            ->id, 'order_id' => $order->id, 'what' => $what, 'before' => $before, 'after' => $after]);
+        $this->touch($order);
+    }
+
+    /** Moves and balances are written at the end, in bulk: an opening has thousands. Until then the locked balances are the truth. */
+    private function flush(): void
+    {
+        foreach (array_chunk($this->moves, 500) as $rows) {
+            DB::table('moves')->insert($rows);
+        }
+        $this->stock->write();
+    }
+
+    private function end(string $kind): int
+    {
+        return $this->ends[$kind] ??= Place::end($kind)->id;
+    }
+
+    /** A built order gives nothing more: what it still promised is no longer covered. */
+    private function endCover(Order $order): void
+    {
+        foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
+            $this->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
+        }
+    }
+}

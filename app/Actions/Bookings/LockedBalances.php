@@ -1,0 +1,112 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Models\Balance;
+use App\Models\Cover;
+use App\Models\Place;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\StockKey;
+
+/**
+ * The balances one deed works on. They are locked before they are moved, all of a deed at once and in one order; moving
+ * an unlocked one is a bug. Until they are written at the end, what is held here is the truth.
+ */
+final class LockedBalances
+{
+    /** @var array<string, Balance> by sort key */
+    private array $locked = [];
+
+    /**
+     * Locks the balances of these keys, and all free ones of our own in stores of these items.
+     *
+     * @param  list<StockKey>  $keys  made when they are not there yet
+     * @param  list<int>  $items
+     */
+    public function lock(array $keys, array $items = []): void
+    {
+        if ($this->locked !== [] || (count($keys) > 400 && $items !== [])) {
+            throw new \LogicException('All balances of a deed are locked at once, or two deeds can lock each other out.');
+        }
+        usort($keys, fn (StockKey $a, StockKey $b): int => $a->sortKey() <=> $b->sortKey());
+        // One statement locks in the order of the index. Only an opening has more keys than one takes, and it names no items.
+        foreach ($keys === [] ? [[]] : array_chunk(array_map(self::columns(...), $keys), 400) as $part) {
+            DB::table('balances')->insertOrIgnore($part);
+            $query = Balance::query()->orderBy('item_id')->orderBy('place_id')->orderBy('lot_id')->orderBy('condition')->orderBy('owner_id')
+                ->lockForUpdate();
+            foreach ($part as $columns) {
+                $query->orWhere($columns);
+            }
+            if ($items !== []) {
+                $query->orWhere(fn ($inner) => $inner->whereIn('item_id', $items)
+                    ->whereIn('place_id', Place::query()->where('kind', 'store')->pluck('id'))
+                    ->where('condition', Condition::Free->value)->where('owner_id', 0));
+            }
+            foreach ($part !== [] || $items !== [] ? $query->get() : [] as $balance) {
+                $this->locked[$balance->key()->sortKey()] ??= $balance;
+            }
+        }
+    }
+
+    /**
+     * Locked free balances of an item that hold something, oldest lot first.
+     *
+     * @return list<Balance>
+     */
+    public function onHand(int $item, int $lot = 0, int $place = 0): array
+    {
+        return array_values(array_filter($this->locked, fn (Balance $balance): bool => $balance->item_id === $item
+            && $balance->condition === Condition::Free->value && BigDecimal::of($balance->quantity)->isPositive()
+            && ($lot === 0 || $balance->lot_id === $lot) && ($place === 0 || $balance->place_id === $place)));
+    }
+
+    public function balance(StockKey $key): Balance
+    {
+        return $this->locked[$key->sortKey()] ?? throw new \LogicException('This balance was not locked first: '.$key->sortKey());
+    }
+
+    /** What an item has on hand in all, of what is locked. */
+    public function quantity(int $item): BigDecimal
+    {
+        return array_reduce($this->onHand($item), fn (BigDecimal $sum, Balance $balance): BigDecimal => $sum->plus($balance->quantity),
+            BigDecimal::zero());
+    }
+
+    /** What of it no customer line has been promised; below zero when too much was. */
+    public function unpromised(int $item): BigDecimal
+    {
+        return $this->quantity($item)->minus($this->promised($item));
+    }
+
+    /** Stock of an item promised to customer lines. Read after the item's balances are locked. */
+    public function promised(int $item): BigDecimal
+    {
+        return Cover::promisedFromStock($item);
+    }
+
+    public function set(StockKey $key, \KeepPace\Core\Stock\Balance $now): void
+    {
+        $balance = $this->balance($key);
+        $balance->quantity = (string) $now->quantity;
+        $balance->value = $now->value;
+    }
+
+    /** Writes what changed, in bulk: an opening has thousands. */
+    public function write(): void
+    {
+        $changed = array_filter($this->locked, fn (Balance $balance): bool => $balance->isDirty());
+        foreach (array_chunk($changed, 500) as $balances) {
+            DB::table('balances')->upsert(array_map(fn (Balance $balance): array => $balance->getAttributes(), $balances), ['id'],
+                ['quantity', 'value']);
+        }
+    }
+
+    /** @return array<string, int|string> */
+    private static function columns(StockKey $key): array
+    {
+        return ['item_id' => $key->item, 'place_id' => $key->place, 'lot_id' => $key->lot, 'condition' => $key->condition
+            ->value, 'owner_id' => $key->owner];
+    }
+}

@@ -1,0 +1,222 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Cover;
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\Item;
+use App\Models\Move;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\OrderStep;
+use App\Models\Place;
+use App\Models\Purchase;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\StockKey;
+
+/** Books the exact negative of an earlier booking, once; refused when what followed stands on it. */
+final class ReverseBooking
+{
+    public function __construct(private readonly Bookings $bookings, private readonly CancelMade $cancel)
+    {
+    }
+
+    /** @throws Refused */
+    public function handle(int $bookingId, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Reversal, $token, $by, function (Ledger $ledger) use ($bookingId): void {
+            $booking = Booking::query()->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')->lockForUpdate()
+                ->findOrFail($bookingId);
+            $this->assertReversible($booking);
+            if ($booking->customer_order_id !== null) {
+                $ledger->about(customerOrder: CustomerOrder::query()->lockForUpdate()->findOrFail($booking->customer_order_id));
+            }
+            $orders = $this->orders($booking);
+            foreach ($orders as $order) {
+                if ($order->state === OrderState::Closed && $booking->kind !== BookingKind::Close) {
+                    throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
+                }
+                $ledger->touch($order);
+            }
+            $ledger->booking->order_id = $booking->order_id;
+            $this->moves($ledger, $booking, $orders);
+            $this->steps($ledger, $booking);
+            foreach ($booking->costEntries as $entry) {
+                $ledger->booking->costEntries()
+                    ->create(['order_id' => $entry->order_id, 'kind' => $entry->kind, 'cents' => -$entry->cents,
+                        'order_step_id' => $entry->order_step_id]);
+            }
+            $this->orderFields($booking, $orders);
+            $this->covers($ledger, $booking);
+            $this->cancel->made($ledger, $booking);
+            if ($booking->kind === BookingKind::CustomerOrder) {
+                $this->cancel->customerOrder($booking);
+            }
+            $ledger->says('Reversed: '.$booking->says);
+        }, $reason, $bookingId);
+    }
+
+    /** @throws Refused */
+    private function assertReversible(Booking $booking): void
+    {
+        match ($booking->kind) {
+            BookingKind::Reversal => throw Refused::because('A reversal is not reversed. Book the deed again.'),
+            BookingKind::Import => throw Refused::because('An opening is not reversed. Count the stock, or correct the order, instead.'),
+            BookingKind::CustomerLineChanged,
+            BookingKind::OrderChanged => throw Refused::because('Change it back instead; both changes stay in the history.'),
+            default => null,
+        };
+    }
+
+    /** @return Collection<int, Order> locked, by id */
+    private function orders(Booking $booking): Collection
+    {
+        $ids = $booking->moves->pluck('order_id')->push($booking->order_id)
+            ->merge(OrderStep::query()->whereKey($booking->stepEntries->pluck('order_step_id'))->pluck('order_id'))
+            ->merge($booking->costEntries->pluck('order_id'))
+            ->merge($booking->coverEntries->map(fn ($entry) => $entry->cover->order_id))
+            ->filter()->unique()->sort()->values();
+
+        return Order::query()->with('item')->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+    }
+
+    /** @param  Collection<int, Order>  $orders */
+    private function moves(Ledger $ledger, Booking $booking, Collection $orders): void
+    {
+        $places = Place::all()->keyBy('id');
+        $items = Item::query()->with('unit')->whereKey($booking->moves->pluck('item_id')->unique())->get()->keyBy('id');
+        $end = function (Move $move, string $side) use ($places): StockKey|string {
+            $place = $places[$move->{"{$side}_place_id"}];
+
+            return $place->holdsStock() ? new StockKey($move->item_id, $place->id, $move->lot_id,
+                Condition::from($move->{"{$side}_condition"}), $move->owner_id) : $place->kind;
+        };
+        $keys = [];
+        foreach ($booking->moves as $move) {
+            foreach ([$end($move, 'from'), $end($move, 'to')] as $key) {
+                if ($key instanceof StockKey) {
+                    $keys[$key->sortKey()] = $key;
+                }
+            }
+        }
+        $covered = $booking->coverEntries->map(fn ($entry): int => $entry->cover->item_id);
+        $ledger->stock->lock(array_values($keys), array_values($items->keys()->merge($covered)->unique()->all()));
+        foreach ($booking->moves->reverse() as $move) {
+            $quantity = BigDecimal::of($move->quantity);
+            $ledger->move($items[$move->item_id], $quantity, $move->value, $end($move, 'to'), $end($move, 'from'),
+                $move->only(['order_id', 'component_id', 'line_id', 'purchase_id', 'typed_quantity', 'typed_unit_id']), $move->lot_id);
+            if ($move->component_id !== null) {
+                $component = OrderComponent::query()->findOrFail($move->component_id);
+                $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->minus($quantity);
+                $component->used_value -= $move->value;
+                $component->save();
+            }
+            if ($move->line_id !== null) {
+                $line = CustomerOrderLine::query()->findOrFail($move->line_id);
+                $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->minus($quantity);
+                $line->is_open = true;
+                $line->save();
+            }
+            if ($move->purchase_id !== null) {
+                $purchase = Purchase::query()->lockForUpdate()->findOrFail($move->purchase_id);
+                $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
+                $purchase->is_open = true;
+                $purchase->save();
+            }
+            if ($booking->kind === BookingKind::Receive && isset($orders[$move->order_id])) {
+                $order = $orders[$move->order_id];
+                $order->received_quantity = (string) BigDecimal::of($order->received_quantity)->minus($quantity);
+                $order->received_value -= $move->value;
+            }
+        }
+    }
+
+    private function steps(Ledger $ledger, Booking $booking): void
+    {
+        foreach ($booking->stepEntries->reverse() as $entry) {
+            $step = OrderStep::query()->lockForUpdate()->findOrFail($entry->order_step_id);
+            $ledger->pieces($step, $step->pieces()->putBack(BigDecimal::of($entry->taken_in), BigDecimal::of($entry->good),
+                BigDecimal::of($entry->scrap), BigDecimal::of($entry->passed_on), $step->label()), -$entry->labour_minutes,
+                -$entry->machine_minutes);
+            if ($booking->kind === BookingKind::Start || BigDecimal::of($step->taken_in)->isZero()) {
+                $step->started_at = null;
+                $step->started_by = null;
+                $step->save();
+            }
+        }
+    }
+
+    private function covers(Ledger $ledger, Booking $booking): void
+    {
+        foreach ($booking->coverEntries->reverse() as $entry) {
+            $cover = Cover::query()->with('order', 'line')->findOrFail($entry->cover_id);
+            $back = BigDecimal::of($entry->quantity)->negated();
+            if ($back->isPositive()) {
+                $back = $this->stillPossible($ledger, $cover, $back);
+            } elseif ($back->negated()->isGreaterThan($cover->quantity)) {
+                $back = BigDecimal::of($cover->quantity)->negated(); // the rest has been shipped or untied since and stays so
+            }
+            if (! $back->isZero()) {
+                $ledger->changeCover($cover, $back);
+            }
+        }
+        foreach ($booking->moves->pluck('item_id')->unique() as $item) {
+            if ($ledger->stock->unpromised($item)->isNegative()) {
+                throw Refused::because('What came in by this booking is promised to a customer line. Untie the line first.');
+            }
+        }
+    }
+
+    /** A promise comes back only as far as the order or the stock can still keep it and the line still wants it. */
+    private function stillPossible(Ledger $ledger, Cover $cover, BigDecimal $back): BigDecimal
+    {
+        $wanted = $cover->line->openQuantity()->minus((string) $cover->line->covers()->sum('quantity'));
+        $limits = [$wanted];
+        if ($cover->order === null) {
+            $limits[] = $ledger->stock->unpromised($cover->item_id);
+        } else {
+            $order = Order::query()->findOrFail($cover->order->id);
+            $limits[] = $order->state === OrderState::Cancelled ? BigDecimal::zero()
+                : BigDecimal::of($order->quantity)->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
+        }
+        foreach ($limits as $limit) {
+            $back = $back->isGreaterThan($limit) ? $limit : $back;
+        }
+
+        return $back->isNegative() ? BigDecimal::zero() : $back;
+    }
+
+    /** @param  Collection<int, Order>  $orders */
+    private function orderFields(Booking $booking, Collection $orders): void
+    {
+        foreach ($orders as $order) {
+            if ($booking->kind === BookingKind::Close) {
+                $order->closed_at = null;
+            }
+            if ($booking->kind === BookingKind::Release) {
+                if ($order->components()->where('used_quantity', '>', 0)->exists()) {
+                    throw Refused::because("Components were issued to order {$order->number}. Reverse the issue first.");
+                }
+                if (BigDecimal::of((string) $order->steps()->sum('taken_in'))->isPositive()) {
+                    throw Refused::because("The quantity of order {$order->number} was changed after its release. Change it back first.");
+                }
+                $order->released_at = null;
+                $order->released_by = null;
+                $order->short_reason = null;
+                $order->fill(['planned_material' => 0, 'planned_labour' => 0, 'planned_machine' => 0, 'planned_overhead' => 0,
+                    'planned_outside' => 0]);
+                $order->components()->update(['planned_value' => 0]);
+                $order->steps()->update(['labour_rate' => null, 'machine_rate' => null, 'overhead_percent' => null]);
+            }
+            $order->save();
+        }
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+namespace App\Actions\Cover;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Cover;
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\Order;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Covers a line by an order that is already open, or takes a cover off again with a reason. */
+final class TieToOrder
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused */
+    public function tie(int $lineId, int $orderId, string $quantity, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use ($lineId, $orderId, $quantity): void {
+            $customerOrder = CustomerOrder::query()->lockForUpdate()
+                ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineId)->value('customer_order_id'));
+            $order = Order::query()->lockForUpdate()->findOrFail($orderId);
+            $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($lineId);
+            $amount = $line->item->quantity($quantity)->amount;
+            $free = BigDecimal::of($order->quantity)->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
+            $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
+            if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
+                throw Refused::because("Order {$order->number} does not make {$line->item->label()} any more. Choose an open order of that item.", 'order');
+            }
+            foreach (["order {$order->number}" => $free, "line {$line->position}" => $uncovered] as $where => $limit) {
+                if ($amount->isGreaterThan($limit)) {
+                    throw Refused::because(sprintf('%s asked for, %s of %s are not promised yet.', Amount::plain($amount),
+                        Amount::plain($limit), $where), 'quantity');
+                }
+            }
+            $ledger->cover($line, $order, $amount);
+            $ledger->about($order, $customerOrder);
+            $ledger->says("{$line->label()} gets ".Amount::plain($amount)." from order {$order->number}.");
+        });
+    }
+
+    /** @throws Refused when nothing is left to untie */
+    public function untie(int $coverId, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use ($coverId, $reason): void {
+            $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);
+            $customerOrder = CustomerOrder::query()->lockForUpdate()->findOrFail($cover->line->customer_order_id);
+            $order = $cover->order_id === null ? null : Order::query()->lockForUpdate()->findOrFail($cover->order_id);
+            $cover->refresh();
+            $was = BigDecimal::of($cover->quantity);
+            if ($was->isZero()) {
+                throw Refused::because('This cover has been used up or untied already.');
+            }
+            $ledger->changeCover($cover, $was->negated());
+            $ledger->about($order, $customerOrder);
+            $ledger->says("{$cover->line->label()} untied from ".($order === null ? 'stock'
+                : "order {$order->number}").': '.Amount::plain($was).". {$reason}");
+        }, $reason);
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+namespace App\Actions\Demand;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Actions\Orders\ChangedMeanwhile;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Changes quantity and promise date of a customer line, or cancels what is still open of it. */
+final class ChangeCustomerLine
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused */
+    public function handle(int $lineId, int $version, string $quantity, string $promisedOn, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by,
+            function (Ledger $ledger) use ($lineId, $version, $quantity, $promisedOn): void {
+                $orderId = CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id;
+                $order = CustomerOrder::query()->lockForUpdate()->findOrFail($orderId);
+                ChangedMeanwhile::check($order, $version);
+                $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($lineId);
+                $amount = $line->item->quantity($quantity)->amount;
+                $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity);
+                if ($amount->isLessThan($bound)) {
+                    throw Refused::because(sprintf('%s are shipped or covered already. Untie the cover first, or keep at least %s.',
+                        Amount::plain($bound), Amount::plain($bound)), 'quantity');
+                }
+                $before = Amount::plain($line->quantity)." by {$line->promised_on}";
+                $line->quantity = $line->typed_quantity = (string) $amount;
+                $line->typed_unit_id = $line->item->unit_id;
+                $line->promised_on = $promisedOn;
+                $line->is_open = $line->openQuantity()->isPositive();
+                $line->save();
+                $ledger->about(customerOrder: $order);
+                $ledger->says("{$order->number} line {$line->position}: from {$before} to ".Amount::plain($amount)." by {$promisedOn}.");
+            });
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+namespace App\Actions\Demand;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Cover;
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Withdrawal;
+
+/** Ships lines of one customer order from stock, whole or in part. */
+final class ShipLines
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  array<int, array{quantity: string, lot: int}>  $lines  by line id; lot 0 = oldest first
+     *
+     * @throws Refused
+     */
+    public function handle(int $customerOrderId, array $lines, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Ship, $token, $by, function (Ledger $ledger) use ($customerOrderId, $lines): void {
+            $order = CustomerOrder::query()->with('customer')->lockForUpdate()->findOrFail($customerOrderId);
+            $rows = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->where('customer_order_id', $order->id)
+                ->whereKey(array_keys($lines))->orderBy('id')->lockForUpdate()->get();
+            if ($rows->isEmpty()) {
+                throw Refused::because('Nothing was chosen to ship. Type a quantity beside a line.');
+            }
+            $ledger->about(customerOrder: $order);
+            $ledger->stock->lock([], array_values($rows->pluck('item_id')->unique()->all()));
+            $wrong = [];
+            $said = [];
+            foreach ($rows as $line) {
+                try {
+                    $said[] = $this->ship($ledger, $line, $lines[$line->id]['quantity'], $lines[$line->id]['lot']);
+                } catch (Refused $refused) {
+                    $wrong["lines.{$line->id}.quantity"] = $refused->getMessage();
+                }
+            }
+            if ($wrong !== []) {
+                throw new Refused($wrong);
+            }
+            $ledger->says("Shipped to {$order->customer->name}: ".implode(', ', $said).'.');
+        });
+    }
+
+    private function ship(Ledger $ledger, CustomerOrderLine $line, string $typed, int $lot): string
+    {
+        $quantity = $line->item->quantity($typed)->amount;
+        $open = $line->openQuantity();
+        if ($quantity->isGreaterThan($open)) {
+            throw Refused::because(sprintf('%s to ship, %s open on this line. Ship no more than that, or change the line first.',
+                Amount::plain($quantity), Amount::plain($open)));
+        }
+        $own = $line->covers()->where('supply', Cover::STOCK)->first();
+        $ownQuantity = BigDecimal::of($own->quantity ?? '0');
+        $all = $ledger->stock->onHand($line->item_id);
+        $onHand = $ledger->stock->quantity($line->item_id);
+        $chosen = $lot === 0 ? $all : $ledger->stock->onHand($line->item_id, $lot);
+        $withdrawal = Withdrawal::decide($line->item->label(),
+            array_map(fn ($balance): array => ['key' => $balance->key(), 'balance' => $balance->toCore()], $chosen),
+            $quantity, $ledger->stock->promised($line->item_id)->minus($ownQuantity), $onHand);
+        foreach ($withdrawal->parts as $part) {
+            $ledger->move($line->item, $part['quantity'], $part['value'], $part['key'], 'customer', ['line_id' => $line->id]);
+        }
+        $released = $quantity->isGreaterThan($ownQuantity) ? $ownQuantity : $quantity;
+        if ($own !== null && $released->isPositive()) {
+            $ledger->changeCover($own, $released->negated());
+        }
+        $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->plus($quantity);
+        $line->is_open = $line->openQuantity()->isPositive();
+        $line->save();
+        // what other supplies cover is no longer wanted by this line beyond what is open
+        $over = BigDecimal::of((string) $line->covers()->sum('quantity'))->minus($line->openQuantity());
+        foreach ($line->covers()->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
+            if ($over->isPositive()) {
+                $take = $over->isGreaterThan($cover->quantity) ? BigDecimal::of($cover->quantity) : $over;
+                $ledger->changeCover($cover, $take->negated());
+                $over = $over->minus($take);
+            }
+        }
+
+        return Amount::plain($quantity)." {$line->item->unit->code} {$line->item->label()}";
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+namespace App\Actions\Import;
+
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Calendar\WorkingCalendar;
+
+/** One column of an import file: what may stand in it, and how it is read. */
+final readonly class Column
+{
+    /** @param  list<string>  $choices @param  array{string, string}|null  $refers table and its column */
+    private function __construct(
+        public string $name,
+        public string $type,
+        public ?string $default,
+        public int $max = 0,
+        public string $least = '0',
+        public array $choices = [],
+        public ?array $refers = null,
+        public string $into = '',
+    ) {
+    }
+
+    /** @param  string|null  $default null = must be filled */
+    public static function text(string $name, int $max, ?string $default = null): self
+    {
+        return new self($name, 'text', $default, $max, into: $name);
+    }
+
+    /** @param  int  $max decimals at most */
+    public static function decimal(string $name, ?string $default = null, string $least = '0', int $max = 6): self
+    {
+        return new self($name, 'decimal', $default, $max, $least, into: $name);
+    }
+
+    public static function whole(string $name, ?string $default = null, string $least = '0'): self
+    {
+        return new self($name, 'decimal', $default, 0, $least, into: $name);
+    }
+
+    /** @param  list<string>  $choices */
+    public static function choice(string $name, array $choices, ?string $default = null): self
+    {
+        return new self($name, 'choice', $default, choices: $choices, into: $name);
+    }
+
+    public static function date(string $name, ?string $default = null): self
+    {
+        return new self($name, 'date', $default, into: $name);
+    }
+
+    public static function time(string $name, ?string $default = null): self
+    {
+        return new self($name, 'time', $default, into: $name);
+    }
+
+    /** A value that stands in a column of a table, or of a file of the same import that fills it. */
+    public static function refers(string $name, string $table, string $column, string $into, ?string $default = null): self
+    {
+        return new self($name, 'text', $default, 60, refers: [$table, $column], into: $into);
+    }
+
+    /**
+     * The value as it is kept, or a sentence on what would be right.
+     *
+     * @return array{ok: bool, value: ?string}
+     */
+    public function read(string $typed, CarbonImmutable $today, ?WorkingCalendar $calendar): array
+    {
+        $typed = trim($typed);
+        if ($typed === '') {
+            return $this->default === null ? self::wrong('is empty and must be filled')
+                : ['ok' => true, 'value' => $this->default === '' && $this->type === 'date' ? null : $this->default];
+        }
+
+        return match ($this->type) {
+            'text' => mb_strlen($typed) <= $this->max ? self::right($typed) : self::wrong("has more than {$this->max} characters"),
+            'decimal' => $this->readDecimal($typed),
+            'choice' => in_array($typed, $this->choices, true) ? self::right($typed)
+                : self::wrong("'{$typed}' must be one of: ".implode(', ', $this->choices)),
+            'time' => preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $typed) === 1 ? self::right($typed)
+                : self::wrong("'{$typed}' must be a time such as 06:30"),
+            default => $this->readDate($typed, $today, $calendar),
+        };
+    }
+
+    /** @return array{ok: bool, value: ?string} */
+    private function readDecimal(string $typed): array
+    {
+        $what = $this->max === 0 ? 'a whole number' : 'a number such as 2.5';
+        if (preg_match('/^-?\d{1,11}(\.\d+)?$/', $typed) !== 1) {
+            return self::wrong("'{$typed}' must be {$what}, with a point and no thousands sign");
+        }
+        $number = BigDecimal::of($typed)->stripTrailingZeros();
+
+        return match (true) {
+            $number->getScale() > $this->max => self::wrong($this->max === 0 ? "'{$typed}' must be {$what}"
+                : "'{$typed}' has more than {$this->max} decimals"),
+            $number->isLessThan($this->least) => self::wrong("'{$typed}' must be {$this->least} or more"),
+            default => self::right((string) $number->toScale(max(0, $number->getScale()))),
+        };
+    }
+
+    /** @return array{ok: bool, value: ?string} "YYYY-MM-DD", "today", "today+5", "today-3wd" (working days) */
+    private function readDate(string $typed, CarbonImmutable $today, ?WorkingCalendar $calendar): array
+    {
+        if (preg_match('/^today(?:([+-]\d{1,4})(wd)?)?$/', $typed, $part) === 1) {
+            $days = (int) ($part[1] ?? 0);
+
+            return self::right(isset($part[2]) && $calendar !== null ? $calendar->workingDaysFrom($today->toDateString(), $days)
+                : $today->addDays($days)->toDateString());
+        }
+        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+            return self::right($typed);
+        }
+
+        return self::wrong("'{$typed}' must be a date such as 2027-03-28, or today+5");
+    }
+
+    /** @return array{ok: true, value: string} */
+    private static function right(string $value): array
+    {
+        return ['ok' => true, 'value' => $value];
+    }
+
+    /** @return array{ok: false, value: string} */
+    private static function wrong(string $says): array
+    {
+        return ['ok' => false, 'value' => $says];
+    }
+}

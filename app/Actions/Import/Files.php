@@ -1,0 +1,109 @@
+<?php
+
+namespace App\Actions\Import;
+
+/** All kinds of import file, in the order they are written. docs/formats.md says the same for people. */
+final class Files
+{
+    /** @return array<string, FileSpec> by name */
+    public static function all(): array
+    {
+        $revision = fn (): array => [
+            Column::refers('item', 'items', 'number', 'item_id'), Column::text('revision', 12, 'A'),
+            Column::choice('status', ['approved', 'draft'], 'approved'), Column::date('effective_from', ''),
+        ];
+        $specs = [
+            new FileSpec('units', ['code'],
+                [Column::text('code', 12), Column::text('name', 40), Column::whole('decimals', '0'), Column::text('rec20', 3, '')],
+                'units'),
+            new FileSpec('customers', ['number'], self::partner(), 'customers'),
+            new FileSpec('suppliers', ['number'], self::partner(), 'suppliers'),
+            new FileSpec('places', ['code'],
+                [Column::text('code', 20), Column::text('name', 60), Column::choice('kind', ['store', 'supplier'], 'store')], 'places'),
+            new FileSpec('shifts', ['calendar', 'weekday', 'from', 'kind'], [
+                Column::text('calendar', 20), Column::choice('weekday', ['1', '2', '3', '4', '5', '6', '7']),
+                Column::time('from'), Column::time('to'), Column::choice('kind', ['work', 'break'], 'work'),
+            ]),
+            new FileSpec('holidays', ['calendar', 'date', 'kind', 'from'], [
+                Column::refers('calendar', 'calendars', 'code', 'calendar_id'), Column::date('date'),
+                Column::choice('kind', ['closed', 'overtime'], 'closed'), Column::time('from', ''), Column::time('to', ''),
+                Column::text('name', 60, ''),
+            ]),
+            new FileSpec('work-centres', ['code'], [
+                Column::text('code', 20), Column::text('name', 60), Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
+                Column::whole('machines', '1', '1'), Column::decimal('labour_rate', '0', max: 4),
+                Column::decimal('machine_rate', '0', max: 4), Column::decimal('overhead_percent', '0', max: 4),
+            ], 'work_centres'),
+            new FileSpec('items', ['number'], [
+                Column::text('number', 40), Column::text('name', 100),
+                Column::choice('kind', ['bought', 'made', 'assembled', 'phantom', 'outside', 'time', 'consumable']),
+                Column::refers('unit', 'units', 'code', 'unit_id'), Column::choice('tracking', ['none', 'lot', 'serial'], 'none'),
+                Column::choice('cover_for', ['line', 'shelf'], 'line'),
+                Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''),
+                Column::whole('lead_days', '0'), Column::decimal('reorder_point', '0'), Column::decimal('safety_stock', '0'),
+                Column::decimal('cost', '0'), Column::decimal('price', '0'),
+            ], 'items'),
+            new FileSpec('item-units', ['item', 'unit'], [
+                Column::refers('item', 'items', 'number', 'item_id'), Column::refers('unit', 'units', 'code', 'unit_id'),
+                Column::whole('p', null, '1'), Column::whole('q', '1', '1'),
+            ], 'item_units'),
+            new FileSpec('routings', ['item', 'revision', 'step'], [...$revision(),
+                Column::whole('step', null, '1'), Column::text('name', 60),
+                Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id', ''),
+                Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''), Column::decimal('setup_minutes', '0', max: 2),
+                Column::choice('run_basis', ['min_per_unit', 'units_per_hour', 'min_per_batch'], 'min_per_unit'),
+                Column::decimal('run_rate', '0'),
+                Column::decimal('batch', '1', '0.000001'), Column::whole('crew', '1'), Column::whole('wait_minutes', '0'),
+                Column::whole('move_minutes', '0'),
+                Column::whole('lead_days', '0'), Column::decimal('price', '0'), Column::text('instructions', 500, ''),
+            ]),
+            new FileSpec('structures', ['item', 'revision', 'position'], [...$revision(),
+                Column::whole('position', null, '1'), Column::refers('component', 'items', 'number', 'component_id'),
+                Column::decimal('quantity', null, '0.000001'),
+                Column::refers('unit', 'units', 'code', 'unit_id', ''), Column::choice('basis', ['unit', 'order'], 'unit'),
+                Column::decimal('scrap_percent', '0', max: 4),
+                Column::whole('step', ''), Column::text('designators', 200, ''),
+            ]),
+            new FileSpec('opening-stock', ['item', 'place', 'lot'], [
+                Column::refers('item', 'items', 'number', 'item_id'), Column::refers('place', 'places', 'code', 'place_id', 'STORES'),
+                Column::text('lot', 60, ''),
+                Column::decimal('quantity', null, '0.000001'), Column::refers('unit', 'units', 'code', 'unit_id', ''),
+                Column::decimal('value', null, '0', 2),
+            ]),
+            new FileSpec('purchases', ['number'], [
+                Column::text('number', 30), Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),
+                Column::refers('item', 'items', 'number', 'item_id'),
+                Column::decimal('quantity', null, '0.000001'), Column::decimal('price', '0'), Column::date('expected_on'),
+            ]),
+            new FileSpec('customer-orders', ['number', 'line'], [
+                Column::text('number', 30), Column::refers('customer', 'customers', 'number', 'customer_id'),
+                Column::text('reference', 60, ''), Column::whole('line', null, '1'),
+                Column::refers('item', 'items', 'number', 'item_id'), Column::decimal('quantity', null, '0.000001'),
+                Column::refers('unit', 'units', 'code', 'unit_id', ''),
+                Column::decimal('price', ''), Column::date('promised_on'),
+            ]),
+            new FileSpec('orders', ['number'], [
+                Column::text('number', 30), Column::refers('item', 'items', 'number', 'item_id'),
+                Column::decimal('quantity', null, '0.000001'), Column::date('due_on', ''),
+                Column::choice('state', ['firm', 'released'], 'firm'), Column::text('customer_order', 30, ''), Column::whole('line', ''),
+                ...array_map(fn (string $kind): Column => Column::decimal($kind, '0', max: 2),
+                    ['material', 'labour', 'machine', 'overhead', 'outside']),
+            ]),
+            new FileSpec('order-steps', ['order', 'step'], [
+                Column::text('order', 30), Column::whole('step', null, '1'), Column::decimal('taken_in', '0'),
+                Column::decimal('good', '0'), Column::decimal('scrap', '0'), Column::decimal('passed_on', '0'),
+            ]),
+            new FileSpec('order-components', ['order', 'component'], [
+                Column::text('order', 30), Column::refers('component', 'items', 'number', 'component_id'), Column::decimal('used'),
+            ]),
+        ];
+
+        return array_combine(array_map(fn (FileSpec $spec): string => $spec->name, $specs), $specs);
+    }
+
+    /** @return list<Column> */
+    private static function partner(): array
+    {
+        return [Column::text('number', 20), Column::text('name', 80), Column::text('contact', 80, ''), Column::text('address', 200, '')];
+    }
+}

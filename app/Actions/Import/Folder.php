@@ -1,0 +1,139 @@
+<?php
+
+namespace App\Actions\Import;
+
+use App\Models\Calendar;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Calendar\WorkingCalendar;
+
+/** The files of one import, read and checked column by column; what is wrong with them is kept. */
+final class Folder
+{
+    /** @var array<string, array<int, array<string, ?string>>> by file name and line */
+    public array $rows = [];
+
+    /** @var list<Problem> */
+    public array $problems = [];
+
+    /** @var array<string, array<string, true>> known values by "table.column", in lower case */
+    private array $known = [];
+
+    /** @param  callable(string, int): void  $progress what is being done, and lines done */
+    private function __construct(private $progress)
+    {
+    }
+
+    /** @param  callable(string, int): void  $progress */
+    public static function read(string $path, callable $progress): self
+    {
+        $self = new self($progress);
+        $specs = Files::all();
+        foreach (array_filter(glob("{$path}/*") ?: [], is_file(...)) as $file) {
+            $name = basename($file);
+            if (! str_ends_with($name, '.csv') || ! isset($specs[substr($name, 0, -4)])) {
+                $self->problems[] = new Problem($name, 0, '',
+                    'is not a file this imports. There are: '.implode(', ',
+                        array_map(fn (FileSpec $spec): string => $spec->file(), $specs)).'.');
+            }
+        }
+        $done = 0;
+        foreach ($specs as $spec) {
+            if (is_file("{$path}/{$spec->file()}")) {
+                $self->readFile("{$path}/{$spec->file()}", $spec, $done);
+            }
+        }
+        if ($self->rows === [] && $self->problems === []) {
+            $self->problems[] = new Problem('', 0, '', 'The folder holds no file to import.');
+        }
+
+        return $self;
+    }
+
+    public function problem(string $file, int $line, string $column, string $says): void
+    {
+        $this->problems[] = new Problem("{$file}.csv", $line, $column, $says);
+    }
+
+    private function readFile(string $path, FileSpec $spec, int &$done): void
+    {
+        $today = CarbonImmutable::now(config()->string('pace.zone'));
+        $calendar = $this->plant();
+        $this->rows[$spec->name] = [];
+        $seen = [];
+        foreach (CsvFile::rows($path, $spec, function (Problem $problem): void {
+            $this->problems[] = $problem;
+        }) as $line => $cells) {
+            $row = [];
+            $problems = count($this->problems);
+            foreach ($spec->columns as $column) {
+                $read = $column->read($cells[$column->name] ?? '', $today, $calendar);
+                if (! $read['ok']) {
+                    $this->problem($spec->name, $line, $column->name, $read['value'].'.');
+                } elseif ($column->refers !== null && $read['value'] !== '' && ! $this->isKnown($column->refers, (string) $read['value'])) {
+                    $this->problem($spec->name, $line, $column->name,
+                        "'{$read['value']}' is not among the {$column->refers[0]}. Add it there first, or to its file.");
+                }
+                $row[$column->name] = $read['ok'] ? $read['value'] : null;
+            }
+            $key = mb_strtolower(implode("\0", array_map(fn (string $name): string => (string) $row[$name], $spec->key)));
+            if (isset($seen[$key])) {
+                $this->problem($spec->name, $line, implode(' + ', $spec->key), "stands in line {$seen[$key]} already.");
+            }
+            $seen[$key] = $line;
+            if (count($this->problems) === $problems) {
+                $this->rows[$spec->name][$line] = $row; // lines that are wrong in themselves are not asked what they mean
+            }
+            $this->learn($spec, $row);
+            if (++$done % 500 === 0) {
+                ($this->progress)("Reading {$spec->file()}", $done);
+            }
+        }
+    }
+
+    /** @param  array<string, ?string>  $row values later files may refer to */
+    private function learn(FileSpec $spec, array $row): void
+    {
+        $as = ['units' => ['units.code', 'code'], 'customers' => ['customers.number', 'number'],
+            'suppliers' => ['suppliers.number', 'number'], 'places' => ['places.code', 'code'],
+            'shifts' => ['calendars.code', 'calendar'], 'work-centres' => ['work_centres.code', 'code'],
+            'items' => ['items.number', 'number']][$spec->name] ?? null;
+        if ($as !== null) {
+            $this->load($as[0]);
+            $this->known[$as[0]][mb_strtolower((string) $row[$as[1]])] = true;
+        }
+    }
+
+    /** @param  array{string, string}  $refers */
+    private function isKnown(array $refers, string $value): bool
+    {
+        $this->load(implode('.', $refers));
+
+        return isset($this->known[implode('.', $refers)][mb_strtolower($value)]);
+    }
+
+    private function load(string $what): void
+    {
+        if (! isset($this->known[$what])) {
+            [$table, $column] = explode('.', $what);
+            $this->known[$what] = array_fill_keys(DB::table($table)->pluck($column)
+                ->map(fn ($value): string => mb_strtolower((string) $value))->all(), true);
+        }
+    }
+
+    /** Working days are counted by the plant's calendar, in the same import or from before. */
+    private function plant(): ?WorkingCalendar
+    {
+        $code = config()->string('pace.calendar');
+        $shifts = [];
+        foreach ($this->rows['shifts'] ?? [] as $row) {
+            if ($row['calendar'] === $code && $row['weekday'] !== null && $row['from'] !== null && $row['to'] !== null) {
+                $shifts[] = new \KeepPace\Core\Calendar\Shift(max(1, min(7, (int) $row['weekday'])), $row['from'], $row['to'],
+                    $row['kind'] === 'break');
+            }
+        }
+
+        return $shifts !== [] ? new WorkingCalendar(config()->string('pace.zone'), $shifts) : Calendar::query()->with('shifts', 'days')
+            ->firstWhere('code', $code)?->toCore();
+    }
+}

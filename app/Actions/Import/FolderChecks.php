@@ -1,0 +1,253 @@
+<?php
+
+namespace App\Actions\Import;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\Conversion;
+use KeepPace\Core\Quantity\Unit;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\Line;
+use KeepPace\Core\Structure\Structures;
+
+/** Checks what the lines of an import mean together and against what is there already. */
+final class FolderChecks
+{
+    /** @var array<string, array{kind: string, unit: string, tracking: string}> by number in lower case */
+    private array $items = [];
+
+    /** @var array<string, Unit> */
+    private array $units = [];
+
+    /** @var array<string, array<string, array{string, string}>> p and q by item and unit */
+    private array $ratios = [];
+
+    private function __construct(private readonly Folder $folder)
+    {
+    }
+
+    public static function run(Folder $folder): void
+    {
+        $self = new self($folder);
+        $self->load();
+        $self->items();
+        $self->structures();
+        $self->routings();
+        $self->openingStock();
+        $self->customerOrders();
+        $self->orders();
+    }
+
+    private function load(): void
+    {
+        foreach (DB::table('units')->get() as $unit) {
+            $this->units[mb_strtolower($unit->code)] = new Unit($unit->code, $unit->name, $unit->decimals);
+        }
+        foreach ($this->rows('units') as $row) {
+            $this->units[mb_strtolower((string) $row['code'])] = new Unit((string) $row['code'], (string) $row['name'],
+                max(0, min(6, (int) $row['decimals'])));
+        }
+        foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking']) as $item) {
+            $this->items[mb_strtolower($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking];
+        }
+        foreach (DB::table('item_units')->join('items', 'items.id', 'item_id')->join('units', 'units.id', 'item_units.unit_id')
+            ->get(['number', 'code', 'p', 'q']) as $row) {
+            $this->ratios[mb_strtolower($row->number)][mb_strtolower($row->code)] = [(string) $row->p, (string) $row->q];
+        }
+    }
+
+    private function items(): void
+    {
+        $moved = DB::table('moves')->join('items', 'items.id', 'item_id')->distinct()->pluck('number')
+            ->map(fn ($number) => mb_strtolower($number))->flip();
+        foreach ($this->rows('units') as $line => $row) {
+            if ((int) $row['decimals'] > 6) {
+                $this->folder->problem('units', $line, 'decimals', 'must be 6 or less.');
+            }
+        }
+        foreach ($this->rows('items') as $line => $row) {
+            $key = mb_strtolower((string) $row['number']);
+            if (isset($this->items[$key], $moved[$key])
+                && mb_strtolower($this->items[$key]['unit']) !== mb_strtolower((string) $row['unit'])) {
+                $this->folder->problem('items', $line, 'unit',
+                    "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a conversion instead.");
+            }
+            $this->items[$key] = ['kind' => (string) $row['kind'], 'unit' => (string) $row['unit'],
+                'tracking' => (string) $row['tracking']];
+        }
+        foreach ($this->rows('item-units') as $row) {
+            $this->ratios[mb_strtolower((string) $row['item'])][mb_strtolower((string) $row['unit'])] = [(string) $row['p'],
+                (string) $row['q']];
+        }
+    }
+
+    private function structures(): void
+    {
+        $lines = [];
+        foreach (DB::table('structure_lines AS l')->join('structures AS s', 's.id', 'structure_id')->join('items AS p', 'p.id', 's.item_id')
+            ->join('items AS c', 'c.id', 'l.item_id')
+            ->where('s.status', 'approved')->get(['p.number AS parent', 'c.number AS component']) as $row) {
+            $lines[$row->parent][] = new Line('', $row->component, BigRational::one());
+        }
+        foreach ($this->rows('structures') as $line => $row) {
+            $this->quantity('structures', $line, (string) $row['component'], (string) $row['quantity'], (string) $row['unit'],
+                exact: false);
+            $kind = $this->item((string) $row['item'])['kind'];
+            if (! in_array($kind, ['made', 'assembled', 'phantom'], true)) {
+                $this->folder->problem('structures', $line, 'item',
+                    "{$row['item']} is {$kind}; only what is made, assembled or a phantom has a structure.");
+            }
+            if (BigDecimal::of((string) $row['scrap_percent'])->isGreaterThanOrEqualTo(100)) {
+                $this->folder->problem('structures', $line, 'scrap_percent', 'must be below 100.');
+            }
+            $lines[(string) $row['item']][] = new Line('', (string) $row['component'], BigRational::one());
+        }
+        try {
+            (new Structures($lines))->assertNoLoop();
+        } catch (Refused $loop) {
+            $this->folder->problem('structures', 0, '', $loop->getMessage());
+        }
+    }
+
+    private function routings(): void
+    {
+        foreach ($this->rows('routings') as $line => $row) {
+            if (($row['work_centre'] === '') === ($row['supplier'] === '')) {
+                $this->folder->problem('routings', $line, 'work_centre',
+                    'a step is done at a work centre or by a supplier: fill one of the two.');
+            }
+            if ($row['run_basis'] === 'units_per_hour' && $row['supplier'] === '' && BigDecimal::of((string) $row['run_rate'])->isZero()) {
+                $this->folder->problem('routings', $line, 'run_rate', 'must be above 0 units per hour.');
+            }
+        }
+    }
+
+    private function openingStock(): void
+    {
+        if ($this->rows('opening-stock') === []) {
+            return;
+        }
+        $moved = DB::table('moves')->join('items', 'items.id', 'item_id')->distinct()->pluck('number')
+            ->map(fn ($number) => mb_strtolower($number))->flip();
+        foreach ($this->rows('opening-stock') as $line => $row) {
+            $item = $this->item((string) $row['item']);
+            if (isset($moved[mb_strtolower((string) $row['item'])])) {
+                $this->folder->problem('opening-stock', $line, 'item',
+                    "{$row['item']} has bookings already. Count instead: Stock, the item, Count.");
+            }
+            if (($item['tracking'] === 'none') !== ($row['lot'] === '')) {
+                $this->folder->problem('opening-stock', $line, 'lot', $row['lot'] === ''
+                    ? "{$row['item']} is tracked by {$item['tracking']}: name it."
+                    : "{$row['item']} is not tracked by lot: leave it empty.");
+            }
+            if ($item['tracking'] === 'serial' && ! BigDecimal::of((string) $row['quantity'])->isEqualTo(1)) {
+                $this->folder->problem('opening-stock', $line, 'quantity', 'a serial is one piece: give each its own line.');
+            }
+            $this->quantity('opening-stock', $line, (string) $row['item'], (string) $row['quantity'], (string) $row['unit']);
+        }
+        foreach ($this->rows('purchases') as $line => $row) {
+            $this->quantity('purchases', $line, (string) $row['item'], (string) $row['quantity'], '');
+        }
+    }
+
+    private function customerOrders(): void
+    {
+        $there = DB::table('customer_orders')->pluck('number')->map(fn ($number) => mb_strtolower($number))->flip();
+        $bought = DB::table('purchases')->pluck('number')->map(fn ($number) => mb_strtolower($number))->flip();
+        $customer = [];
+        foreach ($this->rows('customer-orders') as $line => $row) {
+            $number = mb_strtolower((string) $row['number']);
+            if (isset($there[$number])) {
+                $this->folder->problem('customer-orders', $line, 'number', "{$row['number']} is there already. Change it on its page.");
+            }
+            if (($customer[$number] ??= $row['customer']) !== $row['customer']) {
+                $this->folder->problem('customer-orders', $line, 'customer',
+                    "{$row['number']} is for {$customer[$number]} in an earlier line.");
+            }
+            $this->quantity('customer-orders', $line, (string) $row['item'], (string) $row['quantity'], (string) $row['unit']);
+        }
+        foreach ($this->rows('purchases') as $line => $row) {
+            if (isset($bought[mb_strtolower((string) $row['number'])])) {
+                $this->folder->problem('purchases', $line, 'number', "{$row['number']} is there already.");
+            }
+        }
+    }
+
+    private function orders(): void
+    {
+        $there = DB::table('orders')->pluck('number')->map(fn ($number) => mb_strtolower($number))->flip();
+        $lines = [];
+        foreach ($this->rows('customer-orders') as $row) {
+            $lines[mb_strtolower("{$row['number']}/{$row['line']}")] = mb_strtolower((string) $row['item']);
+        }
+        $states = [];
+        foreach ($this->rows('orders') as $line => $row) {
+            $states[mb_strtolower((string) $row['number'])] = $row['state'];
+            if (isset($there[mb_strtolower((string) $row['number'])])) {
+                $this->folder->problem('orders', $line, 'number', "{$row['number']} is there already. Change it on its page.");
+            }
+            if (! in_array($this->item((string) $row['item'])['kind'], ['made', 'assembled'], true)) {
+                $this->folder->problem('orders', $line, 'item', "{$row['item']} is not made here.");
+            }
+            $this->quantity('orders', $line, (string) $row['item'], (string) $row['quantity'], '');
+            $tied = mb_strtolower("{$row['customer_order']}/{$row['line']}");
+            if ($row['customer_order'] !== '' && ($lines[$tied] ?? null) !== mb_strtolower((string) $row['item'])) {
+                $this->folder->problem('orders', $line, 'customer_order',
+                    "customer-orders.csv has no line {$row['line']} of {$row['customer_order']} for {$row['item']}.");
+            }
+        }
+        foreach (['order-steps', 'order-components'] as $file) {
+            foreach ($this->rows($file) as $line => $row) {
+                $state = $states[mb_strtolower((string) $row['order'])] ?? null;
+                if ($state !== 'released') {
+                    $this->folder->problem($file, $line, 'order', $state === null ? "{$row['order']} is not in orders.csv."
+                        : "{$row['order']} is not released: nothing can be booked on it yet.");
+                }
+            }
+        }
+        foreach ($this->rows('order-steps') as $line => $row) {
+            if (BigDecimal::of((string) $row['good'])->plus((string) $row['scrap'])
+                ->isGreaterThan((string) $row['taken_in']) || BigDecimal::of((string) $row['passed_on'])
+                ->isGreaterThan((string) $row['good'])) {
+                $this->folder->problem('order-steps', $line, 'good',
+                    'good + scrap cannot be more than taken in, nor passed on more than good.');
+            }
+        }
+    }
+
+    /** @param  bool  $exact stock must hold the amount; per-unit quantities of structures are ratios */
+    private function quantity(string $file, int $line, string $itemNumber, string $typed, string $unit, bool $exact = true): void
+    {
+        $key = mb_strtolower($itemNumber);
+        $item = $this->item($itemNumber);
+        $stock = $this->units[mb_strtolower($item['unit'])] ?? null;
+        $unit = mb_strtolower($unit === '' ? $item['unit'] : $unit);
+        if ($stock === null) {
+            return; // said at the item
+        }
+        $ratio = $unit === mb_strtolower($item['unit']) ? ['1', '1'] : $this->ratios[$key][$unit] ?? null;
+        if ($ratio === null) {
+            $this->folder->problem($file, $line, 'unit',
+                "{$itemNumber} is not counted in '{$unit}'. Use {$item['unit']}, or add a line to item-units.csv.");
+        } elseif ($exact) {
+            try {
+                Conversion::of($this->units[$unit], $stock, ...$ratio)->toStock($typed);
+            } catch (Refused $refused) {
+                $this->folder->problem($file, $line, 'quantity', $refused->getMessage());
+            }
+        }
+    }
+
+    /** @return array{kind: string, unit: string, tracking: string} */
+    private function item(string $number): array
+    {
+        return $this->items[mb_strtolower($number)] ?? ['kind' => '', 'unit' => '', 'tracking' => 'none'];
+    }
+
+    /** @return array<int, array<string, ?string>> */
+    private function rows(string $file): array
+    {
+        return $this->folder->rows[$file] ?? [];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+namespace App\Actions\Import;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Actions\Schedule\KeepUp;
+use App\Models\BookingKind;
+use App\Models\User;
+use Illuminate\Support\Str;
+
+/** Reads a folder of CSV files, checks all of it first, and writes all of it or nothing. */
+final class ImportFolder
+{
+    public function __construct(private readonly Bookings $bookings, private readonly KeepUp $plan,
+        private readonly ProductDataWriter $productData, private readonly OpeningWriter $opening)
+    {
+    }
+
+    /**
+     * @param  (callable(string, int): void)|null  $progress  what is being done, and lines done
+     *
+     * @throws ImportRefused with every problem; nothing is written then
+     */
+    public function handle(string $path, User $by, ?callable $progress = null): ImportResult
+    {
+        $progress ??= function (string $doing, int $done): void {
+        };
+        $folder = Folder::read($path, $progress);
+        $progress('Checking', array_sum(array_map(count(...), $folder->rows)));
+        FolderChecks::run($folder);
+        if ($folder->problems !== []) {
+            throw new ImportRefused($folder->problems);
+        }
+        $result = new ImportResult;
+        $this->plan->once(fn () => $this->bookings
+            ->once(BookingKind::Import, 'import-'.Str::uuid(), $by, function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
+                $this->productData->write($folder, $result, $progress);
+                $this->opening->write($folder, $ledger, $result, $by, $progress);
+                if ($folder->problems !== []) {
+                    throw new ImportRefused($folder->problems);
+                }
+                $ledger->says('Imported '.$result->sentence());
+            }));
+
+        return $result;
+    }
+}

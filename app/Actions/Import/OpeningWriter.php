@@ -1,0 +1,231 @@
+<?php
+
+namespace App\Actions\Import;
+
+use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Numbers;
+use App\Actions\Orders\OrderCopy;
+use App\Actions\Orders\PlannedCost;
+use App\Models\CustomerOrderLine;
+use App\Models\Item;
+use App\Models\Lot;
+use App\Models\Order;
+use App\Models\Purchase;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Routing\Pieces;
+use KeepPace\Core\Stock\StockKey;
+
+/** Writes what was going on when the shop went live: stock, customer orders, purchases, half-done orders. */
+final class OpeningWriter
+{
+    /** @var array<string, Item> by number in lower case */
+    private array $items = [];
+
+    /** @var array<string, list<array<string, ?string>>> lines of order-steps.csv by order */
+    private array $steps = [];
+
+    public function __construct(private readonly OrderCopy $copy, private readonly PlannedCost $cost,
+        private readonly ProductDataWriter $productData)
+    {
+    }
+
+    /** @param  callable(string, int): void  $progress */
+    public function write(Folder $folder, Ledger $ledger, ImportResult $result, User $by, callable $progress): void
+    {
+        $this->items = [];
+        $this->steps = [];
+        foreach ($folder->rows['order-steps'] ?? [] as $row) {
+            $this->steps[mb_strtolower((string) $row['order'])][] = $row;
+        }
+        $this->stock($folder, $ledger, $result, $progress);
+        foreach ($folder->rows['purchases'] ?? [] as $row) {
+            Purchase::query()->create(['number' => $row['number'], 'supplier_id' => $this->productData
+                ->id(['suppliers', 'number'], $row['supplier']),
+                'item_id' => $this->item($row['item'])
+                    ->id, 'quantity' => $row['quantity'], 'price' => $row['price'], 'expected_on' => $row['expected_on'],
+                'is_open' => true]);
+            $result->add('purchases', 'new');
+        }
+        Numbers::passBy('purchase', array_column($folder->rows['purchases'] ?? [], 'number'));
+        $this->customerOrders($folder, $result, $progress);
+        $this->orders($folder, $ledger, $result, $by);
+        Numbers::passBy('order', array_column($folder->rows['orders'] ?? [], 'number'));
+    }
+
+    /** @param  callable(string, int): void  $progress */
+    private function stock(Folder $folder, Ledger $ledger, ImportResult $result, callable $progress): void
+    {
+        $rows = [];
+        foreach (array_chunk($folder->rows['opening-stock'] ?? [], 500) as $chunk) {
+            $this->items($chunk, 'item');
+            foreach ($chunk as $row) {
+                $item = $this->item($row['item']);
+                $lot = $row['lot'] === '' ? 0 : Lot::query()->firstOrCreate(['item_id' => $item->id, 'code' => $row['lot']])->id;
+                $rows[] = [(new Item)->forceFill(['id' => $item->id, 'number' => $item->number, 'name' => $item->name]),
+                    new StockKey($item->id, (int) $this->productData->id(['places', 'code'], $row['place']), $lot),
+                    $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount, BigDecimal::of((string) $row['value'])
+                        ->multipliedBy(100)->toInt()];
+            }
+            $progress('Reading opening-stock.csv', count($rows));
+        }
+        if ($rows !== []) {
+            $ledger->stock->lock(array_column($rows, 1));
+        }
+        foreach ($rows as $i => [$item, $key, $quantity, $value]) {
+            $ledger->move($item, $quantity, $value, 'outside', $key);
+            $result->add('opening-stock', 'new');
+            if ($i % 500 === 499) {
+                $progress('Writing opening-stock.csv', $i + 1);
+            }
+        }
+    }
+
+    /** @param  callable(string, int): void  $progress */
+    private function customerOrders(Folder $folder, ImportResult $result, callable $progress): void
+    {
+        $rows = $folder->rows['customer-orders'] ?? [];
+        $now = now();
+        $heads = [];
+        foreach ($rows as $row) {
+            $heads[mb_strtolower((string) $row['number'])] ??= ['number' => $row['number'], 'customer_id' => $this->productData
+                ->id(['customers', 'number'], $row['customer']),
+                'reference' => $row['reference'], 'ship_to' => '', 'ordered_on' => now(config()->string('pace.zone'))
+                    ->toDateString(), 'version' => 1, 'created_at' => $now, 'updated_at' => $now];
+        }
+        $ids = [];
+        foreach (array_chunk($heads, 500) as $chunk) {
+            DB::table('customer_orders')->insert($chunk);
+            foreach (DB::table('customer_orders')->whereIn('number', array_column($chunk, 'number'))
+                ->pluck('id', 'number') as $number => $id) {
+                $ids[mb_strtolower((string) $number)] = $id;
+            }
+        }
+        $done = 0;
+        foreach (array_chunk($rows, 500) as $chunk) {
+            $this->items($chunk, 'item');
+            DB::table('customer_order_lines')->insert(array_map(function (array $row) use ($ids): array {
+                $item = $this->item($row['item']);
+
+                return ['customer_order_id' => $ids[mb_strtolower((string) $row['number'])], 'position' => (int) $row['line'],
+                    'item_id' => $item->id,
+                    'quantity' => (string) $item->quantity((string) $row['quantity'], $row['unit'] ?: null)
+                        ->amount, 'typed_quantity' => $row['quantity'],
+                    'typed_unit_id' => $this->productData
+                        ->id(['units', 'code'], $row['unit']) ?? $item->unit_id, 'price' => $row['price'] === '' ? $item->price
+                        : $row['price'], 'promised_on' => $row['promised_on']];
+            }, $chunk));
+            $result->add('customer-orders', 'new', count($chunk));
+            $progress('Writing customer-orders.csv', $done += count($chunk));
+        }
+        Numbers::passBy('customer_order', array_column($heads, 'number'));
+    }
+
+    private function orders(Folder $folder, Ledger $ledger, ImportResult $result, User $by): void
+    {
+        foreach ($folder->rows['orders'] ?? [] as $line => $row) {
+            $item = $this->item($row['item']);
+            $order = $this->copy->make($ledger, $item, $item->quantity((string) $row['quantity'])
+                ->amount, $row['due_on'] ?: null, number: $row['number']);
+            if ($row['customer_order'] !== '') {
+                $tied = CustomerOrderLine::query()->where('position', (int) $row['line'])
+                    ->whereRelation('customerOrder', 'number', $row['customer_order'])->firstOrFail();
+                $ledger->cover($tied, $order, BigDecimal::min($tied->openQuantity()
+                    ->minus((string) $tied->covers()->sum('quantity')), $order->quantity));
+            }
+            if ($row['state'] === 'released') {
+                $this->halfDone($folder, $ledger, $order, $row, $line, $by);
+            }
+            $result->add('orders', 'new');
+        }
+    }
+
+    /** @param  array<string, ?string>  $row */
+    private function halfDone(Folder $folder, Ledger $ledger, Order $order, array $row, int $line, User $by): void
+    {
+        $order->released_at = now()->toImmutable();
+        $order->released_by = $by->id;
+        $this->cost->freeze($order);
+        $counts = array_column($this->steps[mb_strtolower((string) $row['number'])] ?? [], null, 'step');
+        $passed = BigDecimal::of($order->quantity);
+        foreach ($order->steps()->get() as $i => $step) {
+            $count = $counts[(string) $step->number]
+                ?? ['taken_in' => $i === 0 ? $order->quantity : '0', 'good' => '0', 'scrap' => '0', 'passed_on' => '0'];
+            $pieces = new Pieces(...array_map(BigDecimal::of(...),
+                [$count['taken_in'], $count['good'], $count['scrap'], $count['passed_on']]));
+            if (! $pieces->takenIn->isEqualTo($passed)) {
+                $folder->problem('order-steps', $line, 'taken_in',
+                    "order {$row['number']} step {$step->number} took in {$pieces->takenIn}, but {$passed} reached it.");
+            }
+            $passed = $pieces->passedOn;
+            $ledger->pieces($step, $pieces);
+        }
+        if (! $passed->isZero()) {
+            $folder->problem('order-steps', $line, 'passed_on',
+                "order {$row['number']}: what its last step passed on is stock; put it in opening-stock.csv and lower the order.");
+        }
+        $this->used($folder, $ledger, $order, $row, $line);
+        foreach (['labour', 'machine', 'overhead', 'outside'] as $kind) {
+            $ledger->cost($order, $kind, BigDecimal::of((string) $row[$kind])->multipliedBy(100)->toInt());
+        }
+        $order->save();
+        $ledger->touch($order);
+    }
+
+    /** @param  array<string, ?string>  $row components used so far; the material cost so far is shared over them */
+    private function used(Folder $folder, Ledger $ledger, Order $order, array $row, int $line): void
+    {
+        $rows = array_filter($folder->rows['order-components'] ?? [],
+            fn (array $used): bool => mb_strtolower((string) $used['order']) === mb_strtolower((string) $row['number'])
+            && $used['used'] !== '0');
+        $material = BigDecimal::of((string) $row['material'])->multipliedBy(100)->toInt();
+        $weights = [];
+        foreach ($rows as $at => $used) {
+            $component = $order->components()->with('item.unit')->where('item_id', $this->item($used['component'])->id)->first();
+            if ($component === null) {
+                $folder->problem('order-components', $at, 'component', "order {$row['number']} does not take {$used['component']}.");
+
+                continue;
+            }
+            $weights[$at] = max(1, $this->copy->plannedValue($component->item, BigDecimal::of((string) $used['used'])));
+        }
+        if ($weights === []) {
+            if ($material !== 0) {
+                $folder->problem('orders', $line, 'material',
+                    "order {$row['number']} carries material cost but order-components.csv names nothing used.");
+            }
+
+            return;
+        }
+        foreach (\KeepPace\Core\Quantity\Cents::split($material, $weights) as $at => $value) {
+            $component = $order->components()->with('item')->where('item_id', $this->item($rows[$at]['component'])->id)->firstOrFail();
+            $quantity = $component->item->quantity((string) $rows[$at]['used'])->amount;
+            $ledger->move($component->item, $quantity, $value, 'outside', 'order',
+                ['component_id' => $component->id, 'order_id' => $order->id]);
+            $ledger->cost($order, 'material', $value);
+            $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity);
+            $component->used_value += $value;
+            $component->save();
+        }
+    }
+
+    /**
+     * Loads the items of some lines at once, and forgets those of the lines before: an opening may have more than memory holds.
+     *
+     * @param  array<array-key, array<string, ?string>>  $rows
+     */
+    private function items(array $rows, string $column): void
+    {
+        $this->items = [];
+        foreach (Item::query()->with('unit', 'units.unit')->whereIn('number', array_unique(array_column($rows, $column)))->get() as $item) {
+            $this->items[mb_strtolower($item->number)] = $item;
+        }
+    }
+
+    private function item(?string $number): Item
+    {
+        return $this->items[mb_strtolower((string) $number)] ??= Item::query()->with('unit', 'units.unit')->where('number', $number)
+            ->firstOrFail();
+    }
+}

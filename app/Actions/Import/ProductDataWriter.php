@@ -1,0 +1,193 @@
+<?php
+
+namespace App\Actions\Import;
+
+use App\Models\Calendar;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+
+/** Writes product data of a checked import: what is new is added, what differs is changed, the rest is left alone. */
+final class ProductDataWriter
+{
+    /** @var array<string, array<string, int>> ids by "table.column" and value in lower case */
+    private array $ids = [];
+
+    /** @param  callable(string, int): void  $progress */
+    public function write(Folder $folder, ImportResult $result, callable $progress): void
+    {
+        $this->ids = [];
+        $this->shifts($folder, $result);
+        foreach (Files::all() as $spec) {
+            if ($spec->name === 'holidays') {
+                $this->holidays($folder, $spec, $result);
+            } elseif ($spec->table !== null && isset($folder->rows[$spec->name])) {
+                $progress("Writing {$spec->file()}", 0);
+                $this->table($folder->rows[$spec->name], $spec, $spec->table, $result);
+            }
+        }
+        $this->revisions($folder, 'routings', 'routing_steps', 'routing_id', 'step', $result);
+        $this->revisions($folder, 'structures', 'structure_lines', 'structure_id', 'position', $result);
+    }
+
+    /** Id of a row by its code or number. @param  array{string, string}  $refers table and column */
+    public function id(array $refers, ?string $value): ?int
+    {
+        if ($value === null || $value === '') {
+            return null;
+        }
+        $what = implode('.', $refers);
+        $this->ids[$what] ??= DB::table($refers[0])->pluck('id', $refers[1])
+            ->mapWithKeys(fn ($id, $code): array => [mb_strtolower((string) $code) => (int) $id])->all();
+
+        return $this->ids[$what][mb_strtolower($value)] ?? throw new \LogicException("{$what} {$value} was checked but is not there.");
+    }
+
+    /** @param  array<int, array<string, ?string>>  $rows */
+    private function table(array $rows, FileSpec $spec, string $table, ImportResult $result): void
+    {
+        $keys = array_map(fn (string $name): string => (string) $spec->column($name)?->into, $spec->key);
+        $there = [];
+        foreach (DB::table($table)->get() as $row) {
+            $there[mb_strtolower(implode("\0", array_map(fn (string $key): string => (string) $row->{$key}, $keys)))] = $row;
+        }
+        $new = [];
+        foreach ($rows as $row) {
+            $values = $this->values($spec, $row);
+            $old = $there[mb_strtolower(implode("\0", array_map(fn (string $key): string => (string) $values[$key], $keys)))] ?? null;
+            if ($old === null) {
+                $new[] = $values;
+            } elseif ($this->differs($old, $values)) {
+                DB::table($table)->where('id', $old->id)->update($values);
+                $result->add($spec->name, 'changed');
+            } else {
+                $result->add($spec->name, 'same');
+            }
+        }
+        foreach (array_chunk($new, 500) as $chunk) {
+            DB::table($table)->insert($chunk);
+            $result->add($spec->name, 'new', count($chunk));
+        }
+        $this->ids = [];
+    }
+
+    private function shifts(Folder $folder, ImportResult $result): void
+    {
+        foreach (collect($folder->rows['shifts'] ?? [])->groupBy(fn (array $row): string => (string) $row['calendar']) as $code => $rows) {
+            $calendar = Calendar::query()->firstOrCreate(['code' => (string) $code]);
+            $want = $rows->map(fn (array $row): array => ['calendar_id' => $calendar->id, 'weekday' => (int) $row['weekday'],
+                'from_time' => $row['from'], 'to_time' => $row['to'], 'is_break' => $row['kind'] === 'break' ? 1 : 0])
+                ->sortBy(fn (array $row): string => json_encode($row) ?: '')->values()->all();
+            $have = DB::table('shifts')->where('calendar_id', $calendar->id)
+                ->get(['calendar_id', 'weekday', 'from_time', 'to_time', 'is_break'])
+                ->map(fn ($row): array => (array) $row)->sortBy(fn (array $row): string => json_encode($row) ?: '')->values()->all();
+            if ($want === $have) {
+                $result->add('shifts', 'same', count($want));
+
+                continue;
+            }
+            DB::table('shifts')->where('calendar_id', $calendar->id)->delete(); // a calendar in the file is the whole week
+            DB::table('shifts')->insert($want);
+            $result->add('shifts', $have === [] ? 'new' : 'changed', count($want));
+        }
+        $this->ids = [];
+    }
+
+    private function holidays(Folder $folder, FileSpec $spec, ImportResult $result): void
+    {
+        foreach ($folder->rows['holidays'] ?? [] as $row) {
+            $key = ['calendar_id' => $this->id(['calendars', 'code'], $row['calendar']), 'date' => $row['date'], 'kind' => $row['kind'],
+                'from_time' => $row['from'] ?? ''];
+            $old = DB::table('calendar_days')->where($key)->first();
+            $values = [...$key, 'to_time' => $row['to'] ?? '', 'name' => $row['name']];
+            if ($old === null) {
+                DB::table('calendar_days')->insert($values);
+            } elseif ($this->differs($old, $values)) {
+                DB::table('calendar_days')->where('id', $old->id)->update($values);
+            }
+            $result->add($spec->name, $old === null ? 'new' : ($this->differs($old, $values) ? 'changed' : 'same'));
+        }
+    }
+
+    /** Structures and routings: an approved revision stays as it is; a difference asks for a new revision. */
+    private function revisions(Folder $folder, string $file, string $lineTable, string $parent, string $order, ImportResult $result): void
+    {
+        $head = ['item', 'revision', 'status', 'effective_from'];
+        foreach (collect($folder->rows[$file] ?? [])->map(fn (array $row, int $line): array => [...$row, '@' => (string) $line])
+            ->groupBy(fn (array $row): string => mb_strtolower("{$row['item']}\0{$row['revision']}")) as $rows) {
+            $first = $rows->first();
+            $itemId = $this->id(['items', 'number'], $first['item']);
+            $want = $rows->map(fn (array $row): array => $file === 'routings' ? $this->step($row) : $this->line($row))
+                ->sortBy($file === 'routings' ? 'number' : 'position')->values();
+            $old = DB::table($file)->where('item_id', $itemId)->where('revision', $first['revision'])->first();
+            if ($old !== null) {
+                $have = DB::table($lineTable)->where($parent, $old->id)->orderBy($file === 'routings' ? 'number' : 'position')->get();
+                $same = $have->count() === $want->count()
+                    && $want->every(fn (array $row, int $i): bool => ! $this->differs($have[$i], $row));
+                if ($same) {
+                    $result->add($file, 'same', $want->count());
+
+                    continue;
+                }
+                if ($old->status === 'approved') {
+                    $folder->problem($file, (int) $first['@'], 'revision',
+                        "revision {$first['revision']} of {$first['item']} is approved and differs from this. Give the change a new revision.");
+
+                    continue;
+                }
+                DB::table($lineTable)->where($parent, $old->id)->delete();
+                DB::table($file)->where('id', $old->id)
+                    ->update(['status' => $first['status'], 'effective_from' => $first['effective_from']]);
+            }
+            $id = $old->id ?? DB::table($file)->insertGetId(['item_id' => $itemId, ...collect($first)->only(array_slice($head, 1))->all()]);
+            DB::table($lineTable)->insert($want->map(fn (array $row): array => [...$row, $parent => $id])->all());
+            $result->add($file, $old === null ? 'new' : 'changed', $want->count());
+        }
+    }
+
+    /** @param  array<string, ?string>  $row @return array<string, mixed> */
+    private function step(array $row): array
+    {
+        return ['number' => (int) $row['step'], 'name' => $row['name'],
+            'work_centre_id' => $this->id(['work_centres', 'code'], $row['work_centre']),
+            'supplier_id' => $this->id(['suppliers', 'number'], $row['supplier']),
+            ...collect($row)->only(['setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days',
+                'price', 'instructions'])->all()];
+    }
+
+    /** @param  array<string, ?string>  $row @return array<string, mixed> */
+    private function line(array $row): array
+    {
+        $component = $this->id(['items', 'number'], $row['component']);
+
+        return ['position' => (int) $row['position'], 'item_id' => $component, 'quantity' => $row['quantity'],
+            'unit_id' => $this->id(['units', 'code'], $row['unit']) ?? (int) DB::table('items')->where('id', $component)->value('unit_id'),
+            'basis' => $row['basis'], 'scrap_percent' => $row['scrap_percent'], 'step_number' => $row['step'] === '' ? null
+                : (int) $row['step'], 'designators' => $row['designators']];
+    }
+
+    /** @param  array<string, ?string>  $row @return array<string, mixed> */
+    private function values(FileSpec $spec, array $row): array
+    {
+        $values = [];
+        foreach ($spec->columns as $column) {
+            $values[$column->into] = $column->refers === null ? $row[$column->name] : $this->id($column->refers, $row[$column->name]);
+        }
+
+        return $values;
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function differs(\stdClass $old, array $values): bool
+    {
+        foreach ($values as $column => $value) {
+            $was = $old->{$column};
+            $same = is_numeric($was) && is_numeric($value) ? BigDecimal::of($was)
+                ->isEqualTo(BigDecimal::of($value)) : (string) $was === (string) $value;
+            if (! $same) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\Item;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\User;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Changes what one order takes; the master structure is not touched. */
+final class ChangeComponents
+{
+    public function __construct(private readonly OrderChange $change)
+    {
+    }
+
+    public function change(int $componentId, int $version, string $quantity, string $token, User $by): Booking
+    {
+        $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
+
+        return $this->change->handle($orderId, $version, $token, $by,
+            function (Ledger $ledger, Order $order) use ($componentId, $quantity): string {
+                $component = OrderComponent::query()->with('item.unit', 'item.units.unit')->findOrFail($componentId);
+                $amount = $component->item->quantity($quantity)->amount;
+                if ($amount->isLessThan($component->used_quantity)) {
+                    throw Refused::because(sprintf('%s are used already. Plan no less, or reverse the issue first.',
+                        Amount::plain($component->used_quantity)), 'quantity');
+                }
+                $ledger->change($order, "component {$component->item->number}", Amount::plain($component->planned_quantity),
+                    Amount::plain($amount));
+                $component->planned_quantity = (string) $amount;
+                $component->save();
+
+                return "Order {$order->number} takes ".Amount::plain($amount)." {$component->item->unit->code} of {$component->item->label()}.";
+            });
+    }
+
+    public function add(int $orderId, int $version, int $itemId, string $quantity, ?string $unit, int $stepNumber, string $token,
+        User $by): Booking
+    {
+        return $this->change->handle($orderId, $version, $token, $by,
+            function (Ledger $ledger, Order $order) use ($itemId, $quantity, $unit, $stepNumber): string {
+                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+                if (in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+                    throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order. Choose an item that is kept in stock.", 'item');
+                }
+                if (! $order->steps()->where('number', $stepNumber)->exists()) {
+                    throw Refused::because("Order {$order->number} has no step {$stepNumber}.", 'step_number');
+                }
+                $amount = $item->quantity($quantity, $unit)->amount;
+                $order->components()->create(['position' => ($order->components()->max('position') ?? 0) + 10, 'item_id' => $item->id,
+                    'step_number' => $stepNumber,
+                    'baseline_quantity' => '0', 'planned_quantity' => (string) $amount]);
+                $ledger->change($order, "component {$item->number}", '', Amount::plain($amount));
+
+                return "Order {$order->number} also takes ".Amount::plain($amount)." {$item->unit->code} of {$item->label()}.";
+            });
+    }
+}

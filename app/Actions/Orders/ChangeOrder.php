@@ -1,0 +1,108 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\Order;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\Quantity;
+use KeepPace\Core\Refused;
+
+/** Changes the head of an order, or cancels it; the master stays as it is and the difference is kept. */
+final class ChangeOrder
+{
+    public function __construct(private readonly OrderChange $change, private readonly OrderCopy $copy, private readonly PlannedCost $cost)
+    {
+    }
+
+    /** Quantity, due date, rank, held. @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to */
+    public function head(int $id, int $version, array $to, string $token, User $by): Booking
+    {
+        return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($to): string {
+            $quantity = $order->item->quantity($to['quantity'])->amount;
+            if (! $quantity->isEqualTo($order->quantity)) {
+                $this->quantity($ledger, $order, $quantity);
+            }
+            if ($to['due_on'] !== $order->due_on) {
+                $ledger->change($order, 'due', (string) $order->due_on, (string) $to['due_on']);
+                $order->due_on = $to['due_on'];
+            }
+            if ($to['rank'] !== $order->rank) {
+                $ledger->change($order, 'rank', (string) $order->rank, (string) $to['rank']);
+                $order->rank = $to['rank'];
+            }
+            if ($to['is_held'] !== $order->is_held) {
+                $ledger->change($order, 'held', $order->is_held ? 'held' : 'going', $to['is_held'] ? 'held' : 'going');
+                $order->is_held = $to['is_held'];
+            }
+
+            return "Order {$order->number} changed.";
+        });
+    }
+
+    public function cancel(int $id, int $version, string $reason, string $token, User $by): Booking
+    {
+        return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($reason): string {
+            if ($order->state !== OrderState::Firm && $order->state !== OrderState::Released) {
+                throw Refused::because("Order {$order->number} is {$order->state->value}. Reverse what is booked on it first.");
+            }
+            foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
+                $ledger->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
+            }
+            $ledger->change($order, 'state', $order->state->value, 'cancelled');
+            $order->state = OrderState::Cancelled;
+
+            return "Order {$order->number} cancelled: {$reason}";
+        }, $reason);
+    }
+
+    private function quantity(Ledger $ledger, Order $order, BigDecimal $quantity): void
+    {
+        if (! $quantity->isPositive()) {
+            throw Refused::because('The quantity must be above 0. To give an order up, cancel it.', 'quantity');
+        }
+        $promised = BigDecimal::of((string) $order->covers()->sum('quantity'))->plus($order->received_quantity);
+        if ($quantity->isLessThan($promised)) {
+            throw Refused::because(sprintf('%s are promised to customer lines or received already. Untie a line first, or keep at least %s.', Amount::plain($promised), Amount::plain($promised)), 'quantity');
+        }
+        $first = $order->steps()->first();
+        if ($order->released_at !== null && $first !== null) {
+            $more = $quantity->minus($order->quantity);
+            if ($more->isNegative() && $more->negated()->isGreaterThan($first->pieces()->toDo())) {
+                throw Refused::because(sprintf('Only %s have not begun yet. Take off no more than that.',
+                    Amount::plain($first->pieces()->toDo())), 'quantity');
+            }
+            $ledger->pieces($first, $first->pieces()->takeIn($more));
+        }
+        $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
+        $needs = [];
+        foreach ($this->copy->needs($order->item, $order->structure, $quantity) as $need) {
+            $needs[(int) $need->line->id] = ($needs[(int) $need->line->id] ?? BigRational::zero())->plus($need->quantity);
+        }
+        foreach ($order->components()->with('item.unit')->get() as $component) {
+            if ($component->structure_line_id === null || ! isset($needs[$component->structure_line_id])) {
+                continue; // added by hand: what was typed stays
+            }
+            $baseline = (string) Quantity::roundedUp($needs[$component->structure_line_id], $component->item->unit->toCore())->amount;
+            if (BigDecimal::of($component->planned_quantity)->isEqualTo($component->baseline_quantity)) {
+                $component->planned_quantity = BigDecimal::of($baseline)
+                    ->isLessThan($component->used_quantity) ? $component->used_quantity : $baseline;
+            }
+            $component->baseline_quantity = $baseline;
+            $component->save();
+        }
+        foreach ($order->steps()->get() as $step) {
+            $step->planned_minutes = $this->copy->minutes($step, $quantity);
+            $step->save();
+        }
+        if ($order->released_at !== null) {
+            $this->cost->rescale($order, BigDecimal::of($order->quantity), $quantity);
+        }
+        $order->quantity = (string) $quantity;
+    }
+}

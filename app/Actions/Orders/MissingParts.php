@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Ledger;
+use App\Models\Balance;
+use App\Models\Cover;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Stock\Condition;
+
+/** Orders for the made parts of an order that neither stock nor open orders will give it, at every level below. */
+final class MissingParts
+{
+    public function __construct(private readonly OrderCopy $copy)
+    {
+    }
+
+    /** @return list<Order> */
+    public function make(Ledger $ledger, Order $order): array
+    {
+        $made = [];
+        foreach ($order->components()->with('item.unit')->get() as $component) {
+            if (! $component->item->isMade()) {
+                continue;
+            }
+            $missing = $this->missing($component);
+            if ($missing->isPositive()) {
+                $part = $this->copy->make($ledger, $component->item, $missing, $order->due_on, for: $order);
+                array_push($made, $part, ...$this->make($ledger, $part));
+            }
+        }
+
+        return $made;
+    }
+
+    /** What is short when every open need of the item is met, no more than this component asks for. */
+    private function missing(OrderComponent $component): BigDecimal
+    {
+        $open = ['firm', 'released', 'running'];
+        $there = BigDecimal::of((string) Balance::query()->where('item_id', $component->item_id)->where('condition', Condition::Free->value)
+            ->where('owner_id', 0)->sum('quantity'))
+            ->minus(Cover::promisedFromStock($component->item_id));
+        $coming = BigDecimal::of((string) Order::query()->where('item_id', $component->item_id)->whereIn('state', $open)->sum('quantity'))
+            ->minus((string) Order::query()->where('item_id', $component->item_id)->whereIn('state', $open)->sum('received_quantity'))
+            ->minus((string) Cover::query()->where('item_id', $component->item_id)->where('supply', '<>', Cover::STOCK)->sum('quantity'));
+        $needed = BigDecimal::of((string) OrderComponent::query()->where('item_id', $component->item_id)
+            ->whereHas('order', fn ($query) => $query->whereIn('state', $open))
+            ->selectRaw('SUM(GREATEST(planned_quantity - used_quantity, 0)) AS open')->value('open'));
+        $short = $needed->minus($there)->minus($coming);
+        $asked = $component->openQuantity();
+
+        return $short->isGreaterThan($asked) ? $asked : $short;
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\User;
+use Closure;
+use KeepPace\Core\Refused;
+
+/** The frame of every change a person makes on an open order: lock, compare the version, write, say. */
+final class OrderChange
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  int|Closure(): int  $id  asked for after the token: a step taken out is no longer there to name its order
+     * @param  int  $version  of the order as the person saw it
+     * @param  Closure(Ledger, Order): string  $work  gives the sentence of the booking
+     *
+     * @throws ChangedMeanwhile
+     * @throws Refused when the order is no longer open
+     */
+    public function handle(int|Closure $id, int $version, string $token, User $by, Closure $work, string $reason = ''): Booking
+    {
+        return $this->bookings->once(BookingKind::OrderChanged, $token, $by, function (Ledger $ledger) use ($id, $version, $work): void {
+            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()
+                ->findOrFail($id instanceof Closure ? $id() : $id);
+            ChangedMeanwhile::check($order, $version);
+            if (! $order->state->isOpen()) {
+                throw Refused::because("Order {$order->number} is {$order->state->value} and can no longer be changed.");
+            }
+            $ledger->about($order);
+            $ledger->says($work($ledger, $order));
+        }, $reason);
+    }
+}

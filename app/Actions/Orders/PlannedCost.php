@@ -1,0 +1,70 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\WorkCentre;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Quantity\Cents;
+
+/** What an order should cost, at the prices and rates of its release. */
+final class PlannedCost
+{
+    public function __construct(private readonly OrderCopy $copy)
+    {
+    }
+
+    /** At release: rates and prices of today are kept on the order, and what it should cost by them. */
+    public function freeze(Order $order): void
+    {
+        foreach ($order->components()->with('item')->get() as $component) {
+            $component->planned_value = $this->copy->plannedValue($component->item, BigDecimal::of($component->planned_quantity));
+            $component->save();
+        }
+        foreach ($order->steps()->with('workCentre')->get() as $step) {
+            if ($step->workCentre !== null) {
+                self::rates($step, $step->workCentre);
+                $step->save();
+            }
+        }
+        $this->sum($order);
+    }
+
+    public static function rates(OrderStep $step, WorkCentre $centre): void
+    {
+        $step->labour_rate = $centre->labour_rate;
+        $step->machine_rate = $centre->machine_rate;
+        $step->overhead_percent = $centre->overhead_percent;
+    }
+
+    /** After the quantity of a released order changed: another amount at the same prices and rates. */
+    public function rescale(Order $order, BigDecimal $from, BigDecimal $to): void
+    {
+        foreach ($order->components()->get() as $component) {
+            $component->planned_value = Cents::part($component->planned_value, $to, $from);
+            $component->save();
+        }
+        $this->sum($order, $to);
+    }
+
+    private function sum(Order $order, ?BigDecimal $quantity = null): void
+    {
+        $cost = ['material' => (int) $order->components()
+            ->sum('planned_value'), 'labour' => 0, 'machine' => 0, 'overhead' => 0, 'outside' => 0];
+        foreach ($order->steps()->get() as $step) {
+            if ($step->isOutside()) {
+                $cost['outside'] += Cents::of($quantity ?? BigDecimal::of($order->quantity), $step->price);
+            } else {
+                foreach ((new Rates($step->labour_rate ?? '0', $step->machine_rate ?? '0', $step->overhead_percent ?? '0'))
+                    ->cost($step->planned_minutes * $step->crew, $step->planned_minutes) as $kind => $cents) {
+                    $cost[$kind] += $cents;
+                }
+            }
+        }
+        foreach ($cost as $kind => $cents) {
+            $order->setAttribute("planned_{$kind}", $cents);
+        }
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\User;
+use App\Queries\Shop\ShopState;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Planning\Release;
+use KeepPace\Core\Refused;
+
+/** Turns firm orders into instructions to the shop: rates and planned cost are frozen, the first step takes the pieces in. */
+final class ReleaseOrders
+{
+    public function __construct(private readonly Bookings $bookings, private readonly PlannedCost $cost)
+    {
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @param  string|null  $shortReason  why orders whose parts are not all there are released all the same
+     *
+     * @throws Refused with all the reasons of all the orders; none is released then
+     */
+    public function handle(array $ids, ?string $shortReason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Release, $token, $by, function (Ledger $ledger) use ($ids, $shortReason, $by): void {
+            sort($ids);
+            $orders = Order::query()->with(['structure', 'item.unit'])->whereKey($ids)->orderBy('id')->lockForUpdate()->get();
+            if ($orders->isEmpty()) {
+                throw Refused::because('No order was chosen. Tick the ones to release.', 'orders');
+            }
+            $shop = ShopState::now();
+            $reasons = [];
+            $short = [];
+            foreach ($orders as $order) {
+                $release = new Release("Order {$order->number}", $order->state, $order->is_held, $order->steps()->exists(),
+                    $order->structure === null || $order->structure->status === 'approved', $shop->shortItems($order->id));
+                try {
+                    $release->decide($shortReason);
+                } catch (Refused $refused) {
+                    array_push($reasons, ...array_values($refused->reasons));
+                }
+                if ($release->shortBlockers() !== []) {
+                    $short[] = $order->id;
+                }
+            }
+            if ($reasons !== []) {
+                throw new Refused($reasons);
+            }
+            foreach ($orders as $order) {
+                $this->release($ledger, $order, $by, in_array($order->id, $short, true) ? $shortReason : null);
+            }
+            $ledger->about($orders->count() === 1 ? $orders->first() : null);
+            $ledger->says('Released '.$orders->pluck('number')->join(', ', ' and ').($short === [] ? '.' : ", short: {$shortReason}"));
+        });
+    }
+
+    private function release(Ledger $ledger, Order $order, User $by, ?string $shortReason): void
+    {
+        $this->cost->freeze($order);
+        $first = $order->steps()->firstOrFail();
+        $ledger->pieces($first, $first->pieces()->takeIn(BigDecimal::of($order->quantity)));
+        $order->released_at = now()->toImmutable();
+        $order->released_by = $by->id;
+        $order->short_reason = $shortReason;
+        $order->save();
+        $ledger->change($order, 'released', '', $shortReason === null ? 'with all parts' : "short: {$shortReason}");
+    }
+}

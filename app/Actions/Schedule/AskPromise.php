@@ -1,0 +1,87 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Ledger;
+use App\Actions\Orders\MissingParts;
+use App\Actions\Orders\OrderCopy;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Cover;
+use App\Models\Item;
+use App\Models\Order;
+use App\Models\Plan;
+use App\Models\User;
+use App\Queries\Shop\ShopState;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Promise\Promise;
+
+/**
+ * When so many of an item could be there. The order and the orders for its parts are made as they would be, read together with all
+ * others, and taken back before anybody sees them: what is promised is what would happen, and nothing is saved.
+ */
+final class AskPromise
+{
+    /** Behind all other orders: what they need is theirs first. */
+    private const LAST_RANK = 9999;
+
+    public function __construct(private readonly OrderCopy $copy, private readonly MissingParts $parts, private readonly KeepUp $plan)
+    {
+    }
+
+    /** @throws Refused when it can neither be taken from stock nor made */
+    public function handle(int $itemId, string $quantity, ?string $unit, User $by): PromiseAnswer
+    {
+        $item = Item::query()->with(['unit', 'units.unit'])->findOrFail($itemId);
+        $asked = $item->quantity($quantity, $unit)->amount;
+        $there = $this->there($item);
+        $fromStock = $asked->isGreaterThan($there) ? $there : $asked;
+        $open = $asked->minus($fromStock);
+        if ($open->isZero()) {
+            return new PromiseAnswer($fromStock, $open, null, [], []);
+        }
+        [$problem, $jobs, $order, $buy] = $this->asIfMade($item, $open, $by);
+        $promise = new Promise($problem, $this->plan->planned(Plan::LIVE), $jobs, $order);
+        if (($why = $promise->impossible()) !== null) {
+            throw Refused::because($why);
+        }
+
+        return new PromiseAnswer($fromStock, $open, $promise, array_column($problem->jobs, 'name', 'id'), $buy);
+    }
+
+    private function there(Item $item): BigDecimal
+    {
+        $there = BigDecimal::of((string) DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')
+            ->where('b.item_id', $item->id)->where('b.condition', 'free')->where('b.owner_id', 0)->sum('b.quantity'))
+            ->minus(Cover::promisedFromStock($item->id));
+
+        return $there->isPositive() ? $there : BigDecimal::zero();
+    }
+
+    /** @return array{Problem, list<Job>, int, array<string, int>} the shop without it, its jobs, its own, what must be bought and in how many days */
+    private function asIfMade(Item $item, BigDecimal $quantity, User $by): array
+    {
+        DB::beginTransaction();
+        try {
+            $ledger = new Ledger(Booking::query()->create(['token' => 'ask-'.Str::uuid(), 'fingerprint' => '', 'kind' => BookingKind::OrderMade,
+                'user_id' => $by->id, 'reason' => '', 'entered_at' => now(), 'booked_on' => now(config()->string('pace.zone'))->toDateString()]));
+            $order = $this->copy->make($ledger, $item, $quantity, null);
+            $made = array_map(fn (Order $one): int => $one->id, [$order, ...$this->parts->make($ledger, $order)]);
+            Order::query()->whereKey($made)->update(['rank' => self::LAST_RANK]);
+            $shop = ShopState::now();
+            $problem = $shop->problem(config()->integer('pace.horizon_days'), $made);
+            $buy = $shop->mustBeBought($made);
+        } finally {
+            DB::rollBack();
+        }
+        $jobs = array_values(array_filter($problem->jobs, fn (Job $job): bool => in_array($job->id, $made, true)));
+        $others = array_values(array_filter($problem->jobs, fn (Job $job): bool => ! in_array($job->id, $made, true)));
+
+        return [new Problem($problem->now, $problem->workCentres, $others, $problem->crews, $problem->lateIn), $jobs, $order->id, $buy];
+    }
+}

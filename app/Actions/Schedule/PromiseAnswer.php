@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Scheduling\Promise\Promise;
+use KeepPace\Core\Scheduling\Promise\Promised;
+
+/** What can be promised: so many from stock now, the rest made by a date. */
+final readonly class PromiseAnswer
+{
+    /**
+     * @param  Promise|null  $promise  null = all is there
+     * @param  array<int, string>  $names  of the orders in the plan, by id
+     * @param  array<string, int>  $buy  what must be bought for it, with its lead time in days
+     */
+    public function __construct(public BigDecimal $fromStock, public BigDecimal $made, public ?Promise $promise, private array $names, public array $buy)
+    {
+    }
+
+    public function movingNobody(): ?Promised
+    {
+        return $this->promise?->movingNobody();
+    }
+
+    public function usingSlack(): ?Promised
+    {
+        return $this->promise?->usingSlack();
+    }
+
+    /**
+     * If the customer insists on a UTC minute: who becomes late, or later, and by how many minutes.
+     *
+     * @return array<string, int>
+     */
+    public function lateIfBy(int $minute): array
+    {
+        $late = [];
+        foreach ($this->promise?->insisting($minute)->later ?? [] as $job => $minutes) {
+            $late[$this->names[$job]] = $minutes;
+        }
+
+        return $late;
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+namespace App\Actions\Shop;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Refused;
+
+/** Counts good and scrap at a step, books the time and passes pieces on to the next. */
+final class ReportStep
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report  minutes null = since the start, none without one
+     *
+     * @throws Refused
+     */
+    public function handle(int $stepId, array $report, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Report, $token, $by, function (Ledger $ledger) use ($stepId, $report): void {
+            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()
+                ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
+            $step = OrderStep::query()->lockForUpdate()->findOrFail($stepId);
+            if (! $order->state->isInTheShop() || $order->is_held) {
+                throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
+                    ->value).'. Nothing can be counted on it.');
+            }
+            $good = $order->item->quantity($report['good'])->amount;
+            $scrap = $order->item->quantity($report['scrap'])->amount;
+            $passOn = $order->item->quantity($report['pass_on'])->amount;
+            if ($good->plus($scrap)->plus($passOn)->isZero()) {
+                throw Refused::because('Nothing was counted. Type how many are good, scrap or passed on.', 'good');
+            }
+            if ($scrap->isPositive() && trim($report['reason']) === '') {
+                throw Refused::because('Say why the pieces are scrap.', 'reason');
+            }
+            $next = OrderStep::query()->where('order_id', $order->id)->where('number', '>', $step->number)->orderBy('number')
+                ->lockForUpdate()->first();
+            if ($next === null && $passOn->isPositive()) {
+                throw Refused::because('This is the last step: its good pieces are received into stock, not passed on.', 'pass_on');
+            }
+            $minutes = $report['minutes'] ?? ($step->started_at === null ? 0 : (int) floor(abs(now()->diffInMinutes($step->started_at))));
+            $labour = $minutes * $step->crew;
+            $machine = $step->isOutside() ? 0 : $minutes;
+            $label = $step->label();
+            $ledger->pieces($step, $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label), $labour, $machine);
+            if ($next !== null && $passOn->isPositive()) {
+                if ($next->isOutside() && $next->started_at === null) {
+                    $next->started_at = now()->toImmutable(); // out of the house from now on
+                }
+                $ledger->pieces($next, $next->pieces()->takeIn($passOn));
+            }
+            $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
+            if ($step->pieces()->toDo()->isZero() && $step->started_at !== null) {
+                $step->started_at = null;
+                $step->started_by = null;
+                $step->save();
+            }
+            $ledger->about($order);
+            $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
+        }, $report['reason']);
+    }
+
+    private function cost(Ledger $ledger, Order $order, OrderStep $step, int $labour, int $machine, BigDecimal $pieces): void
+    {
+        if ($step->isOutside()) {
+            $ledger->cost($order, 'outside', Cents::of($pieces, $step->price), $step); // the work done, not the parts
+
+            return;
+        }
+        $rates = new Rates($step->labour_rate ?? '0', $step->machine_rate ?? '0', $step->overhead_percent ?? '0');
+        foreach ($rates->cost($labour, $machine) as $kind => $cents) {
+            $ledger->cost($order, $kind, $cents, $step);
+        }
+    }
+
+    private function sentence(Order $order, OrderStep $step, BigDecimal $good, BigDecimal $scrap, BigDecimal $passOn,
+        ?OrderStep $next): string
+    {
+        $parts = array_filter([
+            $good->isPositive() ? Amount::plain($good).' good' : '',
+            $scrap->isPositive() ? Amount::plain($scrap).' scrap' : '',
+            $next !== null && $passOn->isPositive() ? Amount::plain($passOn)." passed on to step {$next->number}" : '',
+        ]);
+
+        return "{$order->number} {$step->label()}: ".implode(', ', $parts).'.'
+            .($scrap->isPositive() ? " Order {$order->number} will finish ".Amount::plain($this->scrapped($order)).' short.' : '');
+    }
+
+    private function scrapped(Order $order): BigDecimal
+    {
+        return BigDecimal::of((string) $order->steps()->sum('scrap'));
+    }
+}

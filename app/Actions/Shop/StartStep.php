@@ -1,0 +1,45 @@
+<?php
+
+namespace App\Actions\Shop;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\User;
+use KeepPace\Core\Refused;
+
+/** A person starts a step; the clock runs until the next count. */
+final class StartStep
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused */
+    public function handle(int $stepId, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Start, $token, $by, function (Ledger $ledger) use ($stepId, $by): void {
+            $order = Order::query()->lockForUpdate()->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
+            $step = OrderStep::query()->lockForUpdate()->findOrFail($stepId);
+            if (! $order->state->isInTheShop() || $order->is_held) {
+                throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
+                    ->value).'. It cannot be started.');
+            }
+            if ($step->started_at !== null) {
+                throw Refused::because("{$order->number} {$step->label()} is running already.");
+            }
+            if (! $step->pieces()->toDo()->isPositive()) {
+                throw Refused::because("Nothing has reached {$step->label()} of order {$order->number} yet.");
+            }
+            $step->started_at = now()->toImmutable();
+            $step->started_by = $by->id;
+            $step->save();
+            $ledger->booking->stepEntries()->create(['order_step_id' => $step->id]);
+            $ledger->about($order);
+            $ledger->says("{$order->number} {$step->label()} started.");
+        });
+    }
+}

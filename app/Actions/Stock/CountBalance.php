@@ -1,0 +1,48 @@
+<?php
+
+namespace App\Actions\Stock;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Refused;
+
+/** Brings one balance to what was counted; the difference goes out of or comes in from outside, at the average. */
+final class CountBalance
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused when the count is what is booked, or below what is promised */
+    public function handle(int $balanceId, string $counted, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Count, $token, $by, function (Ledger $ledger) use ($balanceId, $counted): void {
+            $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
+            $item = $found->item;
+            $ledger->stock->lock([$found->key()], [$item->id]);
+            $balance = $ledger->stock->balance($found->key())->toCore();
+            $now = $item->quantity($counted)->amount;
+            $difference = $now->minus($balance->quantity);
+            if ($difference->isZero()) {
+                throw Refused::because('The count agrees with what is booked; there is nothing to book.', 'quantity');
+            }
+            if ($difference->isNegative()) {
+                $ledger->move($item, $difference->negated(), $balance->valueOf($difference->negated()), $found->key(), 'outside');
+                if ($ledger->stock->unpromised($item->id)->isNegative()) {
+                    throw Refused::because("More of {$item->label()} is promised to customer lines than would be left. Untie a line first.", 'quantity');
+                }
+            } else {
+                $value = $balance->quantity->isZero() ? Cents::of($difference, $item->cost)
+                    : Cents::part($balance->value, $difference, $balance->quantity);
+                $ledger->move($item, $difference, $value, 'outside', $found->key());
+            }
+            $ledger->says("Counted {$item->label()} at {$found->place->name}: ".Amount::plain($now).' instead of '.Amount::plain($balance->quantity).'.');
+        }, $reason);
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+namespace App\Actions\Stock;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Item;
+use App\Models\Place;
+use App\Models\Purchase;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\StockKey;
+
+/** Books bought goods into stock, against an open purchase or without one. */
+final class GoodsIn
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  string  $price  euros per stock unit
+     * @param  string  $codes  lot, or serials one a line; empty for what is not tracked
+     *
+     * @throws Refused
+     */
+    public function handle(int $itemId, string $quantity, ?string $unit, string $price, int $placeId, string $codes, ?int $purchaseId,
+        string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::GoodsIn, $token, $by,
+            function (Ledger $ledger) use ($itemId, $quantity, $unit, $price, $placeId, $codes, $purchaseId): void {
+                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+                $purchase = $purchaseId === null ? null : Purchase::query()->lockForUpdate()->findOrFail($purchaseId);
+                if ($purchase !== null && $purchase->item_id !== $item->id) {
+                    throw Refused::because("Purchase {$purchase->number} is for another item. Choose the item it is for.", 'item');
+                }
+                $amount = $item->quantity($quantity, $unit)->amount;
+                $place = Place::query()->findOrFail($placeId);
+                $lots = TrackedCodes::split($item, $amount, $codes);
+                $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
+                $ledger->stock->lock($keys);
+                TrackedCodes::assertSerialsAreNew($item, $lots);
+                $total = Cents::of($amount, $price);
+                $done = BigDecimal::zero();
+                $given = 0;
+                foreach ($lots as $i => $lot) {
+                    $done = $done->plus($lot['quantity']);
+                    $value = Cents::part($total, $done, $amount) - $given; // shares add up to the total
+                    $given += $value;
+                    $ledger->move($item, $lot['quantity'], $value, 'outside', $keys[$i], [
+                        'purchase_id' => $purchase?->id, 'typed_quantity' => $i === 0 ? $quantity : null,
+                        'typed_unit_id' => $i === 0 ? TrackedCodes::unitId($item, $unit) : null,
+                    ]);
+                }
+                if ($purchase !== null) {
+                    $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
+                    $purchase->is_open = BigDecimal::of($purchase->received_quantity)->isLessThan($purchase->quantity);
+                    $purchase->save();
+                }
+                $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()} in".($purchase === null ? ''
+                    : " on {$purchase->number}").", to {$place->name}.");
+            });
+    }
+}

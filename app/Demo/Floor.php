@@ -1,0 +1,172 @@
+<?php
+
+namespace App\Demo;
+
+use App\Access\Role;
+use App\Actions\Demand\ShipLines;
+use App\Actions\Orders\ReceiveOrder;
+use App\Actions\Shop\ReportStep;
+use App\Actions\Shop\StartStep;
+use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\IssueComponents;
+use App\Models\Cover;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\OrderStep;
+use App\Models\Place;
+use App\Models\Purchase;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refusal;
+
+/** What storekeeper and operators do in the story. */
+final class Floor
+{
+    /** @var callable(Role): User */
+    private $as;
+
+    private Dice $dice;
+
+    private int $lots = 100;
+
+    public function __construct(private readonly GoodsIn $goodsIn, private readonly IssueComponents $issueComponents,
+        private readonly StartStep $start,
+        private readonly ReportStep $report, private readonly ReceiveOrder $receive, private readonly ShipLines $shipLines)
+    {
+    }
+
+    /** @param  callable(Role): User  $as */
+    public function begin(callable $as, Dice $dice): void
+    {
+        $this->as = $as;
+        $this->dice = $dice;
+    }
+
+    /** Purchases come in on their day, some a few days late; the last days' castings have not come. */
+    public function goodsIn(int $left): void
+    {
+        $places = Place::query()->pluck('id', 'code');
+        foreach (Purchase::query()->with('item')->where('is_open', true)->where('expected_on', '<=', CarbonImmutable::now()->toDateString())
+            ->orderBy('id')->get() as $purchase) {
+            if ($this->dice->chance(18) || ($left < 8 && in_array($purchase->item->number, ['CAST-48', 'GATE-40'], true))) {
+                continue;
+            }
+            $rack = in_array(substr($purchase->item->number, 0, 3), ['SS-', 'BAR', 'ROD', 'TUB'], true);
+            $this->goodsIn->handle($purchase->item_id, Amount::plain($purchase->quantity), null, Amount::plain($purchase->price),
+                $places[$rack ? 'RACK' : 'STORES'],
+                $purchase->item->tracking === 'none' ? '' : ($rack ? 'H-' : 'N-').(8000 + ++$this->lots), $purchase->id, $this->dice
+                    ->token(), ($this->as)(Role::Storekeeper));
+        }
+    }
+
+    /** The storekeeper issues to released orders what is there; some of the last day's still wait. */
+    public function issue(int $left): void
+    {
+        foreach (Order::query()->whereIn('state', ['released', 'running'])->where('is_held', false)->orderBy('rank')->orderBy('due_on')
+            ->orderBy('id')->get() as $order) {
+            if ($left <= 3 && $order->released_at?->diffInDays(CarbonImmutable::now()) < 4 && $this->dice->chance(80)) {
+                continue;
+            }
+            $lines = [];
+            foreach (OrderComponent::query()->where('order_id', $order->id)->whereColumn('used_quantity', '<', 'planned_quantity')
+                ->get() as $component) {
+                $free = BigDecimal::of((string) DB::table('balances')->where('item_id', $component->item_id)->sum('quantity'))
+                    ->minus(Cover::promisedFromStock($component->item_id));
+                $take = $component->openQuantity()->isGreaterThan($free) ? $free : $component->openQuantity();
+                if ($take->isPositive() && ! in_array($component->item_id, array_column($lines, 'item'), true)) {
+                    $lines[$component->id] = ['quantity' => Amount::plain((string) $take), 'lot' => 0, 'item' => $component->item_id];
+                }
+            }
+            if ($lines !== []) {
+                $this->issueComponents->handle(array_map(fn (array $line): array => ['quantity' => $line['quantity'],
+                    'lot' => $line['lot']], $lines), false, '', $this->dice->token(), ($this->as)(Role::Storekeeper));
+            }
+        }
+    }
+
+    /** Operators count what the plan says is done by now, start what it says is running, and hand on; last steps are received. */
+    public function work(int $left): void
+    {
+        $now = CarbonImmutable::now()->utc()->toDateTimeString();
+        $plan = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->orderBy('p.end_at')
+            ->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
+        foreach ($plan as $row) {
+            $step = OrderStep::query()->with('order')->findOrFail($row->order_step_id);
+            if (! $step->order->state->isInTheShop() || $step->order->is_held || $step->pieces()->toDo()
+                ->isZero() || ! $this->partsAreThere($step)) {
+                continue;
+            }
+            $outside = $step->isOutside();
+            $back = $outside && $step->started_at !== null && $step->started_at->addDays($step->lead_days + ($left < 10 ? 2 : 0))->isPast();
+            if ($outside ? $back : $row->end_at <= $now) {
+                $this->count($step, $left);
+            } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {
+                $this->start->handle($step->id, $this->dice->token(), ($this->as)(Role::Operator));
+            }
+        }
+        $this->receiveAll($left);
+    }
+
+    /** The storekeeper ships what is covered by stock and promised within two days; today's are still on the dock. */
+    public function ship(int $left): void
+    {
+        $ready = Cover::query()->with('line')->where('supply', Cover::STOCK)->where('quantity', '>', 0)
+            ->whereHas('line', fn ($line) => $line->where('promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString()))->get()
+            ->groupBy(fn (Cover $cover): int => $cover->line->customer_order_id);
+        foreach ($ready as $order => $covers) {
+            if ($left > 1) {
+                $this->shipLines->handle((int) $order,
+                    $covers->mapWithKeys(fn (Cover $cover): array => [$cover->line_id => ['quantity' => Amount::plain($cover->quantity),
+                        'lot' => 0]])->all(),
+                    $this->dice->token(), ($this->as)(Role::Storekeeper));
+            }
+        }
+    }
+
+    private function count(OrderStep $step, int $left): void
+    {
+        $todo = $step->pieces()->toDo();
+        $part = $left < 3 && $todo->isGreaterThan(2) && $this->dice
+            ->chance(60) ? $todo->dividedBy(2, 0, \Brick\Math\RoundingMode::DOWN) : $todo;
+        $scrap = $part->isGreaterThan(3) && $this->dice->chance($left < 20 ? 7 : 3) ? BigDecimal::one() : BigDecimal::zero();
+        $good = $part->minus($scrap);
+        $last = ! OrderStep::query()->where('order_id', $step->order_id)->where('number', '>', $step->number)->exists();
+        $planned = $step->time()->minutes($part);
+        $this->report->handle($step->id,
+            ['good' => Amount::plain((string) $good), 'scrap' => Amount::plain((string) $scrap), 'pass_on' => $last ? '0'
+            : Amount::plain((string) $good),
+                'minutes' => $step->isOutside() ? 0 : max(1, intdiv($planned * $this->dice->between(88, 121), 100)),
+                'reason' => $scrap->isZero() ? '' : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore'])],
+            $this->dice->token(), ($this->as)(Role::Operator));
+    }
+
+    private function partsAreThere(OrderStep $step): bool
+    {
+        return ! OrderComponent::query()->where('order_id', $step->order_id)->where('step_number', '<=', $step->number)
+            ->whereColumn('used_quantity', '<', 'planned_quantity')->exists();
+    }
+
+    /** Good pieces go into stores; some of the last day's still stand at their last step. */
+    private function receiveAll(int $left): void
+    {
+        $places = Place::query()->pluck('id', 'code');
+        foreach (Order::query()->with('item')->whereIn('state', ['released', 'running'])->get() as $order) {
+            $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->first();
+            if ($last !== null && $last->pieces()->inHand()
+                ->isPositive() && ! $order->is_held && ! ($left <= 3 && $this->dice->chance(75))) {
+                try {
+                    $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
+                    $number = $order->item->tracking === 'lot' && ! BigDecimal::of($order->received_quantity)
+                        ->isZero() ? $order->number : '';
+                    $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
+                        $places[$finished ? 'FINISHED' : 'STORES'], $number, $this->dice->token(), ($this->as)(Role::Storekeeper));
+                } catch (Refusal) {
+                    // stays at the last step until tomorrow
+                }
+            }
+        }
+    }
+}

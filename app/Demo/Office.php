@@ -1,0 +1,178 @@
+<?php
+
+namespace App\Demo;
+
+use App\Access\Role;
+use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\CoverLines;
+use App\Actions\Demand\EnterCustomerOrder;
+use App\Actions\Orders\ChangeOrder;
+use App\Actions\Orders\CloseOrder;
+use App\Actions\Orders\MakeOrder;
+use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Schedule\LoadByRank;
+use App\Models\Customer;
+use App\Models\CustomerOrder;
+use App\Models\Order;
+use App\Models\Purchase;
+use App\Models\User;
+use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Shop\ShopState;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refusal;
+
+/** What sales desk, planner, buyer and supervisor do in the story. */
+final class Office
+{
+    /** @var callable(Role): User */
+    private $as;
+
+    private Dice $dice;
+
+    private bool $bigOneCame = false;
+
+    /** Lots the shelf is filled up in. */
+    private const LOTS = ['DRUM-20' => 4, 'DRUM-9' => 6, 'LID-20' => 8, 'LID-9' => 10, 'CAGE-20' => 4, 'CAGE-9' => 6, 'SHAFT-L' => 8,
+        'SHAFT-S' => 10,
+        'GEAR-48' => 30, 'STAND-3' => 8, 'GBOX-1' => 6, 'CTRL-3' => 8];
+
+    private const BUY = ['SS-15' => 50, 'SS-20' => 25, 'BAR-25' => 60, 'BAR-40' => 18, 'ROD-8' => 480, 'TUBE-30' => 120, 'CAST-48' => 60,
+        'BRG-25' => 60, 'MOT-120' => 12,
+        'GATE-40' => 40, 'CRANK-1' => 12, 'BOARD-3' => 20, 'HOUSE-3' => 20, 'CABLE-3' => 100, 'FOOT-1' => 192, 'BOLT-8' => 80,
+        'SEAL-D' => 60];
+
+    public function __construct(private readonly EnterCustomerOrder $enter, private readonly CoverLines $cover,
+        private readonly MakeOrder $make,
+        private readonly ReleaseOrders $releaseOrders, private readonly ChangeOrder $change, private readonly CloseOrder $closeOrder,
+        private readonly LoadByRank $loadByRank)
+    {
+    }
+
+    /** @param  callable(Role): User  $as */
+    public function begin(callable $as, Dice $dice): void
+    {
+        $this->as = $as;
+        $this->dice = $dice;
+    }
+
+    /** Customer orders come in, more of them towards the end; the last ones are not covered yet. */
+    public function demand(CarbonImmutable $day, int $left): void
+    {
+        $orders = $left > 30 ? ($this->dice->chance(14) ? 1 : 0) : 1;
+        for ($i = 0; $i < $orders; $i++) {
+            $customer = Customer::query()->where('number', '<>', '')->orderBy('number')->offset($this->dice->between(0, 9))->firstOrFail();
+            // one of the last days' asks for more motors than anybody has ordered
+            $big = $left <= 3 && ! $this->bigOneCame;
+            $this->bigOneCame = $this->bigOneCame || $big;
+            $lines = $big ? [['item' => 'EX-9E', 'quantity' => '6', 'unit' => null, 'price' => null, 'promised_on' => $day->addDays(30)
+                ->toDateString()]] : [];
+            for ($n = $this->dice->pick([1, 2, 2]); $n > 0; $n--) {
+                $lines[] = ['item' => $this->dice
+                    ->pick(['EX-20E', 'EX-20E', 'EX-9E', 'EX-9E', 'EX-9H', 'EX-9H', 'TANK-50', 'TRAY-40']),
+                    'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
+                    'unit' => null, 'price' => null, 'promised_on' => $day->addDays($this->dice->between(12, 34))->toDateString()];
+            }
+            $booking = $this->enter->handle(['customer_id' => $customer->id, 'reference' => 'PO '.$this->dice
+                ->between(1000, 9999), 'ship_to' => ''], $lines, $this->dice->token(), ($this->as)(Role::Sales));
+            if ($big || ($left > 1 && ! ($left < 6 && $this->dice->chance(35)))) {
+                $order = CustomerOrder::query()->with('lines')->findOrFail((int) $booking->customer_order_id);
+                $this->cover->handle(array_values($order->lines->pluck('id')->all()), CoverBy::StockThenOrder, null, $left < 12 && ! $big,
+                    $this->dice->token(), ($this->as)(Role::Sales));
+            }
+        }
+    }
+
+    /** Lines that scrap or a late change left open are covered again at the end of the week; the last ones still wait. */
+    public function coverAgain(CarbonImmutable $day, int $left): void
+    {
+        if (! $day->isFriday() || $left < 5) {
+            return;
+        }
+        foreach (CustomerOrderList::lines('uncovered')->groupBy('customer_order_id') as $lines) {
+            $this->cover->handle(array_values($lines->pluck('id')->map(intval(...))->all()), CoverBy::StockThenOrder, null, false,
+                $this->dice->token(), ($this->as)(Role::Sales));
+        }
+    }
+
+    /** Planner and buyer fill the shelf up below the reorder point; near the end the buyer has fallen behind. */
+    public function shelf(int $left): void
+    {
+        $there = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
+            ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_days')
+            ->selectRaw("i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_days, COALESCE(SUM(b.quantity), 0) + (SELECT COALESCE(SUM(p.quantity - p.received_quantity), 0) FROM purchases p WHERE p.item_id = i.id AND p.is_open)
+                + (SELECT COALESCE(SUM(o.quantity - o.received_quantity), 0) FROM orders o WHERE o.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
+                - (SELECT COALESCE(SUM(GREATEST(c.planned_quantity - c.used_quantity, 0)), 0) FROM order_components c JOIN orders o ON o.id = c.order_id WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity")
+            ->get();
+        foreach ($there as $item) {
+            if (BigDecimal::of($item->quantity)->isGreaterThan($item->reorder_point)) {
+                continue;
+            }
+            if (isset(self::LOTS[$item->number])) {
+                $this->make->handle($item->id, (string) self::LOTS[$item->number], null, CarbonImmutable::now()->addDays(16)
+                    ->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner));
+            } elseif (isset(self::BUY[$item->number])
+                && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
+                Purchase::query()->create(['number' => \App\Actions\Bookings\Numbers::next('purchase'),
+                    'supplier_id' => $item->supplier_id, 'item_id' => $item->id, 'quantity' => (string) self::BUY[$item->number],
+                    'price' => (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))
+                        ->dividedBy(100, 4), 'expected_on' => CarbonImmutable::now()->addDays($item->lead_days)
+                        ->toDateString(), 'is_open' => true]);
+            }
+        }
+    }
+
+    /** The supervisor releases what has its parts; now and then one short, with a reason. */
+    public function release(int $left): void
+    {
+        $shop = ShopState::now();
+        $inShop = $shop->orders->filter(fn ($order): bool => $order->state !== 'firm')->count();
+        foreach ($shop->orders as $order) {
+            $soon = $order->due_on === null || CarbonImmutable::parse($order->due_on)->subDays(22)->isPast();
+            if ($order->state !== 'firm' || ! $soon || $inShop >= 28 || $order->is_held || ($left < 2 && $this->dice->chance(75))) {
+                continue;
+            }
+            $short = $shop->shortItems($order->id) !== [];
+            if ($left === 3 && $inShop > 10 && $this->dice->chance(10)) {
+                $fresh = \App\Models\Order::query()->findOrFail($order->id);
+                $this->change->head($order->id, $fresh->version,
+                    ['quantity' => \KeepPace\Core\Quantity\Amount::plain($fresh->quantity), 'due_on' => $fresh->due_on,
+                        'rank' => $fresh->rank, 'is_held' => true], $this->dice->token(), ($this->as)(Role::Supervisor));
+
+                continue;
+            }
+            if (! $short || $this->dice->chance(8)) {
+                $this->quietly(fn () => $this->releaseOrders
+                    ->handle([$order->id], $short ? 'parts promised for the end of the week' : null, $this->dice
+                        ->token(), ($this->as)(Role::Supervisor)));
+                $inShop++;
+            }
+        }
+    }
+
+    /** The supervisor begins the day with a plan by rank. */
+    public function plan(): void
+    {
+        $this->quietly(fn () => $this->loadByRank->handle($this->dice->token(), ($this->as)(Role::Supervisor)));
+    }
+
+    /** The cost clerk closes built orders; the newest are still waiting for her. */
+    public function close(int $left): void
+    {
+        foreach (Order::query()->where('state', 'built')->orderBy('id')->get() as $order) {
+            if ($left > 3 || $this->dice->chance(40)) {
+                $this->closeOrder->handle($order->id, $this->dice->token(), ($this->as)(Role::CostClerk));
+            }
+        }
+    }
+
+    private function quietly(callable $deed): void
+    {
+        try {
+            $deed();
+        } catch (Refusal) {
+            // a person would try again tomorrow, and so does the story
+        }
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Booking;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** What all controllers share: the answer after a booking says what was done and offers to undo it. */
+abstract class Controller
+{
+    /** A part of the page is asked for; a form that answers in place wants the whole. */
+    protected function wantsPart(Request $request): bool
+    {
+        return $request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted');
+    }
+
+    protected function done(RedirectResponse $to, Booking $booking): RedirectResponse
+    {
+        return $to->with('done', $booking->says)->with('undo', $booking->kind->isReversible() ? $booking->id : null);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\CoverLines;
+use App\Actions\Cover\TieToOrder;
+use App\Http\Requests\CoverRequest;
+use App\Http\Requests\DeedRequest;
+use Illuminate\Http\RedirectResponse;
+
+/** How customer lines are supplied. */
+class CoverController extends Controller
+{
+    public function store(CoverRequest $request, CoverLines $cover): RedirectResponse
+    {
+        return $this->done(back(), $cover->handle(array_map(intval(...), array_values($request->validated('lines'))),
+            CoverBy::from($request->validated('by')), $request->validated('quantity'),
+            $request->boolean('with_parts'), $request->token(), $request->person()));
+    }
+
+    public function update(DeedRequest $request, int $line, TieToOrder $tie): RedirectResponse
+    {
+        $typed = $request->validate(['order' => ['required', 'integer', 'exists:orders,id'],
+            'quantity' => ['required', ...DeedRequest::AMOUNT]], $request->messages());
+
+        return $this->done(back(), $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->token(), $request->person()));
+    }
+
+    public function destroy(DeedRequest $request, int $cover, TieToOrder $tie): RedirectResponse
+    {
+        $typed = $request->validate(['reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say why it is untied.']);
+
+        return $this->done(back(), $tie->untie($cover, $typed['reason'], $request->token(), $request->person()));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Demand\ChangeCustomerLine;
+use App\Actions\Demand\EnterCustomerOrder;
+use App\Http\Requests\CustomerOrderRequest;
+use App\Http\Requests\DeedRequest;
+use App\Models\Customer;
+use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Demand\CustomerOrderPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Customer orders and their lines. */
+class CustomerOrderController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $show = in_array($request->query('show'), ['open', 'uncovered', 'late', 'ready', 'shipped'], true)
+            ? (string) $request->query('show') : 'open';
+        $text = mb_substr($request->string('text')->trim()->value(), 0, 60);
+
+        return view('customer-orders.index', ['lines' => CustomerOrderList::lines($show, $text), 'show' => $show, 'text' => $text]);
+    }
+
+    public function create(): View
+    {
+        return view('customer-orders.create', ['customers' => Customer::query()->orderBy('name')->get()]);
+    }
+
+    public function store(CustomerOrderRequest $request, EnterCustomerOrder $enter): RedirectResponse
+    {
+        $booking = $enter->handle(['customer_id' => $request->integer('customer_id'), 'reference' => $request->string('reference')
+            ->value(), 'ship_to' => $request->string('ship_to')->value()],
+            $request->lines(), $request->token(), $request->person());
+
+        return $this->done(to_route('customer-orders.show', $booking->customer_order_id), $booking);
+    }
+
+    public function show(int $customerOrder): View
+    {
+        return view('customer-orders.show',
+            ['page' => CustomerOrderPage::of($customerOrder) ?? abort(404, 'There is no such customer order.')]);
+    }
+
+    public function update(DeedRequest $request, int $line, ChangeCustomerLine $change): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'quantity' => ['required', ...DeedRequest::AMOUNT_OR_ZERO],
+            'promised_on' => ['required', 'date_format:Y-m-d']], $request->messages());
+
+        return $this->done(back(), $change->handle($line, (int) $typed['version'], $typed['quantity'], $typed['promised_on'],
+            $request->token(), $request->person()));
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Import\Files;
+use App\Jobs\RunImport;
+use App\Models\User;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Importing files: they are taken in here, read by the queue worker, and the page shows how far it is. */
+class ImportController extends Controller
+{
+    public function index(): View
+    {
+        return view('import.index', ['specs' => Files::all(), 'imports' => DB::table('imports')->join('users', 'users.id', 'user_id')
+            ->orderByDesc('imports.id')->limit(20)->get(['imports.*', 'users.name AS person'])]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate(['files' => ['required', 'array', 'max:30'], 'files.*' => ['file', 'max:51200']],
+            ['files.required' => 'Choose the CSV files to import.', 'files.*.max' => 'A file has 50 MB at most.']);
+        /** @var User $user */
+        $user = $request->user();
+        $folder = storage_path('app/imports/'.Str::uuid());
+        mkdir($folder, 0700, true);
+        $names = [];
+        foreach ($request->file('files') as $file) {
+            $names[] = $name = preg_replace('/[^A-Za-z0-9._-]/', '_', basename($file->getClientOriginalName())) ?: 'file';
+            $file->move($folder, $name);
+        }
+        $id = DB::table('imports')->insertGetId(['user_id' => $user->id, 'folder' => $folder,
+            'files' => mb_strimwidth(implode(', ', $names), 0, 500, '…'), 'created_at' => now(), 'updated_at' => now()]);
+        RunImport::dispatch($id);
+
+        return to_route('import.show', $id);
+    }
+
+    public function show(Request $request, int $import): View
+    {
+        $row = DB::table('imports')->where('id', $import)->first() ?? abort(404, 'There is no such import.');
+        $view = view('import.show', ['import' => $row, 'problems' => json_decode((string) $row->problems, true) ?: [],
+            'result' => json_decode((string) $row->result, true) ?: []]);
+
+        return $this->wantsPart($request) ? view('import.progress', $view->getData()) : $view;
+    }
+}

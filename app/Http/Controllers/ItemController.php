@@ -1,0 +1,21 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/** Items to choose from while typing. */
+class ItemController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $like = '%'.addcslashes(mb_substr($request->string('q')->trim()->value(), 0, 60), '%_\\').'%';
+
+        return view('parts.items', ['items' => DB::table('items AS i')->join('units AS u', 'u.id', 'i.unit_id')
+            ->where(fn ($any) => $any->where('i.number', 'like', $like)->orWhere('i.name', 'like', $like))
+            ->orderByRaw("i.kind NOT IN ('assembled', 'made')")->orderBy('i.number')->limit(30)
+            ->get(['i.number', 'i.name', 'u.code AS unit', 'i.price'])]);
+    }
+}

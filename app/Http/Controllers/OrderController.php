@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Orders\ChangeOrder;
+use App\Actions\Orders\MakeOrder;
+use App\Http\Requests\DeedRequest;
+use App\Http\Requests\OrderRequest;
+use App\Models\Customer;
+use App\Models\Item;
+use App\Models\WorkCentre;
+use App\Queries\Orders\OrderFilter;
+use App\Queries\Orders\OrderList;
+use App\Queries\Orders\OrderPage;
+use App\Queries\Orders\PaceStrips;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Production and assembly orders. */
+class OrderController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $filter = OrderFilter::from($request);
+        $rows = OrderList::rows($filter);
+
+        return view('orders.index', ['rows' => $rows, 'count' => OrderList::count($filter), 'strips' => PaceStrips::for($rows),
+            'filter' => $filter,
+            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'), 'workCentres' => WorkCentre::query()->orderBy('id')
+                ->pluck('name', 'id')]);
+    }
+
+    public function store(DeedRequest $request, MakeOrder $make): RedirectResponse
+    {
+        $typed = $request->validate(['item' => ['required', 'string', 'exists:items,number'],
+            'quantity' => ['required', ...DeedRequest::AMOUNT], 'due_on' => ['nullable', 'date_format:Y-m-d'],
+            'with_parts' => ['nullable', 'boolean']],
+            ['item.exists' => 'No item has this number.', ...$request->messages()]);
+        $booking = $make->handle(Item::query()->where('number', $typed['item'])->firstOrFail()
+            ->id, $typed['quantity'], null, $typed['due_on'] ?? null, $request->boolean('with_parts'), $request->token(),
+            $request->person());
+
+        return $this->done(to_route('orders.show', $booking->order_id), $booking);
+    }
+
+    public function show(int $order): View
+    {
+        return view('orders.show', ['page' => OrderPage::of($order) ?? abort(404, 'There is no such order.'),
+            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id')]);
+    }
+
+    public function update(OrderRequest $request, int $order, ChangeOrder $change): RedirectResponse
+    {
+        return $this->done(back(), $change->head($order, $request->integer('version'),
+            ['quantity' => $request->validated('quantity'), 'due_on' => $request->validated('due_on'),
+                'rank' => $request->integer('rank'), 'is_held' => $request->boolean('is_held')], $request->token(), $request->person()));
+    }
+
+    public function destroy(DeedRequest $request, int $order, ChangeOrder $change): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'reason' => ['required', 'string', 'max:200']],
+            ['reason.required' => 'Say why it is cancelled.']);
+
+        return $this->done(back(), $change->cancel($order, (int) $typed['version'], $typed['reason'], $request->token(),
+            $request->person()));
+    }
+}

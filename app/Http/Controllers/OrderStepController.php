@@ -1,0 +1,38 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Orders\ChangeSteps;
+use App\Http\Requests\DeedRequest;
+use App\Http\Requests\StepRequest;
+use Illuminate\Http\RedirectResponse;
+
+/** Steps on one order; the master is not touched. */
+class OrderStepController extends Controller
+{
+    public function update(StepRequest $request, int $step, ChangeSteps $change): RedirectResponse
+    {
+        return $this->done(back(), $change->change($step, $request->integer('version'),
+            ['work_centre_id' => $request->validated('work_centre_id') === null ? null : $request->integer('work_centre_id'),
+                'setup_minutes' => $request->validated('setup_minutes'), 'run_rate' => $request->validated('run_rate')], $request->token(),
+            $request->person()));
+    }
+
+    public function store(DeedRequest $request, int $order, ChangeSteps $change): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'number' => ['required', 'integer', 'between:1,9999'],
+            'name' => ['required', 'string', 'max:60'],
+            'work_centre_id' => ['required', 'integer', 'exists:work_centres,id'], ...StepRequest::TIMES], $request->messages());
+
+        return $this->done(back(), $change->add($order, (int) $typed['version'],
+            ['number' => (int) $typed['number'], 'name' => $typed['name'], 'work_centre_id' => (int) $typed['work_centre_id'],
+                'setup_minutes' => $typed['setup_minutes'], 'run_rate' => $typed['run_rate']], $request->token(), $request->person()));
+    }
+
+    public function destroy(DeedRequest $request, int $step, ChangeSteps $change): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer']], $request->messages());
+
+        return $this->done(back(), $change->remove($step, (int) $typed['version'], $request->token(), $request->person()));
+    }
+}

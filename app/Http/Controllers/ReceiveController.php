@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Orders\CloseOrder;
+use App\Actions\Orders\ReceiveOrder;
+use App\Http\Requests\DeedRequest;
+use App\Models\Place;
+use App\Queries\Orders\ReceiveList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** Good pieces from orders into stock, and closing what is built. */
+class ReceiveController extends Controller
+{
+    public function index(): View
+    {
+        return view('orders.receive', ['rows' => ReceiveList::rows(), 'places' => Place::query()->where('kind', 'store')->orderBy('id')
+            ->pluck('name', 'id')]);
+    }
+
+    public function store(DeedRequest $request, int $order, ReceiveOrder $receive): RedirectResponse
+    {
+        $typed = $request->validate(['quantity' => ['required', ...DeedRequest::AMOUNT],
+            'place_id' => ['required', 'integer', 'exists:places,id'], 'codes' => ['nullable', 'string', 'max:20000']],
+            $request->messages());
+
+        return $this->done(back(), $receive->handle($order, $typed['quantity'], (int) $typed['place_id'], $typed['codes'] ?? '',
+            $request->token(), $request->person()));
+    }
+
+    public function close(DeedRequest $request, int $order, CloseOrder $close): RedirectResponse
+    {
+        return $this->done(back(), $close->handle($order, $request->token(), $request->person()));
+    }
+}

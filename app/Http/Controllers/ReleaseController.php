@@ -1,0 +1,31 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Orders\ReleaseOrders;
+use App\Http\Requests\DeedRequest;
+use App\Queries\Orders\OrderFilter;
+use App\Queries\Orders\OrderList;
+use App\Queries\Orders\PaceStrips;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** Releasing firm orders, one or many. */
+class ReleaseController extends Controller
+{
+    public function index(): View
+    {
+        $rows = OrderList::rows(new OrderFilter(state: 'firm'));
+
+        return view('orders.release', ['rows' => $rows, 'strips' => PaceStrips::for($rows)]);
+    }
+
+    public function store(DeedRequest $request, ReleaseOrders $release): RedirectResponse
+    {
+        $typed = $request->validate(['orders' => ['required', 'array', 'max:200'], 'orders.*' => ['integer'],
+            'short_reason' => ['nullable', 'string', 'max:200']], ['orders.required' => 'Tick the orders to release.']);
+
+        return $this->done(back(), $release->handle(array_map(intval(...), array_values($typed['orders'])), $typed['short_reason'] ?? null,
+            $request->token(), $request->person()));
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** How lines of a customer order are to be covered. */
+class CoverRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'lines' => ['required', 'array', 'min:1', 'max:200'],
+            'lines.*' => ['integer'],
+            'by' => ['required', 'in:stock,order,stock-then-order'],
+            'quantity' => ['nullable', ...self::AMOUNT],
+            'with_parts' => ['nullable', 'boolean'],
+        ];
+    }
+}

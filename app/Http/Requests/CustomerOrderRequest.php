@@ -1,0 +1,34 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** A customer order with its lines; rows left empty are passed by. */
+class CustomerOrderRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'customer_id' => ['required', 'integer', 'exists:customers,id'],
+            'reference' => ['nullable', 'string', 'max:60'],
+            'ship_to' => ['nullable', 'string', 'max:200'],
+            'lines' => ['required', 'array', 'max:200'],
+            'lines.*.item' => ['nullable', 'required_with:lines.*.quantity', 'string', 'max:60'],
+            'lines.*.quantity' => ['nullable', 'required_with:lines.*.item', ...self::AMOUNT],
+            'lines.*.unit' => ['nullable', 'string', 'max:12'],
+            'lines.*.promised_on' => ['nullable', 'required_with:lines.*.item', 'date_format:Y-m-d'],
+            'lines.*.price' => ['nullable', ...self::AMOUNT_OR_ZERO],
+        ];
+    }
+
+    /** @return array<int, array{item: string, quantity: string, unit: ?string, promised_on: string, price: ?string}> */
+    public function lines(): array
+    {
+        /** @var array<int, array{item: ?string, quantity: string, unit: ?string, promised_on: string, price: ?string}> $lines */
+        $lines = $this->validated('lines');
+
+        return array_map(fn (array $line): array => [
+            'item' => trim((string) $line['item']), 'quantity' => $line['quantity'], 'unit' => ($line['unit'] ?? '') ?: null,
+            'promised_on' => $line['promised_on'], 'price' => $line['price'] ?? null,
+        ], array_filter($lines, fn (array $line): bool => trim((string) ($line['item'] ?? '')) !== ''));
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** What was counted at a step. */
+class ReportRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'good' => ['nullable', ...self::AMOUNT_OR_ZERO],
+            'scrap' => ['nullable', ...self::AMOUNT_OR_ZERO],
+            'pass_on' => ['nullable', ...self::AMOUNT_OR_ZERO],
+            'minutes' => ['nullable', 'integer', 'between:0,20000'],
+            'reason' => ['nullable', 'string', 'max:200'],
+        ];
+    }
+
+    /** @return array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string} */
+    public function report(): array
+    {
+        return ['good' => $this->validated('good') ?? '0', 'scrap' => $this->validated('scrap') ?? '0',
+            'pass_on' => $this->validated('pass_on') ?? '0',
+            'minutes' => $this->validated('minutes') === null ? null : $this->integer('minutes'), 'reason' => $this->validated('reason')
+                ?? ''];
+    }
+}

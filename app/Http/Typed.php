@@ -1,0 +1,32 @@
+<?php
+
+namespace App\Http;
+
+use Illuminate\Support\ViewErrorBag;
+
+/** What was typed into one of several forms of a page, put back into that one when it was refused. */
+final readonly class Typed
+{
+    /** @param  string  $form  its key on the page, sent along by @token($form) */
+    public function __construct(public string $form)
+    {
+    }
+
+    public function isMine(): bool
+    {
+        return old('form') === $this->form;
+    }
+
+    public function value(string $field, ?string $else = ''): string
+    {
+        return (string) ($this->isMine() ? old($field) : $else);
+    }
+
+    /** The sentence beside the field, where there is one. */
+    public function why(string $field): ?string
+    {
+        $errors = session('errors');
+
+        return $this->isMine() && $errors instanceof ViewErrorBag && $errors->has($field) ? $errors->first($field) : null;
+    }
+}

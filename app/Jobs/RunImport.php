@@ -1,0 +1,61 @@
+<?php
+
+namespace App\Jobs;
+
+use App\Actions\Import\ImportFolder;
+use App\Actions\Import\ImportRefused;
+use App\Models\User;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Support\Facades\DB;
+
+/** Runs an import a person started and keeps its progress in its row. */
+class RunImport implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $timeout = 600;
+
+    public int $tries = 1;
+
+    public function __construct(public readonly int $importId)
+    {
+    }
+
+    public function handle(ImportFolder $import): void
+    {
+        $row = DB::table('imports')->where('id', $this->importId)->first();
+        if ($row === null) {
+            return;
+        }
+        $lines = array_sum(array_map(fn (string $file): int => substr_count((string) file_get_contents($file), "\n"),
+            glob("{$row->folder}/*") ?: []));
+        $this->keep(['state' => 'running', 'doing' => 'Reading', 'lines_total' => $lines]);
+        try {
+            $result = $import->handle($row->folder, User::query()->findOrFail($row->user_id), function (string $doing, int $done): void {
+                $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
+            });
+            $this->keep(['state' => 'done', 'doing' => $result->sentence(), 'lines_done' => $lines,
+                'result' => json_encode($result->files)]);
+        } catch (ImportRefused $refused) {
+            $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => count($refused->problems),
+                'problems' => json_encode(array_slice($refused->problems, 0, 500))]);
+        }
+    }
+
+    public function failed(\Throwable $failure): void
+    {
+        $this->keep(['state' => 'failed', 'doing' => 'The import broke off and nothing of it was written. The log says why.']);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function keep(array $values): void
+    {
+        DB::connection(config()->string('pace.progress_connection'))->table('imports')->where('id', $this->importId)
+            ->update([...$values, 'updated_at' => now()]);
+    }
+}

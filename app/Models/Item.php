@@ -1,0 +1,105 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Quantity\Conversion;
+use KeepPace\Core\Quantity\Quantity;
+use KeepPace\Core\Quantity\QuantityRefused;
+
+/**
+ * Something bought, made, assembled or used.
+ *
+ * @property int $id
+ * @property string $number
+ * @property string $name
+ * @property string $kind
+ * @property int $unit_id
+ * @property string $tracking
+ * @property string $cover_for
+ * @property int|null $supplier_id
+ * @property int $lead_days
+ * @property string $reorder_point
+ * @property string $safety_stock
+ * @property string $cost
+ * @property string $price
+ * @property-read Unit $unit
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, ItemUnit> $units
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Structure> $structures
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Routing> $routings
+ */
+class Item extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'items';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Unit, $this> */
+    public function unit(): BelongsTo
+    {
+        return $this->belongsTo(Unit::class);
+    }
+
+    /** @return HasMany<ItemUnit, $this> */
+    public function units(): HasMany
+    {
+        return $this->hasMany(ItemUnit::class);
+    }
+
+    /** @return HasMany<Structure, $this> */
+    public function structures(): HasMany
+    {
+        return $this->hasMany(Structure::class);
+    }
+
+    /** @return HasMany<Routing, $this> */
+    public function routings(): HasMany
+    {
+        return $this->hasMany(Routing::class);
+    }
+
+    /**
+     * A typed amount in a unit of this item, as stock counts it.
+     *
+     * @param  string|null  $unit  unit code; null = the stock unit
+     *
+     * @throws QuantityRefused when the item is not counted in that unit, or not that finely
+     */
+    public function quantity(string $typed, ?string $unit = null): Quantity
+    {
+        return $this->conversion($unit ?? $this->unit->code)->toStock($typed);
+    }
+
+    /** @throws QuantityRefused */
+    public function conversion(string $unit): Conversion
+    {
+        if ($unit === $this->unit->code) {
+            return Conversion::none($this->unit->toCore());
+        }
+        foreach ($this->units as $other) {
+            if ($other->unit->code === $unit) {
+                return Conversion::of($other->unit->toCore(), $this->unit->toCore(), (string) $other->p, (string) $other->q);
+            }
+        }
+        throw QuantityRefused::noConversion($unit, $this->unit->code, $this->number);
+    }
+
+    public function label(): string
+    {
+        return "{$this->number} {$this->name}";
+    }
+
+    public function isMade(): bool
+    {
+        return in_array($this->kind, ['made', 'assembled'], true);
+    }
+
+    public function isTracked(): bool
+    {
+        return $this->tracking !== 'none';
+    }
+}

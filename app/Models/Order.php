@@ -1,0 +1,112 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Costing\OrderCost;
+use KeepPace\Core\Planning\OrderState;
+
+/**
+ * A production or assembly order: a copy of its structure and routing, and how far it is.
+ *
+ * @property int $id
+ * @property string $number
+ * @property int $item_id
+ * @property string $quantity
+ * @property \KeepPace\Core\Planning\OrderState $state
+ * @property bool $is_held
+ * @property int|null $structure_id
+ * @property int|null $routing_id
+ * @property string|null $due_on
+ * @property int $rank
+ * @property int|null $for_order_id
+ * @property int|null $place_id
+ * @property \Carbon\CarbonImmutable|null $released_at
+ * @property int|null $released_by
+ * @property string|null $short_reason
+ * @property int $planned_material
+ * @property int $planned_labour
+ * @property int $planned_machine
+ * @property int $planned_overhead
+ * @property int $planned_outside
+ * @property string $received_quantity
+ * @property int $received_value
+ * @property \Carbon\CarbonImmutable|null $closed_at
+ * @property int $version
+ * @property \Illuminate\Support\Carbon|null $created_at
+ * @property \Illuminate\Support\Carbon|null $updated_at
+ * @property-read Item $item
+ * @property-read Structure|null $structure
+ * @property-read Order|null $forOrder
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderComponent> $components
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderStep> $steps
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Cover> $covers
+ */
+class Order extends Model
+{
+    protected $table = 'orders';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['state' => OrderState::class, 'is_held' => 'boolean', 'released_at' => 'immutable_datetime',
+            'closed_at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<Item, $this> */
+    public function item(): BelongsTo
+    {
+        return $this->belongsTo(Item::class);
+    }
+
+    /** @return BelongsTo<Structure, $this> */
+    public function structure(): BelongsTo
+    {
+        return $this->belongsTo(Structure::class);
+    }
+
+    /** @return BelongsTo<Order, $this> */
+    public function forOrder(): BelongsTo
+    {
+        return $this->belongsTo(Order::class, 'for_order_id');
+    }
+
+    /** @return HasMany<OrderComponent, $this> */
+    public function components(): HasMany
+    {
+        $relation = $this->hasMany(OrderComponent::class);
+        $relation->orderBy('position');
+
+        return $relation;
+    }
+
+    /** @return HasMany<OrderStep, $this> */
+    public function steps(): HasMany
+    {
+        $relation = $this->hasMany(OrderStep::class);
+        $relation->orderBy('number');
+
+        return $relation;
+    }
+
+    /** @return HasMany<Cover, $this> */
+    public function covers(): HasMany
+    {
+        return $this->hasMany(Cover::class);
+    }
+
+    public function plannedCost(): OrderCost
+    {
+        return new OrderCost($this->planned_material, $this->planned_labour, $this->planned_machine, $this->planned_overhead,
+            $this->planned_outside);
+    }
+
+    public function label(): string
+    {
+        return "order {$this->number}";
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+namespace App\Models;
+
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use KeepPace\Core\Routing\Pieces;
+use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\StepTime;
+
+/**
+ * One step of an order: its own times and rates, and the pieces at it.
+ *
+ * @property int $id
+ * @property int $order_id
+ * @property int $number
+ * @property int|null $routing_step_id
+ * @property string $name
+ * @property int|null $work_centre_id
+ * @property int|null $supplier_id
+ * @property string $setup_minutes
+ * @property string $run_basis
+ * @property string $run_rate
+ * @property string $batch
+ * @property int $crew
+ * @property int $wait_minutes
+ * @property int $move_minutes
+ * @property int $lead_days
+ * @property string $price
+ * @property string $instructions
+ * @property int $baseline_minutes
+ * @property int $planned_minutes
+ * @property string|null $labour_rate
+ * @property string|null $machine_rate
+ * @property string|null $overhead_percent
+ * @property string $taken_in
+ * @property string $good
+ * @property string $scrap
+ * @property string $passed_on
+ * @property int $booked_minutes
+ * @property \Carbon\CarbonImmutable|null $started_at
+ * @property int|null $started_by
+ * @property-read Order $order
+ * @property-read WorkCentre|null $workCentre
+ * @property-read Supplier|null $supplier
+ */
+class OrderStep extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'order_steps';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['started_at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<Order, $this> */
+    public function order(): BelongsTo
+    {
+        return $this->belongsTo(Order::class);
+    }
+
+    /** @return BelongsTo<WorkCentre, $this> */
+    public function workCentre(): BelongsTo
+    {
+        return $this->belongsTo(WorkCentre::class);
+    }
+
+    /** @return BelongsTo<Supplier, $this> */
+    public function supplier(): BelongsTo
+    {
+        return $this->belongsTo(Supplier::class);
+    }
+
+    public function pieces(): Pieces
+    {
+        return new Pieces(BigDecimal::of($this->taken_in), BigDecimal::of($this->good), BigDecimal::of($this->scrap),
+            BigDecimal::of($this->passed_on));
+    }
+
+    public function time(): StepTime
+    {
+        return new StepTime(BigDecimal::of($this->setup_minutes), RunBasis::from($this->run_basis), BigDecimal::of($this->run_rate),
+            BigDecimal::of($this->batch));
+    }
+
+    public function isOutside(): bool
+    {
+        return $this->supplier_id !== null;
+    }
+
+    public function label(): string
+    {
+        return "step {$this->number} {$this->name}";
+    }
+}

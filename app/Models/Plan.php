@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A schedule of all open orders; one is live.
+ *
+ * @property int $id
+ * @property string $name
+ * @property bool $is_live
+ * @property \Carbon\CarbonImmutable|null $computed_at
+ * @property int|null $booking_id
+ * @property int $milliseconds
+ */
+class Plan extends Model
+{
+    /** The live plan's row, made with the table: going live changes what stands in it, never which it is. */
+    public const LIVE = 1;
+
+    public $timestamps = false;
+
+    protected $table = 'plans';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['is_live' => 'boolean', 'computed_at' => 'immutable_datetime'];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * One step of a routing.
+ *
+ * @property int $id
+ * @property int $routing_id
+ * @property int $number
+ * @property string $name
+ * @property int|null $work_centre_id
+ * @property int|null $supplier_id
+ * @property string $setup_minutes
+ * @property string $run_basis
+ * @property string $run_rate
+ * @property string $batch
+ * @property int $crew
+ * @property int $wait_minutes
+ * @property int $move_minutes
+ * @property int $lead_days
+ * @property string $price
+ * @property string $instructions
+ */
+class RoutingStep extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'routing_steps';
+
+    protected $guarded = [];
+}

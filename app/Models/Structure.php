@@ -1,0 +1,42 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * What an item is made of, in one revision.
+ *
+ * @property int $id
+ * @property int $item_id
+ * @property string $revision
+ * @property string $status
+ * @property string|null $effective_from
+ * @property-read Item $item
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, StructureLine> $lines
+ */
+class Structure extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'structures';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Item, $this> */
+    public function item(): BelongsTo
+    {
+        return $this->belongsTo(Item::class);
+    }
+
+    /** @return HasMany<StructureLine, $this> */
+    public function lines(): HasMany
+    {
+        $relation = $this->hasMany(StructureLine::class);
+        $relation->orderBy('position');
+
+        return $relation;
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use KeepPace\Core\Quantity\Unit as CoreUnit;
+
+/**
+ * A unit of measure of the shop.
+ *
+ * @property int $id
+ * @property string $code
+ * @property string $name
+ * @property int $decimals
+ * @property string $rec20
+ */
+class Unit extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'units';
+
+    protected $guarded = [];
+
+    public function toCore(): CoreUnit
+    {
+        return new CoreUnit($this->code, $this->name, max(0, min(6, $this->decimals)), $this->rec20);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A group of like machines with one calendar and its rates.
+ *
+ * @property int $id
+ * @property string $code
+ * @property string $name
+ * @property int $calendar_id
+ * @property int $machines
+ * @property string $labour_rate
+ * @property string $machine_rate
+ * @property string $overhead_percent
+ * @property-read Calendar $calendar
+ */
+class WorkCentre extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'work_centres';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Calendar, $this> */
+    public function calendar(): BelongsTo
+    {
+        return $this->belongsTo(Calendar::class);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Providers;
+
+use App\Access\Deed;
+use App\Actions\Schedule\KeepUp;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\ServiceProvider;
+
+class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(KeepUp::class);
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict(! $this->app->environment('production'));
+        foreach (Deed::cases() as $deed) {
+            Gate::define($deed->value, fn (User $user): bool => $user->may($deed));
+        }
+        // a token makes a form safe to send twice; nothing is booked under a refused one, so each page shows new ones
+        Blade::directive('token', fn (string $form): string => "<?php echo '<input type=\"hidden\" name=\"token\" value=\"'.\Illuminate\Support\Str::uuid().'\">'; ?>"
+            .($form === '' ? '' : "<?php echo '<input type=\"hidden\" name=\"form\" value=\"'.e({$form}).'\">'; ?>"));
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+namespace App\Queries\Demand;
+
+use App\Models\Plan;
+use App\Wording\When;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Customer lines with how each is covered, by promise date. */
+final class CustomerOrderList
+{
+    /**
+     * @param  string  $show  open, uncovered, late, ready, shipped
+     * @return Collection<int, \stdClass> each with ->covers
+     */
+    public static function lines(string $show = 'open', string $text = '', int $order = 0): Collection
+    {
+        $covered = '(SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.line_id = l.id)';
+        $query = DB::table('customer_order_lines AS l')->join('customer_orders AS o', 'o.id', 'l.customer_order_id')
+            ->join('customers AS cu', 'cu.id', 'o.customer_id')
+            ->join('items AS i', 'i.id', 'l.item_id')->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('units AS t', 't.id', 'l.typed_unit_id')
+            ->select(['l.*', 'o.number', 'o.reference', 'o.customer_id', 'cu.name AS customer', 'i.number AS item_number',
+                'i.name AS item_name', 'i.kind', 'u.code AS unit', 't.code AS typed_unit'])
+            ->selectRaw("{$covered} AS covered");
+        if ($order !== 0) {
+            $query->where('l.customer_order_id', $order)->orderBy('l.position');
+        } else {
+            match ($show) {
+                'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id')->limit(100),
+                'uncovered' => $query->where('l.is_open', true)
+                    ->whereRaw("{$covered} < l.quantity - l.shipped_quantity - l.cancelled_quantity"),
+                'late' => $query->where('l.is_open', true)
+                    ->whereExists(fn ($late) => $late->from('covers AS c')->join('plan_orders AS p', 'p.order_id', 'c.order_id')
+                        ->whereColumn('c.line_id', 'l.id')
+                        ->where('c.quantity', '>', 0)->whereColumn('p.finish_at', '>', 'l.promised_on')),
+                'ready' => $query->where('l.is_open', true)
+                    ->whereExists(fn ($stock) => $stock->from('covers AS c')->whereColumn('c.line_id', 'l.id')->where('c.supply', 'stock')
+                        ->where('c.quantity', '>', 0)),
+                default => $query->where('l.is_open', true),
+            };
+            if ($text !== '') {
+                $like = '%'.addcslashes($text, '%_\\').'%';
+                $query->where(fn ($any) => $any->where('o.number', 'like', $like)->orWhere('cu.name', 'like', $like)
+                    ->orWhere('o.reference', 'like', $like)->orWhere('i.number', 'like', $like)->orWhere('i.name', 'like', $like));
+            }
+            $show === 'shipped' ?: $query->orderBy('l.promised_on')->orderBy('l.id')->limit(300);
+        }
+
+        $lines = self::withCovers($query->get());
+
+        // the database compares with midnight in UTC; what counts is the plant's day
+        return $show === 'late' ? $lines->filter(fn (\stdClass $line): bool => $line->late)->values() : $lines;
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $lines
+     * @return Collection<int, \stdClass> each with ->covers and ->late: what covers it is finished after its promised day
+     */
+    private static function withCovers(Collection $lines): Collection
+    {
+        $covers = DB::table('covers AS c')->leftJoin('orders AS o', 'o.id', 'c.order_id')
+            ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
+            ->whereIn('c.line_id', $lines->pluck('id'))->where('c.quantity', '>', 0)->orderBy('c.id')
+            ->get(['c.id', 'c.line_id', 'c.quantity', 'c.order_id', 'o.number AS order_number', 'o.state', 'p.finish_at', 'p.late_minutes'])
+            ->groupBy('line_id');
+
+        return $lines->each(function (\stdClass $line) use ($covers): void {
+            $line->covers = $covers[$line->id] ?? collect();
+            $line->late = $line->covers->contains(fn (\stdClass $cover): bool => $cover->finish_at !== null
+                && When::local($cover->finish_at)->toDateString() > $line->promised_on);
+        });
+    }
+}

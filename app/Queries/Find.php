@@ -1,0 +1,56 @@
+<?php
+
+namespace App\Queries;
+
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Finds what a number, name or scanned code stands for. */
+final class Find
+{
+    /**
+     * What it is exactly first; else what it may be.
+     *
+     * @return Collection<int, array{what: string, label: string, url: string, exact: bool}>
+     */
+    public static function anything(string $text): Collection
+    {
+        $text = trim($text);
+        if ($text === '') {
+            return collect();
+        }
+        $like = addcslashes($text, '%_\\').'%';
+        $inside = '%'.$like;
+        $found = collect();
+        $add = function (iterable $rows, string $what, callable $url, callable $label) use ($found, $text): void {
+            foreach ($rows as $row) {
+                $found->push(['what' => $what, 'label' => $label($row), 'url' => $url($row),
+                    'exact' => mb_strtolower($row->code) === mb_strtolower($text)]);
+            }
+        };
+        $add(DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->where('o.number', 'like', $like)->orderByDesc('o.id')
+            ->limit(8)->get(['o.id', 'o.number AS code', 'i.name', 'o.state']),
+            'order', fn ($row): string => route('orders.show', $row->id), fn ($row): string => "{$row->code} {$row->name}, {$row->state}");
+        $add(DB::table('customer_orders AS o')->join('customers AS c', 'c.id', 'o.customer_id')
+            ->where(fn ($any) => $any->where('o.number', 'like', $like)->orWhere('o.reference', 'like', $inside)
+                ->orWhere('c.name', 'like', $inside))->orderByDesc('o.id')->limit(8)
+            ->get(['o.id', 'o.number AS code', 'c.name', 'o.reference']),
+            'customer order', fn ($row): string => route('customer-orders.show', $row->id),
+            fn ($row): string => "{$row->code} {$row->name} {$row->reference}");
+        $add(DB::table('items')->where(fn ($any) => $any->where('number', 'like', $like)->orWhere('name', 'like', $inside))
+            ->orderBy('number')->limit(8)->get(['id', 'number AS code', 'name']),
+            'item', fn ($row): string => route('stock.show', $row->id), fn ($row): string => "{$row->code} {$row->name}");
+        $add(DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code', 'like', $like)->orderByDesc('l.id')->limit(8)
+            ->get(['l.item_id', 'l.code', 'i.name']),
+            'lot or serial', fn ($row): string => route('stock.show', $row->item_id).'?lot='.urlencode($row->code),
+            fn ($row): string => "{$row->code} of {$row->name}");
+        $add(DB::table('work_centres')->where(fn ($any) => $any->where('code', 'like', $like)->orWhere('name', 'like', $inside))->limit(4)
+            ->get(['id', 'code', 'name']),
+            'work centre', fn ($row): string => route('station.show', $row->id), fn ($row): string => "{$row->code} {$row->name}");
+        $add(DB::table('purchases AS p')->join('items AS i', 'i.id', 'p.item_id')->where('p.number', 'like', $like)->limit(4)
+            ->get(['p.item_id', 'p.number AS code', 'i.name']),
+            'purchase', fn ($row): string => route('stock.show', $row->item_id), fn ($row): string => "{$row->code} {$row->name}");
+
+        return $found->sortByDesc('exact')->values();
+    }
+}

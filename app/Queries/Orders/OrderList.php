@@ -1,0 +1,107 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use App\Models\Plan;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Orders with their plan, as the lists show them. */
+final class OrderList
+{
+    public const PAGE = 80;
+
+    /** @return Collection<int, \stdClass> one page, in rank order; what is over newest first */
+    public static function rows(OrderFilter $filter): Collection
+    {
+        $query = self::matching($filter);
+        in_array($filter->state, ['closed', 'cancelled', 'all'], true) ? $query->orderByDesc('o.id')
+            : $query->orderByRaw("o.state = 'built', p.place_in_rank IS NULL, p.place_in_rank, o.id");
+
+        return self::find($query->offset($filter->skip)->limit(self::PAGE)->pluck('o.id')->all());
+    }
+
+    public static function count(OrderFilter $filter): int
+    {
+        return self::matching($filter)->count();
+    }
+
+    /**
+     * Orders by id, in the order asked for: what is costly is asked for these alone.
+     *
+     * @param  list<int>  $ids
+     * @return Collection<int, \stdClass>
+     */
+    public static function find(array $ids): Collection
+    {
+        $place = array_flip($ids);
+
+        return self::base()->whereIn('o.id', $ids)->get()->sortBy(fn (\stdClass $row): int => $place[$row->id])->values();
+    }
+
+    private static function matching(OrderFilter $filter): Builder
+    {
+        $query = DB::table('orders AS o')
+            ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE));
+        match ($filter->state) {
+            'open' => $query->whereIn('o.state', ['firm', 'released', 'running', 'built']),
+            'all' => null,
+            default => $query->where('o.state', $filter->state),
+        };
+        match ($filter->readiness) {
+            'can-release' => $query->where('o.state', 'firm')->where('o.is_held', false)->where('p.can_start', true)
+                ->where('p.readiness', '<>', 'stuck'),
+            'held' => $query->where('o.is_held', true),
+            '' => null,
+            default => $query->where('p.readiness', $filter->readiness)->where('o.is_held', false),
+        };
+        match ($filter->pace) {
+            'late' => $query->where('p.late_minutes', '>', 0)->whereIn('o.state', ['firm', 'released', 'running']),
+            'soon' => $query->whereIn('o.state', ['firm', 'released', 'running'])
+                ->whereBetween('o.due_on', [now()->subYear()->toDateString(), now()->addDays(3)->toDateString()]),
+            'outside' => $query->whereExists(fn (Builder $step) => $step->from('order_steps')->whereColumn('order_id', 'o.id')
+                ->whereNotNull('supplier_id')->whereRaw('taken_in > good + scrap')),
+            default => null,
+        };
+        if ($filter->text !== '') {
+            $like = '%'.addcslashes($filter->text, '%_\\').'%';
+            $query->join('items AS i', 'i.id', 'o.item_id')
+                ->where(fn (Builder $text) => $text->where('o.number', 'like', $like)->orWhere('i.number', 'like', $like)
+                    ->orWhere('i.name', 'like', $like));
+        }
+        if ($filter->item !== 0) {
+            $query->where('o.item_id', $filter->item);
+        }
+        if ($filter->customer !== 0) {
+            $query->whereExists(fn (Builder $cover) => self::ties($cover)->where('co.customer_id', $filter->customer));
+        }
+        if ($filter->workCentre !== 0) {
+            $query->whereExists(fn (Builder $step) => $step->from('order_steps')->whereColumn('order_id', 'o.id')
+                ->where('work_centre_id', $filter->workCentre));
+        }
+
+        return $query;
+    }
+
+    /** Orders with item, unit, plan, customers they are made for and their last booking. */
+    public static function base(): Builder
+    {
+        return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
+            ->select(['o.id', 'o.number', 'o.quantity', 'o.received_quantity', 'o.state', 'o.is_held', 'o.due_on', 'o.rank', 'o.version',
+                'o.short_reason', 'o.for_order_id', 'o.item_id', 'i.number AS item_number', 'i.name AS item_name', 'i.tracking',
+                'u.code AS unit',
+                'p.finish_at', 'p.due_at', 'p.late_minutes', 'p.readiness', 'p.can_start', 'p.blocks', 'p.unplaced'])
+            ->selectSub(fn (Builder $cover) => self::ties($cover)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')"), 'customers')
+            ->selectSub(fn (Builder $booking) => $booking->from('bookings')->whereColumn('order_id', 'o.id')->orderByDesc('id')->limit(1)
+                ->select('entered_at'), 'last_booking');
+    }
+
+    private static function ties(Builder $cover): Builder
+    {
+        return $cover->from('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+            ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
+            ->join('customers AS cu', 'cu.id', 'co.customer_id')->whereColumn('c.order_id', 'o.id');
+    }
+}

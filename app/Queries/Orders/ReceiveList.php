@@ -1,0 +1,31 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Orders whose last step has good pieces in hand, to be received into stock. */
+final class ReceiveList
+{
+    /** @return Collection<int, \stdClass> */
+    public static function rows(): Collection
+    {
+        return self::ready(OrderList::base())->orderBy('o.due_on')->orderBy('o.id')->addSelect('last.name AS step_name')
+            ->selectRaw('last.good - last.passed_on AS ready')->get();
+    }
+
+    public static function count(): int
+    {
+        return self::ready(DB::table('orders AS o'))->count();
+    }
+
+    private static function ready(Builder $orders): Builder
+    {
+        return $orders->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->join('order_steps AS last', 'last.order_id', 'o.id')->whereColumn('last.good', '>', 'last.passed_on')
+            ->whereNotExists(fn (Builder $later) => $later->from('order_steps AS later')->whereColumn('later.order_id', 'o.id')
+                ->whereColumn('later.number', '>', 'last.number'));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Queries\Station;
+
+use App\Models\Plan;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What a work centre does next: its open steps in the plan's order. */
+final class StationQueue
+{
+    /** @return Collection<int, \stdClass> */
+    public static function steps(int $workCentre): Collection
+    {
+        return self::base()->where('s.work_centre_id', $workCentre)->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at')
+            ->limit(60)->get();
+    }
+
+    /** Pieces that are outside now. @return Collection<int, \stdClass> */
+    public static function outside(): Collection
+    {
+        return self::base()->join('suppliers AS v', 'v.id', 's.supplier_id')->addSelect('v.name AS supplier')
+            ->selectRaw('s.started_at + INTERVAL s.lead_days DAY AS due_back')->whereRaw('s.taken_in > s.good + s.scrap')
+            ->orderBy('due_back')->get();
+    }
+
+    /** @return Collection<int, \stdClass> work centres with what stands at each */
+    public static function workCentres(): Collection
+    {
+        return DB::table('work_centres AS w')
+            ->leftJoin('order_steps AS s', fn ($join) => $join->on('s.work_centre_id', 'w.id')->whereRaw('s.taken_in > s.good + s.scrap'))
+            ->leftJoin('orders AS o', fn ($join) => $join->on('o.id', 's.order_id')->whereIn('o.state', ['released', 'running']))
+            ->groupBy('w.id', 'w.code', 'w.name', 'w.machines')->orderBy('w.id')->select(['w.id', 'w.code', 'w.name', 'w.machines'])
+            ->selectRaw('COUNT(o.id) AS waiting, COALESCE(SUM(s.started_at IS NOT NULL AND o.id IS NOT NULL), 0) AS running')->get();
+    }
+
+    private static function base(): \Illuminate\Database\Query\Builder
+    {
+        return DB::table('order_steps AS s')->join('orders AS o', 'o.id', 's.order_id')->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoin('plan_steps AS p', fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE))
+            ->leftJoin('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
+            ->leftJoin('users AS w', 'w.id', 's.started_by')->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->whereRaw('(s.taken_in > s.good + s.scrap OR s.good > s.passed_on OR p.id IS NOT NULL)')
+            ->select(['s.*', 'o.number AS order_number', 'o.quantity', 'o.due_on', 'i.number AS item_number', 'i.name AS item_name',
+                'u.code AS unit', 'p.start_at', 'p.end_at', 'p.machine', 'po.late_minutes', 'w.name AS worker'])
+            ->selectRaw('(SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id AND n.number > s.number) AS next_number')
+            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity < c.planned_quantity) AS parts_open');
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+namespace App\Queries\Stock;
+
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Stock by key, and the movements of one item with a balance counted back from today's. */
+final class StockList
+{
+    public const PAGE = 50;
+
+    /**
+     * Balances that hold something. Serials of an item at one place are one row with ->serials counting them,
+     * unless one is asked for by name.
+     *
+     * @return Collection<int, \stdClass>
+     */
+    public static function balances(string $text = '', bool $below = false, int $item = 0): Collection
+    {
+        $each = $item !== 0 || ($text !== '' && DB::table('lots')->where('code', $text)->exists());
+        $query = DB::table('balances AS b')->join('items AS i', 'i.id', 'b.item_id')->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('places AS p', 'p.id', 'b.place_id')->leftJoin('lots AS l', 'l.id', 'b.lot_id')
+            ->where('b.quantity', '>', 0)->orderBy('i.number')->orderBy('p.code')->orderByRaw('MIN(b.lot_id)')->limit(500)
+            ->groupBy('b.item_id', 'b.place_id', 'b.condition', 'b.owner_id', 'i.number', 'i.name', 'i.reorder_point', 'u.code', 'p.name',
+                'p.code')->groupByRaw($each ? 'b.id' : "IF(i.tracking = 'serial', 0, b.id)")
+            ->select(['b.item_id', 'b.condition', 'i.number AS item_number', 'i.name AS item_name', 'i.reorder_point', 'u.code AS unit',
+                'p.name AS place'])
+            ->selectRaw("MIN(b.id) AS id, SUM(b.quantity) AS quantity, SUM(b.value) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised")
+            ->selectRaw('(SELECT SUM(x.quantity) FROM balances x WHERE x.item_id = b.item_id) AS item_quantity');
+        if ($item !== 0) {
+            $query->where('b.item_id', $item);
+        }
+        if ($text !== '' && $each) {
+            $query->where('l.code', $text);
+        } elseif ($text !== '') {
+            $like = '%'.addcslashes($text, '%_\\').'%';
+            $query->where(fn ($any) => $any->where('i.number', 'like', $like)->orWhere('i.name', 'like', $like)
+                ->orWhere('l.code', 'like', $like));
+        }
+        $rows = $query->get();
+
+        return $below ? $rows->filter(fn (\stdClass $row): bool => \Brick\Math\BigDecimal::of($row->item_quantity)
+            ->isLessThan($row->reorder_point))->values() : $rows;
+    }
+
+    /**
+     * Movements of one item, newest first.
+     *
+     * @param  int  $before  move id the page ends at, 0 = from the newest
+     * @return Collection<int, \stdClass> each with ->signed and ->running (quantity after it)
+     */
+    public static function movements(int $item, int $before = 0): Collection
+    {
+        $signed = "IF(t.kind IN ('store', 'supplier'), m.quantity, 0) - IF(f.kind IN ('store', 'supplier'), m.quantity, 0)";
+        $base = fn () => DB::table('moves AS m')->join('places AS f', 'f.id', 'm.from_place_id')
+            ->join('places AS t', 't.id', 'm.to_place_id')->where('m.item_id', $item);
+        $now = (string) DB::table('balances')->where('item_id', $item)->sum('quantity');
+        $after = $before === 0 ? '0' : (string) $base()->where('m.id', '>=', $before)->selectRaw("COALESCE(SUM({$signed}), 0) AS quantity")
+            ->value('quantity');
+        $running = \Brick\Math\BigDecimal::of($now)->minus($after);
+        $rows = $base()->join('bookings AS b', 'b.id', 'm.booking_id')->join('users AS u', 'u.id', 'b.user_id')
+            ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
+            ->leftJoin('orders AS o', 'o.id', 'm.order_id')->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
+            ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')->leftJoin('purchases AS pu', 'pu.id', 'm.purchase_id')
+            ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))->orderByDesc('m.id')->limit(self::PAGE)
+            ->get(['m.id', 'm.booking_id', 'm.quantity', 'm.value', 'f.name AS from_name', 't.name AS to_name', 'b.kind', 'b.says',
+                'b.entered_at', 'u.name AS person', 'l.code AS lot', 'o.id AS order_id', 'o.number AS order_number',
+                'co.id AS customer_order_id', 'co.number AS customer_order_number', 'pu.number AS purchase_number',
+                DB::raw("{$signed} AS signed")]);
+        foreach ($rows as $row) {
+            $row->running = (string) $running;
+            $running = $running->minus($row->signed);
+        }
+
+        return $rows;
+    }
+}

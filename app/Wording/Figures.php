@@ -1,0 +1,43 @@
+<?php
+
+namespace App\Wording;
+
+use KeepPace\Core\Quantity\Amount;
+
+/** Amounts, money and durations as people read them. */
+final class Figures
+{
+    public static function amount(?string $amount): string
+    {
+        return $amount === null ? '' : Amount::plain($amount);
+    }
+
+    /** Cents with a narrow space that does not break: "1 234.50". */
+    public static function money(int $cents): string
+    {
+        return number_format($cents / 100, 2, '.', "\u{202F}");
+    }
+
+    /** "45 min", "3 h", "3 h 20" */
+    public static function minutes(int $minutes): string
+    {
+        [$hours, $rest] = [intdiv(abs($minutes), 60), abs($minutes) % 60];
+        $text = $hours === 0 ? "{$rest} min" : ($rest === 0 ? "{$hours} h" : "{$hours} h ".sprintf('%02d', $rest));
+
+        return ($minutes < 0 ? '−' : '').$text;
+    }
+
+    /** How far behind or ahead of its due time, in the plant's working time; a working day has eight hours here. */
+    public static function pace(int $late): string
+    {
+        $minutes = abs($late);
+        $much = $minutes < 480 ? self::minutes((int) (ceil($minutes / 5) * 5))
+            : ($minutes < 960 ? '1 working day' : intdiv($minutes, 480).' working days');
+
+        return match (true) {
+            $late > 0 => "{$much} late",
+            $late > -30 => 'just in time',
+            default => "{$much} ahead",
+        };
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+/* See bench/run. Prints tables in Markdown for docs/benchmarks.md. */
+
+use App\Actions\Schedule\KeepUp;
+use Bench\Year;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
+
+$kind = in_array($argv[1] ?? '', ['demo', 'year'], true) ? $argv[1] : 'year';
+$orders = (int) (($at = array_search('--orders', $argv, true)) === false ? 20000 : $argv[$at + 1]);
+putenv("DB_DATABASE=keep_pace_{$kind}");
+$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = "keep_pace_{$kind}";
+require __DIR__.'/../vendor/autoload.php';
+require __DIR__.'/Year.php';
+require __DIR__.'/Pages.php';
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+$say = function (string $line): void {
+    echo $line, "\n";
+};
+$seconds = function (callable $work): float {
+    $began = hrtime(true);
+    $work();
+
+    return (hrtime(true) - $began) / 1e9;
+};
+$artisan = function (string ...$command): void {
+    (new Process(['php', '-d', 'memory_limit=1G', 'artisan', ...$command], dirname(__DIR__), null, null, 1800))
+        ->mustRun(fn ($type, $text) => fwrite(STDERR, $text));
+};
+
+$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', '');
+$there = $pdo->query("SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$kind}' AND table_name = 'bookings'")
+    ->fetchColumn();
+if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$kind}.orders")->fetchColumn() < ($kind === 'year' ? $orders : 10)) {
+    $pdo->exec("DROP DATABASE IF EXISTS keep_pace_{$kind}; CREATE DATABASE keep_pace_{$kind} CHARACTER SET utf8mb4");
+    $artisan('migrate', '--force');
+    if ($kind === 'demo') {
+        $artisan('pace:demo');
+    } else {
+        $artisan('pace:people');
+        $artisan('pace:import', 'demo');
+        fwrite(STDERR, sprintf("A year made in %.0f s\n", $seconds(fn () => (new Year($orders))->make())));
+    }
+}
+$count = fn (string $table): string => number_format((int) DB::table($table)->count());
+$say("### {$kind}: {$count('orders')} orders, {$count('order_steps')} steps, {$count('moves')} moves, {$count('bookings')} bookings; ".DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->count().' orders open');
+$say('');
+$say('| what | seconds |');
+$say('| --- | --- |');
+$say(sprintf('| `pace:verify` | %.1f |', $seconds(fn () => $artisan('pace:verify'))));
+$keepUp = [];
+for ($i = 0; $i < 5; $i++) {
+    Date::setTestNow(now()->addMinutes(7)); // time goes on between two bookings
+    $keepUp[] = $seconds(fn () => app(KeepUp::class)->handle(null));
+}
+Date::setTestNow();
+sort($keepUp);
+$say(sprintf('| the plan brought up to date after a booking, median of 5 | %.2f |', $keepUp[2]));
+$say('');
+Bench\pages($say);

@@ -1,0 +1,9 @@
+<?php
+
+return [
+    'defaults' => ['guard' => 'web', 'passwords' => 'users'],
+    'guards' => ['web' => ['driver' => 'session', 'provider' => 'users']],
+    'providers' => ['users' => ['driver' => 'eloquent', 'model' => App\Models\User::class]],
+    'passwords' => [],
+    'password_timeout' => 10800,
+];

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Calendar;
+
+use DateTimeImmutable;
+use DateTimeZone;
+
+/**
+ * The week of a work centre or the plant, with its holidays and overtime, on the plant's wall clock.
+ * Windows come out in whole UTC minutes since 1970, so a night with the clock change is as long as it is.
+ */
+final readonly class WorkingCalendar
+{
+    private DateTimeZone $zone;
+
+    /**
+     * @param  list<Shift>  $shifts  work and breaks
+     * @param  list<DayException>  $exceptions
+     */
+    public function __construct(string $zone, private array $shifts, private array $exceptions = [])
+    {
+        $this->zone = new DateTimeZone($zone);
+    }
+
+    /** Open time in [$from, $to), both UTC minutes. */
+    public function windows(int $from, int $to): OpenWindows
+    {
+        $open = [];
+        $shut = [];
+        // A shift may begin on the day before the span and reach into it.
+        $day = $this->local($from)->modify('-1 day')->setTime(0, 0);
+        $end = $this->local($to);
+        $byDate = [];
+        foreach ($this->exceptions as $exception) {
+            $byDate[$exception->date][] = $exception;
+        }
+        $week = $this->weekOfMinutes();
+        [$today, $tomorrow] = [$day->getOffset(), $day->modify('+1 day')->getOffset()];
+        for (; $day <= $end; $day = $next) {
+            $next = $day->modify('+1 day');
+            // without a clock change today or tomorrow the times of a day are its minutes
+            $after = $next->modify('+1 day')->getOffset();
+            $plain = $today === $after;
+            [$today, $tomorrow] = [$tomorrow, $after];
+            $date = $day->format('Y-m-d');
+            $closed = false;
+            foreach ($byDate[$date] ?? [] as $exception) {
+                if ($exception->from === null || $exception->to === null) {
+                    $closed = true;
+                } elseif ($exception->open) {
+                    $open[] = $this->span($date, $exception->from, $exception->to);
+                } else {
+                    $shut[] = $this->span($date, $exception->from, $exception->to);
+                }
+            }
+            if ($closed) {
+                continue;
+            }
+            $midnight = intdiv($day->getTimestamp(), 60);
+            foreach ($week[(int) $day->format('N')] ?? [] as [$opens, $shuts, $isBreak, $shift]) {
+                $span = $plain ? [$midnight + $opens, $midnight + $shuts] : $this->span($date, $shift->from, $shift->to);
+                $isBreak ? $shut[] = $span : $open[] = $span;
+            }
+        }
+
+        return OpenWindows::of($open, $shut, $from, $to);
+    }
+
+    /** Whether work is done on a date: a shift or overtime begins on it. @param  string  $date "YYYY-MM-DD" */
+    public function isWorkingDay(string $date): bool
+    {
+        $extra = false;
+        foreach ($this->exceptions as $exception) {
+            if ($exception->date === $date) {
+                if (! $exception->open && $exception->from === null) {
+                    return $this->hasOvertime($date);
+                }
+                $extra = $extra || $exception->open;
+            }
+        }
+        $weekday = (int) (new DateTimeImmutable($date, $this->zone))->format('N');
+        foreach ($this->shifts as $shift) {
+            if (! $shift->isBreak && $shift->weekday === $weekday) {
+                return true;
+            }
+        }
+
+        return $extra;
+    }
+
+    /**
+     * The date a number of working days before (negative) or after a date; 0 gives the date itself.
+     * Looks two years far; a calendar without working days gives the date it was asked for.
+     */
+    public function workingDaysFrom(string $date, int $days): string
+    {
+        $day = new DateTimeImmutable($date, $this->zone);
+        $left = abs($days);
+        for ($i = 0; $left > 0 && $i < 730; $i++) {
+            $day = $day->modify($days < 0 ? '-1 day' : '+1 day');
+            if ($this->isWorkingDay($day->format('Y-m-d'))) {
+                $left--;
+            }
+        }
+
+        return $left > 0 ? $date : $day->format('Y-m-d');
+    }
+
+    /** UTC minute of a wall-clock time. @param  string  $time "HH:MM" */
+    public function minute(string $date, string $time): int
+    {
+        return intdiv((new DateTimeImmutable("{$date} {$time}", $this->zone))->getTimestamp(), 60);
+    }
+
+    /** @return array<int, list<array{int, int, bool, Shift}>> by weekday: minutes after midnight, past 1440 where it goes over */
+    private function weekOfMinutes(): array
+    {
+        $week = [];
+        foreach ($this->shifts as $shift) {
+            $from = 60 * (int) substr($shift->from, 0, 2) + (int) substr($shift->from, 3, 2);
+            $to = 60 * (int) substr($shift->to, 0, 2) + (int) substr($shift->to, 3, 2);
+            $week[$shift->weekday][] = [$from, $to <= $from ? $to + 1440 : $to, $shift->isBreak, $shift];
+        }
+
+        return $week;
+    }
+
+    private function hasOvertime(string $date): bool
+    {
+        foreach ($this->exceptions as $exception) {
+            if ($exception->date === $date && $exception->open) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array{int, int} */
+    private function span(string $date, string $from, string $to): array
+    {
+        $until = $to <= $from ? (new DateTimeImmutable($date, $this->zone))->modify('+1 day')->format('Y-m-d') : $date;
+
+        return [$this->minute($date, $from), $this->minute($until, $to)];
+    }
+
+    private function local(int $minute): DateTimeImmutable
+    {
+        return (new DateTimeImmutable('@'.$minute * 60))->setTimezone($this->zone);
+    }
+}

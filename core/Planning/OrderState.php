@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Planning;
+
+use Brick\Math\BigDecimal;
+
+/** The life of an order. Held stands beside it. */
+enum OrderState: string
+{
+    case Proposed = 'proposed';
+    case Firm = 'firm';
+    case Released = 'released';
+    case Running = 'running';
+    case Built = 'built';
+    case Closed = 'closed';
+    case Cancelled = 'cancelled';
+
+    /** The state of a released order. @param  BigDecimal  $out received, scrapped and given up of what was started */
+    public static function derived(bool $worked, BigDecimal $started, BigDecimal $out): self
+    {
+        if ($started->isPositive() && $out->isGreaterThanOrEqualTo($started)) {
+            return self::Built;
+        }
+
+        return $worked ? self::Running : self::Released;
+    }
+
+    /** Work and issues may be booked. */
+    public function isInTheShop(): bool
+    {
+        return $this === self::Released || $this === self::Running;
+    }
+
+    /** Still wants time and material. */
+    public function isOpen(): bool
+    {
+        return $this === self::Firm || $this->isInTheShop();
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Quantity;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+
+/** Money in the smallest coin, as whole numbers; the one place where amounts become coins. */
+final class Cents
+{
+    /** The price of an amount: rounded once, half up. @param  string  $price per unit, in the main coin (euros) */
+    public static function of(BigDecimal $amount, string $price): int
+    {
+        return $amount->multipliedBy($price)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt();
+    }
+
+    /** The part of a value that goes with part of a quantity, rounded half up; all of it when all goes. */
+    public static function part(int $value, BigDecimal $part, BigDecimal $whole): int
+    {
+        return BigRational::of($value)->multipliedBy($part)->dividedBy($whole)->toScale(0, RoundingMode::HALF_UP)->toInt();
+    }
+
+    /**
+     * Splits a value by weights so that the shares add up to it to the last cent
+     * (largest remainder; of equal remainders the earlier share).
+     *
+     * @template K of array-key
+     *
+     * @param  non-empty-array<K, int>  $weights  each 0 or more; all zero splits evenly
+     * @return array<K, int>
+     */
+    public static function split(int $value, array $weights): array
+    {
+        if (array_sum($weights) === 0) {
+            $weights = array_map(static fn (): int => 1, $weights);
+        }
+        $sum = array_sum($weights);
+        $sign = $value < 0 ? -1 : 1;
+        $shares = [];
+        $remainders = [];
+        foreach ($weights as $key => $weight) {
+            [$whole, $rest] = BigInteger::of(abs($value))->multipliedBy($weight)->quotientAndRemainder($sum);
+            $shares[$key] = $whole->toInt();
+            $remainders[$key] = $rest->toInt();
+        }
+        $left = abs($value) - array_sum($shares);
+        arsort($remainders, SORT_NUMERIC); // stable since PHP 8.0: equal remainders keep their order
+        foreach (array_slice(array_keys($remainders), 0, $left) as $key) {
+            $shares[$key]++;
+        }
+
+        return array_map(static fn (int $share): int => $sign * $share, $shares);
+    }
+}

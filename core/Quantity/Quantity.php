@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Quantity;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\Exception\RoundingNecessaryException;
+use Brick\Math\RoundingMode;
+
+/** An exact amount in one unit, held at that unit's own decimals. */
+final readonly class Quantity implements \Stringable
+{
+    private function __construct(public BigDecimal $amount, public Unit $unit)
+    {
+    }
+
+    /**
+     * @param  string  $amount  a plain decimal, checked at the edge; never a float
+     *
+     * @throws QuantityRefused when finer than the unit is counted
+     */
+    public static function of(string $amount, Unit $unit): self
+    {
+        try {
+            return new self(BigDecimal::of($amount)->toScale($unit->decimals), $unit);
+        } catch (RoundingNecessaryException) {
+            throw QuantityRefused::tooFine($amount, $unit);
+        }
+    }
+
+    public static function zero(Unit $unit): self
+    {
+        return new self(BigDecimal::zero()->toScale($unit->decimals), $unit);
+    }
+
+    /** The exact ratio brought to the unit's decimals, rounded up: short costs more than one spare. */
+    public static function roundedUp(BigRational $exact, Unit $unit): self
+    {
+        return new self($exact->toScale($unit->decimals, RoundingMode::CEILING), $unit);
+    }
+
+    public function plus(self $other): self
+    {
+        return new self($this->amount->plus($this->like($other)->amount), $this->unit);
+    }
+
+    public function minus(self $other): self
+    {
+        return new self($this->amount->minus($this->like($other)->amount), $this->unit);
+    }
+
+    /** What to start so that this much comes out good, at a yield above 0 and up to 1. Rounds up. */
+    public function startedFor(BigDecimal $yield): self
+    {
+        return new self($this->amount->dividedBy($yield, $this->unit->decimals, RoundingMode::UP), $this->unit);
+    }
+
+    public function least(self $other): self
+    {
+        return $this->isMoreThan($other) ? $other : $this;
+    }
+
+    public function isMoreThan(self $other): bool
+    {
+        return $this->amount->isGreaterThan($this->like($other)->amount);
+    }
+
+    public function isZero(): bool
+    {
+        return $this->amount->isZero();
+    }
+
+    public function isPositive(): bool
+    {
+        return $this->amount->isPositive();
+    }
+
+    public function __toString(): string
+    {
+        return Amount::plain($this->amount).' '.$this->unit->code;
+    }
+
+    private function like(self $other): self
+    {
+        return $other->unit->code === $this->unit->code ? $other : throw QuantityRefused::unlike($this->unit, $other->unit);
+    }
+}

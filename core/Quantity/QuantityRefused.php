@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Quantity;
+
+use KeepPace\Core\Refused;
+
+/** An amount that cannot be counted in the unit it was given in. */
+final class QuantityRefused extends Refused
+{
+    public static function tooFine(string $amount, Unit $unit): self
+    {
+        return self::because($unit->decimals === 0
+            ? "{$amount} {$unit->code}: {$unit->name} is counted whole. Type a whole number."
+            : "{$amount} {$unit->code}: {$unit->name} is counted with {$unit->decimals} decimals at most.", 'quantity');
+    }
+
+    public static function noConversion(string $unit, string $stockUnit, string $item): self
+    {
+        return self::because("{$item} is not counted in {$unit}. Use {$stockUnit}, or add the conversion to the item first.", 'unit');
+    }
+
+    public static function unlike(Unit $one, Unit $other): self
+    {
+        return self::because("{$one->code} and {$other->code} cannot be added up.", 'unit');
+    }
+}

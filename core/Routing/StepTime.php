@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Routing;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+
+/** How long a step takes: setup once, run by quantity. */
+final readonly class StepTime
+{
+    /**
+     * @param  BigDecimal  $setup  minutes, 0 or more
+     * @param  BigDecimal  $rate  by $basis, above 0 (0 minutes are allowed where minutes are given)
+     * @param  BigDecimal|null  $batch  pieces in a batch, above 0; used by the batch basis alone, null = 1
+     */
+    public function __construct(
+        public BigDecimal $setup,
+        public RunBasis $basis,
+        public BigDecimal $rate,
+        public ?BigDecimal $batch = null,
+    ) {
+    }
+
+    /** Run minutes for $quantity, exact. */
+    public function run(BigDecimal $quantity): BigRational
+    {
+        return match ($this->basis) {
+            RunBasis::MinutesPerUnit => BigRational::of($this->rate)->multipliedBy($quantity),
+            RunBasis::UnitsPerHour => BigRational::of($quantity)->multipliedBy(60)->dividedBy($this->rate),
+            RunBasis::MinutesPerBatch => BigRational::of($this->rate)
+                ->multipliedBy($quantity->dividedBy($this->batch ?? BigDecimal::one(), 0, RoundingMode::CEILING)),
+        };
+    }
+
+    /** Whole minutes for $quantity, rounded up once for the step; without setup for what goes on running. */
+    public function minutes(BigDecimal $quantity, bool $withSetup = true): int
+    {
+        $exact = $withSetup ? $this->run($quantity)->plus($this->setup) : $this->run($quantity);
+
+        return $exact->toScale(0, RoundingMode::CEILING)->toInt();
+    }
+}

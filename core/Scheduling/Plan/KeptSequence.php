@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Plan;
+
+use KeepPace\Core\Scheduling\Loading\Loading;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/**
+ * Brings a plan up to date with the facts: every machine keeps its sequence and only times are worked out again. A job that was
+ * not in the plan goes where it would stand if only those of better rank were there; the others make room in their sequence.
+ */
+final class KeptSequence
+{
+    /** With more new jobs than this, all is loaded anew by rank: there is hardly a sequence to keep. */
+    private const MANY = 12;
+
+    /** @var array<int, int> by operation: where in the sequence */
+    private array $key = [];
+
+    /** @param  array<int, PlannedStep>  $was  by step id */
+    private function __construct(private readonly Net $net, private array $was)
+    {
+    }
+
+    /** @param  array<int, PlannedStep>  $was  by step id: the plan so far */
+    public static function load(Problem $problem, array $was): Schedule
+    {
+        $self = new self(Net::of($problem), $was);
+        $new = $self->newJobs();
+        if (count($new) > max(self::MANY, count($self->net->jobs) / 2) || count($new) === count($self->net->jobs)) {
+            return ForwardLoading::load($problem, $was);
+        }
+        foreach ($self->net->before as $x => $before) {
+            $start = $self->was[$self->net->step[$x]->id]->start ?? null;
+            $self->key[$x] = $start ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
+        }
+        foreach ($new as $job) {
+            $self->find($job, $new);
+        }
+
+        return Loading::load($self->net, $self->order(array_keys($self->key)), $self->was);
+    }
+
+    /**
+     * The order of the operations of a plan, for a search that begins from it.
+     *
+     * @param  array<int, PlannedStep>  $steps
+     * @return list<int>
+     */
+    public static function orderOf(Net $net, array $steps): array
+    {
+        $self = new self($net, $steps);
+        foreach ($net->before as $x => $before) {
+            $self->key[$x] = $steps[$net->step[$x]->id]->start
+                ?? max(0, ...array_map(static fn (int $y): int => $self->key[$y], $before), ...[0]);
+        }
+
+        return $self->order(array_keys($self->key));
+    }
+
+    /** @return list<int> jobs of which the plan knows nothing, by rank */
+    private function newJobs(): array
+    {
+        $new = [];
+        foreach ($this->net->operations as $job => $operations) {
+            $known = array_filter($operations, fn (int $x): bool => isset($this->was[$this->net->step[$x]->id]));
+            if ($operations !== [] && $known === []) {
+                $new[] = $job;
+            }
+        }
+        usort($new, fn (int $a, int $b): int => $this->rank($a) <=> $this->rank($b));
+
+        return $new;
+    }
+
+    /**
+     * Looks where a new job goes among those of better rank, and notes it as if it had always stood there.
+     *
+     * @param  list<int>  $new
+     */
+    private function find(int $job, array $new): void
+    {
+        $taken = [];
+        foreach ($this->net->operations as $other => $operations) {
+            $isPlanned = ! in_array($other, $new, true) || array_search($other, $new, true) < array_search($job, $new, true);
+            if ($isPlanned && $this->rank($other) < $this->rank($job)) {
+                $taken += array_flip($operations);
+            }
+        }
+        $mine = $this->net->operations[$job];
+        foreach ($mine as $x) {
+            $this->takeNeeded($x, $taken);
+        }
+        $gaps = array_fill_keys($mine, true);
+        $schedule = Loading::load($this->net, [...$this->order(array_keys(array_diff_key($taken, $gaps))), ...$mine], $this->was, $gaps);
+        foreach ($mine as $x) {
+            $at = $schedule->steps[$this->net->step[$x]->id] ?? null;
+            if ($at !== null) {
+                $this->key[$x] = $at->start;
+                $this->was[$this->net->step[$x]->id] = $at;
+            }
+        }
+    }
+
+    /** @param  array<int, int>  $taken  by operation */
+    private function takeNeeded(int $x, array &$taken): void
+    {
+        foreach ($this->net->before[$x] as $y) {
+            if (! isset($taken[$y])) {
+                $taken[$y] = $y;
+                $this->takeNeeded($y, $taken);
+            }
+        }
+    }
+
+    /** @return array{int, int, int} */
+    private function rank(int $job): array
+    {
+        return [$this->net->jobs[$job]->rank, $this->net->due[$job], $this->net->jobs[$job]->id];
+    }
+
+    /**
+     * By key, but nothing before what it waits for.
+     *
+     * @param  list<int>  $operations  with all they wait for
+     * @return list<int>
+     */
+    private function order(array $operations): array
+    {
+        usort($operations, fn (int $a, int $b): int => $this->key[$a] <=> $this->key[$b]
+            ?: [$this->rank($this->net->job[$a]), $a] <=> [$this->rank($this->net->job[$b]), $b]);
+        $order = $done = [];
+        $take = function (int $x) use (&$take, &$order, &$done): void {
+            if (! isset($done[$x])) {
+                $done[$x] = true;
+                foreach ($this->net->before[$x] as $y) {
+                    $take($y);
+                }
+                $order[] = $x;
+            }
+        };
+        array_map($take, $operations);
+
+        return $order;
+    }
+}

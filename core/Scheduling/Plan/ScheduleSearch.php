@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Plan;
+
+use KeepPace\Core\Scheduling\Loading\Loading;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Search\TardinessSearch;
+
+/** Searches a better plan than the one that stands. Only a person starts this. */
+final class ScheduleSearch
+{
+    /**
+     * @param  array<int, PlannedStep>  $plan  by step id: the plan that stands; it stays a candidate
+     * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
+     * @param  int  $movedWeight  what a step that starts at another time than planned costs, in weighted minutes late
+     */
+    public static function solve(Problem $problem, array $plan, int $seed, int $iterations, callable $goOn, int $movedWeight = 0): Searched
+    {
+        $net = Net::of($problem);
+        $order = KeptSequence::orderOf($net, $plan);
+        $was = [];
+        foreach ($net->step as $x => $step) {
+            if (isset($plan[$step->id])) {
+                $was[$x] = $plan[$step->id]->start - $net->origin;
+            }
+        }
+        $found = TardinessSearch::solve($net, $seed, $iterations, $goOn, $order, self::fixed($net, $plan, $order), $movedWeight > 0 ? $was : [],
+            $movedWeight);
+
+        return new Searched(Loading::load($net, $found->order), $found->cost, $seed, $found->iterations);
+    }
+
+    /**
+     * What runs, what is planned to start within its work centre's fence, and what that waits for.
+     *
+     * @param  array<int, PlannedStep>  $plan
+     * @param  list<int>  $order
+     * @return list<int> in the order of the plan
+     */
+    private static function fixed(Net $net, array $plan, array $order): array
+    {
+        $fixed = [];
+        $fix = static function (int $x) use (&$fix, &$fixed, $net): void {
+            if (! isset($fixed[$x])) {
+                $fixed[$x] = true;
+                array_map($fix, $net->before[$x]);
+            }
+        };
+        foreach ($net->step as $x => $step) {
+            $fence = $step->workCentre === null ? 0 : $net->problem->workCentres[$step->workCentre]->fence;
+            if ($step->started || (isset($plan[$step->id]) && $plan[$step->id]->start < $fence)) {
+                $fix($x);
+            }
+        }
+
+        return array_values(array_filter($order, static fn (int $x): bool => isset($fixed[$x])));
+    }
+}

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Search;
+
+use KeepPace\Core\Scheduling\Loading\Loading;
+use KeepPace\Core\Scheduling\Net\Net;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * Annealing where crews, families, batches and the like let no short cut: each order is loaded whole. Slower by far than the plain
+ * walk, for shops of some hundred steps.
+ */
+final class LoadedWalk implements Cooler
+{
+    /** A job without a place costs as much as one a year late. */
+    private const NO_PLACE = 525_600;
+
+    private readonly Randomizer $random;
+
+    /** @var array<int, true> */
+    private array $fixed;
+
+    /**
+     * @param  list<int>  $fixed  operations that are not moved; they come first in every order given
+     * @param  array<int, int>  $was  by operation: where it was planned to start
+     */
+    public function __construct(
+        private readonly Net $net,
+        int $seed,
+        array $fixed,
+        private readonly array $was,
+        private readonly int $movedWeight,
+    ) {
+        $this->random = new Randomizer(new Xoshiro256StarStar($seed));
+        $this->fixed = array_fill_keys($fixed, true);
+    }
+
+    public function cool(array $at, int $iterations, float $hot, float $cold, callable $goOn): Found
+    {
+        [$cost, $flow, $late] = $this->weigh($at);
+        $best = new Found($at, $cost, $flow, 0, false);
+        $energy = $cost * 1000 + $flow;
+        $isCut = false;
+        $i = 0;
+        for (; $i < $iterations; $i++) {
+            if (! $goOn($best->cost, $i)) {
+                $isCut = true;
+                break;
+            }
+            $new = $this->moved($at, $late);
+            if ($new === null) {
+                continue;
+            }
+            [$newCost, $newFlow, $newLate] = $this->weigh($new);
+            $temperature = $hot * ($cold / $hot) ** ($i / $iterations) * 1000;
+            $delta = $newCost * 1000 + $newFlow - $energy;
+            if ($delta <= 0 || $delta < -$temperature * log($this->random->getInt(1, 1 << 30) / (1 << 30))) {
+                [$at, $energy, $late] = [$new, $energy + $delta, $newLate];
+                $found = new Found($new, $newCost, $newFlow, 0, false);
+                $best = $found->isBetterThan($best) ? $found : $best;
+            }
+        }
+
+        return new Found($best->order, $best->cost, $best->flow, $i, $isCut);
+    }
+
+    /**
+     * An operation of a late job, or of what it needs, goes ahead by some places, with what it waits for.
+     *
+     * @param  list<int>  $at
+     * @param  list<int>  $late  jobs
+     * @return list<int>|null null = it cannot
+     */
+    private function moved(array $at, array $late): ?array
+    {
+        $x = $this->pick($late);
+        $place = array_search($x, $at, true);
+        if ($x === null || $place === false || isset($this->fixed[$x])) {
+            return null;
+        }
+        $from = max(0, $place - $this->random->getInt(1, 1 << $this->random->getInt(1, 7)));
+        while ($from < $place && isset($this->fixed[$at[$from]])) {
+            $from++;
+        }
+        $along = [$x => true];
+        $first = $rest = [];
+        for ($p = $place; $p >= $from; $p--) {
+            foreach ($this->net->after[$at[$p]] as $y) {
+                if (isset($along[$y])) {
+                    $along[$at[$p]] = true;
+                }
+            }
+            isset($along[$at[$p]]) ? $first[] = $at[$p] : $rest[] = $at[$p];
+        }
+        if ($rest === []) {
+            return null;
+        }
+        array_splice($at, $from, $place - $from + 1, [...array_reverse($first), ...array_reverse($rest)]);
+
+        return $at;
+    }
+
+    /** @param  list<int>  $late */
+    private function pick(array $late): ?int
+    {
+        $jobs = $late === [] ? array_keys($this->net->jobs) : $late;
+        $job = $jobs[$this->random->getInt(0, count($jobs) - 1)];
+        if ($this->net->operations[$job] === []) {
+            return null;
+        }
+        $x = $this->net->operations[$job][$this->random->getInt(0, count($this->net->operations[$job]) - 1)];
+        while ($this->net->before[$x] !== [] && $this->random->getInt(0, 2) === 0) {
+            $x = $this->net->before[$x][$this->random->getInt(0, count($this->net->before[$x]) - 1)];
+        }
+
+        return $x;
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @return array{int, int, list<int>} cost, sum of finishes, late jobs
+     */
+    private function weigh(array $order): array
+    {
+        $schedule = Loading::load($this->net, $order);
+        $cost = $flow = 0;
+        $late = [];
+        foreach ($this->net->jobs as $j => $job) {
+            $finish = $schedule->finish[$job->id] ?? null;
+            $flow += $finish === null ? self::NO_PLACE : $finish - $this->net->origin;
+            $weight = $job->due === null ? 0 : $job->weight;
+            $minutes = isset($this->net->unplaced[$job->id]) ? 0
+                : ($finish === null ? self::NO_PLACE : $this->net->late($j, $finish - $this->net->origin));
+            $cost += $weight * $minutes;
+            if ($weight * $minutes > 0) {
+                $late[] = $j;
+            }
+        }
+        foreach ($this->was as $x => $start) {
+            $now = $schedule->steps[$this->net->step[$x]->id] ?? null;
+            $cost += $now === null || $now->start - $this->net->origin !== $start ? $this->movedWeight : 0;
+        }
+
+        return [$cost, $flow, $late];
+    }
+}

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Search;
+
+use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Step;
+use Random\Engine\Xoshiro256StarStar;
+use Random\Randomizer;
+
+/**
+ * Least total weighted tardiness, anytime. First many dispatched schedules, with jobs made more and less urgent by chance (search in
+ * the space of the problem: Storer, Wu and Vaccari, Management Science 38 (1992)); a short cooling of the best few; then coolings
+ * that grow longer, each begun again from the best found. Repeatable by seed and iterations; a time limit only cuts.
+ */
+final class TardinessSearch
+{
+    /** Dispatched schedules: this many operations in all, but not more schedules than that. */
+    private const DISPATCHED = 120_000;
+
+    private const MOST_STARTS = 400;
+
+    /** The best of them are cooled a little. */
+    private const COOLED = 8;
+
+    private const LITTLE = 4_000;
+
+    private const COLD = 0.05;
+
+    private const LENGTH = 45_000;
+
+    /** Where each move loads all anew, there are fewer of everything. */
+    private const LENGTH_LOADED = 1_500;
+
+    private const DISPATCHED_LOADED = 4_000;
+
+    private const GROWTH = 1.5;
+
+    private readonly Cooler $walk;
+
+    private readonly Randomizer $random;
+
+    private ?Found $best = null;
+
+    private int $iterations = 0;
+
+    /** @var callable(int, int): bool */
+    private $goOn;
+
+    /**
+     * @param  callable(int, int): bool  $goOn
+     * @param  array<int, int>  $was
+     * @param  list<int>  $fixed
+     */
+    private function __construct(private readonly Net $net, int $seed, callable $goOn, private readonly array $fixed, array $was, int $movedWeight)
+    {
+        $this->random = new Randomizer(new Xoshiro256StarStar($seed));
+        $this->walk = $net->plain ? new Walk($net, $seed, $fixed, $was, $movedWeight) : new LoadedWalk($net, $seed, $fixed, $was, $movedWeight);
+        $this->goOn = $goOn;
+    }
+
+    /**
+     * @param  int  $iterations  at most
+     * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
+     * @param  list<int>|null  $plan  an order that stands and stays a candidate
+     * @param  list<int>  $fixed  operations that keep their place, in order and in front of all others; started ones do anyway
+     * @param  array<int, int>  $was  by operation: where it was planned to start, in minutes from now
+     * @param  int  $movedWeight  what each step that starts elsewhere costs, in weighted minutes late
+     */
+    public static function solve(Net $net, int $seed, int $iterations, callable $goOn, ?array $plan = null, array $fixed = [], array $was = [],
+        int $movedWeight = 0): Found
+    {
+        $started = array_keys(array_filter($net->step, static fn (Step $step): bool => $step->started));
+        $fixed = [...$started, ...array_values(array_diff($fixed, $started))];
+        $self = new self($net, $seed, $goOn, $fixed, $was, $movedWeight);
+        if ($plan !== null) {
+            $self->cool([...$fixed, ...array_values(array_diff($plan, $fixed))], 0, 1.0, 1.0);
+        }
+        if ($net->count === 0 || ! $self->begin($iterations)) {
+            return $self->found();
+        }
+        $unit = $self->unit();
+        // with few moves for each operation there is no time to be hot
+        $hot = max(0.6, min(2.0, self::LENGTH / (75 * $net->count)));
+        $length = (float) ($net->plain ? self::LENGTH : self::LENGTH_LOADED);
+        for ($turn = 0; $self->iterations < $iterations; $turn++) {
+            // now and then hotter, or from somewhere else, if there is time to get far: or a long search stays where it is
+            $hasTime = ! $net->plain || $length > 100 * $net->count;
+            $from = $turn % 3 === 2 && $hasTime ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null)) : $self->found()->order;
+            $found = $self->cool($from, (int) min($length, $iterations - $self->iterations), $hot * ($hasTime ? 1 + $turn % 2 : 1) * $unit, self::COLD * $unit);
+            if ($found->isCut) {
+                break;
+            }
+            $length *= self::GROWTH;
+        }
+
+        return $self->found();
+    }
+
+    /** @return bool whether there is time for more */
+    private function begin(int $iterations): bool
+    {
+        $starts = $this->dispatched();
+        if ($starts === null) {
+            return false;
+        }
+        usort($starts, static fn (Found $a, Found $b): int => [$a->cost, $a->flow] <=> [$b->cost, $b->flow]);
+        $unit = $this->unit();
+        foreach (array_slice($starts, 0, self::COOLED) as $start) {
+            $length = min($this->net->plain ? min(10 * $this->net->count, self::LITTLE) : $this->net->count, $iterations - $this->iterations);
+            if ($length <= 0 || $this->cool($start->order, $length, 0.5 * $unit, 0.6 * self::COLD * $unit)->isCut) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return list<Found>|null null = it was told to end */
+    private function dispatched(): ?array
+    {
+        $starts = [];
+        foreach ([[Rule::TardinessCost, 1.0], [Rule::TardinessCost, 2.0], [Rule::TardinessCost, 4.0], [Rule::DueDate, 0.0],
+            [Rule::CriticalRatio, 0.0], [Rule::Shortest, 0.0]] as [$rule, $look]) {
+            $starts[] = $this->cool($this->dispatch($rule, $look, []), 0, 1.0, 1.0);
+        }
+        $bestFactors = [];
+        $best = PHP_INT_MAX;
+        $draws = min(self::MOST_STARTS, 20 + 2 * $this->net->count,
+            intdiv($this->net->plain ? self::DISPATCHED : self::DISPATCHED_LOADED, $this->net->count));
+        for ($draw = 0; $draw < $draws; $draw++) {
+            // the second half stays near the best of the first
+            $factors = $this->factors($draw < $draws / 2 ? null : $bestFactors);
+            $found = $this->cool($this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors), 0, 1.0, 1.0);
+            $starts[] = $found;
+            if ($found->cost < $best) {
+                $best = $found->cost;
+                $bestFactors = $factors;
+            }
+            if (! ($this->goOn)($this->found()->cost, $this->iterations)) {
+                return null;
+            }
+        }
+
+        return $starts;
+    }
+
+    /**
+     * @param  array<int, float>  $factors
+     * @return list<int>
+     */
+    private function dispatch(Rule $rule, float $lookAhead, array $factors): array
+    {
+        $order = Dispatch::order($this->net, $rule, $lookAhead, $factors);
+
+        return $this->fixed === [] ? $order : [...$this->fixed, ...array_values(array_diff($order, $this->fixed))];
+    }
+
+    /**
+     * How much more urgent each job is made.
+     *
+     * @param  array<int, float>|null  $near  most of these stay
+     * @return array<int, float>
+     */
+    private function factors(?array $near): array
+    {
+        return array_map(fn (int $job): float => $near === null || $this->random->getInt(1, 5) === 1 ? $this->factor() : $near[$job] ?? 1.0,
+            array_keys($this->net->jobs));
+    }
+
+    /** Some 0.3 to 3, most near 1: e to a sum of six even draws, which is near enough to normal. */
+    private function factor(): float
+    {
+        $sum = 0.0;
+        for ($i = 0; $i < 6; $i++) {
+            $sum += ($this->random->nextInt() & 0xFFFF) / 0x10000 - 0.5;
+        }
+
+        return exp(1.2 * $sum);
+    }
+
+    /** @param  list<int>  $order */
+    private function cool(array $order, int $iterations, float $hot, float $cold): Found
+    {
+        $best = $this->best->cost ?? PHP_INT_MAX;
+        $found = $this->walk->cool($order, $iterations, $hot, $cold,
+            fn (int $cost, int $done): bool => ($this->goOn)(min($best, $cost), $this->iterations + $done));
+        $this->iterations += $found->iterations;
+        if ($found->isBetterThan($this->best)) {
+            $this->best = $found;
+        }
+
+        return $found;
+    }
+
+    private function found(): Found
+    {
+        return new Found($this->best->order ?? [], $this->best->cost ?? 0, $this->best->flow ?? 0, $this->iterations, false);
+    }
+
+    /** What one operation more or less in time is worth: the usual weight by the usual elapsed minutes of an operation. */
+    private function unit(): float
+    {
+        $span = 0.0;
+        foreach ($this->net->work as $x => $work) {
+            $open = $this->net->centre[$x] < 0 ? null : $this->net->open[$this->net->centre[$x]];
+            $span += $open === null ? 0.0 : $work * $open->stretch();
+        }
+        $weights = array_filter(array_map(static fn (Job $job): int => $job->due === null ? 0 : $job->weight, $this->net->jobs),
+            static fn (int $weight): bool => $weight > 0);
+
+        return max(1.0, $span / max(1, $this->net->count) * array_sum($weights) / max(1, count($weights)));
+    }
+}

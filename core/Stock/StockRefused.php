@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Stock;
+
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** A move stock does not allow. */
+final class StockRefused extends Refused
+{
+    public static function notEnough(string $what, BigDecimal $asked, BigDecimal $there): self
+    {
+        return self::because(sprintf('%s of %s asked for, %s there. Take what is there, or book in what came first.',
+            Amount::plain($asked), $what, Amount::plain($there)), 'quantity');
+    }
+
+    public static function promised(string $what, BigDecimal $asked, BigDecimal $there, BigDecimal $promised): self
+    {
+        return self::because(sprintf('%s of %s asked for. %s are there, but %s of them are promised to customer lines. Untie a line first, or take %s.',
+            Amount::plain($asked), $what, Amount::plain($there), Amount::plain($promised), Amount::plain($there->minus($promised))),
+            'quantity');
+    }
+
+    public static function valueMixed(string $what): self
+    {
+        return self::because("{$what}: what came in has since been mixed with other receipts and partly used, so it cannot go back at its own value. Reverse the later bookings of this item first.");
+    }
+
+    public static function notFree(string $what, Condition $condition): self
+    {
+        return self::because("{$what} is ".($condition === Condition::Blocked ? 'blocked'
+            : 'in inspection').'. Only free stock can be used.', 'lot');
+    }
+}

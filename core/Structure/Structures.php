@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Structure;
+
+use Brick\Math\BigRational;
+
+/** The structures of a set of items, to be exploded over one level or over all. */
+final class Structures
+{
+    /**
+     * @param  array<array-key, list<Line>>  $lines  by item number
+     * @param  array<array-key, true>  $phantoms  item numbers that are never made to stock
+     */
+    public function __construct(private readonly array $lines, private readonly array $phantoms = [])
+    {
+    }
+
+    /**
+     * What an order for $quantity takes: the item's own lines, with a phantom's lines in its place
+     * (at the step the phantom is used at).
+     *
+     * @return list<Need>
+     *
+     * @throws StructureRefused on a loop of phantoms
+     */
+    public function components(string $item, BigRational $quantity): array
+    {
+        return $this->pull($item, $quantity, null, [$item]);
+    }
+
+    /**
+     * Needs of every item at every level below, exactly, each level made as needed.
+     *
+     * @return array<array-key, BigRational> by item number; the item itself with its own quantity
+     *
+     * @throws StructureRefused on a loop
+     */
+    public function totals(string $item, BigRational $quantity): array
+    {
+        $total = [$item => $quantity];
+        foreach ($this->levelOrder($item) as $parent) {
+            $made = $total[$parent] ?? BigRational::zero();
+            foreach ($made->isZero() ? [] : $this->lines[$parent] ?? [] as $line) {
+                $total[$line->item] = ($total[$line->item] ?? BigRational::zero())->plus($line->neededFor($made));
+            }
+        }
+
+        return $total;
+    }
+
+    /**
+     * Items below (and with) $item, each before everything it is made of.
+     *
+     * @return list<string>
+     *
+     * @throws StructureRefused on a loop, named from the repeated item back to itself
+     */
+    public function levelOrder(string $item): array
+    {
+        $done = [];
+        $path = [];
+        $visit = function (string $at) use (&$visit, &$done, &$path): void {
+            if (isset($path[$at])) {
+                $names = array_map(strval(...), array_keys($path));
+                throw StructureRefused::loop([...array_slice($names, (int) array_search($at, $names, true)), $at]);
+            }
+            if (isset($done[$at])) {
+                return;
+            }
+            $path[$at] = true;
+            foreach ($this->lines[$at] ?? [] as $line) {
+                $visit($line->item);
+            }
+            unset($path[$at]);
+            $done[$at] = true;
+        };
+        $visit($item);
+
+        return array_reverse(array_map(strval(...), array_keys($done)));
+    }
+
+    /** @throws StructureRefused on the first loop anywhere */
+    public function assertNoLoop(): void
+    {
+        foreach (array_keys($this->lines) as $item) {
+            $this->levelOrder((string) $item);
+        }
+    }
+
+    /**
+     * @param  list<string>  $path
+     * @return list<Need>
+     */
+    private function pull(string $item, BigRational $quantity, ?int $step, array $path): array
+    {
+        $needs = [];
+        foreach ($this->lines[$item] ?? [] as $line) {
+            $need = new Need($line, $line->neededFor($quantity), $step ?? $line->step);
+            if (! isset($this->phantoms[$line->item])) {
+                $needs[] = $need;
+
+                continue;
+            }
+            if (in_array($line->item, $path, true)) {
+                throw StructureRefused::loop([...array_slice($path, (int) array_search($line->item, $path, true)), $line->item]);
+            }
+            array_push($needs, ...$this->pull($line->item, $need->quantity, $need->step, [...$path, $line->item]));
+        }
+
+        return $needs;
+    }
+}

@@ -1,0 +1,126 @@
+/* What the pages do by script: keys, the clock, rows that grow, and forms that answer in place. */
+(() => {
+    const all = (selector, root = document) => [...root.querySelectorAll(selector)];
+    const typing = (el) => el.matches('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]');
+
+    // keys
+    const go = { t: '/', c: '/customer-orders', o: '/orders', r: '/release', b: '/board', i: '/issue', s: '/station', v: '/receive', h: '/ship', k: '/stock' };
+    let waiting = false;
+    document.addEventListener('keydown', (event) => {
+        if (event.key === 'Escape') {
+            all('.found').forEach((box) => { box.innerHTML = ''; });
+            all('details[data-drop][open]').forEach((drop) => { drop.open = false; });
+        }
+        if (event.key === 'Enter' && event.ctrlKey) { event.target.closest('form')?.requestSubmit(); return; }
+        if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
+        if (event.key === '/') { event.preventDefault(); document.querySelector('#find')?.focus(); return; }
+        if (event.key === '?') { document.querySelector('dialog.keys').showModal(); return; }
+        if (waiting && go[event.key]) { window.location = go[event.key]; return; }
+        waiting = event.key === 'g';
+        setTimeout(() => { waiting = false; }, 1200);
+        if (event.key === 'n' && document.querySelector('[data-new]')) window.location = document.querySelector('[data-new]').href;
+        if (event.key === 'j' || event.key === 'k') step(event.key === 'j' ? 1 : -1);
+    });
+    function step(by) {
+        const rows = all('table.list tbody tr').filter((row) => row.querySelector('a, input'));
+        const at = rows.findIndex((row) => row.contains(document.activeElement));
+        const row = rows[Math.max(0, Math.min(rows.length - 1, at + by))];
+        row?.querySelector('input:not([type=hidden]):not([disabled]), a')?.focus();
+    }
+
+    // a list of things found goes by arrow keys
+    document.addEventListener('keydown', (event) => {
+        const box = event.target.closest?.('.find');
+        if (!box || !['ArrowDown', 'ArrowUp'].includes(event.key)) return;
+        const stops = [box.querySelector('input'), ...all('.found a', box)];
+        stops[stops.indexOf(document.activeElement) + (event.key === 'ArrowDown' ? 1 : -1)]?.focus();
+        event.preventDefault();
+    });
+
+    // Forms answer in place: the page stays where it was scrolled to, and if the server cannot be reached
+    // what was typed is still there. Without script they are plain forms.
+    htmx.onLoad((root) => {
+        all('form[method=post]:not([data-whole])', root).forEach((form) => {
+            if (form.hasAttribute('hx-boost')) return;
+            const set = { 'hx-boost': 'true', 'hx-swap': 'innerHTML show:none', 'hx-replace-url': 'true', 'hx-sync': 'this:drop', 'hx-disabled-elt': 'find button', 'hx-disinherit': '*' };
+            Object.entries(set).forEach(([name, value]) => form.setAttribute(name, value));
+            htmx.process(form);
+        });
+        count();
+        tick();
+    });
+    let path = location.pathname;
+    document.addEventListener('htmx:afterSettle', (event) => {
+        if (event.detail.target === document.body) {
+            if (location.pathname !== path) window.scrollTo(0, 0);
+            path = location.pathname;
+            document.querySelector('.is-wrong, .said.not')?.scrollIntoView({ block: 'nearest' });
+        }
+    });
+    const failed = (words) => (event) => {
+        if (!event.detail.elt.matches('form')) return;
+        document.querySelector('.said.lost')?.remove();
+        const note = document.createElement('div');
+        note.className = 'said not lost';
+        note.setAttribute('role', 'alert');
+        note.textContent = words;
+        document.querySelector('#says').append(note);
+        note.scrollIntoView({ block: 'nearest' });
+    };
+    const again = ' What you typed is still here. Send it again: it is booked once, however often it is sent.';
+    document.addEventListener('htmx:sendError', failed('The server cannot be reached.' + again));
+    document.addEventListener('htmx:responseError', failed('Something broke on the server.' + again));
+
+    // rows of an entry form: Enter goes on, the last row grows a new one
+    document.addEventListener('keydown', (event) => {
+        const body = event.target.closest?.('[data-grow]');
+        if (!body || event.key !== 'Enter' || event.ctrlKey) return;
+        event.preventDefault();
+        const inputs = all('input:not([type=hidden]), select', body);
+        const next = inputs[inputs.indexOf(event.target) + 1];
+        if (next) { next.focus(); next.select?.(); return; }
+        grow(body).querySelector('input').focus();
+    });
+    document.addEventListener('input', (event) => {
+        const body = event.target.closest('[data-grow]');
+        if (body && event.target.closest('tr') === body.lastElementChild && event.target.value !== '') grow(body);
+    });
+    function grow(body) {
+        const last = body.lastElementChild;
+        const row = last.cloneNode(true);
+        const n = body.children.length;
+        all('.why', row).forEach((why) => why.remove());
+        all('input, select', row).forEach((input) => {
+            input.name = input.name.replace(/\[\d+\]/, `[${n}]`);
+            input.classList.remove('is-wrong');
+            input.removeAttribute('aria-invalid');
+            if (input.type !== 'date') input.value = '';
+            if (input.id) input.id = input.id.replace(/\d+$/, n);
+        });
+        all('[data-n]', row).forEach((cell) => { cell.textContent = (n + 1) * 10; });
+        body.append(row);
+        return row;
+    }
+
+    // ticking rows, and filters that apply themselves
+    document.addEventListener('change', (event) => {
+        if (event.target.matches('[data-all]')) {
+            all(event.target.dataset.all).forEach((box) => { if (!box.disabled) box.checked = event.target.checked; });
+        }
+        if (event.target.matches('[data-counts], [data-all]')) count();
+        if (event.target.matches('[data-send]')) event.target.form.requestSubmit();
+    });
+    function count() {
+        all('[data-count-of]').forEach((button) => {
+            const n = all(`${button.dataset.countOf}:checked`).length;
+            button.textContent = n === 0 ? button.dataset.none : button.dataset.some.replace('#', n).replace('(s)', n === 1 ? '' : 's');
+            button.disabled = n === 0;
+        });
+    }
+
+    function tick() {
+        const el = document.querySelector('[data-clock]');
+        if (el) el.textContent = new Date().toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });
+    }
+    setInterval(tick, 10000);
+})();

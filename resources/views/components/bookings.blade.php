@@ -1,0 +1,16 @@
+@props(['rows'])
+<table class="list">
+    <thead><tr><th>When</th><th>Who</th><th>What</th><th></th></tr></thead>
+    <tbody>
+    @forelse ($rows as $row)
+        <tr>
+            <td class="tight" title="{{ \App\Wording\When::full($row->entered_at) }}"><a href="{{ route('bookings.show', $row->id) }}">{{ \App\Wording\When::say($row->entered_at) }}</a></td>
+            <td class="tight">{{ $row->person }}</td>
+            <td>@if ($row->reversed_by)<s>{{ $row->says }}</s> <a href="{{ route('bookings.show', $row->reversed_by) }}">reversed</a>@else{{ $row->says }}@endif @if ($row->reason !== '' && ! str_contains($row->says, $row->reason))<span class="sub">({{ $row->reason }})</span>@endif</td>
+            <td class="sub tight">{{ \App\Models\BookingKind::from($row->kind)->label() }}</td>
+        </tr>
+    @empty
+        <tr><td colspan="4" class="sub">Nothing booked yet.</td></tr>
+    @endforelse
+    </tbody>
+</table>

@@ -1,0 +1,2 @@
+@props(['state', 'held' => false])
+<span class="tag {{ $held ? 'held' : $state }}">{{ $held ? 'held' : $state }}</span>

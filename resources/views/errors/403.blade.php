@@ -1,0 +1,1 @@
+<x-error-page title="Not yours to do" :says="$exception->getMessage()" />

@@ -1,0 +1,1 @@
+<x-error-page title="Not there" :says="$exception->getMessage()" />

@@ -1,0 +1,35 @@
+@php($w = fn (int $n, string $one, string $many): string => $n === 1 ? "1 {$one}" : "{$n} {$many}")
+<x-layout title="Today">
+    <p class="lead">
+        <a href="{{ route('release.index') }}">{{ $w($today->counts['release'], 'order', 'orders') }} can be released</a>.
+        <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif.
+        <a href="{{ route('orders.index', ['pace' => 'late']) }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>.
+        <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->isNotEmpty()])>{{ $w($today->uncovered->count(), 'customer line is', 'customer lines are') }} not covered</a>.
+        <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $w($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
+        <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
+        <a href="{{ route('ship.index') }}">{{ $w($today->counts['shippable'], 'line', 'lines') }} to be shipped</a>.
+        <span class="sub" style="font-size:.95rem">Last booking {{ \App\Wording\When::ago($today->lastBooking) }}.</span>
+    </p>
+    <div class="halves today">
+        <section>
+            <h2>Behind, worst first</h2>
+            @include('orders.short-list', ['rows' => $today->late, 'none' => 'No order will miss its date.', 'why' => true, 'strip' => true])
+            <h2>Stuck, and for what</h2>
+            @include('orders.short-list', ['rows' => $today->stuck, 'none' => 'Nothing is stuck.', 'why' => true])
+        </section>
+        <section>
+            <h2>Can be released</h2>
+            @include('orders.short-list', ['rows' => $today->release, 'none' => 'No firm order has its parts.', 'pace' => true])
+            <h2>Not covered</h2>
+            @if ($today->uncovered->isEmpty())<div class="none">Every customer line is covered.</div>@else
+            <table class="list"><thead><tr><th>Line</th><th>Customer</th><th>Item</th><th>Promised</th></tr></thead><tbody>
+                @foreach ($today->uncovered->take(7) as $line)<tr><td class="tight"><a class="num" href="{{ route('customer-orders.show', $line->customer_order_id) }}">{{ $line->number }}/{{ $line->position }}</a></td><td class="cut">{{ $line->customer }}</td><td class="cut"><x-amount :of="$line->quantity" :unit="$line->unit" /> {{ $line->item_name }}</td><td class="tight">{{ \App\Wording\When::day($line->promised_on) }}</td></tr>@endforeach
+            </tbody></table>@endif
+            <h2>Outside the house</h2>
+            @if ($today->outside->isEmpty())<div class="none">Nothing is at a supplier.</div>@else
+            <table class="list"><thead><tr><th>Order</th><th>Step</th><th>At</th><th>Back</th></tr></thead><tbody>
+                @foreach ($today->outside->take(7) as $step)<tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut">{{ $step->name }}, <x-amount :of="\Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)" :unit="$step->unit" /></td><td class="cut outside">{{ $step->supplier }}</td><td class="tight"><x-back :step="$step" /></td></tr>@endforeach
+            </tbody></table>@endif
+        </section>
+    </div>
+</x-layout>

@@ -1,0 +1,62 @@
+<?php
+
+use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Scheduling\Net\Windows;
+
+/** @return list<int> open minutes from an origin on, counted one by one from plain spans */
+function openMinutes(array $spans, int $origin): array
+{
+    $minutes = [];
+    foreach ($spans as [$from, $to]) {
+        for ($minute = max($from, $origin); $minute < $to; $minute++) {
+            $minutes[$minute - $origin] = true;
+        }
+    }
+    ksort($minutes);
+
+    return array_keys($minutes);
+}
+
+it('answers as counting minutes one by one does, on random calendars', function () {
+    mt_srand(64);
+    for ($round = 0; $round < 60; $round++) {
+        $spans = [];
+        for ($t = mt_rand(0, 90); $t < 900; $t += mt_rand(1, 90)) {
+            $spans[] = [$t, $t += mt_rand(1, 120)];
+        }
+        $origin = mt_rand(0, 200);
+        $windows = Windows::of(OpenWindows::of($spans, [], 0, 2000), $origin);
+        $open = openMinutes($spans, $origin);
+        [$total, $done] = $windows->table(700);
+        for ($minute = 0; $minute < 700; $minute += mt_rand(1, 9)) {
+            $before = count(array_filter($open, fn (int $m): bool => $m < $minute));
+            $work = mt_rand(1, 150);
+            expect($windows->total($minute))->toBe($before)->and($total[$minute])->toBe($before)
+                ->and($windows->nextOpen($minute))->toBe($open[$before] ?? Windows::NEVER);
+            if (isset($open[$before + $work - 1])) {
+                expect($windows->finish($minute, $work))->toBe($open[$before + $work - 1] + 1);
+            } else {
+                expect($windows->finish($minute, $work))->toBeGreaterThanOrEqual(Windows::NEVER);
+            }
+            // the latest open minute from which so many are done by then
+            expect($windows->startFor($minute, $work))->toBe($before < $work ? -1 : $open[$before - $work]);
+        }
+        foreach ($open as $i => $minute) {
+            if ($minute < 700) {
+                expect($done[$i + 1])->toBe($minute + 1);
+            }
+        }
+    }
+});
+
+it('is cut to the spans in which others are there', function () {
+    $windows = Windows::of(OpenWindows::of([[0, 100], [200, 300], [400, 500]], [], 0, 1000), 0)->within([[50, 220], [260, 450]]);
+    expect(array_slice($windows->start, 0, $windows->last))->toBe([50, 200, 260, 400])
+        ->and(array_slice($windows->end, 0, $windows->last))->toBe([100, 220, 300, 450])
+        ->and($windows->total(1000))->toBe(160)->and($windows->longest())->toBe(50);
+});
+
+it('is never open without windows', function () {
+    $windows = Windows::of(OpenWindows::of([], [], 0, 1000), 0);
+    expect($windows->nextOpen(5))->toBe(Windows::NEVER)->and($windows->startFor(500, 1))->toBe(-1)->and($windows->stretch())->toBe(1.0);
+});

@@ -1,0 +1,136 @@
+<?php
+
+use App\Models\Booking;
+use App\Models\Order;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Refused;
+
+/** Figures that a reversal must bring back. */
+function figures(): array
+{
+    return [
+        'balances' => DB::table('balances')->where('quantity', '>', 0)->orderBy('id')->get(['id', 'quantity', 'value'])
+            ->map(fn ($row) => (array) $row)->all(),
+        'steps' => DB::table('order_steps')->orderBy('id')
+            ->get(['id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at'])->map(fn ($row) => (array) $row)->all(),
+        'orders' => DB::table('orders')->orderBy('id')
+            ->get(['id', 'state', 'received_quantity', 'received_value', 'released_at', 'closed_at', 'planned_material'])
+            ->map(fn ($row) => (array) $row)->all(),
+        'used' => DB::table('order_components')->orderBy('id')->get(['id', 'used_quantity', 'used_value'])->map(fn ($row) => (array) $row)
+            ->all(),
+        'covers' => DB::table('covers')->where('quantity', '>', 0)->orderBy('id')->get(['line_id', 'supply', 'quantity'])
+            ->map(fn ($row) => (array) $row)->all(),
+        'lines' => DB::table('customer_order_lines')->orderBy('id')->get(['id', 'shipped_quantity', 'is_open'])
+            ->map(fn ($row) => (array) $row)->all(),
+        'cost' => DB::table('cost_entries')->groupBy('order_id', 'kind')->selectRaw('order_id, kind, SUM(cents) AS cents')
+            ->having('cents', '<>', 0)->orderBy('order_id')->orderBy('kind')->get()->map(fn ($row) => (array) $row)->all(),
+    ];
+}
+
+it('brings every figure back, deed by deed, newest first', function () {
+    $customerOrder = $this->shop->customerOrder(['TRAY-40' => '5']);
+    $deeds = [];
+    $states = [];
+    $do = function (callable $deed) use (&$deeds, &$states): void {
+        $states[] = figures();
+        $deeds[] = $deed();
+    };
+    $do(fn () => $this->shop->cover($customerOrder));
+    $order = Order::query()->latest('id')->firstOrFail();
+    $do(fn () => $this->shop->release($order, null));
+    $do(fn () => $this->shop->issueAll($order));
+    foreach ($order->steps()->get() as $i => $step) {
+        $do(fn () => $this->shop->report($step, $i === 0 ? '4' : '4', $i === 2 ? '0' : '4', $i === 0 ? '1' : '0'));
+    }
+    $do(fn () => $this->shop->receive($order, '3'));
+    $do(fn () => $this->shop->receive($order, '1'));
+    $do(fn () => $this->shop->close($order->refresh()));
+    $do(fn () => $this->shop->ship($customerOrder, [$customerOrder->lines[0]->id => '4']));
+    expect($order->refresh()->state)->toBe(OrderState::Closed);
+    for ($i = count($deeds) - 1; $i > 0; $i--) {
+        $this->shop->reverse($deeds[$i]);
+        expect(figures())->toEqual($states[$i])->and($this->shop->differences())->toBe([]);
+    }
+});
+
+it('refuses what later bookings stand on, and says what to do', function () {
+    $in = $this->shop->goodsIn('MOT-120', '5', '80');
+    $order = $this->shop->order('EX-9E', '2');
+    $this->shop->release($order);
+    $motor = $order->components()->whereRelation('item', 'number', 'MOT-120')->firstOrFail();
+    DB::table('balances')->where('item_id', $motor->item_id)->update(['quantity' => 1]);
+    expect(fn () => $this->shop->reverse($in))->toThrow(Refused::class, '5 of MOT-120');
+});
+
+it('refuses pieces that have gone on, double reversals, and reversing a reversal', function () {
+    $order = $this->shop->order('LID-9', '5');
+    $release = $this->shop->release($order);
+    $first = $this->shop->report($order->steps[0], '5', '5');
+    $second = $this->shop->report($order->steps[1], '5', '5');
+    expect(fn () => $this->shop->reverse($first))->toThrow(Refused::class, 'gone on')
+        ->and(fn () => $this->shop->reverse($release))->toThrow(Refused::class, 'gone on');
+    $back = $this->shop->reverse($second);
+    expect(fn () => $this->shop->reverse($second))->toThrow(Refused::class, 'reversed this already')
+        ->and(fn () => $this->shop->reverse($back))->toThrow(Refused::class, 'Book the deed again');
+    expect($back->reason)->toBe('typing error')->and(Booking::query()->find($second->id)->says)->not->toContain('Reversed')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('asks for a reason, and lets people undo only their own deeds at once', function () {
+    $order = $this->shop->order('LID-9', '5');
+    $this->shop->release($order);
+    $booking = $this->shop->report($order->steps[0], '5');
+    $operator = $this->shop->as(\App\Access\Role::Operator);
+    $this->actingAs($this->shop->as(\App\Access\Role::Supervisor))
+        ->delete(route('bookings.destroy', $booking->id), ['token' => 'a', 'reason' => ''])->assertSessionHasErrors('reason');
+    $this->actingAs($this->shop->as(\App\Access\Role::Buyer))
+        ->delete(route('bookings.destroy', $booking->id), ['token' => 'b', 'reason' => 'x'])->assertForbidden();
+    $this->travel(20)->minutes();
+    $this->actingAs($operator)->delete(route('bookings.destroy', $booking->id), ['token' => 'c', 'reason' => 'x'])->assertForbidden();
+    $this->travel(-20)->minutes();
+    $this->actingAs($operator)->delete(route('bookings.destroy', $booking->id), ['token' => 'd', 'reason' => 'undone at once'])
+        ->assertSessionHas('done');
+    expect($this->shop->differences())->toBe([]);
+});
+
+it('cancels the orders a reversed cover made, unless they are past that', function () {
+    $customerOrder = $this->shop->customerOrder(['EX-9H' => '9']);
+    $cover = $this->shop->cover($customerOrder, withParts: true);
+    $made = Order::query()->where('made_by_id', $cover->id)->get();
+    expect($made->count())->toBeGreaterThan(1);
+    $release = $this->shop->release($made[0]);
+    expect(fn () => $this->shop->reverse($cover))->toThrow(Refused::class, 'is released by now');
+    $this->shop->reverse($release);
+    $this->shop->reverse($cover);
+    expect(Order::query()->whereKey($made->modelKeys())->pluck('state')->unique()->all())->toBe([OrderState::Cancelled])
+        ->and((float) DB::table('covers')->sum('quantity'))->toBe(0.0)->and($this->shop->differences())->toBe([]);
+});
+
+it('takes an order for the shelf and a customer order back', function () {
+    $made = app(\App\Actions\Orders\MakeOrder::class)
+        ->handle($this->shop->item('LID-9')->id, '4', null, null, false, 'shelf', $this->shop->as(\App\Access\Role::Planner));
+    $this->shop->reverse($made);
+    expect(Order::query()->findOrFail($made->order_id)->state)->toBe(OrderState::Cancelled);
+    $customerOrder = $this->shop->customerOrder(['LID-9' => '4', 'TRAY-40' => '1']);
+    $entered = Booking::query()->where('customer_order_id', $customerOrder->id)->firstOrFail();
+    $cover = $this->shop->cover($customerOrder);
+    expect(fn () => $this->shop->reverse($entered))->toThrow(Refused::class, 'Line 10 is covered');
+    $this->shop->reverse($cover);
+    $this->shop->reverse($entered);
+    expect($customerOrder->lines()->where('is_open', true)->count())->toBe(0)->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(\App\Access\Role::Sales))->get("/customer-orders/{$customerOrder->id}")->assertSee('4 cancelled');
+});
+
+it('tells a form sent before from one that was changed after going back to it', function () {
+    $order = $this->shop->order('LID-9', '5');
+    $this->shop->release($order);
+    $send = fn (string $good) => $this->actingAs($this->shop->as(\App\Access\Role::Operator))->from('/station')
+        ->post("/order-steps/{$order->steps[0]->id}/report",
+            ['token' => 'form-1', 'good' => $good, 'scrap' => '0', 'pass_on' => '0', 'minutes' => '5']);
+    $send('2')->assertSessionHas('done');
+    $send('2')->assertSessionHas('done')->assertSessionHasNoErrors();
+    expect($order->steps[0]->refresh()->good)->toBe('2.000000');
+    $send('3')->assertSessionHasErrors('refused')->assertSessionHasInput('good', '3');
+    expect($order->steps[0]->refresh()->good)->toBe('2.000000');
+});

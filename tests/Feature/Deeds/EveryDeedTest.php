@@ -1,0 +1,217 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Cover\CoverBy;
+use App\Models\Booking;
+use App\Models\Item;
+use App\Models\Order;
+use Illuminate\Support\Facades\DB;
+
+/*
+ * What holds for every deed a person can send from a page: sent twice it is booked once; refused it writes nothing and keeps
+ * what was typed; without the right it is not booked; the books agree after it. Each entry makes its own shop.
+ */
+
+/**
+ * @return array{role: Role, method: string, uri: string, data: array<string, mixed>, bad: array<string, mixed>, field: string, says: string, no: Role}
+ */
+function deed(object $test, string $name): array
+{
+    $shop = $test->shop;
+    $tray = fn (): Order => $shop->order('TRAY-40', '6');
+    $released = function () use ($shop, $tray): Order {
+        $order = $tray();
+        $shop->release($order);
+
+        return $order->refresh();
+    };
+    $finished = function () use ($shop, $released): Order {
+        $order = $released();
+        $shop->issueAll($order);
+        $shop->workThrough($order);
+
+        return $order->refresh();
+    };
+    $line = fn () => $shop->customerOrder(['LID-9' => '4'])->lines[0];
+    $version = fn (Order $order): int => $order->refresh()->version;
+
+    return match ($name) {
+        'enter a customer order' => ['role' => Role::Sales, 'method' => 'post', 'uri' => '/customer-orders', 'no' => Role::Operator,
+            'data' => ['customer_id' => 1, 'reference' => 'PO 5',
+                'lines' => [['item' => 'LID-9', 'quantity' => '2', 'promised_on' => '2026-12-11']]],
+            'bad' => ['lines' => [['item' => 'NO-SUCH', 'quantity' => '2', 'promised_on' => '2026-12-11']]], 'field' => 'lines.0.item',
+            'says' => 'No item has the number NO-SUCH'],
+        'change a customer line' => (fn ($line): array => ['role' => Role::Sales, 'method' => 'put',
+            'uri' => "/customer-order-lines/{$line->id}", 'no' => Role::Storekeeper,
+            'data' => ['version' => $line->customerOrder->version, 'quantity' => '5', 'promised_on' => '2026-12-20'],
+            'bad' => ['version' => 99], 'field' => 'refused', 'says' => 'Sales desk changed this meanwhile'])($line()),
+        'cover from stock' => (fn ($line): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/covers',
+            'no' => Role::Operator,
+            'data' => ['lines' => [$line->id], 'by' => 'stock'], 'bad' => ['quantity' => '400'], 'field' => 'quantity',
+            'says' => '400 asked for, 4 of line 10 are not covered'])($line()),
+        'tie to an open order' => (function () use ($shop, $line): array {
+            $order = $shop->order('LID-9', '9');
+
+            return ['role' => Role::Planner, 'method' => 'put', 'uri' => "/customer-order-lines/{$line()->id}/cover", 'no' => Role::Buyer,
+                'data' => ['order' => $order->id, 'quantity' => '3'], 'bad' => ['quantity' => '10'], 'field' => 'quantity',
+                'says' => '10 asked for, 9 of order'];
+        })(),
+        'untie' => (function () use ($shop): array {
+            $order = $shop->customerOrder(['LID-9' => '4']);
+            $shop->cover($order, CoverBy::Stock);
+
+            return ['role' => Role::Planner, 'method' => 'delete', 'uri' => '/covers/'.DB::table('covers')
+                ->value('id'), 'no' => Role::CostClerk, 'data' => ['reason' => 'wanted elsewhere'], 'bad' => ['reason' => ''],
+                'field' => 'reason', 'says' => 'Say why it is untied'];
+        })(),
+        'make an order' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/orders', 'no' => Role::Operator,
+            'data' => ['item' => 'TRAY-40', 'quantity' => '3', 'due_on' => '2026-12-11'],
+            'bad' => ['item' => 'MOT-120'], 'field' => 'item', 'says' => 'not made here'],
+        'change an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'put', 'uri' => "/orders/{$order->id}",
+            'no' => Role::Sales,
+            'data' => ['version' => $version($order), 'quantity' => '7', 'rank' => '200'], 'bad' => ['quantity' => '7.5'],
+            'field' => 'quantity', 'says' => 'counted whole'])($tray()),
+        'change a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put',
+            'uri' => '/order-components/'.$order->components[0]->id, 'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'quantity' => '9'], 'bad' => ['quantity' => '-1'], 'field' => 'quantity',
+            'says' => 'Must be 0 or more'])($tray()),
+        'add a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'post',
+            'uri' => "/orders/{$order->id}/components", 'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'item' => 'BRG-25', 'quantity' => '2', 'step_number' => 10],
+            'bad' => ['unit' => 'kg'], 'field' => 'unit', 'says' => 'not counted in kg'])($tray()),
+        'change a step' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put',
+            'uri' => '/order-steps/'.$order->steps[0]->id, 'no' => Role::Storekeeper,
+            'data' => ['version' => $version($order), 'work_centre_id' => $order->steps[0]
+                ->work_centre_id, 'setup_minutes' => '9', 'run_rate' => '3'], 'bad' => ['run_rate' => 'fast'], 'field' => 'run_rate',
+            'says' => 'plain number'])($tray()),
+        'add a step' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'post',
+            'uri' => "/orders/{$order->id}/steps", 'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'number' => 15, 'name' => 'Polish', 'work_centre_id' => $order->steps[0]
+                ->work_centre_id, 'setup_minutes' => '0', 'run_rate' => '2'], 'bad' => ['number' => 20], 'field' => 'number',
+            'says' => 'has a step 20 already'])($tray()),
+        'take a step out' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'delete',
+            'uri' => '/order-steps/'.$order->steps[1]->id, 'no' => Role::Operator,
+            'data' => ['version' => $version($order)], 'bad' => ['version' => 77], 'field' => 'refused',
+            'says' => 'changed this meanwhile'])($tray()),
+        'cancel an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'delete', 'uri' => "/orders/{$order->id}",
+            'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'reason' => 'not wanted'], 'bad' => ['reason' => ''], 'field' => 'reason',
+            'says' => 'Say why it is cancelled'])($tray()),
+        'release' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/release',
+            'no' => Role::Operator,
+            'data' => ['orders' => [$order->id]], 'bad' => ['orders' => [$order->id, $shop->order('EX-20E', '30')->id]],
+            'field' => 'refused', 'says' => 'is short of'])($tray()),
+        'issue' => (fn (Order $order): array => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/issue', 'no' => Role::Operator,
+            'data' => ['lines' => [$order->components[0]->id => ['quantity' => '1', 'lot' => '0']]],
+            'bad' => ['lines' => [$order->components[0]->id => ['quantity' => '99999', 'lot' => '0']]],
+            'field' => "lines.{$order->components[0]->id}.quantity", 'says' => 'is more than the'])($released()),
+        'start a step' => (fn (Order $order): array => ['role' => Role::Operator, 'method' => 'post',
+            'uri' => '/order-steps/'.$order->steps[0]
+            ->id.'/start', 'no' => Role::Sales, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''])($released()),
+        'count and pass on' => (fn (Order $order): array => ['role' => Role::Operator, 'method' => 'post',
+            'uri' => '/order-steps/'.$order->steps[0]->id.'/report', 'no' => Role::Storekeeper,
+            'data' => ['good' => '4', 'scrap' => '0', 'pass_on' => '4', 'minutes' => '20'], 'bad' => ['good' => '40', 'pass_on' => '40'],
+            'field' => 'good', 'says' => '6 left to do'])($released()),
+        'receive' => (fn (Order $order): array => ['role' => Role::Storekeeper, 'method' => 'post',
+            'uri' => "/orders/{$order->id}/receive", 'no' => Role::Operator,
+            'data' => ['quantity' => '6', 'place_id' => $shop->place('FINISHED')->id], 'bad' => ['quantity' => '7'], 'field' => 'quantity',
+            'says' => '7 to receive, 6 good'])($finished()),
+        'close' => (function () use ($shop, $finished): array {
+            $order = $finished();
+            $shop->receive($order, '6');
+
+            return ['role' => Role::CostClerk, 'method' => 'post', 'uri' => "/orders/{$order->id}/close", 'no' => Role::Storekeeper,
+                'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'ship' => (function () use ($shop): array {
+            $order = $shop->customerOrder(['LID-9' => '3']);
+            $shop->cover($order, CoverBy::Stock);
+
+            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/customer-orders/{$order->id}/ship", 'no' => Role::Operator,
+                'data' => ['lines' => [$order->lines[0]->id => ['quantity' => '3']]],
+                'bad' => ['lines' => [$order->lines[0]->id => ['quantity' => '4']]],
+                'field' => "lines.{$order->lines[0]->id}.quantity", 'says' => '4 to ship, 3 open'];
+        })(),
+        'book goods in' => ['role' => Role::Buyer, 'method' => 'post', 'uri' => '/stock', 'no' => Role::Operator,
+            'data' => ['item' => 'SS-15', 'quantity' => '2', 'unit' => 'sheet', 'price' => '46.5', 'place_id' => DB::table('places')
+                ->where('code', 'RACK')->value('id'), 'codes' => 'H-9'],
+            'bad' => ['codes' => ''], 'field' => 'codes', 'says' => 'Type one lot'],
+        'count stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')
+            ->where('item_id', Item::query()->where('number', 'BRG-25')->value('id'))->value('id').'/count', 'no' => Role::Sales,
+            'data' => ['quantity' => '77', 'reason' => 'three under the bench'], 'bad' => ['quantity' => '1e2'], 'field' => 'quantity',
+            'says' => 'plain number'],
+        'load by rank' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/board/by-rank', 'no' => Role::Operator, 'data' => [], 'bad' => [],
+            'field' => '', 'says' => ''],
+        'reverse' => (fn (Booking $booking): array => ['role' => Role::CostClerk, 'method' => 'delete',
+            'uri' => "/bookings/{$booking->id}", 'no' => Role::Sales, 'data' => ['reason' => 'wrong item'], 'bad' => ['reason' => ''],
+            'field' => 'reason', 'says' => 'Say why it is reversed'])($shop->goodsIn('BRG-25', '5', '7')),
+    };
+}
+
+const DEEDS = ['enter a customer order', 'change a customer line', 'cover from stock', 'tie to an open order', 'untie', 'make an order',
+    'change an order', 'change a component', 'add a component', 'change a step', 'add a step',
+    'take a step out', 'cancel an order', 'release', 'issue', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
+    'book goods in', 'count stock', 'load by rank', 'reverse'];
+
+/** @return array<string, string> everything a deed may write, as checksums of what it holds */
+function books(): array
+{
+    $sums = [];
+    foreach (['bookings', 'moves', 'balances', 'step_entries', 'cost_entries', 'covers', 'cover_entries', 'orders', 'order_steps',
+        'order_components', 'order_changes', 'customer_orders', 'customer_order_lines', 'numberings'] as $table) {
+        $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
+    }
+
+    return $sums;
+}
+
+it('books a deed, once however often its form is sent, and the books agree', function (string $name) {
+    $deed = deed($this, $name);
+    $send = fn () => $this->actingAs($this->shop->as($deed['role']))->from('/')
+        ->{$deed['method']}($deed['uri'], ['token' => 'twice', ...$deed['data']]);
+    $bookings = Booking::query()->count();
+    $first = $send();
+    $first->assertSessionHasNoErrors()->assertSessionHas('done');
+    $after = books();
+    expect(Booking::query()->count())->toBe($bookings + 1)->and(Booking::query()->latest('id')->first()->user_id)
+        ->toBe($this->shop->as($deed['role'])->id);
+    $send()->assertSessionHasNoErrors()->assertSessionHas('done', session('done'));
+    expect(books())->toBe($after)->and($this->shop->differences())->toBe([]);
+})->with(DEEDS);
+
+it('refuses with a sentence beside the field, keeps what was typed and writes nothing', function (string $name) {
+    $deed = deed($this, $name);
+    if ($deed['field'] === '') {
+        // no field to be wrong: done twice under two tokens it is refused the second time
+        $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], ['token' => 'one'])
+            ->assertSessionHas('done');
+        $deed = [...$deed, 'field' => 'refused', 'says' => match ($name) {
+            'close' => 'Only a built order can be closed', 'load by rank' => 'loaded by rank already', default => 'is running already',
+        }];
+    }
+    $before = books();
+    $typed = ['token' => 'bad', ...array_replace($deed['data'], $deed['bad'])];
+    $response = $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], $typed);
+    $response->assertRedirect('/')->assertSessionHasErrors($deed['field']);
+    $errors = session('errors')->getBag('default');
+    expect(implode(' ', $errors->get($deed['field'])))->toContain($deed['says'])->and(books())->toBe($before);
+    foreach (array_diff_key($typed, ['token' => 1]) as $field => $value) {
+        expect(old($field))->toEqual($value === '' ? null : $value, $field);
+    }
+})->with(DEEDS);
+
+it('books nothing for a role that may not, and says what it lacks', function (string $name) {
+    $deed = deed($this, $name);
+    $before = books();
+    $this->actingAs($this->shop->as($deed['no']))->{$deed['method']}($deed['uri'], ['token' => 'not-mine', ...$deed['data']])
+        ->assertForbidden();
+    expect(books())->toBe($before);
+})->with(DEEDS);
+
+it('asks for the token of the form', function (string $name) {
+    $deed = deed($this, $name);
+    $before = books();
+    $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], $deed['data'])
+        ->assertSessionHasErrors('token');
+    expect(books())->toBe($before);
+})->with(DEEDS);

@@ -1,0 +1,144 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Import\Files;
+use App\Actions\Import\ImportFolder;
+use App\Models\Order;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+
+/** @param  array<string, string>  $files content by name @return string folder */
+function folder(array $files): string
+{
+    $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
+    mkdir($path);
+    foreach ($files as $name => $content) {
+        file_put_contents("{$path}/{$name}", $content);
+    }
+
+    return $path;
+}
+
+/** @param  array<string, string>  $files @return list<string> problems as people read them; empty when it went in */
+function import(array $files): array
+{
+    return test()->shop->import($files);
+}
+
+it('changes nothing when the same product data comes again', function () {
+    $files = [];
+    foreach (Files::all() as $spec) {
+        if (is_file(base_path("demo/{$spec->file()}")) && $spec->name !== 'opening-stock') {
+            $files[$spec->file()] = (string) file_get_contents(base_path("demo/{$spec->file()}"));
+        }
+    }
+    $tables = ['units', 'items', 'item_units', 'structures', 'structure_lines', 'routings', 'routing_steps', 'work_centres', 'shifts',
+        'calendar_days', 'customers', 'suppliers', 'places'];
+    $sums = fn (): array => array_map(fn (string $table): string => (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum, $tables);
+    $before = $sums();
+    $path = folder($files);
+    $result = app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner));
+    expect($sums())->toBe($before)->and($result->sentence())->toStartWith('0 new, 0 changed');
+});
+
+it('says file, line, column and what would be right', function (array $files, array $says) {
+    $bookings = DB::table('bookings')->count();
+    $items = DB::table('items')->count();
+    $problems = implode("\n", import($files));
+    foreach ($says as $sentence) {
+        expect($problems)->toContain($sentence);
+    }
+    expect(DB::table('bookings')->count())->toBe($bookings)->and(DB::table('items')->count())->toBe($items);
+})->with([
+    'missing and unknown columns' => [['items.csv' => "number,nome,kind\nA,B,made\n"],
+        ['items.csv line 1, name: this column is missing', 'items.csv line 1, unit: this column is missing',
+            'items.csv line 1, nome: no such column']],
+    'bad values, all of them' => [['items.csv' => "number,name,kind,unit,cost,lead_days\nA-1,Good,bought,pc,1,1\n,Nameless,bolt,furlong,1 000,1.5\n"], ['line 3, number: is empty', "'bolt' must be one of", "'furlong' is not among the units", "'1 000' must be a number", "'1.5' must be a whole number"]],
+    'negative' => [['items.csv' => "number,name,kind,unit,cost\nA-1,Good,bought,pc,-1\n"], ["'-1' must be 0 or more"]],
+    'a line twice' => [['items.csv' => "number,name,kind,unit\nA-1,Good,bought,pc\na-1,Again,bought,pc\n"],
+        ['line 3, number: stands in line 2 already']],
+    'a loop' => [['structures.csv' => "item,revision,position,component,quantity\nGEAR-48,Z,10,GBOX-1,1\n"],
+        ['GEAR-48 > GBOX-1 > GEAR-48']],
+    'opening stock after bookings' => [['opening-stock.csv' => "item,quantity,value\nMOT-120,1,5\n"], ['Count instead']],
+    'a changed approved revision' => [['structures.csv' => "item,revision,position,component,quantity\nCTRL-3,A,10,BOARD-3,2\n"],
+        ['revision A of CTRL-3 is approved and differs']],
+    'a wrong unit and half a piece' => [['customer-orders.csv' => "number,customer,line,item,quantity,unit,promised_on\nC-9,K-01,10,TRAY-40,2,kg,today+5\nC-9,K-01,20,TRAY-40,2.5,,2027-02-30\n"], ["not counted in 'kg'", 'must be a date']],
+    'wrong encoding' => [['customers.csv' => "number,name\nK-77,J\xF8rgen\n"], ['line 2: is not in UTF-8']],
+    'UTF-16' => [['customers.csv' => "\xFF\xFEn\0u\0"], ['is in UTF-16']],
+    'a comma that is not quoted' => [['customers.csv' => "number,name\nK-77,Birch, Una\n"], ['line 2: has 3 cells, the first line has 2']],
+    'a file nobody knows' => [['parts.csv' => "a\n1\n"], ['parts.csv: is not a file this imports']],
+    'nothing' => [[], ['no file to import']],
+    'line numbers after a quoted newline' => [['customers.csv' => "number,name\nK-77,\"two\nlines\"\n,none\n"],
+        ['customers.csv line 4, number: is empty']],
+]);
+
+it('reads byte-order mark, CRLF, semicolons and quoted newlines', function () {
+    expect(import(['customers.csv' => "\xEF\xBB\xBFnumber;name;address\r\nK-77;Zoë Fernández;\"Unit 2\r\nMill Lane\"\r\n\r\n"]))->toBe([]);
+    expect(DB::table('customers')->where('number', 'K-77')->value('address'))->toBe("Unit 2\r\nMill Lane");
+});
+
+it('takes customer orders with dates relative to today, and half-done orders with their pieces and cost', function () {
+    $problems = import([
+        'customer-orders.csv' => "number,customer,reference,line,item,quantity,promised_on\nC-2001,K-02,PO 5,10,TRAY-40,6,today+3wd\nC-2001,K-02,PO 5,20,FOOT-1,24,2027-01-15\n",
+        'orders.csv' => "number,item,quantity,due_on,state,customer_order,line,material,labour,machine,overhead\n900,TRAY-40,6,today+2,released,C-2001,10,310.25,12.50,8.00,5.00\n901,LID-9,5,,firm,,,,,,\n",
+        'order-steps.csv' => "order,step,taken_in,good,scrap,passed_on\n900,10,6,5,1,4\n900,20,4,2,0,0\n",
+        'order-components.csv' => "order,component,used\n900,SS-15,6.8041\n",
+    ]);
+    expect($problems)->toBe([]);
+    $order = Order::query()->where('number', '900')->firstOrFail();
+    expect($order->state->value)->toBe('running')->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))
+        ->toBe(33575);
+    expect(DB::table('customer_order_lines')->where('position', 10)->latest('id')->value('promised_on'))->toBe('2026-11-27');
+    expect(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')->and($this->shop->differences())
+        ->toBe([]);
+    expect($this->shop->order('LID-9', '1')->number)->toBe('902');
+    expect(import(['orders.csv' => "number,item,quantity,state\n950,TRAY-40,6,released\n",
+        'order-steps.csv' => "order,step,taken_in,good,scrap,passed_on\n950,10,6,5,0,4\n950,20,3,0,0,0\n"]))
+        ->toContain('order-steps.csv line 2, taken_in: order 950 step 20 took in 3, but 4 reached it.');
+});
+
+it('runs from the page, on the queue, with its progress and its problems shown', function () {
+    $planner = $this->shop->as(Role::Planner);
+    $this->actingAs($planner)->post('/import',
+        ['files' => [UploadedFile::fake()->createWithContent('customers.csv', "number,name\nK-88,New Customer\n")]])->assertRedirect();
+    $id = DB::table('imports')->max('id');
+    $this->get("/import/{$id}")->assertSee('Done.')->assertSee('customers.csv');
+    expect(DB::table('customers')->where('number', 'K-88')->exists())->toBeTrue();
+    $this->post('/import', ['files' => [UploadedFile::fake()->createWithContent('customers.csv', "number,name\n,Nobody\n")]]);
+    $this->get('/import/'.DB::table('imports')->max('id'))->assertSee('Not imported.')->assertSee('is empty and must be filled');
+    $this->actingAs($this->shop->as(Role::Operator))->get('/import')->assertForbidden();
+});
+
+it('reads 50,000 lines, telling how far it is', function () {
+    $lines = "number,name,kind,unit,cost\n";
+    for ($i = 1; $i <= 50_000; $i++) {
+        $lines .= "MANY-{$i},\"Part, {$i}\",bought,pc,1.25\n";
+    }
+    $path = folder(['items.csv' => $lines]);
+    $told = [];
+    app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner), function (string $doing, int $done) use (&$told): void {
+        $told[] = $done;
+    });
+    expect(DB::table('items')->where('number', 'like', 'MANY-%')->count())->toBe(50_000)->and(count($told))->toBeGreaterThan(50);
+});
+
+it('is told of in docs/formats.md: every file and column, with examples that can be imported together', function () {
+    $docs = (string) file_get_contents(base_path('docs/formats.md'));
+    $examples = [];
+    foreach (Files::all() as $spec) {
+        preg_match('/^## '.preg_quote($spec->file()).'\n(.*?)(?=^## |\z)/ms', $docs, $section);
+        expect($section)->not->toBe([], "{$spec->file()} has no section");
+        preg_match_all('/^\| ([a-z0-9_]+) \| [^|]*\| ([^|]*) \|$/m', $section[1], $rows);
+        $told = array_diff(array_combine($rows[1], $rows[2]), ['if left out']);
+        expect(array_keys($told))->toBe(array_map(fn ($column): string => $column->name, $spec->columns), $spec->file());
+        foreach ($spec->columns as $column) {
+            expect($told[$column->name] === 'must be filled')->toBe($column->default === null, "{$spec->file()}, {$column->name}");
+        }
+        preg_match('/```csv\n(.*?)```/s', $section[1], $example);
+        $examples[$spec->file()] = $example[1];
+    }
+    expect(import($examples))->toBe([])->and($this->shop->differences())->toBe([]);
+    $order = Order::query()->where('number', 'M-9001')->firstOrFail();
+    expect((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(14580)
+        ->and($order->steps()->where('number', 20)->value('taken_in'))->toBe('40.000000');
+});

@@ -1,0 +1,104 @@
+<?php
+
+use App\Actions\Cover\CoverBy;
+use App\Models\Order;
+use App\Verify\Checks;
+use Illuminate\Support\Facades\DB;
+
+/** A little of everything: cover, release, issue, scrap, part receipt, shipment, reversal, purchase, close. */
+beforeEach(function () {
+    $customerOrder = $this->shop->customerOrder(['TRAY-40' => '5']);
+    $this->shop->cover($customerOrder);
+    $order = Order::query()->latest('id')->firstOrFail();
+    $this->shop->release($order, null);
+    $this->shop->issueAll($order);
+    $steps = $order->steps()->get();
+    $this->shop->report($steps[0], '4', '4', '1');
+    $this->shop->report($steps[1], '4', '4');
+    $this->shop->report($steps[2], '3');
+    $this->shop->receive($order, '3');
+    $this->shop->ship($customerOrder, [$customerOrder->lines[0]->id => '2']);
+    $this->shop->reverse($this->shop->goodsIn('MOT-120', '2', '80', place: 'FINISHED'));
+    $this->shop->goodsIn('GBOX-1', '1', '100', 'S-1');
+    $built = $this->shop->order('LID-9', '2');
+    $this->shop->release($built);
+    $this->shop->issueAll($built);
+    $this->shop->workThrough($built);
+    $this->shop->receive($built, '2', place: 'STORES');
+    $this->shop->close($built->refresh());
+    $this->shop->cover($this->shop->customerOrder(['LID-9' => '1']), CoverBy::Stock);
+    DB::table('purchases')->insert(['number' => 'P-1', 'supplier_id' => 1, 'item_id' => $this->shop->item('MOT-120')
+        ->id, 'quantity' => 5, 'price' => 80, 'expected_on' => '2026-12-01', 'is_open' => true]);
+    $this->shop->order('TRAY-40', '2');
+});
+
+it('finds nothing wrong with what was booked', function () {
+    expect($this->shop->differences())->toBe([]);
+    $this->artisan('pace:verify')->assertSuccessful()->expectsOutputToContain('rules hold');
+});
+
+it('names each corrupted value, by the rule it breaks', function (string $rule, string $sql) {
+    DB::statement('SET FOREIGN_KEY_CHECKS = 0');
+    DB::statement('SET check_constraint_checks = 0');
+    expect(DB::affectingStatement($sql))->toBeGreaterThan(0);
+    DB::statement('SET FOREIGN_KEY_CHECKS = 1');
+    DB::statement('SET check_constraint_checks = 1');
+    expect(implode("\n", $this->shop->differences()))->toContain("{$rule}: ");
+})->with(fn () => [
+    ['each balance is the sum of its moves', 'UPDATE balances SET quantity = quantity + 1 WHERE quantity > 0 LIMIT 1'],
+    ['each balance is the sum of its moves', 'UPDATE balances SET value = value + 1 WHERE quantity > 0 LIMIT 1'],
+    ['each balance is the sum of its moves', 'UPDATE moves SET value = value + 1 LIMIT 1'],
+    ['each moved key has its balance', 'DELETE FROM balances WHERE quantity > 0 LIMIT 1'],
+    ['no balance was ever below zero',
+        "UPDATE moves SET quantity = 0 WHERE component_id IS NULL AND from_place_id = (SELECT id FROM places WHERE kind = 'order') LIMIT 1"],
+    ['no quantity without which there is value', 'UPDATE balances SET value = 5 WHERE quantity = 0 LIMIT 1'],
+    ['a lot belongs to its item', "UPDATE lots SET item_id = item_id + 1 WHERE code = 'H-7714'"],
+    ['a serial is in one place at most', "UPDATE balances SET quantity = 2 WHERE lot_id = (SELECT id FROM lots WHERE code = 'S-1')"],
+    ['a reversal takes back every move',
+        'UPDATE moves SET value = value + 1 WHERE booking_id = (SELECT id FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1)'],
+    ['a reversal has no move of its own',
+        'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, 2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1'],
+    ['a reversal takes back cost',
+        "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT reverses_id, 1, 'labour', 7 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1"],
+    ['a reversal takes back counts',
+        'INSERT INTO step_entries (booking_id, order_step_id, good) SELECT reverses_id, 1, 1 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1'],
+    ['a step stands as its entries say', 'UPDATE order_steps SET good = good + 1 WHERE taken_in > 0 LIMIT 1'],
+    ['a step stands as its entries say', 'UPDATE order_steps SET booked_minutes = booked_minutes + 1 LIMIT 1'],
+    ['no step gives more than it took in', 'UPDATE order_steps SET scrap = taken_in + 1 LIMIT 1'],
+    ['what one step passes on the next takes in', 'UPDATE order_steps SET taken_in = taken_in + 1 WHERE number = 20 LIMIT 1'],
+    ['a released order started its quantity', 'UPDATE orders SET quantity = quantity + 1 WHERE released_at IS NOT NULL LIMIT 1'],
+    ['an order received what its last step passed on', 'UPDATE orders SET received_quantity = received_quantity + 1 LIMIT 1'],
+    ['a component is used as issued', 'UPDATE order_components SET used_quantity = used_quantity + 1 LIMIT 1'],
+    ['material cost of an order is what left stock for it', "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'material' LIMIT 1"],
+    ['what an order gave into stock left its cost', "UPDATE cost_entries SET cents = cents - 1 WHERE kind = 'receipt' LIMIT 1"],
+    ['a closed order holds no cost, a firm one has none',
+        "UPDATE cost_entries SET cents = cents + 1 WHERE order_id = (SELECT id FROM orders WHERE state = 'closed') LIMIT 1"],
+    ['the stored state is the derived one', "UPDATE orders SET state = 'firm' WHERE state = 'running'"],
+    ['cover is the sum of its entries', 'UPDATE covers SET quantity = quantity + 1 LIMIT 1'],
+    ['a line is covered for no more than is open', 'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 3 LIMIT 1'],
+    ['stock promised is on hand', "UPDATE covers SET quantity = 999 WHERE supply = 'stock' LIMIT 1"],
+    ['an order promises no more than is to come', "UPDATE covers SET quantity = 999 WHERE supply <> 'stock' LIMIT 1"],
+    ['a customer line shipped what left for it',
+        'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 1 WHERE shipped_quantity > 0 LIMIT 1'],
+    ['a customer line shipped what left for it', 'UPDATE customer_order_lines SET is_open = 0 WHERE is_open = 1 LIMIT 1'],
+    ['a purchase received what came in for it', 'UPDATE purchases SET received_quantity = 1 LIMIT 1'],
+    ['value that came in is all there, each day',
+        "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'variance' OR kind = 'receipt' LIMIT 1"],
+    ['value that came in is all there, each day', 'UPDATE moves SET value = value + 1 WHERE component_id IS NOT NULL LIMIT 1'],
+    ['the next order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'order'"],
+    ['the next customer order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'customer_order'"],
+    ['the live plan puts no two steps on one machine at once',
+        "UPDATE plan_steps SET start_at = '2026-11-24 09:00', end_at = '2026-11-30 09:00', machine = 1"],
+]);
+
+it('has a corruption for every rule', function () {
+    $source = (string) file_get_contents(__FILE__);
+    foreach (array_keys(Checks::all()) as $rule) {
+        expect(str_contains($source, "['{$rule}',"))->toBeTrue("no corruption for: {$rule}");
+    }
+});
+
+it('exits 1 on a difference', function () {
+    DB::table('orders')->limit(1)->update(['received_quantity' => 9]);
+    $this->artisan('pace:verify')->assertFailed();
+});

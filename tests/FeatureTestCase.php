@@ -1,0 +1,55 @@
+<?php
+
+namespace Tests;
+
+use Illuminate\Foundation\Http\Events\RequestHandled;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Routing\Events\RouteMatched;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
+use Tests\Support\Shop;
+use Tests\Support\ShopSeeder;
+
+/** A test on a database that holds the demo's product data and opening stock; each test is rolled back. */
+abstract class FeatureTestCase extends TestCase
+{
+    use RefreshDatabase;
+
+    protected bool $seed = true;
+
+    protected string $seeder = ShopSeeder::class;
+
+    public Shop $shop;
+
+    public function createApplication()
+    {
+        $app = require __DIR__.'/../bootstrap/app.php';
+        $app->make(\Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    protected function setUp(): void
+    {
+        // set before the seeder runs: the demo's files hold dates relative to today
+        Carbon::setTestNow(new \DateTimeImmutable('2026-11-24 09:00', new \DateTimeZone('Europe/Dublin')));
+        parent::setUp();
+        $this->shop = new Shop;
+        // a page that is only looked at must not write; Laravel's own tables (sessions, cache) are its own affair
+        $looking = false;
+        Event::listen(RouteMatched::class, function (RouteMatched $event) use (&$looking): void {
+            $looking = $event->request->isMethod('GET');
+        });
+        Event::listen(RequestHandled::class, function () use (&$looking): void {
+            $looking = false;
+        });
+        DB::listen(function ($query) use (&$looking): void {
+            if ($looking && preg_match('/^\s*(insert|update|delete|replace)/i', $query->sql) === 1
+                && preg_match('/`(sessions|cache|cache_locks|users)`/', $query->sql) !== 1) {
+                throw new \LogicException("A GET wrote: {$query->sql}");
+            }
+        });
+    }
+}

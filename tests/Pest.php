@@ -1,0 +1,5 @@
+<?php
+
+use Tests\FeatureTestCase;
+
+pest()->extend(FeatureTestCase::class)->in('Feature', 'Walk');

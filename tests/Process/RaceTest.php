@@ -1,0 +1,86 @@
+<?php
+
+use Symfony\Component\Process\Process;
+use Tests\Support\LiveShop;
+
+/* Real processes on a real MariaDB: what two people do at once. */
+
+beforeEach(fn () => $this->live = new LiveShop('keep_pace_race'));
+afterEach(fn () => $this->live->end());
+
+/** @param  list<Process>  $processes @return list<string> what each printed */
+function answers(array $processes): array
+{
+    return array_map(function (Process $process): string {
+        $process->wait();
+
+        return trim($process->getOutput().$process->getErrorOutput());
+    }, $processes);
+}
+
+it('gives the last piece to one of eight, and tells the others', function () {
+    $this->live->php('$o = $shop->order("EX-9E", "30"); $shop->release($o); $shop->goodsIn("MOT-120", "1", "80"); Illuminate\Support\Facades\DB::table("balances")->where("item_id", $shop->item("MOT-120")->id)->first();')->wait();
+    // 15 motors lie there; eight people each want 4 of them
+    $answers = answers(array_map(fn (int $i): Process => $this->live
+        ->php('$c = App\Models\OrderComponent::query()->whereRelation("item", "number", "MOT-120")->firstOrFail();
+        try { app(App\Actions\Stock\IssueComponents::class)
+            ->handle([$c->id => ["quantity" => "4", "lot" => 0]], false, "", "race-'.$i.'",
+            $shop->as(App\Access\Role::Storekeeper)); echo "got"; } catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }'), range(1, 8)));
+    expect(array_count_values(array_map(fn (string $answer): string => $answer === 'got' ? 'got'
+        : (str_contains($answer, '4 of MOT-120 Drive motor 120 W asked for, 3 there') ? 'told' : $answer), $answers)))
+        ->toEqualCanonicalizing(['got' => 3, 'told' => 5]);
+    expect($this->live->value("SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'MOT-120'"))
+        ->toBe('3.000000');
+    expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('takes and brings one item with twenty writers at once, and loses nothing', function () {
+    // each issues 3 times 1 of 15 and brings 2 in between: whoever finds nothing is told, and comes again
+    $this->live->php('$o = $shop->order("EX-9E", "60"); $shop->release($o);')->wait();
+    $answers = answers(array_map(fn (int $i): Process => $this->live
+        ->php('$c = App\\Models\\OrderComponent::query()->whereRelation("item", "number", "MOT-120")->firstOrFail(); $got = 0;
+        foreach (range(1, 3) as $n) { try { app(App\\Actions\\Stock\\IssueComponents::class)
+            ->handle([$c->id => ["quantity" => "1", "lot" => 0]], false, "", "w'.$i.'-$n",
+            $shop->as(App\\Access\\Role::Storekeeper)); $got++; } catch (KeepPace\\Core\\Refused $r) { } $shop->goodsIn("MOT-120", "1",
+            "80.".$n); }
+        echo $got;'), range(1, 20)));
+    expect(array_filter($answers, fn (string $answer): bool => ! ctype_digit($answer)))->toBe([]);
+    expect($this->live->value("SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'MOT-120'"))
+        ->toBe(sprintf('%d.000000', 14 + 60 - array_sum(array_map(intval(...), $answers))));
+    expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('books one token once when four send it at the same moment', function () {
+    $answers = answers(array_map(fn (): Process => $this->live
+        ->php('echo app(App\Actions\Stock\GoodsIn::class)->handle($shop->item("BRG-25")->id, "10", null, "7", $shop->place("STORES")->id, "", null, "one-token", $shop->as(App\Access\Role::Storekeeper))->id;'), range(1, 4)));
+    expect(array_unique($answers))->toHaveCount(1)->and($answers[0])->toMatch('/^\d+$/');
+    expect($this->live->value("SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'"))
+        ->toBe('90.000000');
+});
+
+it('numbers orders without gap or double from six writers, over different items in any order', function () {
+    $answers = answers(array_map(fn (int $i): Process => $this->live
+        ->php('foreach (range(1, 5) as $n) { $shop->order(["TRAY-40", "LID-9", "TANK-50"][($n + '.$i.') % 3], "2"); $shop->goodsIn(["BRG-25", "GATE-40", "MOT-120"][($n * '.$i.') % 3], "1"); } echo "ok";'), range(1, 6)));
+    expect(array_unique($answers))->toBe(['ok']);
+    expect($this->live->value('SELECT CONCAT(COUNT(DISTINCT number), "/", MIN(CAST(number AS UNSIGNED)), "/", MAX(CAST(number AS UNSIGNED))) FROM orders'))->toBe('30/218/247');
+    expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('reverses a booking once when two press at the same moment', function () {
+    $this->live->php('$shop->goodsIn("BRG-25", "10", "7");')->wait();
+    $id = $this->live->value("SELECT MAX(id) FROM bookings WHERE kind = 'goods_in'");
+    $answers = answers(array_map(fn (): Process => $this->live
+        ->php('try { $shop->reverse(App\Models\Booking::query()->findOrFail('.$id.')); echo "done"; } catch (KeepPace\Core\Refused $r) { echo "told"; }'), range(1, 3)));
+    expect(array_count_values($answers))->toEqualCanonicalizing(['done' => 1, 'told' => 2])->and($this->live->artisan('pace:verify'))
+        ->toContain('rules hold');
+});
+
+it('leaves nothing of a booking whose connection is killed before it is whole', function () {
+    $before = $this->live->value('SELECT CONCAT(COUNT(*), "/", (SELECT COUNT(*) FROM moves), "/", (SELECT SUM(quantity) FROM balances)) FROM bookings');
+    // another session kills it between the move and the end of the transaction
+    $this->live->php('Illuminate\Support\Facades\DB::listen(function ($q) { if (str_contains($q->sql, "insert into `moves`")) { (new PDO("mysql:host=127.0.0.1;port=".getenv("DB_PORT"), "keep_pace", ""))->exec("KILL ".Illuminate\Support\Facades\DB::selectOne("SELECT CONNECTION_ID() AS id")->id); } });
+        $shop->goodsIn("BRG-25", "10", "7");')->wait();
+    usleep(300_000);
+    expect($this->live->value('SELECT CONCAT(COUNT(*), "/", (SELECT COUNT(*) FROM moves), "/", (SELECT SUM(quantity) FROM balances)) FROM bookings'))->toBe($before);
+    expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});

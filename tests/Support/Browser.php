@@ -1,0 +1,125 @@
+<?php
+
+namespace Tests\Support;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverDimension;
+use Symfony\Component\Process\Process;
+
+/** A person at a browser: finds things by label, words or role, and waits for text, never for time. */
+final class Browser
+{
+    public readonly RemoteWebDriver $driver;
+
+    private readonly Process $chromedriver;
+
+    private readonly string $profile;
+
+    public function __construct(private readonly string $base)
+    {
+        $port = random_int(10000, 19000);
+        $this->profile = sys_get_temp_dir().'/keep-pace-browser-'.bin2hex(random_bytes(6));
+        $this->chromedriver = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
+        $this->chromedriver->start();
+        for ($i = 0; $i < 100 && ! Ports::answers($port); $i++) {
+            usleep(50_000);
+        }
+        $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')
+            ->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+                '--disable-background-networking',
+                '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--user-data-dir={$this->profile}"]);
+        $this->driver = RemoteWebDriver::create("http://127.0.0.1:{$port}", DesiredCapabilities::chrome()
+            ->setCapability(ChromeOptions::CAPABILITY, $options));
+        $this->driver->manage()->window()->setSize(new WebDriverDimension(1280, 900));
+    }
+
+    public function end(): void
+    {
+        try {
+            $this->driver->quit();
+        } finally {
+            $this->chromedriver->stop(2);
+            (new Process(['rm', '-rf', $this->profile]))->run();
+        }
+    }
+
+    public function visit(string $path): self
+    {
+        $this->driver->get($this->base.$path);
+
+        return $this;
+    }
+
+    public function login(string $as): self
+    {
+        $this->driver->manage()->deleteAllCookies();
+
+        $this->visit('/login')->fill('Login', $as)->fill('Password', 'pace')->press('Log in');
+        $this->driver->wait(10)->until(fn (): bool => ! str_ends_with($this->driver->getCurrentURL(), '/login'), "{$as} is not let in");
+
+        return $this->see(' can be released');
+    }
+
+    /** Types into the field with this label (its own or its aria-label). */
+    public function fill(string $label, string $text, int $nth = 0): self
+    {
+        $field = $this->field($label, $nth);
+        if ($field->getAttribute('type') === 'date') {
+            $this->driver->executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input", {bubbles: true}))', [$field, $text]);
+        } else {
+            $field->clear()->sendKeys($text);
+        }
+
+        return $this;
+    }
+
+    public function field(string $label, int $nth = 0): RemoteWebElement
+    {
+        $path = "//*[(self::input or self::textarea or self::select) and not(@type='hidden') and (@aria-label='{$label}' or @id=//label[normalize-space()='{$label}']/@for or ancestor::label[contains(normalize-space(), '{$label}')])]";
+        $this->driver->wait(10)->until(fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > $nth,
+            "No field {$label} on {$this->driver->getCurrentURL()}");
+
+        return $this->driver->findElements(WebDriverBy::xpath($path))[$nth];
+    }
+
+    /** Presses the button or link whose words begin so. */
+    public function press(string $words, int $nth = 0): self
+    {
+        $path = "//*[(self::button or self::a or self::summary) and starts-with(normalize-space(), \"{$words}\")]";
+        $shown = fn (): array => array_values(array_filter($this->driver
+            ->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed()));
+        $this->driver->wait(10)->until(fn (): bool => count($shown()) > $nth,
+            "Nothing to press called {$words} on {$this->driver->getCurrentURL()}");
+        $element = $shown()[$nth];
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+        $element->click();
+
+        return $this;
+    }
+
+    public function see(string $text): self
+    {
+        try {
+            $this->driver->wait(10)->until(fn (): bool => str_contains($this->text(), $text));
+        } catch (TimeoutException) {
+            throw new \RuntimeException("'{$text}' is not on {$this->driver->getCurrentURL()}: ".mb_substr($this->text(), 0, 1500));
+        }
+
+        return $this;
+    }
+
+    public function text(): string
+    {
+        return (string) $this->driver->executeScript('return document.body ? document.body.innerText : ""');
+    }
+
+    public function value(string $label, int $nth = 0): string
+    {
+        return (string) $this->field($label, $nth)->getAttribute('value');
+    }
+}

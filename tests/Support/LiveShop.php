@@ -1,0 +1,93 @@
+<?php
+
+namespace Tests\Support;
+
+use Symfony\Component\Process\Process;
+
+/** A shop of its own that processes outside this one see: its database, commands, web server. Ended by pid. */
+final class LiveShop
+{
+    public readonly string $url;
+
+    /** @var list<Process> */
+    private array $processes = [];
+
+    public readonly \PDO $db;
+
+    public function __construct(private readonly string $database, bool $serve = false)
+    {
+        $this->port = (string) (getenv('DB_PORT') ?: '33070');
+        $this->db = new \PDO("mysql:host=127.0.0.1;port={$this->port}", 'keep_pace', '', [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $this->db->exec("DROP DATABASE IF EXISTS `{$database}`; CREATE DATABASE `{$database}`; USE `{$database}`");
+        $this->artisan('migrate', '--force');
+        $this->artisan('pace:people');
+        $this->artisan('pace:import', 'demo');
+        $this->webPort = random_int(20000, 50000);
+        $this->url = "http://127.0.0.1:{$this->webPort}";
+        if ($serve) {
+            $this->serve();
+        }
+    }
+
+    private readonly string $port;
+
+    private readonly int $webPort;
+
+    private ?Process $web = null;
+
+    public function artisan(string ...$command): string
+    {
+        $process = new Process(['php', 'artisan', ...$command], dirname(__DIR__, 2), $this->env(), null, 120);
+        $process->mustRun();
+
+        return $process->getOutput();
+    }
+
+    /** Starts a PHP script in the application, in a process of its own. */
+    public function php(string $code): Process
+    {
+        $boot = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $shop = new Tests\Support\Shop; ';
+        $process = new Process(['php', '-r', $boot.$code], dirname(__DIR__, 2), $this->env(), null, 120);
+        $process->start();
+
+        return $this->processes[] = $process;
+    }
+
+    public function value(string $sql): string
+    {
+        $statement = $this->db->query($sql);
+
+        return $statement === false ? '' : (string) $statement->fetchColumn();
+    }
+
+    public function end(): void
+    {
+        foreach ($this->processes as $process) {
+            $process->stop(2);
+        }
+        $this->db->exec("DROP DATABASE IF EXISTS `{$this->database}`");
+    }
+
+    public function serve(): void
+    {
+        $this->web = new Process(['php', '-d', 'opcache.enable_cli=1', '-d', 'pcov.enabled=0', '-S', "127.0.0.1:{$this->webPort}", '-t',
+            'public', 'bin/router.php'], dirname(__DIR__, 2), $this->env(), null, null);
+        $this->web->start();
+        $this->processes[] = $this->web;
+        for ($i = 0; $i < 100 && ! Ports::answers($this->webPort); $i++) {
+            usleep(50_000);
+        }
+    }
+
+    public function stopServing(): void
+    {
+        $this->web?->stop(2);
+    }
+
+    /** @return array<string, string> */
+    private function env(): array
+    {
+        return ['DB_DATABASE' => $this->database, 'DB_PORT' => $this->port, 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
+            'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database'];
+    }
+}

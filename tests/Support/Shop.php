@@ -1,0 +1,195 @@
+<?php
+
+namespace Tests\Support;
+
+use App\Access\Role;
+use App\Actions\Bookings\ReverseBooking;
+use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\CoverLines;
+use App\Actions\Demand\EnterCustomerOrder;
+use App\Actions\Demand\ShipLines;
+use App\Actions\Import\ImportFolder;
+use App\Actions\Import\ImportRefused;
+use App\Actions\Orders\CloseOrder;
+use App\Actions\Orders\MakeOrder;
+use App\Actions\Orders\ReceiveOrder;
+use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Shop\ReportStep;
+use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\IssueComponents;
+use App\Models\Booking;
+use App\Models\Customer;
+use App\Models\CustomerOrder;
+use App\Models\Item;
+use App\Models\Lot;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\Place;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** The deeds of the shop in one line each, for tests. */
+final class Shop
+{
+    public function as(Role $role): User
+    {
+        return User::query()->where('role', $role->value)->firstOrFail();
+    }
+
+    public function item(string $number): Item
+    {
+        return Item::query()->with('unit', 'units.unit')->where('number', $number)->firstOrFail();
+    }
+
+    public function token(): string
+    {
+        return (string) Str::uuid();
+    }
+
+    /** @param  array<string, string>  $lines quantity by item number */
+    public function customerOrder(array $lines, string $promisedOn = '2026-12-18'): CustomerOrder
+    {
+        $rows = [];
+        foreach ($lines as $item => $quantity) {
+            $rows[] = ['item' => $item, 'quantity' => $quantity, 'unit' => null, 'promised_on' => $promisedOn, 'price' => null];
+        }
+        $booking = app(EnterCustomerOrder::class)
+            ->handle(['customer_id' => Customer::query()->firstOrFail()->id, 'reference' => 'PO 1', 'ship_to' => ''], $rows,
+                $this->token(), $this->as(Role::Sales));
+
+        return CustomerOrder::query()->with('lines.item.unit')->findOrFail($booking->customer_order_id);
+    }
+
+    public function cover(CustomerOrder $order, CoverBy $by = CoverBy::StockThenOrder, bool $withParts = false): Booking
+    {
+        return app(CoverLines::class)->handle(array_values($order->lines->pluck('id')->all()), $by, null, $withParts, $this->token(),
+            $this->as(Role::Sales));
+    }
+
+    public function order(string $item, string $quantity, ?string $due = '2026-12-10'): Order
+    {
+        $booking = app(MakeOrder::class)
+            ->handle($this->item($item)->id, $quantity, null, $due, false, $this->token(), $this->as(Role::Planner));
+
+        return Order::query()->with('steps', 'components.item')->findOrFail($booking->order_id);
+    }
+
+    public function release(Order $order, ?string $short = 'test'): Booking
+    {
+        return app(ReleaseOrders::class)->handle([$order->id], $short, $this->token(), $this->as(Role::Supervisor));
+    }
+
+    public function issueAll(Order $order): Booking
+    {
+        $lines = $order->components()->get()
+            ->mapWithKeys(fn ($component): array => [$component->id => ['quantity' => (string) $component->openQuantity(), 'lot' => 0]])
+            ->all();
+
+        return app(IssueComponents::class)->handle($lines, false, '', $this->token(), $this->as(Role::Storekeeper));
+    }
+
+    /** @param  array<string, mixed>  $over */
+    public function report(OrderStep $step, string $good, string $passOn = '0', string $scrap = '0', array $over = []): Booking
+    {
+        return app(ReportStep::class)->handle($step->id,
+            ['good' => $good, 'scrap' => $scrap, 'pass_on' => $passOn, 'minutes' => 30, 'reason' => $scrap === '0' ? '' : 'scratched',
+                ...$over], $this->token(), $this->as(Role::Operator));
+    }
+
+    /** All pieces through all steps. */
+    public function workThrough(Order $order): void
+    {
+        $steps = $order->steps()->get();
+        foreach ($steps as $i => $step) {
+            $todo = (string) $step->refresh()->pieces()->toDo();
+            $this->report($step, $todo, $i === $steps->count() - 1 ? '0' : $todo);
+        }
+    }
+
+    public function receive(Order $order, string $quantity, string $codes = '', string $place = 'FINISHED'): Booking
+    {
+        return app(ReceiveOrder::class)
+            ->handle($order->id, $quantity, $this->place($place)->id, $codes, $this->token(), $this->as(Role::Storekeeper));
+    }
+
+    public function close(Order $order): Booking
+    {
+        return app(CloseOrder::class)->handle($order->id, $this->token(), $this->as(Role::CostClerk));
+    }
+
+    /** @param  array<int, string>  $lines quantity by line id */
+    public function ship(CustomerOrder $order, array $lines): Booking
+    {
+        return app(ShipLines::class)->handle($order->id,
+            array_map(fn (string $quantity): array => ['quantity' => $quantity, 'lot' => 0], $lines), $this->token(),
+            $this->as(Role::Storekeeper));
+    }
+
+    public function goodsIn(string $item, string $quantity, string $price = '10', string $codes = '', ?string $unit = null,
+        string $place = 'STORES'): Booking
+    {
+        return app(GoodsIn::class)->handle($this->item($item)->id, $quantity, $unit, $price, $this->place($place)
+            ->id, $codes, null, $this->token(), $this->as(Role::Storekeeper));
+    }
+
+    public function reverse(Booking $booking, string $reason = 'typing error'): Booking
+    {
+        return app(ReverseBooking::class)->handle($booking->id, $reason, $this->token(), $this->as(Role::Supervisor));
+    }
+
+    public function place(string $code): Place
+    {
+        return Place::query()->where('code', $code)->firstOrFail();
+    }
+
+    /** @return array{quantity: string, value: int} all stock of an item */
+    public function stock(string $item, ?string $lot = null): array
+    {
+        $query = DB::table('balances')->where('item_id', $this->item($item)->id);
+        if ($lot !== null) {
+            $query->where('lot_id', Lot::query()->where('code', $lot)->firstOrFail()->id);
+        }
+
+        return ['quantity' => \KeepPace\Core\Quantity\Amount::plain((string) $query->sum('quantity')),
+            'value' => (int) $query->sum('value')];
+    }
+
+    /**
+     * Imports files as a folder, as the planner.
+     *
+     * @param  array<string, string>  $files  content by name
+     * @return list<string> problems as people read them; empty when it went in
+     */
+    public function import(array $files): array
+    {
+        $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
+        mkdir($path);
+        foreach ($files as $name => $content) {
+            file_put_contents("{$path}/{$name}", $content);
+        }
+        try {
+            app(ImportFolder::class)->handle($path, $this->as(Role::Planner));
+
+            return [];
+        } catch (ImportRefused $refused) {
+            return array_map(strval(...), $refused->problems);
+        } finally {
+            array_map(unlink(...), glob("{$path}/*") ?: []);
+            rmdir($path);
+        }
+    }
+
+    /** Lines of differences pace:verify finds. @return list<string> */
+    public function differences(): array
+    {
+        $found = [];
+        foreach (\App\Verify\Checks::all() as $rule => $sql) {
+            foreach (DB::select($sql) as $row) {
+                $found[] = "{$rule}: {$row->difference}";
+            }
+        }
+
+        return $found;
+    }
+}
