@@ -18,6 +18,16 @@ need_disk() {
     [ "$free" -ge 1500 ] || fail "only ${free} MB are free on this disk, 1500 MB are needed. Make room and start again."
 }
 
+# patiently LOG COMMAND...: a registry may not answer for a while, so what is fetched is asked for five times
+patiently() {
+    local log=$1 pause; shift
+    for pause in 5 15 30 60 0; do
+        if "$@" > "$log" 2>&1; then return 0; fi
+        [ "$pause" = 0 ] || { say "  that failed ($(grep -m1 -iE 'error|timeout|fail|err!' "$log" | cut -c1-120)); again in $pause s"; sleep "$pause"; }
+    done
+    return 1
+}
+
 # need_packages COMMAND-OR-FILE=PACKAGE ...
 need_packages() {
     local missing=() pair modules
@@ -32,8 +42,11 @@ need_packages() {
     [ ${#missing[@]} -eq 0 ] && return 0
     [ "$(id -u)" = 0 ] || fail "these Debian packages are missing: ${missing[*]}. Install them, or run this as root."
     say "Installing Debian packages: ${missing[*]}"
-    { apt-get -o DPkg::Lock::Timeout=120 update -qq && apt-get -o DPkg::Lock::Timeout=120 install -y -qq --no-install-recommends "${missing[@]}"; } > "$VAR/apt.log" 2>&1 \
-        || { last "$VAR/apt.log" 5; fail "these Debian packages could not be installed: ${missing[*]}."; }
+    patiently "$VAR/apt.log" apt_install "${missing[@]}" || { last "$VAR/apt.log" 5; fail "these Debian packages could not be installed: ${missing[*]}."; }
+}
+
+apt_install() {
+    apt-get -o DPkg::Lock::Timeout=120 update -qq && apt-get -o DPkg::Lock::Timeout=120 install -y -qq --no-install-recommends "$@"
 }
 
 # unless_same NAME FILES... -- COMMAND...: runs the command unless it succeeded for these very files before
@@ -48,14 +61,12 @@ unless_same() {
 
 install_php() {
     say 'Installing PHP packages'
-    composer install --no-interaction --no-progress --quiet > "$VAR/composer.log" 2>&1 \
-        || { last "$VAR/composer.log" 15; fail 'the PHP packages could not be installed.'; }
+    patiently "$VAR/composer.log" composer install --no-interaction --no-progress --quiet || { last "$VAR/composer.log" 15; fail 'the PHP packages could not be installed.'; }
 }
 
 install_assets() {
     say 'Installing what the pages load'
-    npm install --no-audit --no-fund --silent > "$VAR/npm.log" 2>&1 \
-        || { last "$VAR/npm.log" 15; fail 'the packages of the pages could not be installed.'; }
+    patiently "$VAR/npm.log" npm install --no-audit --no-fund --silent || { last "$VAR/npm.log" 15; fail 'the packages of the pages could not be installed.'; }
     rm -rf public/assets; mkdir -p public/assets/fonts
     cp node_modules/bootstrap/dist/css/bootstrap.min.css node_modules/htmx.org/dist/htmx.min.js public/assets/
     local weight
