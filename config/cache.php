@@ -1,8 +1,9 @@
 <?php
 
 return [
-    'default' => env('CACHE_STORE', 'database'),
+    'default' => env('CACHE_STORE', 'file'),
     'stores' => [
+        'file' => ['driver' => 'file', 'path' => storage_path('framework/cache/data')],
         'database' => ['driver' => 'database', 'table' => 'cache', 'lock_table' => 'cache_locks'],
         'array' => ['driver' => 'array', 'serialize' => false],
     ],

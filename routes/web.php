@@ -8,6 +8,9 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/login', [C\LoginController::class, 'store'])->name('login.store');
 });
 
+// calendar programs cannot log in: the signature in the address is the key
+Route::get('/feeds/work-centres/{centre}.ics', [C\DispatchController::class, 'feed'])->whereNumber('centre')->middleware('signed')->name('dispatch.feed');
+
 Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::post('/logout', [C\LoginController::class, 'destroy'])->name('logout');
 
@@ -38,7 +41,42 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::get('/release', [C\ReleaseController::class, 'index'])->name('release.index');
     Route::post('/release', [C\ReleaseController::class, 'store'])->middleware('may:release')->name('release.store');
     Route::get('/board', [C\BoardController::class, 'index'])->name('board');
+    Route::get('/board/data', [C\BoardController::class, 'data'])->name('board.data');
+    Route::get('/board/news', [C\BoardController::class, 'news'])->name('board.news');
+    Route::get('/board/preview', [C\BoardController::class, 'preview'])->name('board.preview');
+    Route::post('/board/steps/{step}', [C\BoardController::class, 'move'])->whereNumber('step')->middleware('may:plan')->name('board.move');
+    Route::delete('/board/steps/{step}/pin', [C\BoardController::class, 'unpin'])->whereNumber('step')->middleware('may:plan')->name('board.unpin');
+    Route::post('/board/undo', [C\BoardController::class, 'undo'])->middleware('may:plan')->name('board.undo');
+    Route::post('/board/redo', [C\BoardController::class, 'redo'])->middleware('may:plan')->name('board.redo');
     Route::post('/board/by-rank', [C\BoardController::class, 'byRank'])->middleware('may:plan')->name('board.by-rank');
+    Route::get('/late', [C\LateController::class, 'index'])->name('late.index');
+    Route::get('/late/{order}', [C\LateController::class, 'show'])->whereNumber('order')->name('late.show');
+    Route::get('/late/{order}/levers', [C\LateController::class, 'levers'])->whereNumber('order')->name('late.levers');
+    Route::post('/late/{order}', [C\LateController::class, 'store'])->whereNumber('order')->middleware('may:plan')->name('late.try');
+    Route::get('/plans', [C\PlanController::class, 'index'])->name('plans.index');
+    Route::post('/plans', [C\PlanController::class, 'store'])->middleware('may:plan')->name('plans.store');
+    Route::post('/plans/search', [C\PlanController::class, 'search'])->middleware('may:plan')->name('plans.search');
+    Route::post('/searches/{search}/stop', [C\PlanController::class, 'stop'])->whereNumber('search')->middleware('may:plan')->name('plans.stop');
+    Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->whereNumber('plan')->name('plans.show');
+    Route::post('/plans/{plan}/again', [C\PlanController::class, 'again'])->whereNumber('plan')->middleware('may:plan')->name('plans.again');
+    Route::post('/plans/{plan}/live', [C\PlanController::class, 'live'])->whereNumber('plan')->middleware('may:plan')->name('plans.live');
+    Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy'])->whereNumber('plan')->middleware('may:plan')->name('plans.destroy');
+    Route::get('/absence', [C\AbsenceController::class, 'index'])->name('absence.index');
+    Route::post('/absence/machine', [C\AbsenceController::class, 'machine'])->middleware('may:say-absent')->name('absence.machine');
+    Route::post('/absence/person', [C\AbsenceController::class, 'person'])->middleware('may:say-absent')->name('absence.person');
+    Route::post('/absence/{what}/{id}/back', [C\AbsenceController::class, 'back'])->whereIn('what', ['machine', 'person'])->whereNumber('id')->middleware('may:say-absent')->name('absence.back');
+    Route::get('/dispatch', [C\DispatchController::class, 'index'])->name('dispatch.index');
+    Route::get('/dispatch/{centre}', [C\DispatchController::class, 'show'])->whereNumber('centre')->name('dispatch.show');
+    Route::get('/dispatch/{centre}/list.pdf', [C\DispatchController::class, 'pdf'])->whereNumber('centre')->name('dispatch.pdf');
+    Route::get('/dispatch/{centre}/list.csv', [C\DispatchController::class, 'csv'])->whereNumber('centre')->name('dispatch.csv');
+    Route::get('/promise', [C\PromiseController::class, 'index'])->name('promise.index');
+    Route::post('/promise', [C\PromiseController::class, 'ask'])->middleware('may:promise')->name('promise.ask');
+    Route::post('/promise/held', [C\PromiseController::class, 'store'])->middleware('may:promise')->name('promise.store');
+    Route::delete('/promise/held/{promise}', [C\PromiseController::class, 'destroy'])->whereNumber('promise')->middleware('may:promise')->name('promise.destroy');
+    Route::get('/calendars', [C\CalendarController::class, 'index'])->name('calendars.index');
+    Route::get('/calendars/{calendar}', [C\CalendarController::class, 'show'])->whereNumber('calendar')->name('calendars.show');
+    Route::put('/calendars/{calendar}', [C\CalendarController::class, 'update'])->whereNumber('calendar')->middleware('may:plan')->name('calendars.update');
+    Route::get('/calendars/{calendar}/calendar.ics', [C\CalendarController::class, 'file'])->whereNumber('calendar')->name('calendars.file');
     Route::get('/issue', [C\IssueController::class, 'index'])->name('issue.index');
     Route::post('/issue', [C\IssueController::class, 'store'])->middleware('may:issue')->name('issue.store');
     Route::get('/station', [C\StationController::class, 'index'])->name('station.index');

@@ -10,6 +10,8 @@ enum Deed: string
     case Cover = 'cover';
     case ChangeOrder = 'change-order';
     case Plan = 'plan';
+    case SayAbsent = 'say-absent';
+    case Promise = 'promise';
     case Release = 'release';
     case Issue = 'issue';
     case Report = 'report';
@@ -28,6 +30,8 @@ enum Deed: string
             self::Cover => 'cover customer lines',
             self::ChangeOrder => 'change orders',
             self::Plan => 'change the plan',
+            self::SayAbsent => 'say what is down and who is away',
+            self::Promise => 'ask for and hold dates',
             self::Release => 'release orders',
             self::Issue => 'issue components',
             self::Report => 'count and pass on',

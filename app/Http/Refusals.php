@@ -4,6 +4,7 @@ namespace App\Http;
 
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
@@ -25,8 +26,11 @@ final class Refusals
             ? self::tokenGone($request) : null);
     }
 
-    private static function refused(Refusal $refusal, Request $request): RedirectResponse
+    private static function refused(Refusal $refusal, Request $request): JsonResponse|RedirectResponse
     {
+        if ($request->expectsJson()) {
+            return response()->json(['refused' => array_values($refusal instanceof Refused ? $refusal->reasons : [$refusal->getMessage()])], 422);
+        }
         $messages = new MessageBag;
         foreach ($refusal instanceof Refused ? $refusal->reasons : [$refusal->getMessage()] as $field => $sentence) {
             $messages->add(is_string($field) ? $field : 'refused', $sentence);

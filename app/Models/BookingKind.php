@@ -22,6 +22,15 @@ enum BookingKind: string
     case Close = 'close';
     case Count = 'count';
     case LoadedByRank = 'loaded_by_rank';
+    case StepMoved = 'step_moved';
+    case StepPinned = 'step_pinned';
+    case PlanUndone = 'plan_undone';
+    case WhatIf = 'what_if';
+    case WentLive = 'went_live';
+    case CalendarChanged = 'calendar_changed';
+    case Downtime = 'downtime';
+    case Absence = 'absence';
+    case PromiseHeld = 'promise_held';
     case Reversal = 'reversal';
 
     public function label(): string
@@ -44,13 +53,35 @@ enum BookingKind: string
             self::Close => 'close',
             self::Count => 'count',
             self::LoadedByRank => 'loaded by rank',
+            self::StepMoved => 'step moved',
+            self::StepPinned => 'pin',
+            self::PlanUndone => 'plan undone',
+            self::WhatIf => 'what-if',
+            self::WentLive => 'plan went live',
+            self::CalendarChanged => 'calendar changed',
+            self::Downtime => 'machine down',
+            self::Absence => 'person away',
+            self::PromiseHeld => 'promise held',
             self::Reversal => 'reversal',
         };
     }
 
-    /** Openings are counted again, changes changed back and plans made anew; all else has its exact negative. */
+    /** Openings are counted again, changes changed back, what is down or away or held is ended; plans have an undo of their own. */
     public function isReversible(): bool
     {
-        return ! in_array($this, [self::Reversal, self::Import, self::OrderChanged, self::CustomerLineChanged, self::LoadedByRank], true);
+        return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::Import, self::OrderChanged, self::CustomerLineChanged,
+            self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld], true);
+    }
+
+    /** A deed on a plan: it writes the plan itself and is taken back by the board's undo. */
+    public function isOfPlan(): bool
+    {
+        return in_array($this, [...self::withoutFacts(), self::PlanUndone, self::WentLive], true);
+    }
+
+    /** @return list<self> kinds that change no fact a plan is computed from */
+    public static function withoutFacts(): array
+    {
+        return [self::LoadedByRank, self::StepMoved, self::StepPinned, self::WhatIf];
     }
 }

@@ -13,6 +13,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property \Carbon\CarbonImmutable|null $computed_at
  * @property int|null $booking_id
  * @property int $milliseconds
+ * @property string $stamp new with each writing
+ * @property int|null $change_id the last deed of a person on it
+ * @property list<array<string, mixed>>|null $levers of a what-if
+ * @property string $says
+ * @property int|null $user_id
+ * @property \Carbon\CarbonImmutable|null $made_at
  */
 class Plan extends Model
 {
@@ -28,6 +34,6 @@ class Plan extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_live' => 'boolean', 'computed_at' => 'immutable_datetime'];
+        return ['is_live' => 'boolean', 'computed_at' => 'immutable_datetime', 'made_at' => 'immutable_datetime', 'levers' => 'array'];
     }
 }

@@ -72,7 +72,8 @@ final class ReverseBooking
             BookingKind::Import => throw Refused::because('An opening is not reversed. Count the stock, or correct the order, instead.'),
             BookingKind::CustomerLineChanged,
             BookingKind::OrderChanged => throw Refused::because('Change it back instead; both changes stay in the history.'),
-            default => null,
+            default => $booking->kind->isReversible() ? null
+                : throw Refused::because('This is not reversed: plans are taken back on the board, what is down, away or held is ended there.'),
         };
     }
 

@@ -34,6 +34,10 @@ final class Files
                 Column::whole('machines', '1', '1'), Column::decimal('labour_rate', '0', max: 4),
                 Column::decimal('machine_rate', '0', max: 4), Column::decimal('overhead_percent', '0', max: 4),
             ], 'work_centres'),
+            new FileSpec('people', ['number'], [
+                Column::text('number', 20), Column::text('name', 80), Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
+                Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
+            ], 'people'),
             new FileSpec('items', ['number'], [
                 Column::text('number', 40), Column::text('name', 100),
                 Column::choice('kind', ['bought', 'made', 'assembled', 'phantom', 'outside', 'time', 'consumable']),
@@ -56,6 +60,7 @@ final class Files
                 Column::decimal('batch', '1', '0.000001'), Column::whole('crew', '1'), Column::whole('wait_minutes', '0'),
                 Column::whole('move_minutes', '0'),
                 Column::whole('lead_days', '0'), Column::decimal('price', '0'), Column::text('instructions', 500, ''),
+                Column::text('family', 30, ''), Column::text('alternatives', 120, ''),
             ]),
             new FileSpec('structures', ['item', 'revision', 'position'], [...$revision(),
                 Column::whole('position', null, '1'), Column::refers('component', 'items', 'number', 'component_id'),

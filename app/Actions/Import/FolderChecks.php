@@ -2,6 +2,7 @@
 
 namespace App\Actions\Import;
 
+use App\Queries\Shop\StepAlternatives;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
@@ -120,6 +121,20 @@ final class FolderChecks
             if ($row['run_basis'] === 'units_per_hour' && $row['supplier'] === '' && BigDecimal::of((string) $row['run_rate'])->isZero()) {
                 $this->folder->problem('routings', $line, 'run_rate', 'must be above 0 units per hour.');
             }
+            $this->alternatives($line, (string) $row['alternatives']);
+        }
+    }
+
+    private function alternatives(int $line, string $written): void
+    {
+        if ($written !== '' && preg_match(StepAlternatives::PATTERN, $written) !== 1) {
+            $this->folder->problem('routings', $line, 'alternatives', "'{$written}' is not such as SAW2|BENCH:150 (work centres, with the time in percent).");
+
+            return;
+        }
+        $codes = [...DB::table('work_centres')->pluck('code')->all(), ...array_column($this->rows('work-centres'), 'code')];
+        foreach (array_diff(array_keys(StepAlternatives::read($written)), array_map(mb_strtolower(...), array_map(strval(...), $codes))) as $code) {
+            $this->folder->problem('routings', $line, 'alternatives', 'no work centre has the code '.mb_strtoupper($code).'.');
         }
     }
 

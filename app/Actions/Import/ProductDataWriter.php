@@ -151,7 +151,7 @@ final class ProductDataWriter
             'work_centre_id' => $this->id(['work_centres', 'code'], $row['work_centre']),
             'supplier_id' => $this->id(['suppliers', 'number'], $row['supplier']),
             ...collect($row)->only(['setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days',
-                'price', 'instructions'])->all()];
+                'price', 'instructions', 'family', 'alternatives'])->all()];
     }
 
     /** @param  array<string, ?string>  $row @return array<string, mixed> */

@@ -24,7 +24,7 @@ use KeepPace\Core\Structure\Structures;
 final class OrderCopy
 {
     private const STEP = ['name', 'work_centre_id', 'supplier_id', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_days', 'price', 'instructions'];
+        'wait_minutes', 'move_minutes', 'lead_days', 'price', 'instructions', 'family', 'alternatives'];
 
     /**
      * @param  string|null  $number  typed; null = the next running number, taken last

@@ -10,8 +10,9 @@ use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\Item;
 use App\Models\Order;
-use App\Models\Plan;
 use App\Models\User;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Shop\HeldPromises;
 use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
@@ -27,10 +28,7 @@ use KeepPace\Core\Scheduling\Promise\Promise;
  */
 final class AskPromise
 {
-    /** Behind all other orders: what they need is theirs first. */
-    private const LAST_RANK = 9999;
-
-    public function __construct(private readonly OrderCopy $copy, private readonly MissingParts $parts, private readonly KeepUp $plan)
+    public function __construct(private readonly OrderCopy $copy, private readonly MissingParts $parts)
     {
     }
 
@@ -43,15 +41,15 @@ final class AskPromise
         $fromStock = $asked->isGreaterThan($there) ? $there : $asked;
         $open = $asked->minus($fromStock);
         if ($open->isZero()) {
-            return new PromiseAnswer($fromStock, $open, null, [], []);
+            return new PromiseAnswer($fromStock, $open, null, [], [], []);
         }
         [$problem, $jobs, $order, $buy] = $this->asIfMade($item, $open, $by);
-        $promise = new Promise($problem, $this->plan->planned(Plan::LIVE), $jobs, $order);
+        $promise = new Promise($problem, StandingPlan::of()->steps(), $jobs, $order);
         if (($why = $promise->impossible()) !== null) {
             throw Refused::because($why);
         }
 
-        return new PromiseAnswer($fromStock, $open, $promise, array_column($problem->jobs, 'name', 'id'), $buy);
+        return new PromiseAnswer($fromStock, $open, $promise, array_column($problem->jobs, 'name', 'id'), $buy, $jobs);
     }
 
     private function there(Item $item): BigDecimal
@@ -72,7 +70,7 @@ final class AskPromise
                 'user_id' => $by->id, 'reason' => '', 'entered_at' => now(), 'booked_on' => now(config()->string('pace.zone'))->toDateString()]));
             $order = $this->copy->make($ledger, $item, $quantity, null);
             $made = array_map(fn (Order $one): int => $one->id, [$order, ...$this->parts->make($ledger, $order)]);
-            Order::query()->whereKey($made)->update(['rank' => self::LAST_RANK]);
+            Order::query()->whereKey($made)->update(['rank' => HeldPromises::RANK]);
             $shop = ShopState::now();
             $problem = $shop->problem(config()->integer('pace.horizon_days'), $made);
             $buy = $shop->mustBeBought($made);

@@ -2,30 +2,35 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
 use App\Models\User;
+use App\Queries\Board\StandingPlan;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\ForwardLoading;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
 
 /** Gives up every machine's sequence and loads all open orders anew, by rank and due date. Only a person does this. */
 final class LoadByRank
 {
-    public function __construct(private readonly Bookings $bookings)
+    public function __construct(private readonly PlanChanges $changes)
     {
     }
 
     /** @throws Refused when the plan stands so already */
     public function handle(string $token, User $by): Booking
     {
-        return $this->bookings->once(BookingKind::LoadedByRank, $token, $by, function (Ledger $ledger): void {
-            $last = Booking::query()->find(Plan::query()->lockForUpdate()->findOrFail(Plan::LIVE)->booking_id);
-            if ($last?->kind === BookingKind::LoadedByRank) {
+        return $this->changes->make(BookingKind::LoadedByRank, Plan::LIVE, null, $token, $by, function (Ledger $ledger, StandingPlan $standing): \Closure {
+            if (Booking::query()->find($standing->plan->booking_id)?->kind === BookingKind::LoadedByRank) {
                 throw Refused::because('The plan was loaded by rank already, and nothing was booked since.');
             }
             $ledger->says('All open orders loaded by rank and due date; what runs kept its machine.');
+            $was = $standing->steps();
+
+            return static fn (Problem $problem): Schedule => ForwardLoading::load($problem, $was);
         });
     }
 }

@@ -3,33 +3,89 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Schedule\LoadByRank;
+use App\Actions\Schedule\MoveStep;
+use App\Actions\Schedule\UndoPlan;
 use App\Http\Requests\DeedRequest;
-use App\Queries\Board\BoardDrawing;
-use App\Wording\When;
-use Carbon\CarbonImmutable;
+use App\Http\Requests\MoveRequest;
+use App\Models\Booking;
+use App\Models\Plan;
+use App\Queries\Board\BoardData;
+use App\Queries\Board\MovePreview;
+use App\Queries\Board\PlanNews;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** The board: the live plan. */
+/** The board: a plan, live or what-if, seen and arranged. */
 class BoardController extends Controller
 {
     public function index(Request $request): View
     {
-        $days = in_array($request->integer('days'), [2, 5, 10, 21], true) ? $request->integer('days') : 5;
-        $typed = $request->string('from')->value();
-        $from = preg_match('/^\d{4}-\d\d-\d\d$/', $typed) === 1 ? CarbonImmutable::parse($typed, When::zone()) : When::today();
+        $plan = $this->plan($request);
 
-        if ($request->query('as') === 'list') {
-            return view($this->wantsPart($request) ? 'board-list' : 'board-list-page', ['board' => BoardDrawing::of($from, $days)]);
-        }
+        return view('board.index', ['data' => BoardData::of($plan), 'news' => PlanNews::of($plan)]);
+    }
 
-        return view('board', ['board' => BoardDrawing::of($from, $days), 'from' => $from, 'days' => $days,
-            'late' => $request->boolean('late'), 'order' => $request->string('order')->trim()->value()]);
+    /** The plan's data alone, for the board's script. */
+    public function data(Request $request): JsonResponse
+    {
+        return response()->json(BoardData::of($this->plan($request)));
+    }
+
+    /** Whether the plan was brought up to date since, and by what. */
+    public function news(Request $request): JsonResponse
+    {
+        $news = PlanNews::of($this->plan($request));
+
+        return response()->json(['stamp' => $news->stamp, 'when' => $news->when]);
+    }
+
+    public function preview(Request $request): JsonResponse
+    {
+        $typed = $request->validate(['step' => ['required', 'integer'], 'centre' => ['required', 'integer'], 'machine' => ['required', 'integer'],
+            'minute' => ['required', 'integer', 'between:0,200000000']]);
+
+        return response()->json(MovePreview::of($this->plan($request), (int) $typed['step'], (int) $typed['centre'], (int) $typed['machine'], (int) $typed['minute']));
+    }
+
+    public function move(MoveRequest $request, int $step, MoveStep $move): JsonResponse|RedirectResponse
+    {
+        return $this->answer($request, $move->handle($this->plan($request), $step, $request->integer('centre'), $request->integer('machine'),
+            $request->integer('minute'), $request->boolean('pin'), $request->seen(), $request->token(), $request->person()));
+    }
+
+    public function unpin(DeedRequest $request, int $step, MoveStep $move): JsonResponse|RedirectResponse
+    {
+        return $this->answer($request, $move->unpin($this->plan($request), $step, $request->filled('seen') ? $request->integer('seen') : null,
+            $request->token(), $request->person()));
+    }
+
+    public function undo(DeedRequest $request, UndoPlan $undo): RedirectResponse
+    {
+        return $this->done(back(), $undo->undo($this->plan($request), $request->token(), $request->person()));
+    }
+
+    public function redo(DeedRequest $request, UndoPlan $undo): RedirectResponse
+    {
+        return $this->done(back(), $undo->redo($this->plan($request), $request->token(), $request->person()));
     }
 
     public function byRank(DeedRequest $request, LoadByRank $load): RedirectResponse
     {
         return $this->done(back(), $load->handle($request->token(), $request->person()));
+    }
+
+    private function answer(Request $request, Booking $booking): JsonResponse|RedirectResponse
+    {
+        return $request->expectsJson() ? response()->json(['says' => $booking->says]) : $this->done(back(), $booking);
+    }
+
+    private function plan(Request $request): int
+    {
+        $plan = $request->integer('plan') ?: Plan::LIVE;
+        abort_unless($plan === Plan::LIVE || Plan::query()->whereKey($plan)->exists(), 404, 'That plan is not there any more.');
+
+        return $plan;
     }
 }

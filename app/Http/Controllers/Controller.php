@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Models\Booking;
+use App\Models\BookingKind;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
@@ -17,6 +18,7 @@ abstract class Controller
 
     protected function done(RedirectResponse $to, Booking $booking): RedirectResponse
     {
-        return $to->with('done', $booking->says)->with('undo', $booking->kind->isReversible() ? $booking->id : null);
+        return $to->with('done', $booking->says)->with('undo', $booking->kind->isReversible() ? $booking->id : null)
+            ->with('undo_plan', $booking->kind->isOfPlan() && $booking->kind !== BookingKind::PlanUndone && $booking->kind !== BookingKind::WhatIf);
     }
 }

@@ -4,13 +4,11 @@ namespace App\Queries\Shop;
 
 use App\Models\Calendar;
 use App\Models\Cover;
-use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Allocation;
@@ -19,10 +17,13 @@ use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Planning\Supply;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
+use KeepPace\Core\Scheduling\Alternative;
+use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\PassOn;
+use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
-use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
 
 /**
  * All open orders with what they need, read in a constant number of queries and handed to core in one pass:
@@ -33,7 +34,8 @@ final class ShopState
     private const OPEN = ['firm', 'released', 'running'];
 
     private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'started_at',
-        'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'wait_minutes', 'move_minutes', 'lead_days'];
+        'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days', 'alternatives',
+        'transfer_quantity'];
 
     /** @var Collection<int, \stdClass> open orders by id, in rank order */
     public readonly Collection $orders;
@@ -70,12 +72,13 @@ final class ShopState
      *
      * @param  int  $days  how far ahead open time is looked up
      * @param  list<int>  $buying  orders whose missing parts are taken to be bought now and to come after their lead time
+     * @param  array<int, array{int, Pin}>  $pins  by step id: the work centre and where on it a person has put the step
      */
-    public function problem(int $days, array $buying = []): Problem
+    public function problem(int $days, array $buying = [], array $pins = []): Problem
     {
         $leadDays = $buying === [] ? [] : $this->leadDays($buying);
         $now = self::minute($this->now);
-        [$centres, $windows] = $this->workCentres($now, $days);
+        $capacity = new Capacity($now, $days);
         $jobs = [];
         foreach ($this->orders as $order) {
             if ($order->is_held) {
@@ -83,18 +86,63 @@ final class ShopState
             }
             $first = $this->firstStep($order->id);
             $steps = [];
-            foreach ($this->steps[$order->id] ?? [] as $step) {
+            foreach ($this->steps[$order->id] ?? [] as $place => $step) {
                 [$materialAt, $after] = $this->material($order->id, $step->number, $first, in_array($order->id, $buying, true) ? $leadDays : []);
-                $minutes = $this->minutesLeft($step, $windows, $now);
+                $minutes = $this->minutesLeft($step, $capacity, $now);
                 $setup = $this->isUntouched($step) ? min($minutes - 1, BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt()) : 0;
+                [$at, $pin] = $pins[$step->id] ?? [$step->work_centre_id, null];
+                $others = $step->supplier_id !== null || $step->started_at !== null ? [] : $this->alternatives($step, $minutes - $setup, $setup, $capacity);
+                if ($at !== $step->work_centre_id && isset($others[$at])) { // pinned on another work centre, it has that one's time
+                    [$minutes, $setup] = [$others[$at]->minutes + $others[$at]->setup, $others[$at]->setup];
+                } else {
+                    $at = $step->work_centre_id;
+                }
                 // nobody can book a setup before the pieces are there, so none is planned so
-                $steps[] = new Step($step->id, $step->supplier_id === null ? $step->work_centre_id : null, $minutes - $setup,
-                    $step->wait_minutes, $step->move_minutes, $materialAt, $after, $step->started_at !== null, $setup, true);
+                $steps[] = new Step($step->id, $step->supplier_id === null ? $at : null, $minutes - $setup,
+                    $step->wait_minutes, $step->move_minutes, $materialAt, $after, $step->started_at !== null, $setup, true,
+                    crewing: $this->crewing($step, $at, $capacity), alternatives: $pin === null ? array_values($others) : [],
+                    passOn: $this->passOn($step, $this->steps[$order->id][$place + 1] ?? null), pin: $step->started_at === null ? $pin : null);
             }
             $jobs[] = new Job($order->id, "order {$order->number}", $order->rank, $this->dueMinute($order->due_on), $steps);
         }
 
-        return new Problem($now, $centres, $jobs);
+        return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
+            $this->plantCalendar()?->windows($now - 120 * 1440, $now + $days * 1440));
+    }
+
+    /** Other work centres that can do a step, as the routing names them. @return array<int, Alternative> by work centre */
+    private function alternatives(\stdClass $step, int $run, int $setup, Capacity $capacity): array
+    {
+        $others = [];
+        foreach (StepAlternatives::read($step->alternatives) as $code => $percent) {
+            $centre = $capacity->byCode[$code] ?? null;
+            if ($centre !== null && $centre !== $step->work_centre_id) {
+                $others[$centre] = new Alternative($centre, max(1, intdiv($run * $percent + 99, 100)), $setup, $this->crewing($step, $centre, $capacity));
+            }
+        }
+
+        return $others;
+    }
+
+    /** More than belong to the work centre are never there: then all of them do it. */
+    private function crewing(\stdClass $step, ?int $centre, Capacity $capacity): ?Crewing
+    {
+        if ($centre === null || ! isset($capacity->crews[$centre])) {
+            return null;
+        }
+
+        return new Crewing($centre, 1, min($step->crew, $capacity->heads[$centre]));
+    }
+
+    private function passOn(\stdClass $step, ?\stdClass $next): ?PassOn
+    {
+        if ($step->transfer_quantity === null || $next === null || $step->supplier_id !== null || $next->supplier_id !== null) {
+            return null;
+        }
+        $time = static fn (\stdClass $of): int => (new StepTime(BigDecimal::zero(), RunBasis::from($of->run_basis), BigDecimal::of($of->run_rate),
+            BigDecimal::of($of->batch)))->minutes(BigDecimal::of($step->transfer_quantity));
+
+        return BigDecimal::of($step->transfer_quantity)->isGreaterThanOrEqualTo($step->left) ? null : new PassOn($time($step), $time($next));
     }
 
     /** Its next step is at a supplier, with the pieces. */
@@ -290,8 +338,7 @@ final class ShopState
         return [$at, $after];
     }
 
-    /** @param  array<int, OpenWindows>  $windows by work centre */
-    private function minutesLeft(\stdClass $step, array $windows, int $now): int
+    private function minutesLeft(\stdClass $step, Capacity $capacity, int $now): int
     {
         $started = $step->started_at === null ? null : self::minute(CarbonImmutable::parse($step->started_at));
         if ($step->supplier_id !== null) {
@@ -305,27 +352,11 @@ final class ShopState
         $begun = $started !== null || BigDecimal::of($step->good)->plus($step->scrap)->isPositive();
         $minutes = $time->minutes($step->left, withSetup: ! $begun || $started !== null);
 
-        return max(1, $minutes - ($started === null ? 0 : $windows[$step->work_centre_id]->minutesBetween($started, $now)));
+        return max(1, $minutes - ($started === null ? 0 : $capacity->open($step->work_centre_id)->minutesBetween($started, $now)));
     }
 
     private function isUntouched(\stdClass $step): bool
     {
         return $step->supplier_id === null && $step->started_at === null && BigDecimal::of($step->good)->plus($step->scrap)->isZero();
-    }
-
-    /** @return array{array<int, CoreWorkCentre>, array<int, OpenWindows>} */
-    private function workCentres(int $now, int $days): array
-    {
-        $calendars = Calendar::query()->with(['shifts', 'days'])->get()->keyBy('id');
-        $byCalendar = [];
-        $centres = $windows = [];
-        foreach (WorkCentre::all() as $centre) {
-            $byCalendar[$centre->calendar_id] ??= $calendars[$centre->calendar_id]->toCore()
-                ->windows($now - 14 * 1440, $now + $days * 1440);
-            $windows[$centre->id] = $byCalendar[$centre->calendar_id];
-            $centres[$centre->id] = new CoreWorkCentre($centre->name, $centre->machines, $windows[$centre->id]);
-        }
-
-        return [$centres, $windows];
     }
 }

@@ -12,7 +12,7 @@ final class StationQueue
     /** @return Collection<int, \stdClass> */
     public static function steps(int $workCentre): Collection
     {
-        return self::base()->where('s.work_centre_id', $workCentre)->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at')
+        return self::base()->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre])->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at')
             ->limit(60)->get();
     }
 

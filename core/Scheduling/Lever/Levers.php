@@ -38,6 +38,22 @@ final class Levers
         return self::withSteps($problem, static fn (Step $one): Step => $one->id === $step ? self::step($one, alternatives: [...$one->alternatives, $other]) : $one);
     }
 
+    /** A step is done on another work centre its routing allows. */
+    public static function moveTo(Problem $problem, int $step, int $workCentre): Problem
+    {
+        return self::withSteps($problem, static function (Step $one) use ($step, $workCentre): Step {
+            foreach ($one->id === $step ? $one->alternatives : [] as $other) {
+                if ($other->workCentre === $workCentre) {
+                    return new Step($one->id, $workCentre, $other->minutes, $one->wait, $one->move, $one->materialAt, $one->afterJobs, $one->started,
+                        $other->setup, $one->setupNeedsMaterial, $one->setupWithRun, $one->unbroken, $one->family, $one->size, $other->crewing,
+                        [], $one->passOn, null, $one->lead);
+                }
+            }
+
+            return $one;
+        });
+    }
+
     /** @param  int  $minutes  the supplier's lead time, in his calendar or elapsed */
     public static function sendOut(Problem $problem, int $step, int $minutes, ?OpenWindows $lead = null): Problem
     {

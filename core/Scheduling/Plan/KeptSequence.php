@@ -47,6 +47,31 @@ final class KeptSequence
     }
 
     /**
+     * A person moves a step: it takes its place on a machine by the minute it is put at, all others keep their sequence.
+     *
+     * @param  array<int, PlannedStep>  $was  by step id: the plan so far
+     */
+    public static function moved(Problem $problem, array $was, int $step, int $workCentre, int $machine, int $minute): Schedule
+    {
+        $net = Net::of($problem);
+        foreach ($was as $id => $at) {
+            if ($id !== $step && $at->workCentre === $workCentre && $at->machine === $machine && $at->start <= $minute && $minute < $at->end) {
+                // put onto another: before it in its first half, behind it in its second
+                $minute = 2 * $minute < $at->start + $at->end ? $at->start - 1 : $at->start + 1;
+                break;
+            }
+        }
+        $was[$step] = new PlannedStep($minute, $minute + 1, $machine, $workCentre);
+        $self = new self($net, $was);
+        foreach ($net->before as $x => $before) {
+            $self->key[$x] = $was[$net->step[$x]->id]->start ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
+        }
+        $self->keepBehind($step);
+
+        return Loading::load($net, $self->order(array_keys($self->key)), $was);
+    }
+
+    /**
      * The order of the operations of a plan, for a search that begins from it.
      *
      * @param  array<int, PlannedStep>  $steps
@@ -103,6 +128,26 @@ final class KeptSequence
             if ($at !== null) {
                 $this->key[$x] = $at->start;
                 $this->was[$this->net->step[$x]->id] = $at;
+            }
+        }
+    }
+
+    /** A moved step goes behind what it waits for, and what waits for it goes behind the step; the sequences of their machines stand. */
+    private function keepBehind(int $step): void
+    {
+        $behind = [];
+        foreach ($this->net->before as $x => $before) {
+            if ($this->net->step[$x]->id === $step) {
+                foreach ($before as $y) {
+                    $this->key[$x] = max($this->key[$x], $this->was[$this->net->step[$y]->id]->end ?? 0);
+                }
+                $behind[$x] = true;
+            } elseif (array_intersect_key($behind, array_flip($before)) !== []) {
+                $pushed = max(array_map(fn (int $y): int => $this->key[$y], array_keys(array_intersect_key($behind, array_flip($before)))));
+                if ($this->key[$x] < $pushed) {
+                    $this->key[$x] = $pushed;
+                }
+                $behind[$x] = true;
             }
         }
     }

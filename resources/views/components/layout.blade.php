@@ -10,6 +10,7 @@
     <link rel="stylesheet" href="/css/pace.css?v={{ filemtime(public_path('css/pace.css')) }}">
     <script src="/assets/htmx.min.js" defer></script>
     <script src="/js/pace.js?v={{ filemtime(public_path('js/pace.js')) }}" defer></script>
+    {{ $scripts ?? '' }}
     <meta name="htmx-config" content='{"includeIndicatorStyles": false, "allowEval": false, "historyCacheSize": 0, "refreshOnHistoryMiss": true, "scrollIntoViewOnBoost": false, "responseHandling": [{"code": "204", "swap": false}, {"code": "[234]..", "swap": true}, {"code": "5..", "swap": false, "error": true}]}'>
 </head>
 <body>
@@ -46,6 +47,8 @@
             @if (session('undo'))
                 <form method="post" action="{{ route('bookings.destroy', session('undo')) }}">@csrf @method('delete')
                     <input type="hidden" name="token" value="{{ Str::uuid() }}"><input type="hidden" name="reason" value="undone at once"><button class="btn btn-quiet btn-small">Undo</button></form>
+            @elseif (session('undo_plan'))
+                <form method="post" action="{{ route('board.undo') }}">@csrf @token<button class="btn btn-quiet btn-small">Undo</button></form>
             @endif
         </div>
     @endif

@@ -2,7 +2,7 @@
 @php($coming = $steps->diffKeys($here)->filter(fn ($step) => $step->start_at !== null))
 @php($amount = fn ($of): string => \App\Wording\Figures::amount((string) $of))
 <x-layout :title="$centre->name" class="station">
-    <div class="head"><h1>{{ $centre->name }}</h1><span class="say">{{ $here->count() === 1 ? '1 job stands here' : $here->count().' jobs stand here' }}, {{ $coming->count() }} on the way.</span><a class="ms-auto" href="{{ route('station.index') }}">Other station</a></div>
+    <div class="head"><h1>{{ $centre->name }}</h1><span class="say">{{ $here->count() === 1 ? '1 job stands here' : $here->count().' jobs stand here' }}, {{ $coming->count() }} on the way.</span><a class="ms-auto" href="{{ route('dispatch.show', $centre->id) }}">Dispatch list</a>@can('say-absent')<a href="{{ route('absence.index', ['centre' => $centre->id]) }}">Machine down</a>@endcan<a href="{{ route('station.index') }}">Other station</a></div>
     @if ($here->isEmpty())<div class="none">Nothing stands at this station. What is on the way is listed below.</div>@endif
     @foreach ($here as $step)
         @php($todo = \Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap))

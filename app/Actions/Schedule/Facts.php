@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What going live changed besides the plan, as a list a person's undo can take back: a row that was made, or a column that was set.
+ *
+ * @phpstan-type Fact array{table: string, id?: int, column?: string, before?: mixed, after?: mixed, row?: array<string, mixed>}
+ */
+final class Facts
+{
+    /** @param  list<Fact>  $facts */
+    public function takeBack(array $facts): void
+    {
+        foreach (array_reverse($facts) as $fact) {
+            if (isset($fact['row'])) {
+                DB::table($fact['table'])->where($fact['row'])->delete();
+            } else {
+                DB::table($fact['table'])->where('id', $fact['id'])->where($fact['column'], $fact['after'])->update([$fact['column'] => $fact['before']]);
+            }
+        }
+    }
+
+    /** @param  list<Fact>  $facts */
+    public function doAgain(array $facts): void
+    {
+        foreach ($facts as $fact) {
+            if (isset($fact['row'])) {
+                DB::table($fact['table'])->insert($fact['row']);
+            } else {
+                DB::table($fact['table'])->where('id', $fact['id'])->update([$fact['column'] => $fact['after']]);
+            }
+        }
+    }
+}

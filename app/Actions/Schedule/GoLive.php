@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Plan;
+use App\Models\User;
+use App\Queries\Board\PlanComparison;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Shop\PlanLever;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** A what-if becomes the live plan, and what its levers took to be so becomes a fact: one deed, and one undo. */
+final class GoLive
+{
+    public function __construct(private readonly PlanChanges $changes, private readonly Facts $facts)
+    {
+    }
+
+    /** @throws Refused when facts changed since it was worked out, or a lever is nothing a plan can make true */
+    public function handle(int $planId, ?int $seen, string $token, User $by): Booking
+    {
+        return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $token, $by,
+            function (Ledger $ledger, StandingPlan $live, \ArrayObject $facts) use ($planId): \Closure {
+                $plan = Plan::query()->where('is_live', false)->lockForUpdate()->find($planId) ?? throw Refused::because('That what-if is not there any more.');
+                if (PlanComparison::facts() > (int) $plan->booking_id) {
+                    throw Refused::because('Something was booked since this was worked out. Work it out again, look at what it does now, then let it go live.');
+                }
+                foreach ($plan->levers ?? [] as $lever) {
+                    if (! PlanLever::of($lever)->canBeFact()) {
+                        throw Refused::because("{$lever['says']}: a plan cannot make that true. Change the work centre or the step first, then search again.");
+                    }
+                    foreach ($this->becomesFact($lever, $ledger->booking) as $fact) {
+                        $facts[] = $fact;
+                    }
+                }
+                $this->facts->doAgain($facts->getArrayCopy());
+                $other = StandingPlan::of($planId);
+                $this->changes->setPins(Plan::LIVE, $other->pins());
+                $ledger->says("Went live: {$plan->name}.");
+
+                return PlanChanges::keeping($other->steps() + $live->steps());
+            });
+    }
+
+    /**
+     * @param  array<string, mixed>  $lever
+     * @return list<array<string, mixed>>
+     */
+    private function becomesFact(array $lever, Booking $booking): array
+    {
+        return match ($lever['kind']) {
+            PlanLever::OVERTIME => array_map(fn (array $span): array => ['table' => 'overtimes', 'row' => ['work_centre_id' => $lever['centre'],
+                'from_at' => self::utc($span[0], $span[1]), 'until_at' => self::utc($span[0], $span[2]), 'reason' => mb_strimwidth($lever['says'], 0, 200, '…'),
+                'booking_id' => $booking->id]], $lever['spans']),
+            PlanLever::RANK => $this->rank((int) $lever['order']),
+            PlanLever::SPLIT => $this->halves((int) $lever['order']),
+            default => [], // a step on another work centre is the plan's own affair
+        };
+    }
+
+    /** @return list<array<string, mixed>> before all others: where the best rank is 0, the others make room */
+    private function rank(int $order): array
+    {
+        $was = (int) DB::table('orders')->where('id', $order)->lockForUpdate()->value('rank');
+        $best = (int) DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->min('rank');
+        $facts = [];
+        foreach ($best > 0 ? [] : DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->where('rank', 0)->pluck('id') as $id) {
+            $facts[] = ['table' => 'orders', 'id' => $id, 'column' => 'rank', 'before' => 0, 'after' => 1];
+        }
+
+        return [...$facts, ['table' => 'orders', 'id' => $order, 'column' => 'rank', 'before' => $was, 'after' => max(0, $best - 1)]];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function halves(int $order): array
+    {
+        $half = BigDecimal::of((string) DB::table('orders')->where('id', $order)->value('quantity'))->dividedBy(2, 0, RoundingMode::CEILING);
+
+        return array_values(DB::table('order_steps')->where('order_id', $order)->whereNull('transfer_quantity')->whereNull('supplier_id')->lockForUpdate()->pluck('id')
+            ->map(fn (int $step): array => ['table' => 'order_steps', 'id' => $step, 'column' => 'transfer_quantity', 'before' => null,
+                'after' => (string) $half->toScale(6)])->all());
+    }
+
+    private static function utc(string $date, string $time): string
+    {
+        return (new \DateTimeImmutable("{$date} {$time}", new \DateTimeZone(config()->string('pace.zone'))))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Board\StepName;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\Drop;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/** Puts a step at a place in a machine's sequence, or pins it to a minute there. */
+final class MoveStep
+{
+    public function __construct(private readonly PlanChanges $changes)
+    {
+    }
+
+    /**
+     * @param  int  $minute  UTC minute it is put at: it goes before or behind what stands there
+     * @param  bool  $pin  it stays at that minute, whatever happens around it
+     *
+     * @throws Refused
+     */
+    public function handle(int $planId, int $stepId, int $workCentre, int $machine, int $minute, bool $pin, ?int $seen, string $token, User $by): Booking
+    {
+        return $this->changes->make($pin ? BookingKind::StepPinned : BookingKind::StepMoved, $planId, $seen, $token, $by,
+            function (Ledger $ledger, StandingPlan $standing) use ($planId, $stepId, $workCentre, $machine, $minute, $pin): \Closure {
+                $drop = Drop::of($standing->problem(), $stepId, $workCentre, $machine, $minute)
+                    ?? throw Refused::because('That step is done, or its order is held: it has no place in the plan.');
+                if (($why = $drop->impossible()) !== null) {
+                    throw Refused::because($why);
+                }
+                if ($pin && ($against = $drop->against($standing->steps())) !== []) {
+                    throw Refused::because('It cannot be pinned there. '.implode(' ', $against));
+                }
+                DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $stepId)->delete();
+                $name = StepName::of($stepId);
+                $ledger->booking->order_id = $name->orderId;
+                $where = DB::table('work_centres')->where('id', $workCentre)->value('name')." {$machine}";
+                if ($pin) {
+                    DB::table('plan_pins')->insert(['plan_id' => $planId, 'order_step_id' => $stepId, 'work_centre_id' => $workCentre,
+                        'machine' => $machine, 'start_at' => gmdate('Y-m-d H:i:s', $minute * 60)]);
+                }
+                $ledger->says("{$name->label} ".($pin ? "pinned on {$where}, " : "moved to {$where}, put at ").self::clock($minute).'.');
+                $was = $standing->steps();
+
+                return static fn (Problem $problem): Schedule => KeptSequence::moved($problem, $was, $stepId, $workCentre, $machine, $minute);
+            });
+    }
+
+    /** Takes a pin out; the step stays in its sequence. @throws Refused */
+    public function unpin(int $planId, int $stepId, ?int $seen, string $token, User $by): Booking
+    {
+        return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $token, $by, function (Ledger $ledger, StandingPlan $standing) use ($planId, $stepId): \Closure {
+            if (DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $stepId)->delete() === 0) {
+                throw Refused::because('That step is not pinned.');
+            }
+            $name = StepName::of($stepId);
+            $ledger->booking->order_id = $name->orderId;
+            $ledger->says("{$name->label}: the pin is out.");
+
+            return PlanChanges::keeping($standing->steps());
+        });
+    }
+
+    private static function clock(int $minute): string
+    {
+        return (new \DateTimeImmutable('@'.$minute * 60))->setTimezone(new \DateTimeZone(config()->string('pace.zone')))->format('D j M H:i');
+    }
+}

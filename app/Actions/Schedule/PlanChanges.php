@@ -1,0 +1,112 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Plan;
+use App\Models\User;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Shop\ShopState;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Pin;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/** The one way a person changes a plan: locked, told apart from what others did meanwhile, kept with what stood before it so that it can be undone. */
+final class PlanChanges
+{
+    /** So many deeds back a plan can be brought. */
+    private const KEPT = 60;
+
+    public function __construct(private readonly Bookings $bookings, private readonly PlanWriter $writer, private readonly KeepUp $keepUp)
+    {
+    }
+
+    /**
+     * @param  int|null  $seen  the last deed on the plan that the person saw; null = any
+     * @param  \Closure(Ledger, StandingPlan, \ArrayObject<int, array<string, mixed>>): (\Closure(Problem): Schedule)  $work  checks, sets pins, says,
+     *                                                                                                                       lists the facts it changed; its answer loads the facts of now
+     *
+     * @throws Refused
+     */
+    public function make(BookingKind $kind, int $planId, ?int $seen, string $token, User $by, \Closure $work): Booking
+    {
+        return $this->bookings->once($kind, $token, $by, function (Ledger $ledger) use ($planId, $seen, $by, $work): void {
+            $plan = Plan::query()->lockForUpdate()->find($planId) ?? throw Refused::because('That plan is not there any more.');
+            $standing = StandingPlan::of($planId);
+            $this->assertSeen($plan, $seen, $by);
+            $before = Arrangement::pack($standing->steps(), $standing->pins());
+            $facts = new \ArrayObject;
+            $load = $work($ledger, $standing, $facts);
+            if ($this->keepUp->isSuspended() && $planId === Plan::LIVE) {
+                return; // once, when all is booked
+            }
+            $this->bring($plan, $standing, $load, $ledger->booking);
+            $plan->change_id = DB::table('plan_changes')->insertGetId(['plan_id' => $planId, 'booking_id' => $ledger->booking->id,
+                'user_id' => $by->id, 'before' => $before, 'facts' => json_encode($facts->getArrayCopy())]);
+            $plan->save();
+            DB::table('plan_changes')->where('plan_id', $planId)->where('is_undone', true)->delete(); // a new deed ends what could be redone
+            $this->forgetOld($planId);
+        });
+    }
+
+    /**
+     * Brings a plan to a schedule of the facts as they are now.
+     *
+     * @param  callable(Problem): Schedule  $load
+     */
+    public function bring(Plan $plan, StandingPlan $standing, callable $load, Booking $booking): void
+    {
+        $shop = ShopState::now();
+        [$problem, $schedule] = $standing->loadNow($shop, $load);
+        $plan->booking_id = $booking->id;
+        $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows());
+    }
+
+    /** Sets a plan's pins to these. @param  array<int, array{int, Pin}>  $pins */
+    public function setPins(int $plan, array $pins): void
+    {
+        DB::table('plan_pins')->where('plan_id', $plan)->delete();
+        foreach ($pins as $step => [$centre, $pin]) {
+            DB::table('plan_pins')->insert(['plan_id' => $plan, 'order_step_id' => $step, 'work_centre_id' => $centre,
+                'machine' => $pin->machine, 'start_at' => gmdate('Y-m-d H:i:s', $pin->start * 60)]);
+        }
+    }
+
+    /**
+     * @param  array<int, PlannedStep>  $steps
+     * @return \Closure(Problem): Schedule
+     */
+    public static function keeping(array $steps): \Closure
+    {
+        return static fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps);
+    }
+
+    /** @throws Refused when somebody else arranged the plan since the person looked at it */
+    private function assertSeen(Plan $plan, ?int $seen, User $by): void
+    {
+        if ($seen === null || $seen === (int) $plan->change_id) {
+            return;
+        }
+        $last = DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('users AS u', 'u.id', 'c.user_id')
+            ->where('c.plan_id', $plan->id)->where('c.id', '>', $seen)->where('c.user_id', '<>', $by->id)->orderByDesc('c.id')
+            ->first(['b.says', 'u.name']);
+        if ($last !== null) {
+            throw Refused::because("{$last->name} changed the plan meanwhile: {$last->says} Look at it as it is now, then do it again if you still want to.");
+        }
+    }
+
+    private function forgetOld(int $plan): void
+    {
+        $oldest = DB::table('plan_changes')->where('plan_id', $plan)->orderByDesc('id')->skip(self::KEPT)->value('id');
+        if ($oldest !== null) {
+            DB::table('plan_changes')->where('plan_id', $plan)->where('id', '<=', $oldest)->delete();
+        }
+    }
+}

@@ -1,0 +1,170 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Models\Plan;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Shop\HeldPromises;
+use App\Queries\Shop\ShopState;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use KeepPace\Core\Planning\Block;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/** Writes a plan: what differs from what stands there. The plan's row is locked by whoever calls. */
+final class PlanWriter
+{
+    /**
+     * @param  Collection<int, \stdClass>|null  $there  the steps that stand there, if they were read before
+     * @return array{late: array<int, int>, saved: list<int>} orders that became late, with minutes, and those in time again
+     */
+    public function write(Plan $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there = null): array
+    {
+        $effect = $this->rows($plan->id, $shop, $schedule, $there === null ? null : clone $there);
+        $old = $plan->stamp;
+        $plan->stamp = Str::random(20);
+        $plan->computed_at = now()->toImmutable();
+        $plan->save();
+        DB::afterCommit(function () use ($plan, $problem, $old): void {
+            Cache::forget(StandingPlan::key($old));
+            Cache::put(StandingPlan::key($plan->stamp), $problem, now()->addDays(3));
+        });
+
+        return $effect;
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>|null  $there
+     * @return array{late: array<int, int>, saved: list<int>}
+     */
+    private function rows(int $plan, ShopState $shop, Schedule $schedule, ?Collection $there): array
+    {
+        $plant = $shop->plantCalendar();
+        $dues = array_filter($shop->orders->map(fn ($order) => $shop->dueMinute($order->due_on))->all());
+        $ends = [...$dues, ...$schedule->finish];
+        $open = $plant === null || $ends === [] ? null : $plant->windows(min($ends), max($ends) + 1);
+        $orders = [];
+        $place = 0;
+        foreach ($shop->orders as $order) {
+            $readiness = $shop->readiness($order->id, $schedule->finish);
+            $finish = $schedule->finish[$order->id] ?? null;
+            $due = $dues[$order->id] ?? null;
+            $orders[] = [
+                'plan_id' => $plan, 'order_id' => $order->id,
+                'finish_at' => $finish === null ? null : self::time($finish), 'due_at' => $due === null ? null : self::time($due),
+                'late_minutes' => $finish === null || $due === null ? 0 : ($open?->minutesBetween($due, $finish) ?? $finish - $due),
+                'place_in_rank' => ++$place, 'readiness' => $readiness->state
+                    ->value, 'can_start' => $readiness->canStart && ! $order->is_held && ! $shop->isOutside($order->id),
+                'blocks' => json_encode(array_map(fn (Block $block): array => ['step' => $block->step, 'item' => $block->item,
+                    'supply' => $block->supply, 'at' => $block->at], $readiness->blocks)),
+                'unplaced' => $order->is_held ? 'held' : $schedule->unplaced[$order->id] ?? '',
+            ];
+        }
+        $steps = [];
+        foreach ($schedule->steps as $id => $step) {
+            if ($id < 0) {
+                continue; // held for a promise
+            }
+            $steps[] = ['plan_id' => $plan, 'order_step_id' => $id, 'work_centre_id' => $step->workCentre, 'start_at' => self::time($step->start),
+                'run_at' => self::time($step->runStart ?? $step->start), 'end_at' => self::time($step->end), 'machine' => $step->machine,
+                'minutes' => $step->end - $step->start];
+        }
+        $components = [];
+        foreach ($shop->allocated as $id => $row) {
+            $components[] = ['plan_id' => $plan, 'component_id' => $id, 'from_stock' => (string) $row->fromStock,
+                'missing' => (string) $row->missing,
+                'coming' => json_encode(array_map(fn (array $coming): array => ['supply' => $coming['supply']
+                    ->name, 'quantity' => (string) $coming['quantity'],
+                    'at' => $coming['supply']->order === null ? $coming['supply']
+                        ->at : $schedule->finish[$coming['supply']->order] ?? null], $row->coming))];
+        }
+        $was = DB::table('plan_orders')->where('plan_id', $plan)->get()->keyBy('order_id');
+        $effect = self::effect($was, $orders);
+        $this->bring('plan_orders', 'order_id', $plan, $orders, $was);
+        $this->bring('plan_steps', 'order_step_id', $plan, $steps, $there);
+        $this->bring('plan_components', 'component_id', $plan, $components);
+        if ($plan === Plan::LIVE) {
+            $this->promises($schedule);
+        }
+
+        return $effect;
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $was
+     * @param  list<array<string, mixed>>  $orders
+     * @return array{late: array<int, int>, saved: list<int>}
+     */
+    private static function effect(Collection $was, array $orders): array
+    {
+        $effect = ['late' => [], 'saved' => []];
+        foreach ($orders as $order) {
+            $before = isset($was[$order['order_id']]) ? (int) $was[$order['order_id']]->late_minutes : null;
+            if ($before !== null && $before <= 0 && $order['late_minutes'] > 0) {
+                $effect['late'][$order['order_id']] = $order['late_minutes'];
+            } elseif ($before > 0 && $order['late_minutes'] <= 0 && $order['finish_at'] !== null) {
+                $effect['saved'][] = $order['order_id'];
+            }
+        }
+
+        return $effect;
+    }
+
+    /** Keeps in mind where the time held for promises stands now. */
+    private function promises(Schedule $schedule): void
+    {
+        foreach (HeldPromises::rows() as $row) {
+            $jobs = $row->jobs;
+            foreach ($jobs as $j => $job) {
+                foreach ($job['steps'] as $s => $step) {
+                    $at = $schedule->steps[$step['id']] ?? null;
+                    if ($at !== null) {
+                        $jobs[$j]['steps'][$s] = [...$step, 'start' => $at->start, 'end' => $at->end, 'machine' => $at->machine];
+                    }
+                }
+            }
+            if ($jobs !== $row->jobs) {
+                DB::table('promises')->where('id', $row->id)->update(['jobs' => json_encode($jobs)]);
+            }
+        }
+    }
+
+    /**
+     * Writes what differs from what stands there and takes out what is over: most of a plan stays as it was.
+     *
+     * @param  list<array<string, mixed>>  $rows  all with the same columns
+     * @param  Collection<int, \stdClass>|null  $there  what stands there, by key, if it was read before
+     */
+    private function bring(string $table, string $key, int $plan, array $rows, ?Collection $there = null): void
+    {
+        $there ??= DB::table($table)->where('plan_id', $plan)->get()->keyBy($key);
+        $changed = [];
+        foreach ($rows as $row) {
+            $old = $there[$row[$key]] ?? null;
+            unset($there[$row[$key]]);
+            foreach ($old === null ? [] : $row as $column => $value) {
+                if ((string) $old->{$column} !== (is_bool($value) ? (string) (int) $value : (string) $value)) {
+                    $old = null;
+                    break;
+                }
+            }
+            if ($old === null) {
+                $changed[] = $row;
+            }
+        }
+        foreach (array_chunk($there->pluck('id')->all(), 1000) as $ids) {
+            DB::table($table)->whereIn('id', $ids)->delete();
+        }
+        foreach (array_chunk($changed, 500) as $chunk) {
+            DB::table($table)->upsert($chunk, ['plan_id', $key]);
+        }
+    }
+
+    private static function time(int $minute): string
+    {
+        return gmdate('Y-m-d H:i:s', $minute * 60);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Jobs\RunSearch;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use App\Queries\Board\PlanComparison;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** A person starts a search for a better plan; it runs on the queue. */
+final class StartSearch
+{
+    /** One that nobody heard of for so long is taken to have broken off. */
+    private const SILENT_SECONDS = 120;
+
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  int  $movedWeight  what a step that starts at another time than planned costs, in minutes late
+     *
+     * @throws Refused when one runs already
+     */
+    public function handle(int $seconds, int $movedWeight, int $seed, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($seconds, $movedWeight, $seed, $by): void {
+            $running = DB::table('searches')->whereIn('state', ['waiting', 'running'])->where('updated_at', '>', now()->subSeconds(self::SILENT_SECONDS))
+                ->lockForUpdate()->first();
+            if ($running !== null) {
+                throw Refused::because('A search runs already. Stop it, or wait for it, first.');
+            }
+            $id = DB::table('searches')->insertGetId(['user_id' => $by->id, 'seconds' => $seconds, 'seed' => $seed, 'moved_weight' => $movedWeight,
+                'facts_id' => PlanComparison::facts(), 'created_at' => now(), 'updated_at' => now()]);
+            $ledger->says("Search started: {$seconds} s, seed {$seed}.");
+            DB::afterCommit(fn () => RunSearch::dispatch($id));
+        });
+    }
+
+    /** Takes the best found so far. */
+    public function stop(int $search): void
+    {
+        DB::table('searches')->where('id', $search)->whereIn('state', ['waiting', 'running'])->update(['stop' => true]);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Plan;
+use App\Models\User;
+use App\Queries\Board\StandingPlan;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** Takes back the last deed on a plan, or does it again. Plans only: what was booked in the shop stays, and its times are worked out anew. */
+final class UndoPlan
+{
+    public function __construct(private readonly Bookings $bookings, private readonly PlanChanges $changes, private readonly Facts $facts)
+    {
+    }
+
+    /** @throws Refused when there is nothing to take back */
+    public function undo(int $planId, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
+            $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
+            $change = $this->last($planId, false) ?? throw Refused::because('Nothing on this plan is left to undo.');
+            $standing = StandingPlan::of($planId);
+            $after = Arrangement::pack($standing->steps(), $standing->pins());
+            $this->facts->takeBack(json_decode($change->facts, true));
+            $this->arrange($plan, $standing, $change->before, $ledger);
+            DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => true, 'after' => $after]);
+            $plan->change_id = $this->last($planId, false)?->id;
+            $plan->save();
+            $ledger->says("Undone: {$change->says}");
+        });
+    }
+
+    /** @throws Refused when nothing was undone */
+    public function redo(int $planId, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
+            $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
+            $change = $this->last($planId, true) ?? throw Refused::because('Nothing is left to do again.');
+            $this->facts->doAgain(json_decode($change->facts, true));
+            $this->arrange($plan, StandingPlan::of($planId), $change->after, $ledger);
+            DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => false]);
+            $plan->change_id = $change->id;
+            $plan->save();
+            $ledger->says("Done again: {$change->says}");
+        });
+    }
+
+    private function arrange(Plan $plan, StandingPlan $standing, string $packed, Ledger $ledger): void
+    {
+        [$steps, $pins] = Arrangement::unpack($packed);
+        $this->changes->setPins($plan->id, array_filter($pins, fn (int $step): bool => DB::table('order_steps')->where('id', $step)->exists(), ARRAY_FILTER_USE_KEY));
+        // what came into the plan since keeps the place it has
+        $this->changes->bring($plan, $standing, PlanChanges::keeping($steps + $standing->steps()), $ledger->booking);
+    }
+
+    /** The last deed not undone; or the first of those undone. */
+    private function last(int $plan, bool $undone): ?\stdClass
+    {
+        return DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->where('c.plan_id', $plan)->where('c.is_undone', $undone)
+            ->orderBy('c.id', $undone ? 'asc' : 'desc')->first(['c.*', 'b.says']);
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Plan;
+use App\Models\User;
+use App\Queries\Board\LeverOffers;
+use App\Queries\Board\PlanComparison;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Shop\ShopState;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/** Plans beside the live one: made as a copy, by a lever or by a search; worked out again; thrown away. Nothing in the shop follows them. */
+final class WhatIf
+{
+    /** Each is written whole, and people compare a handful. */
+    private const MOST = 12;
+
+    public function __construct(private readonly Bookings $bookings, private readonly PlanWriter $writer)
+    {
+    }
+
+    /** @throws Refused */
+    public function copy(string $name, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($name, $by): void {
+            $plan = $this->add($name === '' ? 'Copy of the live plan' : $name, 'A copy of the live plan.', [], $by, StandingPlan::of()->steps(), null);
+            $ledger->says("What-if made: {$plan->name}.");
+        });
+    }
+
+    /**
+     * One lever tried on the live plan.
+     *
+     * @param  array<string, mixed>  $lever  as LeverOffers gave it
+     *
+     * @throws Refused
+     */
+    public function tryLever(int $order, array $lever, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($order, $lever, $by): void {
+            $standing = StandingPlan::of();
+            $effect = LeverOffers::effect($standing, $standing->problem(), $lever, $order);
+            $plan = $this->add(mb_strimwidth($lever['says'], 0, 58, '…'), "{$lever['says']}.", [$lever], $by, $effect->schedule->steps, null);
+            $ledger->booking->order_id = $order;
+            $ledger->says("What-if made: {$plan->name}.");
+        });
+    }
+
+    /**
+     * What a search came to.
+     *
+     * @param  array<int, PlannedStep>  $steps
+     * @param  int|null  $facts  the newest booking the search knew of
+     */
+    public function found(string $name, string $says, User $by, array $steps, ?int $facts): Plan
+    {
+        return DB::transaction(fn (): Plan => $this->add($name, $says, [], $by, $steps, $facts), attempts: 5);
+    }
+
+    /** Over the facts of now, in the sequences it has. @throws Refused */
+    public function again(int $planId, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {
+            $plan = $this->locked($planId);
+            $standing = StandingPlan::of($planId);
+            $this->write($plan, $standing->steps(), PlanComparison::facts());
+            $ledger->says("What-if worked out again: {$plan->name}.");
+        });
+    }
+
+    /** @throws Refused */
+    public function discard(int $planId, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {
+            $plan = $this->locked($planId);
+            DB::table('searches')->where('plan_id', $planId)->update(['plan_id' => null]);
+            foreach (['plan_changes', 'plan_pins', 'plan_orders', 'plan_steps', 'plan_components'] as $table) {
+                DB::table($table)->where('plan_id', $planId)->delete();
+            }
+            $plan->delete();
+            $ledger->says("What-if thrown away: {$plan->name}.");
+        });
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $levers
+     * @param  array<int, PlannedStep>  $steps
+     */
+    private function add(string $name, string $says, array $levers, User $by, array $steps, ?int $facts): Plan
+    {
+        if (Plan::query()->where('is_live', false)->count() >= self::MOST) {
+            throw Refused::because(self::MOST.' what-if plans are kept already. Throw one away first.');
+        }
+        $plan = Plan::query()->create(['name' => mb_strimwidth($name, 0, 60, '…'), 'says' => mb_strimwidth($says, 0, 300, '…'), 'is_live' => false,
+            'levers' => $levers, 'user_id' => $by->id, 'made_at' => now()])->refresh();
+        DB::table('plan_pins')->insertUsing(['plan_id', 'order_step_id', 'work_centre_id', 'machine', 'start_at'],
+            DB::table('plan_pins')->where('plan_id', Plan::LIVE)->selectRaw('?, order_step_id, work_centre_id, machine, start_at', [$plan->id]));
+        $this->write($plan, $steps, $facts ?? PlanComparison::facts());
+
+        return $plan;
+    }
+
+    /** @param  array<int, PlannedStep>  $steps */
+    private function write(Plan $plan, array $steps, ?int $facts): void
+    {
+        $shop = ShopState::now();
+        [$problem, $schedule] = StandingPlan::of($plan->id)->loadNow($shop, fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps));
+        $plan->booking_id = $facts;
+        $this->writer->write($plan, $shop, $problem, $schedule);
+    }
+
+    private function locked(int $id): Plan
+    {
+        return Plan::query()->where('is_live', false)->lockForUpdate()->find($id) ?? throw Refused::because('That what-if is not there any more.');
+    }
+}

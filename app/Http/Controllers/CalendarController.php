@@ -1,0 +1,55 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Schedule\ChangeCalendar;
+use App\Http\Requests\CalendarRequest;
+use App\Models\Calendar;
+use App\Models\WorkCentre;
+use App\Papers\CalendarFile;
+use App\Queries\Board\CalendarWeek;
+use App\Queries\Board\EffectWords;
+use App\Wording\When;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** Calendars: the week, the days that differ, and what a change does before it is kept. */
+class CalendarController extends Controller
+{
+    public function index(): View
+    {
+        return view('calendars.index', ['calendars' => Calendar::query()->with('shifts')->withCount('days')->orderBy('id')->get(), 'centres' => WorkCentre::query()->get()->groupBy('calendar_id')]);
+    }
+
+    public function show(Request $request, int $calendar): View
+    {
+        $typed = $request->string('week')->value();
+        $monday = (preg_match('/^\d{4}-\d\d-\d\d$/', $typed) === 1 ? \Carbon\CarbonImmutable::parse($typed, When::zone()) : When::today())->startOfWeek();
+
+        return view('calendars.show', ['calendar' => $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar), 'monday' => $monday, 'drawn' => CalendarWeek::of($found, $monday),
+            'centres' => WorkCentre::query()->where('calendar_id', $calendar)->pluck('name')]);
+    }
+
+    /** Shows what the change would do, or keeps it. */
+    public function update(CalendarRequest $request, int $calendar, ChangeCalendar $change): RedirectResponse
+    {
+        [$week, $days, $removed] = [$request->week(), $request->days(), $request->removed()];
+        if ($request->boolean('try')) {
+            $effect = $change->effect($calendar, $week, $days, $removed);
+
+            return back()->withInput($request->except('_token', 'file'))->with('effect', EffectWords::of($effect['comparison']))->with('lost', $effect['lost']);
+        }
+
+        return $this->done(back(), $change->handle($calendar, $week, $days, $removed, $request->boolean('anyway'), $request->token(), $request->person()));
+    }
+
+    public function file(int $calendar): Response
+    {
+        $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar);
+
+        return response(CalendarFile::calendar($found, When::today()), 200, ['Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^A-Za-z0-9_-]/', '-', $found->code).'.ics"']);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\WorkCentre;
+use App\Papers\CalendarFile;
+use App\Papers\DispatchPaper;
+use App\Queries\Board\DispatchList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\URL;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+/** Dispatch lists: on the page, on paper, as CSV, as an iCalendar feed. */
+class DispatchController extends Controller
+{
+    public function index(): View
+    {
+        return view('dispatch.index', ['centres' => WorkCentre::query()->orderBy('id')->get()]);
+    }
+
+    public function show(Request $request, int $centre): View
+    {
+        $list = $this->list($request, $centre);
+        $of = array_filter(['machine' => $list->machine, 'person' => $list->person->id ?? null]);
+
+        return view('dispatch.show', ['list' => $list, 'people' => DispatchList::people($centre), 'days' => $this->days($request), 'of' => $of,
+            'feed' => URL::signedRoute('dispatch.feed', ['centre' => $centre, ...$of])]);
+    }
+
+    public function pdf(Request $request, int $centre): Response
+    {
+        return response(DispatchPaper::pdf($this->list($request, $centre)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="dispatch-list.pdf"']);
+    }
+
+    public function csv(Request $request, int $centre): StreamedResponse
+    {
+        $list = $this->list($request, $centre);
+
+        return response()->streamDownload(function () use ($list): void {
+            $out = fopen('php://output', 'w');
+            foreach ([DispatchList::HEAD, ...$list->table(true)] as $row) {
+                fputcsv($out, $row, escape: '');
+            }
+        }, 'dispatch-list.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+    }
+
+    /** For a calendar program, which cannot log in: the address is signed and lasts. */
+    public function feed(Request $request, int $centre): Response
+    {
+        return response(CalendarFile::schedule(DispatchList::of($centre, $request->integer('machine') ?: null, $request->integer('person') ?: null, 60)), 200,
+            ['Content-Type' => 'text/calendar; charset=utf-8']);
+    }
+
+    private function list(Request $request, int $centre): DispatchList
+    {
+        return DispatchList::of($centre, $request->integer('machine') ?: null, $request->integer('person') ?: null, $this->days($request));
+    }
+
+    private function days(Request $request): int
+    {
+        return in_array($request->integer('days'), [1, 2, 7, 30], true) ? $request->integer('days') : 7;
+    }
+}

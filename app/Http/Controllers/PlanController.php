@@ -1,0 +1,68 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Schedule\GoLive;
+use App\Actions\Schedule\StartSearch;
+use App\Actions\Schedule\WhatIf;
+use App\Http\Requests\DeedRequest;
+use App\Http\Requests\SearchRequest;
+use App\Models\Plan;
+use App\Queries\Board\PlanComparison;
+use App\Queries\Board\PlanList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Plans beside the live one: searching, comparing, going live. */
+class PlanController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $data = ['plans' => PlanList::all(), 'search' => PlanList::lastSearch()];
+
+        return view($this->wantsPart($request) ? 'plans.search' : 'plans.index', $data);
+    }
+
+    public function show(int $plan): View
+    {
+        Plan::query()->where('is_live', false)->findOrFail($plan);
+
+        return view('plans.show', ['compared' => PlanComparison::of($plan), 'seen' => (int) Plan::query()->findOrFail(Plan::LIVE)->change_id]);
+    }
+
+    public function search(SearchRequest $request, StartSearch $start): RedirectResponse
+    {
+        return $this->done(to_route('plans.index'), $start->handle($request->integer('seconds'), $request->integer('moved_weight'),
+            $request->integer('seed', 1), $request->token(), $request->person()));
+    }
+
+    public function stop(int $search, StartSearch $start): RedirectResponse
+    {
+        $start->stop($search);
+
+        return to_route('plans.index')->with('said', 'The search stops and keeps the best it found.');
+    }
+
+    public function store(DeedRequest $request, WhatIf $whatIf): RedirectResponse
+    {
+        $typed = $request->validate(['name' => ['nullable', 'string', 'max:60']]);
+
+        return $this->done(to_route('plans.index'), $whatIf->copy($typed['name'] ?? '', $request->token(), $request->person()));
+    }
+
+    public function again(DeedRequest $request, int $plan, WhatIf $whatIf): RedirectResponse
+    {
+        return $this->done(to_route('plans.show', $plan), $whatIf->again($plan, $request->token(), $request->person()));
+    }
+
+    public function live(DeedRequest $request, int $plan, GoLive $goLive): RedirectResponse
+    {
+        return $this->done(to_route('board'), $goLive->handle($plan, $request->filled('seen') ? $request->integer('seen') : null, $request->token(), $request->person()));
+    }
+
+    public function destroy(DeedRequest $request, int $plan, WhatIf $whatIf): RedirectResponse
+    {
+        return $this->done(to_route('plans.index'), $whatIf->discard($plan, $request->token(), $request->person()));
+    }
+}

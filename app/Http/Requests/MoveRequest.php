@@ -1,0 +1,19 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Where a step is put: a machine and a UTC minute. */
+class MoveRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['centre' => ['required', 'integer'], 'machine' => ['required', 'integer', 'between:1,999'],
+            'minute' => ['required', 'integer', 'between:0,200000000'], 'pin' => ['nullable', 'boolean'], 'seen' => ['nullable', 'integer']];
+    }
+
+    /** The last deed on the plan the person saw. */
+    public function seen(): ?int
+    {
+        return $this->filled('seen') ? $this->integer('seen') : null;
+    }
+}

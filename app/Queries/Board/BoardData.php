@@ -1,0 +1,181 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Models\Plan;
+use App\Queries\Shop\HeldPromises;
+use App\Queries\Shop\ShopState;
+use App\Queries\Shop\StepAlternatives;
+use App\Wording\Figures;
+use App\Wording\When;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Scheduling\Plan\DailyLoad;
+use KeepPace\Core\Scheduling\Plan\Wanted;
+use KeepPace\Core\Scheduling\Problem;
+
+/** A whole plan for the board's script: what stands where, open time, load by day. Times are UTC minutes; drawn is only what is in view. */
+final class BoardData
+{
+    private const BARS = 'SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
+        UNIX_TIMESTAMP(p.start_at) DIV 60 AS start, UNIX_TIMESTAMP(COALESCE(p.run_at, p.start_at)) DIV 60 AS run, UNIX_TIMESTAMP(p.end_at) DIV 60 AS end,
+        s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started, n.id IS NOT NULL AS pinned, v.name AS supplier,
+        s.alternatives, s.work_centre_id AS home,
+        s.supplier_id IS NOT NULL AND s.started_at + INTERVAL s.lead_days DAY < UTC_TIMESTAMP() AS overdue
+        FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id LEFT JOIN suppliers v ON v.id = s.supplier_id
+        LEFT JOIN plan_pins n ON n.plan_id = p.plan_id AND n.order_step_id = s.id WHERE p.plan_id = ? ORDER BY p.start_at';
+
+    /** @return array<string, mixed> */
+    public static function of(int $planId = Plan::LIVE): array
+    {
+        $standing = StandingPlan::of($planId);
+        $problem = $standing->problem();
+        $codes = DB::table('work_centres')->pluck('id', 'code')->mapWithKeys(fn ($id, $code): array => [mb_strtolower((string) $code) => (int) $id]);
+        $bars = [];
+        foreach (DB::select(self::BARS, [$planId]) as $row) {
+            $others = array_values(array_filter(array_map(fn (string $code): ?int => $codes[$code] ?? null, array_keys(StepAlternatives::read($row->alternatives)))));
+            $bars[] = [$row->id, (int) $row->centre, (int) $row->machine, (int) $row->start, (int) $row->run, (int) $row->end, $row->order, $row->number,
+                $row->name, (int) $row->started, (int) $row->pinned, $row->supplier ?? '', $row->family, (int) $row->overdue,
+                $others === [] ? [] : [(int) $row->home, ...$others]];
+        }
+        $from = min([$problem->now, ...array_column($bars, 3)]);
+        $to = max([$problem->now + 7 * 1440, ...array_column($bars, 5)]);
+        $days = self::days($from, $to);
+        [$calendars, $centres] = self::centres($problem, $days);
+
+        return [
+            'plan' => ['id' => $planId, 'name' => $standing->plan->name, 'live' => $standing->plan->is_live, 'seen' => (int) $standing->plan->change_id,
+                'computed' => $standing->plan->computed_at === null ? null : ShopState::minute($standing->plan->computed_at), 'stamp' => $standing->plan->stamp],
+            'zone' => When::zone(), 'now' => ShopState::minute(CarbonImmutable::now()), 'from' => $days[0], 'to' => $days[count($days) - 1], 'days' => $days,
+            'calendars' => $calendars, 'centres' => self::withLoad($problem, $centres, $standing, $days), 'bars' => $bars,
+            'orders' => self::orders($planId, $problem), 'held' => self::held(),
+        ];
+    }
+
+    /** @return list<int> midnights of the plant around a span */
+    public static function days(int $from, int $to): array
+    {
+        $days = [];
+        for ($day = When::local($from)->startOfDay(); ; $day = $day->addDay()) {
+            $days[] = ShopState::minute($day);
+            if (end($days) >= $to) {
+                return $days;
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $days
+     * @return array{array<int, list<array{int, int}>>, list<array<string, mixed>>}
+     */
+    private static function centres(Problem $problem, array $days): array
+    {
+        $calendars = $centres = $known = [];
+        $key = static function (OpenWindows $open) use (&$calendars, &$known, $days): int {
+            $id = spl_object_id($open);
+            if (! isset($known[$id])) {
+                $known[$id] = count($calendars);
+                $spans = [];
+                foreach ($open->starts as $i => $start) {
+                    if ($open->ends[$i] > $days[0] && $start < $days[count($days) - 1]) {
+                        $spans[] = [$start, $open->ends[$i]];
+                    }
+                }
+                $calendars[] = $spans;
+            }
+
+            return $known[$id];
+        };
+        foreach ($problem->workCentres as $id => $centre) {
+            $centres[] = ['id' => $id, 'name' => $centre->name, 'machines' => max(1, $centre->machines), 'open' => $key($centre->open),
+                'own' => (object) array_map($key, $centre->ownOpen), 'fence' => $centre->fence];
+        }
+
+        return [$calendars, $centres];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $centres
+     * @param  list<int>  $days
+     * @return list<array<string, mixed>>
+     */
+    private static function withLoad(Problem $problem, array $centres, StandingPlan $standing, array $days): array
+    {
+        $planned = DailyLoad::of($problem, $standing->steps(), $days);
+        $wanted = DailyLoad::of($problem, Wanted::of($problem), $days);
+        $capacity = DailyLoad::capacity($problem, $days);
+
+        return array_map(fn (array $centre): array => [...$centre, 'load' => $planned[$centre['id']], 'wanted' => $wanted[$centre['id']],
+            'capacity' => $capacity[$centre['id']]], $centres);
+    }
+
+    /** @return array<int, array<string, mixed>> */
+    private static function orders(int $planId, Problem $problem): array
+    {
+        $needs = [];
+        foreach ($problem->jobs as $job) {
+            foreach ($job->steps as $step) {
+                foreach ($step->afterJobs as $part) {
+                    $needs[$job->id][$part] = $part;
+                }
+            }
+        }
+        $rows = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->join('items AS i', 'i.id', 'o.item_id')->where('p.plan_id', $planId)
+            ->orderBy('p.place_in_rank')
+            ->get(['o.id', 'o.number', 'o.state', 'o.quantity', 'o.for_order_id', 'o.due_on', 'i.number AS item', 'i.name', 'p.late_minutes', 'p.readiness',
+                'p.unplaced', DB::raw('UNIX_TIMESTAMP(p.due_at) DIV 60 AS due'), DB::raw('UNIX_TIMESTAMP(p.finish_at) DIV 60 AS finish')])->keyBy('id');
+        $customers = self::customers($rows);
+        $orders = [];
+        foreach ($rows as $row) {
+            $orders[$row->id] = ['number' => $row->number, 'state' => $row->state, 'quantity' => Figures::amount($row->quantity), 'item' => $row->item,
+                'name' => $row->name, 'late' => (int) $row->late_minutes, 'due' => $row->due === null ? null : (int) $row->due,
+                'finish' => $row->finish === null ? null : (int) $row->finish, 'for' => isset($rows[$row->for_order_id]) ? $row->for_order_id : null,
+                'needs' => array_values($needs[$row->id] ?? []), 'customer' => $customers[$row->id] ?? '', 'unplaced' => $row->unplaced];
+        }
+
+        return $orders;
+    }
+
+    /**
+     * Who waits for an order: its own customer line, or the one of the order it is made for.
+     *
+     * @param  Collection<int, \stdClass>  $orders
+     * @return array<int, string>
+     */
+    private static function customers(Collection $orders): array
+    {
+        $direct = DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
+            ->join('customers AS k', 'k.id', 'co.customer_id')->whereIn('c.order_id', $orders->keys())->where('c.quantity', '>', 0)->orderBy('c.id')
+            ->pluck('k.name', 'c.order_id')->all();
+        $customers = [];
+        foreach ($orders as $order) {
+            for ($one = $order, $up = 0; $one !== null && $up < 50; $one = $orders[$one->for_order_id] ?? null, $up++) {
+                if (isset($direct[$one->id])) {
+                    $customers[$order->id] = $direct[$one->id];
+                    break;
+                }
+            }
+        }
+
+        return $customers;
+    }
+
+    /** @return list<array<int, int|string>> time held for promises: work centre, machine, start, end, what */
+    private static function held(): array
+    {
+        $held = [];
+        foreach (HeldPromises::rows() as $row) {
+            foreach ($row->jobs as $job) {
+                foreach ($job['steps'] as $step) {
+                    if ($step['centre'] !== null) {
+                        $held[] = [$step['centre'], $step['machine'], $step['start'], $step['end'], $row->for === '' ? 'held promise' : "held: {$row->for}"];
+                    }
+                }
+            }
+        }
+
+        return $held;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Wording\When;
+use KeepPace\Core\Scheduling\Plan\Comparison;
+use KeepPace\Core\Scheduling\Plan\Drop;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/** What putting a step somewhere would do, before it is kept. */
+final class MovePreview
+{
+    /** @return array<string, mixed> */
+    public static function of(int $planId, int $step, int $centre, int $machine, int $minute): array
+    {
+        $standing = StandingPlan::of($planId);
+        $problem = $standing->problem();
+        $drop = Drop::of($problem, $step, $centre, $machine, $minute);
+        $why = $drop === null ? 'That step is done, or its order is held.' : $drop->impossible();
+        if ($drop === null || $why !== null) {
+            return ['can' => false, 'says' => [$why]];
+        }
+        $before = $standing->schedule();
+        $after = KeptSequence::moved($problem, $before->steps, $step, $centre, $machine, $minute);
+        $lands = $after->steps[$step] ?? null;
+        if ($lands === null) {
+            return ['can' => false, 'says' => ['It would find no open time there.']];
+        }
+        $against = $drop->against($before->steps);
+        $comparison = self::compare($problem, $before, $after);
+
+        return ['can' => true, 'pin' => $against === [], 'against' => $against, 'lands' => [$lands->start, $lands->end], 'put' => $minute,
+            'where' => $problem->workCentres[$centre]->name.($problem->workCentres[$centre]->machines > 1 ? " {$machine}" : ''),
+            'says' => [When::span($lands->start, $lands->end)], 'pinSays' => When::say($minute), 'effect' => EffectWords::of($comparison),
+            'moved' => array_map(fn (int $id): array => self::row($id, $after->steps[$id]), $comparison->moved)];
+    }
+
+    public static function compare(Problem $problem, Schedule $before, Schedule $after): Comparison
+    {
+        return Comparison::of($problem->jobs, $before->finish, $after->finish, $before->steps, $after->steps, $problem->lateIn);
+    }
+
+    /** @return array{int, int, int, int, int, int} as in the board's bars */
+    private static function row(int $id, PlannedStep $at): array
+    {
+        return [$id, $at->workCentre ?? 0, $at->machine ?? 0, $at->start, $at->runStart ?? $at->start, $at->end];
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Models\Plan;
+use App\Queries\Shop\HeldPromises;
+use App\Queries\Shop\PlanLever;
+use App\Queries\Shop\ShopState;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Pin;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/** A plan as it stands: its steps, its pins, and the problem it was computed from, so that what is asked of it is answered on equal terms. */
+final class StandingPlan
+{
+    /** Open time is looked up this far first; the far end costs time and is seldom needed. */
+    private const NEAR_DAYS = 45;
+
+    /** @var array<int, PlannedStep>|null */
+    private ?array $steps = null;
+
+    /** @var Collection<int, \stdClass>|null */
+    private ?Collection $rows = null;
+
+    private ?Problem $problem = null;
+
+    private function __construct(public readonly Plan $plan)
+    {
+    }
+
+    public static function of(int $plan = Plan::LIVE): self
+    {
+        return new self(Plan::query()->findOrFail($plan));
+    }
+
+    /** As it was when the plan was last computed. */
+    public function problem(): Problem
+    {
+        $kept = $this->problem === null && $this->plan->stamp !== '' ? Cache::get(self::key($this->plan->stamp)) : null;
+
+        return $this->problem ??= $kept instanceof Problem ? $kept : $this->problemNow(ShopState::now(), self::NEAR_DAYS);
+    }
+
+    /** As the facts are now. @param  int  $days  how far ahead open time is looked up */
+    public function problemNow(ShopState $shop, int $days): Problem
+    {
+        $problem = $shop->problem($days, pins: $this->pins());
+        foreach ($this->plan->levers ?? [] as $lever) {
+            $problem = PlanLever::of($lever)->on($problem);
+        }
+
+        return $problem;
+    }
+
+    /**
+     * Loads the facts as they are now: near open time first, all of it when something finds no place.
+     *
+     * @param  callable(Problem): Schedule  $load
+     * @return array{Problem, Schedule}
+     */
+    public function loadNow(ShopState $shop, callable $load): array
+    {
+        $problem = $this->problemNow($shop, self::NEAR_DAYS);
+        $schedule = $load($problem);
+        if ($schedule->unplaced !== []) {
+            $problem = $this->problemNow($shop, config()->integer('pace.horizon_days'));
+            $schedule = $load($problem);
+        }
+
+        return [$problem, $schedule];
+    }
+
+    /** @return array<int, PlannedStep> by step id, what is held for promises among them */
+    public function steps(): array
+    {
+        return $this->steps ??= self::read($this->rows());
+    }
+
+    /** @return Collection<int, \stdClass> of plan_steps, by step id */
+    public function rows(): Collection
+    {
+        return $this->rows ??= DB::table('plan_steps')->where('plan_id', $this->plan->id)->get()->keyBy('order_step_id');
+    }
+
+    /**
+     * @param  iterable<\stdClass>  $rows  of plan_steps
+     * @return array<int, PlannedStep>
+     */
+    public static function read(iterable $rows): array
+    {
+        $minute = static fn (string $at): int => intdiv((int) strtotime($at.' UTC'), 60);
+        $steps = [];
+        foreach ($rows as $row) {
+            $run = $row->run_at === null ? null : $minute($row->run_at);
+            $steps[$row->order_step_id] = new PlannedStep($minute($row->start_at), $minute($row->end_at), $row->machine, $row->work_centre_id, $run, $run);
+        }
+
+        return $steps + HeldPromises::planned();
+    }
+
+    /** @return array<int, int> finish by order id, UTC minutes */
+    public function finishes(): array
+    {
+        return DB::table('plan_orders')->where('plan_id', $this->plan->id)->whereNotNull('finish_at')
+            ->selectRaw('order_id, UNIX_TIMESTAMP(finish_at) DIV 60 AS finish')->pluck('finish', 'order_id')->map(fn ($minute): int => (int) $minute)->all();
+    }
+
+    public function schedule(): Schedule
+    {
+        return new Schedule($this->steps(), $this->finishes(), []);
+    }
+
+    /** @return array<int, array{int, Pin}> by step id: work centre, and where on it */
+    public function pins(): array
+    {
+        return DB::table('plan_pins')->where('plan_id', $this->plan->id)
+            ->selectRaw('order_step_id, work_centre_id, machine, UNIX_TIMESTAMP(start_at) DIV 60 AS start')->get()
+            ->mapWithKeys(fn (\stdClass $row): array => [$row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)]])->all();
+    }
+
+    public static function key(string $stamp): string
+    {
+        return "plan-problem.{$stamp}";
+    }
+}

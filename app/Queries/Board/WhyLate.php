@@ -1,0 +1,127 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Wording\CauseWords;
+use App\Wording\Figures;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+use KeepPace\Core\Scheduling\Why\Cause;
+use KeepPace\Core\Scheduling\Why\Explanation;
+use KeepPace\Core\Scheduling\Why\Stretch;
+
+/** Why an order is finished when it is: each minute from now to its completion, and the sentence that sums it up. */
+final class WhyLate
+{
+    /** @var Collection<int, \stdClass>|null steps by id */
+    private ?Collection $steps = null;
+
+    /** @var array<int, string> */
+    private array $numbers;
+
+    private readonly Problem $problem;
+
+    private readonly Schedule $schedule;
+
+    public function __construct(StandingPlan $standing)
+    {
+        $this->problem = $standing->problem();
+        $this->schedule = $standing->schedule();
+        $this->numbers = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->where('p.plan_id', $standing->plan->id)
+            ->pluck('o.number', 'o.id')->all();
+    }
+
+    /** @return list<Stretch> in order of time; their minutes add up to completion minus the moment the plan was computed */
+    public function stretches(int $order): array
+    {
+        return Explanation::of($this->problem, $this->schedule, $order);
+    }
+
+    /**
+     * Stretches as rows: those of one cause on one step that follow one another are one.
+     *
+     * @return list<array{from: int, to: int, minutes: int, cause: Cause, says: string, order: string, step: string}>
+     */
+    public function rows(int $order): array
+    {
+        $rows = [];
+        foreach ($this->stretches($order) as $stretch) {
+            $step = $this->step($stretch->step);
+            $row = ['from' => $stretch->from, 'to' => $stretch->to, 'minutes' => $stretch->minutes(), 'cause' => $stretch->cause,
+                'says' => CauseWords::of($stretch->cause, $step->where, $this->numbers[$stretch->byJob ?? 0] ?? ''),
+                'order' => $this->numbers[$step->order_id] ?? '', 'step' => "{$step->number} {$step->name}"];
+            $last = count($rows) - 1;
+            if ($last >= 0 && [$rows[$last]['says'], $rows[$last]['order'], $rows[$last]['step']] === [$row['says'], $row['order'], $row['step']]) {
+                $rows[$last]['to'] = $row['to'];
+                $rows[$last]['minutes'] += $row['minutes'];
+            } else {
+                $rows[] = $row;
+            }
+        }
+
+        return $rows;
+    }
+
+    /** "Most of it waits 2 days for Turning, busy with 231 and 214; Emberfield has it 5 days." */
+    public function sentence(int $order): string
+    {
+        $minutes = $with = [];
+        foreach ($this->stretches($order) as $stretch) {
+            if ($stretch->cause === Cause::ClosedTime || $stretch->cause === Cause::StepTime) {
+                continue;
+            }
+            $where = in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Supplier, Cause::Sequence], true) ? $this->step($stretch->step)->where : '';
+            $key = "{$stretch->cause->name}/{$where}";
+            $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
+            if ($stretch->byJob !== null && isset($this->numbers[$stretch->byJob])) {
+                $with[$key][$this->numbers[$stretch->byJob]] = ($with[$key][$this->numbers[$stretch->byJob]] ?? 0) + $stretch->minutes();
+            }
+        }
+        arsort($minutes);
+        $said = [];
+        foreach (array_slice($minutes, 0, 2) as $key => $much) {
+            [$cause, $where] = explode('/', $key, 2);
+            $by = $with[$key] ?? [];
+            arsort($by);
+            $said[] = CauseWords::of(constant(Cause::class."::{$cause}"), $where, implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''))
+                .' '.self::long($much);
+        }
+
+        return $said === [] ? 'Its own steps, one after the other, take it that long.' : ucfirst(implode('; ', $said)).'.';
+    }
+
+    /** The work centre its time is lost at: where machines are busy longest, else where it works longest. */
+    public function bottleneck(int $order): ?int
+    {
+        $busy = $work = [];
+        foreach ($this->stretches($order) as $stretch) {
+            $centre = $this->schedule->steps[$stretch->step]->workCentre ?? null;
+            if ($centre !== null && in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Sequence], true)) {
+                $busy[$centre] = ($busy[$centre] ?? 0) + $stretch->minutes();
+            } elseif ($centre !== null) {
+                $work[$centre] = ($work[$centre] ?? 0) + $stretch->minutes();
+            }
+        }
+        arsort($busy);
+        arsort($work);
+
+        return array_key_first($busy) ?? array_key_first($work);
+    }
+
+    private static function long(int $minutes): string
+    {
+        return $minutes < 2880 ? Figures::minutes($minutes) : intdiv($minutes + 720, 1440).' days';
+    }
+
+    private function step(int $id): \stdClass
+    {
+        $this->steps ??= DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->leftJoin('work_centres AS w', 'w.id', 'p.work_centre_id')->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
+            ->whereIn('s.order_id', array_keys($this->numbers))
+            ->get(['s.id', 's.order_id', 's.number', 's.name', DB::raw('COALESCE(w.name, v.name, "") AS `where`')])->keyBy('id');
+
+        return $this->steps[$id] ?? (object) ['order_id' => 0, 'number' => '', 'name' => '', 'where' => ''];
+    }
+}

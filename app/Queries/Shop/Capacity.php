@@ -1,0 +1,145 @@
+<?php
+
+namespace App\Queries\Shop;
+
+use App\Models\Calendar;
+use App\Models\WorkCentre;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Scheduling\Crew;
+use KeepPace\Core\Scheduling\Person;
+use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
+
+/** When machines run and people are there: calendars less downtime and absence, read in a constant number of queries. */
+final class Capacity
+{
+    /** Of what is down and nobody knows until when, so many open minutes are taken to be lost from now on, anew at each keeping up. */
+    public const UNKNOWN = 480;
+
+    /** Shorter gaps between open times are breaks of one shift. */
+    private const BREAK = 90;
+
+    /** @var array<int, OpenWindows> by calendar */
+    private array $windows = [];
+
+    /** @var array<int, CoreWorkCentre> */
+    public array $workCentres = [];
+
+    /** @var array<int, Crew> by work centre: only where people can be fewer than machines and steps ask for */
+    public array $crews = [];
+
+    /** @var array<int, int> how many belong to a work centre */
+    public array $heads = [];
+
+    /** @var array<string, int> id by code */
+    public array $byCode = [];
+
+    /** @var array<int, list<\stdClass>> by work centre */
+    private array $overtimes = [];
+
+    private readonly int $from;
+
+    private readonly int $to;
+
+    public function __construct(private readonly int $now, int $days)
+    {
+        $this->from = $now - 14 * 1440;
+        $this->to = $now + $days * 1440;
+        $calendars = Calendar::query()->with(['shifts', 'days'])->get()->keyBy('id');
+        $downtimes = self::spans('downtimes', 'work_centre_id');
+        $this->overtimes = self::spans('overtimes', 'work_centre_id');
+        foreach (WorkCentre::all() as $centre) {
+            $open = $this->longer($this->of($calendars[$centre->calendar_id]), $centre->id);
+            $own = [];
+            foreach ($downtimes[$centre->id] ?? [] as $down) {
+                $own[$down->machine] = $this->less($own[$down->machine] ?? $open, $down);
+            }
+            $this->workCentres[$centre->id] = new CoreWorkCentre($centre->name, $centre->machines, $open, $own, fence: $this->shiftEnd($open));
+            $this->byCode[mb_strtolower($centre->code)] = $centre->id;
+        }
+        $this->readCrews($calendars);
+    }
+
+    public function open(int $workCentre): OpenWindows
+    {
+        return $this->workCentres[$workCentre]->open;
+    }
+
+    /** The end of the shift that runs now; now when none does. */
+    private function shiftEnd(OpenWindows $open): int
+    {
+        if (! $open->isOpen($this->now)) {
+            return $this->now;
+        }
+        foreach ($open->ends as $i => $end) {
+            if ($end > $this->now && (! isset($open->starts[$i + 1]) || $open->starts[$i + 1] - $end > self::BREAK)) {
+                return $end;
+            }
+        }
+
+        return $this->now;
+    }
+
+    private function of(Calendar $calendar): OpenWindows
+    {
+        return $this->windows[$calendar->id] ??= $calendar->toCore()->windows($this->from, $this->to);
+    }
+
+    /** Open time with the extra hours of a work centre, for its machines and its people. */
+    private function longer(OpenWindows $open, int $centre): OpenWindows
+    {
+        if (! isset($this->overtimes[$centre])) {
+            return $open;
+        }
+        $extra = array_map(static fn (\stdClass $span): array => [(int) $span->from, (int) $span->until], $this->overtimes[$centre]);
+
+        return OpenWindows::of([...array_map(null, $open->starts, $open->ends), ...$extra], [], $this->from, $this->to);
+    }
+
+    /** Open time without a span of downtime or absence. */
+    private function less(OpenWindows $open, \stdClass $shut): OpenWindows
+    {
+        $from = (int) $shut->from;
+        $until = $shut->until === null ? $open->finish(max($from, $this->now), self::UNKNOWN) ?? $this->to : (int) $shut->until;
+
+        return OpenWindows::of(array_map(null, $open->starts, $open->ends), $until > $from ? [[$from, $until]] : [], $this->from, $this->to);
+    }
+
+    /** @param  Collection<int, Calendar>  $calendars */
+    private function readCrews(Collection $calendars): void
+    {
+        $absences = self::spans('absences', 'person_id');
+        foreach (DB::table('people')->where('is_there', true)->orderBy('id')->get()->groupBy('work_centre_id') as $centre => $people) {
+            $this->heads[$centre] = $people->count();
+            $persons = [];
+            $isShort = false;
+            foreach ($people as $person) {
+                $present = $this->of($calendars[$person->calendar_id]);
+                $isShort = $isShort || isset($absences[$person->id]) || (! isset($this->overtimes[$centre]) && $present !== $this->open($centre));
+                $present = $this->longer($present, $centre);
+                foreach ($absences[$person->id] ?? [] as $absence) {
+                    $present = $this->less($present, $absence);
+                }
+                $persons[] = new Person($person->name, $present);
+            }
+            // a crew that is always enough is left out: it binds nothing, and plans without crews are searched much faster
+            if ($isShort || $people->count() < $this->workCentres[$centre]->machines) {
+                $this->crews[$centre] = new Crew("{$this->workCentres[$centre]->name} crew", $persons);
+            }
+        }
+    }
+
+    /** @return array<int, list<\stdClass>> what is not over yet, with from and until in UTC minutes */
+    private static function spans(string $table, string $by): array
+    {
+        $spans = [];
+        foreach (DB::table($table)->whereNull('ended_at')
+            ->where(fn ($query) => $query->whereNull('until_at')->orWhere('until_at', '>', now()))
+            ->selectRaw('*, UNIX_TIMESTAMP(from_at) DIV 60 AS `from`, UNIX_TIMESTAMP(until_at) DIV 60 AS `until`')->orderBy('id')->get() as $row) {
+            $spans[$row->{$by}][] = $row;
+        }
+
+        return $spans;
+    }
+}

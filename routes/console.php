@@ -1,0 +1,6 @@
+<?php
+
+use App\Console\KeepUpByClock;
+use Illuminate\Support\Facades\Schedule;
+
+Schedule::command(KeepUpByClock::class)->everyMinute()->withoutOverlapping(5);
