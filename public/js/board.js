@@ -26,7 +26,7 @@
             this.listen();
             this.lay();
             this.goTo(this.query.has('at') ? Number(this.query.get('at')) : this.data.now - this.span() * 60 * 0.04);
-            if (this.filter.order) this.find(this.filter.order, false);
+            if (this.filter.order) this.find(this.filter.order, false); else this.showPanel();
         }
 
         take(data) {

@@ -28,7 +28,7 @@ final class GoLive
         return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $token, $by,
             function (Ledger $ledger, StandingPlan $live, \ArrayObject $facts) use ($planId): \Closure {
                 $plan = Plan::query()->where('is_live', false)->lockForUpdate()->find($planId) ?? throw Refused::because('That what-if is not there any more.');
-                if (PlanComparison::facts() > (int) $plan->booking_id) {
+                if (PlanComparison::facts($ledger->booking->id) > (int) $plan->booking_id) {
                     throw Refused::because('Something was booked since this was worked out. Work it out again, look at what it does now, then let it go live.');
                 }
                 foreach ($plan->levers ?? [] as $lever) {

@@ -48,10 +48,10 @@ final readonly class PlanComparison
             self::since($other->plan));
     }
 
-    /** The newest booking that changed facts. */
-    public static function facts(): ?int
+    /** The newest booking that changed facts. @param  int|null  $before  older than this booking */
+    public static function facts(?int $before = null): ?int
     {
-        return Booking::query()->whereNotIn('kind', BookingKind::withoutFacts())->max('id');
+        return Booking::query()->whereNotIn('kind', BookingKind::withoutFacts())->when($before !== null, fn ($query) => $query->where('id', '<', $before))->max('id');
     }
 
     /** @return EloquentCollection<int, Booking> */

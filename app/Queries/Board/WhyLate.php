@@ -72,8 +72,10 @@ final class WhyLate
             if ($stretch->cause === Cause::ClosedTime || $stretch->cause === Cause::StepTime) {
                 continue;
             }
-            $where = in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Supplier, Cause::Sequence], true) ? $this->step($stretch->step)->where : '';
-            $key = "{$stretch->cause->name}/{$where}";
+            $step = $this->step($stretch->step);
+            $where = in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Supplier, Cause::Sequence], true) ? $step->where : '';
+            // a part it needs is named by its order
+            $key = "{$stretch->cause->name}|{$where}|".($step->order_id === $order ? '' : $this->numbers[$step->order_id] ?? '');
             $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
             if ($stretch->byJob !== null && isset($this->numbers[$stretch->byJob])) {
                 $with[$key][$this->numbers[$stretch->byJob]] = ($with[$key][$this->numbers[$stretch->byJob]] ?? 0) + $stretch->minutes();
@@ -82,10 +84,10 @@ final class WhyLate
         arsort($minutes);
         $said = [];
         foreach (array_slice($minutes, 0, 2) as $key => $much) {
-            [$cause, $where] = explode('/', $key, 2);
+            [$cause, $where, $part] = explode('|', $key);
             $by = $with[$key] ?? [];
             arsort($by);
-            $said[] = CauseWords::of(constant(Cause::class."::{$cause}"), $where, implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''))
+            $said[] = ($part === '' ? '' : "part {$part}: ").CauseWords::of(constant(Cause::class."::{$cause}"), $where, implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''))
                 .' '.self::long($much);
         }
 

@@ -30,21 +30,22 @@ final readonly class LeverEffect
     /** @param  array<int, PlannedStep>  $plan  by step id */
     public static function of(Problem $problem, Problem $with, array $plan, int $job, int $seed, int $iterations): self
     {
-        $before = self::best($problem, $problem, $plan, $job, $seed, $iterations, false);
-        $after = self::best($with, $problem, $plan, $job, $seed, $iterations, true);
+        $before = self::best($problem, $problem, [$plan], $job, $seed, $iterations, false);
+        // what was found without the lever is a candidate with it: the lever never looks worse than doing nothing
+        $after = self::best($with, $problem, [$plan, $before->steps], $job, $seed, $iterations, true);
 
         return new self($before->finish[$job] ?? null, $after->finish[$job] ?? null, self::late($problem, $before), self::late($problem, $after), $after);
     }
 
-    /** @param  array<int, PlannedStep>  $plan */
-    private static function best(Problem $problem, Problem $judge, array $plan, int $job, int $seed, int $iterations, bool $forJob): Schedule
+    /** @param  non-empty-list<array<int, PlannedStep>>  $plans  sequences to keep; the search begins from the first */
+    private static function best(Problem $problem, Problem $judge, array $plans, int $job, int $seed, int $iterations, bool $forJob): Schedule
     {
-        $searched = ScheduleSearch::solve($problem, $plan, $seed, $iterations, static fn (): bool => true)->schedule;
-        $candidates = [KeptSequence::load($problem, $plan), $searched];
+        $searched = ScheduleSearch::solve($problem, $plans[0], $seed, $iterations, static fn (): bool => true)->schedule;
+        $candidates = [...array_map(static fn (array $plan): Schedule => KeptSequence::load($problem, $plan), $plans), $searched];
         if ($forJob) {
             // the order taken out of the plan and put in again where its rank and the lever let it go
             $steps = array_merge(...array_map(static fn (Job $one): array => $one->id === $job ? $one->steps : [], $problem->jobs));
-            $candidates[] = KeptSequence::load($problem, array_diff_key($plan, array_flip(array_map(static fn ($step): int => $step->id, $steps))));
+            $candidates[] = KeptSequence::load($problem, array_diff_key($plans[0], array_flip(array_map(static fn ($step): int => $step->id, $steps))));
         }
         usort($candidates, static fn (Schedule $a, Schedule $b): int => ($forJob ? self::jobLate($judge, $a, $job) <=> self::jobLate($judge, $b, $job) : 0)
             ?: self::late($judge, $a) <=> self::late($judge, $b));

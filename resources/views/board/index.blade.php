@@ -25,7 +25,7 @@
     <div class="board-panel" id="board-panel" data-empty="{{ $may ? 'Drag a step to see what moving it would do; nothing is kept until you say so. Click one to see what it hangs on.' : 'Click a step to see what it hangs on.' }}"></div>
     <div id="board-says"></div>
     <div class="board" id="board" tabindex="0" role="application" aria-label="The plan. Arrow keys go from step to step; the same is on the dispatch lists as tables." data-may="{{ $may ? 1 : 0 }}" data-csrf="{{ csrf_token() }}" data-orders="/orders" data-late="/late" data-dispatch="/dispatch" data-move="/board/steps" data-plan="{{ route('board.data') }}" data-preview="{{ route('board.preview') }}" data-news="{{ route('board.news') }}">
-        <div class="scroller"><div class="field"><svg class="heads" aria-hidden="true"></svg><div class="labels"></div>
+        <div class="scroller"><div class="field"><div class="corner"></div><svg class="heads" aria-hidden="true"></svg><div class="labels"></div>
             <svg class="paint" aria-hidden="true"></svg><svg class="over" aria-hidden="true"></svg></div></div>
     </div>
     <svg width="0" height="0" class="position-absolute" aria-hidden="true"><defs><pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="#efe6d4"/><line x1="0" y1="0" x2="0" y2="6" stroke="#ddd0b8" stroke-width="2"/></pattern></defs></svg>

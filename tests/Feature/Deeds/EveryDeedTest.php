@@ -2,6 +2,11 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Schedule\HoldPromise;
+use App\Actions\Schedule\LoadByRank;
+use App\Actions\Schedule\SayAbsent;
+use App\Actions\Schedule\UndoPlan;
+use App\Actions\Schedule\WhatIf;
 use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
@@ -142,6 +147,65 @@ function deed(object $test, string $name): array
             'says' => 'plain number'],
         'load by rank' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/board/by-rank', 'no' => Role::Operator, 'data' => [], 'bad' => [],
             'field' => '', 'says' => ''],
+        'move a step' => (function () use ($tray): array {
+            $tray();
+            $step = $tray()->steps[0];
+
+            return ['role' => Role::Planner, 'method' => 'post', 'uri' => "/board/steps/{$step->id}", 'no' => Role::Operator,
+                'data' => ['centre' => $step->work_centre_id, 'machine' => 1, 'minute' => intdiv(now()->getTimestamp(), 60)], 'bad' => ['machine' => 9],
+                'field' => 'refused', 'says' => 'no such machine'];
+        })(),
+        'take a pin out' => (function () use ($tray): array {
+            $step = $tray()->steps[0];
+            DB::table('plan_pins')->insert(['plan_id' => 1, 'order_step_id' => $step->id, 'work_centre_id' => $step->work_centre_id, 'machine' => 1, 'start_at' => now()->addDay()]);
+
+            return ['role' => Role::Planner, 'method' => 'delete', 'uri' => "/board/steps/{$step->id}/pin", 'no' => Role::Sales, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'undo on the board' => (function () use ($shop, $tray): array {
+            $tray();
+            app(LoadByRank::class)->handle('before', $shop->as(Role::Planner));
+
+            return ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/board/undo', 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'do again on the board' => (function () use ($shop, $tray): array {
+            $tray();
+            app(LoadByRank::class)->handle('before', $shop->as(Role::Planner));
+            app(UndoPlan::class)->undo(1, 'undone', $shop->as(Role::Planner));
+
+            return ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/board/redo', 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'copy the plan' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/plans', 'no' => Role::Sales, 'data' => ['name' => 'Quiet week'],
+            'bad' => ['name' => str_repeat('x', 61)], 'field' => 'name', 'says' => '60'],
+        'search' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/plans/search', 'no' => Role::Operator, 'data' => ['seconds' => '2'],
+            'bad' => ['seconds' => '9999'], 'field' => 'seconds', 'says' => 'From 2 to 300'],
+        'work a what-if out again', 'let a what-if go live', 'throw a what-if away' => (function () use ($shop, $tray, $name): array {
+            $tray();
+            app(WhatIf::class)->copy('Quiet', 'copied', $shop->as(Role::Planner));
+            $plan = (int) DB::table('plans')->max('id');
+            [$method, $uri] = match ($name) {
+                'work a what-if out again' => ['post', "/plans/{$plan}/again"], 'let a what-if go live' => ['post', "/plans/{$plan}/live"], default => ['delete', "/plans/{$plan}"],
+            };
+
+            return ['role' => Role::Planner, 'method' => $method, 'uri' => $uri, 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'say a machine is down' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine', 'no' => Role::Buyer,
+            'data' => ['centre' => '1', 'machine' => '1', 'reason' => 'lens'], 'bad' => ['machine' => '7'], 'field' => 'machine', 'says' => 'has 1 machines'],
+        'say a person is away' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/person', 'no' => Role::Sales,
+            'data' => ['person' => '1', 'reason' => 'ill'], 'bad' => ['until' => '2020-01-01T10:00'], 'field' => 'until', 'says' => 'over before it begins'],
+        'say it is back' => (function () use ($shop): array {
+            app(SayAbsent::class)->machine(1, 1, \Carbon\CarbonImmutable::now(), null, '', 'down', $shop->as(Role::Operator));
+
+            return ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine/'.DB::table('downtimes')->value('id').'/back', 'no' => Role::Buyer, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'change a calendar' => ['role' => Role::Planner, 'method' => 'put', 'uri' => '/calendars/1', 'no' => Role::Operator,
+            'data' => ['date' => '2026-12-23', 'kind' => 'closed', 'name' => 'Stocktaking'], 'bad' => ['kind' => 'overtime'], 'field' => 'from', 'says' => 'needs a time'],
+        'hold a date' => ['role' => Role::Sales, 'method' => 'post', 'uri' => '/promise/held', 'no' => Role::Operator,
+            'data' => ['item' => 'TRAY-40', 'quantity' => '40', 'how' => 'nobody', 'hours' => '4', 'for' => 'Saltmarsh'], 'bad' => ['quantity' => '0.5'], 'field' => 'quantity', 'says' => 'counted whole'],
+        'let a held date go' => (function () use ($shop): array {
+            app(HoldPromise::class)->handle($shop->item('TRAY-40')->id, '40', null, false, 4, '', null, 'held', $shop->as(Role::Sales));
+
+            return ['role' => Role::Sales, 'method' => 'delete', 'uri' => '/promise/held/'.DB::table('promises')->value('id'), 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
         'reverse' => (fn (Booking $booking): array => ['role' => Role::CostClerk, 'method' => 'delete',
             'uri' => "/bookings/{$booking->id}", 'no' => Role::Sales, 'data' => ['reason' => 'wrong item'], 'bad' => ['reason' => ''],
             'field' => 'reason', 'says' => 'Say why it is reversed'])($shop->goodsIn('BRG-25', '5', '7')),
@@ -151,14 +215,17 @@ function deed(object $test, string $name): array
 const DEEDS = ['enter a customer order', 'change a customer line', 'cover from stock', 'tie to an open order', 'untie', 'make an order',
     'change an order', 'change a component', 'add a component', 'change a step', 'add a step',
     'take a step out', 'cancel an order', 'release', 'issue', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
-    'book goods in', 'count stock', 'load by rank', 'reverse'];
+    'book goods in', 'count stock', 'load by rank', 'move a step', 'take a pin out', 'undo on the board', 'do again on the board', 'copy the plan', 'search',
+    'work a what-if out again', 'let a what-if go live', 'throw a what-if away', 'say a machine is down', 'say a person is away', 'say it is back', 'change a calendar',
+    'hold a date', 'let a held date go', 'reverse'];
 
 /** @return array<string, string> everything a deed may write, as checksums of what it holds */
 function books(): array
 {
     $sums = [];
     foreach (['bookings', 'moves', 'balances', 'step_entries', 'cost_entries', 'covers', 'cover_entries', 'orders', 'order_steps',
-        'order_components', 'order_changes', 'customer_orders', 'customer_order_lines', 'numberings'] as $table) {
+        'order_components', 'order_changes', 'customer_orders', 'customer_order_lines', 'numberings', 'plan_pins', 'plan_changes', 'searches', 'downtimes',
+        'absences', 'calendar_days', 'shifts', 'promises'] as $table) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
 
@@ -186,7 +253,9 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
         $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], ['token' => 'one'])
             ->assertSessionHas('done');
         $deed = [...$deed, 'field' => 'refused', 'says' => match ($name) {
-            'close' => 'Only a built order can be closed', 'load by rank' => 'loaded by rank already', default => 'is running already',
+            'close' => 'Only a built order can be closed', 'load by rank' => 'loaded by rank already', 'take a pin out' => 'not pinned',
+            'undo on the board' => 'Nothing on this plan is left to undo', 'do again on the board' => 'Nothing is left to do again',
+            'throw a what-if away' => 'not there any more', 'say it is back' => 'over already', 'let a held date go' => 'not held any more', default => 'is running already',
         }];
     }
     $before = books();
@@ -198,7 +267,7 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
     foreach (array_diff_key($typed, ['token' => 1]) as $field => $value) {
         expect(old($field))->toEqual($value === '' ? null : $value, $field);
     }
-})->with(DEEDS);
+})->with(array_diff(DEEDS, ['work a what-if out again', 'let a what-if go live'])); // those can be done twice
 
 it('books nothing for a role that may not, and says what it lacks', function (string $name) {
     $deed = deed($this, $name);

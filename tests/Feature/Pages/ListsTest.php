@@ -78,13 +78,14 @@ it('tells the shift that runs, the break, and when work goes on', function (stri
     'on the last minute' => ['2026-11-24 15:29', 'shift until 15:30'],
 ]);
 
-it('shows the plan as a board and as a list, whole or as a part', function () {
+it('shows the plan as a board and as dispatch lists, and what is asked for oddly all the same', function () {
     $this->shop->order('TRAY-40', '6');
-    $this->actingAs($this->shop->as(Role::Operator))->get('/board')->assertSee('218 step 10')->assertSee('hx-get', false);
-    $this->get('/board?as=list')->assertSee('The plan as a list')->assertSee('Uncapping tray');
-    $this->get('/board?as=list', ['HX-Request' => 'true'])->assertDontSee('<html', false)->assertSee('Uncapping tray');
-    $this->get('/board?from=2027-02-30&days=99')->assertOk();
-    $this->get('/board?from=2027-01-04')->assertOk()->assertDontSee('218 step 10');
+    $this->actingAs($this->shop->as(Role::Operator))->get('/board')->assertSee('Uncapping tray')->assertSee('"number":"218"', false);
+    $this->get('/board?zoom=never&at=no&customer=%3Cb%3E&plan=0')->assertOk()->assertDontSee('<b>', false);
+    $this->get('/board?plan=99')->assertNotFound();
+    $this->get('/dispatch/1')->assertSee('218')->assertSee('Uncapping tray');
+    $this->get('/dispatch/1?machine=7&person=9&days=99')->assertOk()->assertSee('Nothing is planned here');
+    $this->get('/dispatch/99')->assertNotFound();
 });
 
 it('puts back what was typed into the form it was typed into, and no other', function () {

@@ -89,6 +89,9 @@ it('names each corrupted value, by the rule it breaks', function (string $rule, 
     ['the next customer order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'customer_order'"],
     ['the live plan puts no two steps on one machine at once',
         "UPDATE plan_steps SET start_at = '2026-11-24 09:00', end_at = '2026-11-30 09:00', machine = 1"],
+    ['one plan is live, and what stands on a pin stands where it is pinned', 'UPDATE plans SET is_live = 0'],
+    ['one plan is live, and what stands on a pin stands where it is pinned',
+        'INSERT INTO plan_pins (plan_id, order_step_id, work_centre_id, machine, start_at) SELECT plan_id, order_step_id, work_centre_id, machine + 1, start_at FROM plan_steps WHERE machine = 1 LIMIT 1'],
 ]);
 
 it('has a corruption for every rule', function () {
