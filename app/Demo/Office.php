@@ -72,7 +72,7 @@ final class Office
                 $lines[] = ['item' => $this->dice
                     ->pick(['EX-20E', 'EX-20E', 'EX-9E', 'EX-9E', 'EX-9H', 'EX-9H', 'TANK-50', 'TRAY-40']),
                     'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
-                    'unit' => null, 'price' => null, 'promised_on' => $day->addDays($this->dice->between(12, 34))->toDateString()];
+                    'unit' => null, 'price' => null, 'promised_on' => $day->addDays($this->dice->between(17, 40))->toDateString()];
             }
             $booking = $this->enter->handle(['customer_id' => $customer->id, 'reference' => 'PO '.$this->dice
                 ->between(1000, 9999), 'ship_to' => ''], $lines, $this->dice->token(), ($this->as)(Role::Sales));
@@ -110,7 +110,7 @@ final class Office
                 continue;
             }
             if (isset(self::LOTS[$item->number])) {
-                $this->make->handle($item->id, (string) self::LOTS[$item->number], null, CarbonImmutable::now()->addDays(16)
+                $this->make->handle($item->id, (string) self::LOTS[$item->number], null, CarbonImmutable::now()->addDays(22)
                     ->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner));
             } elseif (isset(self::BUY[$item->number])
                 && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
@@ -129,7 +129,7 @@ final class Office
         $shop = ShopState::now();
         $inShop = $shop->orders->filter(fn ($order): bool => $order->state !== 'firm')->count();
         foreach ($shop->orders as $order) {
-            $soon = $order->due_on === null || CarbonImmutable::parse($order->due_on)->subDays(22)->isPast();
+            $soon = $order->due_on === null || CarbonImmutable::parse($order->due_on)->subDays(27)->isPast();
             if ($order->state !== 'firm' || ! $soon || $inShop >= 28 || $order->is_held || ($left < 2 && $this->dice->chance(75))) {
                 continue;
             }

@@ -314,7 +314,8 @@
             const x = event.clientX - box.left - LABELS, y = event.clientY - box.top - HEAD;
             const row = this.rows.find((one) => y >= one.y && y < one.y + one.h);
             const minute = this.minuteAt(x), slack = 3 / this.scale;
-            const bar = x < 0 || !row ? null : (this.byRow.get(row) || []).find((one) => minute >= one.start - slack && minute <= one.end + slack) ?? null;
+            const on = (wide) => (this.byRow.get(row) || []).find((one) => minute >= one.start - wide && minute < one.end + wide);
+            const bar = x < 0 || !row ? null : on(0) ?? on(slack) ?? null; // a thin one is hit from beside it too
             return { bar, row, minute };
         }
 

@@ -102,6 +102,19 @@ final class Browser
         return $this;
     }
 
+    /** Takes hold at a point of the window and moves to another, still holding. */
+    public function drag(int $x, int $y, int $toX, int $toY): self
+    {
+        $move = fn (int $x, int $y): array => ['type' => 'pointerMove', 'duration' => 60, 'origin' => 'viewport', 'x' => $x, 'y' => $y];
+
+        return $this->pointer([$move($x, $y), ['type' => 'pointerDown', 'button' => 0], $move($x + 8, $y), $move($toX, $toY)]);
+    }
+
+    public function drop(): self
+    {
+        return $this->pointer([['type' => 'pointerUp', 'button' => 0]]);
+    }
+
     public function see(string $text): self
     {
         try {
@@ -121,5 +134,14 @@ final class Browser
     public function value(string $label, int $nth = 0): string
     {
         return (string) $this->field($label, $nth)->getAttribute('value');
+    }
+
+    /** @param  list<array<string, mixed>>  $actions  as W3C WebDriver has them */
+    private function pointer(array $actions): self
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST',
+            ['actions' => [['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]]]);
+
+        return $this;
     }
 }
