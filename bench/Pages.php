@@ -40,7 +40,7 @@ function pages(callable $say): void
     $pages = ['empty page' => '/empty', 'Today' => '/', 'customer orders' => '/customer-orders',
         'one customer order' => '/customer-orders/'.DB::table('customer_orders')
             ->max('id'), 'orders' => '/orders', 'orders, closed' => '/orders?state=closed', 'one order' => "/orders/{$running}",
-        'release' => '/release', 'board, 5 days' => '/board', 'board, 3 weeks' => '/board?days=21',
+        'release' => '/release', 'board' => '/board', 'late orders' => '/late', 'dispatch list' => '/dispatch/1?days=30', 'plans' => '/plans',
         'issue, one order' => "/issue?orders[]={$running}", 'station' => '/station/'.DB::table('order_steps')
             ->where('order_id', $running)->whereNotNull('work_centre_id')->value('work_centre_id'),
         'receive' => '/receive', 'ship' => '/ship', 'stock' => '/stock', 'movements of one item' => '/stock/'.DB::table('moves')

@@ -292,7 +292,7 @@ final class Year
             $this->row('order_steps', [$step['id'], $order['id'], ($i + 1) * 10, null, 'Work '.($i + 1), $step['centre']
                     ->id, null, $step['setup'], 'min_per_unit', $step['run'], 1, 1, 0, 0, 0, 0, '', $step['minutes'], $step['minutes'],
                 $step['centre']->labour_rate, $step['centre']->machine_rate, $step['centre']
-                    ->overhead_percent, $step['in'], $step['good'], 0, $step['passed'], $step['booked'], null, null]);
+                    ->overhead_percent, $step['in'], $step['good'], 0, $step['passed'], $step['booked'], null, null, '', '', null]);
         }
         if ($order['line'] !== null) {
             $customer = 1 + $order['number'] % 200;

@@ -9,13 +9,14 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
-$kind = in_array($argv[1] ?? '', ['demo', 'year'], true) ? $argv[1] : 'year';
+$kind = in_array($argv[1] ?? '', ['demo', 'year', 'board'], true) ? $argv[1] : 'year';
 $orders = (int) (($at = array_search('--orders', $argv, true)) === false ? 20000 : $argv[$at + 1]);
 putenv("DB_DATABASE=keep_pace_{$kind}");
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = "keep_pace_{$kind}";
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Year.php';
 require __DIR__.'/Pages.php';
+require __DIR__.'/Board.php';
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 $say = function (string $line): void {
@@ -43,8 +44,13 @@ if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$kind}.orders")->fe
     } else {
         $artisan('pace:people');
         $artisan('pace:import', 'demo');
-        fwrite(STDERR, sprintf("A year made in %.0f s\n", $seconds(fn () => (new Year($orders))->make())));
+        fwrite(STDERR, sprintf("A year made in %.0f s\n", $seconds(fn () => ($kind === 'board' ? new Year(800, 8) : new Year($orders))->make())));
     }
+}
+if ($kind === 'board') {
+    app(KeepUp::class)->handle(null);
+    Bench\board($say);
+    exit;
 }
 $count = fn (string $table): string => number_format((int) DB::table($table)->count());
 $say("### {$kind}: {$count('orders')} orders, {$count('order_steps')} steps, {$count('moves')} moves, {$count('bookings')} bookings; ".DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->count().' orders open');

@@ -1,7 +1,7 @@
 /* The board: draws what is in view from the plan's data, moves a step with a preview before it is kept, and goes by keys too.
    Drawn shapes are paint only; what the pointer is on is looked up in the data. Times are UTC minutes. */
 (() => {
-    const ROW = 24, LOAD = 15, HEAD = 38, GAP = 7, LABELS = 176, NAMED = 7; // pixels; a bar narrower than NAMED is painted with others as one path
+    const { ROW, LOAD, HEAD, LABELS } = BoardPaint, GAP = 7; // pixels
     const SPANS = { hours: 16, days: 48, week: 120, fortnight: 288, month: 720, quarter: 2184 }; // hours across the board
     const all = (selector, root = document) => [...root.querySelectorAll(selector)];
     const esc = (text) => String(text).replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c]);
@@ -20,7 +20,9 @@
             this.by = this.query.get('by') === 'order' ? 'order' : 'centre';
             this.want = this.query.get('load') === 'wanted';
             this.filter = { late: this.query.get('late') === '1', order: this.query.get('order') || '', customer: this.query.get('customer') || '', item: this.query.get('item') || '', family: this.query.get('family') || '' };
-            this.selected = null; this.drag = null; this.drawn = null; this.ask = 0;
+            this.selected = null; this.drag = null;
+            this.paint = new BoardPaint(root.querySelector('canvas'));
+            this.names = {}; this.clocks = {};
             this.clock = new Intl.DateTimeFormat('en-GB', { timeZone: this.data.zone, hour: '2-digit', minute: '2-digit' });
             this.dayName = new Intl.DateTimeFormat('en-GB', { timeZone: this.data.zone, weekday: 'short', day: 'numeric', month: 'short' });
             this.listen();
@@ -73,7 +75,7 @@
             this.width = this.x(this.data.to) + 40;
             this.field.style.width = `${LABELS + this.width}px`;
             this.field.style.height = `${HEAD + this.height}px`;
-            this.drawn = null;
+            this.labelled = null;
             this.marks();
         }
 
@@ -91,64 +93,19 @@
 
         goTo(minute) { this.scroller.scrollLeft = Math.max(0, this.x(minute)); this.draw(); }
 
-        /* What is in view, and a screen more on each side, is drawn; scrolling within it costs nothing. */
-        view() {
-            const w = this.scroller.clientWidth, h = this.scroller.clientHeight, { scrollLeft: l, scrollTop: t } = this.scroller;
-            return { from: this.minuteAt(l - w * 0.6), to: this.minuteAt(l + w * 1.6), top: t - h * 0.7, bottom: t + h * 1.7, l, t, w, h };
-        }
-
-        draw(force = false) {
-            const v = this.view();
-            const d = this.drawn;
-            if (!force && d && v.from + (v.to - v.from) * 0.2 > d.from && v.to - (v.to - v.from) * 0.2 < d.to && v.top + v.h * 0.3 > d.top && v.bottom - v.h * 0.3 < d.bottom) return;
-            this.drawn = v;
-            const rows = this.rows.filter((row) => row.y + row.h + LOAD > v.top && row.y < v.bottom);
-            const parts = [];
-            const x0 = this.x(Math.max(v.from, this.data.from)), x1 = this.x(Math.min(v.to, this.data.to));
-            if (this.by === 'centre') rows.forEach((row) => this.closed(parts, row, v, x0, x1));
-            this.grid(parts, v, rows);
-            rows.forEach((row) => this.rowBars(parts, row, v));
-            this.held(parts, v);
-            if (this.by === 'centre') this.data.centres.forEach((centre) => { if (centre.bottom > v.top && centre.top < v.bottom) this.load(parts, centre, v); });
-            this.svg('paint', parts.join(''));
-            this.heads(v);
-            this.labels(rows);
+        draw() {
+            const s = this.scroller;
+            this.paint.fit(s.clientWidth - LABELS, s.clientHeight);
+            this.paint.draw(this, s.scrollLeft, s.scrollTop);
+            this.labels(s.scrollTop, s.clientHeight);
             this.thread();
         }
 
-        svg(part, inner) {
-            this.root.querySelector(`svg.${part}`).innerHTML = inner;
-        }
-
-        closed(parts, row, v, x0, x1) {
-            if (!row.centre) return;
-            const open = this.data.calendars[row.centre.own[row.machine] ?? row.centre.open];
-            parts.push(`<rect class="closed" x="${x0.toFixed(1)}" y="${row.y}" width="${Math.max(0, x1 - x0).toFixed(1)}" height="${row.h}"/>`);
-            let path = '';
-            for (let i = this.firstOpen(open, v.from); i < open.length && open[i][0] < v.to; i++) {
-                const a = Math.max(x0, this.x(open[i][0])), b = Math.min(x1, this.x(open[i][1]));
-                if (b > a) path += `M${a.toFixed(1)} ${row.y}H${b.toFixed(1)}V${row.y + row.h}H${a.toFixed(1)}z`;
-            }
-            parts.push(`<path class="open" d="${path}"/>`);
-        }
-
-        firstOpen(open, minute) {
-            let low = 0, high = open.length;
-            while (low < high) { const mid = (low + high) >> 1; if (open[mid][1] <= minute) low = mid + 1; else high = mid; }
-            return low;
-        }
-
-        grid(parts, v, rows) {
-            const day = this.span() > 800 ? 7 : 1;
-            this.data.days.forEach((minute, i) => {
-                if (minute < v.from || minute > v.to || (day > 1 && this.weekday(minute) !== 1)) return;
-                parts.push(`<line class="day" x1="${this.x(minute).toFixed(1)}" x2="${this.x(minute).toFixed(1)}" y1="0" y2="${this.height}"/>`);
-            });
-            rows.filter((row) => row.first).forEach((row) => parts.push(`<line class="grid" x1="0" x2="${this.width}" y1="${row.y - 3}" y2="${row.y - 3}"/>`));
-            parts.push(`<line class="now" x1="${this.x(this.data.now).toFixed(1)}" x2="${this.x(this.data.now).toFixed(1)}" y1="0" y2="${this.height}"/>`);
-        }
-
+        isFar() { return this.span() > 800; }
         weekday(minute) { return new Date((minute + 720) * 60000).getUTCDay(); }
+        dayNameOf(minute) { return this.names[minute] ??= this.dayName.format(new Date((minute + 60) * 60000)); }
+        clockOf(minute) { return this.clocks[minute] ??= this.clock.format(new Date(minute * 60000)); }
+        openOf(centre, machine) { return this.data.calendars[centre.own[machine] ?? centre.open]; }
 
         kind(bar) {
             const order = this.data.orders[bar.order];
@@ -163,100 +120,46 @@
                 || (f.order && this.threadOf && !this.threadOf.has(bar.order));
         }
 
-        rowBars(parts, row, v) {
-            const small = {};
-            const bars = this.byRow.get(row) || [];
-            bars.forEach((bar) => {
-                if (bar.end < v.from || bar.start > v.to) return;
-                const x = this.x(bar.start), w = Math.max(1.5, this.x(bar.end) - x), y = row.y + 2, h = ROW - 5, dim = this.isDim(bar), kind = this.kind(bar);
-                if (w < NAMED) {
-                    const key = `${kind}${dim ? ' dim' : ''}`;
-                    small[key] = (small[key] || '') + `M${x.toFixed(1)} ${y}h${w.toFixed(1)}v${h}h-${w.toFixed(1)}z`;
-                    return;
-                }
-                parts.push(`<g class="bar-${kind}${dim ? ' dim' : ''}"><rect x="${x.toFixed(1)}" y="${y}" width="${w.toFixed(1)}" height="${h}" rx="1"/>`);
-                const setup = this.x(bar.run) - x;
-                if (bar.centre !== 0 && setup > 2) parts.push(`<path class="setup" d="M${x.toFixed(1)} ${y}h${setup.toFixed(1)}v${h}h-${setup.toFixed(1)}z"/>`);
-                if (kind.startsWith('late')) parts.push(`<path class="notch" d="M${x.toFixed(1)} ${y}h7l-7 7z"/>`);
-                if (bar.pinned) parts.push(`<g class="pin" transform="translate(${(x + w - 7).toFixed(1)} ${y - 1})"><circle cx="3" cy="3.5" r="3"/><path d="M3 6v7"/></g>`);
-                // of a bar that begins left of the view the words stand in view
-                const left = Math.max(x, Math.min(this.scroller.scrollLeft, x + w - 40));
-                const room = x + w - left - (bar.pinned ? 12 : 5);
-                if (room > 22) parts.push(`<text x="${(left + 4).toFixed(1)}" y="${y + 14}">${esc(this.words(bar).slice(0, Math.max(3, Math.floor(room / 6.1))))}</text>`);
-                parts.push('</g>');
-            });
-            Object.entries(small).forEach(([key, path]) => { const [kind, dim] = key.split(' '); parts.push(`<path class="bar-${kind} ${dim || ''}" d="${path}"/>`); });
-        }
-
         words(bar) {
             const order = this.data.orders[bar.order] || {};
-            if (this.by === 'order') return bar.centre === 0 ? bar.supplier : `${bar.name}`;
+            if (this.by === 'order') return bar.centre === 0 ? bar.supplier : bar.name;
             return bar.centre === 0 ? `${order.number} ${bar.supplier}${bar.overdue ? ' ◣ overdue' : ''}` : `${order.number} ${bar.name}`;
         }
 
-        held(parts, v) {
-            if (this.by !== 'centre') return;
-            this.data.held.forEach(([centre, machine, start, end, words]) => {
-                const row = this.rows.find((one) => one.key === `${centre}/${machine}`);
-                if (!row || end < v.from || start > v.to) return;
-                parts.push(`<g class="bar-held"><title>${esc(words)}</title><rect x="${this.x(start).toFixed(1)}" y="${row.y + 2}" width="${Math.max(2, this.x(end) - this.x(start)).toFixed(1)}" height="${ROW - 5}" rx="1"/><text x="${(this.x(start) + 4).toFixed(1)}" y="${row.y + 16}">${this.x(end) - this.x(start) > 40 ? esc(words) : ''}</text></g>`);
-            });
-        }
-
-        /* Load against capacity: a day each, a week each when zoomed far out. Over the line is more than there is. */
-        load(parts, centre, v) {
-            const of = this.want ? centre.wanted : centre.load;
-            const step = this.span() > 800 ? 7 : 1;
-            const first = step === 1 ? 0 : this.data.days.findIndex((minute) => this.weekday(minute) === 1);
-            for (let i = step === 1 ? 0 : Math.min(0, first - 7); i < of.length; i += step) {
-                const a = Math.max(0, i), b = Math.min(of.length, i + step);
-                const from = this.data.days[a], to = this.data.days[b];
-                if (to < v.from || from > v.to) continue;
-                let load = 0, capacity = 0;
-                for (let k = a; k < b; k++) { load += of[k]; capacity += centre.capacity[k]; }
-                if (load === 0 && capacity === 0) continue;
-                const part = capacity === 0 ? 2 : load / capacity, x = this.x(from) + 1, w = this.x(to) - this.x(from) - 2, y = centre.loadY + 1, h = LOAD - 4;
-                const over = part > 1.001;
-                parts.push(`<g class="load${over ? ' over' : ''}"><title>${esc(this.dayName.format(new Date(from * 60000)))}${step > 1 ? ' and six days on' : ''}: ${this.hours(load)} of ${this.hours(capacity)}${this.want ? ' wanted' : ' planned'}</title>`
-                    + `<rect class="cap" x="${x.toFixed(1)}" y="${y}" width="${Math.max(1, w).toFixed(1)}" height="${h}"/><rect class="use" x="${x.toFixed(1)}" y="${(y + h - h * Math.min(1, part)).toFixed(1)}" width="${Math.max(1, w).toFixed(1)}" height="${(h * Math.min(1, part)).toFixed(1)}"/>`
-                    + (w > 30 && load > 0 ? `<text x="${(x + 3).toFixed(1)}" y="${y + 10}">${over ? '▲ ' : ''}${capacity === 0 ? 'closed' : `${Math.round(part * 100)} %`}</text>` : (over ? `<path class="tip" d="M${x.toFixed(1)} ${y}h${Math.max(3, w).toFixed(1)}v3h-${Math.max(3, w).toFixed(1)}z"/>` : '')) + '</g>');
+        /* Load and capacity of a work centre by day, or by week when zoomed far out. */
+        loads(centre, from, to) {
+            const of = this.want ? centre.wanted : centre.load, { days } = this.data, found = [];
+            for (let i = 0; i < of.length;) {
+                const end = Math.min(of.length, this.isFar() ? i + ((8 - (this.weekday(days[i]) || 7)) || 7) : i + 1);
+                if (days[end] > from && days[i] < to) {
+                    let load = 0, capacity = 0;
+                    for (let k = i; k < end; k++) { load += of[k]; capacity += centre.capacity[k]; }
+                    if (load > 0 || capacity > 0) found.push({ from: days[i], to: days[end], load, capacity });
+                }
+                i = end;
             }
+            return found;
         }
 
         hours(minutes) { return `${Math.round(minutes / 6) / 10} h`; }
 
-        heads(v) {
-            const parts = [], hours = this.span() <= 48, weeks = this.span() > 800;
-            this.data.days.forEach((minute, i) => {
-                const next = this.data.days[i + 1] ?? minute + 1440;
-                if (next < v.from || minute > v.to) return;
-                const monday = this.weekday(minute) === 1;
-                if (!weeks || monday) {
-                    const date = new Date((minute + 60) * 60000), x = this.x(minute);
-                    const name = weeks || this.span() > 250 ? this.dayName.format(date).replace(/^\w+,? /, this.span() > 250 && !weeks ? '' : '') : this.dayName.format(date);
-                    parts.push(`<line class="day" x1="${x.toFixed(1)}" x2="${x.toFixed(1)}" y1="4" y2="${HEAD}"/><text class="date" x="${(x + 4).toFixed(1)}" y="15">${esc(name)}</text>`);
-                }
-                if (!weeks && this.span() <= 300) {
-                    const every = hours ? (this.span() <= 16 ? 60 : 120) : this.span() <= 120 ? 360 : 720;
-                    for (let m = minute + every; m < next; m += every) parts.push(`<text class="hour" x="${this.x(m).toFixed(1)}" y="31" text-anchor="middle">${esc(this.clock.format(new Date(m * 60000)))}</text>`);
-                }
-            });
-            parts.push(`<text class="nowword" x="${(this.x(this.data.now) + 3).toFixed(1)}" y="${HEAD - 2}">now</text>`);
-            this.svg('heads', parts.join(''));
-        }
-
-        labels(rows) {
+        /* Names at the left: only those in view, and only when others are. */
+        labels(top, height) {
+            const shown = this.by === 'order' ? this.rows.filter((row) => row.y + row.h > top && row.y < top + height) : null;
+            const key = `${this.by}${this.want}${this.data.plan.stamp}${shown ? `${shown[0]?.key}${shown.length}` : ''}${this.rows.length}`;
+            if (key === this.labelled) return;
+            this.labelled = key;
             const parts = [];
-            if (this.by === 'order') {
-                rows.forEach((row) => parts.push(`<div class="label" style="top:${row.y}px"><a href="${this.root.dataset.orders}/${row.order.id}">${esc(row.order.number)}</a> <span class="${row.order.late > 0 ? 'behind notched' : 'sub'}">${esc(row.order.item)}${row.order.due ? ` · ${esc(this.dayName.format(new Date(row.order.due * 60000)))}` : ''}</span></div>`));
+            if (shown) {
+                shown.forEach((row) => parts.push(`<div class="label" style="top:${HEAD + row.y}px"><a href="${this.root.dataset.orders}/${row.order.id}">${esc(row.order.number)}</a> <span class="${row.order.late > 0 ? 'behind notched' : 'sub'}">${esc(row.order.item)}${row.order.due ? ` · ${esc(this.dayNameOf(row.order.due))}` : ''}</span></div>`));
             } else {
+                const today = this.data.days.findIndex((minute, i) => minute <= this.data.now && (this.data.days[i + 1] ?? Infinity) > this.data.now);
+                const sum = (list) => list.slice(today, today + 7).reduce((a, b) => a + b, 0);
                 this.data.centres.forEach((centre) => {
-                    const today = this.data.days.findIndex((minute, i) => minute <= this.data.now && (this.data.days[i + 1] ?? Infinity) > this.data.now);
-                    const sum = (list) => list.slice(today, today + 7).reduce((a, b) => a + b, 0);
                     const part = sum(centre.capacity) === 0 ? 0 : Math.round(100 * sum(this.want ? centre.wanted : centre.load) / sum(centre.capacity));
-                    parts.push(`<div class="label centre" style="top:${centre.top}px;height:${centre.bottom - centre.top}px"><a href="${this.root.dataset.dispatch}/${centre.id}" title="Dispatch list of ${esc(centre.name)}">${esc(centre.name)}</a><span class="week ${part > 100 ? 'behind' : ''}" style="top:${centre.loadY - centre.top - 2}px">${this.want ? 'wanted' : 'load'} ${part} % in 7 days</span></div>`);
+                    parts.push(`<div class="label centre" style="top:${HEAD + centre.top}px;height:${centre.bottom - centre.top + 4}px"><a href="${this.root.dataset.dispatch}/${centre.id}" title="Dispatch list of ${esc(centre.name)}">${esc(centre.name)}</a><span class="week ${part > 100 ? 'behind' : ''}" style="top:${centre.loadY - centre.top - 2}px">${this.want ? 'wanted' : 'load'} ${part} % in 7 days</span></div>`);
                 });
-                parts.push(`<div class="label centre" style="top:${this.outTop}px">At suppliers</div>`);
+                parts.push(`<div class="label centre" style="top:${HEAD + this.outTop}px">At suppliers</div>`);
             }
             this.root.querySelector('.labels').innerHTML = parts.join('');
         }
@@ -305,7 +208,21 @@
                 const w = this.x(this.drag.bar.end) - this.x(this.drag.bar.start);
                 parts.push(`<g class="ghost${p && !p.can ? ' cannot' : ''}"><rect x="${this.x(this.drag.minute).toFixed(1)}" y="${this.drag.row.y + 2}" width="${Math.max(6, w).toFixed(1)}" height="${ROW - 5}"/><text x="${(this.x(this.drag.minute) + 4).toFixed(1)}" y="${this.drag.row.y + 16}">${esc(this.data.orders[this.drag.bar.order]?.number ?? '')}</text></g>`);
             }
-            this.svg('over', parts.join(''));
+            const svg = this.root.querySelector('svg.over'), t = this.scroller.scrollTop, l = this.scroller.scrollLeft, w = this.scroller.clientWidth - LABELS, h = this.scroller.clientHeight - HEAD;
+            if (parts.length === 0 && svg.childElementCount === 0) return;
+            Object.assign(svg.style, { left: `${LABELS + l}px`, top: `${HEAD + t}px`, width: `${w}px`, height: `${h}px` });
+            svg.setAttribute('viewBox', `${l} ${t} ${w} ${h}`);
+            svg.innerHTML = parts.join('');
+        }
+
+        /* What the pointer stands on is said as the browser says titles. */
+        hover(event) {
+            const { bar, minute, y } = this.at(event);
+            const centre = bar || this.by !== 'centre' ? null : this.data.centres.find((one) => y >= one.loadY && y < one.loadY + LOAD);
+            const load = centre ? this.loads(centre, minute, minute + 1)[0] : null;
+            const o = bar ? this.data.orders[bar.order] || {} : null;
+            this.field.title = bar ? `${o.number} step ${bar.number} ${bar.name}, ${o.quantity} ${o.name}: ${this.when(bar.start)} to ${this.when(bar.end)}${o.late > 0 ? `, ${this.hours(o.late)} late` : ''}`
+                : load ? `${centre.name}, ${this.dayNameOf(load.from)}${this.isFar() ? ' and on' : ''}: ${this.hours(load.load)} of ${this.hours(load.capacity)} ${this.want ? 'wanted' : 'planned'}` : '';
         }
 
         /* What the pointer is on. */
@@ -316,7 +233,7 @@
             const minute = this.minuteAt(x), slack = 3 / this.scale;
             const on = (wide) => (this.byRow.get(row) || []).find((one) => minute >= one.start - wide && minute < one.end + wide);
             const bar = x < 0 || !row ? null : on(0) ?? on(slack) ?? null; // a thin one is hit from beside it too
-            return { bar, row, minute };
+            return { bar, row, minute, y };
         }
 
         listen() {
@@ -326,7 +243,7 @@
                 wait = true;
                 requestAnimationFrame(() => { wait = false; this.draw(); this.remember(); });
             });
-            this.onResize = () => { const at = this.minuteAt(this.scroller.scrollLeft); this.lay(); this.goTo(at); this.draw(true); };
+            this.onResize = () => { const at = this.minuteAt(this.scroller.scrollLeft); this.lay(); this.goTo(at); this.draw(); };
             window.addEventListener('resize', this.onResize);
             this.field.addEventListener('pointerdown', (event) => {
                 if (event.button !== 0 || event.target.closest('a')) return;
@@ -336,7 +253,7 @@
             });
             this.field.addEventListener('pointermove', (event) => {
                 const h = this.held0;
-                if (!h) return;
+                if (!h) { this.hover(event); return; }
                 if (!this.drag && Math.hypot(event.clientX - h.x, event.clientY - h.y) < 5) return;
                 if (!this.drag) this.field.setPointerCapture(h.id);
                 const { row, minute } = this.at(event);
@@ -357,7 +274,7 @@
             const value = el.type === 'checkbox' ? el.checked : el.value.trim();
             if (el.dataset.board === 'by') { this.by = value; this.pick(null); this.lay(); this.scroller.scrollTop = 0; } else if (el.dataset.board === 'load') this.want = value === 'wanted';
             else if (el.dataset.board === 'order') { this.find(value, true); return; } else this.filter[el.dataset.board] = value;
-            this.draw(true);
+            this.draw();
             this.remember();
         }
 
@@ -366,7 +283,7 @@
             this.zoom = zoom;
             this.lay();
             this.goTo(mid);
-            this.draw(true);
+            this.draw();
             this.marks();
             this.remember();
         }
@@ -378,11 +295,11 @@
         find(number, typed) {
             const found = Object.entries(this.data.orders).find(([, o]) => o.number.toLowerCase() === number.toLowerCase());
             this.filter.order = found ? found[1].number : '';
-            if (!found) { if (!typed || number === '') { this.pick(null); this.draw(true); } this.announce(number === '' ? '' : `No open order ${number} on the board.`); return; }
+            if (!found) { if (!typed || number === '') { this.pick(null); this.draw(); } this.announce(number === '' ? '' : `No open order ${number} on the board.`); return; }
             const bars = this.bars.filter((bar) => bar.order === Number(found[0]));
             this.pick(bars[0] ?? null, Number(found[0]));
             if (bars[0]) this.show(bars[0]);
-            this.draw(true);
+            this.draw();
             this.remember();
         }
 
@@ -429,7 +346,7 @@
 
         showPanel() {
             const bar = this.selected;
-            if (!bar) { this.panel.innerHTML = this.panel.dataset.empty; return; }
+            if (!bar) { this.panel.innerHTML = this.by === 'order' ? 'Click a step to see what it hangs on. Steps are moved by work centre.' : this.panel.dataset.empty; return; }
             const o = this.data.orders[bar.order] || {}, d = this.drag;
             const head = `<b class="figures"><a href="${this.root.dataset.orders}/${bar.order}">${esc(o.number)}</a> step ${bar.number} ${esc(bar.name)}</b> · ${esc(o.quantity)} ${esc(o.name)}${o.customer ? ` for ${esc(o.customer)}` : ''}`;
             if (!d) {
@@ -475,7 +392,7 @@
                         if (drag) (drag.preview?.moved || []).forEach(([id, centre, machine, start, run, end]) => Object.assign(this.byId.get(id) || {}, { centre, machine, start, run, end }));
                         this.drag = null;
                         this.lay();
-                        this.draw(true);
+                        this.draw();
                         this.did(answer.says);
                         this.refresh();
                     } else {
@@ -507,7 +424,7 @@
                 this.threadOf = this.selected ? this.hangsOn(order) : null;
                 if (!keepDrag || !this.selected) this.drag = null;
                 else if (drag) { this.drag = { ...drag, bar: this.selected, row: this.rows.find((row) => row.key === drag.row.key) ?? this.selected.row }; this.soon(); }
-                this.draw(true);
+                this.draw();
                 this.showPanel();
                 document.querySelector('#board-news')?.replaceChildren();
             }).catch(() => {});
@@ -527,7 +444,7 @@
             const move = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
             const take = () => { event.preventDefault(); event.stopPropagation(); };
             if (move) { take(); this.drag ? this.shift(...move) : this.step(...move); return; }
-            if (event.key === 'Escape') { take(); this.drag ? this.putBack() : this.pick(null); this.draw(true); return; }
+            if (event.key === 'Escape') { take(); this.drag ? this.putBack() : this.pick(null); this.draw(); return; }
             if (event.key === 'Enter') { take(); if (this.drag && this.isAsked() && this.drag.preview.can) this.does('keep'); else if (!this.drag && this.selected) window.location = `${this.root.dataset.orders}/${this.selected.order}`; return; }
             const deeds = { m: () => this.startKeys(), p: () => (this.drag ? this.isAsked() && this.drag.preview.pin && this.does('pin') : this.selected?.pinned ? this.does('unpin') : this.selected && this.does('pin-here')),
                 u: () => document.querySelector('#board-undo')?.requestSubmit(), r: () => document.querySelector('#board-redo')?.requestSubmit(),
@@ -551,7 +468,7 @@
             if (!to) return;
             this.pick(to);
             this.show(to);
-            this.draw(true);
+            this.draw();
             this.announce(this.panel.innerText);
         }
 

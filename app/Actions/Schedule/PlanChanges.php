@@ -8,6 +8,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
 use App\Models\User;
+use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
@@ -41,13 +42,14 @@ final class PlanChanges
             $plan = Plan::query()->lockForUpdate()->find($planId) ?? throw Refused::because('That plan is not there any more.');
             $standing = StandingPlan::of($planId);
             $this->assertSeen($plan, $seen, $by);
-            $before = Arrangement::pack($standing->steps(), $standing->pins());
+            $pins = $standing->pins();
+            $before = Arrangement::pack($standing->steps(), $pins);
             $facts = new \ArrayObject;
             $load = $work($ledger, $standing, $facts);
             if ($this->keepUp->isSuspended() && $planId === Plan::LIVE) {
                 return; // once, when all is booked
             }
-            $this->bring($plan, $standing, $load, $ledger->booking);
+            $this->bring($plan, $standing, $load, $ledger->booking, count($facts) === 0 && $standing->pins() == $pins);
             $plan->change_id = DB::table('plan_changes')->insertGetId(['plan_id' => $planId, 'booking_id' => $ledger->booking->id,
                 'user_id' => $by->id, 'before' => $before, 'facts' => json_encode($facts->getArrayCopy())]);
             $plan->save();
@@ -60,11 +62,17 @@ final class PlanChanges
      * Brings a plan to a schedule of the facts as they are now.
      *
      * @param  callable(Problem): Schedule  $load
+     * @param  bool  $samePins  the deed changed neither pin nor fact: what the plan was computed from still holds
      */
-    public function bring(Plan $plan, StandingPlan $standing, callable $load, Booking $booking): void
+    public function bring(Plan $plan, StandingPlan $standing, callable $load, Booking $booking, bool $samePins = false): void
     {
-        $shop = ShopState::now();
-        [$problem, $schedule] = $standing->loadNow($shop, $load);
+        $kept = $samePins ? $standing->kept() : null;
+        if ($kept !== null && $kept->isFresh(PlanComparison::facts($booking->id), ShopState::minute(now()))) {
+            [$shop, $problem, $schedule] = [$kept->shop, $kept->problem, $load($kept->problem)];
+        } else {
+            $shop = ShopState::now();
+            [$problem, $schedule] = $standing->loadNow($shop, $load);
+        }
         $plan->booking_id = $booking->id;
         $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows());
     }

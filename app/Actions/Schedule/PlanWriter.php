@@ -3,9 +3,11 @@
 namespace App\Actions\Schedule;
 
 use App\Models\Plan;
-use App\Queries\Board\StandingPlan;
+use App\Queries\Board\KeptInput;
+use App\Queries\Board\PlanComparison;
 use App\Queries\Shop\HeldPromises;
 use App\Queries\Shop\ShopState;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -26,11 +28,12 @@ final class PlanWriter
         $effect = $this->rows($plan->id, $shop, $schedule, $there === null ? null : clone $there);
         $old = $plan->stamp;
         $plan->stamp = Str::random(20);
-        $plan->computed_at = now()->toImmutable();
+        $plan->computed_at = CarbonImmutable::createFromTimestamp($problem->now * 60, 'UTC');
         $plan->save();
-        DB::afterCommit(function () use ($plan, $problem, $old): void {
-            Cache::forget(StandingPlan::key($old));
-            Cache::put(StandingPlan::key($plan->stamp), $problem, now()->addDays(3));
+        $input = new KeptInput($shop, $problem, PlanComparison::facts());
+        DB::afterCommit(function () use ($plan, $input, $old): void {
+            Cache::forget(KeptInput::key($old));
+            Cache::put(KeptInput::key($plan->stamp), $input, now()->addDays(3));
         });
 
         return $effect;

@@ -20,7 +20,7 @@ use KeepPace\Core\Scheduling\Problem;
 final class BoardData
 {
     private const BARS = 'SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
-        UNIX_TIMESTAMP(p.start_at) DIV 60 AS start, UNIX_TIMESTAMP(COALESCE(p.run_at, p.start_at)) DIV 60 AS run, UNIX_TIMESTAMP(p.end_at) DIV 60 AS end,
+        UNIX_TIMESTAMP(p.start_at) DIV 60 AS start, LEAST(UNIX_TIMESTAMP(COALESCE(p.run_at, p.start_at)) DIV 60, UNIX_TIMESTAMP(p.start_at) DIV 60 + CEIL(s.setup_minutes)) AS run, UNIX_TIMESTAMP(p.end_at) DIV 60 AS end,
         s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started, n.id IS NOT NULL AS pinned, v.name AS supplier,
         s.alternatives, s.work_centre_id AS home,
         s.supplier_id IS NOT NULL AND s.started_at + INTERVAL s.lead_days DAY < UTC_TIMESTAMP() AS overdue

@@ -51,7 +51,8 @@ final readonly class PlanComparison
     /** The newest booking that changed facts. @param  int|null  $before  older than this booking */
     public static function facts(?int $before = null): ?int
     {
-        return Booking::query()->whereNotIn('kind', BookingKind::withoutFacts())->when($before !== null, fn ($query) => $query->where('id', '<', $before))->max('id');
+        return Booking::query()->whereNotIn('kind', BookingKind::withoutFacts())->when($before !== null, fn ($query) => $query->where('id', '<', $before))
+            ->orderByDesc('id')->value('id');
     }
 
     /** @return EloquentCollection<int, Booking> */

@@ -28,6 +28,8 @@ final class StandingPlan
 
     private ?Problem $problem = null;
 
+    private ?KeptInput $kept = null;
+
     private function __construct(public readonly Plan $plan)
     {
     }
@@ -40,9 +42,15 @@ final class StandingPlan
     /** As it was when the plan was last computed. */
     public function problem(): Problem
     {
-        $kept = $this->problem === null && $this->plan->stamp !== '' ? Cache::get(self::key($this->plan->stamp)) : null;
+        return $this->problem ??= $this->kept()->problem ?? $this->problemNow(ShopState::now(), self::NEAR_DAYS);
+    }
 
-        return $this->problem ??= $kept instanceof Problem ? $kept : $this->problemNow(ShopState::now(), self::NEAR_DAYS);
+    /** What the plan was computed from, if that is still known. */
+    public function kept(): ?KeptInput
+    {
+        $kept = $this->plan->stamp === '' ? null : $this->kept ??= Cache::get(KeptInput::key($this->plan->stamp));
+
+        return $kept instanceof KeptInput ? $kept : null;
     }
 
     /** As the facts are now. @param  int  $days  how far ahead open time is looked up */
@@ -120,10 +128,5 @@ final class StandingPlan
         return DB::table('plan_pins')->where('plan_id', $this->plan->id)
             ->selectRaw('order_step_id, work_centre_id, machine, UNIX_TIMESTAMP(start_at) DIV 60 AS start')->get()
             ->mapWithKeys(fn (\stdClass $row): array => [$row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)]])->all();
-    }
-
-    public static function key(string $stamp): string
-    {
-        return "plan-problem.{$stamp}";
     }
 }

@@ -4,7 +4,7 @@
 @php($choices = fn (string $what) => collect($data['orders'])->pluck($what)->filter()->unique()->sort()->values())
 @php($families = collect($data['bars'])->pluck(12)->filter()->unique()->sort()->values())
 <x-layout title="{{ $live ? 'Board' : $data['plan']['name'] }}" class="wide" :keys="['← → ↑ ↓' => 'from step to step', 'm' => 'move the step: arrows, then Enter to keep, Esc to put back', 'p' => 'pin it, or take the pin out', 'u r' => 'undo, redo', 'w' => 'why is it late', '+ −' => 'zoom', 'h' => 'to now']">
-    <x-slot:scripts><script src="/js/board.js?v={{ filemtime(public_path('js/board.js')) }}" defer></script></x-slot:scripts>
+    <x-slot:scripts><script src="/js/board-paint.js?v={{ filemtime(public_path('js/board-paint.js')) }}" defer></script><script src="/js/board.js?v={{ filemtime(public_path('js/board.js')) }}" defer></script></x-slot:scripts>
     <div class="head">
         <h1>{{ $live ? 'Board' : 'What if: '.$data['plan']['name'] }}</h1>
         <a href="{{ route('late.index') }}" class="{{ $late > 0 ? 'behind' : '' }}">{{ $late === 0 ? 'No order is late' : ($late === 1 ? '1 order will miss its date' : "{$late} orders will miss their date") }}</a>
@@ -25,10 +25,8 @@
     <div class="board-panel" id="board-panel" data-empty="{{ $may ? 'Drag a step to see what moving it would do; nothing is kept until you say so. Click one to see what it hangs on.' : 'Click a step to see what it hangs on.' }}"></div>
     <div id="board-says"></div>
     <div class="board" id="board" tabindex="0" role="application" aria-label="The plan. Arrow keys go from step to step; the same is on the dispatch lists as tables." data-may="{{ $may ? 1 : 0 }}" data-csrf="{{ csrf_token() }}" data-orders="/orders" data-late="/late" data-dispatch="/dispatch" data-move="/board/steps" data-plan="{{ route('board.data') }}" data-preview="{{ route('board.preview') }}" data-news="{{ route('board.news') }}">
-        <div class="scroller"><div class="field"><div class="corner"></div><svg class="heads" aria-hidden="true"></svg><div class="labels"></div>
-            <svg class="paint" aria-hidden="true"></svg><svg class="over" aria-hidden="true"></svg></div></div>
+        <div class="scroller"><div class="field"><div class="corner"></div><div class="labels"></div><canvas aria-hidden="true"></canvas><svg class="over" aria-hidden="true"></svg></div></div>
     </div>
-    <svg width="0" height="0" class="position-absolute" aria-hidden="true"><defs><pattern id="hatch" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="6" height="6" fill="#efe6d4"/><line x1="0" y1="0" x2="0" y2="6" stroke="#ddd0b8" stroke-width="2"/></pattern></defs></svg>
     <div class="visually-hidden" aria-live="polite" id="board-live"></div>
     <noscript><p class="none">The board is drawn by script. The plan as tables: <a href="{{ route('dispatch.index') }}">dispatch lists</a>.</p></noscript>
     @if ($data['bars'] === [])<p class="none">Nothing is planned: no open order has a step left. <a href="{{ route('orders.index') }}">Orders</a></p>@endif
