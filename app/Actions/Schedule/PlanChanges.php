@@ -67,14 +67,15 @@ final class PlanChanges
     public function bring(Plan $plan, StandingPlan $standing, callable $load, Booking $booking, bool $samePins = false): void
     {
         $kept = $samePins ? $standing->kept() : null;
-        if ($kept !== null && $kept->isFresh(PlanComparison::facts($booking->id), ShopState::minute(now()))) {
+        $isFresh = $kept !== null && $kept->isFresh(PlanComparison::facts($booking->id), ShopState::minute(now()));
+        if ($isFresh) {
             [$shop, $problem, $schedule] = [$kept->shop, $kept->problem, $load($kept->problem)];
         } else {
             $shop = ShopState::now();
             [$problem, $schedule] = $standing->loadNow($shop, $load);
         }
         $plan->booking_id = $booking->id;
-        $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows());
+        $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows(), $isFresh);
     }
 
     /** Sets a plan's pins to these. @param  array<int, array{int, Pin}>  $pins */

@@ -21,11 +21,12 @@ final class PlanWriter
 {
     /**
      * @param  Collection<int, \stdClass>|null  $there  the steps that stand there, if they were read before
+     * @param  bool  $sameFacts  since it was last written no fact changed: of components only the times of parts made here can differ
      * @return array{late: array<int, int>, saved: list<int>} orders that became late, with minutes, and those in time again
      */
-    public function write(Plan $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there = null): array
+    public function write(Plan $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there = null, bool $sameFacts = false): array
     {
-        $effect = $this->rows($plan->id, $shop, $schedule, $there === null ? null : clone $there);
+        $effect = $this->rows($plan->id, $shop, $schedule, $there === null ? null : clone $there, $sameFacts);
         $old = $plan->stamp;
         $plan->stamp = Str::random(20);
         $plan->computed_at = CarbonImmutable::createFromTimestamp($problem->now * 60, 'UTC');
@@ -43,7 +44,7 @@ final class PlanWriter
      * @param  Collection<int, \stdClass>|null  $there
      * @return array{late: array<int, int>, saved: list<int>}
      */
-    private function rows(int $plan, ShopState $shop, Schedule $schedule, ?Collection $there): array
+    private function rows(int $plan, ShopState $shop, Schedule $schedule, ?Collection $there, bool $sameFacts): array
     {
         $plant = $shop->plantCalendar();
         $dues = array_filter($shop->orders->map(fn ($order) => $shop->dueMinute($order->due_on))->all());
@@ -77,6 +78,9 @@ final class PlanWriter
         }
         $components = [];
         foreach ($shop->allocated as $id => $row) {
+            if ($sameFacts && array_filter($row->coming, static fn (array $coming): bool => $coming['supply']->order !== null) === []) {
+                continue;
+            }
             $components[] = ['plan_id' => $plan, 'component_id' => $id, 'from_stock' => (string) $row->fromStock,
                 'missing' => (string) $row->missing,
                 'coming' => json_encode(array_map(fn (array $coming): array => ['supply' => $coming['supply']
@@ -88,7 +92,8 @@ final class PlanWriter
         $effect = self::effect($was, $orders);
         $this->bring('plan_orders', 'order_id', $plan, $orders, $was);
         $this->bring('plan_steps', 'order_step_id', $plan, $steps, $there);
-        $this->bring('plan_components', 'component_id', $plan, $components);
+        $this->bring('plan_components', 'component_id', $plan, $components, $sameFacts ? DB::table('plan_components')->where('plan_id', $plan)
+            ->whereIn('component_id', array_column($components, 'component_id'))->get()->keyBy('component_id') : null);
         if ($plan === Plan::LIVE) {
             $this->promises($schedule);
         }
