@@ -47,7 +47,8 @@ class RunSearch implements ShouldQueue
         $this->keep(['state' => 'running', 'started_at' => now(), 'facts_id' => $facts]);
         $before = MovePreview::compare($problem, $schedule, $schedule)->totalBefore();
         $goOn = $this->watch($began, $row->seconds, $before);
-        $found = ScheduleSearch::solve($problem, $standing->steps(), $row->seed, self::ENOUGH, $goOn, $row->moved_weight);
+        // the plan as it is at this minute: what the clock has moved is no move of the search
+        $found = ScheduleSearch::solve($problem, $schedule->steps, $row->seed, self::ENOUGH, $goOn, $row->moved_weight);
         $ran = round(microtime(true) - $began, 1);
         $name = 'Search of '.now(config()->string('pace.zone'))->format('H:i');
         $plan = $whatIf->found($name, "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.", User::query()->findOrFail($row->user_id), $found->schedule->steps, $facts);

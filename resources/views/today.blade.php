@@ -3,7 +3,7 @@
     <p class="lead">
         <a href="{{ route('release.index') }}">{{ $w($today->counts['release'], 'order', 'orders') }} can be released</a>.
         <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif.
-        <a href="{{ route('orders.index', ['pace' => 'late']) }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>.
+        <a href="{{ route('late.index') }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>.
         <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->isNotEmpty()])>{{ $w($today->uncovered->count(), 'customer line is', 'customer lines are') }} not covered</a>.
         <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $w($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
         <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
@@ -12,7 +12,7 @@
     </p>
     <div class="halves today">
         <section>
-            <h2>Behind, worst first</h2>
+            <h2><a href="{{ route('late.index') }}">Behind, worst first</a></h2>
             @include('orders.short-list', ['rows' => $today->late, 'none' => 'No order will miss its date.', 'why' => true, 'strip' => true])
             <h2>Stuck, and for what</h2>
             @include('orders.short-list', ['rows' => $today->stuck, 'none' => 'Nothing is stuck.', 'why' => true])

@@ -30,7 +30,7 @@ class LateController extends Controller
     {
         $why = new WhyLate($standing = StandingPlan::of());
 
-        return view('late.show', ['order' => Order::query()->with('item')->findOrFail($order), 'rows' => $why->rows($order), 'sentence' => $why->sentence($order),
+        return view('late.show', ['order' => Order::query()->with('item')->findOrFail($order), 'rows' => $why->rows($order, true), 'stretches' => $why->rows($order, false), 'sentence' => $why->sentence($order),
             'planned' => DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $order)->first(), 'now' => $standing->problem()->now]);
     }
 

@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Pin;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
@@ -117,9 +118,10 @@ final class StandingPlan
             ->selectRaw('order_id, UNIX_TIMESTAMP(finish_at) DIV 60 AS finish')->pluck('finish', 'order_id')->map(fn ($minute): int => (int) $minute)->all();
     }
 
+    /** As it is written, or, when it is no longer known from what it was computed, as it is now. */
     public function schedule(): Schedule
     {
-        return new Schedule($this->steps(), $this->finishes(), []);
+        return $this->kept() === null ? KeptSequence::load($this->problem(), $this->steps()) : new Schedule($this->steps(), $this->finishes(), []);
     }
 
     /** @return array<int, array{int, Pin}> by step id: work centre, and where on it */

@@ -40,28 +40,24 @@ final class WhyLate
     }
 
     /**
-     * Stretches as rows: those of one cause on one step that follow one another are one.
+     * Stretches as rows. A step that works, pauses at closed time and works on is many of them; together, they are one row for each
+     * thing its time goes into, in the order in which these begin.
      *
      * @return list<array{from: int, to: int, minutes: int, cause: Cause, says: string, order: string, step: string}>
      */
-    public function rows(int $order): array
+    public function rows(int $order, bool $together): array
     {
         $rows = [];
-        foreach ($this->stretches($order) as $stretch) {
+        foreach ($this->stretches($order) as $n => $stretch) {
             $step = $this->step($stretch->step);
             $row = ['from' => $stretch->from, 'to' => $stretch->to, 'minutes' => $stretch->minutes(), 'cause' => $stretch->cause,
                 'says' => CauseWords::of($stretch->cause, $step->where, $this->numbers[$stretch->byJob ?? 0] ?? ''),
                 'order' => $this->numbers[$step->order_id] ?? '', 'step' => "{$step->number} {$step->name}"];
-            $last = count($rows) - 1;
-            if ($last >= 0 && [$rows[$last]['says'], $rows[$last]['order'], $rows[$last]['step']] === [$row['says'], $row['order'], $row['step']]) {
-                $rows[$last]['to'] = $row['to'];
-                $rows[$last]['minutes'] += $row['minutes'];
-            } else {
-                $rows[] = $row;
-            }
+            $key = $together ? "{$stretch->step}|{$row['says']}" : $n;
+            $rows[$key] = isset($rows[$key]) ? [...$rows[$key], 'to' => $row['to'], 'minutes' => $rows[$key]['minutes'] + $row['minutes']] : $row;
         }
 
-        return $rows;
+        return array_values($rows);
     }
 
     /** "Most of it waits 2 days for Turning, busy with 231 and 214; Emberfield has it 5 days." */

@@ -2,7 +2,7 @@
     <div class="head"><h1>Customer orders</h1>
         <nav class="pick" aria-label="Show">@foreach (['open' => 'open', 'uncovered' => 'not covered', 'late' => 'will be late', 'ready' => 'ready to ship', 'shipped' => 'shipped'] as $key => $word)<a href="{{ route('customer-orders.index', array_filter(['show' => $key === 'open' ? null : $key, 'text' => $text])) }}" @if ($show === $key) aria-current="true" @endif>{{ $word }}</a>@endforeach</nav>
         <form class="d-flex gap-2"><input type="hidden" name="show" value="{{ $show }}"><input class="form-control" name="text" value="{{ $text }}" aria-label="Narrow by number, customer, reference or item" placeholder="number, customer, item"></form>
-        @can('enter-customer-order')<a class="btn btn-act ms-auto" data-new href="{{ route('customer-orders.create') }}">New customer order</a>@endcan
+        @can('promise')<a class="btn btn-quiet ms-auto" href="{{ route('promise.index') }}">Promise a date</a>@endcan @can('enter-customer-order')<a class="btn btn-act" data-new href="{{ route('customer-orders.create') }}">New customer order</a>@endcan
     </div>
     @if ($lines->isEmpty())<div class="none">No line is here. {{ $text !== '' ? 'Nothing matches “'.$text.'”.' : '' }}</div>@else
     <table class="list">

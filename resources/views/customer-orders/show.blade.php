@@ -27,7 +27,7 @@
                     <x-cover :line="$line" />
                 </td>
                 <td class="tight">
-                    @if ($open->isPositive()) @can('cover')
+                    @if ($open->isPositive()) @can('promise')<a href="{{ route('promise.index', ['item' => $line->item_number, 'quantity' => \App\Wording\Figures::amount((string) $open), 'wanted' => $line->promised_on]) }}">When?</a> @endcan @can('cover')
                         <form class="d-inline" method="post" action="{{ route('covers.store') }}">@csrf @token<input type="hidden" name="lines[]" value="{{ $line->id }}">
                             @if (isset($page->free[$line->item_id]) && \Brick\Math\BigDecimal::of($page->free[$line->item_id]->free)->isGreaterThanOrEqualTo($open))<button class="btn btn-act btn-small" name="by" value="stock">From stock</button>@endif
                             @if (in_array($line->kind, ['made', 'assembled']))<input type="hidden" name="with_parts" value="1"><button class="btn btn-quiet btn-small" name="by" value="order">Make an order</button>@endif

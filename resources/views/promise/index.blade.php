@@ -2,8 +2,8 @@
 <x-layout title="Promise a date">
     <p class="lead">When could it be finished? Asked of all load, stock and expected receipts, through the whole structure. Nothing is saved by asking.</p>
     <form method="post" action="{{ route('promise.ask') }}" class="actions align-items-end">@csrf @token
-        <x-field name="item" label="Item number" :value="$asked['item'] ?? ''" list="items" size="16" hx-get="{{ route('items.index') }}" hx-trigger="input changed delay:200ms" hx-target="#items" />
-        <datalist id="items"></datalist>
+        <x-field name="item" label="Item number" :value="$asked['item'] ?? ''" list="items" size="16" />
+        <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="load"></datalist>
         <x-field name="quantity" label="How many" :value="$asked['quantity'] ?? ''" class="n" inputmode="decimal" /><x-field name="wanted" label="Wanted by" type="date" :value="$asked['wanted'] ?? ''" />
         <button class="btn btn-act">Ask</button>
     </form>
@@ -13,7 +13,7 @@
             @if ($a['stock'] !== '0')<dt>From stock</dt><dd><b>{{ $a['stock'] }} now</b></dd>@endif
             @if ($a['nobody'] !== null)<dt>Moving nobody</dt><dd><b>{{ $a['nobody']['says'] }}</b> <span class="sub">no planned step moves</span></dd>
             <dt>Using others' slack</dt><dd>@if ($a['slack'] === null) not sooner @else<b>{{ $a['slack']['says'] }}</b> <span class="sub">others move, nobody becomes late</span>@endif</dd>@endif
-            @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ \App\Wording\When::onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b> in time@else<span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif
+            @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ \App\Wording\When::onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b> in time @else <span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif
                 @if ($a['insist']['late'] === [])<span class="good">nobody becomes late</span>@else<span class="behind notched">becomes late or later: @foreach ($a['insist']['late'] as $name => $minutes){{ $name }} by {{ \App\Wording\Figures::minutes($minutes) }}{{ $loop->last ? '' : ', ' }}@endforeach</span>@endif</dd>@endif
             @if ($a['buy'] !== [])<dt>To be bought first</dt><dd>@foreach ($a['buy'] as $name => $days){{ $name }} ({{ $days }} days){{ $loop->last ? '' : ', ' }}@endforeach</dd>@endif
         </dl>

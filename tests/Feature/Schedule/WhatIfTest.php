@@ -131,7 +131,7 @@ it('explains each late order: the minutes add up to its completion, and a senten
     foreach ($standing->finishes() as $id => $finish) {
         $stretches = $why->stretches($id);
         expect(array_sum(array_map(fn ($stretch): int => $stretch->minutes(), $stretches)))->toBe($finish - $standing->problem()->now)
-            ->and(array_sum(array_column($why->rows($id), 'minutes')))->toBe($finish - $standing->problem()->now);
+            ->and(array_sum(array_column($why->rows($id, true), 'minutes')))->toBe($finish - $standing->problem()->now);
     }
     $this->actingAs($this->shop->as(Role::Sales))->get('/late')->assertSee($order->number)->assertSee('busy with');
     $this->get("/late/{$order->id}")->assertSee('From now to its completion')->assertSee('each minute once');
