@@ -33,7 +33,9 @@ function pages(): array
         'today' => '/', 'orders' => '/orders', 'one order' => '/orders/'.Order::query()
             ->min('id'), 'customer orders' => '/customer-orders', 'one customer order' => '/customer-orders/'.DB::table('customer_orders')
             ->min('id'),
-        'new customer order' => '/customer-orders/new', 'release' => '/release', 'board' => '/board?days=21', 'issue' => '/issue',
+        'new customer order' => '/customer-orders/new', 'release' => '/release', 'board' => '/board?zoom=quarter', 'board by order' => '/board?by=order', 'late' => '/late', 'why' => '/late/'.Order::query()->min('id'),
+        'plans' => '/plans', 'absence' => '/absence', 'dispatch lists' => '/dispatch', 'a dispatch list' => '/dispatch/1?days=30', 'its csv' => '/dispatch/1/list.csv',
+        'calendars' => '/calendars', 'a calendar' => '/calendars/1', 'promise' => '/promise', 'board data' => '/board/data', 'board news' => '/board/news', 'issue' => '/issue',
         'issue, proposed' => '/issue?'.http_build_query(['orders' => Order::query()->where('state', '<>', 'firm')->pluck('id')->all()]),
         'stations' => '/station', 'one station' => '/station/'.WorkCentre::query()->where('code', 'LASER')
             ->value('id'), 'receive' => '/receive', 'ship' => '/ship', 'stock' => '/stock', 'one item' => '/stock/'.test()->shop
@@ -67,7 +69,7 @@ it('shows every page, and asks the database as often for 6 orders as for 1', fun
 
 it('shows every page of an empty shop', function () {
     foreach (['/', '/orders', '/customer-orders', '/release', '/board', '/issue', '/station', '/receive', '/ship', '/stock',
-        '/bookings'] as $address) {
+        '/bookings', '/late', '/plans', '/absence', '/dispatch', '/dispatch/1', '/dispatch/1/list.pdf', '/dispatch/1/list.csv', '/calendars', '/promise', '/board/data'] as $address) {
         $this->actingAs($this->shop->as(Role::Supervisor))->get($address)->assertOk();
     }
     $this->get('/orders/99999')->assertNotFound();
