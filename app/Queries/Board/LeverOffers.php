@@ -51,24 +51,32 @@ final class LeverOffers
     private static function levers(StandingPlan $standing, Problem $problem, int $order): array
     {
         $number = (string) DB::table('orders')->where('id', $order)->value('number');
-        $centreId = (new WhyLate($standing))->bottleneck($order);
+        $bottleneck = (new WhyLate($standing))->bottleneck($order);
         $levers = [];
-        if ($centreId !== null) {
+        if ($bottleneck !== null) {
+            [$centreId, $lost] = $bottleneck;
             $centre = WorkCentre::query()->findOrFail($centreId);
-            $evenings = self::evenings($problem, $centreId);
+            // hours help where the time is lost, and a little before: what stands in the way is done sooner
+            $from = max($problem->now, $lost - 2 * 1440);
+            $evenings = self::evenings($problem, $centreId, $from);
             if ($evenings !== []) {
                 $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
-                    'says' => "Two hours longer at {$centre->name} on the next ".count($evenings).' working days'];
+                    'says' => "Two hours longer at {$centre->name} on ".count($evenings).' working days from '.CarbonImmutable::parse($evenings[0][0])->format('D j M')];
             }
-            $saturday = self::saturday($problem, $centreId);
+            $saturday = self::saturday($problem, $centreId, $from);
             if ($saturday !== null) {
                 $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => [$saturday],
                     'says' => "A shift at {$centre->name} on ".CarbonImmutable::parse($saturday[0])->format('D j M').", {$saturday[1]} to {$saturday[2]}"];
             }
             $levers[] = ['kind' => PlanLever::MACHINE, 'centre' => $centreId, 'says' => 'One machine more at '.$centre->name];
         }
+        $away = (int) round((float) DB::table('routing_steps')->whereNotNull('supplier_id')->avg('lead_days'));
         foreach ($problem->jobs as $job) {
             foreach ($job->id === $order ? $job->steps : [] as $step) {
+                if ($away > 0 && ! $step->started && $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null)) {
+                    $levers[] = ['kind' => PlanLever::SEND_OUT, 'step' => $step->id, 'days' => $away,
+                        'says' => StepName::of($step->id)->label." at a supplier, back after {$away} days"];
+                }
                 foreach ($step->started ? [] : $step->alternatives as $other) {
                     $levers[] = ['kind' => PlanLever::OTHER, 'step' => $step->id, 'centre' => $other->workCentre,
                         'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name];
@@ -83,13 +91,13 @@ final class LeverOffers
         return $levers;
     }
 
-    /** @return list<array{string, string, string}> two hours behind the last open time of each of the next five working days */
-    private static function evenings(Problem $problem, int $centre): array
+    /** @return list<array{string, string, string}> two hours behind the last open time of each of five working days from a minute on */
+    private static function evenings(Problem $problem, int $centre, int $from): array
     {
         $open = $problem->workCentres[$centre]->open;
         $last = [];
         foreach ($open->ends as $end) {
-            if ($end > $problem->now) {
+            if ($end > $from) {
                 $at = When::local($end);
                 $last[$at->format('Y-m-d')] = $at;
             }
@@ -108,9 +116,9 @@ final class LeverOffers
     }
 
     /** @return array{string, string, string}|null */
-    private static function saturday(Problem $problem, int $centre): ?array
+    private static function saturday(Problem $problem, int $centre, int $from): ?array
     {
-        $day = When::local($problem->now)->next(CarbonImmutable::SATURDAY)->startOfDay();
+        $day = When::local($from)->next(CarbonImmutable::SATURDAY)->startOfDay();
         $from = intdiv($day->getTimestamp(), 60);
 
         return $problem->workCentres[$centre]->open->minutesBetween($from, $from + 1440) > 0 ? null : [$day->format('Y-m-d'), '07:00', '13:00'];

@@ -18,6 +18,11 @@ final class WhyLate
     /** @var Collection<int, \stdClass>|null steps by id */
     private ?Collection $steps = null;
 
+    /** @var Collection<int|string, Collection<int, \stdClass>>|null parts that are to come, by order */
+    private ?Collection $parts = null;
+
+    private readonly int $planId;
+
     /** @var array<int, string> */
     private array $numbers;
 
@@ -27,6 +32,7 @@ final class WhyLate
 
     public function __construct(StandingPlan $standing)
     {
+        $this->planId = $standing->plan->id;
         $this->problem = $standing->problem();
         $this->schedule = $standing->schedule();
         $this->numbers = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->where('p.plan_id', $standing->plan->id)
@@ -51,7 +57,7 @@ final class WhyLate
         foreach ($this->stretches($order) as $n => $stretch) {
             $step = $this->step($stretch->step);
             $row = ['from' => $stretch->from, 'to' => $stretch->to, 'minutes' => $stretch->minutes(), 'cause' => $stretch->cause,
-                'says' => CauseWords::of($stretch->cause, $step->where, $this->numbers[$stretch->byJob ?? 0] ?? ''),
+                'says' => CauseWords::of($stretch->cause, $stretch->cause === Cause::Material ? $this->material($step) : $step->where, $this->numbers[$stretch->byJob ?? 0] ?? ''),
                 'order' => $this->numbers[$step->order_id] ?? '', 'step' => "{$step->number} {$step->name}"];
             $key = $together ? "{$stretch->step}|{$row['says']}" : $n;
             $rows[$key] = isset($rows[$key]) ? [...$rows[$key], 'to' => $row['to'], 'minutes' => $rows[$key]['minutes'] + $row['minutes']] : $row;
@@ -69,7 +75,7 @@ final class WhyLate
                 continue;
             }
             $step = $this->step($stretch->step);
-            $where = in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Supplier, Cause::Sequence], true) ? $step->where : '';
+            $where = $stretch->cause === Cause::Material ? $this->material($step) : $step->where;
             // a part it needs is named by its order
             $key = "{$stretch->cause->name}|{$where}|".($step->order_id === $order ? '' : $this->numbers[$step->order_id] ?? '');
             $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
@@ -90,12 +96,17 @@ final class WhyLate
         return $said === [] ? 'Its own steps, one after the other, take it that long.' : ucfirst(implode('; ', $said)).'.';
     }
 
-    /** The work centre its time is lost at: where machines are busy longest, else where it works longest. */
-    public function bottleneck(int $order): ?int
+    /**
+     * The work centre its time is lost at, where machines are busy longest, else where it works longest; and from when on.
+     *
+     * @return array{int, int}|null work centre, UTC minute
+     */
+    public function bottleneck(int $order): ?array
     {
-        $busy = $work = [];
+        $busy = $work = $from = [];
         foreach ($this->stretches($order) as $stretch) {
             $centre = $this->schedule->steps[$stretch->step]->workCentre ?? null;
+            $from[$centre ?? 0] ??= $stretch->from;
             if ($centre !== null && in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Sequence], true)) {
                 $busy[$centre] = ($busy[$centre] ?? 0) + $stretch->minutes();
             } elseif ($centre !== null) {
@@ -105,7 +116,25 @@ final class WhyLate
         arsort($busy);
         arsort($work);
 
-        return array_key_first($busy) ?? array_key_first($work);
+        $centre = array_key_first($busy) ?? array_key_first($work);
+
+        return $centre === null ? null : [$centre, $from[$centre]];
+    }
+
+    /** What a step waits for that is bought: the part that comes last. */
+    private function material(\stdClass $step): string
+    {
+        $this->parts ??= DB::table('plan_components AS k')->join('order_components AS c', 'c.id', 'k.component_id')->join('items AS i', 'i.id', 'c.item_id')
+            ->where('k.plan_id', $this->planId)->where('k.coming', '<>', '[]')->get(['c.order_id', 'c.step_number', 'i.name', 'k.coming'])->groupBy('order_id');
+        $last = null;
+        foreach ($this->parts[$step->order_id] ?? [] as $part) {
+            $at = max(0, ...array_map(static fn (array $coming): int => (int) $coming['at'], json_decode($part->coming, true)));
+            if ($part->step_number <= $step->number && ($last === null || $at > $last[0])) {
+                $last = [$at, $part->name];
+            }
+        }
+
+        return $last[1] ?? '';
     }
 
     private static function long(int $minutes): string

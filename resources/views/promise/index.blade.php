@@ -13,7 +13,7 @@
             @if ($a['stock'] !== '0')<dt>From stock</dt><dd><b>{{ $a['stock'] }} now</b></dd>@endif
             @if ($a['nobody'] !== null)<dt>Moving nobody</dt><dd><b>{{ $a['nobody']['says'] }}</b> <span class="sub">no planned step moves</span></dd>
             <dt>Using others' slack</dt><dd>@if ($a['slack'] === null) not sooner @else<b>{{ $a['slack']['says'] }}</b> <span class="sub">others move, nobody becomes late</span>@endif</dd>@endif
-            @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ \App\Wording\When::onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b> in time @else <span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif
+            @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ \App\Wording\When::onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b>, in time @else <span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif,
                 @if ($a['insist']['late'] === [])<span class="good">nobody becomes late</span>@else<span class="behind notched">becomes late or later: @foreach ($a['insist']['late'] as $name => $minutes){{ $name }} by {{ \App\Wording\Figures::minutes($minutes) }}{{ $loop->last ? '' : ', ' }}@endforeach</span>@endif</dd>@endif
             @if ($a['buy'] !== [])<dt>To be bought first</dt><dd>@foreach ($a['buy'] as $name => $days){{ $name }} ({{ $days }} days){{ $loop->last ? '' : ', ' }}@endforeach</dd>@endif
         </dl>
