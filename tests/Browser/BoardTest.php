@@ -25,7 +25,7 @@ function barAt(Browser $browser, string $order, int $step): array
         .'const box = b.field.getBoundingClientRect(); return { id: bar.id, x: Math.round(box.left + 176 + b.x(bar.start)), y: Math.round(box.top + 38 + bar.row.y + 12), width: Math.round(b.x(bar.end) - b.x(bar.start)) };', [$order, $step]);
 }
 
-function start(LiveShop $live, string $order, int $step): string
+function plannedStart(LiveShop $live, string $order, int $step): string
 {
     return $live->value("SELECT p.start_at FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id JOIN orders o ON o.id = s.order_id WHERE p.plan_id = 1 AND o.number = '{$order}' AND s.number = {$step}");
 }
@@ -33,19 +33,19 @@ function start(LiveShop $live, string $order, int $step): string
 it('drags a step with a preview, keeps it, undoes it, pins it by keys', function () {
     $browser = $this->browser->login('supervisor')->visit('/board')->see('Drag a step to see what moving it would do');
     $browser->driver->executeScript('window.board.setZoom("week"); window.board.goTo(window.board.data.now - 300)');
-    $before = start($this->live, '218', 10);
+    $before = plannedStart($this->live, '218', 10);
     [$from, $to] = [barAt($browser, '218', 10), barAt($browser, '222', 10)];
     $browser->drag($from['x'] + 3, $from['y'], $to['x'] + intdiv($to['width'], 3), $to['y']);
     $browser->see('There it runs Laser cutting')->see('steps move');
-    expect(start($this->live, '218', 10))->toBe($before); // it was only looked at
+    expect(plannedStart($this->live, '218', 10))->toBe($before); // it was only looked at
     $browser->drop();
     $browser->press('Move it there')->see('moved to Laser cutting');
-    expect(start($this->live, '218', 10))->toBeLessThan($before);
+    expect(plannedStart($this->live, '218', 10))->toBeLessThan($before);
     $browser->press('Undo')->see('Undone:');
     // the clock went on meanwhile
-    expect(strtotime(start($this->live, '218', 10)) - strtotime($before))->toBeBetween(0, 180);
+    expect(strtotime(plannedStart($this->live, '218', 10)) - strtotime($before))->toBeBetween(0, 180);
     $browser->press('Do again')->see('Done again:');
-    expect(start($this->live, '218', 10))->toBeLessThan($before);
+    expect(plannedStart($this->live, '218', 10))->toBeLessThan($before);
     // by keys: pick, move one place later, keep, pin
     $browser->driver->executeScript('document.querySelector("#board").focus(); const b = window.board; b.pick(b.bars.find((one) => b.data.orders[one.order].number === "218" && one.number === 10));');
     $keys = fn (string $key) => $browser->driver->getKeyboard()->sendKeys($key);

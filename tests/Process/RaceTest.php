@@ -84,3 +84,23 @@ it('leaves nothing of a booking whose connection is killed before it is whole', 
     expect($this->live->value('SELECT CONCAT(COUNT(*), "/", (SELECT COUNT(*) FROM moves), "/", (SELECT SUM(quantity) FROM balances)) FROM bookings'))->toBe($before);
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
+
+it('lets one of four move a plan they all saw, tells the others who did, and loses no step while the shop books on', function () {
+    $this->live->php('for ($i = 0; $i < 4; $i++) { $shop->order("TRAY-40", "6"); }')->wait();
+    $mover = fn (int $i, string $role): Process => $this->live->php('try { $step = Illuminate\Support\Facades\DB::table("plan_steps")->where("work_centre_id", 1)->orderBy("start_at")->skip('.$i.')->value("order_step_id");
+        app(App\Actions\Schedule\MoveStep::class)->handle(1, $step, 1, 1, intdiv(time(), 60), false, 0, "plan-race-'.$i.'", $shop->as(App\Access\Role::from("'.$role.'"))); echo "moved"; }
+        catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }');
+    $booker = $this->live->php('for ($i = 0; $i < 6; $i++) { $shop->order("LID-9", "2"); } echo "booked";');
+    $answers = answers([...array_map($mover, range(0, 3), ['supervisor', 'planner', 'storekeeper', 'buyer']), $booker]);
+    expect(array_count_values(array_map(fn (string $answer): string => str_contains($answer, 'changed the plan meanwhile') ? 'told' : $answer, $answers)))
+        ->toEqualCanonicalizing(['moved' => 1, 'told' => 3, 'booked' => 1]);
+    expect($this->live->value('SELECT COUNT(*) FROM plan_changes'))->toBe('1')
+        ->and($this->live->value('SELECT COUNT(*) FROM plan_steps WHERE plan_id = 1'))->toBe($this->live->value("SELECT COUNT(*) FROM order_steps s JOIN orders o ON o.id = s.order_id WHERE o.state IN ('firm', 'released', 'running')"))
+        ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('holds one gap for one of three sellers, and gives the others the next', function () {
+    $seller = fn (int $i): Process => $this->live->php('$b = app(App\Actions\Schedule\HoldPromise::class)->handle($shop->item("TRAY-40")->id, "60", null, false, 4, "", null, "hold-race-'.$i.'", $shop->as(App\Access\Role::Sales)); echo "held";');
+    expect(answers(array_map($seller, range(1, 3))))->toBe(['held', 'held', 'held'])
+        ->and($this->live->value('SELECT COUNT(DISTINCT finish_at) FROM promises'))->toBe('3')->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
