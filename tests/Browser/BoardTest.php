@@ -64,7 +64,7 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
 });
 
 it('says while dragging what speaks against a place, and where it would stand', function () {
-    $browser = $this->browser->login('planner')->visit('/board?zoom=week')->see('Laser cutting');
+    $browser = $this->browser->login('planner')->visit('/board?zoom=fortnight')->see('Laser cutting');
     $at = barAt($browser, '219', 10);
     $weld = (int) $browser->driver->executeScript('const b = window.board, box = b.field.getBoundingClientRect(); return Math.round(box.top + 38 + b.rows.find((row) => row.centre && row.centre.name === "Welding").y + 12)');
     $browser->drag($at['x'] + 3, $at['y'], $at['x'] + 10, $weld);
