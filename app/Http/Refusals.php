@@ -39,14 +39,17 @@ final class Refusals
         return back()->withInput($request->except('_token', 'password'))->withErrors($messages);
     }
 
-    private static function loginFirst(Request $request): RedirectResponse
+    private static function loginFirst(Request $request): JsonResponse|RedirectResponse
     {
+        if ($request->expectsJson()) {
+            return response()->json(['refused' => ['You are logged out. Log in again, then send it once more: nothing was done yet.']], 401);
+        }
         self::keep($request);
 
         return redirect()->guest(route('login'))->with('kept', $request->isMethod('GET') ? null : true);
     }
 
-    private static function tokenGone(Request $request): RedirectResponse
+    private static function tokenGone(Request $request): JsonResponse|RedirectResponse
     {
         if ($request->user() === null) {
             if ($request->routeIs('login.store')) {
@@ -54,6 +57,10 @@ final class Refusals
             }
 
             return self::loginFirst($request);
+        }
+
+        if ($request->expectsJson()) {
+            return response()->json(['refused' => ['The page had been open for long. Open it again: nothing was done yet.']], 419);
         }
 
         return back()->withInput($request->except('_token', 'password'))

@@ -379,15 +379,21 @@
             else if (what === 'unpin') this.send('DELETE', `${this.root.dataset.move}/${bar.id}/pin`, {});
         }
 
+        /* The cookie follows a new login in another tab, what the page was made with does not. */
+        proof() {
+            const cookie = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='));
+            return cookie ? { 'X-XSRF-TOKEN': decodeURIComponent(cookie.slice(11)) } : { 'X-CSRF-TOKEN': this.root.dataset.csrf };
+        }
+
         /* One token for one deed, however often it is sent: a deed that got no answer goes again under its own. */
         send(method, url, what, drag = null) {
             const body = { ...what, plan: this.data.plan.id, seen: this.data.plan.seen };
             const key = JSON.stringify([method, url, body]);
             if (!this.token || this.token.key !== key) this.token = { key, is: crypto.randomUUID ? crypto.randomUUID() : `${Date.now()}-${Math.random().toString(36).slice(2)}` };
             all('[data-does]', this.panel).forEach((button) => { button.disabled = true; });
-            fetch(url, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': this.root.dataset.csrf }, body: JSON.stringify({ ...body, token: this.token.is }) })
+            fetch(url, { method, headers: { 'Content-Type': 'application/json', Accept: 'application/json', ...this.proof() }, body: JSON.stringify({ ...body, token: this.token.is }) })
                 .then(async (reply) => ({ ok: reply.ok, status: reply.status, answer: await reply.json().catch(() => ({})) })).then(({ ok, status, answer }) => {
-                    if (ok) {
+                    if (ok && answer.says) {
                         this.token = null;
                         if (drag) (drag.preview?.moved || []).forEach(([id, centre, machine, start, run, end]) => Object.assign(this.byId.get(id) || {}, { centre, machine, start, run, end }));
                         this.drag = null;
@@ -396,7 +402,7 @@
                         this.did(answer.says);
                         this.refresh();
                     } else {
-                        this.token = null;
+                        if (status === 422) this.token = null;
                         this.refused(status === 419 || status === 401 ? 'You were logged out meanwhile. Log in in another tab, then press again: nothing was moved yet.' : (answer.refused || [answer.message || 'That was refused.']).join(' '));
                         if (status === 422) this.refresh(true);
                     }

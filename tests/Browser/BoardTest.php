@@ -81,6 +81,27 @@ it('says while dragging what speaks against a place, and where it would stand', 
     expect($this->live->value('SELECT COUNT(*) FROM plan_changes'))->toBe('1');
 });
 
+it('moves nothing while logged out, and goes on after a login in another tab; a move sent again after a broken line is made once', function () {
+    $browser = $this->browser->login('supervisor')->visit('/board')->see('Drag a step');
+    $browser->driver->executeScript('window.board.setZoom("week"); window.board.goTo(window.board.data.now - 300)');
+    [$from, $to] = [barAt($browser, '218', 10), barAt($browser, '222', 10)];
+    $browser->drag($from['x'] + 3, $from['y'], $to['x'] + intdiv($to['width'], 3), $to['y']);
+    $browser->see('steps move')->drop();
+    $board = $browser->driver->getWindowHandle();
+    $browser->driver->manage()->deleteAllCookies();
+    $browser->press('Move it there')->see('You were logged out meanwhile');
+    expect($this->live->value('SELECT COUNT(*) FROM plan_changes'))->toBe('0');
+    $browser->driver->switchTo()->newWindow();
+    $browser->visit('/login')->fill('Login', 'supervisor')->fill('Password', 'pace')->press('Log in')->see(' can be released');
+    $browser->driver->close();
+    $browser->driver->switchTo()->window($board);
+    $this->live->stopServing();
+    $browser->press('Move it there')->see('The server cannot be reached.');
+    $this->live->serve();
+    $browser->press('Move it there')->see('moved to Laser cutting');
+    expect($this->live->value('SELECT COUNT(*) FROM plan_changes'))->toBe('1');
+});
+
 it('searches, shows before and after, goes live; asks why, tries a lever, says a machine is down', function () {
     $browser = $this->browser->login('supervisor')->visit('/plans')->fill('Search for seconds', '2')->fill('A step moved counts as minutes late', '0')->press('Search a better plan')->see('Look at what it found');
     $browser->press('Look at what it found')->see('Late orders, before and after')->see('What moves')->press('Let it go live')->see('Went live: Search of');
