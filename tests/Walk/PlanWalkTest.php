@@ -127,4 +127,4 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
         }
     }
     expect($i)->toBeLessThan(70)->and(faultsOfLive())->toBe([])->and($this->shop->differences())->toBe([]);
-})->with([1, 2, 3, 4, 5, 2026]);
+})->with([1, 2, 3, 2026]);

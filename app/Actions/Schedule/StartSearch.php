@@ -35,6 +35,7 @@ final class StartSearch
             if ($running !== null) {
                 throw Refused::because('A search runs already. Stop it, or wait for it, first.');
             }
+            WhatIf::assertRoom(); // for what it finds
             $id = DB::table('searches')->insertGetId(['user_id' => $by->id, 'seconds' => $seconds, 'seed' => $seed, 'moved_weight' => $movedWeight,
                 'facts_id' => PlanComparison::facts(), 'created_at' => now(), 'updated_at' => now()]);
             $ledger->says("Search started: {$seconds} s, seed {$seed}.");

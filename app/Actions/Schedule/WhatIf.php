@@ -29,6 +29,14 @@ final class WhatIf
     {
     }
 
+    /** @throws Refused when as many are kept as may be */
+    public static function assertRoom(): void
+    {
+        if (Plan::query()->where('is_live', false)->count() >= self::MOST) {
+            throw Refused::because(self::MOST.' what-if plans are kept already. Throw one away first.');
+        }
+    }
+
     /** @throws Refused */
     public function copy(string $name, string $token, User $by): Booking
     {
@@ -98,9 +106,7 @@ final class WhatIf
      */
     private function add(string $name, string $says, array $levers, User $by, array $steps, ?int $facts): Plan
     {
-        if (Plan::query()->where('is_live', false)->count() >= self::MOST) {
-            throw Refused::because(self::MOST.' what-if plans are kept already. Throw one away first.');
-        }
+        self::assertRoom();
         $plan = Plan::query()->create(['name' => mb_strimwidth($name, 0, 60, '…'), 'says' => mb_strimwidth($says, 0, 300, '…'), 'is_live' => false,
             'levers' => $levers, 'user_id' => $by->id, 'made_at' => now()])->refresh();
         DB::table('plan_pins')->insertUsing(['plan_id', 'order_step_id', 'work_centre_id', 'machine', 'start_at'],

@@ -124,6 +124,16 @@ it('keeps several what-ifs, moves steps in them, and the shop follows none', fun
     expect(Plan::query()->whereKey(1)->exists())->toBeTrue();
 });
 
+it('keeps a dozen, and starts no search whose find would have no room', function () {
+    $planner = $this->shop->as(Role::Planner);
+    for ($i = 0; $i < 12; $i++) {
+        app(WhatIf::class)->copy("No {$i}", "c{$i}", $planner);
+    }
+    expect(fn () => app(WhatIf::class)->copy('One more', 'c', $planner))->toThrow(Refused::class, '12 what-if plans');
+    $this->actingAs($planner)->from('/plans')->post('/plans/search', ['token' => 's', 'seconds' => '2'])->assertSessionHasErrors('refused');
+    expect(DB::table('searches')->count())->toBe(0);
+});
+
 it('explains each late order: the minutes add up to its completion, and a sentence says the most of it', function () {
     $order = overloaded($this);
     $standing = StandingPlan::of();
