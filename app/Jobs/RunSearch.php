@@ -5,7 +5,6 @@ namespace App\Jobs;
 use App\Actions\Schedule\PlanChanges;
 use App\Actions\Schedule\WhatIf;
 use App\Models\User;
-use App\Queries\Board\MovePreview;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
@@ -14,6 +13,7 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
 
 /** Runs a search a person started, keeps its progress in its row, and writes what it found as a what-if. */
@@ -45,7 +45,7 @@ class RunSearch implements ShouldQueue
         [$problem, $schedule] = $standing->loadNow(ShopState::now(), PlanChanges::keeping($standing->steps()));
         $began = microtime(true);
         $this->keep(['state' => 'running', 'started_at' => now(), 'facts_id' => $facts]);
-        $before = MovePreview::compare($problem, $schedule, $schedule)->totalBefore();
+        $before = Comparison::between($problem, $schedule, $schedule)->totalBefore();
         $goOn = $this->watch($began, $row->seconds, $before);
         // the plan as it is at this minute: what the clock has moved is no move of the search
         $found = ScheduleSearch::solve($problem, $schedule->steps, $row->seed, self::ENOUGH, $goOn, $row->moved_weight);

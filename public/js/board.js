@@ -37,6 +37,7 @@
             this.byId = new Map(this.bars.map((bar) => [bar.id, bar]));
         }
 
+        get spans() { return SPANS; }
         span() { return SPANS[this.zoom]; }
         px() { return (this.scroller.clientWidth - LABELS) / (this.span() * 60); }
         x(minute) { return (minute - this.data.from) * this.scale; }
@@ -263,7 +264,7 @@
             this.field.addEventListener('pointerup', drop);
             this.field.addEventListener('pointercancel', () => { this.held0 = null; this.putBack(); });
             this.field.addEventListener('dblclick', (event) => { const { bar } = this.at(event); if (bar) window.location = `${this.root.dataset.orders}/${bar.order}`; });
-            this.root.addEventListener('keydown', (event) => this.key(event));
+            this.keys = new BoardKeys(this);
             this.panel.addEventListener('click', (event) => { const does = event.target.closest('[data-does]')?.dataset.does; if (does) this.does(does); });
             all('[data-board]').forEach((el) => el.addEventListener(el.matches('input[type=search]') ? 'input' : 'change', () => this.set(el)));
             all('[data-zoom]').forEach((el) => el.addEventListener('click', (event) => { event.preventDefault(); this.setZoom(el.dataset.zoom); }));
@@ -374,7 +375,7 @@
         does(what) {
             const d = this.drag, bar = this.selected;
             if (what === 'back') this.putBack();
-            else if (what === 'move') { this.root.focus(); this.startKeys(); } else if (what === 'keep' || what === 'pin') this.send('POST', `${this.root.dataset.move}/${d.bar.id}`, { centre: d.row.centre.id, machine: d.row.machine, minute: d.minute, pin: what === 'pin' ? 1 : 0 }, d);
+            else if (what === 'move') { this.root.focus(); this.keys.start(); } else if (what === 'keep' || what === 'pin') this.send('POST', `${this.root.dataset.move}/${d.bar.id}`, { centre: d.row.centre.id, machine: d.row.machine, minute: d.minute, pin: what === 'pin' ? 1 : 0 }, d);
             else if (what === 'pin-here') this.send('POST', `${this.root.dataset.move}/${bar.id}`, { centre: bar.centre, machine: bar.machine, minute: bar.start, pin: 1 });
             else if (what === 'unpin') this.send('DELETE', `${this.root.dataset.move}/${bar.id}/pin`, {});
         }
@@ -434,64 +435,6 @@
                 this.showPanel();
                 document.querySelector('#board-news')?.replaceChildren();
             }).catch(() => {});
-        }
-
-        startKeys() {
-            const bar = this.selected;
-            if (!bar || bar.centre === 0 || this.root.dataset.may !== '1') return;
-            this.drag = { bar, row: bar.row, minute: bar.start, keys: true };
-            this.soon();
-            this.thread();
-            this.showPanel();
-        }
-
-        key(event) {
-            if (event.target.matches('input, select, a, button') || event.ctrlKey || event.metaKey || event.altKey) return;
-            const move = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
-            const take = () => { event.preventDefault(); event.stopPropagation(); };
-            if (move) { take(); this.drag ? this.shift(...move) : this.step(...move); return; }
-            if (event.key === 'Escape') { take(); this.drag ? this.putBack() : this.pick(null); this.draw(); return; }
-            if (event.key === 'Enter') { take(); if (this.drag && this.isAsked() && this.drag.preview.can) this.does('keep'); else if (!this.drag && this.selected) window.location = `${this.root.dataset.orders}/${this.selected.order}`; return; }
-            const deeds = { m: () => this.startKeys(), p: () => (this.drag ? this.isAsked() && this.drag.preview.pin && this.does('pin') : this.selected?.pinned ? this.does('unpin') : this.selected && this.does('pin-here')),
-                u: () => document.querySelector('#board-undo')?.requestSubmit(), r: () => document.querySelector('#board-redo')?.requestSubmit(),
-                '+': () => this.zoomBy(-1), '=': () => this.zoomBy(-1), '-': () => this.zoomBy(1), w: () => { if (this.selected && this.data.orders[this.selected.order]?.late > 0) window.location = `${this.root.dataset.late}/${this.selected.order}`; },
-                h: () => this.goTo(this.data.now - this.span() * 2.4) };
-            if (deeds[event.key]) { take(); deeds[event.key](); }
-        }
-
-        zoomBy(by) {
-            const names = Object.keys(SPANS);
-            this.setZoom(names[Math.max(0, Math.min(names.length - 1, names.indexOf(this.zoom) + by))]);
-        }
-
-        step(dx, dy) {
-            const from = this.selected;
-            let to = null;
-            if (!from) to = this.bars.find((bar) => bar.row && bar.end >= this.data.now) ?? this.bars[0];
-            else if (dx) { const row = this.byRow.get(from.row); to = row[row.indexOf(from) + dx]; } else {
-                for (let i = this.rows.indexOf(from.row) + dy; !to && this.rows[i]; i += dy) to = [...(this.byRow.get(this.rows[i]) || [])].sort((a, b) => Math.abs(a.start - from.start) - Math.abs(b.start - from.start))[0];
-            }
-            if (!to) return;
-            this.pick(to);
-            this.show(to);
-            this.draw();
-            this.announce(this.panel.innerText);
-        }
-
-        /* By keys: one place earlier or later in the sequence, or to the next machine that can do it. */
-        shift(dx, dy) {
-            const d = this.drag;
-            if (dx) {
-                const others = (this.byRow.get(d.row) || []).filter((bar) => bar !== d.bar);
-                const to = dx > 0 ? others.find((bar) => bar.start >= d.minute && bar.end > d.minute) : others.filter((bar) => bar.start < d.minute).pop();
-                if (to) this.moveTo(d.bar, d.row, dx > 0 ? to.end : to.start);
-                this.drag.keys = true;
-                return;
-            }
-            const can = d.bar.can.length ? d.bar.can : [d.bar.centre];
-            const rows = this.rows.filter((row) => row.centre && can.includes(row.centre.id));
-            const row = rows[rows.indexOf(d.row) + dy];
-            if (row) { this.moveTo(d.bar, row, d.minute); this.drag.keys = true; }
         }
 
         /* The address says what is seen, so that it can be sent to a colleague and come back to. */

@@ -87,7 +87,7 @@ it('leaves nothing of a booking whose connection is killed before it is whole', 
 
 it('lets one of four move a plan they all saw, tells the others who did, and loses no step while the shop books on', function () {
     $this->live->php('for ($i = 0; $i < 4; $i++) { $shop->order("TRAY-40", "6"); }')->wait();
-    $mover = fn (int $i, string $role): Process => $this->live->php('try { $step = Illuminate\Support\Facades\DB::table("plan_steps")->where("work_centre_id", 1)->orderBy("start_at")->skip('.$i.')->value("order_step_id");
+    $mover = fn (int $i, string $role): Process => $this->live->php('try { $step = Illuminate\Support\Facades\DB::table("plan_steps")->where("work_centre_id", 1)->orderBy("start_at")->offset('.$i.')->limit(1)->value("order_step_id");
         app(App\Actions\Schedule\MoveStep::class)->handle(1, $step, 1, 1, intdiv(time(), 60), false, 0, "plan-race-'.$i.'", $shop->as(App\Access\Role::from("'.$role.'"))); echo "moved"; }
         catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }');
     $booker = $this->live->php('for ($i = 0; $i < 6; $i++) { $shop->order("LID-9", "2"); } echo "booked";');

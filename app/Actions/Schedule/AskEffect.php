@@ -27,7 +27,7 @@ final class AskEffect
             DB::rollBack();
         }
 
-        return ['comparison' => Comparison::of($problem->jobs, $before->finish, $after->finish, $before->steps, $after->steps, $problem->lateIn),
+        return ['comparison' => Comparison::between($problem, $before, $after),
             'lost' => array_values(array_diff_key($after->unplaced, $before->unplaced))];
     }
 }

@@ -7,8 +7,6 @@ use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\Drop;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
 use KeepPace\Core\Scheduling\PlannedStep;
-use KeepPace\Core\Scheduling\Problem;
-use KeepPace\Core\Scheduling\Schedule;
 
 /** What putting a step somewhere would do, before it is kept. */
 final class MovePreview
@@ -30,17 +28,12 @@ final class MovePreview
             return ['can' => false, 'says' => ['It would find no open time there.']];
         }
         $against = $drop->against($before->steps);
-        $comparison = self::compare($problem, $before, $after);
+        $comparison = Comparison::between($problem, $before, $after);
 
         return ['can' => true, 'pin' => $against === [], 'against' => $against, 'lands' => [$lands->start, $lands->end], 'put' => $minute,
             'where' => $problem->workCentres[$centre]->name.($problem->workCentres[$centre]->machines > 1 ? " {$machine}" : ''),
             'says' => [When::span($lands->start, $lands->end)], 'pinSays' => When::say($minute), 'effect' => EffectWords::of($comparison),
             'moved' => array_map(fn (int $id): array => self::row($id, $after->steps[$id]), $comparison->moved)];
-    }
-
-    public static function compare(Problem $problem, Schedule $before, Schedule $after): Comparison
-    {
-        return Comparison::of($problem->jobs, $before->finish, $after->finish, $before->steps, $after->steps, $problem->lateIn);
     }
 
     /** @return array{int, int, int, int, int, int} as in the board's bars */

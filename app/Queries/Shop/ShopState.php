@@ -5,7 +5,6 @@ namespace App\Queries\Shop;
 use App\Models\Calendar;
 use App\Models\Cover;
 use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -15,15 +14,9 @@ use KeepPace\Core\Planning\Allocation;
 use KeepPace\Core\Planning\ComponentNeed;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Planning\Supply;
-use KeepPace\Core\Routing\RunBasis;
-use KeepPace\Core\Routing\StepTime;
-use KeepPace\Core\Scheduling\Alternative;
-use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
-use KeepPace\Core\Scheduling\PassOn;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Problem;
-use KeepPace\Core\Scheduling\Step;
 
 /**
  * All open orders with what they need, read in a constant number of queries and handed to core in one pass:
@@ -79,6 +72,7 @@ final class ShopState
         $leadDays = $buying === [] ? [] : $this->leadDays($buying);
         $now = self::minute($this->now);
         $capacity = new Capacity($now, $days);
+        $input = new StepInput($capacity, $now);
         $jobs = [];
         foreach ($this->orders as $order) {
             if ($order->is_held) {
@@ -88,61 +82,13 @@ final class ShopState
             $steps = [];
             foreach ($this->steps[$order->id] ?? [] as $place => $step) {
                 [$materialAt, $after] = $this->material($order->id, $step->number, $first, in_array($order->id, $buying, true) ? $leadDays : []);
-                $minutes = $this->minutesLeft($step, $capacity, $now);
-                $setup = $this->isUntouched($step) ? min($minutes - 1, BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt()) : 0;
-                [$at, $pin] = $pins[$step->id] ?? [$step->work_centre_id, null];
-                $others = $step->supplier_id !== null || $step->started_at !== null ? [] : $this->alternatives($step, $minutes - $setup, $setup, $capacity);
-                if ($at !== $step->work_centre_id && isset($others[$at])) { // pinned on another work centre, it has that one's time
-                    [$minutes, $setup] = [$others[$at]->minutes + $others[$at]->setup, $others[$at]->setup];
-                } else {
-                    $at = $step->work_centre_id;
-                }
-                // nobody can book a setup before the pieces are there, so none is planned so
-                $steps[] = new Step($step->id, $step->supplier_id === null ? $at : null, $minutes - $setup,
-                    $step->wait_minutes, $step->move_minutes, $materialAt, $after, $step->started_at !== null, $setup, true,
-                    crewing: $this->crewing($step, $at, $capacity), alternatives: $pin === null ? array_values($others) : [],
-                    passOn: $this->passOn($step, $this->steps[$order->id][$place + 1] ?? null), pin: $step->started_at === null ? $pin : null);
+                $steps[] = $input->step($step, $order->quantity, $this->steps[$order->id][$place + 1] ?? null, $materialAt, $after, $pins[$step->id] ?? null);
             }
             $jobs[] = new Job($order->id, "order {$order->number}", $order->rank, $this->dueMinute($order->due_on), $steps);
         }
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
             $this->plantCalendar()?->windows($now - 120 * 1440, $now + $days * 1440));
-    }
-
-    /** Other work centres that can do a step, as the routing names them. @return array<int, Alternative> by work centre */
-    private function alternatives(\stdClass $step, int $run, int $setup, Capacity $capacity): array
-    {
-        $others = [];
-        foreach (StepAlternatives::read($step->alternatives) as $code => $percent) {
-            $centre = $capacity->byCode[$code] ?? null;
-            if ($centre !== null && $centre !== $step->work_centre_id) {
-                $others[$centre] = new Alternative($centre, max(1, intdiv($run * $percent + 99, 100)), $setup, $this->crewing($step, $centre, $capacity));
-            }
-        }
-
-        return $others;
-    }
-
-    /** More than belong to the work centre are never there: then all of them do it. */
-    private function crewing(\stdClass $step, ?int $centre, Capacity $capacity): ?Crewing
-    {
-        if ($centre === null || ! isset($capacity->crews[$centre])) {
-            return null;
-        }
-
-        return new Crewing($centre, 1, min($step->crew, $capacity->heads[$centre]));
-    }
-
-    private function passOn(\stdClass $step, ?\stdClass $next): ?PassOn
-    {
-        if ($step->transfer_quantity === null || $next === null || $step->supplier_id !== null || $next->supplier_id !== null) {
-            return null;
-        }
-        $time = static fn (\stdClass $of): int => (new StepTime(BigDecimal::zero(), RunBasis::from($of->run_basis), BigDecimal::of($of->run_rate),
-            BigDecimal::of($of->batch)))->minutes(BigDecimal::of($step->transfer_quantity));
-
-        return BigDecimal::of($step->transfer_quantity)->isGreaterThanOrEqualTo($step->left) ? null : new PassOn($time($step), $time($next));
     }
 
     /** Its next step is at a supplier, with the pieces. */
@@ -336,27 +282,5 @@ final class ShopState
         }
 
         return [$at, $after];
-    }
-
-    private function minutesLeft(\stdClass $step, Capacity $capacity, int $now): int
-    {
-        $started = $step->started_at === null ? null : self::minute(CarbonImmutable::parse($step->started_at));
-        if ($step->supplier_id !== null) {
-            return max(1, $step->lead_days * 1440 - ($started === null ? 0 : $now - $started));
-        }
-        if ($this->isUntouched($step) && $step->left->isEqualTo($this->orders[$step->order_id]->quantity)) {
-            return max(1, $step->planned_minutes); // nothing has happened to it: the time is the one planned
-        }
-        $time = new StepTime(BigDecimal::of($step->setup_minutes), RunBasis::from($step->run_basis), BigDecimal::of($step->run_rate),
-            BigDecimal::of($step->batch));
-        $begun = $started !== null || BigDecimal::of($step->good)->plus($step->scrap)->isPositive();
-        $minutes = $time->minutes($step->left, withSetup: ! $begun || $started !== null);
-
-        return max(1, $minutes - ($started === null ? 0 : $capacity->open($step->work_centre_id)->minutesBetween($started, $now)));
-    }
-
-    private function isUntouched(\stdClass $step): bool
-    {
-        return $step->supplier_id === null && $step->started_at === null && BigDecimal::of($step->good)->plus($step->scrap)->isZero();
     }
 }

@@ -7,6 +7,8 @@ namespace KeepPace\Core\Scheduling\Plan;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
 
 /** What one plan does to the dates of another: who becomes late, who is saved, what moves. Lateness is in open minutes. */
 final readonly class Comparison
@@ -19,6 +21,11 @@ final readonly class Comparison
      */
     private function __construct(public array $lateBefore, public array $lateAfter, public array $moved, public array $lost)
     {
+    }
+
+    public static function between(Problem $problem, Schedule $before, Schedule $after): self
+    {
+        return self::of($problem->jobs, $before->finish, $after->finish, $before->steps, $after->steps, $problem->lateIn);
     }
 
     /**
