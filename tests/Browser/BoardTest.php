@@ -105,7 +105,9 @@ it('moves nothing while logged out, and goes on after a login in another tab; a 
 it('searches, shows before and after, goes live; asks why, tries a lever, says a machine is down', function () {
     $browser = $this->browser->login('supervisor')->visit('/plans')->fill('Search for seconds', '2')->fill('A step moved counts as minutes late', '0')->press('Search a better plan')->see('Look at what it found');
     $browser->press('Look at what it found')->see('Late orders, before and after')->see('What moves')->press('Let it go live')->see('Went live: Search of');
-    expect($browser->driver->getCurrentURL())->toContain('/board');
+    // one comes to the board by a form that answers in place, and it is drawn
+    expect($browser->driver->getCurrentURL())->toContain('/board')->and($browser->driver->executeScript('return window.board.bars.length'))->toBeGreaterThan(10)
+        ->and($browser->driver->executeScript('return document.querySelector("#board canvas").width'))->toBeGreaterThan(500);
     $browser->press('Undo')->see('Undone: Went live');
     $browser->visit('/late')->see('will miss their date')->press('Levers')->see('From now to its completion')->see('each minute once')->see('Try it as a what-if');
     $browser->press('Try it as a what-if')->see('What-if made')->see('2 what-ifs stand beside it');

@@ -61,7 +61,7 @@ final class LeverOffers
             $evenings = self::evenings($problem, $centreId, $from);
             if ($evenings !== []) {
                 $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
-                    'says' => "Two hours longer at {$centre->name} on ".count($evenings).' working days from '.CarbonImmutable::parse($evenings[0][0])->format('D j M')];
+                    'says' => "Two hours longer at {$centre->name}, ".count($evenings).' days from '.CarbonImmutable::parse($evenings[0][0])->format('D j M')];
             }
             $saturday = self::saturday($problem, $centreId, $from);
             if ($saturday !== null) {

@@ -4,7 +4,6 @@
 @php($choices = fn (string $what) => collect($data['orders'])->pluck($what)->filter()->unique()->sort()->values())
 @php($families = collect($data['bars'])->pluck(12)->filter()->unique()->sort()->values())
 <x-layout title="{{ $live ? 'Board' : $data['plan']['name'] }}" class="wide" :keys="['← → ↑ ↓' => 'from step to step', 'm' => 'move the step: arrows, then Enter to keep, Esc to put back', 'p' => 'pin it, or take the pin out', 'u r' => 'undo, redo', 'w' => 'why is it late', '+ −' => 'zoom', 'h' => 'to now']">
-    <x-slot:scripts><script src="/js/board-paint.js?v={{ filemtime(public_path('js/board-paint.js')) }}" defer></script><script src="/js/board-keys.js?v={{ filemtime(public_path('js/board-keys.js')) }}" defer></script><script src="/js/board.js?v={{ filemtime(public_path('js/board.js')) }}" defer></script></x-slot:scripts>
     <div class="head">
         <h1>{{ $live ? 'Board' : 'What if: '.$data['plan']['name'] }}</h1>
         <a href="{{ route('late.index') }}" class="{{ $late > 0 ? 'behind' : '' }}">{{ $late === 0 ? 'No order is late' : ($late === 1 ? '1 order will miss its date' : "{$late} orders will miss their date") }}</a>
