@@ -3,6 +3,7 @@
 namespace Bench;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 
 /**
  * A year of a shop, made in bulk: day by day the same rows the actions would write, so that pace:verify holds on it.
@@ -21,6 +22,9 @@ final class Year
 
     /** @var array<string, list<string>> rows waiting to be written */
     private array $rows = [];
+
+    /** @var array<string, int> how many columns the rows have */
+    private array $width = [];
 
     /** @var array<int, array{int, int}> quantity and value on hand by item */
     private array $stock = [];
@@ -78,7 +82,8 @@ final class Year
         }
         array_map($this->orderRows(...), $inWork);
         foreach ($this->stock as $item => [$quantity, $value]) {
-            $this->row('balances', [$this->id('balances'), $item, $this->places['store'], 0, 'free', 0, $quantity, $value]);
+            $this->row('balances', [$this->id('balances'), $item, $this->places['store'], 0, 'free', 0, $quantity]);
+            $this->row('stock_values', [$this->id('stock_values'), $item, 0, $quantity, $value]);
         }
         array_map($this->flush(...), array_keys($this->rows));
         foreach (['order' => $this->orderNumber, 'customer_order' => $this->customerNumber] as $code => $next) {
@@ -345,6 +350,7 @@ final class Year
     /** @param  list<int|string|null>  $values  in the order of the table's columns */
     private function row(string $table, array $values): void
     {
+        $this->width[$table] = count($values);
         $this->rows[$table][] = '('.implode(',',
             array_map(fn (int|string|null $value): string => $value === null ? 'NULL'
             : (is_int($value) ? (string) $value : "'".addslashes($value)."'"), $values)).')';
@@ -356,7 +362,9 @@ final class Year
     private function flush(string $table): void
     {
         if ($this->rows[$table] !== []) {
-            DB::unprepared("INSERT INTO `{$table}` VALUES ".implode(',', $this->rows[$table]));
+            // rows may name fewer columns than the table has: the rest have defaults
+            $columns = array_slice(Schema::getColumnListing($table), 0, $this->width[$table]);
+            DB::unprepared("INSERT INTO `{$table}` (`".implode('`,`', $columns).'`) VALUES '.implode(',', $this->rows[$table]));
             $this->rows[$table] = [];
         }
     }

@@ -5,7 +5,6 @@ namespace App\Models;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use KeepPace\Core\Stock\Balance as CoreBalance;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\StockKey;
 
@@ -19,7 +18,6 @@ use KeepPace\Core\Stock\StockKey;
  * @property string $condition
  * @property int $owner_id
  * @property string $quantity
- * @property int $value
  * @property-read Item $item
  * @property-read Place $place
  */
@@ -48,8 +46,9 @@ class Balance extends Model
         return new StockKey($this->item_id, $this->place_id, $this->lot_id, Condition::from($this->condition), $this->owner_id);
     }
 
-    public function toCore(): CoreBalance
+    /** @return array{key: StockKey, quantity: BigDecimal} */
+    public function toCore(): array
     {
-        return new CoreBalance(BigDecimal::of($this->quantity), $this->value);
+        return ['key' => $this->key(), 'quantity' => BigDecimal::of($this->quantity)];
     }
 }

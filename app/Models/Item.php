@@ -25,6 +25,10 @@ use KeepPace\Core\Quantity\QuantityRefused;
  * @property string $safety_stock
  * @property string $cost
  * @property string $price
+ * @property string $costing
+ * @property string $minimum_issue
+ * @property string $lot_rule
+ * @property int $minimum_days
  * @property-read Unit $unit
  * @property-read \Illuminate\Database\Eloquent\Collection<int, ItemUnit> $units
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Structure> $structures

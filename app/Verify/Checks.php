@@ -24,16 +24,31 @@ final class Checks
     {
         $sides = self::SIDES;
         $key = self::KEY;
+        $pools = "SELECT x.item_id, IF(i.costing = 'own', x.lot_id, 0) AS lot_id, SUM(x.quantity) AS quantity, SUM(x.value) AS value FROM {$sides} x JOIN items i ON i.id = x.item_id WHERE x.owner_id = 0 GROUP BY 1, 2";
 
         return [
-            'each balance is the sum of its moves' => "SELECT CONCAT('balance ', b.id, ': ', b.quantity, ' / ', b.value, ', moves say ', COALESCE(s.quantity, 0), ' / ', COALESCE(s.value, 0)) AS difference
-                FROM balances b LEFT JOIN (SELECT {$key}, SUM(quantity) AS quantity, SUM(value) AS value FROM {$sides} x GROUP BY {$key}) s USING ({$key})
-                WHERE b.quantity <> COALESCE(s.quantity, 0) OR b.value <> COALESCE(s.value, 0)",
+            'each balance is the sum of its moves' => "SELECT CONCAT('balance ', b.id, ': ', b.quantity, ', moves say ', COALESCE(s.quantity, 0)) AS difference
+                FROM balances b LEFT JOIN (SELECT {$key}, SUM(quantity) AS quantity FROM {$sides} x GROUP BY {$key}) s USING ({$key})
+                WHERE b.quantity <> COALESCE(s.quantity, 0)",
             'each moved key has its balance' => "SELECT CONCAT('item ', s.item_id, ' place ', s.place_id, ' lot ', s.lot_id, ': ', s.quantity, ' moved, no balance') AS difference
                 FROM (SELECT {$key}, SUM(quantity) AS quantity FROM {$sides} x GROUP BY {$key}) s LEFT JOIN balances b USING ({$key}) WHERE b.id IS NULL",
             'no balance was ever below zero' => "SELECT CONCAT('item ', item_id, ' place ', place_id, ' lot ', lot_id, ' after move ', id, ': ', running) AS difference
                 FROM (SELECT x.*, SUM(quantity) OVER (PARTITION BY {$key} ORDER BY id, quantity ROWS UNBOUNDED PRECEDING) AS running FROM {$sides} x) r WHERE running < 0",
-            'no quantity without which there is value' => "SELECT CONCAT('balance ', id, ': quantity 0, value ', value) AS difference FROM balances WHERE quantity = 0 AND value <> 0",
+            'stock is worth the sum of its moves' => "SELECT CONCAT('item ', v.item_id, ' lot ', v.lot_id, ': ', v.quantity, ' / ', v.value, ', moves say ', COALESCE(s.quantity, 0), ' / ', COALESCE(s.value, 0)) AS difference
+                FROM stock_values v LEFT JOIN ({$pools}) s USING (item_id, lot_id) WHERE v.quantity <> COALESCE(s.quantity, 0) OR v.value <> COALESCE(s.value, 0)
+                UNION ALL SELECT CONCAT('item ', s.item_id, ' lot ', s.lot_id, ': ', s.quantity, ' moved, not valued') FROM ({$pools}) s LEFT JOIN stock_values v USING (item_id, lot_id) WHERE v.id IS NULL",
+            'there is no value without a quantity' => "SELECT CONCAT('item ', item_id, ' lot ', lot_id, ': quantity 0, value ', value) AS difference FROM stock_values WHERE quantity = 0 AND value <> 0",
+            'what belongs to a customer has no value' => "SELECT CONCAT('move ', id, ': ', value) AS difference FROM moves WHERE owner_id <> 0 AND value <> 0",
+            'layers are what is left of first in, first out' => "SELECT CONCAT('item ', v.item_id, ': ', v.quantity, ' / ', v.value, ', layers ', COALESCE(l.quantity, 0), ' / ', COALESCE(l.value, 0)) AS difference
+                FROM stock_values v JOIN items i ON i.id = v.item_id AND i.costing = 'fifo' LEFT JOIN (SELECT item_id, SUM(left_quantity) AS quantity, SUM(left_value) AS value FROM cost_layers GROUP BY item_id) l ON l.item_id = v.item_id
+                WHERE v.quantity <> COALESCE(l.quantity, 0) OR v.value <> COALESCE(l.value, 0)
+                UNION ALL SELECT CONCAT('layer ', l.id, ': value ', l.left_value, ' without quantity') FROM cost_layers l WHERE l.left_quantity < 0 OR l.left_value < 0 OR (l.left_quantity = 0 AND l.left_value <> 0)",
+            'a layer is what came in less what was used of it' => "SELECT CONCAT('layer ', l.id, ': ', l.left_quantity, ' / ', l.left_value) AS difference FROM cost_layers l JOIN moves m ON m.id = l.move_id
+                LEFT JOIN (SELECT layer_id, SUM(quantity) AS quantity, SUM(value) AS value FROM layer_uses GROUP BY layer_id) u ON u.layer_id = l.id
+                WHERE l.left_quantity <> m.quantity - COALESCE(u.quantity, 0) OR l.left_value <> m.value - COALESCE(u.value, 0)",
+            'a move used of its layers what it moved' => "SELECT CONCAT('move ', m.id, ': ', m.quantity, ' / ', m.value, ', layers ', SUM(u.quantity), ' / ', SUM(u.value)) AS difference FROM moves m JOIN layer_uses u ON u.move_id = m.id
+                JOIN places f ON f.id = m.from_place_id GROUP BY m.id, m.quantity, m.value, f.kind
+                HAVING SUM(u.quantity) <> IF(f.kind IN ('store', 'supplier'), m.quantity, -m.quantity) OR SUM(u.value) <> IF(f.kind IN ('store', 'supplier'), m.value, -m.value)",
             'a lot belongs to its item' => "SELECT CONCAT('balance ', b.id, ': lot ', b.lot_id) AS difference FROM balances b JOIN items i ON i.id = b.item_id LEFT JOIN lots l ON l.id = b.lot_id AND l.item_id = b.item_id
                 WHERE (b.lot_id <> 0 AND l.id IS NULL) OR (b.lot_id = 0) <> (i.tracking = 'none')",
             'a serial is in one place at most' => "SELECT CONCAT('lot ', l.code, ': ', SUM(b.quantity)) AS difference FROM balances b JOIN lots l ON l.id = b.lot_id JOIN items i ON i.id = b.item_id
@@ -122,7 +137,7 @@ final class Checks
     {
         // per day: what came from outside and what work and services put in = what lies in stock and orders, shipped, scrapped and variance
         $in = "SELECT b.booked_on, IF(f.kind = 'outside', m.value, 0) - IF(t.kind = 'outside', m.value, 0) AS came, IF(t.kind IN ('store', 'supplier'), m.value, 0) - IF(f.kind IN ('store', 'supplier'), m.value, 0) AS stock,
-                IF(t.kind IN ('customer', 'scrap'), m.value, 0) - IF(f.kind IN ('customer', 'scrap'), m.value, 0) AS went, 0 AS orders, 0 AS variance
+                IF(t.kind IN ('customer', 'scrap', 'variance'), m.value, 0) - IF(f.kind IN ('customer', 'scrap', 'variance'), m.value, 0) AS went, 0 AS orders, 0 AS variance
             FROM moves m JOIN bookings b ON b.id = m.booking_id JOIN places f ON f.id = m.from_place_id JOIN places t ON t.id = m.to_place_id
             UNION ALL SELECT b.booked_on, IF(e.kind IN ('labour', 'machine', 'overhead', 'outside'), e.cents, 0), 0, 0, e.cents, IF(e.kind = 'variance', -e.cents, 0)
             FROM cost_entries e JOIN bookings b ON b.id = e.booking_id";

@@ -34,4 +34,10 @@ final class StockRefused extends Refused
         return self::because("{$what} is ".($condition === Condition::Blocked ? 'blocked'
             : 'in inspection').'. Only free stock can be used.', 'lot');
     }
+
+    /** @param  list<int>  $bookings  that used it, newest first */
+    public static function usedSince(string $what, array $bookings): self
+    {
+        return self::because("Of this {$what} some has been used since. Reverse booking ".implode(', then ', array_slice($bookings, 0, 5)).' first.');
+    }
 }

@@ -9,14 +9,14 @@ use Brick\Math\BigDecimal;
 /** Taking a quantity of one item from the balances it lies in: decided once, for all of them. */
 final readonly class Withdrawal
 {
-    /** @param  list<array{key: StockKey, quantity: BigDecimal, value: int}>  $parts */
+    /** @param  list<array{key: StockKey, quantity: BigDecimal}>  $parts */
     private function __construct(public array $parts)
     {
     }
 
     /**
      * @param  string  $what  item and unit as people read it
-     * @param  list<array{key: StockKey, balance: Balance}>  $balances  in the order they are to be used up
+     * @param  list<array{key: StockKey, quantity: BigDecimal}>  $balances  in the order they are to be used up
      * @param  BigDecimal  $asked  above 0
      * @param  BigDecimal  $promised  of all that is on hand, promised to others
      * @param  BigDecimal|null  $onHand  all that is on hand, where $balances are only some of it (one lot)
@@ -27,7 +27,7 @@ final readonly class Withdrawal
     {
         $there = BigDecimal::zero();
         foreach ($balances as $row) {
-            $there = $there->plus($row['balance']->quantity);
+            $there = $there->plus($row['quantity']);
         }
         if ($asked->isGreaterThan($there)) {
             throw StockRefused::notEnough($what, $asked, $there);
@@ -39,9 +39,9 @@ final readonly class Withdrawal
         $parts = [];
         $left = $asked;
         foreach ($balances as $row) {
-            $take = $left->isGreaterThan($row['balance']->quantity) ? $row['balance']->quantity : $left;
+            $take = $left->isGreaterThan($row['quantity']) ? $row['quantity'] : $left;
             if ($take->isPositive()) {
-                $parts[] = ['key' => $row['key'], 'quantity' => $take, 'value' => $row['balance']->valueOf($take)];
+                $parts[] = ['key' => $row['key'], 'quantity' => $take];
                 $left = $left->minus($take);
             }
         }

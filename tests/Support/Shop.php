@@ -146,13 +146,11 @@ final class Shop
     /** @return array{quantity: string, value: int} all stock of an item */
     public function stock(string $item, ?string $lot = null): array
     {
-        $query = DB::table('balances')->where('item_id', $this->item($item)->id);
-        if ($lot !== null) {
-            $query->where('lot_id', Lot::query()->where('code', $lot)->firstOrFail()->id);
-        }
+        $of = fn (string $table) => DB::table($table)->where('item_id', $this->item($item)->id)
+            ->when($lot !== null, fn ($query) => $query->where('lot_id', Lot::query()->where('code', $lot)->firstOrFail()->id));
 
-        return ['quantity' => \KeepPace\Core\Quantity\Amount::plain((string) $query->sum('quantity')),
-            'value' => (int) $query->sum('value')];
+        return ['quantity' => \KeepPace\Core\Quantity\Amount::plain((string) $of('balances')->sum('quantity')),
+            'value' => (int) $of('stock_values')->sum('value')];
     }
 
     /**

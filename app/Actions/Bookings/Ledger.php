@@ -7,11 +7,14 @@ use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
+use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\LayerUse;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Stock\Condition;
@@ -92,35 +95,86 @@ final class Ledger
     /**
      * Moves a quantity and its value from one end to the other.
      *
-     * @param  StockKey|string  $from  a locked key, or the kind of an end: outside, scrap, order, customer
-     * @param  int  $value  cents that go with it
-     * @param  array<string, int|string|null>  $because  component_id, line_id, purchase_id, order_id, typed_quantity, typed_unit_id
+     * @param  int|null  $value  cents that go with it; null = what it is worth by the item's costing rule
+     * @param  StockKey|string  $from  a locked key, or the kind of an end: outside, scrap, order, customer, variance
+     * @param  array<string, int|string|null>  $because  component_id, line_id, purchase_id, order_id, typed_quantity, typed_unit_id, scrap_class
+     * @return int the value that moved; with standard cost not what was given where it comes in
      */
-    public function move(Item $item, BigDecimal $quantity, int $value, StockKey|string $from, StockKey|string $to, array $because = [],
-        int $lot = 0): void
+    public function move(Item $item, BigDecimal $quantity, ?int $value, StockKey|string $from, StockKey|string $to, array $because = [],
+        int $lot = 0): int
     {
-        if ($from instanceof StockKey) {
-            $this->stock->set($from, $this->stock->balance($from)->toCore()->take($quantity, $value, $item->label()));
+        $uses = [];
+        $given = $value;
+        if ($from instanceof StockKey && $to instanceof StockKey) {
+            $value ??= $this->stock->values->of($from)->valueOf($quantity);
+        } elseif ($from instanceof StockKey) {
+            [$worth, $uses] = $this->stock->values->leaving($from, $quantity, $item->label());
+            $value ??= $worth;
+            $this->stock->values->take($from, $quantity, $value, $item->label(), $uses);
+        } elseif ($to instanceof StockKey) {
+            $value = $this->stock->values->coming($to, $quantity, $value ?? throw new \LogicException('What comes in has a value.'));
+            $this->stock->values->put($to, $quantity, $value);
         }
-        if ($to instanceof StockKey) {
-            $this->stock->set($to, $this->stock->balance($to)->toCore()->put($quantity, $value));
+        $value ??= 0;
+        $this->quantities($item, $quantity, $from, $to);
+        $id = $this->write($item, $this->row($item, $quantity, $value, $from, $to, $because, $lot), $from, $to);
+        $this->layers($item, $id, $quantity, $value, $from, $to, $uses);
+        if ($from === 'outside' && $given !== null && $given !== $value && $to instanceof StockKey && $to->owner === 0) {
+            // standard cost: what was paid more or less than the set cost is variance at once (IAS 2.21)
+            $this->write($item, $this->row($item, BigDecimal::zero(), abs($given - $value), $given > $value ? 'outside' : 'variance',
+                $given > $value ? 'variance' : 'outside', [], $to->lot), 'outside', 'variance');
         }
-        $key = $from instanceof StockKey ? $from : ($to instanceof StockKey ? $to : null);
-        $this->moves[] = [
-            'booking_id' => $this->booking->id,
-            'item_id' => $item->id,
-            'lot_id' => $key === null ? $lot : $key->lot,
-            'owner_id' => $key === null ? 0 : $key->owner,
-            'from_place_id' => $from instanceof StockKey ? $from->place : $this->end($from),
-            'from_condition' => $from instanceof StockKey ? $from->condition->value : Condition::Free->value,
-            'to_place_id' => $to instanceof StockKey ? $to->place : $this->end($to),
-            'to_condition' => $to instanceof StockKey ? $to->condition->value : Condition::Free->value,
-            'quantity' => (string) $quantity,
-            'value' => $value,
-            'order_id' => $this->booking->order_id ?? null,
-            'component_id' => null, 'line_id' => null, 'purchase_id' => null, 'typed_quantity' => null, 'typed_unit_id' => null,
-            ...$because,
-        ];
+
+        return $value;
+    }
+
+    /**
+     * Brings the value of stock up or down without a quantity: a late cost, a settled order.
+     *
+     * @param  int  $cents  into stock; below zero out of it
+     * @param  string  $end  where the value comes from, or goes to
+     * @param  list<int>  $receipts  first in, first out: the moves whose layers it belongs to
+     * @param  array<string, int|string|null>  $because
+     */
+    public function revalue(Item $item, int $cents, StockKey $key, string $end, array $receipts = [], array $because = []): void
+    {
+        if ($cents === 0) {
+            return;
+        }
+        [$from, $to] = $cents > 0 ? [$end, $key] : [$key, $end];
+        $cents > 0 ? $this->stock->values->put($key, BigDecimal::zero(), $cents)
+            : $this->stock->values->take($key, BigDecimal::zero(), -$cents, $item->label(), null);
+        $id = $this->write($item, $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, $because, 0), $from, $to);
+        foreach ($id === null ? [] : $this->stock->values->shares($item->id, $cents, $receipts) as $use) {
+            $this->use($item, $id, $use);
+        }
+    }
+
+    /**
+     * Books the negative of an earlier move, out of and into the very layers it used.
+     *
+     * @param  StockKey|string  $from  where the earlier one went
+     */
+    public function moveBack(Item $item, Move $move, StockKey|string $from, StockKey|string $to): int
+    {
+        $quantity = BigDecimal::of($move->quantity);
+        $uses = array_map(fn (LayerUse $use): LayerUse => new LayerUse($use->layer, $use->quantity->negated(), -$use->value),
+            $this->stock->values->usesOf($move));
+        if ($from instanceof StockKey && ! $to instanceof StockKey) {
+            $uses = $uses === [] ? $this->stock->values->wholeLayerOf($move, $item->label()) : $uses;
+            $this->stock->values->take($from, $quantity, $move->value, $item->label(), null);
+        } elseif ($to instanceof StockKey && ! $from instanceof StockKey) {
+            $this->stock->values->put($to, $quantity, $move->value);
+        }
+        $this->quantities($item, $quantity, $from, $to);
+        $id = $this->write($item, [...$this->row($item, $quantity, $move->value, $from, $to,
+            $move->only(['order_id', 'component_id', 'line_id', 'purchase_id', 'typed_quantity', 'typed_unit_id', 'scrap_class']), $move->lot_id),
+            'reverses_id' => $move->id], $from, $to);
+        foreach ($id === null ? [] : $uses as $use) {
+            $this->use($item, $id, $use);
+        }
+
+        return $move->value;
     }
 
     /** @param  string  $kind material, labour, machine, overhead, outside, receipt, variance */
@@ -188,6 +242,79 @@ final class Ledger
             DB::table('moves')->insert($rows);
         }
         $this->stock->write();
+    }
+
+    private function quantities(Item $item, BigDecimal $quantity, StockKey|string $from, StockKey|string $to): void
+    {
+        if ($from instanceof StockKey) {
+            $this->stock->add($from, $quantity->negated(), $item->label());
+        }
+        if ($to instanceof StockKey) {
+            $this->stock->add($to, $quantity, $item->label());
+        }
+    }
+
+    /**
+     * @param  array<string, int|string|null>  $because
+     * @return array<string, int|string|null>
+     */
+    private function row(Item $item, BigDecimal $quantity, int $value, StockKey|string $from, StockKey|string $to, array $because, int $lot): array
+    {
+        $key = $from instanceof StockKey ? $from : ($to instanceof StockKey ? $to : null);
+
+        return [
+            'booking_id' => $this->booking->id,
+            'item_id' => $item->id,
+            'lot_id' => $key === null ? $lot : $key->lot,
+            'owner_id' => $key === null ? 0 : $key->owner,
+            'from_place_id' => $from instanceof StockKey ? $from->place : $this->end($from),
+            'from_condition' => $from instanceof StockKey ? $from->condition->value : Condition::Free->value,
+            'to_place_id' => $to instanceof StockKey ? $to->place : $this->end($to),
+            'to_condition' => $to instanceof StockKey ? $to->condition->value : Condition::Free->value,
+            'quantity' => (string) $quantity,
+            'value' => $value,
+            'order_id' => $this->booking->order_id ?? null,
+            'component_id' => null, 'line_id' => null, 'purchase_id' => null, 'typed_quantity' => null, 'typed_unit_id' => null,
+            'reverses_id' => null, 'scrap_class' => '',
+            ...$because,
+        ];
+    }
+
+    /**
+     * Moves wait for the end of the deed; those of layers are written at once, for their layers refer to them.
+     *
+     * @param  array<string, int|string|null>  $row
+     */
+    private function write(Item $item, array $row, StockKey|string $from, StockKey|string $to): ?int
+    {
+        $keeps = ($from instanceof StockKey && $from->owner === 0) || ($to instanceof StockKey && $to->owner === 0);
+        if ($keeps && $this->stock->values->rule($item->id) === CostingRule::FirstInFirstOut) {
+            return DB::table('moves')->insertGetId($row);
+        }
+        $this->moves[] = $row;
+
+        return null;
+    }
+
+    /** @param  list<LayerUse>  $uses */
+    private function layers(Item $item, ?int $move, BigDecimal $quantity, int $value, StockKey|string $from, StockKey|string $to, array $uses): void
+    {
+        if ($move === null || ($from instanceof StockKey && $to instanceof StockKey)) {
+            return;
+        }
+        if ($to instanceof StockKey) {
+            DB::table('cost_layers')->insert(['item_id' => $item->id, 'move_id' => $move, 'left_quantity' => (string) $quantity, 'left_value' => $value]);
+            $this->stock->values->layersChanged($item->id);
+        }
+        foreach ($uses as $use) {
+            DB::table('layer_uses')->insert(['layer_id' => $use->layer, 'move_id' => $move, 'quantity' => (string) $use->quantity, 'value' => $use->value]);
+        }
+    }
+
+    private function use(Item $item, int $move, LayerUse $use): void
+    {
+        $this->stock->values->changeLayer($item->id, $use->layer, $use->quantity, $use->value);
+        DB::table('layer_uses')->insert(['layer_id' => $use->layer, 'move_id' => $move, 'quantity' => (string) $use->quantity, 'value' => $use->value]);
     }
 
     private function end(string $kind): int

@@ -9,6 +9,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\StockKey;
+use KeepPace\Core\Stock\StockRefused;
 
 /**
  * The balances one deed works on. They are locked before they are moved, all of a deed at once and in one order; moving
@@ -18,6 +19,13 @@ final class LockedBalances
 {
     /** @var array<string, Balance> by sort key */
     private array $locked = [];
+
+    public readonly LockedValues $values;
+
+    public function __construct()
+    {
+        $this->values = new LockedValues;
+    }
 
     /**
      * Locks the balances of these keys, and all free ones of our own in stores of these items.
@@ -42,12 +50,13 @@ final class LockedBalances
             if ($items !== []) {
                 $query->orWhere(fn ($inner) => $inner->whereIn('item_id', $items)
                     ->whereIn('place_id', Place::query()->where('kind', 'store')->pluck('id'))
-                    ->where('condition', Condition::Free->value)->where('owner_id', 0));
+                    ->where('condition', Condition::Free->value)->where('owner_id', 0)->where('quantity', '>', 0));
             }
             foreach ($part !== [] || $items !== [] ? $query->get() : [] as $balance) {
                 $this->locked[$balance->key()->sortKey()] ??= $balance;
             }
         }
+        $this->values->lock($this->locked);
     }
 
     /**
@@ -86,20 +95,25 @@ final class LockedBalances
         return Cover::promisedFromStock($item);
     }
 
-    public function set(StockKey $key, \KeepPace\Core\Stock\Balance $now): void
+    /** @throws StockRefused when it would fall below zero */
+    public function add(StockKey $key, BigDecimal $quantity, string $what): void
     {
         $balance = $this->balance($key);
-        $balance->quantity = (string) $now->quantity;
-        $balance->value = $now->value;
+        $now = BigDecimal::of($balance->quantity)->plus($quantity);
+        if ($now->isNegative()) {
+            throw StockRefused::notEnough($what, $quantity->negated(), BigDecimal::of($balance->quantity));
+        }
+        $balance->quantity = (string) $now;
     }
 
     /** Writes what changed, in bulk: an opening has thousands. */
     public function write(): void
     {
         $changed = array_filter($this->locked, fn (Balance $balance): bool => $balance->isDirty());
+        $this->values->write();
         foreach (array_chunk($changed, 500) as $balances) {
             DB::table('balances')->upsert(array_map(fn (Balance $balance): array => $balance->getAttributes(), $balances), ['id'],
-                ['quantity', 'value']);
+                ['quantity']);
         }
     }
 

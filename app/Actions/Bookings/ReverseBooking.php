@@ -112,8 +112,7 @@ final class ReverseBooking
         $ledger->stock->lock(array_values($keys), array_values($items->keys()->merge($covered)->unique()->all()));
         foreach ($booking->moves->reverse() as $move) {
             $quantity = BigDecimal::of($move->quantity);
-            $ledger->move($items[$move->item_id], $quantity, $move->value, $end($move, 'to'), $end($move, 'from'),
-                $move->only(['order_id', 'component_id', 'line_id', 'purchase_id', 'typed_quantity', 'typed_unit_id']), $move->lot_id);
+            $ledger->moveBack($items[$move->item_id], $move, $end($move, 'to'), $end($move, 'from'));
             if ($move->component_id !== null) {
                 $component = OrderComponent::query()->findOrFail($move->component_id);
                 $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->minus($quantity);

@@ -68,10 +68,10 @@ final class ShipLines
         $onHand = $ledger->stock->quantity($line->item_id);
         $chosen = $lot === 0 ? $all : $ledger->stock->onHand($line->item_id, $lot);
         $withdrawal = Withdrawal::decide($line->item->label(),
-            array_map(fn ($balance): array => ['key' => $balance->key(), 'balance' => $balance->toCore()], $chosen),
+            array_map(fn ($balance): array => $balance->toCore(), $chosen),
             $quantity, $ledger->stock->promised($line->item_id)->minus($ownQuantity), $onHand);
         foreach ($withdrawal->parts as $part) {
-            $ledger->move($line->item, $part['quantity'], $part['value'], $part['key'], 'customer', ['line_id' => $line->id]);
+            $ledger->move($line->item, $part['quantity'], null, $part['key'], 'customer', ['line_id' => $line->id]);
         }
         $released = $quantity->isGreaterThan($ownQuantity) ? $ownQuantity : $quantity;
         if ($own !== null && $released->isPositive()) {

@@ -46,6 +46,8 @@ final class Files
                 Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''),
                 Column::whole('lead_days', '0'), Column::decimal('reorder_point', '0'), Column::decimal('safety_stock', '0'),
                 Column::decimal('cost', '0'), Column::decimal('price', '0'),
+                Column::choice('costing', ['average', 'fifo', 'standard', 'own'], 'average'), Column::decimal('minimum_issue', '0'),
+                Column::choice('lot_rule', ['oldest', 'expiry', 'ask'], 'oldest'), Column::whole('minimum_days', '0'),
             ], 'items'),
             new FileSpec('item-units', ['item', 'unit'], [
                 Column::refers('item', 'items', 'number', 'item_id'), Column::refers('unit', 'units', 'code', 'unit_id'),
@@ -68,12 +70,13 @@ final class Files
                 Column::refers('unit', 'units', 'code', 'unit_id', ''), Column::choice('basis', ['unit', 'order'], 'unit'),
                 Column::decimal('scrap_percent', '0', max: 4),
                 Column::whole('step', ''), Column::text('designators', 200, ''),
+                Column::choice('issue_by', ['hand', 'backflush'], 'hand'), Column::choice('supplied_by', ['us', 'customer'], 'us'),
             ]),
             new FileSpec('opening-stock', ['item', 'place', 'lot'], [
                 Column::refers('item', 'items', 'number', 'item_id'), Column::refers('place', 'places', 'code', 'place_id', 'STORES'),
                 Column::text('lot', 60, ''),
                 Column::decimal('quantity', null, '0.000001'), Column::refers('unit', 'units', 'code', 'unit_id', ''),
-                Column::decimal('value', null, '0', 2),
+                Column::decimal('value', null, '0', 2), Column::date('expires_on', ''), Column::text('supplier_lot', 60, ''),
             ]),
             new FileSpec('purchases', ['number'], [
                 Column::text('number', 30), Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),

@@ -62,7 +62,8 @@ final class OpeningWriter
             $this->items($chunk, 'item');
             foreach ($chunk as $row) {
                 $item = $this->item($row['item']);
-                $lot = $row['lot'] === '' ? 0 : Lot::query()->firstOrCreate(['item_id' => $item->id, 'code' => $row['lot']])->id;
+                $lot = $row['lot'] === '' ? 0 : Lot::query()->firstOrCreate(['item_id' => $item->id, 'code' => $row['lot']],
+                    ['expires_on' => $row['expires_on'] ?: null, 'supplier_lot' => $row['supplier_lot']])->id;
                 $rows[] = [(new Item)->forceFill(['id' => $item->id, 'number' => $item->number, 'name' => $item->name]),
                     new StockKey($item->id, (int) $this->productData->id(['places', 'code'], $row['place']), $lot),
                     $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount, BigDecimal::of((string) $row['value'])

@@ -162,7 +162,7 @@ final class ProductDataWriter
         return ['position' => (int) $row['position'], 'item_id' => $component, 'quantity' => $row['quantity'],
             'unit_id' => $this->id(['units', 'code'], $row['unit']) ?? (int) DB::table('items')->where('id', $component)->value('unit_id'),
             'basis' => $row['basis'], 'scrap_percent' => $row['scrap_percent'], 'step_number' => $row['step'] === '' ? null
-                : (int) $row['step'], 'designators' => $row['designators']];
+                : (int) $row['step'], 'designators' => $row['designators'], 'issue_by' => $row['issue_by'], 'supplied_by' => $row['supplied_by']];
     }
 
     /** @param  array<string, ?string>  $row @return array<string, mixed> */

@@ -10,9 +10,12 @@ use App\Models\Order;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\Settlement;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\StockKey;
 
 /** Settles the cost of a built order: received + variance = cost put in, to the cent. */
 final class CloseOrder
@@ -31,26 +34,19 @@ final class CloseOrder
             }
             $ledger->about($order);
             $ledger->stock->lock([], [$order->item_id]);
-            $received = $this->receivedLots($order);
-            $there = BigDecimal::zero();
-            $valueThere = 0;
-            $balance = null;
-            foreach ($ledger->stock->onHand($order->item_id) as $row) {
-                if (isset($received[$row->lot_id])) {
-                    $quantity = BigDecimal::of($row->quantity);
-                    $there = $there->plus($quantity->isGreaterThan($received[$row->lot_id]) ? $received[$row->lot_id] : $quantity);
-                    $valueThere += $row->value;
-                    $balance ??= $row;
-                }
-            }
             $quantity = BigDecimal::of($order->received_quantity);
-            $there = $there->isGreaterThan($quantity) ? $quantity : $there;
+            $lots = $this->lotsThere($ledger, $order, $quantity);
+            $there = array_reduce($lots, fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']), BigDecimal::zero());
             $costIn = (int) DB::table('cost_entries')->where('order_id', $order->id)->where('kind', '<>', 'receipt')->sum('cents');
-            $settled = Settlement::decide($costIn, $order->received_value, $quantity, $there, $balance === null ? 0 : $balance->value);
-            if ($settled->toStock !== 0 && $balance !== null) {
-                $settled->toStock > 0
-                    ? $ledger->move($order->item, BigDecimal::zero(), $settled->toStock, 'order', $balance->key())
-                    : $ledger->move($order->item, BigDecimal::zero(), -$settled->toStock, $balance->key(), 'order');
+            // by standard cost stock stays at the set cost: all of the difference is variance
+            $stays = $lots === [] || $ledger->stock->values->rule($order->item_id) === CostingRule::Standard;
+            $settled = Settlement::decide($costIn, $order->received_value, $quantity, $stays ? BigDecimal::zero() : $there,
+                array_sum(array_column($lots, 'value')));
+            if ($settled->toStock !== 0) {
+                $weights = array_map(fn (array $lot): int => $settled->toStock < 0 ? $lot['value'] : $lot['there']->multipliedBy(1_000_000)->toInt(), $lots);
+                foreach ($weights === [] ? [] : Cents::split($settled->toStock, $weights) as $i => $share) {
+                    $ledger->revalue($order->item, $share, $lots[$i]['key'], 'order', $this->receipts($order));
+                }
                 $ledger->cost($order, 'receipt', -$settled->toStock);
             }
             $ledger->cost($order, 'variance', -$settled->variance);
@@ -58,6 +54,42 @@ final class CloseOrder
             $ledger->says("Order {$order->number} closed: ".number_format($settled->variance / 100,
                 2).' variance, '.number_format($settled->toStock / 100, 2).' to stock.');
         });
+    }
+
+    /**
+     * What of the received goods is still in stock: by lot where lots keep their own cost, else as one.
+     *
+     * @return list<array{key: StockKey, there: BigDecimal, value: int}>
+     */
+    private function lotsThere(Ledger $ledger, Order $order, BigDecimal $received): array
+    {
+        if ($ledger->stock->values->rule($order->item_id) === CostingRule::FirstInFirstOut) {
+            $left = $ledger->stock->values->left($order->item_id, $this->receipts($order));
+            $row = $ledger->stock->onHand($order->item_id)[0] ?? null;
+
+            return $row === null || $left->quantity->isZero() ? [] : [['key' => $row->key(), 'there' => BigDecimal::min($received, $left->quantity), 'value' => $left->value]];
+        }
+        $lots = $this->receivedLots($order);
+        $found = [];
+        foreach ($ledger->stock->onHand($order->item_id) as $row) {
+            $pool = $ledger->stock->values->rule($order->item_id) === CostingRule::Own ? $row->lot_id : 0;
+            if (isset($lots[$row->lot_id]) && $received->isPositive()) {
+                $there = BigDecimal::min($row->quantity, $lots[$row->lot_id]);
+                $found[$pool] = ['key' => $row->key(), 'there' => BigDecimal::min($received, $there->plus($found[$pool]['there'] ?? 0)),
+                    'value' => $ledger->stock->values->of($row->key())->value];
+                $received = $pool === 0 ? $received : $received->minus($there);
+                $lots[$row->lot_id] = $lots[$row->lot_id]->minus($there);
+            }
+        }
+
+        return array_values($found);
+    }
+
+    /** @return list<int> moves that took goods of the order into stock */
+    private function receipts(Order $order): array
+    {
+        return array_map(intval(...), DB::table('moves')->where('order_id', $order->id)->where('item_id', $order->item_id)
+            ->whereNull('component_id')->pluck('id')->all());
     }
 
     /** @return array<int, BigDecimal> by lot, received less reversed */

@@ -14,6 +14,7 @@ use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Refused;
@@ -61,7 +62,10 @@ final class OrderCopy
             $step->save();
         }
         $first = $order->steps()->min('number') ?? 10;
-        foreach ($this->needs($item, $structure instanceof Structure ? $structure : null, $quantity) as $i => $need) {
+        $needs = $this->needs($item, $structure instanceof Structure ? $structure : null, $quantity);
+        $ways = DB::table('structure_lines')->whereIn('id', array_map(fn (Need $need): int => (int) $need->line->id, $needs))
+            ->get(['id', 'issue_by', 'supplied_by'])->keyBy('id');
+        foreach ($needs as $i => $need) {
             $component = Item::query()->with('unit')->findOrFail((int) $need->line->item);
             $amount = (string) Quantity::roundedUp($need->quantity, $component->unit->toCore())->amount;
             $order->components()->create([
@@ -71,6 +75,8 @@ final class OrderCopy
                 'structure_line_id' => (int) $need->line->id,
                 'baseline_quantity' => $amount,
                 'planned_quantity' => $amount,
+                'issue_by' => $ways[(int) $need->line->id]->issue_by,
+                'supplied_by' => $ways[(int) $need->line->id]->supplied_by,
             ]);
         }
         $ledger->touch($order);
@@ -120,10 +126,10 @@ final class OrderCopy
     /** Planned cost of one component: today's average in stores, else the item's planning cost; cents, half up. */
     public function plannedValue(Item $item, BigDecimal $quantity): int
     {
-        $there = \App\Models\Balance::query()->where('item_id', $item->id)->where('quantity', '>', 0)->where('owner_id', 0)
-            ->selectRaw('SUM(quantity) AS quantity, SUM(value) AS value')->toBase()->first();
+        $there = DB::table('stock_values')->where('item_id', $item->id)->where('quantity', '>', 0)
+            ->selectRaw('SUM(quantity) AS quantity, SUM(value) AS value')->first();
 
-        return $there?->quantity === null
+        return $there?->quantity === null || $item->costing === 'standard'
             ? $quantity->multipliedBy($item->cost)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt()
             : BigRational::of($there->value)->multipliedBy($quantity)->dividedBy($there->quantity)->toScale(0, RoundingMode::HALF_UP)
                 ->toInt();

@@ -74,13 +74,14 @@ final class ReceiveOrder
         // by differences of running totals, so that the parts add up to the whole planned cost
         $value = $planned->interimValue($after, $ordered) - $planned->interimValue($before, $ordered);
         $done = BigDecimal::zero();
-        $given = 0;
+        $given = $taken = 0;
         foreach ($lots as $i => $lot) {
             $done = $done->plus($lot['quantity']);
             $share = Cents::part($value, $done, $amount) - $given;
             $given += $share;
-            $ledger->move($order->item, $lot['quantity'], $share, 'order', $keys[$i]);
+            $taken += $ledger->move($order->item, $lot['quantity'], $share, 'order', $keys[$i]);
         }
+        $value = $taken; // with standard cost not the planned one; what the order has cost more or less is its variance at closing
         $ledger->cost($order, 'receipt', -$value);
         $order->received_quantity = (string) $after;
         $order->received_value += $value;

@@ -26,23 +26,23 @@ final class CountBalance
             $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
             $item = $found->item;
             $ledger->stock->lock([$found->key()], [$item->id]);
-            $balance = $ledger->stock->balance($found->key())->toCore();
+            $booked = $ledger->stock->balance($found->key())->toCore()['quantity'];
+            $there = $ledger->stock->values->of($found->key());
             $now = $item->quantity($counted)->amount;
-            $difference = $now->minus($balance->quantity);
+            $difference = $now->minus($booked);
             if ($difference->isZero()) {
                 throw Refused::because('The count agrees with what is booked; there is nothing to book.', 'quantity');
             }
             if ($difference->isNegative()) {
-                $ledger->move($item, $difference->negated(), $balance->valueOf($difference->negated()), $found->key(), 'outside');
+                $ledger->move($item, $difference->negated(), null, $found->key(), 'outside');
                 if ($ledger->stock->unpromised($item->id)->isNegative()) {
                     throw Refused::because("More of {$item->label()} is promised to customer lines than would be left. Untie a line first.", 'quantity');
                 }
             } else {
-                $value = $balance->quantity->isZero() ? Cents::of($difference, $item->cost)
-                    : Cents::part($balance->value, $difference, $balance->quantity);
+                $value = $found->owner_id !== 0 ? 0 : ($there->quantity->isZero() ? Cents::of($difference, $item->cost) : $there->valueOf($difference));
                 $ledger->move($item, $difference, $value, 'outside', $found->key());
             }
-            $ledger->says("Counted {$item->label()} at {$found->place->name}: ".Amount::plain($now).' instead of '.Amount::plain($balance->quantity).'.');
+            $ledger->says("Counted {$item->label()} at {$found->place->name}: ".Amount::plain($now).' instead of '.Amount::plain($booked).'.');
         }, $reason);
     }
 }

@@ -74,14 +74,14 @@ final class IssueComponents
         $onHand = $ledger->stock->quantity($item->id);
         $chosen = $line['lot'] === 0 ? $all : $ledger->stock->onHand($item->id, $line['lot']);
         $withdrawal = Withdrawal::decide($item->label(),
-            array_map(fn ($balance): array => ['key' => $balance->key(), 'balance' => $balance->toCore()], $chosen),
+            array_map(fn ($balance): array => $balance->toCore(), $chosen),
             $quantity, $ledger->stock->promised($item->id), $onHand);
         foreach ($withdrawal->parts as $part) {
-            $ledger->move($item, $part['quantity'], $part['value'], $part['key'], 'order',
+            $value = $ledger->move($item, $part['quantity'], null, $part['key'], 'order',
                 ['component_id' => $component->id, 'order_id' => $order->id]);
-            $ledger->cost($order, 'material', $part['value']);
+            $ledger->cost($order, 'material', $value);
             $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($part['quantity']);
-            $component->used_value += $part['value'];
+            $component->used_value += $value;
         }
         $component->save();
         $ledger->touch($order);

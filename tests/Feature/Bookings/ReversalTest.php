@@ -10,7 +10,11 @@ use KeepPace\Core\Refused;
 function figures(): array
 {
     return [
-        'balances' => DB::table('balances')->where('quantity', '>', 0)->orderBy('id')->get(['id', 'quantity', 'value'])
+        'balances' => DB::table('balances')->where('quantity', '>', 0)->orderBy('id')->get(['id', 'quantity'])
+            ->map(fn ($row) => (array) $row)->all(),
+        'values' => DB::table('stock_values')->where('quantity', '>', 0)->orderBy('item_id')->orderBy('lot_id')->get(['item_id', 'lot_id', 'quantity', 'value'])
+            ->map(fn ($row) => (array) $row)->all(),
+        'layers' => DB::table('cost_layers')->where('left_quantity', '>', 0)->orderBy('id')->get(['item_id', 'left_quantity', 'left_value'])
             ->map(fn ($row) => (array) $row)->all(),
         'steps' => DB::table('order_steps')->orderBy('id')
             ->get(['id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at'])->map(fn ($row) => (array) $row)->all(),

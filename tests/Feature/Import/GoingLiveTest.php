@@ -92,7 +92,7 @@ it('does not take the same opening twice', function () {
 
 it('takes lots and serials in, each where it lies, and finds them again', function () {
     expect(goLive($this, [
-        'items' => ['number,name,kind,unit,tracking', 'LIVE-L,Lot thing,bought,m,lot', 'LIVE-S,Serial thing,bought,pc,serial'],
+        'items' => ['number,name,kind,unit,tracking,costing', 'LIVE-L,Lot thing,bought,m,lot,own', 'LIVE-S,Serial thing,bought,pc,serial,own'],
         'opening-stock' => ['item,place,lot,quantity,value', 'LIVE-L,RACK,L-1,2.5,10.00', 'LIVE-L,STORES,L-1,1.5,6.00', 'LIVE-L,RACK,L-2,4,17.00', 'LIVE-S,STORES,X-1,1,9.99', 'LIVE-S,STORES,X-2,1,10.01'],
     ]))->toBe([]);
     expect($this->shop->stock('LIVE-L'))->toBe(['quantity' => '8', 'value' => 3300])->and($this->shop->stock('LIVE-L', 'L-1'))->toBe(['quantity' => '4', 'value' => 1600])->and($this->shop->differences())->toBe([]);

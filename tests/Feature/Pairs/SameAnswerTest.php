@@ -19,7 +19,7 @@ use KeepPace\Core\Scheduling\Plan\ForwardLoading;
 function state(): array
 {
     return [
-        'stock' => DB::table('balances AS b')->join('items AS i', 'i.id', 'b.item_id')->where('b.quantity', '>', 0)->groupBy('i.number')
+        'stock' => DB::table('stock_values AS b')->join('items AS i', 'i.id', 'b.item_id')->where('b.quantity', '>', 0)->groupBy('i.number')
             ->orderBy('i.number')->selectRaw('i.number, SUM(b.quantity) AS quantity, SUM(b.value) AS value')->get()
             ->map(fn ($row): array => (array) $row)->all(),
         'orders' => DB::table('orders')->orderBy('number')->get(['number', 'state', 'quantity', 'received_quantity', 'received_value'])

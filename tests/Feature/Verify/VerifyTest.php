@@ -30,6 +30,11 @@ beforeEach(function () {
     DB::table('purchases')->insert(['number' => 'P-1', 'supplier_id' => 1, 'item_id' => $this->shop->item('MOT-120')
         ->id, 'quantity' => 5, 'price' => 80, 'expected_on' => '2026-12-01', 'is_open' => true]);
     $this->shop->order('TRAY-40', '2');
+    $tank = $this->shop->order('TANK-50', '2');
+    $this->shop->release($tank);
+    $this->shop->issueAll($tank);
+    $this->shop->goodsIn('GATE-40', '5', '12.10');
+    $this->shop->reverse($this->shop->goodsIn('SS-15', '1', '46', 'H-1', null, 'RACK'));
 });
 
 it('finds nothing wrong with what was booked', function () {
@@ -46,12 +51,18 @@ it('names each corrupted value, by the rule it breaks', function (string $rule, 
     expect(implode("\n", $this->shop->differences()))->toContain("{$rule}: ");
 })->with(fn () => [
     ['each balance is the sum of its moves', 'UPDATE balances SET quantity = quantity + 1 WHERE quantity > 0 LIMIT 1'],
-    ['each balance is the sum of its moves', 'UPDATE balances SET value = value + 1 WHERE quantity > 0 LIMIT 1'],
-    ['each balance is the sum of its moves', 'UPDATE moves SET value = value + 1 LIMIT 1'],
+    ['each balance is the sum of its moves', 'UPDATE moves SET quantity = quantity + 1 LIMIT 1'],
+    ['stock is worth the sum of its moves', 'UPDATE moves SET value = value + 1 LIMIT 1'],
+    ['stock is worth the sum of its moves', 'UPDATE stock_values SET value = value + 1 WHERE quantity > 0 LIMIT 1'],
+    ['stock is worth the sum of its moves', 'DELETE FROM stock_values WHERE quantity > 0 LIMIT 1'],
     ['each moved key has its balance', 'DELETE FROM balances WHERE quantity > 0 LIMIT 1'],
     ['no balance was ever below zero',
         "UPDATE moves SET quantity = 0 WHERE component_id IS NULL AND from_place_id = (SELECT id FROM places WHERE kind = 'order') LIMIT 1"],
-    ['no quantity without which there is value', 'UPDATE balances SET value = 5 WHERE quantity = 0 LIMIT 1'],
+    ['there is no value without a quantity', 'UPDATE stock_values SET value = 5 WHERE quantity = 0 LIMIT 1'],
+    ['what belongs to a customer has no value', 'UPDATE moves SET owner_id = 1 WHERE value > 0 LIMIT 1'],
+    ['layers are what is left of first in, first out', 'UPDATE cost_layers SET left_value = left_value + 1 LIMIT 1'],
+    ['a layer is what came in less what was used of it', 'UPDATE layer_uses SET quantity = quantity + 1 LIMIT 1'],
+    ['a move used of its layers what it moved', 'UPDATE layer_uses SET value = value + 1 LIMIT 1'],
     ['a lot belongs to its item', "UPDATE lots SET item_id = item_id + 1 WHERE code = 'H-7714'"],
     ['a serial is in one place at most', "UPDATE balances SET quantity = 2 WHERE lot_id = (SELECT id FROM lots WHERE code = 'S-1')"],
     ['a reversal takes back every move',

@@ -2,16 +2,17 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Stock;
+namespace KeepPace\Core\Costing;
 
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Stock\StockRefused;
 
 /**
- * A quantity and the value that lies in it, in cents: the moving average kept as a pair, never as a unit cost
- * (weighted average, IAS 2.25-27). What empties it takes all the value.
+ * The quantity and value, in cents, that one costing rule keeps together: all stock of an item, or one lot of it.
+ * Kept as a pair, never as a unit cost. What empties it takes all the value.
  */
-final readonly class Balance
+final readonly class StockValue
 {
     public function __construct(public BigDecimal $quantity, public int $value)
     {
@@ -27,7 +28,7 @@ final readonly class Balance
         return new self($this->quantity->plus($quantity), $this->value + $value);
     }
 
-    /** The value that leaves with a quantity at the average. */
+    /** The value that leaves with a quantity at the average (IAS 2.27), rounded half up. */
     public function valueOf(BigDecimal $quantity): int
     {
         return $this->quantity->isZero() ? 0 : Cents::part($this->value, $quantity, $this->quantity);

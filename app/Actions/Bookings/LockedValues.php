@@ -1,0 +1,241 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Models\Balance;
+use App\Models\Item;
+use App\Models\Move;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\Layer;
+use KeepPace\Core\Costing\Layers;
+use KeepPace\Core\Costing\LayerUse;
+use KeepPace\Core\Costing\StockValue;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Stock\StockKey;
+use KeepPace\Core\Stock\StockRefused;
+
+/**
+ * The value of the stock one deed works on, by each item's costing rule. Locked after the balances; written at the end.
+ * A customer's own material has no value here.
+ */
+final class LockedValues
+{
+    /** @var array<int, CostingRule> */
+    private array $rules = [];
+
+    /** @var array<int, string> euros per stock unit, where the rule is standard */
+    private array $standards = [];
+
+    /** @var array<string, StockValue> by item and lot */
+    private array $values = [];
+
+    /** @var array<string, true> what is to be written */
+    private array $changed = [];
+
+    /** @var array<int, list<Layer>|null> by item, oldest first; null = to be read */
+    private array $layers = [];
+
+    /** @param  array<string, Balance>  $balances  locked ones */
+    public function lock(array $balances): void
+    {
+        $ids = array_values(array_unique(array_map(fn (Balance $balance): int => $balance->item_id, $balances)));
+        foreach (array_chunk($ids, 400) as $part) {
+            foreach (Item::query()->whereIn('id', $part)->toBase()->get(['id', 'costing', 'cost']) as $item) {
+                $this->rules[$item->id] = CostingRule::from($item->costing);
+                $this->standards[$item->id] = $item->cost;
+            }
+        }
+        $keys = [];
+        foreach ($balances as $balance) {
+            if ($balance->owner_id === 0) {
+                $lot = $this->rules[$balance->item_id] === CostingRule::Own ? $balance->lot_id : 0;
+                $keys[self::key($balance->item_id, $lot)] = ['item_id' => $balance->item_id, 'lot_id' => $lot];
+            }
+        }
+        ksort($keys);
+        foreach (array_chunk($keys, 400) as $part) {
+            DB::table('stock_values')->insertOrIgnore($part);
+            foreach (DB::table('stock_values')->whereIn('item_id', array_unique(array_column($part, 'item_id')))
+                ->whereIn('lot_id', array_unique(array_column($part, 'lot_id')))->orderBy('item_id')->orderBy('lot_id')->lockForUpdate()
+                ->get() as $row) {
+                $this->values[self::key($row->item_id, $row->lot_id)] = new StockValue(BigDecimal::of($row->quantity), (int) $row->value);
+            }
+        }
+    }
+
+    public function rule(int $item): CostingRule
+    {
+        return $this->rules[$item] ?? throw new \LogicException("Item {$item} was not locked first.");
+    }
+
+    public function of(StockKey $key): StockValue
+    {
+        return $key->owner !== 0 ? StockValue::none() : $this->values[$this->keyOf($key)]
+            ?? throw new \LogicException('This value was not locked first: '.$this->keyOf($key));
+    }
+
+    /** Whether a move between the two changes no value: it stays in one pool. */
+    public function isOne(StockKey $from, StockKey $to): bool
+    {
+        return $from->owner === $to->owner && ($from->owner !== 0 || $this->keyOf($from) === $this->keyOf($to));
+    }
+
+    /** What a quantity that leaves is worth, by the rule of its item. @return array{int, list<LayerUse>} */
+    public function leaving(StockKey $from, BigDecimal $quantity, string $what): array
+    {
+        if ($from->owner !== 0) {
+            return [0, []];
+        }
+        if ($this->rule($from->item) !== CostingRule::FirstInFirstOut) {
+            return [$this->of($from)->valueOf($quantity), []];
+        }
+        $uses = Layers::take($this->layers($from->item), $quantity, $what);
+
+        return [array_sum(array_map(fn (LayerUse $use): int => $use->value, $uses)), $uses];
+    }
+
+    /** What a quantity that comes in for so much is worth in stock: by standard it is the set cost. */
+    public function coming(StockKey $to, BigDecimal $quantity, int $value): int
+    {
+        return $to->owner !== 0 ? 0
+            : ($this->rule($to->item) === CostingRule::Standard ? Cents::of($quantity, $this->standards[$to->item]) : $value);
+    }
+
+    /**
+     * @param  list<LayerUse>|null  $uses  first in, first out: what is taken from where; null = a reversal that says so itself
+     *
+     * @throws StockRefused
+     */
+    public function take(StockKey $from, BigDecimal $quantity, int $value, string $what, ?array $uses): void
+    {
+        if ($from->owner === 0) {
+            $this->set($this->keyOf($from), $this->of($from)->take($quantity, $value, $what));
+            foreach ($uses ?? [] as $use) {
+                $this->changeLayer($from->item, $use->layer, $use->quantity, $use->value);
+            }
+        }
+    }
+
+    public function put(StockKey $to, BigDecimal $quantity, int $value): void
+    {
+        if ($to->owner === 0) {
+            $this->set($this->keyOf($to), $this->of($to)->put($quantity, $value));
+        }
+    }
+
+    /** What a move took from layers, to be put back into them. @return list<LayerUse> */
+    public function usesOf(Move $move): array
+    {
+        return array_values(DB::table('layer_uses')->where('move_id', $move->id)->orderBy('id')->get()
+            ->map(fn ($row): LayerUse => new LayerUse($row->layer_id, BigDecimal::of($row->quantity), (int) $row->value))->all());
+    }
+
+    /**
+     * The layer a move brought in, as a use of all of it.
+     *
+     * @return list<LayerUse>
+     *
+     * @throws StockRefused when some of it has been used since
+     */
+    public function wholeLayerOf(Move $move, string $what): array
+    {
+        $layer = DB::table('cost_layers')->where('move_id', $move->id)->first();
+        if ($layer === null) {
+            return [];
+        }
+        if (! BigDecimal::of($layer->left_quantity)->isEqualTo($move->quantity)) {
+            $used = DB::table('layer_uses AS u')->join('moves AS m', 'm.id', 'u.move_id')->where('u.layer_id', $layer->id)
+                ->groupBy('m.booking_id')->havingRaw('SUM(u.quantity) > 0')->orderByDesc('m.booking_id')->pluck('m.booking_id');
+            throw StockRefused::usedSince($what, array_values($used->map(fn ($id): int => (int) $id)->all()));
+        }
+
+        return [new LayerUse($layer->id, BigDecimal::of($layer->left_quantity), (int) $layer->left_value)];
+    }
+
+    public function changeLayer(int $item, int $layer, BigDecimal $quantity, int $value): void
+    {
+        $this->layers[$item] = $quantity->isPositive() ? array_map(fn (Layer $one): Layer => $one->id === $layer ? $one->less($quantity, $value) : $one,
+            $this->layers($item)) : null; // one that was empty is not among those read
+        DB::table('cost_layers')->where('id', $layer)->update(['left_quantity' => DB::raw("left_quantity - {$quantity}"), 'left_value' => DB::raw("left_value - {$value}")]);
+    }
+
+    /** Layers of an item that hold something, oldest first. @return list<Layer> */
+    public function layers(int $item): array
+    {
+        return $this->layers[$item] ??= array_values(DB::table('cost_layers')->where('item_id', $item)
+            ->where(fn ($any) => $any->where('left_quantity', '>', 0)->orWhere('left_value', '<>', 0))->orderBy('id')->get()
+            ->map(fn ($row): Layer => new Layer($row->id, BigDecimal::of($row->left_quantity), (int) $row->left_value))->all());
+    }
+
+    /**
+     * A value without quantity, shared over the layers it belongs to by what is left in them.
+     *
+     * @param  int  $cents  into stock; below zero out of it
+     * @param  list<int>  $receipts  moves that brought the layers in; none = all of the item
+     * @return list<LayerUse>
+     */
+    public function shares(int $item, int $cents, array $receipts): array
+    {
+        $layers = $this->layersOf($item, $receipts);
+        if ($layers === []) {
+            throw new \LogicException("No layer of item {$item} is left to carry the value.");
+        }
+        // what is taken out is shared by value: none falls below zero
+        $shares = Cents::split($cents, array_map(fn (Layer $layer): int => $cents < 0 ? $layer->value : $layer->quantity->multipliedBy(1_000_000)->toInt(), $layers));
+
+        return array_map(fn (Layer $layer, int $share): LayerUse => new LayerUse($layer->id, BigDecimal::zero(), -$share), $layers, $shares);
+    }
+
+    /** What is left of some receipts, first in, first out. @param  list<int>  $receipts */
+    public function left(int $item, array $receipts): StockValue
+    {
+        return array_reduce($this->layersOf($item, $receipts), fn (StockValue $sum, Layer $layer): StockValue => $sum->put($layer->quantity, $layer->value), StockValue::none());
+    }
+
+    /**
+     * @param  list<int>  $receipts
+     * @return list<Layer>
+     */
+    private function layersOf(int $item, array $receipts): array
+    {
+        $of = $receipts === [] ? null : DB::table('cost_layers')->whereIn('move_id', $receipts)->pluck('id')->flip();
+
+        return array_values(array_filter($this->layers($item), fn (Layer $layer): bool => $layer->quantity->isPositive() && ($of === null || isset($of[$layer->id]))));
+    }
+
+    /** A move that is not written yet brought these in: forget what was read. */
+    public function layersChanged(int $item): void
+    {
+        unset($this->layers[$item]);
+    }
+
+    public function write(): void
+    {
+        $rows = array_map(function (string $key): array {
+            [$item, $lot] = array_map(intval(...), explode('-', $key));
+
+            return ['item_id' => $item, 'lot_id' => $lot, 'quantity' => (string) $this->values[$key]->quantity, 'value' => $this->values[$key]->value];
+        }, array_keys($this->changed));
+        foreach (array_chunk($rows, 500) as $part) {
+            DB::table('stock_values')->upsert($part, ['item_id', 'lot_id'], ['quantity', 'value']);
+        }
+    }
+
+    private function set(string $key, StockValue $now): void
+    {
+        $this->values[$key] = $now;
+        $this->changed[$key] = true;
+    }
+
+    private function keyOf(StockKey $key): string
+    {
+        return self::key($key->item, $this->rule($key->item) === CostingRule::Own ? $key->lot : 0);
+    }
+
+    private static function key(int $item, int $lot): string
+    {
+        return sprintf('%010d-%010d', $item, $lot);
+    }
+}
