@@ -77,8 +77,16 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::get('/calendars/{calendar}', [C\CalendarController::class, 'show'])->whereNumber('calendar')->name('calendars.show');
     Route::put('/calendars/{calendar}', [C\CalendarController::class, 'update'])->whereNumber('calendar')->middleware('may:plan')->name('calendars.update');
     Route::get('/calendars/{calendar}/calendar.ics', [C\CalendarController::class, 'file'])->whereNumber('calendar')->name('calendars.file');
-    Route::get('/issue', [C\IssueController::class, 'index'])->name('issue.index');
-    Route::post('/issue', [C\IssueController::class, 'store'])->middleware('may:issue')->name('issue.store');
+    Route::get('/issue', [C\SlipController::class, 'index'])->name('issue.index');
+    Route::post('/slips', [C\SlipController::class, 'store'])->middleware('may:issue')->name('slips.store');
+    Route::get('/slips/{slip}', [C\SlipController::class, 'show'])->whereNumber('slip')->name('slips.show');
+    Route::put('/slips/{slip}', [C\SlipController::class, 'update'])->whereNumber('slip')->middleware('may:issue')->name('slips.update');
+    Route::delete('/slips/{slip}', [C\SlipController::class, 'destroy'])->whereNumber('slip')->middleware('may:issue')->name('slips.destroy');
+    Route::post('/slips/{slip}/lines', [C\SlipController::class, 'add'])->whereNumber('slip')->middleware('may:issue')->name('slips.add');
+    Route::get('/slips/{slip}/lines/{line}', [C\SlipController::class, 'line'])->whereNumber('slip')->whereNumber('line')->name('slips.line');
+    Route::get('/slips/{slip}/pick', [C\SlipController::class, 'pickList'])->whereNumber('slip')->name('slips.pick');
+    Route::post('/slips/{slip}/pick', [C\SlipController::class, 'pick'])->whereNumber('slip')->middleware('may:issue')->name('slips.picked');
+    Route::get('/slips/{slip}/pick.pdf', [C\SlipController::class, 'paper'])->whereNumber('slip')->name('slips.paper');
     Route::get('/station', [C\StationController::class, 'index'])->name('station.index');
     Route::get('/station/{station}', [C\StationController::class, 'show'])->whereNumber('station')->name('station.show');
     Route::post('/order-steps/{step}/start', [C\StationController::class, 'start'])->whereNumber('step')->middleware('may:report')->name('station.start');
@@ -92,6 +100,34 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::post('/stock', [C\StockController::class, 'store'])->middleware('may:goods-in')->name('stock.store');
     Route::get('/stock/{item}', [C\StockController::class, 'show'])->whereNumber('item')->name('stock.show');
     Route::post('/balances/{balance}/count', [C\StockController::class, 'count'])->whereNumber('balance')->middleware('may:goods-in')->name('stock.count');
+
+    Route::post('/balances/{balance}/scrap', [C\StockController::class, 'scrap'])->whereNumber('balance')->middleware('may:issue')->name('stock.scrap');
+    Route::post('/balances/{balance}/condition', [C\StockController::class, 'condition'])->whereNumber('balance')->middleware('may:issue')->name('stock.condition');
+    Route::post('/lots/{lot}/expiry', [C\StockController::class, 'expiry'])->whereNumber('lot')->middleware('may:issue')->name('stock.expiry');
+    Route::post('/items/{item}/standard', [C\StockController::class, 'standard'])->whereNumber('item')->middleware('may:value')->name('stock.standard');
+
+    Route::get('/returns', [C\ReturnController::class, 'index'])->name('returns.index');
+    Route::post('/orders/{order}/returns', [C\ReturnController::class, 'store'])->whereNumber('order')->middleware('may:issue')->name('returns.store');
+    Route::get('/shortages', [C\ShortageController::class, 'index'])->name('shortages.index');
+    Route::get('/rank', [C\RankController::class, 'index'])->name('rank.index');
+    Route::post('/rank/preview', [C\RankController::class, 'preview'])->middleware('may:rank')->name('rank.preview');
+    Route::post('/rank', [C\RankController::class, 'store'])->middleware('may:rank')->name('rank.store');
+    Route::post('/reservations/preview', [C\ReservationController::class, 'preview'])->middleware('may:reserve')->name('reservations.preview');
+    Route::post('/reservations', [C\ReservationController::class, 'store'])->middleware('may:reserve')->name('reservations.store');
+    Route::delete('/reservations/{reservation}', [C\ReservationController::class, 'destroy'])->whereNumber('reservation')->middleware('may:reserve')->name('reservations.destroy');
+    Route::get('/purchases', [C\PurchaseController::class, 'index'])->name('purchases.index');
+    Route::post('/purchases', [C\PurchaseController::class, 'store'])->middleware('may:purchase')->name('purchases.store');
+    Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->whereNumber('purchaseOrder')->name('purchases.show');
+    Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])->whereNumber('line')->middleware('may:purchase')->name('purchases.update');
+    Route::delete('/purchase-lines/{line}', [C\PurchaseController::class, 'destroy'])->whereNumber('line')->middleware('may:purchase')->name('purchases.destroy');
+    Route::get('/questions', [C\QuestionController::class, 'index'])->name('questions.index');
+    Route::put('/questions/{question}', [C\QuestionController::class, 'update'])->whereNumber('question')->middleware('may:issue')->name('questions.update');
+    Route::get('/periods', [C\PeriodController::class, 'index'])->name('periods.index');
+    Route::post('/periods', [C\PeriodController::class, 'store'])->middleware('may:value')->name('periods.store');
+    Route::delete('/bookings/{booking}/lines', [C\BookingController::class, 'lines'])->whereNumber('booking')->middleware('may:reverse')->name('bookings.lines');
+    Route::post('/moves/{move}/lot', [C\BookingController::class, 'lot'])->whereNumber('move')->middleware('may:reverse')->name('bookings.lot');
+    Route::post('/bookings/{booking}/late-cost', [C\BookingController::class, 'lateCost'])->whereNumber('booking')->middleware('may:value')->name('bookings.late-cost');
+    Route::put('/order-components/{component}/swap', [C\OrderComponentController::class, 'swap'])->whereNumber('component')->middleware('may:change-order')->name('order-components.swap');
 
     Route::get('/bookings', [C\BookingController::class, 'index'])->name('bookings.index');
     Route::get('/bookings/{booking}', [C\BookingController::class, 'show'])->whereNumber('booking')->name('bookings.show');

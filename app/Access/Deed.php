@@ -12,6 +12,10 @@ enum Deed: string
     case Plan = 'plan';
     case SayAbsent = 'say-absent';
     case Promise = 'promise';
+    case Rank = 'rank';
+    case Reserve = 'reserve';
+    case Purchase = 'purchase';
+    case Value = 'value';
     case Release = 'release';
     case Issue = 'issue';
     case Report = 'report';
@@ -32,6 +36,10 @@ enum Deed: string
             self::Plan => 'change the plan',
             self::SayAbsent => 'say what is down and who is away',
             self::Promise => 'ask for and hold dates',
+            self::Rank => 'set the rank of orders',
+            self::Reserve => 'keep stock for an order',
+            self::Purchase => 'order of suppliers',
+            self::Value => 'value stock and close periods',
             self::Release => 'release orders',
             self::Issue => 'issue components',
             self::Report => 'count and pass on',

@@ -32,12 +32,12 @@ enum Role: string
     {
         return match ($this) {
             self::Supervisor => Deed::cases(),
-            self::Planner => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover, Deed::ChangeOrder, Deed::Plan, Deed::SayAbsent, Deed::Promise, Deed::Release, Deed::Import],
+            self::Planner => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover, Deed::ChangeOrder, Deed::Plan, Deed::SayAbsent, Deed::Promise, Deed::Reserve, Deed::Purchase, Deed::Release, Deed::Import],
             self::Storekeeper => [Deed::Look, Deed::Issue, Deed::GoodsIn, Deed::Receive, Deed::Ship, Deed::Reverse],
             self::Operator => [Deed::Look, Deed::Report, Deed::SayAbsent],
-            self::Buyer => [Deed::Look, Deed::GoodsIn],
+            self::Buyer => [Deed::Look, Deed::GoodsIn, Deed::Purchase],
             self::Sales => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover, Deed::Promise],
-            self::CostClerk => [Deed::Look, Deed::Close, Deed::Reverse],
+            self::CostClerk => [Deed::Look, Deed::Close, Deed::Value, Deed::Reverse],
         };
     }
 }

@@ -8,7 +8,8 @@ use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\GoodsIn;
-use App\Actions\Stock\IssueComponents;
+use App\Actions\Usage\IssueComponents;
+use App\Actions\Usage\UseLine;
 use App\Models\Cover;
 use App\Models\Order;
 use App\Models\OrderComponent;
@@ -76,13 +77,12 @@ final class Floor
                 $free = BigDecimal::of((string) DB::table('balances')->where('item_id', $component->item_id)->sum('quantity'))
                     ->minus(Cover::promisedFromStock($component->item_id));
                 $take = $component->openQuantity()->isGreaterThan($free) ? $free : $component->openQuantity();
-                if ($take->isPositive() && ! in_array($component->item_id, array_column($lines, 'item'), true)) {
-                    $lines[$component->id] = ['quantity' => Amount::plain((string) $take), 'lot' => 0, 'item' => $component->item_id];
+                if ($take->isPositive() && ! isset($lines[$component->item_id]) && $component->issue_by === 'hand') {
+                    $lines[$component->item_id] = UseLine::planned($component, Amount::plain((string) $take));
                 }
             }
             if ($lines !== []) {
-                $this->issueComponents->handle(array_map(fn (array $line): array => ['quantity' => $line['quantity'],
-                    'lot' => $line['lot']], $lines), false, '', $this->dice->token(), ($this->as)(Role::Storekeeper));
+                $this->issueComponents->handle(array_values($lines), false, '', $this->dice->token(), ($this->as)(Role::Storekeeper));
             }
         }
     }
@@ -145,7 +145,7 @@ final class Floor
 
     private function partsAreThere(OrderStep $step): bool
     {
-        return ! OrderComponent::query()->where('order_id', $step->order_id)->where('step_number', '<=', $step->number)
+        return ! OrderComponent::query()->where('order_id', $step->order_id)->where('step_number', '<=', $step->number)->where('issue_by', 'hand')
             ->whereColumn('used_quantity', '<', 'planned_quantity')->exists();
     }
 

@@ -10,11 +10,12 @@ use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\LoadByRank;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Order;
-use App\Models\Purchase;
 use App\Models\User;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Shop\ShopState;
@@ -46,7 +47,7 @@ final class Office
     public function __construct(private readonly EnterCustomerOrder $enter, private readonly CoverLines $cover,
         private readonly MakeOrder $make,
         private readonly ReleaseOrders $releaseOrders, private readonly ChangeOrder $change, private readonly CloseOrder $closeOrder,
-        private readonly LoadByRank $loadByRank)
+        private readonly LoadByRank $loadByRank, private readonly RaisePurchases $raise)
     {
     }
 
@@ -101,10 +102,11 @@ final class Office
     {
         $there = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
             ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_days')
-            ->selectRaw("i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_days, COALESCE(SUM(b.quantity), 0) + (SELECT COALESCE(SUM(p.quantity - p.received_quantity), 0) FROM purchases p WHERE p.item_id = i.id AND p.is_open)
+            ->selectRaw("i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_days, COALESCE(SUM(b.quantity), 0) + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0) FROM purchases p WHERE p.item_id = i.id AND p.is_open)
                 + (SELECT COALESCE(SUM(o.quantity - o.received_quantity), 0) FROM orders o WHERE o.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
                 - (SELECT COALESCE(SUM(GREATEST(c.planned_quantity - c.used_quantity, 0)), 0) FROM order_components c JOIN orders o ON o.id = c.order_id WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity")
             ->get();
+        $buy = [];
         foreach ($there as $item) {
             if (BigDecimal::of($item->quantity)->isGreaterThan($item->reorder_point)) {
                 continue;
@@ -114,12 +116,11 @@ final class Office
                     ->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner));
             } elseif (isset(self::BUY[$item->number])
                 && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
-                Purchase::query()->create(['number' => \App\Actions\Bookings\Numbers::next('purchase'),
-                    'supplier_id' => $item->supplier_id, 'item_id' => $item->id, 'quantity' => (string) self::BUY[$item->number],
-                    'price' => (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))
-                        ->dividedBy(100, 4), 'expected_on' => CarbonImmutable::now()->addDays($item->lead_days)
-                        ->toDateString(), 'is_open' => true]);
+                $buy[] = new PurchaseLine($item->id, (string) self::BUY[$item->number], null, (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))->dividedBy(100, 4));
             }
+        }
+        if ($buy !== []) {
+            $this->raise->handle($buy, false, $this->dice->token(), ($this->as)(Role::Buyer));
         }
     }
 

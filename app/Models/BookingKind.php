@@ -31,6 +31,21 @@ enum BookingKind: string
     case Downtime = 'downtime';
     case Absence = 'absence';
     case PromiseHeld = 'promise_held';
+    case Scrap = 'scrap';
+    case LotCorrected = 'lot_corrected';
+    case Reserved = 'reserved';
+    case Condition = 'condition';
+    case LotDated = 'lot_dated';
+    case LateCost = 'late_cost';
+    case Revalued = 'revalued';
+    case Ranked = 'ranked';
+    case Purchased = 'purchased';
+    case PurchaseChanged = 'purchase_changed';
+    case Split = 'split';
+    case Remake = 'remake';
+    case Answer = 'answer';
+    case PeriodClosed = 'period_closed';
+    case LinesReversed = 'lines_reversed';
     case Reversal = 'reversal';
 
     public function label(): string
@@ -62,6 +77,21 @@ enum BookingKind: string
             self::Downtime => 'machine down',
             self::Absence => 'person away',
             self::PromiseHeld => 'promise held',
+            self::Scrap => 'scrap',
+            self::LotCorrected => 'lot corrected',
+            self::Reserved => 'kept for an order',
+            self::Condition => 'condition',
+            self::LotDated => 'lot dated anew',
+            self::LateCost => 'late cost',
+            self::Revalued => 'revalued',
+            self::Ranked => 'rank',
+            self::Purchased => 'purchase',
+            self::PurchaseChanged => 'purchase changed',
+            self::Split => 'order split',
+            self::Remake => 'remake',
+            self::Answer => 'answer',
+            self::PeriodClosed => 'period closed',
+            self::LinesReversed => 'lines reversed',
             self::Reversal => 'reversal',
         };
     }
@@ -69,8 +99,15 @@ enum BookingKind: string
     /** Openings are counted again, changes changed back, what is down or away or held is ended; plans have an undo of their own. */
     public function isReversible(): bool
     {
-        return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::Import, self::OrderChanged, self::CustomerLineChanged,
+        return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::LinesReversed, self::LotCorrected, self::Import, self::OrderChanged, self::Ranked, self::Purchased, self::PurchaseChanged,
+            self::Reserved, self::LotDated, self::Split, self::Answer, self::PeriodClosed, self::CustomerLineChanged,
             self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld], true);
+    }
+
+    /** Its lines stand by themselves and can be taken back one by one. */
+    public function hasLines(): bool
+    {
+        return in_array($this, [self::Issue, self::Return, self::GoodsIn, self::Scrap], true);
     }
 
     /** A deed on a plan: it writes the plan itself and is taken back by the board's undo. */

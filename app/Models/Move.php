@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 
 /**
  * A quantity and its value going from one end to another.
@@ -25,10 +26,16 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $component_id
  * @property int|null $line_id
  * @property int|null $purchase_id
+ * @property int|null $reverses_id
+ * @property string $scrap_class
+ * @property string $reason
  * @property-read Booking $booking
  * @property-read Item $item
  * @property-read Place $from
  * @property-read Place $to
+ * @property-read Lot|null $lot
+ * @property-read Order|null $order
+ * @property-read Move|null $reversedBy
  */
 class Move extends Model
 {
@@ -48,6 +55,24 @@ class Move extends Model
     public function item(): BelongsTo
     {
         return $this->belongsTo(Item::class);
+    }
+
+    /** @return BelongsTo<Lot, $this> */
+    public function lot(): BelongsTo
+    {
+        return $this->belongsTo(Lot::class);
+    }
+
+    /** @return BelongsTo<Order, $this> */
+    public function order(): BelongsTo
+    {
+        return $this->belongsTo(Order::class);
+    }
+
+    /** The move that took this one back. @return HasOne<Move, $this> */
+    public function reversedBy(): HasOne
+    {
+        return $this->hasOne(self::class, 'reverses_id');
     }
 
     /** @return BelongsTo<Place, $this> */

@@ -23,6 +23,9 @@ use KeepPace\Core\Planning\OrderState;
  * @property int $rank
  * @property int|null $for_order_id
  * @property int|null $place_id
+ * @property int|null $remake_of_id
+ * @property int|null $split_from_id
+ * @property int|null $owner_id
  * @property \Carbon\CarbonImmutable|null $released_at
  * @property int|null $released_by
  * @property string|null $short_reason

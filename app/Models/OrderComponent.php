@@ -18,6 +18,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $baseline_quantity
  * @property string $planned_quantity
  * @property int $planned_value
+ * @property string $issue_by
+ * @property string $supplied_by
+ * @property int|null $stands_for_id
+ * @property string $replaced_quantity
  * @property string $used_quantity
  * @property int $used_value
  * @property-read Order $order
@@ -43,10 +47,10 @@ class OrderComponent extends Model
         return $this->belongsTo(Item::class);
     }
 
-    /** Planned and not yet used, 0 or more. */
+    /** Planned and not yet used, by itself or by what stands in for it; 0 or more. */
     public function openQuantity(): BigDecimal
     {
-        $open = BigDecimal::of($this->planned_quantity)->minus($this->used_quantity);
+        $open = BigDecimal::of($this->planned_quantity)->minus($this->used_quantity)->minus($this->replaced_quantity);
 
         return $open->isNegative() ? BigDecimal::zero() : $open;
     }

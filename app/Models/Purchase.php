@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -16,6 +17,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $price
  * @property string $expected_on
  * @property string $received_quantity
+ * @property string $cancelled_quantity
+ * @property int|null $purchase_order_id
+ * @property string|null $asked_for
  * @property bool $is_open
  * @property-read Supplier $supplier
  * @property-read Item $item
@@ -32,6 +36,14 @@ class Purchase extends Model
     protected function casts(): array
     {
         return ['is_open' => 'boolean'];
+    }
+
+    /** Still to come. */
+    public function openQuantity(): BigDecimal
+    {
+        $open = BigDecimal::of($this->quantity)->minus($this->received_quantity)->minus($this->cancelled_quantity);
+
+        return $open->isNegative() ? BigDecimal::zero() : $open;
     }
 
     /** @return BelongsTo<Supplier, $this> */

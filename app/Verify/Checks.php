@@ -65,11 +65,14 @@ final class Checks
 
         return [
             'a reversal takes back every move' => "SELECT CONCAT('booking ', o.booking_id, ' move ', o.id, ' is not taken back by ', r.id) AS difference FROM bookings r JOIN moves o ON o.booking_id = r.reverses_id
-                LEFT JOIN moves n ON n.booking_id = r.id AND n.item_id = o.item_id AND n.lot_id = o.lot_id AND n.quantity = o.quantity AND n.value = o.value AND n.from_place_id = o.to_place_id AND n.to_place_id = o.from_place_id
+                LEFT JOIN moves n ON n.reverses_id = o.id AND n.item_id = o.item_id AND n.lot_id = o.lot_id AND n.quantity = o.quantity AND n.value = o.value AND n.from_place_id = o.to_place_id AND n.to_place_id = o.from_place_id
                 WHERE n.id IS NULL",
-            'a reversal has no move of its own' => "SELECT CONCAT('reversal ', r.id, ': ', COUNT(m.id), ' moves') AS difference FROM bookings r LEFT JOIN moves m ON m.booking_id = r.id WHERE r.reverses_id IS NOT NULL
-                GROUP BY r.id, r.reverses_id HAVING COUNT(m.id) <> (SELECT COUNT(*) FROM moves o WHERE o.booking_id = r.reverses_id)",
-            'a reversal takes back cost' => $lines('cost_entries', 'SUM(cents) AS c').' WHERE o.c <> 0 - COALESCE(n.c, 0)',
+            'a reversal has no move of its own' => "SELECT CONCAT('reversal ', r.id, ': move ', m.id) AS difference FROM bookings r JOIN moves m ON m.booking_id = r.id LEFT JOIN moves o ON o.id = m.reverses_id
+                WHERE (r.reverses_id IS NOT NULL AND (o.id IS NULL OR o.booking_id <> r.reverses_id)) OR (r.kind = 'lines_reversed' AND o.id IS NULL)",
+            'a move taken back is the exact negative' => "SELECT CONCAT('move ', n.id, ' takes back ', o.id) AS difference FROM moves n JOIN moves o ON o.id = n.reverses_id WHERE n.item_id <> o.item_id OR n.lot_id <> o.lot_id
+                OR n.owner_id <> o.owner_id OR n.quantity <> o.quantity OR n.value <> o.value OR n.from_place_id <> o.to_place_id OR n.to_place_id <> o.from_place_id OR n.from_condition <> o.to_condition OR n.to_condition <> o.from_condition",
+            'a reversal takes back cost' => $lines('cost_entries', "SUM(IF(kind = 'material', 0, cents)) AS c").' WHERE o.c <> 0 - COALESCE(n.c, 0)', // material: by the order's components
+            'nothing is booked in a period after its close' => "SELECT CONCAT('booking ', b.id, ' on ', b.booked_on, ', closed up to ', p.ends_on) AS difference FROM bookings b JOIN periods p ON b.booked_on <= p.ends_on AND b.id > p.booking_id",
             'a reversal takes back counts' => $lines('step_entries', 'SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d, SUM(machine_minutes) AS e').
                 ' WHERE o.a <> 0 - COALESCE(n.a, 0) OR o.b <> 0 - COALESCE(n.b, 0) OR o.c <> 0 - COALESCE(n.c, 0) OR o.d <> 0 - COALESCE(n.d, 0) OR o.e <> 0 - COALESCE(n.e, 0)',
         ];
@@ -93,6 +96,9 @@ final class Checks
                 FROM order_components c LEFT JOIN (SELECT component_id, SUM(IF(p.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(p.kind = 'order', m.value, -m.value)) AS value
                     FROM moves m JOIN places p ON p.id = m.to_place_id WHERE component_id IS NOT NULL GROUP BY component_id) m ON m.component_id = c.id
                 WHERE c.used_quantity <> COALESCE(m.quantity, 0) OR c.used_value <> COALESCE(m.value, 0)",
+            'what stands in for a component is counted on it' => "SELECT CONCAT('component ', c.id, ' of order ', c.order_id, ': replaced ', c.replaced_quantity, ', used ', COALESCE(s.quantity, 0)) AS difference FROM order_components c
+                LEFT JOIN (SELECT stands_for_id, SUM(used_quantity) AS quantity FROM order_components WHERE stands_for_id IS NOT NULL GROUP BY stands_for_id) s ON s.stands_for_id = c.id WHERE c.replaced_quantity <> COALESCE(s.quantity, 0)",
+            'a question asks for no more than it was opened for' => "SELECT CONCAT('question ', id, ': ', open_quantity, ' of ', quantity) AS difference FROM questions WHERE open_quantity < 0 OR open_quantity > quantity OR (answered_at IS NULL) <> (answered_by IS NULL)",
             'material cost of an order is what left stock for it' => "SELECT CONCAT('order ', o.number, ': material ', COALESCE(e.cents, 0), ', components ', COALESCE(c.value, 0)) AS difference FROM orders o
                 LEFT JOIN (SELECT order_id, SUM(cents) AS cents FROM cost_entries WHERE kind = 'material' GROUP BY order_id) e ON e.order_id = o.id
                 LEFT JOIN (SELECT order_id, SUM(used_value) AS value FROM order_components GROUP BY order_id) c ON c.order_id = o.id WHERE COALESCE(e.cents, 0) <> COALESCE(c.value, 0)",
@@ -121,6 +127,11 @@ final class Checks
                 GROUP BY l.id, l.quantity, l.shipped_quantity, l.cancelled_quantity HAVING SUM(c.quantity) > l.quantity - l.shipped_quantity - l.cancelled_quantity",
             'stock promised is on hand' => "SELECT CONCAT('item ', c.item_id, ': ', SUM(c.quantity), ' promised') AS difference FROM covers c WHERE c.supply = 'stock' GROUP BY c.item_id
                 HAVING SUM(c.quantity) > (SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places p ON p.id = b.place_id AND p.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0)",
+            'a reservation is the sum of its entries' => "SELECT CONCAT('reservation ', r.id, ': ', r.quantity) AS difference FROM reservations r LEFT JOIN (SELECT reservation_id, SUM(quantity) AS quantity FROM reservation_entries GROUP BY reservation_id) e ON e.reservation_id = r.id
+                WHERE r.quantity <> COALESCE(e.quantity, 0) OR r.quantity < 0",
+            'what is kept for orders is on hand, for open orders only' => "SELECT CONCAT('item ', r.item_id, ' lot ', r.lot_id, ': ', SUM(r.quantity), ' kept') AS difference FROM reservations r GROUP BY r.item_id, r.lot_id
+                HAVING SUM(r.quantity) > (SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places p ON p.id = b.place_id AND p.kind = 'store' WHERE b.item_id = r.item_id AND (r.lot_id = 0 OR b.lot_id = r.lot_id) AND b.condition = 'free' AND b.owner_id = 0)
+                UNION ALL SELECT CONCAT('order ', o.number, ' is ', o.state, ' and keeps ', r.quantity) FROM reservations r JOIN orders o ON o.id = r.order_id WHERE r.quantity > 0 AND o.state NOT IN ('firm', 'released', 'running')",
             'an order promises no more than is to come' => "SELECT CONCAT('order ', o.number, ': ', SUM(c.quantity), ' promised') AS difference FROM orders o JOIN covers c ON c.order_id = o.id
                 GROUP BY o.id, o.number, o.quantity, o.received_quantity, o.state HAVING SUM(c.quantity) > IF(o.state IN ('built', 'closed', 'cancelled'), 0, o.quantity - o.received_quantity)",
             'a customer line shipped what left for it' => "SELECT CONCAT('line ', l.id, ': shipped ', l.shipped_quantity, ', moves ', COALESCE(m.quantity, 0)) AS difference FROM customer_order_lines l
@@ -128,7 +139,7 @@ final class Checks
                 WHERE l.shipped_quantity <> COALESCE(m.quantity, 0) OR l.is_open <> (l.quantity > l.shipped_quantity + l.cancelled_quantity) OR l.shipped_quantity + l.cancelled_quantity > l.quantity",
             'a purchase received what came in for it' => "SELECT CONCAT('purchase ', u.number, ': received ', u.received_quantity, ', moves ', COALESCE(m.quantity, 0)) AS difference FROM purchases u
                 LEFT JOIN (SELECT purchase_id, SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity FROM moves m JOIN places p ON p.id = m.from_place_id WHERE purchase_id IS NOT NULL GROUP BY purchase_id) m ON m.purchase_id = u.id
-                WHERE u.received_quantity <> COALESCE(m.quantity, 0) OR u.is_open <> (u.quantity > u.received_quantity)",
+                WHERE u.received_quantity <> COALESCE(m.quantity, 0) OR u.is_open <> (u.quantity > u.received_quantity + u.cancelled_quantity)",
         ];
     }
 
@@ -155,7 +166,8 @@ final class Checks
             FROM numberings n JOIN {$table} t ON t.number REGEXP CONCAT('^', n.prefix, '[0-9]{1,11}\$') WHERE n.code = '{$code}' GROUP BY n.code, n.next, n.prefix
             HAVING n.next <= MAX(CAST(SUBSTRING(t.number, CHAR_LENGTH(n.prefix) + 1) AS UNSIGNED))";
 
-        return ['the next order number is unused' => $next('order', 'orders'), 'the next customer order number is unused' => $next('customer_order', 'customer_orders')];
+        return ['the next order number is unused' => $next('order', 'orders'), 'the next customer order number is unused' => $next('customer_order', 'customer_orders'),
+            'the next purchase number is unused' => $next('purchase', 'purchase_orders')];
     }
 
     /** @return array<string, string> */

@@ -16,10 +16,15 @@ final class Allocation
      * @param  list<ComponentNeed>  $needs  in rank order of their orders
      * @param  array<int, BigDecimal>  $stock  free and unpromised, by item
      * @param  list<Supply>  $supplies
+     * @param  array<string, BigDecimal>  $kept  of that stock, kept hard for one order: by "order-item"
      * @return array<int, Allocated> by need id
      */
-    public static function of(array $needs, array $stock, array $supplies): array
+    public static function of(array $needs, array $stock, array $supplies, array $kept = []): array
     {
+        foreach ($kept as $key => $quantity) {
+            $item = (int) explode('-', $key)[1];
+            $stock[$item] = ($stock[$item] ?? BigDecimal::zero())->minus($quantity);
+        }
         $byItem = [];
         $left = [];
         foreach ($supplies as $key => $supply) {
@@ -35,12 +40,17 @@ final class Allocation
 
         $result = [];
         foreach ($needs as $need) {
-            $open = $need->open;
-            $fromStock = self::least($open, $stock[$need->item] ?? BigDecimal::zero());
-            if ($fromStock->isPositive()) {
-                $stock[$need->item] = $stock[$need->item]->minus($fromStock);
-                $open = $open->minus($fromStock);
+            $own = self::least($need->open, $kept["{$need->order}-{$need->item}"] ?? BigDecimal::zero());
+            if ($own->isPositive()) {
+                $kept["{$need->order}-{$need->item}"] = $kept["{$need->order}-{$need->item}"]->minus($own);
             }
+            $open = $need->open->minus($own);
+            $free = self::least($open, $stock[$need->item] ?? BigDecimal::zero());
+            if ($free->isPositive()) {
+                $stock[$need->item] = $stock[$need->item]->minus($free);
+                $open = $open->minus($free);
+            }
+            $fromStock = $own->plus($free);
             $coming = [];
             $keys = $byItem[$need->item] ?? [];
             foreach ([true, false] as $own) {

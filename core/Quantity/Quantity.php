@@ -17,12 +17,16 @@ final readonly class Quantity implements \Stringable
     }
 
     /**
-     * @param  string  $amount  a plain decimal, checked at the edge; never a float
+     * @param  string  $amount  a plain decimal; never a float
      *
-     * @throws QuantityRefused when finer than the unit is counted
+     * @throws QuantityRefused when it is no plain decimal, or finer than the unit is counted
      */
     public static function of(string $amount, Unit $unit): self
     {
+        // a draft is kept as it was typed, and judged here
+        if (preg_match('/^-?\d{1,12}(\.\d{1,12})?$/', $amount) !== 1) {
+            throw QuantityRefused::noNumber($amount);
+        }
         try {
             return new self(BigDecimal::of($amount)->toScale($unit->decimals), $unit);
         } catch (RoundingNecessaryException) {

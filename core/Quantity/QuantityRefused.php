@@ -16,6 +16,11 @@ final class QuantityRefused extends Refused
             : "{$amount} {$unit->code}: {$unit->name} is counted with {$unit->decimals} decimals at most.", 'quantity');
     }
 
+    public static function noNumber(string $typed): self
+    {
+        return self::because("{$typed} is not a plain number. Type one such as 2.5.", 'quantity');
+    }
+
     public static function noConversion(string $unit, string $stockUnit, string $item): self
     {
         return self::because("{$item} is not counted in {$unit}. Use {$stockUnit}, or add the conversion to the item first.", 'unit');

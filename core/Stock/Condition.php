@@ -10,4 +10,13 @@ enum Condition: string
     case Free = 'free';
     case InInspection = 'inspection';
     case Blocked = 'blocked';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Free => 'free',
+            self::InInspection => 'in inspection',
+            self::Blocked => 'blocked',
+        };
+    }
 }

@@ -32,12 +32,41 @@ final class StockRefused extends Refused
     public static function notFree(string $what, Condition $condition): self
     {
         return self::because("{$what} is ".($condition === Condition::Blocked ? 'blocked'
-            : 'in inspection').'. Only free stock can be used.', 'lot');
+            : 'in inspection').'. Only free stock can be used.', 'splits');
     }
 
     /** @param  list<int>  $bookings  that used it, newest first */
     public static function usedSince(string $what, array $bookings): self
     {
         return self::because("Of this {$what} some has been used since. Reverse booking ".implode(', then ', array_slice($bookings, 0, 5)).' first.');
+    }
+
+    /** @param  list<string>  $orders  that it is kept for */
+    public static function reserved(string $what, BigDecimal $asked, BigDecimal $free, array $orders): self
+    {
+        return self::because(sprintf('%s of %s asked for, %s are free: the rest is kept for order %s. Give that reservation up first, or take less.',
+            Amount::plain($asked), $what, Amount::plain($free), implode(' and ', $orders)), 'quantity');
+    }
+
+    public static function expires(string $lot, string $expiresOn, int $minimumDays): self
+    {
+        return self::because("Lot {$lot} expires on {$expiresOn}".($minimumDays > 0 ? ", and must have {$minimumDays} days left" : '').'. Take another lot, or give it a new date after a re-test.', 'splits');
+    }
+
+    public static function unknownLot(string $code, string $what, ?string $belongsTo): self
+    {
+        return self::because($belongsTo === null ? "There is no lot {$code} of {$what}. Check the code, or book it in first."
+            : "{$code} is a lot of {$belongsTo}, not of {$what}. Take one of its own.", 'splits');
+    }
+
+    public static function usedUp(string $code, string $where): self
+    {
+        return self::because("{$code} is no longer in stock: {$where}. Check the code, or correct that booking.", 'splits');
+    }
+
+    /** @param  list<string>  $orders */
+    public static function kept(string $what, array $orders): self
+    {
+        return self::because("Some of this {$what} is kept for order ".implode(' and ', $orders).'. Give that reservation up first, or take less.', 'quantity');
     }
 }

@@ -24,7 +24,7 @@ return new class extends Migration
         }
         Schema::table('order_components', function (Blueprint $table): void {
             $table->foreignId('stands_for_id')->nullable()->constrained('order_components'); // a substitute, for this one
-            $table->decimal('backflushed_pieces', 18, 6)->default(0); // pieces of its step that backflush has served
+            $table->decimal('replaced_quantity', 18, 6)->default(0); // used of what stands in for it
         });
         Schema::table('orders', function (Blueprint $table): void {
             $table->foreignId('remake_of_id')->nullable()->constrained('orders');
@@ -56,12 +56,14 @@ return new class extends Migration
             $table->string('says', 300);
             $table->foreignId('order_id')->nullable()->constrained();
             $table->foreignId('component_id')->nullable()->constrained('order_components');
-            $table->decimal('quantity', 18, 6)->default(0); // still to be booked
+            $table->decimal('quantity', 18, 6)->default(0); // asked for
+            $table->decimal('open_quantity', 18, 6)->default(0); // of it still to be booked
             $table->string('role', 20); // who is asked
             $table->dateTime('opened_at');
             $table->dateTime('answered_at')->nullable();
             $table->foreignId('answered_by')->nullable()->constrained('users');
             $table->string('answer', 300)->default('');
+            $table->foreignId('answer_booking_id')->nullable()->constrained('bookings');
             $table->index(['answered_at', 'opened_at']);
         });
         Schema::create('periods', function (Blueprint $table): void {
@@ -71,9 +73,11 @@ return new class extends Migration
             $table->dateTime('closed_at');
             $table->foreignId('user_id')->constrained();
         });
+        DB::table('numberings')->insert(['code' => 'period', 'next' => 1]); // closing one waits for bookings under way
         Schema::table('moves', function (Blueprint $table): void {
             $table->foreignId('reverses_id')->nullable()->unique()->constrained('moves');
             $table->string('scrap_class', 12)->default('');
+            $table->string('reason', 200)->default(''); // of this line alone
             $table->index('component_id');
         });
         DB::table('places')->insert(['code' => 'VARIANCE', 'name' => 'Variance', 'kind' => 'variance']);
@@ -137,6 +141,7 @@ return new class extends Migration
     {
         Schema::create('slips', function (Blueprint $table): void {
             $table->id();
+            $table->string('token', 64)->unique();
             $table->string('part', 10); // whole, reported, step
             $table->unsignedInteger('step_number')->nullable();
             $table->string('state', 8)->default('open'); // open, booked, dropped
@@ -161,6 +166,7 @@ return new class extends Migration
             $table->string('typed', 30)->default(''); // as typed, whatever it is
             $table->string('unit', 12)->default(''); // '' = the stock unit
             $table->string('reason', 200)->default('');
+            $table->boolean('is_out')->default(false); // taken out of the slip
             $table->index(['slip_id', 'position']);
         });
         Schema::create('slip_splits', function (Blueprint $table): void {

@@ -118,6 +118,65 @@
         });
     }
 
+    // a slip: what is still to be named, and the last split grows a new one
+    document.addEventListener('input', (event) => {
+        const line = event.target.closest?.('[data-line]');
+        const splits = line?.querySelector('[data-splits]');
+        if (!splits) return;
+        const unit = line.querySelector('select[name$="[unit]"]');
+        const rows = all('.split', splits);
+        if (event.target.closest('.split') === rows[rows.length - 1] && event.target.value !== '') {
+            const row = rows[rows.length - 1].cloneNode(true);
+            all('input', row).forEach((input) => { input.value = ''; input.name = input.name.replace(/\[splits\]\[\d+\]/, `[splits][${rows.length}]`); });
+            rows[rows.length - 1].after(row);
+        }
+        const left = splits.querySelector('[data-left]');
+        if (!left || (unit && unit.value !== '')) return;
+        const named = all('.split', splits).reduce((sum, row) => { const [code, n] = all('input', row); return sum + (code.value.trim() === '' ? 0 : Number(n.value) || 0); }, 0);
+        const open = Math.round((Number(line.querySelector('[data-use]').value) - named) * 1e6) / 1e6;
+        left.className = `left ${open === 0 ? 'good' : 'behind notched'}`;
+        left.textContent = Number.isNaN(open) ? '' : (open === 0 ? 'all named' : (open > 0 ? `${open} still to be named` : `${-open} named too many`));
+    });
+    // Enter goes on to the next field instead of booking: a scanner ends each code with one
+    document.addEventListener('keydown', (event) => {
+        if (event.key !== 'Enter' || event.ctrlKey || !event.target.closest?.('#slip') || !event.target.matches('input')) return;
+        event.preventDefault();
+        const inputs = all('#slip input:not([type=hidden]):not([disabled])');
+        const next = inputs[inputs.indexOf(event.target) + 1];
+        next?.focus();
+        next?.select?.();
+    });
+
+    // the rank: a row is dragged, or moved by Alt and an arrow; what it would do is asked before it is kept
+    let dragged = null;
+    const ask = (row) => {
+        const form = document.querySelector('#rank-form');
+        form.order.value = row.dataset.order;
+        form.before.value = row.nextElementSibling?.dataset.order ?? '';
+        form.requestSubmit();
+    };
+    document.addEventListener('dragstart', (event) => { dragged = event.target.closest?.('[data-rank] tr[data-order]') ?? null; dragged?.classList.add('picked-row'); });
+    document.addEventListener('dragover', (event) => {
+        const row = dragged && event.target.closest?.('[data-rank] tr[data-order]');
+        if (!row || row === dragged) return;
+        event.preventDefault();
+        const box = row.getBoundingClientRect();
+        row[event.clientY < box.top + box.height / 2 ? 'before' : 'after'](dragged);
+    });
+    document.addEventListener('drop', (event) => { if (dragged) event.preventDefault(); });
+    document.addEventListener('dragend', () => { if (dragged) ask(dragged); dragged = null; });
+    document.addEventListener('keydown', (event) => {
+        const row = event.target.closest?.('[data-rank] tr[draggable]');
+        if (!row) return;
+        if (event.altKey && event.key === 'ArrowUp' && row.previousElementSibling) { row.previousElementSibling.before(row); }
+        else if (event.altKey && event.key === 'ArrowDown' && row.nextElementSibling) { row.nextElementSibling.after(row); }
+        else if (event.key === 'Enter' && row.classList.contains('picked-row') && event.target.matches('a.num')) { event.preventDefault(); ask(row); return; }
+        else return;
+        event.preventDefault();
+        row.classList.add('picked-row');
+        row.querySelector('a.num').focus();
+    });
+
     function tick() {
         const el = document.querySelector('[data-clock]');
         if (el) el.textContent = new Date().toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });

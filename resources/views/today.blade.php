@@ -2,12 +2,13 @@
 <x-layout title="Today">
     <p class="lead">
         <a href="{{ route('release.index') }}">{{ $w($today->counts['release'], 'order', 'orders') }} can be released</a>.
-        <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif.
+        <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif; <a href="{{ route('shortages.index') }}" @class(['behind' => $today->short > 0])>{{ $w($today->short, 'item is', 'items are') }} short</a>.
         <a href="{{ route('late.index') }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>.
         <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->isNotEmpty()])>{{ $w($today->uncovered->count(), 'customer line is', 'customer lines are') }} not covered</a>.
         <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $w($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
         <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
         <a href="{{ route('ship.index') }}">{{ $w($today->counts['shippable'], 'line', 'lines') }} to be shipped</a>.
+        <a href="{{ route('questions.index') }}" @class(['soon' => $today->questionCount > 0])>{{ $w($today->questionCount, 'question is', 'questions are') }} open</a>.
         <span class="sub" style="font-size:.95rem">Last booking {{ \App\Wording\When::ago($today->lastBooking) }}.</span>
     </p>
     <div class="halves today">
@@ -20,6 +21,7 @@
         <section>
             <h2>Can be released</h2>
             @include('orders.short-list', ['rows' => $today->release, 'none' => 'No firm order has its parts.', 'pace' => true])
+            @if ($today->questions->isNotEmpty())<h2>Open questions</h2><table class="list"><thead><tr><th>Since</th><th>What</th><th>Of</th></tr></thead><tbody>@foreach ($today->questions as $row)<tr><td class="tight">{{ \App\Wording\When::ago($row->opened_at) }}</td><td class="fill" title="{{ $row->says }}"><a href="{{ route('questions.index') }}">{{ $row->says }}</a></td><td class="tight">{{ $row->role }}</td></tr>@endforeach</tbody></table>@endif
             <h2>Not covered</h2>
             @if ($today->uncovered->isEmpty())<div class="none">Every customer line is covered.</div>@else
             <table class="list"><thead><tr><th>Line</th><th>Customer</th><th>Item</th><th>Promised</th></tr></thead><tbody>

@@ -23,8 +23,8 @@ it('gives the last piece to one of eight, and tells the others', function () {
     // 15 motors lie there; eight people each want 4 of them
     $answers = answers(array_map(fn (int $i): Process => $this->live
         ->php('$c = App\Models\OrderComponent::query()->whereRelation("item", "number", "MOT-120")->firstOrFail();
-        try { app(App\Actions\Stock\IssueComponents::class)
-            ->handle([$c->id => ["quantity" => "4", "lot" => 0]], false, "", "race-'.$i.'",
+        try { app(App\Actions\Usage\IssueComponents::class)
+            ->handle([App\Actions\Usage\UseLine::planned($c, "4")], false, "", "race-'.$i.'",
             $shop->as(App\Access\Role::Storekeeper)); echo "got"; } catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }'), range(1, 8)));
     expect(array_count_values(array_map(fn (string $answer): string => $answer === 'got' ? 'got'
         : (str_contains($answer, '4 of MOT-120 Drive motor 120 W asked for, 3 there') ? 'told' : $answer), $answers)))
@@ -39,8 +39,8 @@ it('takes and brings one item with twenty writers at once, and loses nothing', f
     $this->live->php('$o = $shop->order("EX-9E", "60"); $shop->release($o);')->wait();
     $answers = answers(array_map(fn (int $i): Process => $this->live
         ->php('$c = App\\Models\\OrderComponent::query()->whereRelation("item", "number", "MOT-120")->firstOrFail(); $got = 0;
-        foreach (range(1, 3) as $n) { try { app(App\\Actions\\Stock\\IssueComponents::class)
-            ->handle([$c->id => ["quantity" => "1", "lot" => 0]], false, "", "w'.$i.'-$n",
+        foreach (range(1, 3) as $n) { try { app(App\\Actions\\Usage\\IssueComponents::class)
+            ->handle([App\\Actions\\Usage\\UseLine::planned($c, "1")], false, "", "w'.$i.'-$n",
             $shop->as(App\\Access\\Role::Storekeeper)); $got++; } catch (KeepPace\\Core\\Refused $r) { } $shop->goodsIn("MOT-120", "1",
             "80.".$n); }
         echo $got;'), range(1, 20)));

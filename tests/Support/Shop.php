@@ -16,13 +16,15 @@ use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\GoodsIn;
-use App\Actions\Stock\IssueComponents;
+use App\Actions\Usage\IssueComponents;
+use App\Actions\Usage\UseLine;
 use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Item;
 use App\Models\Lot;
 use App\Models\Order;
+use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
 use App\Models\User;
@@ -82,11 +84,21 @@ final class Shop
 
     public function issueAll(Order $order): Booking
     {
-        $lines = $order->components()->get()
-            ->mapWithKeys(fn ($component): array => [$component->id => ['quantity' => (string) $component->openQuantity(), 'lot' => 0]])
-            ->all();
+        $lines = $order->components()->get()->filter(fn (OrderComponent $component): bool => $component->openQuantity()->isPositive())
+            ->map(fn (OrderComponent $component): UseLine => UseLine::planned($component, (string) $component->openQuantity()));
 
-        return app(IssueComponents::class)->handle($lines, false, '', $this->token(), $this->as(Role::Storekeeper));
+        return app(IssueComponents::class)->handle(array_values($lines->all()), false, '', $this->token(), $this->as(Role::Storekeeper));
+    }
+
+    /** @param  array<string, string>  $lots quantity by lot; none = by the item's rule */
+    public function issue(OrderComponent $component, string $quantity, array $lots = [], string $reason = '', bool $overPlan = false): Booking
+    {
+        return app(IssueComponents::class)->handle([UseLine::planned($component, $quantity, $lots)], $overPlan, $reason, $this->token(), $this->as(Role::Storekeeper));
+    }
+
+    public function component(Order $order, string $item): OrderComponent
+    {
+        return $order->components()->whereRelation('item', 'number', $item)->firstOrFail();
     }
 
     /** @param  array<string, mixed>  $over */

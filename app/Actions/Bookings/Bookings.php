@@ -25,19 +25,21 @@ final class Bookings
      *
      * @param  string  $token  the form's token, after a dot the fingerprint of what was sent where a form was
      * @param  Closure(Ledger): void  $work  locks, asks core, writes through the ledger
+     * @param  string|null  $bookedOn  the day it counts for; null = today
      */
-    public function once(BookingKind $kind, string $token, User $by, Closure $work, string $reason = '', ?int $reverses = null): Booking
+    public function once(BookingKind $kind, string $token, User $by, Closure $work, string $reason = '', ?int $reverses = null,
+        ?string $bookedOn = null): Booking
     {
         [$token, $fingerprint] = explode('.', "{$token}.");
         if ($done = $this->done($token, $fingerprint)) {
             return $done;
         }
         try {
-            $booking = DB::transaction(function () use ($kind, $token, $fingerprint, $by, $work, $reason, $reverses): Booking {
+            $booking = DB::transaction(function () use ($kind, $token, $fingerprint, $by, $work, $reason, $reverses, $bookedOn): Booking {
                 $ledger = new Ledger(Booking::query()->create([
                     'token' => $token, 'fingerprint' => $fingerprint, 'kind' => $kind, 'user_id' => $by->id, 'reason' => $reason,
                     'reverses_id' => $reverses,
-                    'entered_at' => now(), 'booked_on' => now(config()->string('pace.zone'))->toDateString(),
+                    'entered_at' => now(), 'booked_on' => Periods::dayFor($bookedOn),
                 ]));
                 $work($ledger);
 

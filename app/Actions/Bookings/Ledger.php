@@ -28,6 +28,9 @@ final class Ledger
     /** @var list<array<string, int|string|null>> moves to be written at the end */
     private array $moves = [];
 
+    /** @var list<array<string, int|string|null>> cost entries, likewise */
+    private array $costs = [];
+
     /** @var array<string, int> ids of the places that are ends of moves, by kind */
     private array $ends = [];
 
@@ -69,6 +72,9 @@ final class Ledger
             $order->state = OrderFacts::state($order);
             if ($order->state === OrderState::Built) {
                 $this->endCover($order);
+            }
+            if (! $order->state->isOpen()) {
+                $this->endReservations($order);
             }
             $order->version++;
             $order->save();
@@ -112,7 +118,9 @@ final class Ledger
             $value ??= $worth;
             $this->stock->values->take($from, $quantity, $value, $item->label(), $uses);
         } elseif ($to instanceof StockKey) {
-            $value = $this->stock->values->coming($to, $quantity, $value ?? throw new \LogicException('What comes in has a value.'));
+            $value ??= throw new \LogicException('What comes in has a value.');
+            // what an order gives back comes in as it went out
+            $value = isset($because['component_id']) ? $value : $this->stock->values->coming($to, $quantity, $value);
             $this->stock->values->put($to, $quantity, $value);
         }
         $value ??= 0;
@@ -121,8 +129,7 @@ final class Ledger
         $this->layers($item, $id, $quantity, $value, $from, $to, $uses);
         if ($from === 'outside' && $given !== null && $given !== $value && $to instanceof StockKey && $to->owner === 0) {
             // standard cost: what was paid more or less than the set cost is variance at once (IAS 2.21)
-            $this->write($item, $this->row($item, BigDecimal::zero(), abs($given - $value), $given > $value ? 'outside' : 'variance',
-                $given > $value ? 'variance' : 'outside', [], $to->lot), 'outside', 'variance');
+            $this->variance($item, $given - $value, $to->lot);
         }
 
         return $value;
@@ -150,6 +157,14 @@ final class Ledger
         }
     }
 
+    /** A cost that no stock carries any more. @param  int  $cents  below zero for a credit */
+    public function variance(Item $item, int $cents, int $lot = 0): void
+    {
+        if ($cents !== 0) {
+            $this->moves[] = $this->row($item, BigDecimal::zero(), abs($cents), $cents > 0 ? 'outside' : 'variance', $cents > 0 ? 'variance' : 'outside', [], $lot);
+        }
+    }
+
     /**
      * Books the negative of an earlier move, out of and into the very layers it used.
      *
@@ -168,7 +183,7 @@ final class Ledger
         }
         $this->quantities($item, $quantity, $from, $to);
         $id = $this->write($item, [...$this->row($item, $quantity, $move->value, $from, $to,
-            $move->only(['order_id', 'component_id', 'line_id', 'purchase_id', 'typed_quantity', 'typed_unit_id', 'scrap_class']), $move->lot_id),
+            $move->only(['order_id', 'component_id', 'line_id', 'purchase_id', 'typed_quantity', 'typed_unit_id', 'scrap_class', 'reason']), $move->lot_id),
             'reverses_id' => $move->id], $from, $to);
         foreach ($id === null ? [] : $uses as $use) {
             $this->use($item, $id, $use);
@@ -181,8 +196,7 @@ final class Ledger
     public function cost(Order $order, string $kind, int $cents, ?OrderStep $step = null): void
     {
         if ($cents !== 0) {
-            $this->booking->costEntries()->create(['order_id' => $order->id, 'kind' => $kind, 'cents' => $cents,
-                'order_step_id' => $step?->id]);
+            $this->costs[] = ['booking_id' => $this->booking->id, 'order_id' => $order->id, 'kind' => $kind, 'cents' => $cents, 'order_step_id' => $step?->id];
         }
     }
 
@@ -214,6 +228,10 @@ final class Ledger
             ['line_id' => $line->id, 'supply' => $order === null ? Cover::STOCK : Cover::byOrder($order->id)],
             ['item_id' => $line->item_id, 'order_id' => $order?->id, 'quantity' => '0'],
         );
+        if ($order !== null && $order->owner_id === null) {
+            $order->owner_id = (int) DB::table('customer_orders')->where('id', $line->customer_order_id)->value('customer_id');
+            $this->touch($order);
+        }
         $this->changeCover($cover, $quantity);
     }
 
@@ -240,6 +258,9 @@ final class Ledger
     {
         foreach (array_chunk($this->moves, 500) as $rows) {
             DB::table('moves')->insert($rows);
+        }
+        foreach (array_chunk($this->costs, 500) as $rows) {
+            DB::table('cost_entries')->insert($rows);
         }
         $this->stock->write();
     }
@@ -275,7 +296,7 @@ final class Ledger
             'value' => $value,
             'order_id' => $this->booking->order_id ?? null,
             'component_id' => null, 'line_id' => null, 'purchase_id' => null, 'typed_quantity' => null, 'typed_unit_id' => null,
-            'reverses_id' => null, 'scrap_class' => '',
+            'reverses_id' => null, 'scrap_class' => '', 'reason' => '',
             ...$because,
         ];
     }
@@ -320,6 +341,15 @@ final class Ledger
     private function end(string $kind): int
     {
         return $this->ends[$kind] ??= Place::end($kind)->id;
+    }
+
+    /** What is no longer made keeps nothing. */
+    private function endReservations(Order $order): void
+    {
+        foreach (DB::table('reservations')->where('order_id', $order->id)->where('quantity', '>', 0)->get(['id', 'quantity']) as $row) {
+            DB::table('reservations')->where('id', $row->id)->update(['quantity' => '0']);
+            DB::table('reservation_entries')->insert(['booking_id' => $this->booking->id, 'reservation_id' => $row->id, 'quantity' => "-{$row->quantity}"]);
+        }
     }
 
     /** A built order gives nothing more: what it still promised is no longer covered. */

@@ -20,6 +20,9 @@ final class LockedBalances
     /** @var array<string, Balance> by sort key */
     private array $locked = [];
 
+    /** @var array<string, list<Balance>> free ones by item and owner */
+    private array $byItem = [];
+
     public readonly LockedValues $values;
 
     public function __construct()
@@ -32,8 +35,9 @@ final class LockedBalances
      *
      * @param  list<StockKey>  $keys  made when they are not there yet
      * @param  list<int>  $items
+     * @param  list<int>  $owners  customers whose own material is locked with it
      */
-    public function lock(array $keys, array $items = []): void
+    public function lock(array $keys, array $items = [], array $owners = []): void
     {
         if ($this->locked !== [] || (count($keys) > 400 && $items !== [])) {
             throw new \LogicException('All balances of a deed are locked at once, or two deeds can lock each other out.');
@@ -50,13 +54,13 @@ final class LockedBalances
             if ($items !== []) {
                 $query->orWhere(fn ($inner) => $inner->whereIn('item_id', $items)
                     ->whereIn('place_id', Place::query()->where('kind', 'store')->pluck('id'))
-                    ->where('condition', Condition::Free->value)->where('owner_id', 0)->where('quantity', '>', 0));
+                    ->where('condition', Condition::Free->value)->whereIn('owner_id', [0, ...$owners])->where('quantity', '>', 0));
             }
             foreach ($part !== [] || $items !== [] ? $query->get() : [] as $balance) {
                 $this->locked[$balance->key()->sortKey()] ??= $balance;
             }
         }
-        $this->values->lock($this->locked);
+        $this->values->lock($this->locked, $items);
     }
 
     /**
@@ -67,8 +71,26 @@ final class LockedBalances
     public function onHand(int $item, int $lot = 0, int $place = 0): array
     {
         return array_values(array_filter($this->locked, fn (Balance $balance): bool => $balance->item_id === $item
-            && $balance->condition === Condition::Free->value && BigDecimal::of($balance->quantity)->isPositive()
+            && $balance->condition === Condition::Free->value && $balance->owner_id === 0 && BigDecimal::of($balance->quantity)->isPositive()
             && ($lot === 0 || $balance->lot_id === $lot) && ($place === 0 || $balance->place_id === $place)));
+    }
+
+    /**
+     * The same for one owner, from an index: a slip of a thousand lines asks a thousand times.
+     *
+     * @return list<Balance>
+     */
+    public function onHandOf(int $item, int $owner = 0): array
+    {
+        if ($this->byItem === []) {
+            foreach ($this->locked as $balance) {
+                if ($balance->condition === Condition::Free->value) {
+                    $this->byItem["{$balance->item_id}-{$balance->owner_id}"][] = $balance;
+                }
+            }
+        }
+
+        return array_values(array_filter($this->byItem["{$item}-{$owner}"] ?? [], fn (Balance $balance): bool => BigDecimal::of($balance->quantity)->isPositive()));
     }
 
     public function balance(StockKey $key): Balance

@@ -37,10 +37,13 @@ final class LockedValues
     /** @var array<int, list<Layer>|null> by item, oldest first; null = to be read */
     private array $layers = [];
 
-    /** @param  array<string, Balance>  $balances  locked ones */
-    public function lock(array $balances): void
+    /**
+     * @param  array<string, Balance>  $balances  locked ones
+     * @param  list<int>  $items  of which there may be none
+     */
+    public function lock(array $balances, array $items): void
     {
-        $ids = array_values(array_unique(array_map(fn (Balance $balance): int => $balance->item_id, $balances)));
+        $ids = array_values(array_unique([...$items, ...array_values(array_map(fn (Balance $balance): int => $balance->item_id, $balances))]));
         foreach (array_chunk($ids, 400) as $part) {
             foreach (Item::query()->whereIn('id', $part)->toBase()->get(['id', 'costing', 'cost']) as $item) {
                 $this->rules[$item->id] = CostingRule::from($item->costing);

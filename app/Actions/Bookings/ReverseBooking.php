@@ -2,25 +2,19 @@
 
 namespace App\Actions\Bookings;
 
+use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\CustomerOrder;
-use App\Models\CustomerOrderLine;
-use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
-use App\Models\OrderComponent;
 use App\Models\OrderStep;
-use App\Models\Place;
-use App\Models\Purchase;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\Condition;
-use KeepPace\Core\Stock\StockKey;
 
 /** Books the exact negative of an earlier booking, once; refused when what followed stands on it. */
 final class ReverseBooking
@@ -29,8 +23,12 @@ final class ReverseBooking
     {
     }
 
-    /** @throws Refused */
-    public function handle(int $bookingId, string $reason, string $token, User $by): Booking
+    /**
+     * @param  string|null  $bookedOn  null = today
+     *
+     * @throws Refused
+     */
+    public function handle(int $bookingId, string $reason, string $token, User $by, ?string $bookedOn = null): Booking
     {
         return $this->bookings->once(BookingKind::Reversal, $token, $by, function (Ledger $ledger) use ($bookingId): void {
             $booking = Booking::query()->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')->lockForUpdate()
@@ -47,21 +45,19 @@ final class ReverseBooking
                 $ledger->touch($order);
             }
             $ledger->booking->order_id = $booking->order_id;
-            $this->moves($ledger, $booking, $orders);
+            $back = new MovesBack($ledger, $booking, $booking->moves()->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))->get(), $orders);
+            $back->write();
             $this->steps($ledger, $booking);
-            foreach ($booking->costEntries as $entry) {
-                $ledger->booking->costEntries()
-                    ->create(['order_id' => $entry->order_id, 'kind' => $entry->kind, 'cents' => -$entry->cents,
-                        'order_step_id' => $entry->order_step_id]);
-            }
+            $this->cost($ledger, $booking, $orders, $back->linesBefore());
             $this->orderFields($booking, $orders);
             $this->covers($ledger, $booking);
             $this->cancel->made($ledger, $booking);
             if ($booking->kind === BookingKind::CustomerOrder) {
                 $this->cancel->customerOrder($booking);
             }
+            Questions::reversed($ledger, $booking);
             $ledger->says('Reversed: '.$booking->says);
-        }, $reason, $bookingId);
+        }, $reason, $bookingId, $bookedOn);
     }
 
     /** @throws Refused */
@@ -89,53 +85,23 @@ final class ReverseBooking
         return Order::query()->with('item')->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
     }
 
-    /** @param  Collection<int, Order>  $orders */
-    private function moves(Ledger $ledger, Booking $booking, Collection $orders): void
+    /**
+     * Cost is taken back but for what lines reversed one by one took back already.
+     *
+     * @param  Collection<int, Order>  $orders
+     * @param  array<int, int>  $before  cents of material by order
+     */
+    private function cost(Ledger $ledger, Booking $booking, Collection $orders, array $before): void
     {
-        $places = Place::all()->keyBy('id');
-        $items = Item::query()->with('unit')->whereKey($booking->moves->pluck('item_id')->unique())->get()->keyBy('id');
-        $end = function (Move $move, string $side) use ($places): StockKey|string {
-            $place = $places[$move->{"{$side}_place_id"}];
-
-            return $place->holdsStock() ? new StockKey($move->item_id, $place->id, $move->lot_id,
-                Condition::from($move->{"{$side}_condition"}), $move->owner_id) : $place->kind;
-        };
-        $keys = [];
-        foreach ($booking->moves as $move) {
-            foreach ([$end($move, 'from'), $end($move, 'to')] as $key) {
-                if ($key instanceof StockKey) {
-                    $keys[$key->sortKey()] = $key;
-                }
+        foreach ($booking->costEntries as $entry) {
+            $cents = $entry->cents;
+            if ($entry->kind === 'material' && isset($before[$entry->order_id])) {
+                $done = $cents > 0 ? min($cents, $before[$entry->order_id]) : max($cents, $before[$entry->order_id]);
+                $before[$entry->order_id] -= $done;
+                $cents -= $done;
             }
-        }
-        $covered = $booking->coverEntries->map(fn ($entry): int => $entry->cover->item_id);
-        $ledger->stock->lock(array_values($keys), array_values($items->keys()->merge($covered)->unique()->all()));
-        foreach ($booking->moves->reverse() as $move) {
-            $quantity = BigDecimal::of($move->quantity);
-            $ledger->moveBack($items[$move->item_id], $move, $end($move, 'to'), $end($move, 'from'));
-            if ($move->component_id !== null) {
-                $component = OrderComponent::query()->findOrFail($move->component_id);
-                $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->minus($quantity);
-                $component->used_value -= $move->value;
-                $component->save();
-            }
-            if ($move->line_id !== null) {
-                $line = CustomerOrderLine::query()->findOrFail($move->line_id);
-                $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->minus($quantity);
-                $line->is_open = true;
-                $line->save();
-            }
-            if ($move->purchase_id !== null) {
-                $purchase = Purchase::query()->lockForUpdate()->findOrFail($move->purchase_id);
-                $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
-                $purchase->is_open = true;
-                $purchase->save();
-            }
-            if ($booking->kind === BookingKind::Receive && isset($orders[$move->order_id])) {
-                $order = $orders[$move->order_id];
-                $order->received_quantity = (string) BigDecimal::of($order->received_quantity)->minus($quantity);
-                $order->received_value -= $move->value;
-            }
+            $ledger->cost($orders[$entry->order_id] ?? throw new \LogicException('The order of a cost entry is locked.'), $entry->kind, -$cents,
+                $entry->order_step_id === null ? null : OrderStep::query()->findOrFail($entry->order_step_id));
         }
     }
 
@@ -143,9 +109,13 @@ final class ReverseBooking
     {
         foreach ($booking->stepEntries->reverse() as $entry) {
             $step = OrderStep::query()->lockForUpdate()->findOrFail($entry->order_step_id);
-            $ledger->pieces($step, $step->pieces()->putBack(BigDecimal::of($entry->taken_in), BigDecimal::of($entry->good),
-                BigDecimal::of($entry->scrap), BigDecimal::of($entry->passed_on), $step->label()), -$entry->labour_minutes,
-                -$entry->machine_minutes);
+            try {
+                $back = $step->pieces()->putBack(BigDecimal::of($entry->taken_in), BigDecimal::of($entry->good), BigDecimal::of($entry->scrap),
+                    BigDecimal::of($entry->passed_on), $step->label());
+            } catch (Refused $refused) {
+                throw LaterBookings::ofSteps($booking, $step->order_id)->refused($refused->getMessage());
+            }
+            $ledger->pieces($step, $back, -$entry->labour_minutes, -$entry->machine_minutes);
             if ($booking->kind === BookingKind::Start || BigDecimal::of($step->taken_in)->isZero()) {
                 $step->started_at = null;
                 $step->started_by = null;

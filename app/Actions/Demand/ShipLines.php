@@ -4,6 +4,7 @@ namespace App\Actions\Demand;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Stock\Reservations;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
@@ -49,6 +50,9 @@ final class ShipLines
             }
             if ($wrong !== []) {
                 throw new Refused($wrong);
+            }
+            foreach ($rows->unique('item_id') as $line) {
+                Reservations::assertKept($ledger, $line->item);
             }
             $ledger->says("Shipped to {$order->customer->name}: ".implode(', ', $said).'.');
         });

@@ -11,6 +11,7 @@ use App\Models\Item;
 use App\Models\Lot;
 use App\Models\Order;
 use App\Models\Purchase;
+use App\Models\PurchaseOrder;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
@@ -41,8 +42,9 @@ final class OpeningWriter
         }
         $this->stock($folder, $ledger, $result, $progress);
         foreach ($folder->rows['purchases'] ?? [] as $row) {
-            Purchase::query()->create(['number' => $row['number'], 'supplier_id' => $this->productData
-                ->id(['suppliers', 'number'], $row['supplier']),
+            $supplier = (int) $this->productData->id(['suppliers', 'number'], $row['supplier']);
+            $head = PurchaseOrder::query()->firstOrCreate(['number' => $row['number']], ['supplier_id' => $supplier, 'ordered_on' => now(config()->string('pace.zone'))->toDateString()]);
+            Purchase::query()->create(['number' => $row['number'], 'purchase_order_id' => $head->id, 'supplier_id' => $supplier,
                 'item_id' => $this->item($row['item'])
                     ->id, 'quantity' => $row['quantity'], 'price' => $row['price'], 'expected_on' => $row['expected_on'],
                 'is_open' => true]);

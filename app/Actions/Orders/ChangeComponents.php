@@ -8,6 +8,7 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\User;
+use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -37,6 +38,34 @@ final class ChangeComponents
 
                 return "Order {$order->number} takes ".Amount::plain($amount)." {$component->item->unit->code} of {$component->item->label()}.";
             });
+    }
+
+    /** Another item instead of what is still open of a component; what was used of it stays. */
+    public function swap(int $componentId, int $version, int $itemId, string $quantity, string $reason, string $token, User $by): Booking
+    {
+        $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
+
+        return $this->change->handle($orderId, $version, $token, $by,
+            function (Ledger $ledger, Order $order) use ($componentId, $itemId, $quantity): string {
+                $component = OrderComponent::query()->with('item.unit')->findOrFail($componentId);
+                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+                if ($item->id === $component->item_id || in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+                    throw Refused::because("{$item->label()} cannot stand in for it. Choose another item that is kept in stock.", 'item');
+                }
+                if ($component->openQuantity()->isZero()) {
+                    throw Refused::because('All of it is used already. Reverse the issue first.', 'item');
+                }
+                $amount = $item->quantity($quantity)->amount;
+                $used = BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity);
+                $ledger->change($order, "component {$component->item->number}", Amount::plain($component->planned_quantity), Amount::plain($used));
+                $component->planned_quantity = (string) $used;
+                $component->save();
+                $order->components()->create(['position' => ($order->components()->max('position') ?? 0) + 10, 'item_id' => $item->id, 'step_number' => $component->step_number,
+                    'baseline_quantity' => '0', 'planned_quantity' => (string) $amount, 'issue_by' => $component->issue_by]);
+                $ledger->change($order, "component {$item->number}, for {$component->item->number}", '', Amount::plain($amount));
+
+                return "Order {$order->number} takes ".Amount::plain($amount)." {$item->unit->code} {$item->label()} instead of {$component->item->label()}.";
+            }, $reason);
     }
 
     public function add(int $orderId, int $version, int $itemId, string $quantity, ?string $unit, int $stepNumber, string $token,

@@ -47,7 +47,7 @@ final class MissingParts
             ->minus((string) Cover::query()->where('item_id', $component->item_id)->where('supply', '<>', Cover::STOCK)->sum('quantity'));
         $needed = BigDecimal::of((string) OrderComponent::query()->where('item_id', $component->item_id)
             ->whereHas('order', fn ($query) => $query->whereIn('state', $open))
-            ->selectRaw('SUM(GREATEST(planned_quantity - used_quantity, 0)) AS open')->value('open'));
+            ->selectRaw('SUM(GREATEST(planned_quantity - used_quantity - replaced_quantity, 0)) AS open')->value('open'));
         $short = $needed->minus($there)->minus($coming);
         $asked = $component->openQuantity();
 

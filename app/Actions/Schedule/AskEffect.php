@@ -6,28 +6,55 @@ use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Comparison;
+use KeepPace\Core\Scheduling\Schedule;
 
 /** What a change of facts would do to the dates: it is made, the live plan brought up to date with it, and all is taken back before anybody sees it. */
 final class AskEffect
 {
     /**
      * @param  \Closure(): mixed  $change
-     * @return array{comparison: Comparison, lost: list<string>} lost: in words, the orders that would have no place any more
+     * @return array{comparison: Comparison, lost: list<string>, readiness: array<int, array{string, string}>} lost: in words, the orders that would have no place any more; readiness: before and after, by order, of those it changes
      */
     public function of(\Closure $change): array
     {
         $standing = StandingPlan::of();
         $keep = PlanChanges::keeping($standing->steps());
-        [$problem, $before] = $standing->loadNow(ShopState::now(), $keep);
+        $shop = ShopState::now();
+        [$problem, $before] = $standing->loadNow($shop, $keep);
+        $ready = self::readiness($shop, $before);
         DB::beginTransaction();
         try {
             $change();
-            [, $after] = StandingPlan::of()->loadNow(ShopState::now(), $keep);
+            $shop = ShopState::now();
+            [, $after] = StandingPlan::of()->loadNow($shop, $keep);
         } finally {
             DB::rollBack();
         }
 
         return ['comparison' => Comparison::between($problem, $before, $after),
-            'lost' => array_values(array_diff_key($after->unplaced, $before->unplaced))];
+            'lost' => array_values(array_diff_key($after->unplaced, $before->unplaced)), 'readiness' => self::changed($ready, self::readiness($shop, $after))];
+    }
+
+    /** @return array<int, string> by order */
+    private static function readiness(ShopState $shop, Schedule $schedule): array
+    {
+        return $shop->orders->map(fn ($order): string => $shop->readiness($order->id, $schedule->finish)->state->value)->all();
+    }
+
+    /**
+     * @param  array<int, string>  $before
+     * @param  array<int, string>  $after
+     * @return array<int, array{string, string}> only those that differ
+     */
+    private static function changed(array $before, array $after): array
+    {
+        $changed = [];
+        foreach ($after as $order => $state) {
+            if (($before[$order] ?? $state) !== $state) {
+                $changed[$order] = [$before[$order], $state];
+            }
+        }
+
+        return $changed;
     }
 }

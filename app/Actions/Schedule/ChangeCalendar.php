@@ -60,7 +60,7 @@ final class ChangeCalendar
      * @param  list<Span>|null  $week
      * @param  list<Day>  $add
      * @param  list<int>  $remove
-     * @return array{comparison: \KeepPace\Core\Scheduling\Plan\Comparison, lost: list<string>}
+     * @return array{comparison: \KeepPace\Core\Scheduling\Plan\Comparison, lost: list<string>, readiness: array<int, array{string, string}>}
      *
      * @throws Refused when the change makes no sense
      */

@@ -4,6 +4,7 @@ namespace App\Actions\Shop;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Usage\Backflush;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
@@ -63,6 +64,7 @@ final class ReportStep
                 $ledger->pieces($next, $next->pieces()->takeIn($passOn));
             }
             $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
+            Backflush::after($ledger, $order, $step);
             if ($step->pieces()->toDo()->isZero() && $step->started_at !== null) {
                 $step->started_at = null;
                 $step->started_by = null;

@@ -38,6 +38,7 @@ final class CountBalance
                 if ($ledger->stock->unpromised($item->id)->isNegative()) {
                     throw Refused::because("More of {$item->label()} is promised to customer lines than would be left. Untie a line first.", 'quantity');
                 }
+                Reservations::assertKept($ledger, $item);
             } else {
                 $value = $found->owner_id !== 0 ? 0 : ($there->quantity->isZero() ? Cents::of($difference, $item->cost) : $there->valueOf($difference));
                 $ledger->move($item, $difference, $value, 'outside', $found->key());

@@ -14,6 +14,7 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\StockKey;
 
 /** Books bought goods into stock, against an open purchase or without one. */
@@ -30,10 +31,10 @@ final class GoodsIn
      * @throws Refused
      */
     public function handle(int $itemId, string $quantity, ?string $unit, string $price, int $placeId, string $codes, ?int $purchaseId,
-        string $token, User $by): Booking
+        string $token, User $by, Arrival $how = new Arrival): Booking
     {
         return $this->bookings->once(BookingKind::GoodsIn, $token, $by,
-            function (Ledger $ledger) use ($itemId, $quantity, $unit, $price, $placeId, $codes, $purchaseId): void {
+            function (Ledger $ledger) use ($itemId, $quantity, $unit, $price, $placeId, $codes, $purchaseId, $how): void {
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 $purchase = $purchaseId === null ? null : Purchase::query()->lockForUpdate()->findOrFail($purchaseId);
                 if ($purchase !== null && $purchase->item_id !== $item->id) {
@@ -42,10 +43,11 @@ final class GoodsIn
                 $amount = $item->quantity($quantity, $unit)->amount;
                 $place = Place::query()->findOrFail($placeId);
                 $lots = TrackedCodes::split($item, $amount, $codes);
-                $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
+                $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot'], $how->as, $how->owner), $lots);
                 $ledger->stock->lock($keys);
                 TrackedCodes::assertSerialsAreNew($item, $lots);
-                $total = Cents::of($amount, $price);
+                TrackedCodes::dated($lots, $how->expiresOn, $how->supplierLot);
+                $total = $how->owner === 0 ? Cents::of($amount, $price) : 0; // a customer's own material has no value here
                 $done = BigDecimal::zero();
                 $given = 0;
                 foreach ($lots as $i => $lot) {
@@ -59,11 +61,11 @@ final class GoodsIn
                 }
                 if ($purchase !== null) {
                     $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
-                    $purchase->is_open = BigDecimal::of($purchase->received_quantity)->isLessThan($purchase->quantity);
+                    $purchase->is_open = $purchase->openQuantity()->isPositive();
                     $purchase->save();
                 }
                 $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()} in".($purchase === null ? ''
-                    : " on {$purchase->number}").", to {$place->name}.");
-            });
+                    : " on {$purchase->number}").", to {$place->name}".($how->as === Condition::Free ? '' : ", {$how->as->label()}").($how->owner === 0 ? '' : ", the customer's own").'.');
+            }, bookedOn: $how->bookedOn);
     }
 }

@@ -71,6 +71,15 @@ final class TrackedCodes
         }
     }
 
+    /** What the supplier says of the lots. @param  list<array{lot: int, quantity: BigDecimal}>  $lots */
+    public static function dated(array $lots, ?string $expiresOn, string $supplierLot): void
+    {
+        $says = array_filter(['expires_on' => $expiresOn, 'supplier_lot' => $supplierLot]);
+        if ($says !== []) {
+            Lot::query()->whereKey(array_filter(array_column($lots, 'lot')))->update($says);
+        }
+    }
+
     public static function unitId(Item $item, ?string $unit): int
     {
         return $unit === null || $unit === $item->unit->code ? $item->unit_id

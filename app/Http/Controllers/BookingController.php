@@ -4,8 +4,12 @@ namespace App\Http\Controllers;
 
 use App\Access\Deed;
 use App\Actions\Bookings\ReverseBooking;
+use App\Actions\Bookings\ReverseLines;
+use App\Actions\Stock\AddLateCost;
+use App\Actions\Usage\CorrectLot;
 use App\Http\Requests\DeedRequest;
 use App\Models\Booking;
+use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -27,10 +31,34 @@ class BookingController extends Controller
 
     public function show(int $booking): View
     {
-        $found = Booking::query()->with(['user', 'order', 'moves.item.unit', 'moves.from', 'moves.to', 'stepEntries.step', 'costEntries'])
+        $found = Booking::query()->with(['user', 'order', 'moves.item.unit', 'moves.from', 'moves.to', 'moves.lot', 'moves.order', 'moves.reversedBy', 'stepEntries.step', 'costEntries'])
             ->findOrFail($booking);
 
         return view('bookings.show', ['booking' => $found, 'reversedBy' => Booking::query()->firstWhere('reverses_id', $found->id)]);
+    }
+
+    public function lines(DeedRequest $request, int $booking, ReverseLines $reverse): RedirectResponse
+    {
+        $typed = $request->validate(['moves' => ['required', 'array', 'max:2000'], 'moves.*' => ['integer'], 'reason' => ['required', 'string', 'max:200']],
+            ['reason.required' => 'Say why they are taken back.', 'moves.required' => 'Tick the lines to take back.']);
+
+        return $this->done(back(), $reverse->handle($booking, array_map(intval(...), array_values($typed['moves'])), $typed['reason'], $request->token(), $request->person()));
+    }
+
+    public function lot(DeedRequest $request, int $move, CorrectLot $correct): RedirectResponse
+    {
+        $typed = $request->validate(['code' => ['required', 'string', 'max:60'], 'quantity' => ['nullable', ...DeedRequest::AMOUNT], 'reason' => ['required', 'string', 'max:200']],
+            ['code.required' => 'Name the lot that was really used.', 'reason.required' => 'Say how it was found out.', ...$request->messages()]);
+
+        return $this->done(back(), $correct->handle($move, $typed['code'], $typed['quantity'] ?? null, $typed['reason'], $request->token(), $request->person()));
+    }
+
+    public function lateCost(DeedRequest $request, int $booking, AddLateCost $add): RedirectResponse
+    {
+        $typed = $request->validate(['amount' => ['required', 'decimal:0,2', 'between:-10000000,10000000'], 'reason' => ['required', 'string', 'max:200']],
+            ['reason.required' => 'Say what it is: freight, duty, a corrected price.', 'amount.between' => 'That is more than can be meant.', ...$request->messages()]);
+
+        return $this->done(back(), $add->handle($booking, BigDecimal::of($typed['amount'])->multipliedBy(100)->toInt(), $typed['reason'], $request->token(), $request->person()));
     }
 
     public function destroy(DeedRequest $request, int $booking, ReverseBooking $reverse): RedirectResponse

@@ -30,4 +30,13 @@ class OrderComponentController extends Controller
         return $this->done(back(), $change->change($component, (int) $typed['version'], $typed['quantity'], $request->token(),
             $request->person()));
     }
+
+    public function swap(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'item' => ['required', 'string', 'exists:items,number'], 'quantity' => ['required', ...DeedRequest::AMOUNT],
+            'reason' => ['required', 'string', 'max:200']], ['item.exists' => 'No item has this number.', 'reason.required' => 'Say why.', ...$request->messages()]);
+
+        return $this->done(back(), $change->swap($component, (int) $typed['version'], Item::query()->where('number', $typed['item'])->firstOrFail()->id, $typed['quantity'], $typed['reason'],
+            $request->token(), $request->person()));
+    }
 }

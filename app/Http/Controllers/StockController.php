@@ -2,10 +2,16 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\ScrapStock;
+use App\Actions\Stock\SetStandardCost;
+use App\Http\Requests\ConditionRequest;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\GoodsInRequest;
+use App\Http\Requests\ScrapRequest;
+use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Place;
 use App\Models\Purchase;
@@ -24,6 +30,7 @@ class StockController extends Controller
 
         return view('stock.index', ['rows' => StockList::balances($text, $below), 'text' => $text, 'below' => $below,
             'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
+            'receive' => $request->integer('receive') === 0 ? null : Purchase::query()->with('item')->find($request->integer('receive')), 'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
             'purchases' => Purchase::query()->with(['item.unit', 'supplier'])->where('is_open', true)->orderBy('expected_on')->limit(100)
                 ->get()]);
     }
@@ -44,7 +51,32 @@ class StockController extends Controller
 
         return $this->done(back(), $goodsIn->handle($item->id, $request->validated('quantity'), $request->validated('unit') ?: null,
             $request->validated('price'), $request->integer('place_id'), $request->validated('codes') ?? '',
-            $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'), $request->token(), $request->person()));
+            $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'), $request->token(), $request->person(),
+            $request->arrival()));
+    }
+
+    public function scrap(ScrapRequest $request, int $balance, ScrapStock $scrap): RedirectResponse
+    {
+        return $this->done(back(), $scrap->handle($balance, $request->validated('quantity'), $request->scrapClass(), $request->validated('reason'), $request->token(), $request->person()));
+    }
+
+    public function condition(ConditionRequest $request, int $balance, ChangeCondition $change): RedirectResponse
+    {
+        return $this->done(back(), $change->handle($balance, $request->validated('quantity'), $request->to(), $request->validated('reason'), $request->token(), $request->person()));
+    }
+
+    public function expiry(DeedRequest $request, int $lot, ChangeCondition $change): RedirectResponse
+    {
+        $typed = $request->validate(['expires_on' => ['nullable', 'date_format:Y-m-d'], 'reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say what the new date rests on.', ...$request->messages()]);
+
+        return $this->done(back(), $change->expiry($lot, $typed['expires_on'] ?? null, $typed['reason'], $request->token(), $request->person()));
+    }
+
+    public function standard(DeedRequest $request, int $item, SetStandardCost $set): RedirectResponse
+    {
+        $typed = $request->validate(['cost' => ['required', ...DeedRequest::AMOUNT_OR_ZERO], 'reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say why it changes.', ...$request->messages()]);
+
+        return $this->done(back(), $set->handle($item, $typed['cost'], $typed['reason'], $request->token(), $request->person()));
     }
 
     public function count(DeedRequest $request, int $balance, CountBalance $count): RedirectResponse

@@ -34,7 +34,7 @@ final readonly class DispatchList
                 'o.short_reason', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at', 'po.late_minutes'])
             ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing > 0) AS missing', [Plan::LIVE])
             ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing = 0 AND k.coming <> "[]") AS coming', [Plan::LIVE])
-            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity < c.planned_quantity) AS to_issue')
+            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = "hand") AS to_issue')
             ->get()->each(function (\stdClass $row): void {
                 $row->ready = self::ready($row);
                 $row->papers = $row->state === 'firm' ? 'not released' : ($row->instructions === '' ? 'traveler' : 'traveler, instructions');

@@ -22,6 +22,12 @@ final class OrderList
         return self::find($query->offset($filter->skip)->limit(self::PAGE)->pluck('o.id')->all());
     }
 
+    /** All open orders by the rank itself, as it is stored. @return Collection<int, \stdClass> */
+    public static function ranked(): Collection
+    {
+        return self::find(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->pluck('id')->all());
+    }
+
     public static function count(OrderFilter $filter): int
     {
         return self::matching($filter)->count();

@@ -3,14 +3,18 @@
 namespace App\Queries\Orders;
 
 use App\Models\Plan;
+use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\UsageVariance;
 
 /** All that the page of one order shows, in a constant number of queries. */
 final readonly class OrderPage
 {
     /**
      * @param  Collection<int, \stdClass>  $components
+     * @param  Collection<int, \stdClass>  $reservations  stock kept hard for it
+     * @param  Collection<int, \stdClass>  $deviations  components used otherwise than planned, once the order is being built
      * @param  Collection<int, \stdClass>  $steps
      * @param  Collection<int, \stdClass>  $ties
      * @param  Collection<int, \stdClass>  $related  orders for its parts, and the one it is for
@@ -22,6 +26,8 @@ final readonly class OrderPage
         public \stdClass $order,
         public PaceStrip $strip,
         public Collection $components,
+        public Collection $reservations,
+        public Collection $deviations,
         public Collection $steps,
         public Collection $ties,
         public Collection $related,
@@ -42,7 +48,16 @@ final readonly class OrderPage
         $components = DB::table('order_components AS c')->join('items AS i', 'i.id', 'c.item_id')->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('plan_components AS p', fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE))
             ->where('c.order_id', $id)->orderBy('c.position')
-            ->get(['c.*', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'p.from_stock', 'p.missing', 'p.coming']);
+            ->leftJoin('order_components AS sf', 'sf.id', 'c.stands_for_id')->leftJoin('items AS si', 'si.id', 'sf.item_id')
+            ->where(fn ($shown) => $shown->where('c.planned_quantity', '>', 0)->orWhere('c.used_quantity', '>', 0)->orWhere('c.baseline_quantity', '>', 0))
+            ->select(['c.*', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'p.from_stock', 'p.missing', 'p.coming', 'si.name AS stands_for'])
+            ->selectRaw("(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places pl ON pl.id = b.place_id AND pl.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)) AS on_hand")
+            ->selectRaw('(SELECT SUM(r.quantity) FROM reservations r WHERE r.order_id = c.order_id AND r.item_id = c.item_id) AS reserved')
+            ->selectRaw("(SELECT GROUP_CONCAT(x.code SEPARATOR ', ') FROM (SELECT m.component_id, l.code FROM moves m JOIN places t ON t.id = m.to_place_id JOIN lots l ON l.id = m.lot_id WHERE m.order_id = ? AND m.component_id IS NOT NULL
+                GROUP BY m.component_id, l.code HAVING SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0) x WHERE x.component_id = c.id) AS lots", [$id])
+            ->join('orders AS o', 'o.id', 'c.order_id')->get();
+        $reservations = DB::table('reservations AS r')->join('items AS i', 'i.id', 'r.item_id')->join('units AS u', 'u.id', 'i.unit_id')->leftJoin('lots AS l', 'l.id', 'r.lot_id')->where('r.order_id', $id)->where('r.quantity', '>', 0)
+            ->orderBy('r.id')->get(['r.id', 'r.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot']);
         $steps = DB::table('order_steps AS s')->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->leftJoin('plan_steps AS p', fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE))
@@ -70,8 +85,25 @@ final readonly class OrderPage
             ->where('c.order_id', $id)->where('c.what', '<>', 'released')
             ->orderByDesc('c.id')->limit(100)->get(['c.what', 'c.before', 'c.after', 'b.entered_at', 'u.name AS person']);
 
-        return new self($order, PaceStrips::for(collect([$order]))[$order->id], $components, $steps, $ties, $related, $bookings, $changes,
+        return new self($order, PaceStrips::for(collect([$order]))[$order->id], $components, $reservations, self::deviations($id, $components), $steps, $ties, $related, $bookings, $changes,
             self::cost($order));
+    }
+
+    /**
+     * @param  Collection<int, \stdClass>  $components
+     * @return Collection<int, \stdClass>
+     */
+    private static function deviations(int $order, Collection $components): Collection
+    {
+        $reasons = DB::table('moves AS m')->join('bookings AS b', 'b.id', 'm.booking_id')->where('m.order_id', $order)->whereNotNull('m.component_id')->groupBy('m.component_id')
+            ->selectRaw("m.component_id, GROUP_CONCAT(DISTINCT NULLIF(IF(m.reason <> '', m.reason, b.reason), '') SEPARATOR '; ') AS reasons")->pluck('reasons', 'component_id');
+
+        return $components->filter(fn (\stdClass $row): bool => $row->used_value !== 0 || ! BigDecimal::of($row->used_quantity)->isZero())->map(function (\stdClass $row) use ($reasons): \stdClass {
+            $variance = UsageVariance::of(BigDecimal::of($row->planned_quantity), (int) $row->planned_value, BigDecimal::of($row->used_quantity), (int) $row->used_value);
+
+            return (object) ['item_name' => $row->item_name, 'item_number' => $row->item_number, 'unit' => $row->unit, 'planned_quantity' => $row->planned_quantity, 'used_quantity' => $row->used_quantity,
+                'difference' => $variance->quantity, 'by_quantity' => $variance->byQuantity, 'by_price' => $variance->byPrice, 'reasons' => $reasons[$row->id] ?? ''];
+        })->filter(fn (\stdClass $row): bool => ! $row->difference->isZero() || $row->by_price !== 0)->values();
     }
 
     /** @return array<string, array{planned: int, actual: int}> */

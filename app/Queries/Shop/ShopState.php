@@ -47,7 +47,7 @@ final class ShopState
         $this->orders = DB::table('orders')->whereIn('state', self::OPEN)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')
             ->get(['id', 'number', 'item_id', 'quantity', 'received_quantity', 'state', 'is_held', 'due_on', 'rank', 'for_order_id',
-                'released_at'])->keyBy('id');
+                'released_at', 'owner_id'])->keyBy('id');
         $this->readSteps();
         $this->allocated = $this->allocate();
         foreach ($this->allocated as $allocated) {
@@ -194,15 +194,19 @@ final class ShopState
     private function allocate(): array
     {
         $components = DB::table('order_components AS c')->join('items AS i', 'i.id', 'c.item_id')
-            ->whereIn('c.order_id', $this->orders->keys())->whereColumn('c.planned_quantity', '>', 'c.used_quantity')
-            ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'i.name', 'i.number'])
+            ->whereIn('c.order_id', $this->orders->keys())->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
+            ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'i.name', 'i.number'])
             ->groupBy('order_id');
         $items = $components->flatten(1)->pluck('item_id')->unique()->values();
         $needs = [];
+        $owned = [];
         foreach ($this->orders as $order) {
             foreach ($order->is_held ? [] : $components[$order->id] ?? [] as $row) {
+                if ($row->supplied_by === 'customer') {
+                    $owned[$row->id] = (int) $order->owner_id;
+                }
                 $needs[] = new ComponentNeed($row->id, $order->id, $row->item_id, $row->name, $row->step_number,
-                    BigDecimal::of($row->planned_quantity)->minus($row->used_quantity));
+                    BigDecimal::of($row->planned_quantity)->minus($row->used_quantity)->minus($row->replaced_quantity));
             }
         }
         $promised = Cover::query()->whereIn('item_id', $items)->where('quantity', '>', 0)->groupBy('item_id', 'supply', 'order_id')
@@ -223,7 +227,36 @@ final class ShopState
             }
         }
 
-        return Allocation::of($needs, $stock, [...$this->purchases($items), ...$this->ordersComing($items, $kept)]);
+        $reserved = [];
+        foreach (DB::table('reservations')->whereIn('item_id', $items)->where('quantity', '>', 0)->groupBy('order_id', 'item_id')->selectRaw('order_id, item_id, SUM(quantity) AS quantity')->get() as $row) {
+            $reserved["{$row->order_id}-{$row->item_id}"] = BigDecimal::of($row->quantity);
+        }
+        $own = $this->customersOwn($needs, $owned);
+
+        return Allocation::of($own['ours'], $stock, [...$this->purchases($items), ...$this->ordersComing($items, $kept)], $reserved) + $own['theirs'];
+    }
+
+    /**
+     * Needs of a customer's own material are met from what that customer has sent, never from ours.
+     *
+     * @param  list<ComponentNeed>  $needs
+     * @param  array<int, int>  $owned  customer by component
+     * @return array{ours: list<ComponentNeed>, theirs: array<int, Allocated>}
+     */
+    private function customersOwn(array $needs, array $owned): array
+    {
+        $theirs = array_filter($needs, fn (ComponentNeed $need): bool => isset($owned[$need->id]));
+        $result = [];
+        $stock = $theirs === [] ? collect() : DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')->where('b.condition', 'free')
+            ->whereIn('b.owner_id', array_values($owned))->whereIn('b.item_id', array_map(fn (ComponentNeed $need): int => $need->item, $theirs))
+            ->groupBy('b.owner_id', 'b.item_id')->selectRaw('b.owner_id, b.item_id, SUM(b.quantity) AS quantity')->get();
+        foreach ($stock->groupBy('owner_id') as $owner => $rows) {
+            $result += Allocation::of(array_values(array_filter($theirs, fn (ComponentNeed $need): bool => $owned[$need->id] === $owner)),
+                $rows->mapWithKeys(fn ($row): array => [$row->item_id => BigDecimal::of($row->quantity)])->all(), []);
+        }
+        $result += Allocation::of(array_values(array_filter($theirs, fn (ComponentNeed $need): bool => ! isset($result[$need->id]))), [], []);
+
+        return ['ours' => array_values(array_filter($needs, fn (ComponentNeed $need): bool => ! isset($owned[$need->id]))), 'theirs' => $result];
     }
 
     /**
@@ -234,7 +267,7 @@ final class ShopState
     {
         return array_values(DB::table('purchases')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on')->get()
             ->map(fn ($row): Supply => new Supply("purchase {$row->number}", $row->item_id, BigDecimal::of($row->quantity)
-                ->minus($row->received_quantity),
+                ->minus($row->received_quantity)->minus($row->cancelled_quantity),
                 at: max(self::minute($this->now),
                     self::minute(CarbonImmutable::parse("{$row->expected_on} 08:00", config()->string('pace.zone'))))))->all());
     }

@@ -45,6 +45,6 @@ final class StationQueue
             ->select(['s.*', 'o.number AS order_number', 'o.quantity', 'o.due_on', 'i.number AS item_number', 'i.name AS item_name',
                 'u.code AS unit', 'p.start_at', 'p.end_at', 'p.machine', 'po.late_minutes', 'w.name AS worker'])
             ->selectRaw('(SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id AND n.number > s.number) AS next_number')
-            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity < c.planned_quantity) AS parts_open');
+            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = "hand") AS parts_open');
     }
 }

@@ -8,6 +8,7 @@ use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrip;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\ReceiveList;
+use App\Queries\Questions\QuestionList;
 use App\Queries\Station\StationQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -28,10 +29,12 @@ final readonly class TodayPage
      * @param  Collection<int, \stdClass>  $outside  steps at suppliers
      * @param  array<string, int>  $missing  how many stuck orders miss which item
      * @param  array<int, PaceStrip>  $strips
+     * @param  Collection<int, \stdClass>  $questions  open ones, the oldest of them
      */
     private function __construct(public Collection $release, public Collection $stuck, public Collection $late, public array $counts,
         public Collection $uncovered,
-        public Collection $outside, public array $missing, public array $strips, public ?string $lastBooking)
+        public Collection $outside, public array $missing, public array $strips, public ?string $lastBooking,
+        public Collection $questions, public int $questionCount, public int $short)
     {
     }
 
@@ -66,6 +69,9 @@ final readonly class TodayPage
             $missing,
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
+            QuestionList::open(5),
+            QuestionList::count(),
+            DB::table('plan_components AS p')->join('order_components AS c', 'c.id', 'p.component_id')->where('p.plan_id', Plan::LIVE)->where('p.missing', '>', 0)->distinct()->count('c.item_id'),
         );
     }
 }

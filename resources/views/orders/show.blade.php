@@ -40,24 +40,7 @@
         </tbody>
     </table>
 
-    <h2>Components</h2>
-    @if ($page->components->isEmpty())<div class="none">It takes no component.</div>@else
-    <table class="list">
-        <thead><tr><th>Item</th><th class="n">Step</th><th class="n">Planned</th><th class="n">Used</th><th>Unit</th><th>Where the rest comes from</th><th class="n w2">Planned €</th><th class="n w2">Used €</th>@if ($open)<th></th>@endif</tr></thead>
-        <tbody>
-        @foreach ($page->components as $part)
-            <tr><td><a href="{{ route('stock.show', $part->item_id) }}">{{ $part->item_name }}</a> <span class="sub">{{ $part->item_number }}</span></td><td class="n">{{ $part->step_number }}</td>
-                <td class="n">{{ \App\Wording\Figures::amount($part->planned_quantity) }}@if (! \Brick\Math\BigDecimal::of($part->planned_quantity)->isEqualTo($part->baseline_quantity)) <span class="soon" title="the master says {{ \App\Wording\Figures::amount($part->baseline_quantity) }}">≠</span>@endif</td>
-                <td class="n">{{ \App\Wording\Figures::amount($part->used_quantity) }}</td><td>{{ $part->unit }}</td>
-                <td>@if ($part->from_stock !== null)
-                    @if ($part->from_stock > 0){{ \App\Wording\Figures::amount($part->from_stock) }} from stock @endif
-                    @foreach (json_decode($part->coming) as $coming)<span class="soon">{{ \App\Wording\Figures::amount($coming->quantity) }} from {{ $coming->supply }}{{ $coming->at ? ', '.\App\Wording\When::day($coming->at) : '' }}</span> @endforeach
-                    @if ($part->missing > 0)<span class="behind notched">{{ \App\Wording\Figures::amount($part->missing) }} not ordered</span>@endif @endif</td>
-                <td class="n w2">{{ $part->planned_value ? \App\Wording\Figures::money($part->planned_value) : '' }}</td><td class="n w2">{{ $part->used_value ? \App\Wording\Figures::money($part->used_value) : '' }}</td>
-                @if ($open)<td>@can('change-order') @php($form = $typed("component-{$part->id}"))<details class="more" @if ($form->isMine()) open @endif><summary>change</summary><form class="d-flex gap-2 align-items-start flex-wrap" method="post" action="{{ route('order-components.update', $part->id) }}">@csrf @method('put') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}"><x-field bare :in="$form" name="quantity" :label="'Planned '.$part->item_name" class="n" :value="$amount($part->planned_quantity)" inputmode="decimal" /><button class="btn btn-quiet btn-small">Change</button></form></details>@endcan</td>@endif</tr>
-        @endforeach
-        </tbody>
-    </table>@endif
+    @include('orders.components')
     @if ($open) @can('change-order')
     <div class="changes">
         @php($form = $typed('head'))

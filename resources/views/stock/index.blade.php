@@ -7,22 +7,26 @@
         <tbody>
         @foreach ($rows as $i => $row)
             @php($again = $i > 0 && $rows[$i - 1]->item_id === $row->item_id)
-            <tr @class(['again' => $again])><td>@if (! $again)<a href="{{ route('stock.show', $row->item_id) }}"><span class="num">{{ $row->item_number }}</span></a> {{ $row->item_name }} @if (\Brick\Math\BigDecimal::of($row->item_quantity)->isLessThan($row->reorder_point))<span class="tag soon">below {{ \App\Wording\Figures::amount($row->reorder_point) }}</span>@endif @endif</td><td>{{ $row->place }}</td><td>@if ($row->serials > 1)<a href="{{ route('stock.show', $row->item_id) }}">{{ $row->serials }} serials</a> <span class="sub">{{ $row->lot }} to {{ $row->last_lot }}</span>@else{{ $row->lot }}@endif</td><td>{{ $row->condition === 'free' ? '' : $row->condition }}</td>
+            <tr @class(['again' => $again])><td>@if (! $again)<a href="{{ route('stock.show', $row->item_id) }}"><span class="num">{{ $row->item_number }}</span></a> {{ $row->item_name }} @if (\Brick\Math\BigDecimal::of($row->item_quantity)->isLessThan($row->reorder_point))<span class="tag soon">below {{ \App\Wording\Figures::amount($row->reorder_point) }}</span>@endif @endif</td><td>{{ $row->place }}</td><td>@if ($row->serials > 1)<a href="{{ route('stock.show', $row->item_id) }}">{{ $row->serials }} serials</a> <span class="sub">{{ $row->lot }} to {{ $row->last_lot }}</span>@else{{ $row->lot }}@endif</td><td>{{ $row->condition === 'free' ? '' : \KeepPace\Core\Stock\Condition::from($row->condition)->label() }} @if ($row->owner)<span class="tag outside">{{ $row->owner }}'s own</span>@endif @if ($row->expires_on)<span @class(['sub', 'behind' => $row->expires_on < now()->toDateString()])>until {{ $row->expires_on }}</span>@endif</td>
                 <td class="n">{{ \App\Wording\Figures::amount($row->quantity) }}</td><td>{{ $row->unit }}</td><td class="n">{{ ! $again && $row->promised > 0 ? \App\Wording\Figures::amount($row->promised) : '' }}</td><td class="n">{{ \App\Wording\Figures::money((int) $row->value) }}</td></tr>
         @endforeach
         </tbody>
     </table>@endif
     @can('goods-in')
-    <details class="more mt-3" @if ($errors->any()) open @endif><summary>Book goods in</summary>
+    <details class="more mt-3" id="in" @if ($errors->any() || $receive) open @endif><summary>Book goods in</summary>
         <form class="actions align-items-end" method="post" action="{{ route('stock.store') }}">@csrf @token
             <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="toggle from:closest details once"></datalist>
-            <div><label for="g-p">On purchase</label><select class="form-select" id="g-p" name="purchase_id"><option value="">none</option>@foreach ($purchases as $purchase)<option value="{{ $purchase->id }}" @selected(old('purchase_id') == $purchase->id)>{{ $purchase->number }} {{ $purchase->item->number }}, {{ \App\Wording\Figures::amount((string) \Brick\Math\BigDecimal::of($purchase->quantity)->minus($purchase->received_quantity)) }} {{ $purchase->item->unit->code }}, {{ \App\Wording\When::day($purchase->expected_on) }}</option>@endforeach</select></div>
-            <div><label for="g-i">Item</label><input class="form-control" id="g-i" name="item" list="items" value="{{ old('item') }}" required><x-why field="item" /></div>
-            <div><label for="g-q">Quantity</label><input class="form-control n" id="g-q" name="quantity" value="{{ old('quantity') }}" required inputmode="decimal"><x-why field="quantity" /></div>
+            <div><label for="g-p">On purchase</label><select class="form-select" id="g-p" name="purchase_id"><option value="">none</option>@foreach ($purchases as $purchase)<option value="{{ $purchase->id }}" @selected(old('purchase_id', $receive?->id) == $purchase->id)>{{ $purchase->number }} {{ $purchase->item->number }}, {{ \App\Wording\Figures::amount((string) $purchase->openQuantity()) }} {{ $purchase->item->unit->code }}, {{ \App\Wording\When::day($purchase->expected_on) }}</option>@endforeach</select></div>
+            <div><label for="g-i">Item</label><input class="form-control" id="g-i" name="item" list="items" value="{{ old('item', $receive?->item->number) }}" required><x-why field="item" /></div>
+            <div><label for="g-q">Quantity</label><input class="form-control n" id="g-q" name="quantity" value="{{ old('quantity', $receive === null ? '' : \App\Wording\Figures::amount((string) $receive->openQuantity())) }}" required inputmode="decimal"><x-why field="quantity" /></div>
             <div><label for="g-u">Unit</label><input class="form-control" id="g-u" name="unit" size="4" value="{{ old('unit') }}" placeholder="stock"><x-why field="unit" /></div>
-            <div><label for="g-c">€ per stock unit</label><input class="form-control n" id="g-c" name="price" value="{{ old('price') }}" required inputmode="decimal"><x-why field="price" /></div>
+            <div><label for="g-c">€ per stock unit</label><input class="form-control n" id="g-c" name="price" value="{{ old('price', $receive === null ? '' : \App\Wording\Figures::amount($receive->price)) }}" required inputmode="decimal"><x-why field="price" /></div>
             <div><label for="g-t">To</label><select class="form-select" id="g-t" name="place_id">@foreach ($places as $id => $name)<option value="{{ $id }}" @selected(old('place_id') == $id)>{{ $name }}</option>@endforeach</select></div>
             <div><label for="g-l">Lot, or serials one a line</label><textarea class="form-control" id="g-l" name="codes" rows="1">{{ old('codes') }}</textarea><x-why field="codes" /></div>
+            <x-field name="supplier_lot" label="Supplier's lot" size="9" maxlength="60" /><x-field name="expires_on" label="Good until" type="date" />
+            <div><label for="g-s">As</label><select class="form-select" id="g-s" name="condition">@foreach (\KeepPace\Core\Stock\Condition::cases() as $case)<option value="{{ $case->value }}" @selected(old('condition') === $case->value)>{{ $case->label() }}</option>@endforeach</select></div>
+            <div><label for="g-o">Whose</label><select class="form-select" id="g-o" name="owner_id"><option value="">ours</option>@foreach ($customers as $id => $name)<option value="{{ $id }}" @selected(old('owner_id') == $id)>{{ $name }}'s own</option>@endforeach</select></div>
+            <x-field name="booked_on" label="Came in on" type="date" title="empty = today; an earlier day for a receipt that was missed" />
             <button class="btn btn-act">Book in</button>
         </form>
     </details>

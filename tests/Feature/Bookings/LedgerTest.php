@@ -69,8 +69,7 @@ it('keeps condition and owner apart', function () {
     $order = $this->shop->order('EX-9H', '40');
     $this->shop->release($order);
     $line = $order->components->first(fn ($component): bool => $component->item->number === 'BRG-25');
-    expect(fn () => app(App\Actions\Stock\IssueComponents::class)
-        ->handle([$line->id => ['quantity' => '76', 'lot' => 0]], false, '', 'i', $this->shop->as(Role::Storekeeper)))
+    expect(fn () => $this->shop->issue($line, '76'))
         ->toThrow(Refused::class, '75 there');
 });
 

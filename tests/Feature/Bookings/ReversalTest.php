@@ -63,8 +63,11 @@ it('refuses what later bookings stand on, and says what to do', function () {
     $order = $this->shop->order('EX-9E', '2');
     $this->shop->release($order);
     $motor = $order->components()->whereRelation('item', 'number', 'MOT-120')->firstOrFail();
-    DB::table('balances')->where('item_id', $motor->item_id)->update(['quantity' => 1]);
-    expect(fn () => $this->shop->reverse($in))->toThrow(Refused::class, '5 of MOT-120');
+    $this->shop->goodsIn('BRG-25', '5', '7');
+    $used = $this->shop->issue($motor, '2');
+    $counted = app(App\Actions\Stock\CountBalance::class)->handle((int) DB::table('balances')->where('item_id', $motor->item_id)->value('id'), '1', 'lost', 'n', $this->shop->as(App\Access\Role::Storekeeper));
+    expect(fn () => $this->shop->reverse($in))->toThrow(Refused::class, "Undo first: booking {$counted->id} (Counted MOT-120")
+        ->and(fn () => $this->shop->reverse($in))->toThrow(Refused::class, "then booking {$used->id} (1 component issued");
 });
 
 it('refuses pieces that have gone on, double reversals, and reversing a reversal', function () {

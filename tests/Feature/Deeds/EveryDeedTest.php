@@ -2,11 +2,15 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\HoldPromise;
 use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\SayAbsent;
 use App\Actions\Schedule\UndoPlan;
 use App\Actions\Schedule\WhatIf;
+use App\Actions\Stock\ReserveStock;
+use App\Actions\Usage\ProposeSlip;
 use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
@@ -39,6 +43,11 @@ function deed(object $test, string $name): array
     };
     $line = fn () => $shop->customerOrder(['LID-9' => '4'])->lines[0];
     $version = fn (Order $order): int => $order->refresh()->version;
+    $bought = function () use ($shop): int {
+        app(RaisePurchases::class)->handle([new PurchaseLine($shop->item('MOT-120')->id, '5')], false, 'bought', $shop->as(Role::Buyer));
+
+        return (int) DB::table('purchases')->value('id');
+    };
 
     return match ($name) {
         'enter a customer order' => ['role' => Role::Sales, 'method' => 'post', 'uri' => '/customer-orders', 'no' => Role::Operator,
@@ -106,10 +115,81 @@ function deed(object $test, string $name): array
             'no' => Role::Operator,
             'data' => ['orders' => [$order->id]], 'bad' => ['orders' => [$order->id, $shop->order('EX-20E', '30')->id]],
             'field' => 'refused', 'says' => 'is short of'])($tray()),
-        'issue' => (fn (Order $order): array => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/issue', 'no' => Role::Operator,
-            'data' => ['lines' => [$order->components[0]->id => ['quantity' => '1', 'lot' => '0']]],
-            'bad' => ['lines' => [$order->components[0]->id => ['quantity' => '99999', 'lot' => '0']]],
-            'field' => "lines.{$order->components[0]->id}.quantity", 'says' => 'is more than the'])($released()),
+        'book a usage slip' => (function () use ($shop, $released): array {
+            $order = $released();
+            $slip = app(ProposeSlip::class)->handle([$order->id], 'whole', null, $shop->token(), $shop->as(Role::Storekeeper));
+            $line = $slip->lines()->firstOrFail();
+
+            return ['role' => Role::Storekeeper, 'method' => 'put', 'uri' => "/slips/{$slip->id}", 'no' => Role::Operator, 'data' => ['version' => 1, 'do' => 'book'],
+                'bad' => ['lines' => [$line->id => ['quantity' => '99999']]], 'field' => "lines.{$line->id}.quantity", 'says' => 'is more than the'];
+        })(),
+        'book what is picked' => (function () use ($shop, $released): array {
+            $slip = app(ProposeSlip::class)->handle([$released()->id], 'whole', null, $shop->token(), $shop->as(Role::Storekeeper));
+
+            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/slips/{$slip->id}/pick", 'no' => Role::Operator,
+                'data' => ['version' => 1, 'do' => 'book', 'picked' => DB::table('slip_splits')->pluck('id')->all()], 'bad' => ['do' => 'scan', 'scan' => 'ZZZ'], 'field' => 'scan', 'says' => 'ZZZ is not on this list'];
+        })(),
+        'return components' => (function () use ($shop, $released): array {
+            $order = $released();
+            $shop->issueAll($order);
+            $sheet = $shop->component($order, 'SS-15');
+            $key = "{$sheet->id}-".DB::table('moves')->where('component_id', $sheet->id)->value('lot_id');
+
+            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/orders/{$order->id}/returns", 'no' => Role::Operator,
+                'data' => ['lines' => [$key => '1'], 'place_id' => $shop->place('RACK')->id, 'condition' => 'free', 'reason' => 'not needed'],
+                'bad' => ['lines' => [$key => '100']], 'field' => "lines.{$key}", 'says' => '100 to return'];
+        })(),
+        'take lines back' => (function () use ($shop, $released): array {
+            $order = $released();
+            $booking = $shop->issueAll($order);
+
+            return ['role' => Role::Storekeeper, 'method' => 'delete', 'uri' => "/bookings/{$booking->id}/lines", 'no' => Role::Operator, 'data' => ['moves' => [$booking->moves()->value('id')], 'reason' => 'wrong order'],
+                'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why they are taken back'];
+        })(),
+        'correct a lot' => (function () use ($shop, $released): array {
+            $order = $released();
+            $move = $shop->issue($shop->component($order, 'SS-15'), '2', ['H-7714' => '2'])->moves()->firstOrFail();
+
+            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/moves/{$move->id}/lot", 'no' => Role::Operator, 'data' => ['code' => 'H-7731', 'quantity' => '2', 'reason' => 'read off the sheet'],
+                'bad' => ['code' => 'H-0'], 'field' => 'splits', 'says' => 'There is no lot H-0'];
+        })(),
+        'add a late cost' => (fn (Booking $in): array => ['role' => Role::CostClerk, 'method' => 'post', 'uri' => "/bookings/{$in->id}/late-cost", 'no' => Role::Storekeeper,
+            'data' => ['amount' => '12.50', 'reason' => 'freight'], 'bad' => ['amount' => '12.505'], 'field' => 'amount', 'says' => 'plain number'])($shop->goodsIn('MOT-120', '2', '84')),
+        'set a standard cost' => ['role' => Role::CostClerk, 'method' => 'post', 'uri' => '/items/'.$shop->item('FOOT-1')->id.'/standard', 'no' => Role::Storekeeper,
+            'data' => ['cost' => '0.95', 'reason' => 'year begins'], 'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why it changes'],
+        'close a period' => ['role' => Role::CostClerk, 'method' => 'post', 'uri' => '/periods', 'no' => Role::Storekeeper, 'data' => ['ends_on' => '2026-10-31'], 'bad' => ['ends_on' => '2026-12-31'], 'field' => 'ends_on', 'says' => 'when its last day is over'],
+        'scrap stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id').'/scrap', 'no' => Role::Sales,
+            'data' => ['quantity' => '2', 'class' => 'handling', 'reason' => 'rusty'], 'bad' => ['quantity' => '200'], 'field' => 'quantity', 'says' => '200 of BRG-25'],
+        'block stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id').'/condition', 'no' => Role::Sales,
+            'data' => ['quantity' => '2', 'to' => 'blocked', 'reason' => 'rusty'], 'bad' => ['quantity' => '200'], 'field' => 'quantity', 'says' => '200 of BRG-25'],
+        'date a lot' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/lots/'.DB::table('lots')->value('id').'/expiry', 'no' => Role::Sales, 'data' => ['expires_on' => '2027-05-01', 'reason' => 're-test'],
+            'bad' => ['expires_on' => 'soon'], 'field' => 'expires_on', 'says' => 'Choose a date'],
+        'keep stock for an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/reservations', 'no' => Role::Storekeeper,
+            'data' => ['order' => $order->id, 'item' => $shop->item('FOOT-1')->id, 'quantity' => '4'], 'bad' => ['quantity' => '400'], 'field' => 'quantity', 'says' => 'Keep no more than it takes'])($tray()),
+        'give kept stock up' => (function () use ($shop, $tray): array {
+            $order = $tray();
+            app(ReserveStock::class)->handle($order->id, $shop->item('FOOT-1')->id, '', '4', '', 'k', $shop->as(Role::Planner));
+
+            return ['role' => Role::Planner, 'method' => 'delete', 'uri' => '/reservations/'.DB::table('reservations')->value('id'), 'no' => Role::Storekeeper, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+        })(),
+        'place an order in the rank' => (fn (Order $first, Order $second): array => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/rank', 'no' => Role::Planner, 'data' => ['order' => $second->id, 'before' => $first->id],
+            'bad' => ['before' => $second->id], 'field' => 'refused', 'says' => 'stands there already'])($tray(), $tray()),
+        'order of suppliers' => ['role' => Role::Buyer, 'method' => 'post', 'uri' => '/purchases', 'no' => Role::Storekeeper, 'data' => ['items' => [['number' => 'MOT-120', 'quantity' => '5', 'expected_on' => '2026-12-04']]],
+            'bad' => ['items' => [['number' => 'MOT-120', 'quantity' => '1.5']]], 'field' => 'items.0', 'says' => 'whole'],
+        'hurry a purchase' => (fn (int $line): array => ['role' => Role::Buyer, 'method' => 'put', 'uri' => "/purchase-lines/{$line}", 'no' => Role::Storekeeper, 'data' => ['expected_on' => '2026-11-27', 'asked_for' => '2026-11-26'],
+            'bad' => ['expected_on' => ''], 'field' => 'expected_on', 'says' => 'Must be filled'])($bought()),
+        'give up a purchase' => (fn (int $line): array => ['role' => Role::Buyer, 'method' => 'delete', 'uri' => "/purchase-lines/{$line}", 'no' => Role::Storekeeper, 'data' => ['reason' => 'not needed'],
+            'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'no longer wanted'])($bought()),
+        'substitute a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/order-components/'.$shop->component($order, 'FOOT-1')->id.'/swap', 'no' => Role::Storekeeper,
+            'data' => ['version' => $version($order), 'item' => 'BOLT-8', 'quantity' => '6', 'reason' => 'no feet'], 'bad' => ['item' => 'WIRE-1'], 'field' => 'item', 'says' => 'cannot stand in for it'])($tray()),
+        'answer a question' => (function () use ($shop, $released): array {
+            $order = $released();
+            DB::table('items')->where('number', 'SS-15')->update(['lot_rule' => 'ask']);
+            $order->components()->where('item_id', $shop->item('SS-15')->id)->update(['issue_by' => 'backflush']);
+            $shop->report($order->steps[0], '1', '1');
+
+            return ['role' => Role::Storekeeper, 'method' => 'put', 'uri' => '/questions/'.DB::table('questions')->value('id'), 'no' => Role::Operator, 'data' => ['answer' => 'off-cuts'], 'bad' => ['answer' => ''], 'field' => 'answer', 'says' => 'Say what it was'];
+        })(),
         'start a step' => (fn (Order $order): array => ['role' => Role::Operator, 'method' => 'post',
             'uri' => '/order-steps/'.$order->steps[0]
             ->id.'/start', 'no' => Role::Sales, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''])($released()),
@@ -214,7 +294,9 @@ function deed(object $test, string $name): array
 
 const DEEDS = ['enter a customer order', 'change a customer line', 'cover from stock', 'tie to an open order', 'untie', 'make an order',
     'change an order', 'change a component', 'add a component', 'change a step', 'add a step',
-    'take a step out', 'cancel an order', 'release', 'issue', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
+    'take a step out', 'cancel an order', 'release', 'book a usage slip', 'book what is picked', 'return components', 'take lines back', 'correct a lot', 'add a late cost', 'set a standard cost', 'close a period',
+    'scrap stock', 'block stock', 'date a lot', 'keep stock for an order', 'give kept stock up', 'place an order in the rank', 'order of suppliers', 'hurry a purchase', 'give up a purchase',
+    'substitute a component', 'answer a question', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
     'book goods in', 'count stock', 'load by rank', 'move a step', 'take a pin out', 'undo on the board', 'do again on the board', 'copy the plan', 'search',
     'work a what-if out again', 'let a what-if go live', 'throw a what-if away', 'say a machine is down', 'say a person is away', 'say it is back', 'change a calendar',
     'hold a date', 'let a held date go', 'reverse'];
@@ -225,7 +307,7 @@ function books(): array
     $sums = [];
     foreach (['bookings', 'moves', 'balances', 'step_entries', 'cost_entries', 'covers', 'cover_entries', 'orders', 'order_steps',
         'order_components', 'order_changes', 'customer_orders', 'customer_order_lines', 'numberings', 'plan_pins', 'plan_changes', 'searches', 'downtimes',
-        'absences', 'calendar_days', 'shifts', 'promises'] as $table) {
+        'absences', 'calendar_days', 'shifts', 'promises', 'stock_values', 'cost_layers', 'layer_uses', 'reservations', 'reservation_entries', 'purchases', 'purchase_orders', 'questions', 'periods'] as $table) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
 
@@ -255,7 +337,7 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
         $deed = [...$deed, 'field' => 'refused', 'says' => match ($name) {
             'close' => 'Only a built order can be closed', 'load by rank' => 'loaded by rank already', 'take a pin out' => 'not pinned',
             'undo on the board' => 'Nothing on this plan is left to undo', 'do again on the board' => 'Nothing is left to do again',
-            'throw a what-if away' => 'not there any more', 'say it is back' => 'over already', 'let a held date go' => 'not held any more', default => 'is running already',
+            'throw a what-if away' => 'not there any more', 'say it is back' => 'over already', 'let a held date go' => 'not held any more', 'give kept stock up' => 'not kept any more', default => 'is running already',
         }];
     }
     $before = books();

@@ -7,7 +7,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 it('plays its story through the actions and leaves books that agree', function () {
-    foreach (['balances', 'moves', 'bookings', 'plan_steps', 'plan_components', 'plan_orders'] as $table) {
+    foreach (['balances', 'stock_values', 'cost_layers', 'layer_uses', 'moves', 'bookings', 'plan_steps', 'plan_components', 'plan_orders'] as $table) {
         DB::statement('SET FOREIGN_KEY_CHECKS = 0');
         DB::table($table)->delete();
         DB::statement('SET FOREIGN_KEY_CHECKS = 1');

@@ -7,10 +7,10 @@ use App\Access\Role;
 it('lets a role do just this', function (Role $role, array $deeds) {
     expect(array_map(fn (Deed $deed): string => $deed->value, $role->deeds()))->toEqualCanonicalizing(['look', ...$deeds]);
 })->with([
-    [Role::Planner, ['enter-customer-order', 'cover', 'change-order', 'plan', 'say-absent', 'promise', 'release', 'import']],
+    [Role::Planner, ['enter-customer-order', 'cover', 'change-order', 'plan', 'say-absent', 'promise', 'reserve', 'purchase', 'release', 'import']],
     [Role::Storekeeper, ['issue', 'goods-in', 'receive', 'ship', 'reverse']], [Role::Operator, ['report', 'say-absent']],
-    [Role::Buyer, ['goods-in']], [Role::Sales, ['enter-customer-order', 'cover', 'promise']], [Role::CostClerk, ['close', 'reverse']],
-    [Role::Supervisor, ['enter-customer-order', 'cover', 'change-order', 'plan', 'say-absent', 'promise', 'release', 'issue', 'report', 'goods-in', 'receive', 'ship',
+    [Role::Buyer, ['goods-in', 'purchase']], [Role::Sales, ['enter-customer-order', 'cover', 'promise']], [Role::CostClerk, ['close', 'value', 'reverse']],
+    [Role::Supervisor, ['enter-customer-order', 'cover', 'change-order', 'plan', 'say-absent', 'promise', 'rank', 'reserve', 'purchase', 'value', 'release', 'issue', 'report', 'goods-in', 'receive', 'ship',
         'close', 'reverse', 'import']],
 ]);
 

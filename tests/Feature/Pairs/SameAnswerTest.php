@@ -2,7 +2,8 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
-use App\Actions\Stock\IssueComponents;
+use App\Actions\Usage\IssueComponents;
+use App\Actions\Usage\UseLine;
 use App\Models\Order;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Carbon;
@@ -88,8 +89,7 @@ it('receives 10 as 3 + 7, to the cent', fn () => compare($this, function ($test)
 
 it('issues one slip over two orders as two slips', fn () => compare($this, function ($test) {
     [$one, $two] = [made($test, '2'), made($test, '3')];
-    $lines = $one->components->concat($two->components)
-        ->mapWithKeys(fn ($component): array => [$component->id => ['quantity' => (string) $component->openQuantity(), 'lot' => 0]])->all();
+    $lines = $one->components->concat($two->components)->map(fn ($component): UseLine => UseLine::planned($component, (string) $component->openQuantity()))->values()->all();
     app(IssueComponents::class)->handle($lines, false, '', $test->shop->token(), $test->shop->as(Role::Storekeeper));
 }, function ($test) {
     [$one, $two] = [made($test, '2'), made($test, '3')];

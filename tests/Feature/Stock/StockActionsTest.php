@@ -3,7 +3,6 @@
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Stock\CountBalance;
-use App\Actions\Stock\IssueComponents;
 use App\Models\Booking;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -37,50 +36,21 @@ it('issues oldest lots first, and a named lot when asked', function () {
     $order = $this->shop->order('DRUM-9', '40');
     $this->shop->release($order);
     $sheet = $order->components()->orderBy('id')->firstOrFail();
-    $lot = \App\Models\Lot::query()->where('code', 'H-7731')->firstOrFail();
-    app(IssueComponents::class)->handle([$sheet->id => ['quantity' => '5', 'lot' => $lot->id]], false, '', 'i1', $this->shop
-        ->as(Role::Storekeeper));
-    app(IssueComponents::class)->handle([$sheet->id => ['quantity' => '60', 'lot' => 0]], false, '', 'i2', $this->shop
-        ->as(Role::Storekeeper));
+    $this->shop->issue($sheet, '5', ['H-7731' => '5']);
+    $this->shop->issue($sheet, '60');
     // 24 sheets of 3.125 m2 lie in H-7714, so 60 come from it alone
     expect($this->shop->stock('SS-15', 'H-7714')['quantity'])->toBe('15')->and($this->shop->stock('SS-15', 'H-7731')['quantity'])
         ->toBe('45')->and($this->shop->differences())->toBe([]);
-});
-
-it('refuses the whole slip with a sentence beside each line', function () {
-    $order = $this->shop->order('EX-9E', '3');
-    $this->shop->release($order);
-    $components = $order->components()->with('item')->get()->keyBy('item.number');
-    $response = $this->actingAs($this->shop->as(Role::Storekeeper))->from('/issue')->post('/issue', ['token' => 'z', 'lines' => [
-        $components['MOT-120']->id => ['quantity' => '2'], $components['FOOT-1']->id => ['quantity' => '0.5'], $components['GATE-40']
-            ->id => ['quantity' => '400'], $components['BRG-25']->id => ['quantity' => '7'],
-    ]]);
-    $response->assertSessionHasErrors(["lines.{$components['FOOT-1']->id}.quantity", "lines.{$components['GATE-40']->id}.quantity",
-        "lines.{$components['BRG-25']->id}.quantity"])->assertSessionHasInput('lines');
-    expect($this->shop->stock('MOT-120')['quantity'])->toBe('14')->and(DB::table('moves')->where('order_id', $order->id)->exists())
-        ->toBeFalse();
 });
 
 it('issues more than planned only when it is meant', function () {
     $order = $this->shop->order('EX-9E', '1');
     $this->shop->release($order);
     $motor = $order->components()->whereRelation('item', 'number', 'MOT-120')->firstOrFail();
-    $issue = fn (bool $over, string $token) => app(IssueComponents::class)
-        ->handle([$motor->id => ['quantity' => '2', 'lot' => 0]], $over, 'one burnt out', $token, $this->shop->as(Role::Storekeeper));
-    expect(fn () => $issue(false, 'o1'))->toThrow(Refused::class, 'more than the 1 still planned');
-    expect($issue(true, 'o2')->reason)->toBe('one burnt out')->and($motor->refresh()->used_quantity)->toBe('2.000000')
+    expect(fn () => $this->shop->issue($motor, '2', [], 'one burnt out'))->toThrow(Refused::class, 'more than the 1 still planned');
+    expect(fn () => $this->shop->issue($motor, '2', [], '', true))->toThrow(Refused::class, 'Say why');
+    expect($this->shop->issue($motor, '2', [], 'one burnt out', true)->reason)->toBe('one burnt out')->and($motor->refresh()->used_quantity)->toBe('2.000000')
         ->and($this->shop->differences())->toBe([]);
-});
-
-it('books the same form once', function () {
-    $order = $this->shop->order('EX-9E', '3');
-    $this->shop->release($order);
-    $motor = $order->components()->whereRelation('item', 'number', 'MOT-120')->firstOrFail();
-    foreach ([1, 2] as $send) {
-        $this->actingAs($this->shop->as(Role::Storekeeper))
-            ->post('/issue', ['token' => 'same', 'lines' => [$motor->id => ['quantity' => '1']]])->assertSessionHas('done');
-    }
-    expect($this->shop->stock('MOT-120')['quantity'])->toBe('13')->and(Booking::query()->where('token', 'same')->count())->toBe(1);
 });
 
 it('does not issue what is promised to a customer line', function () {
@@ -90,8 +60,7 @@ it('does not issue what is promised to a customer line', function () {
     $order = $this->shop->order('EX-9E', '1');
     $this->shop->release($order);
     $gearbox = $order->components()->whereRelation('item', 'number', 'GBOX-1')->firstOrFail();
-    expect(fn () => app(IssueComponents::class)
-        ->handle([$gearbox->id => ['quantity' => '1', 'lot' => 0]], false, '', 'p', $this->shop->as(Role::Storekeeper)))
+    expect(fn () => $this->shop->issue($gearbox, '1'))
         ->toThrow(Refused::class, 'promised');
 });
 

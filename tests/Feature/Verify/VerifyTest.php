@@ -1,5 +1,6 @@
 <?php
 
+use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Models\Order;
 use App\Verify\Checks;
@@ -35,6 +36,14 @@ beforeEach(function () {
     $this->shop->issueAll($tank);
     $this->shop->goodsIn('GATE-40', '5', '12.10');
     $this->shop->reverse($this->shop->goodsIn('SS-15', '1', '46', 'H-1', null, 'RACK'));
+    app(App\Actions\Purchasing\RaisePurchases::class)->handle([new App\Actions\Purchasing\PurchaseLine($this->shop->item('MOT-120')->id, '5')], false, 'pu', $this->shop->as(Role::Buyer));
+    app(App\Actions\Stock\ReserveStock::class)->handle($this->shop->order('EX-9E', '2')->id, $this->shop->item('MOT-120')->id, '', '2', '', 'ke', $this->shop->as(Role::Planner));
+    app(App\Actions\Bookings\ClosePeriod::class)->handle('2026-10-31', 'cl', $this->shop->as(Role::CostClerk));
+    $asks = $this->shop->order('TRAY-40', '1');
+    $this->shop->release($asks);
+    DB::table('items')->where('number', 'SS-15')->update(['lot_rule' => 'ask']);
+    $asks->components()->where('item_id', $this->shop->item('SS-15')->id)->update(['issue_by' => 'backflush']);
+    $this->shop->report($asks->steps[0], '1', '1');
 });
 
 it('finds nothing wrong with what was booked', function () {
@@ -69,6 +78,14 @@ it('names each corrupted value, by the rule it breaks', function (string $rule, 
         'UPDATE moves SET value = value + 1 WHERE booking_id = (SELECT id FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1)'],
     ['a reversal has no move of its own',
         'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, 2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1'],
+    ['a move taken back is the exact negative', 'UPDATE moves SET value = value + 1 WHERE reverses_id IS NOT NULL LIMIT 1'],
+    ['nothing is booked in a period after its close', "UPDATE bookings SET booked_on = '2026-10-01' ORDER BY id DESC LIMIT 1"],
+    ['what stands in for a component is counted on it', 'UPDATE order_components SET replaced_quantity = 1 LIMIT 1'],
+    ['a question asks for no more than it was opened for', 'UPDATE questions SET open_quantity = quantity + 1'],
+    ['a reservation is the sum of its entries', 'UPDATE reservations SET quantity = quantity - 1'],
+    ['what is kept for orders is on hand, for open orders only', 'UPDATE reservations SET quantity = 999'],
+    ['what is kept for orders is on hand, for open orders only', "UPDATE orders SET state = 'closed' WHERE id = (SELECT order_id FROM reservations LIMIT 1)"],
+    ['the next purchase number is unused', "UPDATE numberings SET next = 1 WHERE code = 'purchase'"],
     ['a reversal takes back cost',
         "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT reverses_id, 1, 'labour', 7 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1"],
     ['a reversal takes back counts',

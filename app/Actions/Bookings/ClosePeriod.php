@@ -1,0 +1,35 @@
+<?php
+
+namespace App\Actions\Bookings;
+
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** Closes the books up to a day: later entries and reversals go into the open period. */
+final class ClosePeriod
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused when the day lies ahead, or before what is closed already */
+    public function handle(string $endsOn, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::PeriodClosed, $token, $by, function (Ledger $ledger) use ($endsOn, $by): void {
+            // bookings under way hold this row shared: they are let through first
+            DB::table('numberings')->where('code', 'period')->lockForUpdate()->first();
+            $closed = DB::table('periods')->max('ends_on');
+            if ($closed !== null && $endsOn <= $closed) {
+                throw Refused::because("The books are closed up to {$closed} already.", 'ends_on');
+            }
+            if ($endsOn >= now(config()->string('pace.zone'))->toDateString()) {
+                throw Refused::because('A period is closed when its last day is over.', 'ends_on');
+            }
+            DB::table('periods')->insert(['booking_id' => $ledger->booking->id, 'ends_on' => $endsOn, 'closed_at' => now(), 'user_id' => $by->id]);
+            $ledger->says("The books are closed up to {$endsOn}.");
+        });
+    }
+}

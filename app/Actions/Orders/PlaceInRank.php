@@ -1,0 +1,84 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Actions\Schedule\AskEffect;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** Gives an order its place in the one rank that decides who gets scarce stock and who gets the machine. */
+final class PlaceInRank
+{
+    private const GAP = 10;
+
+    public function __construct(private readonly Bookings $bookings, private readonly AskEffect $ask)
+    {
+    }
+
+    /**
+     * @param  int|null  $before  the order it goes before; null = last of all
+     *
+     * @throws Refused
+     */
+    public function handle(int $id, ?int $before, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use ($id, $before): void {
+            $order = Order::query()->lockForUpdate()->findOrFail($id);
+            if (! $order->state->isOpen()) {
+                throw Refused::because("Order {$order->number} is {$order->state->value} and has no rank any more.");
+            }
+            [$was, $is] = self::write($id, $before);
+            if ($was === $is) {
+                throw Refused::because("Order {$order->number} stands there already.");
+            }
+            $order->rank = (int) DB::table('orders')->where('id', $id)->value('rank');
+            $ledger->about($order);
+            $ledger->change($order, 'place in rank', (string) $was, (string) $is);
+            $ledger->says("Order {$order->number} from place {$was} to place {$is}.");
+        });
+    }
+
+    /** What it would do, without doing it. @return array{comparison: \KeepPace\Core\Scheduling\Plan\Comparison, lost: list<string>, readiness: array<int, array{string, string}>} */
+    public function effect(int $id, ?int $before): array
+    {
+        return $this->ask->of(fn () => self::write($id, $before));
+    }
+
+    /** @return array{int, int} the place it had, and the one it has now */
+    private static function write(int $id, ?int $before): array
+    {
+        $rows = DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->lockForUpdate()
+            ->pluck('rank', 'id')->map(fn ($rank): int => (int) $rank)->all();
+        $was = array_search($id, array_keys($rows), true);
+        if ($was === false || ($before !== null && ! isset($rows[$before]))) {
+            throw Refused::because('One of the orders is no longer open. Look at the list anew.');
+        }
+        $others = array_values(array_diff(array_keys($rows), [$id]));
+        $at = $before === null || $before === $id ? ($before === $id ? $was : count($others)) : (int) array_search($before, $others, true);
+        $low = $at === 0 ? null : $rows[$others[$at - 1]];
+        $high = isset($others[$at]) ? $rows[$others[$at]] : null;
+        $rank = match (true) {
+            $low === null && $high === null => 500,
+            $low === null => intdiv((int) $high, 2),
+            $high === null => $low + self::GAP,
+            default => intdiv($low + $high, 2),
+        };
+        if (($low !== null && $rank <= $low) || ($high !== null && $rank >= $high)) {
+            // no room between the two: all are numbered anew, in the order they stand
+            array_splice($others, $at, 0, [$id]);
+            foreach ($others as $place => $other) {
+                DB::table('orders')->where('id', $other)->update(['rank' => ($place + 1) * self::GAP]);
+            }
+        } else {
+            DB::table('orders')->where('id', $id)->update(['rank' => $rank]);
+        }
+
+        return [$was + 1, $at + 1];
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+namespace App\Actions\Purchasing;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Purchase;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** What is to come is hurried, comes later, or is no longer wanted. */
+final class ChangePurchase
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  string  $expectedOn  as the supplier says now
+     * @param  string|null  $askedFor  the date we have asked for, where it is hurried
+     *
+     * @throws Refused
+     */
+    public function date(int $id, string $expectedOn, ?string $askedFor, string $reason, string $token, User $by): Booking
+    {
+        return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
+            $before = $purchase->expected_on;
+            if ($before === $expectedOn && $purchase->asked_for === $askedFor) {
+                throw Refused::because('It is expected on that day already.', 'expected_on');
+            }
+            $purchase->fill(['expected_on' => $expectedOn, 'asked_for' => $askedFor]);
+
+            return $before === $expectedOn ? "{$purchase->number}: asked for {$askedFor}, expected on {$expectedOn}." : "{$purchase->number}: expected on {$expectedOn}, before {$before}.";
+        });
+    }
+
+    /** Gives up what has not come yet. */
+    public function giveUp(int $id, string $reason, string $token, User $by): Booking
+    {
+        return $this->change($id, $reason, $token, $by, function (Purchase $purchase): string {
+            $open = $purchase->openQuantity();
+            $purchase->cancelled_quantity = (string) BigDecimal::of($purchase->cancelled_quantity)->plus($open);
+            $purchase->is_open = false;
+
+            return Amount::plain($open)." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer wanted.";
+        });
+    }
+
+    /** @param  \Closure(Purchase): string  $work */
+    private function change(int $id, string $reason, string $token, User $by, \Closure $work): Booking
+    {
+        return $this->bookings->once(BookingKind::PurchaseChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
+            $purchase = Purchase::query()->with('item.unit')->lockForUpdate()->findOrFail($id);
+            if (! $purchase->is_open) {
+                throw Refused::because("{$purchase->number} is complete: nothing of it is to come.");
+            }
+            $said = $work($purchase);
+            $purchase->save();
+            $ledger->says($said);
+        }, $reason);
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+namespace App\Actions\Purchasing;
+
+/** One item to be bought, as a person or a shortage asks for it. */
+final readonly class PurchaseLine
+{
+    /**
+     * @param  string  $key  of the line on the form, for the sentence beside it
+     * @param  string|null  $unit  null = the stock unit
+     * @param  string|null  $price  euros per stock unit; null = the item's cost
+     * @param  string|null  $expectedOn  date; null = today and its lead time
+     * @param  int|null  $supplier  null = the item's own
+     */
+    public function __construct(public int $item, public string $quantity, public ?string $unit = null, public ?string $price = null, public ?string $expectedOn = null, public ?int $supplier = null,
+        public string $key = '')
+    {
+    }
+}

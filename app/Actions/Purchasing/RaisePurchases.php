@@ -1,0 +1,86 @@
+<?php
+
+namespace App\Actions\Purchasing;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Numbers;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Item;
+use App\Models\Purchase;
+use App\Models\PurchaseOrder;
+use App\Models\User;
+use KeepPace\Core\Refused;
+
+/** Orders items of their suppliers, many at once: one purchase order a supplier, or new lines on one that is open. */
+final class RaisePurchases
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  list<PurchaseLine>  $lines
+     * @param  bool  $add  to the supplier's newest order that is still open, where there is one
+     *
+     * @throws Refused with a sentence for each line that is wrong
+     */
+    public function handle(array $lines, bool $add, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Purchased, $token, $by, function (Ledger $ledger) use ($lines, $add): void {
+            if ($lines === []) {
+                throw Refused::because('Nothing to order: type a quantity beside an item.');
+            }
+            $wrong = [];
+            $bySupplier = [];
+            foreach ($lines as $line) {
+                try {
+                    [$supplier, $row] = $this->row($line);
+                    $bySupplier[$supplier][] = $row;
+                } catch (Refused $refused) {
+                    $wrong["items.{$line->key}"] = $refused->getMessage();
+                }
+            }
+            if ($wrong !== []) {
+                throw new Refused($wrong);
+            }
+            ksort($bySupplier);
+            $said = [];
+            foreach ($bySupplier as $supplier => $rows) {
+                $order = $add ? PurchaseOrder::query()->where('supplier_id', $supplier)->whereHas('lines', fn ($line) => $line->where('is_open', true))->orderByDesc('id')->lockForUpdate()->first() : null;
+                $said[] = $this->order($supplier, $order, $rows);
+            }
+            $ledger->says('Ordered: '.implode('; ', $said).'.');
+        });
+    }
+
+    /** @return array{int, array<string, mixed>} supplier, and the line */
+    private function row(PurchaseLine $line): array
+    {
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
+        $supplier = $line->supplier ?? $item->supplier_id ?? throw Refused::because("{$item->label()} has no supplier. Name one, or make it.");
+        $quantity = $item->quantity($line->quantity, $line->unit)->amount;
+        $expected = $line->expectedOn ?? now(config()->string('pace.zone'))->addDays($item->lead_days)->toDateString();
+        if ($expected < now(config()->string('pace.zone'))->toDateString()) {
+            throw Refused::because('It cannot come before today.');
+        }
+
+        return [$supplier, ['supplier_id' => $supplier, 'item_id' => $item->id, 'quantity' => (string) $quantity, 'price' => $line->price ?? $item->cost, 'expected_on' => $expected, 'is_open' => true]];
+    }
+
+    /** @param  list<array<string, mixed>>  $rows */
+    private function order(int $supplier, ?PurchaseOrder $order, array $rows): string
+    {
+        $isNew = $order === null;
+        $order ??= PurchaseOrder::query()->create(['number' => Numbers::next('purchase'), 'supplier_id' => $supplier, 'ordered_on' => now(config()->string('pace.zone'))->toDateString(), 'version' => 0]);
+        $place = $order->lines()->count();
+        foreach ($rows as $row) {
+            Purchase::query()->create([...$row, 'purchase_order_id' => $order->id, 'number' => "{$order->number}/".(++$place)]);
+        }
+        $order->version++;
+        $order->save();
+
+        return count($rows).(count($rows) === 1 ? ' item' : ' items').($isNew ? ' on ' : ' added to ')."{$order->number} of {$order->supplier()->firstOrFail()->name}";
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Actions\Questions;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\Question;
+use App\Models\User;
+use KeepPace\Core\Refused;
+
+/** Closes a question with a sentence: nothing more is to be booked for it. */
+final class AnswerQuestion
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused when it was answered already */
+    public function handle(int $id, string $answer, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Answer, $token, $by, function (Ledger $ledger) use ($id, $answer, $by): void {
+            $orderId = Question::query()->findOrFail($id)->order_id;
+            $order = $orderId === null ? null : Order::query()->lockForUpdate()->findOrFail($orderId);
+            $question = Question::query()->lockForUpdate()->findOrFail($id);
+            if ($question->answered_at !== null) {
+                throw Refused::because("This was answered meanwhile: {$question->answer}.");
+            }
+            $question->fill(['answered_at' => now(), 'answered_by' => $by->id, 'answer' => $answer, 'answer_booking_id' => $ledger->booking->id])->save();
+            $ledger->about($order);
+            $ledger->says("Answered: {$question->says} {$answer}");
+        }, $answer);
+    }
+}

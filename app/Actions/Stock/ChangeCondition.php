@@ -1,0 +1,59 @@
+<?php
+
+namespace App\Actions\Stock;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Lot;
+use App\Models\User;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\StockKey;
+use KeepPace\Core\Stock\StockRefused;
+
+/** Blocks stock, holds it for inspection, or sets it free; gives a lot a new date after a re-test. */
+final class ChangeCondition
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused when less lies there, or it is promised or kept for an order */
+    public function handle(int $balanceId, string $quantity, Condition $to, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Condition, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $to): void {
+            $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
+            $item = $found->item;
+            $from = $found->key();
+            if ($from->condition === $to) {
+                throw Refused::because("It is {$to->label()} already.");
+            }
+            $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
+            $ledger->stock->lock([$from, $key], [$item->id]);
+            $amount = $item->quantity($quantity)->amount;
+            $ledger->move($item, $amount, null, $from, $key);
+            if ($ledger->stock->unpromised($item->id)->isNegative()) {
+                throw StockRefused::promised($item->label(), $amount, $ledger->stock->quantity($item->id)->plus($amount), $ledger->stock->promised($item->id));
+            }
+            Reservations::assertKept($ledger, $item);
+            $lot = $from->lot === 0 ? '' : ' '.Lot::query()->findOrFail($from->lot)->code;
+            $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()}{$lot} at {$found->place->name} now {$to->label()}.");
+        }, $reason);
+    }
+
+    /** @param  string|null  $expiresOn  date; null = it does not expire */
+    public function expiry(int $lotId, ?string $expiresOn, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::LotDated, $token, $by, function (Ledger $ledger) use ($lotId, $expiresOn): void {
+            $lot = Lot::query()->with('item')->lockForUpdate()->findOrFail($lotId);
+            $before = $lot->expires_on ?? 'no date';
+            $lot->expires_on = $expiresOn;
+            $lot->save();
+            $ledger->says("Lot {$lot->code} of {$lot->item->label()}: good until ".($expiresOn ?? 'further notice').", before {$before}.");
+        }, $reason);
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+namespace App\Actions\Stock;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\ScrapClass;
+use KeepPace\Core\Stock\StockRefused;
+
+/** Takes spoiled stock out, at its value, with the class and the reason. */
+final class ScrapStock
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused when less lies there, or it is promised */
+    public function handle(int $balanceId, string $quantity, ScrapClass $class, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Scrap, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $class, $reason): void {
+            $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
+            $item = $found->item;
+            $ledger->stock->lock([$found->key()], [$item->id]);
+            $amount = $item->quantity($quantity)->amount;
+            $ledger->move($item, $amount, null, $found->key(), 'scrap', ['scrap_class' => $class->value, 'reason' => $reason]);
+            if ($ledger->stock->unpromised($item->id)->isNegative()) {
+                throw StockRefused::promised($item->label(), $amount, $ledger->stock->quantity($item->id)->plus($amount), $ledger->stock->promised($item->id));
+            }
+            Reservations::assertKept($ledger, $item);
+            $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()} scrapped at {$found->place->name}: {$class->label()}.");
+        }, $reason);
+    }
+}

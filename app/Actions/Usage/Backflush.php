@@ -1,0 +1,81 @@
+<?php
+
+namespace App\Actions\Usage;
+
+use App\Actions\Bookings\Ledger;
+use App\Actions\Questions\Questions;
+use App\Models\Item;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\OrderStep;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Illuminate\Database\Eloquent\Collection;
+use KeepPace\Core\Planning\UsageProposal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/**
+ * Books the components of a step that are used by backflush when its pieces are counted, with those of steps before it
+ * that nothing was counted at. What is not there opens a question; operators are not stopped, unless the shop wants it so.
+ */
+final class Backflush
+{
+    /** @throws Refused when too little is there and the shop refuses that */
+    public static function after(Ledger $ledger, Order $order, OrderStep $counted): void
+    {
+        $components = OrderComponent::query()->with('item.unit')->where('order_id', $order->id)->where('issue_by', 'backflush')
+            ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
+        $steps = $order->steps()->get();
+        $wanted = [];
+        foreach ($components as $component) {
+            $open = self::wanted($order, $component, $steps, $counted);
+            if ($open->isPositive()) {
+                $wanted[$component->id] = $open;
+            }
+        }
+        if ($wanted === []) {
+            return;
+        }
+        $use = new ComponentUse($ledger, [$order->id], array_values($components->whereIn('id', array_keys($wanted))->pluck('item_id')->unique()->all()));
+        foreach ($wanted as $id => $open) {
+            $component = $use->component($id);
+            $item = $use->item($component->item_id);
+            $asks = $item->isTracked() && $item->lot_rule === 'ask';
+            $missing = $open->minus($use->takeWhatIsThere($component, $open));
+            $asked = BigDecimal::of((string) \App\Models\Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'));
+            if ($missing->isGreaterThan($asked)) {
+                self::missing($ledger, $order, $component, $item, $missing->minus($asked), $asks);
+            }
+        }
+        $use->write();
+    }
+
+    /**
+     * What the pieces counted so far take, less what was used of it by whatever way.
+     *
+     * @param  Collection<int, OrderStep>  $steps
+     */
+    private static function wanted(Order $order, OrderComponent $component, Collection $steps, OrderStep $counted): BigDecimal
+    {
+        // a step nothing was counted at is done by what passed a later one
+        $served = BigDecimal::zero();
+        foreach ($steps as $step) {
+            if ($step->number >= $component->step_number && $step->number <= $counted->number) {
+                $served = BigDecimal::max($served, BigDecimal::of($step->good)->plus($step->scrap));
+            }
+        }
+        $perOrder = $component->structure_line_id !== null && \App\Models\StructureLine::query()->whereKey($component->structure_line_id)->value('basis') === 'order';
+
+        return UsageProposal::of(BigDecimal::of($component->planned_quantity), BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity),
+            BigRational::of($served)->dividedBy($order->quantity), $perOrder, $component->item->unit->decimals, BigDecimal::zero());
+    }
+
+    private static function missing(Ledger $ledger, Order $order, OrderComponent $component, Item $item, BigDecimal $missing, bool $asks): void
+    {
+        if (! $asks && config()->string('pace.backflush_short') === 'refuse') {
+            throw Refused::because(Amount::plain($missing)." {$item->unit->code} of {$item->label()} are missing for what was counted. Bring them to stores first.");
+        }
+        Questions::missing($ledger, $order, $component, $item, $missing, $asks ? 'which lots or serials were used?' : 'used, but not there to be booked. Where did they come from?');
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+namespace App\Actions\Usage;
+
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\Slip;
+use App\Models\SlipLine;
+use App\Models\SlipSplit;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Brick\Math\Exception\MathException;
+use KeepPace\Core\Quantity\Amount;
+
+/** Books a slip as one transaction: all its lines, or only what was picked; what was not stays on a slip of its own. */
+final class BookSlip
+{
+    public function __construct(private readonly IssueComponents $issue)
+    {
+    }
+
+    /**
+     * @param  bool  $pickedOnly  book what was picked, leave the rest
+     *
+     * @throws \KeepPace\Core\Refused with a sentence beside each line that is wrong
+     */
+    public function handle(int $id, int $version, bool $pickedOnly, bool $overPlan, string $reason, string $token, User $by): Booking
+    {
+        $slip = Slip::query()->findOrFail($id);
+
+        return $this->issue->handle(fn (Ledger $ledger): array => $this->lines(KeepSlip::open($id, $version), $pickedOnly), $overPlan, $reason, $token, $by, $slip->booked_on,
+            function (Booking $booking) use ($id, $pickedOnly, $by): void {
+                $slip = Slip::query()->findOrFail($id);
+                $rest = $pickedOnly ? $this->rest($slip, $by) : null;
+                $slip->fill(['state' => 'booked', 'booking_id' => $booking->id])->save();
+                if ($rest !== null) {
+                    $booking->says .= " The rest is on slip {$rest->id}.";
+                }
+            });
+    }
+
+    /** @return list<UseLine> */
+    private function lines(Slip $slip, bool $pickedOnly): array
+    {
+        $lines = [];
+        foreach ($slip->lines()->with('splits')->get() as $line) {
+            $splits = $line->splits->filter(fn (SlipSplit $split): bool => ! $pickedOnly || $split->is_picked);
+            $quantity = $pickedOnly ? self::sum(array_values($splits->all())) : ($line->typed === '' ? '0' : $line->typed);
+            if ($line->is_out || (is_numeric($quantity) && (float) $quantity === 0.0)) {
+                continue;
+            }
+            $lines[] = new UseLine((string) $line->id, $line->order_id, $line->component_id, $line->item_id, $line->step_number, $quantity, $pickedOnly ? null : ($line->unit ?: null),
+                array_values($splits->map(fn (SlipSplit $split): array => ['code' => $split->code, 'place' => $split->place_id, 'quantity' => $split->typed])->all()), $line->reason);
+        }
+
+        return $lines;
+    }
+
+    /** What was not picked goes on a slip of its own. */
+    private function rest(Slip $slip, User $by): ?Slip
+    {
+        $open = $slip->lines()->with('splits')->get()->filter(fn (SlipLine $line): bool => ! $line->is_out && $line->splits->contains(fn (SlipSplit $split): bool => ! $split->is_picked));
+        if ($open->isEmpty()) {
+            return null;
+        }
+        $rest = Slip::query()->create(['token' => "rest-of-{$slip->id}", 'part' => $slip->part, 'step_number' => $slip->step_number, 'note' => $slip->note, 'user_id' => $slip->user_id, 'changed_by' => $by->id]);
+        foreach ($open as $line) {
+            $left = array_values($line->splits->reject(fn (SlipSplit $split): bool => $split->is_picked)->all());
+            $new = $rest->lines()->create([...$line->only(['position', 'order_id', 'component_id', 'item_id', 'step_number', 'reason']), 'proposed' => self::sum($left), 'typed' => self::sum($left)]);
+            foreach ($left as $split) {
+                $new->splits()->create($split->only(['code', 'place_id', 'typed']));
+            }
+        }
+
+        return $rest;
+    }
+
+    /** @param  list<SlipSplit>  $splits */
+    private static function sum(array $splits): string
+    {
+        $sum = BigDecimal::zero();
+        foreach ($splits as $split) {
+            try {
+                $sum = $sum->plus($split->typed === '' ? '0' : $split->typed);
+            } catch (MathException) {
+                return $split->typed; // not a number: refused by core with what was typed
+            }
+        }
+
+        return Amount::plain((string) $sum);
+    }
+}

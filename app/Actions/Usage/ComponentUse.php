@@ -1,0 +1,247 @@
+<?php
+
+namespace App\Actions\Usage;
+
+use App\Actions\Bookings\Ledger;
+use App\Actions\Stock\TrackedCodes;
+use App\Models\Item;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\UsageProposal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\QuantityRefused;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\LotOrder;
+use KeepPace\Core\Stock\LotRule;
+use KeepPace\Core\Stock\LotThere;
+use KeepPace\Core\Stock\Split;
+use KeepPace\Core\Stock\StockRefused;
+use KeepPace\Core\Stock\Withdrawal;
+
+/** Takes components out of stores into orders, line by line, on what one deed has locked; component rows are written at the end. */
+final class ComponentUse
+{
+    /** @var Collection<int, Order> */
+    private readonly Collection $orders;
+
+    /** @var Collection<int, OrderComponent> */
+    private readonly Collection $components;
+
+    /** @var Collection<int, Item> */
+    private readonly Collection $items;
+
+    private readonly FreeStock $free;
+
+    /** @var array<int, true> ids of components that changed */
+    private array $changed = [];
+
+    /**
+     * Locks the orders, all their components, and what is in stores of the items.
+     *
+     * @param  list<int>  $orders
+     * @param  list<int>  $items
+     */
+    public function __construct(private readonly Ledger $ledger, array $orders, array $items)
+    {
+        $this->orders = Order::query()->whereKey($orders)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $this->components = OrderComponent::query()->whereIn('order_id', $this->orders->keys())->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $this->items = Item::query()->with('unit', 'units.unit')->whereKey($items)->get()->keyBy('id');
+        $owners = array_values($this->orders->pluck('owner_id')->filter()->unique()->all());
+        $this->ledger->stock->lock([], array_values($this->items->keys()->all()), $owners);
+        $this->free = new FreeStock($this->ledger, $this->items);
+    }
+
+    /** @param  list<UseLine>  $lines */
+    public static function for(Ledger $ledger, array $lines): self
+    {
+        return new self($ledger, array_values(array_unique(array_map(fn (UseLine $line): int => $line->order, $lines))),
+            array_values(array_unique(array_map(fn (UseLine $line): int => $line->item, $lines))));
+    }
+
+    public function order(int $id): Order
+    {
+        return $this->orders[$id] ?? throw Refused::because('This order is no longer there.');
+    }
+
+    /** @return Collection<int, Order> */
+    public function orders(): Collection
+    {
+        return $this->orders;
+    }
+
+    public function component(int $id): OrderComponent
+    {
+        return $this->components[$id] ?? throw Refused::because('This component was taken off the order meanwhile. Take the line out.');
+    }
+
+    public function item(int $id): Item
+    {
+        return $this->items[$id] ?? throw Refused::because('This item is no longer there.');
+    }
+
+    /**
+     * Books one line.
+     *
+     * @param  bool  $overPlan  more than planned was seen and is meant
+     * @return BigDecimal what was taken, in the stock unit
+     *
+     * @throws Refused with the sentence for the line
+     */
+    public function take(UseLine $line, bool $overPlan, string $reason): BigDecimal
+    {
+        $order = $this->order($line->order);
+        $item = $this->item($line->item);
+        if (! $order->state->isInTheShop() || $order->is_held) {
+            throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state->value).'. Components go to released orders only.');
+        }
+        if (in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+            throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order.", 'item');
+        }
+        $quantity = $item->quantity($line->quantity, $line->unit)->amount;
+        $planned = $line->component === null ? null : $this->component($line->component);
+        $this->withinPlan($planned, $item, $quantity, $overPlan, trim($line->reason.$reason));
+        $owner = $planned?->supplied_by === 'customer' ? $order->owner_id ?? throw Refused::because("Order {$order->number} is for no customer whose own material it could take. Cover a line of theirs by it first.") : 0;
+        $component = $this->target($order, $planned, $item, $line->step);
+        foreach ($this->parts($line, $item, $order, $quantity, $owner) as $i => $part) {
+            $this->into($order, $component, $item, $part['key'], $part['quantity'], $line->reason,
+                $i === 0 ? ['typed_quantity' => $line->quantity, 'typed_unit_id' => TrackedCodes::unitId($item, $line->unit)] : []);
+        }
+        $this->free->taken($order->id, $item->id, $quantity);
+
+        return $quantity;
+    }
+
+    /**
+     * Takes by the item's rule what is there of what a component needs, without a refusal.
+     *
+     * @return BigDecimal what was taken
+     */
+    public function takeWhatIsThere(OrderComponent $component, BigDecimal $wanted): BigDecimal
+    {
+        $order = $this->order($component->order_id);
+        $item = $this->item($component->item_id);
+        $rule = LotRule::from($item->lot_rule);
+        $owner = $component->supplied_by === 'customer' ? $order->owner_id : 0;
+        if ($owner === null || ($item->isTracked() && $rule === LotRule::Ask)) {
+            return BigDecimal::zero();
+        }
+        $lots = LotOrder::of($this->free->lots($item, $order->id, $owner), $rule, $this->ledger->booking->booked_on, $item->minimum_days, $this->free->kept($order->id, $item->id));
+        $there = array_reduce($lots, fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity), BigDecimal::zero());
+        $take = BigDecimal::min($wanted, $there, $this->free->of($item->id, $order->id, $owner));
+        if (! $take->isPositive()) {
+            return BigDecimal::zero();
+        }
+        foreach (self::withdraw($item, $lots, $take) as $part) {
+            $this->into($order, $component, $item, $part['key'], $part['quantity'], '', []);
+        }
+        $this->free->taken($order->id, $item->id, $take);
+
+        return $take;
+    }
+
+    /** Writes the components that changed, in bulk: a slip may have a thousand. */
+    public function write(): void
+    {
+        $rows = array_map(fn (int $id): array => $this->components[$id]->getAttributes(), array_keys($this->changed));
+        foreach (array_chunk($rows, 500) as $part) {
+            DB::table('order_components')->upsert($part, ['id'], ['used_quantity', 'used_value', 'replaced_quantity']);
+        }
+        $this->free->write();
+    }
+
+    private function withinPlan(?OrderComponent $planned, Item $item, BigDecimal $quantity, bool $overPlan, string $reason): void
+    {
+        $open = $planned === null ? BigDecimal::zero() : UsageProposal::inMultiples($planned->openQuantity(), BigDecimal::of($item->minimum_issue)); // a cut length may be longer than what is planned
+        if ($quantity->isLessThanOrEqualTo($open)) {
+            return;
+        }
+        if (! $overPlan) {
+            throw Refused::because($planned === null ? 'This is not planned for the order. Tick "more than planned is meant" and say why.'
+                : sprintf('%s is more than the %s still planned. Tick "more than planned is meant" to issue it all the same.', Amount::plain($quantity), Amount::plain($open)), 'quantity');
+        }
+        if ($reason === '') {
+            throw Refused::because('Say why more is used than planned.', 'reason');
+        }
+    }
+
+    /** The component the use is booked on: the planned one, one that stands in for it, or one that was not planned. */
+    private function target(Order $order, ?OrderComponent $planned, Item $item, int $step): OrderComponent
+    {
+        if ($planned !== null && $planned->item_id === $item->id) {
+            return $planned;
+        }
+        $there = $this->components->first(fn (OrderComponent $other): bool => $other->order_id === $order->id && $other->item_id === $item->id
+            && $other->stands_for_id === $planned?->id && ($planned !== null || BigDecimal::of($other->baseline_quantity)->plus($other->planned_quantity)->isZero()));
+        if ($there === null) {
+            $there = OrderComponent::query()->create(['order_id' => $order->id, 'item_id' => $item->id, 'step_number' => $planned->step_number ?? $step,
+                'position' => (int) $this->components->where('order_id', $order->id)->max('position') + 10, 'baseline_quantity' => '0', 'planned_quantity' => '0',
+                'stands_for_id' => $planned?->id])->refresh();
+            $this->components->put($there->id, $there);
+        }
+
+        return $there;
+    }
+
+    /** @return list<array{key: \KeepPace\Core\Stock\StockKey, quantity: BigDecimal}> */
+    private function parts(UseLine $line, Item $item, Order $order, BigDecimal $quantity, int $owner): array
+    {
+        $lots = $this->free->lots($item, $order->id, $owner);
+        $day = $this->ledger->booking->booked_on;
+        if ($line->splits === [] && $item->isTracked() && LotRule::from($item->lot_rule) === LotRule::Ask) {
+            Split::of($quantity, [])->decide($item->tracking === 'serial' ? 'serials' : 'lots', $item->tracking === 'serial');
+        }
+        if ($line->splits === [] || ! $item->isTracked()) {
+            $this->free->assertEnough($item, $order->id, $quantity, $owner);
+            $lots = LotOrder::of($lots, LotRule::from($item->lot_rule), $day, $item->minimum_days, $this->free->kept($order->id, $item->id));
+            $places = array_flip(array_values(array_filter(array_column($line->splits, 'place'))));
+            usort($lots, fn (LotThere $a, LotThere $b): int => ($places[$a->key->place] ?? 99) <=> ($places[$b->key->place] ?? 99)); // where it was picked, first
+
+            return self::withdraw($item, $lots, $quantity);
+        }
+        try {
+            $split = Split::of($quantity, array_map(fn (array $part): array => ['code' => trim($part['code']), 'place' => $part['place'],
+                'quantity' => trim($part['quantity']) === '' ? BigDecimal::zero() : $item->quantity(trim($part['quantity']))->amount], $line->splits));
+        } catch (QuantityRefused $refused) {
+            throw Refused::because($refused->getMessage(), 'splits');
+        }
+        $split->decide($item->tracking === 'serial' ? 'serials' : 'lots', $item->tracking === 'serial');
+        $parts = [];
+        foreach ($split->parts as $part) {
+            $mine = $this->free->named($item, $lots, $part['code'], $order->id, $owner, $part['quantity'], $day);
+            array_push($parts, ...self::withdraw($item, $mine, $part['quantity']));
+        }
+        $this->free->assertEnough($item, $order->id, $quantity, $owner);
+
+        return $parts;
+    }
+
+    /**
+     * @param  list<LotThere>  $lots
+     * @return list<array{key: \KeepPace\Core\Stock\StockKey, quantity: BigDecimal}>
+     *
+     * @throws StockRefused
+     */
+    private static function withdraw(Item $item, array $lots, BigDecimal $quantity): array
+    {
+        return Withdrawal::decide($item->label(), array_map(fn (LotThere $lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots), $quantity, BigDecimal::zero())->parts;
+    }
+
+    /** @param  array<string, int|string|null>  $typed */
+    private function into(Order $order, OrderComponent $component, Item $item, \KeepPace\Core\Stock\StockKey $from, BigDecimal $quantity, string $reason, array $typed): void
+    {
+        $value = $this->ledger->move($item, $quantity, null, $from, 'order', ['component_id' => $component->id, 'order_id' => $order->id, 'reason' => mb_strimwidth($reason, 0, 200, '…'), ...$typed]);
+        $this->ledger->cost($order, 'material', $value);
+        $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity);
+        $component->used_value += $value;
+        $this->changed[$component->id] = true;
+        if ($component->stands_for_id !== null) {
+            $planned = $this->component($component->stands_for_id);
+            $planned->replaced_quantity = (string) BigDecimal::of($planned->replaced_quantity)->plus($quantity);
+            $this->changed[$planned->id] = true;
+        }
+        $this->ledger->touch($order);
+    }
+}

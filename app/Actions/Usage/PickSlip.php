@@ -1,0 +1,72 @@
+<?php
+
+namespace App\Actions\Usage;
+
+use App\Models\Slip;
+use App\Models\User;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/** Marks what was taken from the shelf: by scanning it, by hand, or all in one stroke. */
+final class PickSlip
+{
+    /**
+     * A scanned lot, serial or item number marks its one place on the list.
+     *
+     * @throws Refused when it stands for nothing on the list, or for two things
+     */
+    public function scan(int $id, string $code, User $by): Slip
+    {
+        return $this->change($id, $by, function (Collection $rows) use ($code): void {
+            $text = mb_strtolower(trim($code));
+            $found = $rows->filter(fn ($row): bool => mb_strtolower($row->code) === $text || mb_strtolower($row->number) === $text || "p{$row->id}" === $text);
+            $open = $found->reject(fn ($row): bool => (bool) $row->is_picked);
+            if ($found->isEmpty()) {
+                throw Refused::because("{$code} is not on this list. ".$this->whatIs($code), 'scan');
+            }
+            if ($open->isEmpty()) {
+                throw Refused::because("{$code} is picked already.", 'scan');
+            }
+            if ($open->count() > 1 && $open->unique(fn ($row): string => "{$row->item_id}-{$row->code}")->count() > 1) {
+                throw Refused::because("{$code} stands for several things here: ".$open->map(fn ($row): string => "{$row->number} {$row->code}")->unique()->join(', ', ' and ').'. Scan the lot, or tick the line.', 'scan');
+            }
+            DB::table('slip_splits')->where('id', $open->first()->id)->update(['is_picked' => true]);
+        });
+    }
+
+    /** @param  list<int>  $splits  what is picked; the others are not */
+    public function tick(int $id, array $splits, User $by): Slip
+    {
+        return $this->change($id, $by, function (Collection $rows) use ($splits): void {
+            $mine = $rows->pluck('id')->all();
+            DB::table('slip_splits')->whereIn('id', array_intersect($mine, $splits))->update(['is_picked' => true]);
+            DB::table('slip_splits')->whereIn('id', array_diff($mine, $splits))->update(['is_picked' => false]);
+        });
+    }
+
+    public function all(int $id, User $by): Slip
+    {
+        return $this->change($id, $by, fn (Collection $rows) => DB::table('slip_splits')->whereIn('id', $rows->pluck('id'))->update(['is_picked' => true]));
+    }
+
+    /** @param  callable(Collection<int, \stdClass>): mixed  $work */
+    private function change(int $id, User $by, callable $work): Slip
+    {
+        return DB::transaction(function () use ($id, $by, $work): Slip {
+            $slip = KeepSlip::open($id, null);
+            $work(DB::table('slip_splits AS s')->join('slip_lines AS l', 'l.id', 's.slip_line_id')->join('items AS i', 'i.id', 'l.item_id')->where('l.slip_id', $id)
+                ->where('l.is_out', false)->orderBy('l.position')->orderBy('s.id')->get(['s.id', 's.code', 's.is_picked', 'l.item_id', 'i.number']));
+
+            return KeepSlip::changed($slip, $by);
+        }, attempts: 5);
+    }
+
+    private function whatIs(string $code): string
+    {
+        $lot = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code', $code)->first(['i.number', 'i.name']);
+        $item = DB::table('items')->where('number', $code)->first(['number', 'name']);
+
+        return $lot !== null ? "It is a lot of {$lot->number} {$lot->name}." : ($item !== null ? "It is {$item->name}." : 'Nothing is known by this code.');
+    }
+}

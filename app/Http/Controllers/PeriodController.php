@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Bookings\ClosePeriod;
+use App\Http\Requests\DeedRequest;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\DB;
+
+/** Periods of the books. */
+class PeriodController extends Controller
+{
+    public function index(): View
+    {
+        return view('periods.index', ['periods' => DB::table('periods AS p')->join('users AS u', 'u.id', 'p.user_id')->orderByDesc('p.ends_on')->limit(60)->get(['p.ends_on', 'p.closed_at', 'u.name AS person'])]);
+    }
+
+    public function store(DeedRequest $request, ClosePeriod $close): RedirectResponse
+    {
+        $typed = $request->validate(['ends_on' => ['required', 'date_format:Y-m-d']], $request->messages());
+
+        return $this->done(back(), $close->handle($typed['ends_on'], $request->token(), $request->person()));
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Questions\AnswerQuestion;
+use App\Http\Requests\DeedRequest;
+use App\Queries\Questions\QuestionList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** Open points with owner and age, and their answers. */
+class QuestionController extends Controller
+{
+    public function index(): View
+    {
+        return view('questions.index', ['open' => QuestionList::open(), 'answered' => QuestionList::answered()]);
+    }
+
+    public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse
+    {
+        $typed = $request->validate(['answer' => ['required', 'string', 'max:200']], ['answer.required' => 'Say what it was.', ...$request->messages()]);
+
+        return $this->done(back(), $answer->handle($question, $typed['answer'], $request->token(), $request->person()));
+    }
+}

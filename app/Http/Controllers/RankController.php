@@ -1,0 +1,51 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Orders\PlaceInRank;
+use App\Http\Requests\DeedRequest;
+use App\Models\Order;
+use App\Queries\Orders\OrderList;
+use App\Queries\Orders\PaceStrips;
+use App\Wording\ChangeWords;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** The one rank of orders, changed by drag or by keyboard, its effect shown before it is kept. */
+class RankController extends Controller
+{
+    public function index(): View
+    {
+        return $this->page(null);
+    }
+
+    public function preview(DeedRequest $request, PlaceInRank $place): View
+    {
+        [$order, $before] = $this->typed($request);
+
+        return $this->page(['order' => Order::query()->findOrFail($order), 'before' => $before === null ? null : Order::query()->findOrFail($before), 'says' => ChangeWords::of($place->effect($order, $before))]);
+    }
+
+    public function store(DeedRequest $request, PlaceInRank $place): RedirectResponse
+    {
+        [$order, $before] = $this->typed($request);
+
+        return $this->done(to_route('rank.index'), $place->handle($order, $before, $request->token(), $request->person()));
+    }
+
+    /** @return array{int, int|null} */
+    private function typed(DeedRequest $request): array
+    {
+        $typed = $request->validate(['order' => ['required', 'integer', 'exists:orders,id'], 'before' => ['nullable', 'integer', 'exists:orders,id']], $request->messages());
+
+        return [(int) $typed['order'], isset($typed['before']) ? (int) $typed['before'] : null];
+    }
+
+    /** @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>}|null  $effect */
+    private function page(?array $effect): View
+    {
+        $rows = OrderList::ranked();
+
+        return view('rank.index', ['rows' => $rows, 'strips' => PaceStrips::for($rows), 'effect' => $effect]);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Stock\ReserveStock;
+use App\Http\Requests\DeedRequest;
+use App\Models\Item;
+use App\Models\Order;
+use App\Wording\ChangeWords;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** Stock kept hard for one order; from another order's share, with what that does to it shown first. */
+class ReservationController extends Controller
+{
+    public function preview(DeedRequest $request, ReserveStock $reserve): View
+    {
+        $typed = $this->typed($request);
+        $says = ChangeWords::of($reserve->effect($typed['order'], $typed['item'], $typed['quantity']));
+
+        return view('reservations.preview', ['order' => Order::query()->findOrFail($typed['order']), 'item' => Item::query()->with('unit')->findOrFail($typed['item']), 'typed' => $typed, 'says' => $says]);
+    }
+
+    public function store(DeedRequest $request, ReserveStock $reserve): RedirectResponse
+    {
+        $typed = $this->typed($request);
+
+        return $this->done(to_route('orders.show', $typed['order']), $reserve->handle($typed['order'], $typed['item'], trim($typed['lot'] ?? ''), $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
+    }
+
+    public function destroy(DeedRequest $request, int $reservation, ReserveStock $reserve): RedirectResponse
+    {
+        return $this->done(back(), $reserve->giveUp($reservation, $request->string('reason')->trim()->limit(200)->value(), $request->token(), $request->person()));
+    }
+
+    /** @return array{order: int, item: int, quantity: string, lot?: string|null, reason?: string|null} */
+    private function typed(DeedRequest $request): array
+    {
+        $typed = $request->validate(['order' => ['required', 'integer', 'exists:orders,id'], 'item' => ['required', 'integer', 'exists:items,id'], 'quantity' => ['required', ...DeedRequest::AMOUNT], 'lot' => ['nullable', 'string', 'max:60'],
+            'reason' => ['nullable', 'string', 'max:200']], $request->messages());
+
+        return ['order' => (int) $typed['order'], 'item' => (int) $typed['item'], 'quantity' => $typed['quantity'], 'lot' => $typed['lot'] ?? null, 'reason' => $typed['reason'] ?? null];
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Usage\ReturnComponents;
+use App\Http\Requests\ReturnRequest;
+use App\Models\Order;
+use App\Models\Place;
+use App\Queries\Usage\ReturnList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Components an order did not use, back to stores. */
+class ReturnController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $number = mb_substr($request->string('order')->trim()->value(), 0, 30);
+        $order = $number === '' ? null : Order::query()->with('item')->where('number', $number)->first();
+
+        return view('usage.returns', ['number' => $number, 'order' => $order, 'lines' => $order === null ? collect() : ReturnList::of($order->id), 'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
+            'orders' => ReturnList::orders()]);
+    }
+
+    public function store(ReturnRequest $request, int $order, ReturnComponents $return): RedirectResponse
+    {
+        return $this->done(back(), $return->handle($order, $request->lines(), $request->integer('place_id'), $request->condition(), $request->validated('reason'), $request->token(), $request->person()));
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Models\Supplier;
+use App\Queries\Shortages\ShortageList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+/** Shortages over all orders, by item or by order, each with its cures. */
+class ShortageController extends Controller
+{
+    public function index(Request $request): View
+    {
+        return view('shortages.index', ['list' => ShortageList::now(), 'by' => $request->query('by') === 'order' ? 'order' : 'item', 'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id')]);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Usage\BookSlip;
+use App\Actions\Usage\DropSlip;
+use App\Actions\Usage\KeepSlip;
+use App\Actions\Usage\PickSlip;
+use App\Actions\Usage\ProposeSlip;
+use App\Http\Requests\DeedRequest;
+use App\Http\Requests\SlipRequest;
+use App\Models\Item;
+use App\Models\Slip;
+use App\Papers\PickPaper;
+use App\Queries\Usage\PickList;
+use App\Queries\Usage\SlipList;
+use App\Queries\Usage\SlipPage;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+
+/** Usage slips: proposed, edited, kept as a draft, picked, booked. */
+class SlipController extends Controller
+{
+    public function index(Request $request): View
+    {
+        return view('usage.index', ['orders' => SlipList::orders(), 'slips' => SlipList::slips(), 'chosen' => array_map(intval(...), (array) $request->query('orders', []))]);
+    }
+
+    public function store(DeedRequest $request, ProposeSlip $propose): RedirectResponse
+    {
+        $typed = $request->validate(['orders' => ['required', 'array', 'max:400'], 'orders.*' => ['integer'], 'part' => ['required', 'in:whole,reported,step'],
+            'step_number' => ['nullable', 'required_if:part,step', 'integer']], ['orders.required' => 'Tick the orders to propose for.', 'step_number.required_if' => 'Say which step.', ...$request->messages()]);
+        $slip = $propose->handle(array_map(intval(...), array_values($typed['orders'])), $typed['part'], isset($typed['step_number']) ? (int) $typed['step_number'] : null,
+            $request->string('token')->value(), $request->person());
+
+        return to_route('slips.show', $slip->id);
+    }
+
+    public function show(int $slip): View
+    {
+        return view('usage.slip', ['page' => SlipPage::of(Slip::query()->with('changedBy')->findOrFail($slip))]);
+    }
+
+    /** The fields of a line that are seldom needed, loaded when they are opened. */
+    public function line(int $slip, int $line): View
+    {
+        $row = DB::table('slip_lines AS l')->join('items AS i', 'i.id', 'l.item_id')->join('orders AS o', 'o.id', 'l.order_id')->where('l.slip_id', $slip)->where('l.id', $line)
+            ->first(['l.id', 'l.reason', 'i.name AS item_name', 'o.number AS order_number']);
+
+        return view('usage.line', ['line' => $row ?? abort(404)]);
+    }
+
+    /** Keeps what was typed; to book it, it is kept first, so that a refusal loses nothing. */
+    public function update(SlipRequest $request, int $slip, KeepSlip $keep, BookSlip $book): RedirectResponse
+    {
+        $kept = Slip::query()->findOrFail($slip)->state === 'booked' && $request->validated('do') === 'book' ? null // sent twice: answered by its token
+            : $keep->handle($slip, $request->integer('version'), $request->lines(), $request->validated('note') ?? '', $request->validated('booked_on'), $request->person());
+        if ($request->validated('do') !== 'book') {
+            return back()->with('said', "Slip {$slip} is kept.");
+        }
+
+        return $this->done(to_route('slips.show', $slip), $book->handle($slip, $kept->version ?? 0, false, $request->boolean('over_plan'), $request->validated('reason') ?? '', $request->token(), $request->person()));
+    }
+
+    public function add(DeedRequest $request, int $slip, KeepSlip $keep): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'order' => ['required', 'integer', 'exists:orders,id'], 'item' => ['required', 'string', 'exists:items,number'], 'step_number' => ['required', 'integer'],
+            'quantity' => ['required', ...DeedRequest::AMOUNT], 'unit' => ['nullable', 'string', 'max:12'], 'reason' => ['required', 'string', 'max:200']],
+            ['item.exists' => 'No item has this number.', 'reason.required' => 'Say why it is used.', ...$request->messages()]);
+        $keep->add($slip, (int) $typed['version'], (int) $typed['order'], (int) Item::query()->where('number', $typed['item'])->value('id'), (int) $typed['step_number'], $typed['quantity'],
+            $typed['unit'] ?? '', $typed['reason'], $request->person());
+
+        return back()->with('said', "Added to slip {$slip}.");
+    }
+
+    public function destroy(DeedRequest $request, int $slip, DropSlip $drop): RedirectResponse
+    {
+        $drop->handle($slip, $request->integer('version'), $request->person());
+
+        return to_route('issue.index')->with('said', "Slip {$slip} is given up; nothing was booked.");
+    }
+
+    public function pickList(int $slip): View
+    {
+        return view('usage.pick', ['list' => PickList::of(Slip::query()->with('changedBy')->findOrFail($slip))]);
+    }
+
+    public function paper(int $slip): Response
+    {
+        return response(PickPaper::pdf(PickList::of(Slip::query()->findOrFail($slip))), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"pick-list-{$slip}.pdf\""]);
+    }
+
+    public function pick(DeedRequest $request, int $slip, PickSlip $pick, BookSlip $book): RedirectResponse
+    {
+        $typed = $request->validate(['do' => ['required', 'in:scan,tick,all,book'], 'scan' => ['nullable', 'required_if:do,scan', 'string', 'max:80'], 'picked' => ['nullable', 'array', 'max:3000'],
+            'picked.*' => ['integer'], 'version' => ['required', 'integer']], ['scan.required_if' => 'Scan or type a lot, serial or item.']);
+        $ticked = array_map(intval(...), array_values($typed['picked'] ?? []));
+        $done = match ($typed['do']) {
+            'scan' => $pick->scan($slip, $typed['scan'] ?? '', $request->person()),
+            'all' => $pick->all($slip, $request->person()),
+            'tick' => $pick->tick($slip, $ticked, $request->person()),
+            default => null,
+        };
+        if ($done !== null) {
+            return back();
+        }
+        $version = Slip::query()->findOrFail($slip)->state === 'booked' ? 0 : $pick->tick($slip, $ticked, $request->person())->version;
+
+        return $this->done(to_route('slips.show', $slip), $book->handle($slip, $version, true, false, '', $request->token(), $request->person()));
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** A usage slip as typed: whatever stands on a line is kept; core judges it when it is booked. */
+class SlipRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['version' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:200'], 'booked_on' => ['nullable', 'date_format:Y-m-d'],
+            'over_plan' => ['nullable', 'boolean'], 'reason' => ['nullable', 'string', 'max:200'], 'do' => ['nullable', 'in:keep,book'], 'lines' => ['nullable', 'array', 'max:3000']];
+    }
+
+    /**
+     * By line. Checked here, not by rules of the validator: those take seconds on a thousand lines.
+     *
+     * @return array<int, array{quantity?: ?string, unit?: ?string, reason?: ?string, out?: ?string, item?: ?string, splits?: array<int, array{code?: ?string, quantity?: ?string, place?: ?string}>}>
+     */
+    public function lines(): array
+    {
+        $lines = [];
+        foreach ($this->array('lines') as $id => $line) {
+            foreach (is_array($line) ? ['quantity' => 30, 'unit' => 12, 'reason' => 200, 'out' => 1, 'item' => 40] : [] as $field => $max) {
+                if (array_key_exists($field, $line) && (is_string($line[$field]) || $line[$field] === null)) {
+                    $lines[(int) $id][$field] = mb_substr((string) $line[$field], 0, $max);
+                }
+            }
+            foreach (is_array($line) && is_array($line['splits'] ?? null) ? array_slice($line['splits'], 0, 500) : [] as $split) {
+                $part = array_filter(is_array($split) ? $split : [], fn ($value): bool => is_string($value) || $value === null);
+                $lines[(int) $id]['splits'][] = ['code' => (string) ($part['code'] ?? ''), 'quantity' => (string) ($part['quantity'] ?? ''), 'place' => (string) ($part['place'] ?? '')];
+            }
+        }
+
+        return $lines;
+    }
+}

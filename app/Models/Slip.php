@@ -1,0 +1,55 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A usage slip: component use proposed, edited, picked and booked. A draft until then, that several people return to.
+ *
+ * @property int $id
+ * @property string $token
+ * @property string $part
+ * @property int|null $step_number
+ * @property string $state
+ * @property string|null $booked_on
+ * @property string $note
+ * @property int $user_id
+ * @property int $changed_by
+ * @property int|null $booking_id
+ * @property int $version
+ * @property \Illuminate\Support\Carbon $created_at
+ * @property \Illuminate\Support\Carbon $updated_at
+ * @property-read User $user
+ * @property-read User $changedBy
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, SlipLine> $lines
+ */
+class Slip extends Model
+{
+    protected $table = 'slips';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function changedBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'changed_by');
+    }
+
+    /** @return HasMany<SlipLine, $this> */
+    public function lines(): HasMany
+    {
+        $relation = $this->hasMany(SlipLine::class);
+        $relation->orderBy('position')->orderBy('id');
+
+        return $relation;
+    }
+}

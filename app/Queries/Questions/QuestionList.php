@@ -1,0 +1,34 @@
+<?php
+
+namespace App\Queries\Questions;
+
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** Open questions, oldest first, and those answered lately. */
+final class QuestionList
+{
+    /** @return Collection<int, \stdClass> */
+    public static function open(int $limit = 200): Collection
+    {
+        return self::base()->whereNull('q.answered_at')->orderBy('q.opened_at')->orderBy('q.id')->limit($limit)->get();
+    }
+
+    /** @return Collection<int, \stdClass> */
+    public static function answered(): Collection
+    {
+        return self::base()->whereNotNull('q.answered_at')->orderByDesc('q.answered_at')->orderByDesc('q.id')->limit(30)->get();
+    }
+
+    public static function count(): int
+    {
+        return DB::table('questions')->whereNull('answered_at')->count();
+    }
+
+    private static function base(): \Illuminate\Database\Query\Builder
+    {
+        return DB::table('questions AS q')->leftJoin('orders AS o', 'o.id', 'q.order_id')->leftJoin('users AS a', 'a.id', 'q.answered_by')->leftJoin('order_components AS c', 'c.id', 'q.component_id')->leftJoin('items AS i', 'i.id', 'c.item_id')
+            ->select(['q.id', 'q.says', 'q.order_id', 'q.component_id', 'q.open_quantity', 'q.role', 'q.opened_at', 'q.answered_at', 'q.answer', 'q.booking_id', 'o.number AS order_number', 'o.state', 'a.name AS answerer', 'c.item_id'])
+            ->selectRaw("(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places p ON p.id = b.place_id AND p.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0) AS on_hand");
+    }
+}

@@ -1,0 +1,16 @@
+<x-layout title="Rank" :keys="['Alt ↑ ↓' => 'the order of the row up or down, then Enter to see what it would do']">
+    <div class="head"><h1>Rank</h1><span class="say">Who stands higher gets scarce parts and the machine first. Drag a row, or use its arrows: what it would do is said before it is kept.</span></div>
+    @if ($effect !== null)
+    <section class="effect" role="status"><h2 class="mt-0">{{ $effect['order']->number }} {{ $effect['before'] === null ? 'last of all' : "before {$effect['before']->number}" }} would mean</h2>
+        <ul>@foreach ($effect['says'] as $line)<li @class([$line['tone'], 'notched' => $line['tone'] === 'behind'])>{{ $line['says'] }}</li>@endforeach</ul>
+        <div class="actions"><form method="post" action="{{ route('rank.store') }}">@csrf @token<input type="hidden" name="order" value="{{ $effect['order']->id }}"><input type="hidden" name="before" value="{{ $effect['before']?->id }}"><button class="btn btn-act">Keep it so</button></form><a class="btn btn-quiet" href="{{ route('rank.index') }}">Leave it as it is</a></div></section>
+    @endif
+    @can('rank')<form method="post" action="{{ route('rank.preview') }}" id="rank-form">@csrf @token<input type="hidden" name="order"><input type="hidden" name="before"></form>@endcan
+    <table class="list" data-rank><thead><tr><th class="n">Place</th><th>Order</th><th>Item</th><th class="w1">For</th><th class="w2">State</th><th>Steps, and where it should be by now</th><th>Pace</th><th class="w2">Due</th><th>Readiness</th>@can('rank')<th></th>@endcan</tr></thead><tbody>
+    @foreach ($rows as $i => $row)
+        <tr data-order="{{ $row->id }}" @can('rank') draggable="true" @endcan @class(['picked-row' => ($effect['order']->id ?? 0) === $row->id])><td class="n">{{ $i + 1 }}</td><td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}" draggable="false">{{ $row->number }}</a></td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td><td class="cut w1" style="max-width:9.5rem">{{ $row->customers ?? 'the shelf' }}</td><td class="w2"><x-state :state="$row->state" :held="(bool) $row->is_held" /></td><td class="strip"><x-pace :strip="$strips[$row->id]" :words="false" /></td>
+            <td class="tight">@if ($row->late_minutes !== null && $row->due_on)<x-late :minutes="$row->late_minutes" />@endif</td><td class="tight w2">{{ \App\Wording\When::day($row->due_on) }}</td><td class="fill" title="{{ $row->readiness !== null ? \App\Wording\ReadinessWords::say($row) : '' }}"><x-readiness :row="$row" /></td>
+            @can('rank')<td class="tight"><form class="d-inline" method="post" action="{{ route('rank.preview') }}">@csrf @token<input type="hidden" name="order" value="{{ $row->id }}"><button class="btn btn-quiet btn-small" name="before" value="{{ $rows[$i - 1]->id ?? $row->id }}" aria-label="{{ $row->number }} one up" @disabled($i === 0)>▲</button> <button class="btn btn-quiet btn-small" name="before" value="{{ $rows[$i + 2]->id ?? '' }}" aria-label="{{ $row->number }} one down" @disabled($i === $rows->count() - 1)>▼</button> <button class="btn btn-quiet btn-small" name="before" value="{{ $rows[0]->id }}" aria-label="{{ $row->number }} to the top" @disabled($i === 0)>⤒</button></form></td>@endcan</tr>
+    @endforeach
+    </tbody></table>
+</x-layout>
