@@ -23,6 +23,7 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::post('/customer-orders', [C\CustomerOrderController::class, 'store'])->middleware('may:enter-customer-order')->name('customer-orders.store');
     Route::get('/customer-orders/{customerOrder}', [C\CustomerOrderController::class, 'show'])->whereNumber('customerOrder')->name('customer-orders.show');
     Route::put('/customer-order-lines/{line}', [C\CustomerOrderController::class, 'update'])->whereNumber('line')->middleware('may:enter-customer-order')->name('customer-order-lines.update');
+    Route::delete('/customer-order-lines/{line}', [C\CustomerOrderController::class, 'cancelLine'])->whereNumber('line')->middleware('may:enter-customer-order')->name('customer-order-lines.destroy');
     Route::post('/covers', [C\CoverController::class, 'store'])->middleware('may:cover')->name('covers.store');
     Route::put('/customer-order-lines/{line}/cover', [C\CoverController::class, 'update'])->whereNumber('line')->middleware('may:cover')->name('covers.update');
     Route::delete('/covers/{cover}', [C\CoverController::class, 'destroy'])->whereNumber('cover')->middleware('may:cover')->name('covers.destroy');
@@ -32,6 +33,8 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::get('/orders/{order}', [C\OrderController::class, 'show'])->whereNumber('order')->name('orders.show');
     Route::put('/orders/{order}', [C\OrderController::class, 'update'])->whereNumber('order')->middleware('may:change-order')->name('orders.update');
     Route::delete('/orders/{order}', [C\OrderController::class, 'destroy'])->whereNumber('order')->middleware('may:change-order')->name('orders.destroy');
+    Route::post('/orders/{order}/split', [C\OrderController::class, 'split'])->whereNumber('order')->middleware('may:change-order')->name('orders.split');
+    Route::post('/orders/{order}/short', [C\OrderController::class, 'short'])->whereNumber('order')->middleware('may:change-order')->name('orders.short');
     Route::post('/orders/{order}/components', [C\OrderComponentController::class, 'store'])->whereNumber('order')->middleware('may:change-order')->name('order-components.store');
     Route::put('/order-components/{component}', [C\OrderComponentController::class, 'update'])->whereNumber('component')->middleware('may:change-order')->name('order-components.update');
     Route::post('/orders/{order}/steps', [C\OrderStepController::class, 'store'])->whereNumber('order')->middleware('may:change-order')->name('order-steps.store');

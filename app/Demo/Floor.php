@@ -7,6 +7,7 @@ use App\Actions\Demand\ShipLines;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Shop\StartStep;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\UseLine;
@@ -59,7 +60,7 @@ final class Floor
             $this->goodsIn->handle($purchase->item_id, Amount::plain($purchase->quantity), null, Amount::plain($purchase->price),
                 $places[$rack ? 'RACK' : 'STORES'],
                 $purchase->item->tracking === 'none' ? '' : ($rack ? 'H-' : 'N-').(8000 + ++$this->lots), $purchase->id, $this->dice
-                    ->token(), ($this->as)(Role::Storekeeper));
+                    ->token(), ($this->as)(Role::Storekeeper), new Arrival(expiresOn: $purchase->item->number === 'GREASE-4' ? CarbonImmutable::now()->addDays($left < 60 ? 70 : 500)->toDateString() : null));
         }
     }
 

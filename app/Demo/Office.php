@@ -42,7 +42,7 @@ final class Office
     private const BUY = ['SS-15' => 50, 'SS-20' => 25, 'BAR-25' => 60, 'BAR-40' => 18, 'ROD-8' => 480, 'TUBE-30' => 120, 'CAST-48' => 60,
         'BRG-25' => 60, 'MOT-120' => 12,
         'GATE-40' => 40, 'CRANK-1' => 12, 'BOARD-3' => 20, 'HOUSE-3' => 20, 'CABLE-3' => 100, 'FOOT-1' => 192, 'BOLT-8' => 80,
-        'SEAL-D' => 60];
+        'SEAL-D' => 60, 'GREASE-4' => 24];
 
     public function __construct(private readonly EnterCustomerOrder $enter, private readonly CoverLines $cover,
         private readonly MakeOrder $make,

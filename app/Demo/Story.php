@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Date;
 final class Story
 {
     public function __construct(private readonly ImportFolder $import, private readonly KeepUp $plan, private readonly Office $office,
-        private readonly Floor $floor)
+        private readonly Floor $floor, private readonly Stores $stores)
     {
     }
 
@@ -28,6 +28,7 @@ final class Story
         $dice = new Dice(20);
         $this->office->begin($as, $dice);
         $this->floor->begin($as, $dice);
+        $this->stores->begin($as, $dice);
         try {
             $day = $today->subDays($days)->setTime(6, 30);
             Date::setTestNow($day);
@@ -45,6 +46,7 @@ final class Story
             Date::setTestNow();
         }
         $this->import->handle(base_path('demo/this-week'), $as(Role::Planner));
+        $this->stores->thisMorning();
     }
 
     /** @param  CarbonImmutable|null  $until today, played only as far as it has come */
@@ -55,7 +57,7 @@ final class Story
             [8, 30, fn () => $this->office->release($left)], [9, 0, fn () => $this->floor->issue($left)],
             [11, 30, fn () => $this->floor->work($left)],
             [14, 50, fn () => $this->floor->work($left)], [15, 10, fn () => $this->floor->ship($left)],
-            [15, 20, fn () => $this->office->close($left)]] as [$hour, $minute, $deed]) {
+            [15, 20, fn () => $this->office->close($left)], [15, 25, fn () => $this->stores->day($left)]] as [$hour, $minute, $deed]) {
             $at = $day->setTime($hour, $minute);
             if ($until === null || $at < $until) {
                 Date::setTestNow($at);

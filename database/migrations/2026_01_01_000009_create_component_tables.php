@@ -80,7 +80,7 @@ return new class extends Migration
             $table->string('reason', 200)->default(''); // of this line alone
             $table->index('component_id');
         });
-        DB::table('places')->insert(['code' => 'VARIANCE', 'name' => 'Variance', 'kind' => 'variance']);
+        DB::table('places')->insert([['code' => 'VARIANCE', 'name' => 'Variance', 'kind' => 'variance'], ['code' => 'BETWEEN', 'name' => 'Between orders', 'kind' => 'between']]);
     }
 
     /** Quantity lies in balances, value in the pool its item's costing rule makes of them. */

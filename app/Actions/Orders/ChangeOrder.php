@@ -41,8 +41,17 @@ final class ChangeOrder
                 $order->is_held = $to['is_held'];
             }
 
-            return "Order {$order->number} changed.";
+            return "Order {$order->number} changed.".$this->excess($order);
         });
+    }
+
+    /** What is issued beyond what the order takes now is said, with what to do with it. */
+    private function excess(Order $order): string
+    {
+        $over = $order->components()->with('item.unit')->whereColumn('used_quantity', '>', 'baseline_quantity')->where('baseline_quantity', '>', 0)->get()
+            ->map(fn ($component): string => Amount::plain((string) BigDecimal::of($component->used_quantity)->minus($component->baseline_quantity))." {$component->item->unit->code} {$component->item->label()}");
+
+        return $over->isEmpty() ? '' : ' More is issued than it takes now: '.$over->join(', ', ' and ').'. Bring it back to stores, or leave it as used.';
     }
 
     public function cancel(int $id, int $version, string $reason, string $token, User $by): Booking

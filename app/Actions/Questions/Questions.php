@@ -25,6 +25,20 @@ final class Questions
             'quantity' => (string) $missing, 'open_quantity' => (string) $missing, 'role' => Role::Storekeeper->value, 'opened_at' => now()]);
     }
 
+    /** Scrap leaves an order short: the supervisor is asked how it is cured. One question an order, with all of it. */
+    public static function short(Ledger $ledger, Order $order, BigDecimal $scrap, BigDecimal $all): void
+    {
+        $says = "Order {$order->number} will finish ".\KeepPace\Core\Quantity\Amount::plain($all).' short. Make them again, take them from stock, or accept it?';
+        $open = Question::query()->where('order_id', $order->id)->where('kind', 'short')->whereNull('answered_at')->lockForUpdate()->first();
+        if ($open !== null) {
+            $open->fill(['says' => $says, 'quantity' => (string) BigDecimal::of($open->quantity)->plus($scrap), 'open_quantity' => (string) BigDecimal::of($open->open_quantity)->plus($scrap)])->save();
+
+            return;
+        }
+        Question::query()->create(['booking_id' => $ledger->booking->id, 'kind' => 'short', 'order_id' => $order->id, 'says' => $says, 'quantity' => (string) $scrap, 'open_quantity' => (string) $scrap,
+            'role' => Role::Supervisor->value, 'opened_at' => now()]);
+    }
+
     /** @param  list<UseLine>  $lines  booked just now */
     public static function usedNow(Ledger $ledger, ComponentUse $use, array $lines): void
     {

@@ -4,6 +4,7 @@ namespace App\Actions\Shop;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Questions\Questions;
 use App\Actions\Usage\Backflush;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -65,6 +66,9 @@ final class ReportStep
             }
             $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
             Backflush::after($ledger, $order, $step);
+            if ($scrap->isPositive()) {
+                Questions::short($ledger, $order, $scrap, $this->scrapped($order));
+            }
             if ($step->pieces()->toDo()->isZero() && $step->started_at !== null) {
                 $step->started_at = null;
                 $step->started_by = null;

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Demand\CancelLine;
 use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Demand\EnterCustomerOrder;
 use App\Http\Requests\CustomerOrderRequest;
@@ -52,5 +53,13 @@ class CustomerOrderController extends Controller
 
         return $this->done(back(), $change->handle($line, (int) $typed['version'], $typed['quantity'], $typed['promised_on'],
             $request->token(), $request->person()));
+    }
+
+    public function cancelLine(DeedRequest $request, int $line, CancelLine $cancel): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'then' => ['required', 'in:shelf,line,hold,stop'], 'other' => ['nullable', 'integer', 'exists:customer_order_lines,id'], 'reason' => ['required', 'string', 'max:200']],
+            ['reason.required' => 'Say why it is cancelled.', ...$request->messages()]);
+
+        return $this->done(back(), $cancel->handle($line, (int) $typed['version'], $typed['then'], isset($typed['other']) ? (int) $typed['other'] : null, $typed['reason'], $request->token(), $request->person()));
     }
 }

@@ -3,7 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Orders\ChangeOrder;
+use App\Actions\Orders\CureShort;
 use App\Actions\Orders\MakeOrder;
+use App\Actions\Orders\SplitOrder;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\OrderRequest;
 use App\Models\Customer;
@@ -64,5 +66,20 @@ class OrderController extends Controller
 
         return $this->done(back(), $change->cancel($order, (int) $typed['version'], $typed['reason'], $request->token(),
             $request->person()));
+    }
+
+    public function split(DeedRequest $request, int $order, SplitOrder $split): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'quantity' => ['required', ...DeedRequest::AMOUNT], 'reason' => ['nullable', 'string', 'max:200']], $request->messages());
+
+        return $this->done(back(), $split->handle($order, (int) $typed['version'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
+    }
+
+    public function short(DeedRequest $request, int $order, CureShort $cure): RedirectResponse
+    {
+        $typed = $request->validate(['version' => ['required', 'integer'], 'how' => ['required', 'in:remake,stock,accept'], 'quantity' => ['required', ...DeedRequest::AMOUNT], 'reason' => ['nullable', 'required_if:how,accept', 'string', 'max:200']],
+            ['reason.required_if' => 'Say who accepted it.', ...$request->messages()]);
+
+        return $this->done(back(), $cure->handle($order, (int) $typed['version'], $typed['how'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
     }
 }

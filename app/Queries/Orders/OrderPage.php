@@ -21,6 +21,9 @@ final readonly class OrderPage
      * @param  Collection<int, \stdClass>  $bookings
      * @param  Collection<int, \stdClass>  $changes
      * @param  array<string, array{planned: int, actual: int}>  $cost  cents by kind
+     * @param  BigDecimal  $short  scrapped of its pieces
+     * @param  Collection<int, \stdClass>  $remakes  orders that make them again, with their cost, which is kept apart
+     * @param  BigDecimal  $toCure  scrapped, neither made again nor settled otherwise
      */
     private function __construct(
         public \stdClass $order,
@@ -34,6 +37,9 @@ final readonly class OrderPage
         public Collection $bookings,
         public Collection $changes,
         public array $cost,
+        public BigDecimal $short,
+        public Collection $remakes,
+        public BigDecimal $toCure,
     ) {
     }
 
@@ -85,8 +91,14 @@ final readonly class OrderPage
             ->where('c.order_id', $id)->where('c.what', '<>', 'released')
             ->orderByDesc('c.id')->limit(100)->get(['c.what', 'c.before', 'c.after', 'b.entered_at', 'u.name AS person']);
 
+        $short = $steps->reduce(fn (BigDecimal $sum, \stdClass $step): BigDecimal => $sum->plus($step->scrap), BigDecimal::zero());
+        $remakes = DB::table('orders AS o')->where('o.remake_of_id', $id)->where('o.state', '<>', 'cancelled')->orderBy('o.id')->select(['o.id', 'o.number', 'o.quantity', 'o.state'])
+            ->selectRaw("(SELECT COALESCE(SUM(e.cents), 0) FROM cost_entries e WHERE e.order_id = o.id AND e.kind NOT IN ('receipt', 'variance')) AS cost")->get();
+        $asked = DB::table('questions')->where('order_id', $id)->where('kind', 'short')->whereNull('answered_at')->sum('open_quantity');
+        $toCure = BigDecimal::max(0, BigDecimal::min((string) $asked, $remakes->reduce(fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity), $short)));
+
         return new self($order, PaceStrips::for(collect([$order]))[$order->id], $components, $reservations, self::deviations($id, $components), $steps, $ties, $related, $bookings, $changes,
-            self::cost($order));
+            self::cost($order), $short, $remakes, $toCure);
     }
 
     /**

@@ -74,6 +74,18 @@
         @endforeach
     </details>
     @endcan
+    @can('enter-customer-order')
+    <details class="more mt-2" @if (Str::startsWith(old('form', ''), 'cancel-')) open @endif><summary>The customer no longer wants a line</summary>
+        @foreach ($page->lines as $line) @if (\Brick\Math\BigDecimal::of($line->quantity)->minus($line->shipped_quantity)->minus($line->cancelled_quantity)->isPositive())
+        @php($form = new \App\Http\Typed("cancel-{$line->id}"))
+        <form class="actions align-items-start" method="post" action="{{ route('customer-order-lines.destroy', $line->id) }}">@csrf @method('delete') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}">
+            <span><span class="num">{{ $line->position }}</span> {{ $line->item_name }}: what is made for it</span><select class="form-select" name="then" aria-label="What becomes of it">@foreach (['shelf' => 'goes on for the shelf', 'hold' => 'is held', 'stop' => 'is stopped', 'line' => 'goes to another line'] as $key => $word)<option value="{{ $key }}" @selected($form->value('then') === $key)>{{ $word }}</option>@endforeach</select>
+            <select class="form-select" name="other" aria-label="Other line"><option value="">no other line</option>@foreach ($page->others[$line->item_id] ?? [] as $other)@if ($other->id !== $line->id)<option value="{{ $other->id }}" @selected($form->value('other') === (string) $other->id)>{{ $other->number }}/{{ $other->position }}, {{ $other->customer }}</option>@endif @endforeach</select>
+            <x-field bare :in="$form" name="reason" label="Why" placeholder="why" size="20" maxlength="200" /><button class="btn btn-quiet btn-small">Cancel line {{ $line->position }}</button>
+            @if ($hang = $page->hangs[$line->id] ?? null)<span class="sub">On it hang {{ $hang }}.</span>@endif</form>
+        @endif @endforeach
+    </details>
+    @endcan
     <h2>Booked on this order</h2>
     <x-bookings :rows="$page->bookings" />
 </x-layout>

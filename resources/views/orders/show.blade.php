@@ -19,6 +19,11 @@
         @foreach ($page->related as $other) · {{ $other->for_order_id === $order->id ? 'its part' : 'for' }} <a href="{{ route('orders.show', $other->id) }}">{{ $other->number }}</a> {{ $other->item_name }}, {{ $other->state }}@endforeach
         @if ($order->short_reason) · <span class="soon">released short: {{ $order->short_reason }}</span>@endif</p>
 
+    @if ($page->short->isPositive() && ! in_array($order->state, ['closed', 'cancelled']))
+    @php($form = $typed('short'))
+    <section class="effect"><strong class="behind notched">It will finish {{ $amount($page->short) }} short.</strong> @foreach ($page->remakes as $remake)<span>{{ $amount($remake->quantity) }} are made again by <a class="num" href="{{ route('orders.show', $remake->id) }}">{{ $remake->number }}</a>, {{ $remake->state }}, cost so far {{ \App\Wording\Figures::money((int) $remake->cost) }} €.</span> @endforeach
+        @can('change-order') @if ($page->toCure->isPositive())<form class="actions mb-0" method="post" action="{{ route('orders.short', $order->id) }}">@csrf @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}"><x-field bare :in="$form" name="quantity" label="How many" class="n" :value="$amount($page->toCure)" inputmode="decimal" /><button class="btn btn-act" name="how" value="remake">Make them again</button><button class="btn btn-quiet" name="how" value="stock">Take them from stock</button><x-field bare :in="$form" name="reason" label="Who accepted it" placeholder="who accepted it" maxlength="200" /><button class="btn btn-quiet" name="how" value="accept">Accept it, ship short</button></form>@endif @if ($open)<span class="sub">Or top up from its first step: change the quantity to {{ $amount(\Brick\Math\BigDecimal::of($order->quantity)->plus($page->toCure)) }} below.</span>@endif @endcan</section>
+    @endif
     <h2>Steps</h2>
     <table class="list">
         <thead><tr><th>Step</th><th>At</th><th class="n">Minutes</th><th class="n w2">Booked</th><th class="n w2">In</th><th class="n">To do</th><th class="n">Good</th><th class="n">Scrap</th><th class="n">Passed on</th><th>Planned</th>@if ($open)<th></th>@endif</tr></thead>
@@ -49,6 +54,7 @@
                 <x-field :in="$form" name="quantity" label="Quantity" class="n" :value="$amount($order->quantity)" inputmode="decimal" /><x-field :in="$form" name="due_on" label="Due" type="date" :value="$order->due_on" /><x-field :in="$form" name="rank" label="Rank" class="n" :value="(string) $order->rank" inputmode="numeric" />
                 <label class="d-inline"><input type="checkbox" name="is_held" value="1" @checked($form->isMine() ? old('is_held') : $order->is_held)> held</label><button class="btn btn-quiet">Change</button>
             </form>
+            <form class="actions align-items-end" method="post" action="{{ route('orders.split', $order->id) }}">@csrf @token('split')<input type="hidden" name="version" value="{{ $order->version }}">@php($cut = $typed('split'))<x-field :in="$cut" name="quantity" label="Pieces to split off" class="n" inputmode="decimal" /><x-field :in="$cut" name="reason" label="Why" size="20" maxlength="200" /><button class="btn btn-quiet">Split them off</button></form>
             @if (in_array($order->state, ['firm', 'released']))<form class="actions align-items-end" method="post" action="{{ route('orders.destroy', $order->id) }}">@csrf @method('delete') @token('cancel')<input type="hidden" name="version" value="{{ $order->version }}"><x-field :in="$typed('cancel')" bare name="reason" label="Why it is cancelled" placeholder="why it is cancelled" size="30" maxlength="200" /><button class="btn btn-quiet btn-small">Cancel this order</button></form>@endif
         </details>
         @php($form = $typed('new-component'))

@@ -182,6 +182,17 @@ function deed(object $test, string $name): array
             'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'no longer wanted'])($bought()),
         'substitute a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/order-components/'.$shop->component($order, 'FOOT-1')->id.'/swap', 'no' => Role::Storekeeper,
             'data' => ['version' => $version($order), 'item' => 'BOLT-8', 'quantity' => '6', 'reason' => 'no feet'], 'bad' => ['item' => 'WIRE-1'], 'field' => 'item', 'says' => 'cannot stand in for it'])($tray()),
+        'split an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => "/orders/{$order->id}/split", 'no' => Role::Operator, 'data' => ['version' => $version($order), 'quantity' => '2'],
+            'bad' => ['quantity' => '6'], 'field' => 'quantity', 'says' => '6 of 6 pieces have not begun'])($released()),
+        'cure a short order' => (function () use ($shop, $released, $version): array {
+            $order = $released();
+            $shop->report($order->steps[0], '4', '4', '2');
+
+            return ['role' => Role::Supervisor, 'method' => 'post', 'uri' => "/orders/{$order->id}/short", 'no' => Role::Operator, 'data' => ['version' => $version($order), 'how' => 'remake', 'quantity' => '2'],
+                'bad' => ['quantity' => '3'], 'field' => 'quantity', 'says' => 'is short by 2'];
+        })(),
+        'cancel a customer line' => (fn ($line): array => ['role' => Role::Sales, 'method' => 'delete', 'uri' => "/customer-order-lines/{$line->id}", 'no' => Role::Operator, 'data' => ['version' => $line->customerOrder->version, 'then' => 'shelf', 'reason' => 'budget cut'],
+            'bad' => ['then' => 'line'], 'field' => 'other', 'says' => 'another open line of the same item'])($line()),
         'answer a question' => (function () use ($shop, $released): array {
             $order = $released();
             DB::table('items')->where('number', 'SS-15')->update(['lot_rule' => 'ask']);
@@ -296,7 +307,7 @@ const DEEDS = ['enter a customer order', 'change a customer line', 'cover from s
     'change an order', 'change a component', 'add a component', 'change a step', 'add a step',
     'take a step out', 'cancel an order', 'release', 'book a usage slip', 'book what is picked', 'return components', 'take lines back', 'correct a lot', 'add a late cost', 'set a standard cost', 'close a period',
     'scrap stock', 'block stock', 'date a lot', 'keep stock for an order', 'give kept stock up', 'place an order in the rank', 'order of suppliers', 'hurry a purchase', 'give up a purchase',
-    'substitute a component', 'answer a question', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
+    'substitute a component', 'split an order', 'cure a short order', 'cancel a customer line', 'answer a question', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
     'book goods in', 'count stock', 'load by rank', 'move a step', 'take a pin out', 'undo on the board', 'do again on the board', 'copy the plan', 'search',
     'work a what-if out again', 'let a what-if go live', 'throw a what-if away', 'say a machine is down', 'say a person is away', 'say it is back', 'change a calendar',
     'hold a date', 'let a held date go', 'reverse'];

@@ -1,0 +1,157 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Numbers;
+use App\Actions\Usage\ReturnComponents;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Item;
+use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\OrderStep;
+use App\Models\User;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Refused;
+
+/**
+ * Takes pieces that have not begun off an order and makes an order of their own of them: its components, what of them is
+ * issued beyond what the rest takes, their cost, and the cover the rest cannot give follow the pieces.
+ */
+final class SplitOrder
+{
+    private const STEP = ['number', 'routing_step_id', 'name', 'work_centre_id', 'supplier_id', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes',
+        'lead_days', 'price', 'instructions', 'family', 'alternatives', 'transfer_quantity', 'labour_rate', 'machine_rate', 'overhead_percent'];
+
+    public function __construct(private readonly Bookings $bookings, private readonly OrderCopy $copy, private readonly PlannedCost $cost)
+    {
+    }
+
+    /** @throws Refused when so many pieces have begun already */
+    public function handle(int $id, int $version, string $pieces, string $reason, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Split, $token, $by, function (Ledger $ledger) use ($id, $version, $pieces, $by): void {
+            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($id);
+            ChangedMeanwhile::check($order, $version);
+            if (! $order->state->isOpen()) {
+                throw Refused::because("Order {$order->number} is {$order->state->value} and cannot be split.");
+            }
+            $part = $order->item->quantity($pieces)->amount;
+            $all = BigDecimal::of($order->quantity);
+            $first = $order->steps()->first();
+            $free = $order->released_at === null || $first === null ? $all : BigDecimal::min($all, $first->pieces()->toDo());
+            if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
+                throw Refused::because(sprintf('%s of %s pieces have not begun. Split off some of these, and leave at least one.', Amount::plain($free), Amount::plain($all)), 'quantity');
+            }
+            $new = $this->head($ledger, $order, $part, $by);
+            $this->steps($ledger, $order, $new, $part, $all);
+            $this->components($ledger, $order, $new, $part, $all);
+            $order->quantity = (string) $all->minus($part);
+            if ($order->released_at !== null) {
+                $this->cost->rescale($order, $all, $all->minus($part));
+                $this->cost->rescale($new, $all, $part);
+                $new->save();
+            }
+            $this->covers($ledger, $order, $new);
+            // parts made for the whole are for whoever ranks first of the two
+            Order::query()->where('for_order_id', $order->id)->update(['for_order_id' => null]);
+            $ledger->about($order);
+            $ledger->touch($new);
+            $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
+            $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
+        }, $reason);
+    }
+
+    private function head(Ledger $ledger, Order $order, BigDecimal $part, User $by): Order
+    {
+        $new = new Order($order->only(['item_id', 'structure_id', 'routing_id', 'due_on', 'rank', 'for_order_id', 'owner_id', 'remake_of_id', 'short_reason', 'is_held']));
+        $new->fill(['number' => Numbers::next('order'), 'quantity' => (string) $part, 'state' => $order->released_at === null ? 'firm' : 'released', 'split_from_id' => $order->id, 'made_by_id' => $ledger->booking->id,
+            'released_at' => $order->released_at, 'released_by' => $order->released_at === null ? null : $by->id])->save();
+
+        return $new->refresh()->load('item.unit');
+    }
+
+    private function steps(Ledger $ledger, Order $order, Order $new, BigDecimal $part, BigDecimal $all): void
+    {
+        foreach ($order->steps()->get() as $i => $step) {
+            $copy = new OrderStep(['order_id' => $new->id, ...$step->only(self::STEP)]);
+            $copy->baseline_minutes = $copy->planned_minutes = $this->copy->minutes($copy, $part);
+            $copy->save();
+            $step->baseline_minutes = $step->planned_minutes = $this->copy->minutes($step, $all->minus($part));
+            $step->save();
+            if ($i === 0 && $order->released_at !== null) {
+                $ledger->pieces($step, $step->pieces()->takeIn($part->negated()));
+                $copy->refresh();
+                $ledger->pieces($copy, $copy->pieces()->takeIn($part));
+            }
+        }
+    }
+
+    private function components(Ledger $ledger, Order $order, Order $new, BigDecimal $part, BigDecimal $all): void
+    {
+        $perOrder = DB::table('structure_lines')->whereIn('id', $order->components()->pluck('structure_line_id')->filter())->where('basis', 'order')->pluck('id')->flip();
+        $used = ReturnComponents::used($order->id);
+        foreach ($order->components()->with('item.unit')->lockForUpdate()->get() as $component) {
+            $share = fn (string $of): BigDecimal => isset($perOrder[$component->structure_line_id]) ? BigDecimal::of($of)
+                : BigDecimal::of($of)->multipliedBy($part)->dividedBy($all, $component->item->unit->decimals, RoundingMode::CEILING);
+            $planned = $share($component->planned_quantity);
+            $copy = OrderComponent::query()->create(['order_id' => $new->id, ...$component->only(['position', 'item_id', 'step_number', 'structure_line_id', 'issue_by', 'supplied_by', 'planned_value']),
+                'planned_quantity' => (string) $planned, 'baseline_quantity' => (string) $share($component->baseline_quantity)]);
+            if (! isset($perOrder[$component->structure_line_id])) {
+                $component->planned_quantity = (string) BigDecimal::max(0, BigDecimal::of($component->planned_quantity)->minus($planned));
+                $component->baseline_quantity = (string) BigDecimal::max(0, BigDecimal::of($component->baseline_quantity)->minus($copy->baseline_quantity));
+            }
+            $this->follow($ledger, $order, $new, $component, $copy->refresh(), $used);
+            $component->save();
+        }
+    }
+
+    /**
+     * What is issued beyond what the rest takes goes with the pieces, lot by lot at the value it carries.
+     *
+     * @param  array<string, array{quantity: BigDecimal, value: int}>  $used
+     */
+    private function follow(Ledger $ledger, Order $order, Order $new, OrderComponent $from, OrderComponent $to, array $used): void
+    {
+        $over = BigDecimal::min(BigDecimal::of($from->used_quantity)->minus($from->planned_quantity), $to->planned_quantity);
+        foreach ($used as $key => $lot) {
+            [$component, $lotId] = array_map(intval(...), explode('-', $key));
+            $take = $component === $from->id ? BigDecimal::min($over, $lot['quantity']) : BigDecimal::zero();
+            if (! $take->isPositive()) {
+                continue;
+            }
+            $over = $over->minus($take);
+            $value = Cents::part($lot['value'], $take, $lot['quantity']);
+            $item = Item::query()->with('unit')->findOrFail($from->item_id);
+            $ledger->move($item, $take, $value, 'order', 'between', ['component_id' => $from->id, 'order_id' => $order->id], $lotId);
+            $ledger->move($item, $take, $value, 'between', 'order', ['component_id' => $to->id, 'order_id' => $new->id], $lotId);
+            $ledger->cost($order, 'material', -$value);
+            $ledger->cost($new, 'material', $value);
+            foreach ([[$from, -1], [$to, 1]] as [$row, $sign]) {
+                $row->used_quantity = (string) BigDecimal::of($row->used_quantity)->plus($take->multipliedBy($sign));
+                $row->used_value += $sign * $value;
+                $row->save();
+            }
+        }
+    }
+
+    /** Customer lines the rest cannot serve any more are served by the new order. */
+    private function covers(Ledger $ledger, Order $order, Order $new): void
+    {
+        $over = BigDecimal::of((string) $order->covers()->sum('quantity'))->minus(BigDecimal::of($order->quantity)->minus($order->received_quantity));
+        foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
+            $take = BigDecimal::min($over, $cover->quantity);
+            if ($take->isPositive()) {
+                $ledger->changeCover($cover, $take->negated());
+                $ledger->cover($cover->line, $new, $take);
+                $over = $over->minus($take);
+            }
+        }
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+namespace App\Demo;
+
+use App\Access\Role;
+use App\Actions\Bookings\ClosePeriod;
+use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\CoverLines;
+use App\Actions\Demand\EnterCustomerOrder;
+use App\Actions\Orders\CureShort;
+use App\Actions\Orders\SplitOrder;
+use App\Actions\Purchasing\ChangePurchase;
+use App\Actions\Questions\AnswerQuestion;
+use App\Actions\Stock\AddLateCost;
+use App\Actions\Stock\Arrival;
+use App\Actions\Stock\ChangeCondition;
+use App\Actions\Stock\CountBalance;
+use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\ReserveStock;
+use App\Actions\Stock\ScrapStock;
+use App\Actions\Usage\CorrectLot;
+use App\Actions\Usage\KeepSlip;
+use App\Actions\Usage\PickSlip;
+use App\Actions\Usage\ProposeSlip;
+use App\Actions\Usage\ReturnComponents;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\Customer;
+use App\Models\Item;
+use App\Models\Move;
+use App\Models\Order;
+use App\Models\Place;
+use App\Models\Purchase;
+use App\Models\Question;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refusal;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\ScrapClass;
+
+/** What goes otherwise than planned with parts in the last weeks of the story, one of each kind. */
+final class Stores
+{
+    /** @var callable(Role): User */
+    private $as;
+
+    private Dice $dice;
+
+    /** @param  callable(Role): User  $as */
+    public function begin(callable $as, Dice $dice): void
+    {
+        $this->as = $as;
+        $this->dice = $dice;
+    }
+
+    /** @param  int  $left  days to today */
+    public function day(int $left): void
+    {
+        $this->questions($left);
+        match ($left) {
+            16 => $this->refit(),
+            12 => $this->quietly(fn () => app(ClosePeriod::class)->handle(CarbonImmutable::now()->subMonthNoOverflow()->endOfMonth()->toDateString(), $this->token(), ($this->as)(Role::CostClerk))),
+            9 => $this->lateFreight(),
+            8 => $this->scrap(),
+            7, 6 => $this->wrongLot(),
+            5 => $this->quietly(fn () => $this->split()),
+            4, 3 => $this->bolts(),
+            2 => $this->condition(),
+            default => null,
+        };
+        if ($left <= 5) {
+            $this->backToStores();
+        }
+    }
+
+    /** This morning: slips under way, a motor kept, a purchase hurried. */
+    public function thisMorning(): void
+    {
+        $orders = Order::query()->whereIn('state', ['released', 'running'])->where('is_held', false)->whereHas('components', fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'))->orderBy('rank')->orderBy('due_on')->limit(5)->pluck('id')->all();
+        $this->quietly(function () use ($orders): void {
+            $slip = app(ProposeSlip::class)->handle(array_map(intval(...), array_slice($orders, 0, 3)), 'whole', null, $this->token(), ($this->as)(Role::Storekeeper));
+            app(KeepSlip::class)->handle($slip->id, $slip->version, [], 'trolley by the laser', null, ($this->as)(Role::Storekeeper));
+            $first = DB::table('slip_splits AS s')->join('slip_lines AS l', 'l.id', 's.slip_line_id')->where('l.slip_id', $slip->id)->value('s.id');
+            $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], ($this->as)(Role::Storekeeper));
+        });
+        $this->quietly(function (): void {
+            $motor = Item::query()->where('number', 'BRG-25')->firstOrFail();
+            $order = Order::query()->where('state', 'firm')->whereHas('components', fn ($part) => $part->where('item_id', $motor->id))->orderByDesc('due_on')->firstOrFail();
+            app(ReserveStock::class)->handle($order->id, $motor->id, '', '2', 'the customer was promised these by phone', $this->token(), ($this->as)(Role::Supervisor));
+        });
+        $this->quietly(function (): void {
+            $purchase = Purchase::query()->where('is_open', true)->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())->orderBy('expected_on')->firstOrFail();
+            app(ChangePurchase::class)->date($purchase->id, CarbonImmutable::parse($purchase->expected_on)->subDay()->toDateString(), CarbonImmutable::now()->addDays(2)->toDateString(), 'an order waits for it', $this->token(), ($this->as)(Role::Buyer));
+        });
+    }
+
+    /** Questions are answered within two days; the newest still wait. */
+    private function questions(int $left): void
+    {
+        foreach (Question::query()->whereNull('answered_at')->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 3))->get() as $question) {
+            $this->quietly(fn () => $question->kind === 'short' && $left === 5
+                ? app(CureShort::class)->handle((int) $question->order_id, Order::query()->findOrFail($question->order_id)->version, 'remake', Amount::plain($question->open_quantity), '', $this->token(), ($this->as)(Role::Supervisor))
+                : app(AnswerQuestion::class)->handle($question->id, $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.', $this->token(), ($this->as)(Role::Supervisor)));
+        }
+    }
+
+    /** A customer's own drum comes in for a new drive. */
+    private function refit(): void
+    {
+        $customer = Customer::query()->where('number', 'K-09')->firstOrFail();
+        $ordered = app(EnterCustomerOrder::class)->handle(['customer_id' => $customer->id, 'reference' => 'our drum of 2019', 'ship_to' => ''],
+            [['item' => 'REFIT-9', 'quantity' => '1', 'unit' => null, 'promised_on' => CarbonImmutable::now()->addDays(30)->toDateString(), 'price' => null]], $this->token(), ($this->as)(Role::Sales));
+        $line = (int) DB::table('customer_order_lines')->where('customer_order_id', $ordered->customer_order_id)->value('id');
+        app(CoverLines::class)->handle([$line], CoverBy::NewOrder, null, false, $this->token(), ($this->as)(Role::Sales));
+        app(GoodsIn::class)->handle(Item::query()->where('number', 'DRUM-9')->firstOrFail()->id, '1', null, '0', Place::query()->where('code', 'STORES')->firstOrFail()->id, 'JH-2019', null, $this->token(), ($this->as)(Role::Storekeeper), new Arrival(owner: $customer->id));
+    }
+
+    private function lateFreight(): void
+    {
+        $in = Booking::query()->where('kind', 'goods_in')->orderByDesc('id')->skip(3)->first();
+        $in === null ?: $this->quietly(fn () => app(AddLateCost::class)->handle($in->id, 4850, 'freight, billed late', $this->token(), ($this->as)(Role::CostClerk)));
+    }
+
+    private function scrap(): void
+    {
+        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BRG-25'))->where('quantity', '>', 4)->where('condition', 'free')->first();
+        $balance === null ?: $this->quietly(fn () => app(ScrapStock::class)->handle($balance->id, '2', ScrapClass::Handling, 'fell off the trolley', $this->token(), ($this->as)(Role::Storekeeper)));
+    }
+
+    private function wrongLot(): void
+    {
+        $done = false;
+        foreach (Move::query()->whereNotNull('component_id')->where('lot_id', '>', 0)->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))->orderByDesc('id')->limit(60)->get() as $move) {
+            $other = DB::table('balances AS b')->join('lots AS l', 'l.id', 'b.lot_id')->where('b.item_id', $move->item_id)->where('b.lot_id', '<>', $move->lot_id)->where('b.condition', 'free')->where('b.owner_id', 0)->where('b.quantity', '>=', $move->quantity)->value('l.code');
+            if (! $done && is_string($other)) {
+                $this->quietly(function () use ($move, $other, &$done): void {
+                    app(CorrectLot::class)->handle($move->id, $other, null, 'read off the label on the part', $this->token(), ($this->as)(Role::Storekeeper));
+                    $done = true;
+                });
+            }
+        }
+    }
+
+    private function split(): void
+    {
+        $order = Order::query()->where('state', 'firm')->where('quantity', '>=', 6)->whereDoesntHave('covers')->orderByDesc('due_on')->firstOrFail();
+        app(SplitOrder::class)->handle($order->id, $order->version, '3', 'the first three are wanted sooner', $this->token(), ($this->as)(Role::Planner));
+    }
+
+    /** Bolts were miscounted: backflush will not find them. */
+    private function bolts(): void
+    {
+        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BOLT-8'))->where('quantity', '>', 3)->where('condition', 'free')->first();
+        $balance === null ?: $this->quietly(fn () => app(CountBalance::class)->handle($balance->id, '3', 'the bin was nearly empty', $this->token(), ($this->as)(Role::Storekeeper)));
+    }
+
+    private function condition(): void
+    {
+        foreach ([['BOARD-3', Condition::InInspection, 'one failed at the bench'], ['SS-20', Condition::Blocked, 'scratched by the strap'], ['GREASE-4', Condition::Blocked, 'cartridge leaks']] as [$number, $to, $why]) {
+            $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', $number))->where('quantity', '>', 1)->where('condition', 'free')->orderByDesc('lot_id')->first();
+            $balance === null ?: $this->quietly(fn () => app(ChangeCondition::class)->handle($balance->id, '1', $to, $why, $this->token(), ($this->as)(Role::Storekeeper)));
+        }
+    }
+
+    /** An extra part was taken along and comes back. */
+    private function backToStores(): void
+    {
+        if (Booking::query()->where('kind', 'return')->exists()) {
+            return;
+        }
+        foreach (Order::query()->where('state', 'running')->orderByDesc('id')->limit(12)->get() as $order) {
+            $key = array_key_first(ReturnComponents::used($order->id));
+            if ($key !== null) {
+                $this->quietly(fn () => app(ReturnComponents::class)->handle($order->id, [$key => '1'], Place::query()->where('code', 'STORES')->firstOrFail()->id, Condition::Free, 'taken along by mistake', $this->token(), ($this->as)(Role::Storekeeper)));
+
+                return;
+            }
+        }
+    }
+
+    private function token(): string
+    {
+        return $this->dice->token();
+    }
+
+    private function quietly(callable $deed): void
+    {
+        try {
+            $deed();
+        } catch (Refusal|\Illuminate\Database\Eloquent\ModelNotFoundException) {
+            // the story goes on without it
+        }
+    }
+}
