@@ -66,8 +66,8 @@ final class Stores
             8 => $this->scrap(),
             7, 6 => $this->wrongLot(),
             5 => $this->quietly(fn () => $this->split()),
-            4, 3 => $this->bolts(),
-            2 => $this->condition(),
+            3 => $this->condition(),
+            2, 1 => $this->bolts(),
             default => null,
         };
         if ($left <= 5) {
@@ -152,8 +152,8 @@ final class Stores
     /** Bolts were miscounted: backflush will not find them. */
     private function bolts(): void
     {
-        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BOLT-8'))->where('quantity', '>', 3)->where('condition', 'free')->first();
-        $balance === null ?: $this->quietly(fn () => app(CountBalance::class)->handle($balance->id, '3', 'the bin was nearly empty', $this->token(), ($this->as)(Role::Storekeeper)));
+        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BOLT-8'))->where('quantity', '>', 1)->where('condition', 'free')->first();
+        $balance === null ?: $this->quietly(fn () => app(CountBalance::class)->handle($balance->id, '1', 'the bin was nearly empty', $this->token(), ($this->as)(Role::Storekeeper)));
     }
 
     private function condition(): void

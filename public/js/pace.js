@@ -127,7 +127,7 @@
         const rows = all('.split', splits);
         if (event.target.closest('.split') === rows[rows.length - 1] && event.target.value !== '') {
             const row = rows[rows.length - 1].cloneNode(true);
-            all('input', row).forEach((input) => { input.value = ''; input.name = input.name.replace(/\[splits\]\[\d+\]/, `[splits][${rows.length}]`); });
+            all('input', row).forEach((input) => { input.value = ''; input.name = input.name.replace(/\[splits\]\[\d+\]/, `[splits][${rows.length}]`); input.setAttribute('aria-label', input.getAttribute('aria-label').replace(/\d+/, rows.length + 1)); });
             rows[rows.length - 1].after(row);
         }
         const left = splits.querySelector('[data-left]');

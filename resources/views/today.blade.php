@@ -21,7 +21,7 @@
         <section>
             <h2>Can be released</h2>
             @include('orders.short-list', ['rows' => $today->release, 'none' => 'No firm order has its parts.', 'pace' => true])
-            @if ($today->questions->isNotEmpty())<h2>Open questions</h2><table class="list"><thead><tr><th>Since</th><th>What</th><th>Of</th></tr></thead><tbody>@foreach ($today->questions as $row)<tr><td class="tight">{{ \App\Wording\When::ago($row->opened_at) }}</td><td class="fill" title="{{ $row->says }}"><a href="{{ route('questions.index') }}">{{ $row->says }}</a></td><td class="tight">{{ $row->role }}</td></tr>@endforeach</tbody></table>@endif
+            @if ($today->questions->isNotEmpty())<h2>Open questions</h2><table class="list"><thead><tr><th>Since</th><th>What</th><th>Of</th></tr></thead><tbody>@foreach ($today->questions as $row)<tr><td class="tight">{{ \App\Wording\When::ago($row->opened_at) }}</td><td class="rest" title="{{ $row->says }}"><a href="{{ $row->kind === 'short' ? route('orders.show', $row->order_id) : route('questions.index') }}">{{ $row->says }}</a></td><td class="tight">{{ $row->role }}</td></tr>@endforeach</tbody></table>@endif
             <h2>Not covered</h2>
             @if ($today->uncovered->isEmpty())<div class="none">Every customer line is covered.</div>@else
             <table class="list"><thead><tr><th>Line</th><th>Customer</th><th>Item</th><th>Promised</th></tr></thead><tbody>

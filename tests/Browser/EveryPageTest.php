@@ -25,6 +25,8 @@ it('shows every page without a serious fault, on a desk and on a tablet', functi
         foreach ($o->steps as $i => $s) { $shop->report($s, "3", $i === 2 ? "0" : "3", $i === 0 ? "1" : "0"); }
         $g = $shop->order("GEAR-48", "6"); $shop->release($g); foreach ($g->steps()->limit(2)->get() as $s) { $shop->report($s, "6", "6"); }
         $d = $shop->order("DRUM-9", "2", (new DateTimeImmutable("-4 days"))->format("Y-m-d")); $shop->release($d); });
+        $x = $shop->order("EX-9E", "20"); $shop->release($x); app(App\Actions\Usage\ProposeSlip::class)->handle([$x->id, App\Models\Order::query()->whereRelation("item", "number", "DRUM-9")->value("id")], "whole", null, "sl", $shop->as(App\Access\Role::Storekeeper));
+        app(App\Actions\Purchasing\RaisePurchases::class)->handle([new App\Actions\Purchasing\PurchaseLine($shop->item("CAST-48")->id, "20")], false, "pu", $shop->as(App\Access\Role::Buyer));
         app(App\Actions\Schedule\WhatIf::class)->copy("Quiet", "w", $shop->as(App\Access\Role::Planner)); echo "ok";');
     $filled->wait();
     expect($filled->getOutput().$filled->getErrorOutput())->toBe('ok');
@@ -33,7 +35,7 @@ it('shows every page without a serious fault, on a desk and on a tablet', functi
     $order = $this->live->value("SELECT o.id FROM orders o JOIN items i ON i.id = o.item_id WHERE i.number = 'TRAY-40'");
     $pages = ['/', '/orders', "/orders/{$order}", '/release', '/board', "/board?order={$order}&zoom=quarter", '/late', '/late/'.$this->live->value('SELECT order_id FROM plan_orders WHERE plan_id = 1 ORDER BY late_minutes DESC LIMIT 1'), '/plans', '/plans/2',
         '/absence', '/dispatch', '/dispatch/1', '/calendars', '/calendars/1', '/promise', '/customer-orders', '/customer-orders/1', '/customer-orders/new',
-        '/issue', "/issue?orders[]={$order}", '/station', '/station/1', '/receive', '/ship',
+        '/issue', "/issue?orders[]={$order}", '/slips/1', '/slips/1/pick', '/returns', '/returns?order='.$this->live->value("SELECT number FROM orders WHERE id = {$order}"), '/shortages', '/shortages?by=order', '/rank', '/purchases', '/purchases/1', '/questions', '/periods', '/station', '/station/1', '/receive', '/ship',
         '/stock', '/stock/1', '/bookings', '/bookings/'.$this->live
             ->value('SELECT MAX(id) FROM bookings'), '/import', '/find?q=extractor', '/orders/999999'];
     $faults = [];

@@ -20,8 +20,8 @@ final readonly class LaterBookings
     public static function ofStock(Booking $booking, StockKey $key): self
     {
         return self::from(DB::table('moves AS m')->join('places AS f', 'f.id', 'm.from_place_id')->where('m.item_id', $key->item)->where('m.lot_id', $key->lot)
-            ->where('m.owner_id', $key->owner)->whereIn('f.kind', ['store', 'supplier'])->where('m.booking_id', '>', $booking->id)
-            ->when($key->lot === 0, fn ($query) => $query->where('m.from_place_id', $key->place))->pluck('m.booking_id')->all());
+            ->where('m.owner_id', $key->owner)->where(fn ($any) => $any->whereIn('f.kind', ['store', 'supplier'])->orWhere('m.quantity', 0))->where('m.booking_id', '>', $booking->id)
+            ->when($key->lot === 0, fn ($query) => $query->where(fn ($any) => $any->where('m.from_place_id', $key->place)->orWhere('m.quantity', 0)))->pluck('m.booking_id')->all());
     }
 
     public static function ofSteps(Booking $booking, int $order): self

@@ -154,6 +154,11 @@ final class LockedValues
             throw StockRefused::usedSince($what, array_values($used->map(fn ($id): int => (int) $id)->all()));
         }
 
+        if ((int) $layer->left_value !== $move->value) {
+            $late = DB::table('layer_uses AS u')->join('moves AS m', 'm.id', 'u.move_id')->where('u.layer_id', $layer->id)->where('u.quantity', 0)->orderByDesc('m.booking_id')->pluck('m.booking_id')->unique();
+            throw StockRefused::usedSince($what, array_values($late->map(fn ($id): int => (int) $id)->all()));
+        }
+
         return [new LayerUse($layer->id, BigDecimal::of($layer->left_quantity), (int) $layer->left_value)];
     }
 

@@ -31,9 +31,9 @@ final class ChangeCustomerLine
                 ChangedMeanwhile::check($order, $version);
                 $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($lineId);
                 $amount = $line->item->quantity($quantity)->amount;
-                $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity);
+                $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->plus($line->cancelled_quantity);
                 if ($amount->isLessThan($bound)) {
-                    throw Refused::because(sprintf('%s are shipped or covered already. Untie the cover first, or keep at least %s.',
+                    throw Refused::because(sprintf('%s are shipped, covered or no longer wanted already. Untie the cover first, or keep at least %s.',
                         Amount::plain($bound), Amount::plain($bound)), 'quantity');
                 }
                 $before = Amount::plain($line->quantity)." by {$line->promised_on}";

@@ -1,6 +1,6 @@
 <x-layout title="Issue" :keys="['p' => 'propose for the ticked orders']">
     <div class="head"><h1>Issue components</h1><span class="say">{{ $orders->count() === 1 ? '1 released order takes' : $orders->count().' released orders take' }} more; {{ ($n = $slips->where('state', 'open')->count()) === 1 ? '1 slip is' : "{$n} slips are" }} under way.</span>
-        <span class="ms-auto"></span><a href="{{ route('returns.index') }}">Return, scrap</a><a href="{{ route('shortages.index') }}">Shortages</a></div>
+        <span class="ms-auto"></span><a href="{{ route('returns.index') }}">Back to stores</a><a href="{{ route('shortages.index') }}">Shortages</a></div>
     <div class="two slip-list">
         <form method="post" action="{{ route('slips.store') }}">@csrf @token
             <div class="actions align-items-end">
