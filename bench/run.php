@@ -9,13 +9,16 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
-$kind = in_array($argv[1] ?? '', ['demo', 'year', 'board'], true) ? $argv[1] : 'year';
+$kind = in_array($argv[1] ?? '', ['demo', 'year', 'board', 'parts'], true) ? $argv[1] : 'year';
 $orders = (int) (($at = array_search('--orders', $argv, true)) === false ? 20000 : $argv[$at + 1]);
-putenv("DB_DATABASE=keep_pace_{$kind}");
-$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = "keep_pace_{$kind}";
+$database = $kind === 'parts' ? 'year' : $kind;
+putenv("DB_DATABASE=keep_pace_{$database}");
+$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = "keep_pace_{$database}";
 require __DIR__.'/../vendor/autoload.php';
 require __DIR__.'/Year.php';
+require __DIR__.'/Web.php';
 require __DIR__.'/Pages.php';
+require __DIR__.'/Components.php';
 require __DIR__.'/Board.php';
 $app = require __DIR__.'/../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
@@ -34,10 +37,10 @@ $artisan = function (string ...$command): void {
 };
 
 $pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', '');
-$there = $pdo->query("SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$kind}' AND table_name = 'bookings'")
+$there = $pdo->query("SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'")
     ->fetchColumn();
-if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$kind}.orders")->fetchColumn() < ($kind === 'year' ? $orders : 10)) {
-    $pdo->exec("DROP DATABASE IF EXISTS keep_pace_{$kind}; CREATE DATABASE keep_pace_{$kind} CHARACTER SET utf8mb4");
+if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")->fetchColumn() < ($database === 'year' ? $orders : 10)) {
+    $pdo->exec("DROP DATABASE IF EXISTS keep_pace_{$database}; CREATE DATABASE keep_pace_{$database} CHARACTER SET utf8mb4");
     $artisan('migrate', '--force');
     if ($kind === 'demo') {
         $artisan('pace:demo');
@@ -46,6 +49,11 @@ if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$kind}.orders")->fe
         $artisan('pace:import', 'demo');
         fwrite(STDERR, sprintf("A year made in %.0f s\n", $seconds(fn () => ($kind === 'board' ? new Year(800, 8) : new Year($orders))->make())));
     }
+}
+if ($kind === 'parts') {
+    app(KeepUp::class)->handle(null);
+    Bench\components($say);
+    exit;
 }
 if ($kind === 'board') {
     app(KeepUp::class)->handle(null);

@@ -75,7 +75,7 @@ class Item extends Model
      */
     public function quantity(string $typed, ?string $unit = null): Quantity
     {
-        return $this->conversion($unit ?? $this->unit->code)->toStock($typed);
+        return $unit === null || $unit === $this->unit->code ? Quantity::of($typed, $this->unit->toCore()) : $this->conversion($unit)->toStock($typed);
     }
 
     /** @throws QuantityRefused */

@@ -6,7 +6,6 @@ namespace KeepPace\Core\Quantity;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
-use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 
 /** Money in the smallest coin, as whole numbers; the one place where amounts become coins. */
@@ -21,7 +20,7 @@ final class Cents
     /** The part of a value that goes with part of a quantity, rounded half up; all of it when all goes. */
     public static function part(int $value, BigDecimal $part, BigDecimal $whole): int
     {
-        return BigRational::of($value)->multipliedBy($part)->dividedBy($whole)->toScale(0, RoundingMode::HALF_UP)->toInt();
+        return $part->multipliedBy($value)->dividedBy($whole, 0, RoundingMode::HALF_UP)->toInt();
     }
 
     /**

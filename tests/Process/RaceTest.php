@@ -104,3 +104,26 @@ it('holds one gap for one of three sellers, and gives the others the next', func
     expect(answers(array_map($seller, range(1, 3))))->toBe(['held', 'held', 'held'])
         ->and($this->live->value('SELECT COUNT(DISTINCT finish_at) FROM promises'))->toBe('3')->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
+
+it('gives the same lot to whoever comes first, and tells the others; no value is lost', function () {
+    $this->live->php('$o = $shop->order("DRUM-9", "200"); $shop->release($o); $o = $shop->order("EX-9E", "9"); $shop->release($o);')->wait();
+    $answers = answers(array_map(fn (int $i): Process => $this->live->php('$c = App\Models\OrderComponent::query()->whereRelation("item", "number", "SS-15")->firstOrFail();
+        try { $shop->issue($c, "12", ["H-7731" => "12"]); echo "got"; } catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }'), range(1, 8)));
+    expect(array_count_values($answers))->toEqualCanonicalizing(['got' => 4, '12 of lot H-7731 asked for, 2 there. Take what is there, or book in what came first.' => 4]);
+    // first in, first out: eight take from the same layers, half of them give back
+    $answers = answers(array_map(fn (int $i): Process => $this->live->php('$c = App\Models\OrderComponent::query()->whereRelation("item", "number", "GATE-40")->firstOrFail();
+        $b = $shop->issue($c, "1", [], "race", true); '.($i % 2 === 0 ? '$shop->goodsIn("GATE-40", "2", "12.'.$i.'1"); ' : '$shop->reverse($b); ').'echo "ok";'), range(1, 8)));
+    expect(array_unique($answers))->toBe(['ok'])->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('books a slip once when two book it at once, and lets no booking slip into a period that is being closed', function () {
+    $this->live->php('$o = $shop->order("EX-9E", "3"); $shop->release($o); app(App\Actions\Usage\ProposeSlip::class)->handle([$o->id], "whole", null, "slip", $shop->as(App\Access\Role::Storekeeper));')->wait();
+    $answers = answers(array_map(fn (int $i): Process => $this->live->php('try { app(App\Actions\Usage\BookSlip::class)->handle(1, 1, false, false, "", "book-'.$i.'", $shop->as(App\Access\Role::Storekeeper)); echo "booked"; }
+        catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }'), range(1, 4)));
+    expect(array_count_values($answers))->toEqualCanonicalizing(['booked' => 1, 'Slip 1 is booked already.' => 3]);
+    $yesterday = (new DateTimeImmutable('-1 day'))->format('Y-m-d');
+    $answers = answers([...array_map(fn (int $i): Process => $this->live->php('try { app(App\Actions\Stock\GoodsIn::class)->handle($shop->item("BRG-25")->id, "1", null, "7", $shop->place("STORES")->id, "", null, "p'.$i.'", $shop->as(App\Access\Role::Storekeeper),
+        new App\Actions\Stock\Arrival(bookedOn: "'.$yesterday.'")); echo "in"; } catch (KeepPace\Core\Refused $r) { echo "closed"; }'), range(1, 6)),
+        $this->live->php('app(App\Actions\Bookings\ClosePeriod::class)->handle("'.$yesterday.'", "close", $shop->as(App\Access\Role::CostClerk)); echo "shut";')]);
+    expect(array_diff($answers, ['in', 'closed', 'shut']))->toBe([])->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});

@@ -28,7 +28,7 @@ final class Ledger
     /** @var list<array<string, int|string|null>> moves to be written at the end */
     private array $moves = [];
 
-    /** @var list<array<string, int|string|null>> cost entries, likewise */
+    /** @var array<string, array{booking_id: int, order_id: int, kind: string, cents: int, order_step_id: int|null}> cost entries, one for each order, kind and step */
     private array $costs = [];
 
     /** @var array<string, int> ids of the places that are ends of moves, by kind */
@@ -68,8 +68,10 @@ final class Ledger
     public function finish(): Booking
     {
         $this->flush();
+        $states = OrderFacts::states(array_values($this->touched));
+        $same = [];
         foreach ($this->touched as $order) {
-            $order->state = OrderFacts::state($order);
+            $order->state = $states[$order->id];
             if ($order->state === OrderState::Built) {
                 $this->endCover($order);
             }
@@ -77,8 +79,10 @@ final class Ledger
                 $this->endReservations($order);
             }
             $order->version++;
-            $order->save();
+            // a slip touches many orders and changes nothing else of most
+            array_keys($order->getDirty()) === ['version'] ? $same[] = $order->id : $order->save();
         }
+        $same === [] ?: DB::table('orders')->whereIn('id', $same)->update(['version' => DB::raw('version + 1'), 'updated_at' => now()]);
         foreach ($this->touchedCustomerOrders as $customerOrder) {
             $customerOrder->version++;
             $customerOrder->save();
@@ -196,7 +200,9 @@ final class Ledger
     public function cost(Order $order, string $kind, int $cents, ?OrderStep $step = null): void
     {
         if ($cents !== 0) {
-            $this->costs[] = ['booking_id' => $this->booking->id, 'order_id' => $order->id, 'kind' => $kind, 'cents' => $cents, 'order_step_id' => $step?->id];
+            $at = "{$order->id}-{$kind}-".($step->id ?? 0);
+            $this->costs[$at] ??= ['booking_id' => $this->booking->id, 'order_id' => $order->id, 'kind' => $kind, 'cents' => 0, 'order_step_id' => $step?->id];
+            $this->costs[$at]['cents'] += $cents;
         }
     }
 
@@ -259,7 +265,7 @@ final class Ledger
         foreach (array_chunk($this->moves, 500) as $rows) {
             DB::table('moves')->insert($rows);
         }
-        foreach (array_chunk($this->costs, 500) as $rows) {
+        foreach (array_chunk(array_filter($this->costs, fn (array $row): bool => $row['cents'] !== 0), 500) as $rows) {
             DB::table('cost_entries')->insert($rows);
         }
         $this->stock->write();

@@ -20,8 +20,11 @@ final class LockedBalances
     /** @var array<string, Balance> by sort key */
     private array $locked = [];
 
-    /** @var array<string, list<Balance>> free ones by item and owner */
+    /** @var array<string, list<string>> sort keys of the free ones, by item and owner */
     private array $byItem = [];
+
+    /** @var array<string, array{key: StockKey, quantity: BigDecimal}> by sort key, as values: a slip of a thousand lines asks often */
+    private array $now = [];
 
     public readonly LockedValues $values;
 
@@ -57,7 +60,9 @@ final class LockedBalances
                     ->where('condition', Condition::Free->value)->whereIn('owner_id', [0, ...$owners])->where('quantity', '>', 0));
             }
             foreach ($part !== [] || $items !== [] ? $query->get() : [] as $balance) {
-                $this->locked[$balance->key()->sortKey()] ??= $balance;
+                $key = $balance->key();
+                $this->locked[$key->sortKey()] ??= $balance;
+                $this->now[$key->sortKey()] ??= ['key' => $key, 'quantity' => BigDecimal::of($balance->quantity)];
             }
         }
         $this->values->lock($this->locked, $items);
@@ -76,21 +81,28 @@ final class LockedBalances
     }
 
     /**
-     * The same for one owner, from an index: a slip of a thousand lines asks a thousand times.
+     * The same for one owner, as values.
      *
-     * @return list<Balance>
+     * @return list<array{key: StockKey, quantity: BigDecimal}>
      */
     public function onHandOf(int $item, int $owner = 0): array
     {
         if ($this->byItem === []) {
-            foreach ($this->locked as $balance) {
-                if ($balance->condition === Condition::Free->value) {
-                    $this->byItem["{$balance->item_id}-{$balance->owner_id}"][] = $balance;
+            foreach ($this->now as $sortKey => ['key' => $key]) {
+                if ($key->condition === Condition::Free) {
+                    $this->byItem["{$key->item}-{$key->owner}"][] = $sortKey;
                 }
             }
         }
 
-        return array_values(array_filter($this->byItem["{$item}-{$owner}"] ?? [], fn (Balance $balance): bool => BigDecimal::of($balance->quantity)->isPositive()));
+        $there = [];
+        foreach ($this->byItem["{$item}-{$owner}"] ?? [] as $sortKey) {
+            if ($this->now[$sortKey]['quantity']->isPositive()) {
+                $there[] = $this->now[$sortKey];
+            }
+        }
+
+        return $there;
     }
 
     public function balance(StockKey $key): Balance
@@ -121,10 +133,12 @@ final class LockedBalances
     public function add(StockKey $key, BigDecimal $quantity, string $what): void
     {
         $balance = $this->balance($key);
-        $now = BigDecimal::of($balance->quantity)->plus($quantity);
+        $sortKey = $key->sortKey();
+        $now = $this->now[$sortKey]['quantity']->plus($quantity);
         if ($now->isNegative()) {
-            throw StockRefused::notEnough($what, $quantity->negated(), BigDecimal::of($balance->quantity));
+            throw StockRefused::notEnough($what, $quantity->negated(), $this->now[$sortKey]['quantity']);
         }
+        $this->now[$sortKey]['quantity'] = $now;
         $balance->quantity = (string) $now;
     }
 

@@ -59,12 +59,21 @@ final class LockedValues
         }
         ksort($keys);
         foreach (array_chunk($keys, 400) as $part) {
-            DB::table('stock_values')->insertOrIgnore($part);
-            foreach (DB::table('stock_values')->whereIn('item_id', array_unique(array_column($part, 'item_id')))
-                ->whereIn('lot_id', array_unique(array_column($part, 'lot_id')))->orderBy('item_id')->orderBy('lot_id')->lockForUpdate()
-                ->get() as $row) {
-                $this->values[self::key($row->item_id, $row->lot_id)] = new StockValue(BigDecimal::of($row->quantity), (int) $row->value);
+            $this->read($part);
+            $missing = array_filter($part, fn (array $key): bool => ! isset($this->values[self::key($key['item_id'], $key['lot_id'])]));
+            if ($missing !== []) {
+                DB::table('stock_values')->insertOrIgnore(array_values($missing));
+                $this->read($missing);
             }
+        }
+    }
+
+    /** @param  array<array-key, array{item_id: int, lot_id: int}>  $keys */
+    private function read(array $keys): void
+    {
+        foreach (DB::table('stock_values')->whereIn('item_id', array_unique(array_column($keys, 'item_id')))->whereIn('lot_id', array_unique(array_column($keys, 'lot_id')))
+            ->orderBy('item_id')->orderBy('lot_id')->lockForUpdate()->get() as $row) {
+            $this->values[self::key($row->item_id, $row->lot_id)] ??= new StockValue(BigDecimal::of($row->quantity), (int) $row->value);
         }
     }
 

@@ -4,12 +4,31 @@ namespace App\Actions\Bookings;
 
 use App\Models\Order;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
-/** The state of an order, derived from what has been booked on it. */
+/** The state of orders, derived from what has been booked on them. */
 final class OrderFacts
 {
-    public static function state(Order $order): OrderState
+    /**
+     * @param  list<Order>  $orders
+     * @return array<int, OrderState> by order
+     */
+    public static function states(array $orders): array
+    {
+        $ids = array_map(fn (Order $order): int => $order->id, $orders);
+        $used = $ids === [] ? collect() : DB::table('order_components')->whereIn('order_id', $ids)->where('used_quantity', '>', 0)->distinct()->pluck('order_id')->flip();
+        $steps = $ids === [] ? collect() : DB::table('order_steps')->whereIn('order_id', $ids)->orderBy('number')->get(['order_id', 'taken_in', 'good', 'scrap', 'started_at'])->groupBy('order_id');
+        $states = [];
+        foreach ($orders as $order) {
+            $states[$order->id] = self::state($order, isset($used[$order->id]), array_values(($steps[$order->id] ?? collect())->all()));
+        }
+
+        return $states;
+    }
+
+    /** @param  list<\stdClass>  $steps */
+    private static function state(Order $order, bool $worked, array $steps): OrderState
     {
         if ($order->state === OrderState::Cancelled || $order->state === OrderState::Proposed) {
             return $order->state;
@@ -20,10 +39,9 @@ final class OrderFacts
         if ($order->released_at === null) {
             return OrderState::Firm;
         }
-        $worked = $order->components()->where('used_quantity', '>', 0)->exists();
         $started = BigDecimal::zero();
         $out = BigDecimal::of($order->received_quantity);
-        foreach ($order->steps()->get() as $i => $step) {
+        foreach ($steps as $i => $step) {
             $started = $i === 0 ? BigDecimal::of($step->taken_in) : $started;
             $out = $out->plus($step->scrap);
             $worked = $worked || $step->started_at !== null || ! BigDecimal::of($step->good)->plus($step->scrap)->isZero();

@@ -41,7 +41,7 @@ final class FreeStock
         $lots = [];
         foreach ($tracked as $item) {
             foreach ($this->ledger->stock->onHandOf($item) as $balance) {
-                $lots[] = $balance->lot_id;
+                $lots[] = $balance['key']->lot;
             }
         }
         $this->lots = DB::table('lots')->whereIn('id', array_unique($lots))->get(['id', 'code', 'expires_on'])->keyBy('id')->all();
@@ -65,15 +65,14 @@ final class FreeStock
             }
         }
         $lots = [];
-        foreach ($this->ledger->stock->onHandOf($item->id, $owner) as $balance) {
-            $there = BigDecimal::of($balance->quantity);
-            if ($owner === 0 && isset($kept[$balance->lot_id])) {
-                $hold = BigDecimal::min($there, $kept[$balance->lot_id]);
-                $kept[$balance->lot_id] = $kept[$balance->lot_id]->minus($hold);
+        foreach ($this->ledger->stock->onHandOf($item->id, $owner) as ['key' => $key, 'quantity' => $there]) {
+            if ($owner === 0 && isset($kept[$key->lot])) {
+                $hold = BigDecimal::min($there, $kept[$key->lot]);
+                $kept[$key->lot] = $kept[$key->lot]->minus($hold);
                 $there = $there->minus($hold);
             }
-            $lot = $this->lots[$balance->lot_id] ?? null;
-            $lots[] = new LotThere($balance->key(), $there, $lot->code ?? '', $lot->expires_on ?? null);
+            $lot = $this->lots[$key->lot] ?? null;
+            $lots[] = new LotThere($key, $there, $lot->code ?? '', $lot->expires_on ?? null);
         }
 
         return $lots;
@@ -88,27 +87,35 @@ final class FreeStock
     /** All that is there less promises and what is kept for others. */
     public function of(int $item, int $order, int $owner): BigDecimal
     {
-        $there = array_reduce($this->ledger->stock->onHandOf($item, $owner), fn (BigDecimal $sum, $balance): BigDecimal => $sum->plus($balance->quantity), BigDecimal::zero());
-
-        return $owner !== 0 ? $there : array_reduce($this->others($item, $order), fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity),
-            $there->minus($this->promised[$item] ?? 0));
+        return $owner !== 0 ? $this->there($item, $owner) : array_reduce($this->others($item, $order), fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity),
+            $this->there($item, 0)->minus($this->promised[$item] ?? 0));
     }
 
     /** @throws StockRefused with the numbers */
     public function assertEnough(Item $item, int $order, BigDecimal $asked, int $owner): void
     {
-        $there = array_reduce($this->ledger->stock->onHandOf($item->id, $owner), fn (BigDecimal $sum, $balance): BigDecimal => $sum->plus($balance->quantity), BigDecimal::zero());
+        $there = $this->there($item->id, $owner);
         if ($asked->isGreaterThan($there)) {
             throw StockRefused::notEnough($item->label(), $asked, $there);
         }
-        $promised = $this->promised[$item->id] ?? BigDecimal::zero();
-        if ($owner === 0 && $asked->isGreaterThan($there->minus($promised))) {
+        $promised = $this->promised[$item->id] ?? null;
+        if ($owner === 0 && $promised !== null && $asked->isGreaterThan($there->minus($promised))) {
             throw StockRefused::promised($item->label(), $asked, $there, $promised);
         }
-        if ($asked->isGreaterThan($free = $this->of($item->id, $order, $owner))) {
+        if (isset($this->reserved[$item->id]) && $asked->isGreaterThan($free = $this->of($item->id, $order, $owner))) {
             throw StockRefused::reserved($item->label(), $asked, $free->isNegative() ? BigDecimal::zero() : $free,
                 array_values(array_unique(array_map(fn (\stdClass $row): string => $row->number, $this->others($item->id, $order)))));
         }
+    }
+
+    private function there(int $item, int $owner): BigDecimal
+    {
+        $there = BigDecimal::zero();
+        foreach ($this->ledger->stock->onHandOf($item, $owner) as $balance) {
+            $there = $there->plus($balance['quantity']);
+        }
+
+        return $there;
     }
 
     /**
