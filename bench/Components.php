@@ -78,8 +78,8 @@ function components(callable $say): void
  */
 function released(int $count): array
 {
-    // half of them running already: there something more is to be used
-    $running = DB::table('orders')->where('state', 'running')->orderByDesc('id')->limit(intdiv($count, 2))->pluck('id')->map(intval(...))->all();
+    // most of them running already: there something more is to be used
+    $running = DB::table('orders')->where('state', 'running')->orderByDesc('id')->limit($count)->pluck('id')->map(intval(...))->all();
     DB::table('order_components')->whereIn('order_id', $running)->whereColumn('planned_quantity', '<=', 'used_quantity')->update(['planned_quantity' => DB::raw('used_quantity + 2')]);
     $there = DB::table('orders')->where('state', 'released')->pluck('id')->map(intval(...))->all();
     if (count($there) + count($running) >= $count) {
