@@ -111,6 +111,7 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
 
     Route::get('/returns', [C\ReturnController::class, 'index'])->name('returns.index');
     Route::post('/orders/{order}/returns', [C\ReturnController::class, 'store'])->whereNumber('order')->middleware('may:issue')->name('returns.store');
+    Route::get('/parts', [C\PartsController::class, 'index'])->name('parts.index');
     Route::get('/shortages', [C\ShortageController::class, 'index'])->name('shortages.index');
     Route::get('/rank', [C\RankController::class, 'index'])->name('rank.index');
     Route::post('/rank/preview', [C\RankController::class, 'preview'])->middleware('may:rank')->name('rank.preview');

@@ -48,8 +48,11 @@ final class Find
             ->get(['id', 'code', 'name']),
             'work centre', fn ($row): string => route('station.show', $row->id), fn ($row): string => "{$row->code} {$row->name}");
         $add(DB::table('purchases AS p')->join('items AS i', 'i.id', 'p.item_id')->where('p.number', 'like', $like)->limit(4)
-            ->get(['p.item_id', 'p.number AS code', 'i.name']),
-            'purchase', fn ($row): string => route('stock.show', $row->item_id), fn ($row): string => "{$row->code} {$row->name}");
+            ->get(['p.item_id', 'p.purchase_order_id', 'p.number AS code', 'i.name']),
+            'purchase', fn ($row): string => $row->purchase_order_id === null ? route('stock.show', $row->item_id) : route('purchases.show', $row->purchase_order_id), fn ($row): string => "{$row->code} {$row->name}");
+        if (preg_match('/^slip-(\d{1,9})$/i', $text, $slip) === 1) {
+            $add(DB::table('slips')->where('id', $slip[1])->selectRaw("id, CONCAT('SLIP-', id) AS code, state")->get(), 'usage slip', fn ($row): string => route('slips.show', $row->id), fn ($row): string => "{$row->code}, {$row->state}");
+        }
 
         return $found->sortByDesc('exact')->values();
     }

@@ -50,11 +50,13 @@
         tick();
     });
     let path = location.pathname;
+    let scanned = false; // the next code goes into the same box
     document.addEventListener('htmx:afterSettle', (event) => {
         if (event.detail.target === document.body) {
             if (location.pathname !== path) window.scrollTo(0, 0);
             path = location.pathname;
             document.querySelector('.is-wrong, .said.not')?.scrollIntoView({ block: 'nearest' });
+            if (scanned) { document.querySelector('[data-scan]')?.focus(); scanned = false; }
         }
     });
     const failed = (words) => (event) => {
@@ -141,6 +143,7 @@
     document.addEventListener('keydown', (event) => {
         if (event.key !== 'Enter' || event.ctrlKey || !event.target.closest?.('#slip') || !event.target.matches('input')) return;
         event.preventDefault();
+        if (event.target.matches('[data-scan]')) { scanned = true; event.target.form.requestSubmit(); return; }
         const inputs = all('#slip input:not([type=hidden]):not([disabled])');
         const next = inputs[inputs.indexOf(event.target) + 1];
         next?.focus();

@@ -15,7 +15,7 @@ use KeepPace\Core\Structure\Structures;
 /** Checks what the lines of an import mean together and against what is there already. */
 final class FolderChecks
 {
-    /** @var array<string, array{kind: string, unit: string, tracking: string}> by number in lower case */
+    /** @var array<string, array{kind: string, unit: string, tracking: string, costing: string}> by number in lower case */
     private array $items = [];
 
     /** @var array<string, Unit> */
@@ -49,8 +49,8 @@ final class FolderChecks
             $this->units[mb_strtolower((string) $row['code'])] = new Unit((string) $row['code'], (string) $row['name'],
                 max(0, min(6, (int) $row['decimals'])));
         }
-        foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking']) as $item) {
-            $this->items[mb_strtolower($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking];
+        foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking', 'costing']) as $item) {
+            $this->items[mb_strtolower($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking, 'costing' => $item->costing];
         }
         foreach (DB::table('item_units')->join('items', 'items.id', 'item_id')->join('units', 'units.id', 'item_units.unit_id')
             ->get(['number', 'code', 'p', 'q']) as $row) {
@@ -74,8 +74,16 @@ final class FolderChecks
                 $this->folder->problem('items', $line, 'unit',
                     "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a conversion instead.");
             }
+            foreach (isset($this->items[$key], $moved[$key]) ? ['tracking', 'costing'] : [] as $what) {
+                if ($this->items[$key][$what] !== (string) $row[$what]) {
+                    $this->folder->problem('items', $line, $what, "{$row['number']} has been moved with {$what} {$this->items[$key][$what]}, and that stays. Give the new way a new item.");
+                }
+            }
+            if ($row['costing'] === 'own' && $row['tracking'] === 'none') {
+                $this->folder->problem('items', $line, 'costing', 'own cost is kept by lot or serial: track the item, or take the average.');
+            }
             $this->items[$key] = ['kind' => (string) $row['kind'], 'unit' => (string) $row['unit'],
-                'tracking' => (string) $row['tracking']];
+                'tracking' => (string) $row['tracking'], 'costing' => (string) $row['costing']];
         }
         foreach ($this->rows('item-units') as $row) {
             $this->ratios[mb_strtolower((string) $row['item'])][mb_strtolower((string) $row['unit'])] = [(string) $row['p'],
@@ -254,10 +262,10 @@ final class FolderChecks
         }
     }
 
-    /** @return array{kind: string, unit: string, tracking: string} */
+    /** @return array{kind: string, unit: string, tracking: string, costing: string} */
     private function item(string $number): array
     {
-        return $this->items[mb_strtolower($number)] ?? ['kind' => '', 'unit' => '', 'tracking' => 'none'];
+        return $this->items[mb_strtolower($number)] ?? ['kind' => '', 'unit' => '', 'tracking' => 'none', 'costing' => 'average'];
     }
 
     /** @return array<int, array<string, ?string>> */

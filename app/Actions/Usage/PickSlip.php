@@ -23,7 +23,7 @@ final class PickSlip
             $found = $rows->filter(fn ($row): bool => mb_strtolower($row->code) === $text || mb_strtolower($row->number) === $text || "p{$row->id}" === $text);
             $open = $found->reject(fn ($row): bool => (bool) $row->is_picked);
             if ($found->isEmpty()) {
-                throw Refused::because("{$code} is not on this list. ".$this->whatIs($code), 'scan');
+                throw Refused::because("{$code} is not on this list. ".self::whatIs($code), 'scan');
             }
             if ($open->isEmpty()) {
                 throw Refused::because("{$code} is picked already.", 'scan');
@@ -62,7 +62,8 @@ final class PickSlip
         }, attempts: 5);
     }
 
-    private function whatIs(string $code): string
+    /** What a code is, that is not on the list. */
+    public static function whatIs(string $code): string
     {
         $lot = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code', $code)->first(['i.number', 'i.name']);
         $item = DB::table('items')->where('number', $code)->first(['number', 'name']);

@@ -7,6 +7,7 @@ use App\Actions\Usage\DropSlip;
 use App\Actions\Usage\KeepSlip;
 use App\Actions\Usage\PickSlip;
 use App\Actions\Usage\ProposeSlip;
+use App\Actions\Usage\ScanLot;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\SlipRequest;
 use App\Models\Item;
@@ -54,10 +55,15 @@ class SlipController extends Controller
     }
 
     /** Keeps what was typed; to book it, it is kept first, so that a refusal loses nothing. */
-    public function update(SlipRequest $request, int $slip, KeepSlip $keep, BookSlip $book): RedirectResponse
+    public function update(SlipRequest $request, int $slip, KeepSlip $keep, BookSlip $book, ScanLot $scan): RedirectResponse
     {
         $kept = Slip::query()->findOrFail($slip)->state === 'booked' && $request->validated('do') === 'book' ? null // sent twice: answered by its token
             : $keep->handle($slip, $request->integer('version'), $request->lines(), $request->validated('note') ?? '', $request->validated('booked_on'), $request->person());
+        if ($request->filled('scan') && $request->validated('do') !== 'book') {
+            $scan->handle($slip, $request->validated('scan'), $request->person());
+
+            return back();
+        }
         if ($request->validated('do') !== 'book') {
             return back()->with('said', "Slip {$slip} is kept.");
         }

@@ -22,7 +22,7 @@
     <a class="name" href="/"><x-mark /> Keep Pace</a>
     <nav aria-label="Subjects">
         @foreach (['today' => 'Today', 'customer-orders.index' => 'Customer orders', 'orders.index' => 'Orders', 'release.index' => 'Release', 'board' => 'Board', 'issue.index' => 'Issue', 'station.index' => 'Station', 'receive.index' => 'Receive', 'ship.index' => 'Ship', 'stock.index' => 'Stock'] as $route => $word)
-            <a href="{{ route($route) }}" @if (request()->routeIs($route, str_replace('.index', '.show', $route), str_replace('.index', '.create', $route), ...($route === 'issue.index' ? ['slips.*', 'returns.*', 'shortages.*', 'questions.*'] : []), ...($route === 'orders.index' ? ['rank.*'] : []), ...($route === 'stock.index' ? ['purchases.*', 'reservations.*'] : []), ...($route === 'board' ? ['late.*', 'plans.*', 'dispatch.*', 'absence.*', 'calendars.*'] : ($route === 'customer-orders.index' ? ['promise.*'] : [])))) aria-current="page" @endif>{{ $word }}</a>
+            <a href="{{ route($route) }}" @if (request()->routeIs($route, str_replace('.index', '.show', $route), str_replace('.index', '.create', $route), ...($route === 'issue.index' ? ['slips.*', 'returns.*', 'shortages.*', 'questions.*'] : []), ...($route === 'orders.index' ? ['rank.*', 'parts.*'] : []), ...($route === 'stock.index' ? ['purchases.*', 'reservations.*'] : []), ...($route === 'board' ? ['late.*', 'plans.*', 'dispatch.*', 'absence.*', 'calendars.*'] : ($route === 'customer-orders.index' ? ['promise.*'] : [])))) aria-current="page" @endif>{{ $word }}</a>
         @endforeach
     </nav>
     <form class="find" action="{{ route('find') }}" role="search">
@@ -36,6 +36,7 @@
         <summary>{{ auth()->user()->name }} ▾</summary>
         <div class="drop">
             <div class="sub">{{ auth()->user()->role->label() }}</div>
+            <div><a href="{{ route('parts.index') }}">Parts of orders</a></div>
             <div><a href="{{ route('shortages.index') }}">Shortages</a></div>
             <div><a href="{{ route('rank.index') }}">Rank of orders</a></div>
             <div><a href="{{ route('purchases.index') }}">Purchases</a></div>

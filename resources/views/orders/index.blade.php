@@ -2,7 +2,7 @@
 <x-layout title="Orders" :keys="['n' => 'release']">
     <div class="head"><h1>Orders</h1>
         <nav class="pick" aria-label="State">@foreach (['open', ...\App\Queries\Orders\OrderFilter::STATES] as $state)<a href="{{ $here(['state' => $state === 'open' ? null : $state]) }}" @if ($filter->state === $state) aria-current="true" @endif>{{ $state }}</a>@endforeach</nav>
-        <span class="say">{{ $count === 1 ? '1 order' : number_format($count, 0, '.', ' ').' orders' }}{{ $filter->skip > 0 ? ', from number '.($filter->skip + 1) : '' }}</span>
+        <span class="say">{{ $count === 1 ? '1 order' : number_format($count, 0, '.', ' ').' orders' }}{{ $filter->skip > 0 ? ', from number '.($filter->skip + 1) : '' }}</span><span class="ms-auto"></span><a href="{{ route('parts.index') }}">Parts of all</a><a href="{{ route('rank.index') }}">Rank</a>
     </div>
     <form class="filters" action="{{ route('orders.index') }}">
         <input type="hidden" name="state" value="{{ $filter->state }}">

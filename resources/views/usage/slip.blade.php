@@ -9,7 +9,7 @@
     @foreach ($page->lots as $item => $lots)<datalist id="lots-{{ $item }}">@foreach ($lots->unique('code') as $lot)<option value="{{ $lot->code }}">{{ $amount($lot->quantity) }} at {{ $lot->place }}{{ $lot->expires_on ? ', until '.$lot->expires_on : '' }}</option>@endforeach</datalist>@endforeach
     <form method="post" action="{{ route('slips.update', $slip->id) }}" id="slip">@csrf @method('put') @token<input type="hidden" name="version" value="{{ $slip->version }}">
         @if ($open)<div class="actions slip-do">
-            <button class="btn btn-act" name="do" value="book">Book these components</button><button class="btn btn-quiet" name="do" value="keep">Keep as a draft</button>
+            <x-field bare name="scan" label="Scan a lot" placeholder="scan a lot" size="12" maxlength="80" data-scan /><button class="btn btn-act" name="do" value="book">Book these components</button><button class="btn btn-quiet" name="do" value="keep">Keep as a draft</button>
             <label class="d-inline"><input type="checkbox" name="over_plan" value="1" @checked(old('over_plan'))> more than planned is meant</label>
             <x-field bare name="reason" label="Reason" placeholder="reason, where more is used" size="24" maxlength="200" /><label class="d-inline" title="The day it counts for; empty = today">booked on <input class="form-control d-inline-block" type="date" name="booked_on" value="{{ old('booked_on', $slip->booked_on) }}"></label><x-why field="booked_on" /><x-field bare name="note" label="Note on the slip" placeholder="note on the slip" size="16" maxlength="200" :value="$slip->note" />
         </div>@endif

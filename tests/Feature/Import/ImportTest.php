@@ -142,3 +142,10 @@ it('is told of in docs/formats.md: every file and column, with examples that can
     expect((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(14580)
         ->and($order->steps()->where('number', 20)->value('taken_in'))->toBe('40.000000');
 });
+
+it('keeps how a moved item is tracked and valued, and asks own cost for lots', function (string $row, string $says) {
+    expect(implode("\n", $this->shop->import(['items.csv' => "number,name,kind,unit,tracking,costing\n{$row}\n"])))->toContain($says);
+})->with([
+    ['SS-15,Stainless sheet 1.5 mm,bought,m2,none,own', 'SS-15 has been moved with tracking lot, and that stays'], ['GATE-40,Honey gate 40 mm,bought,pc,none,average', 'GATE-40 has been moved with costing fifo, and that stays'],
+    ['NEW-1,New thing,bought,pc,none,own', 'own cost is kept by lot or serial'],
+]);

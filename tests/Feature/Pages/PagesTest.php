@@ -27,6 +27,12 @@ function fill(object $test, int $n): void
 }
 
 /** @return array<string, string> address by name */
+/** A slip over all released orders, however many there are. */
+function wholeSlip(): App\Models\Slip
+{
+    return app(App\Actions\Usage\ProposeSlip::class)->handle(Order::query()->whereIn('state', ['released', 'running'])->pluck('id')->all(), 'whole', null, 'pages-'.Order::query()->count(), test()->shop->as(Role::Storekeeper));
+}
+
 function pages(): array
 {
     return [
@@ -36,7 +42,9 @@ function pages(): array
         'new customer order' => '/customer-orders/new', 'release' => '/release', 'board' => '/board?zoom=quarter', 'board by order' => '/board?by=order', 'late' => '/late', 'why' => '/late/'.Order::query()->min('id'),
         'plans' => '/plans', 'absence' => '/absence', 'dispatch lists' => '/dispatch', 'a dispatch list' => '/dispatch/1?days=30', 'its csv' => '/dispatch/1/list.csv',
         'calendars' => '/calendars', 'a calendar' => '/calendars/1', 'promise' => '/promise', 'board data' => '/board/data', 'board news' => '/board/news', 'issue' => '/issue',
-        'issue, proposed' => '/issue?'.http_build_query(['orders' => Order::query()->where('state', '<>', 'firm')->pluck('id')->all()]),
+        'issue, chosen' => '/issue?'.http_build_query(['orders' => Order::query()->where('state', '<>', 'firm')->pluck('id')->all()]), 'a slip' => '/slips/'.wholeSlip()->id, 'a pick list' => '/slips/'.wholeSlip()->id.'/pick',
+        'returns' => '/returns?order='.Order::query()->where('state', 'running')->value('number'), 'parts' => '/parts', 'shortages' => '/shortages', 'shortages by order' => '/shortages?by=order', 'rank' => '/rank', 'purchases' => '/purchases',
+        'questions' => '/questions', 'periods' => '/periods',
         'stations' => '/station', 'one station' => '/station/'.WorkCentre::query()->where('code', 'LASER')
             ->value('id'), 'receive' => '/receive', 'ship' => '/ship', 'stock' => '/stock', 'one item' => '/stock/'.test()->shop
             ->item('SS-15')->id,
@@ -69,7 +77,7 @@ it('shows every page, and asks the database as often for 6 orders as for 1', fun
 
 it('shows every page of an empty shop', function () {
     foreach (['/', '/orders', '/customer-orders', '/release', '/board', '/issue', '/station', '/receive', '/ship', '/stock',
-        '/bookings', '/late', '/plans', '/absence', '/dispatch', '/dispatch/1', '/dispatch/1/list.pdf', '/dispatch/1/list.csv', '/calendars', '/promise', '/board/data'] as $address) {
+        '/bookings', '/parts', '/shortages', '/rank', '/purchases', '/questions', '/returns', '/periods', '/late', '/plans', '/absence', '/dispatch', '/dispatch/1', '/dispatch/1/list.pdf', '/dispatch/1/list.csv', '/calendars', '/promise', '/board/data'] as $address) {
         $this->actingAs($this->shop->as(Role::Supervisor))->get($address)->assertOk();
     }
     $this->get('/orders/99999')->assertNotFound();

@@ -160,3 +160,22 @@ it('gives a draft up, and proposes nothing for orders that are not in the shop',
     $this->from('/issue')->post('/slips', ['token' => 'f', 'orders' => [$firm->id], 'part' => 'whole'])->assertSessionHasErrors('orders');
     $this->from('/issue')->post('/slips', ['token' => 'g', 'part' => 'step', 'orders' => [$firm->id]])->assertSessionHasErrors('step_number');
 });
+
+it('names a scanned lot at the line that wants it, and says what does not belong', function () {
+    DB::table('items')->whereIn('number', ['SS-15', 'GBOX-1'])->update(['lot_rule' => 'ask']);
+    $this->shop->goodsIn('GBOX-1', '3', '100', "S-1\nS-2\nS-3");
+    $tank = $this->shop->order('TANK-50', '2');
+    $this->shop->release($tank);
+    $slip = slipFor($this, [$tank, releasedExtractor($this, '2')]);
+    $scan = fn (string $code) => $this->from('/x')->put("/slips/{$slip->id}", ['token' => (string) Str::uuid(), 'version' => $slip->refresh()->version, 'scan' => $code]);
+    $splits = fn (): array => DB::table('slip_splits AS s')->join('slip_lines AS l', 'l.id', 's.slip_line_id')->join('items AS i', 'i.id', 'l.item_id')->whereIn('i.number', ['SS-15', 'GBOX-1'])->orderBy('s.id')->pluck('s.typed', 's.code')->all();
+    foreach (['s-2', 'H-7731', 'S-3'] as $code) {
+        $scan($code)->assertSessionHasNoErrors();
+    }
+    expect($splits())->toBe(['S-2' => '1', 'H-7731' => '2.8125', 'S-3' => '1']);
+    foreach (['S-1' => 'its lines are complete', 'zzz' => 'Nothing is known by this code', 'MOT-120' => 'It is Drive motor'] as $code => $says) {
+        $scan($code)->assertSessionHasErrors('scan');
+        expect(implode(session('errors')->all()))->toContain($says);
+    }
+    $this->get('/find?q=slip-'.$slip->id)->assertRedirect("/slips/{$slip->id}");
+});

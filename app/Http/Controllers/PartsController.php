@@ -1,0 +1,19 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Queries\Orders\PartsList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+
+/** Readiness part by part, of chosen orders or of all. */
+class PartsController extends Controller
+{
+    public function index(Request $request): View
+    {
+        $chosen = array_values(array_filter(array_map(intval(...), array_filter((array) $request->query('orders', []), is_string(...)))));
+        $show = in_array($request->query('show'), ['waits', 'stuck'], true) ? (string) $request->query('show') : 'open';
+
+        return view('orders.parts', ['chosen' => $chosen, 'show' => $show, 'rows' => PartsList::of($chosen, $show)]);
+    }
+}
