@@ -115,7 +115,7 @@ final class Office
                 $this->make->handle($item->id, (string) self::LOTS[$item->number], null, CarbonImmutable::now()->addDays(22)
                     ->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner));
             } elseif (isset(self::BUY[$item->number])
-                && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true)) && ! ($left < 6 && $item->number === 'BOLT-8')) {
+                && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
                 $buy[] = new PurchaseLine($item->id, (string) self::BUY[$item->number], null, (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))->dividedBy(100, 4));
             }
         }

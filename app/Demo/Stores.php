@@ -48,6 +48,9 @@ final class Stores
 
     private Dice $dice;
 
+    /** @var array<int, true> */
+    private array $done = [];
+
     /** @param  callable(Role): User  $as */
     public function begin(callable $as, Dice $dice): void
     {
@@ -55,23 +58,20 @@ final class Stores
         $this->dice = $dice;
     }
 
-    /** @param  int  $left  days to today */
+    /**
+     * Each once, on the first working day that is so near to today.
+     *
+     * @param  int  $left  days to today
+     */
     public function day(int $left): void
     {
         $this->questions($left);
-        match ($left) {
-            16 => $this->refit(),
-            12 => $this->quietly(fn () => app(ClosePeriod::class)->handle(CarbonImmutable::now()->subMonthNoOverflow()->endOfMonth()->toDateString(), $this->token(), ($this->as)(Role::CostClerk))),
-            9 => $this->lateFreight(),
-            8 => $this->scrap(),
-            7, 6 => $this->wrongLot(),
-            5 => $this->quietly(fn () => $this->split()),
-            3 => $this->condition(),
-            2, 1 => $this->bolts(),
-            default => null,
-        };
-        if ($left <= 5) {
-            $this->backToStores();
+        foreach ([16 => $this->refit(...), 12 => $this->close(...), 9 => $this->lateFreight(...), 8 => $this->scrap(...), 7 => $this->wrongLot(...), 5 => $this->split(...), 4 => $this->backToStores(...),
+            3 => $this->condition(...), 1 => $this->cable(...)] as $from => $deed) {
+            if ($left <= $from && ! isset($this->done[$from])) {
+                $this->done[$from] = true;
+                $this->quietly($deed);
+            }
         }
     }
 
@@ -100,7 +100,7 @@ final class Stores
     private function questions(int $left): void
     {
         foreach (Question::query()->whereNull('answered_at')->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 3))->get() as $question) {
-            $this->quietly(fn () => $question->kind === 'short' && $left === 5
+            $this->quietly(fn () => $question->kind === 'short' && $left <= 9 && $left > 4 && ! Order::query()->whereNotNull('remake_of_id')->exists()
                 ? app(CureShort::class)->handle((int) $question->order_id, Order::query()->findOrFail($question->order_id)->version, 'remake', Amount::plain($question->open_quantity), '', $this->token(), ($this->as)(Role::Supervisor))
                 : app(AnswerQuestion::class)->handle($question->id, $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.', $this->token(), ($this->as)(Role::Supervisor)));
         }
@@ -115,6 +115,11 @@ final class Stores
         $line = (int) DB::table('customer_order_lines')->where('customer_order_id', $ordered->customer_order_id)->value('id');
         app(CoverLines::class)->handle([$line], CoverBy::NewOrder, null, false, $this->token(), ($this->as)(Role::Sales));
         app(GoodsIn::class)->handle(Item::query()->where('number', 'DRUM-9')->firstOrFail()->id, '1', null, '0', Place::query()->where('code', 'STORES')->firstOrFail()->id, 'JH-2019', null, $this->token(), ($this->as)(Role::Storekeeper), new Arrival(owner: $customer->id));
+    }
+
+    private function close(): void
+    {
+        app(ClosePeriod::class)->handle(CarbonImmutable::now()->subMonthNoOverflow()->endOfMonth()->toDateString(), $this->token(), ($this->as)(Role::CostClerk));
     }
 
     private function lateFreight(): void
@@ -149,11 +154,11 @@ final class Stores
         app(SplitOrder::class)->handle($order->id, $order->version, '3', 'the first three are wanted sooner', $this->token(), ($this->as)(Role::Planner));
     }
 
-    /** Bolts were miscounted: backflush will not find them. */
-    private function bolts(): void
+    /** The drum of cable was miscounted: backflush will not find enough for the control boxes. */
+    private function cable(): void
     {
-        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BOLT-8'))->where('quantity', '>', 1)->where('condition', 'free')->first();
-        $balance === null ?: $this->quietly(fn () => app(CountBalance::class)->handle($balance->id, '1', 'the bin was nearly empty', $this->token(), ($this->as)(Role::Storekeeper)));
+        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'CABLE-3'))->where('quantity', '>', 2)->where('condition', 'free')->firstOrFail();
+        app(CountBalance::class)->handle($balance->id, '1.5', 'the drum was nearly empty', $this->token(), ($this->as)(Role::Storekeeper));
     }
 
     private function condition(): void
@@ -167,9 +172,6 @@ final class Stores
     /** An extra part was taken along and comes back. */
     private function backToStores(): void
     {
-        if (Booking::query()->where('kind', 'return')->exists()) {
-            return;
-        }
         foreach (Order::query()->where('state', 'running')->orderByDesc('id')->limit(12)->get() as $order) {
             $key = array_key_first(ReturnComponents::used($order->id));
             if ($key !== null) {

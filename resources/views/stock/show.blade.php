@@ -1,6 +1,6 @@
 <x-layout :title="$item->number">
     <div class="head"><h1>{{ $item->number }} · {{ $item->name }}</h1><span class="say">{{ $item->kind }}, counted in {{ $item->unit->name }}{{ $item->units->map(fn ($other) => ', 1 '.$other->unit->code.' = '.($other->q === 1 ? $other->p : $other->p.'/'.$other->q).' '.$item->unit->code)->join('') }}{{ $item->isTracked() ? ', by '.$item->tracking : '' }}, valued by {{ \KeepPace\Core\Costing\CostingRule::from($item->costing)->label() }} · reorder below {{ \App\Wording\Figures::amount($item->reorder_point) }}</span></div>
-    <div class="two">
+    <div class="two item">
         <section>
             <h2 class="mt-0">Movements</h2>
             @if ($moves->isEmpty())<div class="none">It has never moved.</div>@else

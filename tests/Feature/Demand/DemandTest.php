@@ -62,7 +62,7 @@ it('changes a line, never below what is covered or shipped, and tells of changes
         ->toThrow(ChangedMeanwhile::class, 'from 4 by 2026-12-18 to 6 by 2026-12-20');
     $this->shop->cover($customerOrder->refresh());
     expect(fn () => $change->handle($line->id, $customerOrder->refresh()->version, '3', '2026-12-20', 'c', $by))
-        ->toThrow(Refused::class, '6 are shipped or covered');
+        ->toThrow(Refused::class, '6 are shipped, covered');
 });
 
 it('ships parts, no more than open, and not what is promised to others', function () {
