@@ -22,8 +22,10 @@ class Unit extends Model
 
     protected $guarded = [];
 
+    private ?CoreUnit $core = null;
+
     public function toCore(): CoreUnit
     {
-        return new CoreUnit($this->code, $this->name, max(0, min(6, $this->decimals)), $this->rec20);
+        return $this->core ??= new CoreUnit($this->code, $this->name, max(0, min(6, $this->decimals)), $this->rec20);
     }
 }

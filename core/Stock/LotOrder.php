@@ -16,6 +16,9 @@ final class LotOrder
      */
     public static function of(array $lots, LotRule $rule, string $day, int $minimumDays = 0, array $kept = []): array
     {
+        if (count($lots) === 1 && $lots[0]->expiresOn === null) {
+            return $lots;
+        }
         $good = array_values(array_filter($lots, static fn (LotThere $lot): bool => $lot->isGoodOn($day, $minimumDays)));
         $place = array_flip(array_map(static fn (LotThere $lot): string => $lot->key->sortKey(), $good));
         usort($good, static fn (LotThere $a, LotThere $b): int => [! in_array($a->key->lot, $kept, true), $rule === LotRule::Expiry ? $a->expiresOn ?? '9999' : '', $place[$a->key->sortKey()]]

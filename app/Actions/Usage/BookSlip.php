@@ -10,6 +10,7 @@ use App\Models\SlipSplit;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 
 /** Books a slip as one transaction: all its lines, or only what was picked; what was not stays on a slip of its own. */
@@ -42,15 +43,17 @@ final class BookSlip
     /** @return list<UseLine> */
     private function lines(Slip $slip, bool $pickedOnly): array
     {
+        $rows = DB::table('slip_lines')->where('slip_id', $slip->id)->where('is_out', false)->orderBy('position')->orderBy('id')->get();
+        $all = DB::table('slip_splits')->whereIn('slip_line_id', $rows->pluck('id'))->when($pickedOnly, fn ($query) => $query->where('is_picked', true))->orderBy('id')->get()->groupBy('slip_line_id');
         $lines = [];
-        foreach ($slip->lines()->with('splits')->get() as $line) {
-            $splits = $line->splits->filter(fn (SlipSplit $split): bool => ! $pickedOnly || $split->is_picked);
-            $quantity = $pickedOnly ? self::sum(array_values($splits->all())) : ($line->typed === '' ? '0' : $line->typed);
-            if ($line->is_out || (is_numeric($quantity) && (float) $quantity === 0.0)) {
+        foreach ($rows as $line) {
+            $splits = array_values(($all[$line->id] ?? collect())->all());
+            $quantity = $pickedOnly ? self::sum(array_column($splits, 'typed')) : ($line->typed === '' ? '0' : $line->typed);
+            if (is_numeric($quantity) && (float) $quantity === 0.0) {
                 continue;
             }
             $lines[] = new UseLine((string) $line->id, $line->order_id, $line->component_id, $line->item_id, $line->step_number, $quantity, $pickedOnly ? null : ($line->unit ?: null),
-                array_values($splits->map(fn (SlipSplit $split): array => ['code' => $split->code, 'place' => $split->place_id, 'quantity' => $split->typed])->all()), $line->reason);
+                array_map(fn (\stdClass $split): array => ['code' => $split->code, 'place' => $split->place_id, 'quantity' => $split->typed], $splits), $line->reason);
         }
 
         return $lines;
@@ -66,7 +69,8 @@ final class BookSlip
         $rest = Slip::query()->create(['token' => "rest-of-{$slip->id}", 'part' => $slip->part, 'step_number' => $slip->step_number, 'note' => $slip->note, 'user_id' => $slip->user_id, 'changed_by' => $by->id]);
         foreach ($open as $line) {
             $left = array_values($line->splits->reject(fn (SlipSplit $split): bool => $split->is_picked)->all());
-            $new = $rest->lines()->create([...$line->only(['position', 'order_id', 'component_id', 'item_id', 'step_number', 'reason']), 'proposed' => self::sum($left), 'typed' => self::sum($left)]);
+            $sum = self::sum(array_map(fn (SlipSplit $split): string => $split->typed, $left));
+            $new = $rest->lines()->create([...$line->only(['position', 'order_id', 'component_id', 'item_id', 'step_number', 'reason']), 'proposed' => $sum, 'typed' => $sum]);
             foreach ($left as $split) {
                 $new->splits()->create($split->only(['code', 'place_id', 'typed']));
             }
@@ -75,15 +79,15 @@ final class BookSlip
         return $rest;
     }
 
-    /** @param  list<SlipSplit>  $splits */
-    private static function sum(array $splits): string
+    /** @param  list<string>  $typed */
+    private static function sum(array $typed): string
     {
         $sum = BigDecimal::zero();
-        foreach ($splits as $split) {
+        foreach ($typed as $one) {
             try {
-                $sum = $sum->plus($split->typed === '' ? '0' : $split->typed);
+                $sum = $sum->plus($one === '' ? '0' : $one);
             } catch (MathException) {
-                return $split->typed; // not a number: refused by core with what was typed
+                return $one; // not a number: refused by core with what was typed
             }
         }
 

@@ -154,8 +154,9 @@ final class ComponentUse
 
     private function withinPlan(?OrderComponent $planned, Item $item, BigDecimal $quantity, bool $overPlan, string $reason): void
     {
-        $open = $planned === null ? BigDecimal::zero() : UsageProposal::inMultiples($planned->openQuantity(), BigDecimal::of($item->minimum_issue)); // a cut length may be longer than what is planned
-        if ($quantity->isLessThanOrEqualTo($open)) {
+        $open = $planned?->openQuantity() ?? BigDecimal::zero();
+        if ($quantity->isLessThanOrEqualTo($open)
+            || $quantity->isLessThanOrEqualTo($open = UsageProposal::inMultiples($open, BigDecimal::of($item->minimum_issue)))) { // a cut length may be longer than what is planned
             return;
         }
         if (! $overPlan) {

@@ -173,8 +173,9 @@ final class ShopState
             $order = $this->orders[$step->order_id];
             $in = $expected[$step->order_id]
                 ?? ($order->released_at === null ? BigDecimal::of($order->quantity) : BigDecimal::of($step->taken_in));
-            $left = $in->minus($step->good)->minus($step->scrap);
-            $expected[$step->order_id] = $in->minus($step->scrap);
+            $untouched = $step->good === '0.000000' && $step->scrap === '0.000000'; // most are: no arithmetic for them
+            $left = $untouched ? $in : $in->minus($step->good)->minus($step->scrap);
+            $expected[$step->order_id] = $untouched ? $in : $in->minus($step->scrap);
             if ($left->isPositive()) {
                 $step->left = $left;
                 $this->steps[$step->order_id][] = $step;
