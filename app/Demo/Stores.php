@@ -8,6 +8,7 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Demand\EnterCustomerOrder;
 use App\Actions\Orders\CureShort;
+use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Orders\SplitOrder;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Questions\AnswerQuestion;
@@ -33,6 +34,7 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
+use App\Models\Plan;
 use App\Models\Purchase;
 use App\Models\Question;
 use App\Models\User;
@@ -161,8 +163,11 @@ final class Stores
     /** A bin is counted wrong, an operator's count finds too little there, the bin is counted again: the question stays for a person. */
     private function miscount(): void
     {
-        $component = OrderComponent::query()->where('issue_by', 'backflush')->whereColumn('used_quantity', '<', 'planned_quantity')->whereHas('order', fn ($order) => $order->where('state', 'running')->where('is_held', false))
-            ->whereExists(fn ($step) => $step->from('order_steps')->whereColumn('order_id', 'order_components.order_id')->whereColumn('number', 'order_components.step_number')->whereRaw('taken_in - good - scrap >= 1'))->firstOrFail();
+        $first = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))->join('plan_orders AS p', 'p.order_id', 'o.id')
+            ->where('p.plan_id', Plan::LIVE)->where('c.issue_by', 'backflush')->where('o.state', 'firm')->where('o.is_held', false)->where('p.readiness', '<>', 'stuck')->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
+            ->orderBy('p.place_in_rank')->value('c.id');
+        $component = OrderComponent::query()->findOrFail($first);
+        app(ReleaseOrders::class)->handle([$component->order_id], 'the drums come this afternoon', $this->token(), ($this->as)(Role::Supervisor));
         $balance = Balance::query()->where('item_id', $component->item_id)->where('quantity', '>', 1)->where('condition', 'free')->firstOrFail();
         $before = Amount::plain($balance->quantity);
         $step = OrderStep::query()->where('order_id', $component->order_id)->where('number', $component->step_number)->firstOrFail();

@@ -1,5 +1,5 @@
 @if ($booking->moves->isNotEmpty())
-@php($split = $booking->kind->hasLines() && ! $reversedBy && auth()->user()->can('reverse'))
+@php($split = $booking->moves->count() > 1 && $booking->kind->hasLines() && ! $reversedBy && auth()->user()->can('reverse'))
 <h2>Moves</h2>
 @if ($split)<form id="lines" method="post" action="{{ route('bookings.lines', $booking->id) }}">@csrf @method('delete') @token('lines')</form>@endif
 <table class="list"><thead><tr>@if ($split)<th></th>@endif<th>Item</th><th>Lot or serial</th><th>From</th><th>To</th><th class="n">Quantity</th><th>Unit</th><th class="n">Value €</th><th></th></tr></thead><tbody>
@@ -9,5 +9,5 @@
         <td class="tight">@if ($move->reversedBy)<a href="{{ route('bookings.show', $move->reversedBy->booking_id) }}">taken back</a>@elseif ($move->component_id && $move->lot_id && $move->to->kind === 'order' && auth()->user()->can('reverse')) @php($form = new \App\Http\Typed("lot-{$move->id}"))<details class="more" @if ($form->isMine()) open @endif><summary>wrong lot</summary><form class="actions" method="post" action="{{ route('bookings.lot', $move->id) }}">@csrf @token($form->form)<x-field bare :in="$form" name="code" :label="'Lot really used of '.$move->item->name" placeholder="really used" size="9" maxlength="60" /><x-field bare :in="$form" name="quantity" label="How much" class="n" :value="\App\Wording\Figures::amount($move->quantity)" inputmode="decimal" /><x-field bare :in="$form" name="reason" label="How it was found out" placeholder="how it was found out" size="14" maxlength="200" /><button class="btn btn-quiet btn-small">Correct the lot</button></form></details>@endif</td></tr>
 @endforeach
 </tbody></table>
-@if ($split && $booking->moves->count() > 1)<div class="actions"><input class="form-control" form="lines" name="reason" value="{{ (new \App\Http\Typed('lines'))->value('reason') }}" placeholder="why they are taken back" aria-label="Why these lines are taken back" size="30" maxlength="200"><button class="btn btn-quiet" form="lines" data-count-of=".pick-move" data-none="Tick lines to take back" data-some="Take # line(s) back">Take lines back</button></div>@endif
+@if ($split)<div class="actions"><input class="form-control" form="lines" name="reason" value="{{ (new \App\Http\Typed('lines'))->value('reason') }}" placeholder="why they are taken back" aria-label="Why these lines are taken back" size="30" maxlength="200"><button class="btn btn-quiet" form="lines" data-count-of=".pick-move" data-none="Tick lines to take back" data-some="Take # line(s) back">Take lines back</button></div>@endif
 @endif
