@@ -72,7 +72,7 @@ final class Checks
             'a move taken back is the exact negative' => "SELECT CONCAT('move ', n.id, ' takes back ', o.id) AS difference FROM moves n JOIN moves o ON o.id = n.reverses_id WHERE n.item_id <> o.item_id OR n.lot_id <> o.lot_id
                 OR n.owner_id <> o.owner_id OR n.quantity <> o.quantity OR n.value <> o.value OR n.from_place_id <> o.to_place_id OR n.to_place_id <> o.from_place_id OR n.from_condition <> o.to_condition OR n.to_condition <> o.from_condition",
             'a reversal takes back cost' => $lines('cost_entries', "SUM(IF(kind = 'material', 0, cents)) AS c").' WHERE o.c <> 0 - COALESCE(n.c, 0)', // material: by the order's components
-            'nothing is booked in a period after its close' => "SELECT CONCAT('booking ', b.id, ' on ', b.booked_on, ', closed up to ', p.ends_on) AS difference FROM bookings b JOIN periods p ON b.booked_on <= p.ends_on AND b.id > p.booking_id",
+            'nothing is booked in a period after its close' => "SELECT CONCAT('booking ', b.id, ' on ', b.booked_on, ', closed up to ', p.ends_on) AS difference FROM bookings b JOIN periods p ON b.booked_on <= p.ends_on AND b.id > p.last_booking_id",
             'a reversal takes back counts' => $lines('step_entries', 'SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d, SUM(machine_minutes) AS e').
                 ' WHERE o.a <> 0 - COALESCE(n.a, 0) OR o.b <> 0 - COALESCE(n.b, 0) OR o.c <> 0 - COALESCE(n.c, 0) OR o.d <> 0 - COALESCE(n.d, 0) OR o.e <> 0 - COALESCE(n.e, 0)',
         ];

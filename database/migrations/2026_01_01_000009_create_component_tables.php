@@ -70,6 +70,7 @@ return new class extends Migration
             $table->id();
             $table->foreignId('booking_id')->constrained();
             $table->date('ends_on')->unique(); // nothing is booked on this day or before it any more
+            $table->unsignedBigInteger('last_booking_id'); // the newest one when it was closed
             $table->dateTime('closed_at');
             $table->foreignId('user_id')->constrained();
         });

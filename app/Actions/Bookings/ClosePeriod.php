@@ -28,7 +28,7 @@ final class ClosePeriod
             if ($endsOn >= now(config()->string('pace.zone'))->toDateString()) {
                 throw Refused::because('A period is closed when its last day is over.', 'ends_on');
             }
-            DB::table('periods')->insert(['booking_id' => $ledger->booking->id, 'ends_on' => $endsOn, 'closed_at' => now(), 'user_id' => $by->id]);
+            DB::table('periods')->insert(['booking_id' => $ledger->booking->id, 'ends_on' => $endsOn, 'last_booking_id' => (int) DB::table('bookings')->max('id'), 'closed_at' => now(), 'user_id' => $by->id]);
             $ledger->says("The books are closed up to {$endsOn}.");
         });
     }
