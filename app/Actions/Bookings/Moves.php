@@ -123,8 +123,13 @@ final class Moves
     /** Written at the end, in bulk: an opening has thousands. */
     public function flush(): void
     {
+        // columns that say nothing on any line are left to their defaults
+        $says = [];
+        foreach ($this->moves as $row) {
+            $says += array_filter($row, fn (int|string|null $value): bool => $value !== null && $value !== '');
+        }
         foreach (array_chunk($this->moves, 500) as $rows) {
-            DB::table('moves')->insert($rows);
+            DB::table('moves')->insert(array_map(fn (array $row): array => array_intersect_key($row, $says), $rows));
         }
         $this->moves = [];
     }

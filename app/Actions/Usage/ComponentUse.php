@@ -145,7 +145,8 @@ final class ComponentUse
     /** Writes the components that changed, in bulk: a slip may have a thousand. */
     public function write(): void
     {
-        $rows = array_map(fn (int $id): array => $this->components[$id]->getAttributes(), array_keys($this->changed));
+        $rows = array_map(fn (int $id): array => $this->components[$id]->only(['id', 'order_id', 'position', 'item_id', 'step_number', 'baseline_quantity', 'planned_quantity', 'used_quantity', 'used_value', 'replaced_quantity']),
+            array_keys($this->changed));
         foreach (array_chunk($rows, 500) as $part) {
             DB::table('order_components')->upsert($part, ['id'], ['used_quantity', 'used_value', 'replaced_quantity']);
         }
@@ -233,7 +234,7 @@ final class ComponentUse
     /** @param  array<string, int|string|null>  $typed */
     private function into(Order $order, OrderComponent $component, Item $item, \KeepPace\Core\Stock\StockKey $from, BigDecimal $quantity, string $reason, array $typed): void
     {
-        $value = $this->ledger->move($item, $quantity, null, $from, 'order', ['component_id' => $component->id, 'order_id' => $order->id, 'reason' => mb_strimwidth($reason, 0, 200, '…'), ...$typed]);
+        $value = $this->ledger->move($item, $quantity, null, $from, 'order', ['component_id' => $component->id, 'order_id' => $order->id, 'reason' => $reason === '' ? '' : mb_strimwidth($reason, 0, 200, '…'), ...$typed]);
         $this->ledger->cost($order, 'material', $value);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity);
         $component->used_value += $value;

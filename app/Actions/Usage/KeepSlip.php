@@ -74,7 +74,10 @@ final class KeepSlip
     /** @param  array<int, array<string, mixed>>  $typed */
     private function keep(Slip $slip, array $typed): void
     {
-        $lines = SlipLine::query()->where('slip_id', $slip->id)->whereKey(array_keys($typed))->get()->keyBy('id');
+        // only lines that differ become models: of a thousand few do
+        $same = fn (\stdClass $line): bool => array_diff_key($typed[$line->id], ['quantity' => 1]) === [] && $line->typed === trim((string) ($typed[$line->id]['quantity'] ?? ''));
+        $ids = DB::table('slip_lines')->where('slip_id', $slip->id)->whereIn('id', array_keys($typed))->get(['id', 'typed'])->reject($same)->pluck('id');
+        $lines = SlipLine::query()->whereKey($ids)->get()->keyBy('id');
         $numbers = array_filter(array_map(fn (array $line): string => trim((string) ($line['item'] ?? '')), $typed));
         $others = Item::query()->whereIn('number', array_unique($numbers))->pluck('id', 'number')->mapWithKeys(fn ($id, $number): array => [mb_strtolower((string) $number) => (int) $id]);
         $wrong = [];

@@ -30,7 +30,7 @@ final readonly class StepInput
     public function step(\stdClass $step, string $quantity, ?\stdClass $next, int $materialAt, array $after, ?array $pinned): Step
     {
         $minutes = $this->minutesLeft($step, $quantity);
-        $setup = $this->isUntouched($step) ? min($minutes - 1, BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt()) : 0;
+        $setup = $this->isUntouched($step) ? min($minutes - 1, str_ends_with($step->setup_minutes, '.00') ? (int) $step->setup_minutes : BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt()) : 0;
         [$at, $pin] = $pinned ?? [$step->work_centre_id, null];
         $others = $step->supplier_id !== null || $step->started_at !== null ? [] : $this->alternatives($step, $minutes - $setup, $setup);
         if ($at !== $step->work_centre_id && isset($others[$at])) { // pinned on another work centre, it has that one's time
@@ -86,7 +86,7 @@ final readonly class StepInput
         if ($step->supplier_id !== null) {
             return max(1, $step->lead_days * 1440 - ($started === null ? 0 : $this->now - $started));
         }
-        if ($this->isUntouched($step) && $step->left->isEqualTo($quantity)) {
+        if ($this->isUntouched($step) && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
             return max(1, $step->planned_minutes); // nothing has happened to it: the time is the one planned
         }
         $time = new StepTime(BigDecimal::of($step->setup_minutes), RunBasis::from($step->run_basis), BigDecimal::of($step->run_rate),
@@ -99,6 +99,6 @@ final readonly class StepInput
 
     private function isUntouched(\stdClass $step): bool
     {
-        return $step->supplier_id === null && $step->started_at === null && BigDecimal::of($step->good)->plus($step->scrap)->isZero();
+        return $step->supplier_id === null && $step->started_at === null && $step->good === '0.000000' && $step->scrap === '0.000000'; // as the database writes them
     }
 }
