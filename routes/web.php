@@ -113,6 +113,7 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::post('/orders/{order}/returns', [C\ReturnController::class, 'store'])->whereNumber('order')->middleware('may:issue')->name('returns.store');
     Route::get('/parts', [C\PartsController::class, 'index'])->name('parts.index');
     Route::get('/shortages', [C\ShortageController::class, 'index'])->name('shortages.index');
+    Route::get('/shortages/{item}/cures', [C\ShortageController::class, 'cures'])->whereNumber('item')->name('shortages.cures');
     Route::get('/rank', [C\RankController::class, 'index'])->name('rank.index');
     Route::post('/rank/preview', [C\RankController::class, 'preview'])->middleware('may:rank')->name('rank.preview');
     Route::post('/rank', [C\RankController::class, 'store'])->middleware('may:rank')->name('rank.store');

@@ -154,8 +154,8 @@
     let dragged = null;
     const ask = (row) => {
         const form = document.querySelector('#rank-form');
-        form.order.value = row.dataset.order;
-        form.before.value = row.nextElementSibling?.dataset.order ?? '';
+        const move = Object.assign(document.createElement('input'), { type: 'hidden', name: 'move', value: `${row.dataset.order}-${row.nextElementSibling?.dataset.order ?? 0}` });
+        form.append(move);
         form.requestSubmit();
     };
     document.addEventListener('dragstart', (event) => { dragged = event.target.closest?.('[data-rank] tr[data-order]') ?? null; dragged?.classList.add('picked-row'); });

@@ -305,4 +305,4 @@ it('ends clean', function (int $seed, int $steps) {
         }
     }
     expect($this->shop->differences())->toBe([])->and(onHand())->toEqual($opening);
-})->with([[1, 200], [2, 200], [112, 220], [130, 220], [133, 220], [2026, 260]]);
+})->with([[1, 160], [2, 160], [112, 180], [130, 180], [133, 180], [2026, 220]]);

@@ -33,12 +33,13 @@ class RankController extends Controller
         return $this->done(to_route('rank.index'), $place->handle($order, $before, $request->token(), $request->person()));
     }
 
-    /** @return array{int, int|null} */
+    /** "12-7": order 12 before order 7; "12-0": last of all. @return array{int, int|null} */
     private function typed(DeedRequest $request): array
     {
-        $typed = $request->validate(['order' => ['required', 'integer', 'exists:orders,id'], 'before' => ['nullable', 'integer', 'exists:orders,id']], $request->messages());
+        $typed = $request->validate(['move' => ['required', 'string', 'regex:/^\d{1,18}-\d{1,18}$/']], ['move.*' => 'Drag the row again: it did not say where to.']);
+        [$order, $before] = array_map(intval(...), explode('-', $typed['move']));
 
-        return [(int) $typed['order'], isset($typed['before']) ? (int) $typed['before'] : null];
+        return [$order, $before === 0 ? null : $before];
     }
 
     /** @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>}|null  $effect */

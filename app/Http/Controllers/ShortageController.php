@@ -14,4 +14,12 @@ class ShortageController extends Controller
     {
         return view('shortages.index', ['list' => ShortageList::now(), 'by' => $request->query('by') === 'order' ? 'order' : 'item', 'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id')]);
     }
+
+    /** What else cures one item, loaded when it is opened: with many orders it is a long list. */
+    public function cures(int $item): View
+    {
+        $list = ShortageList::now();
+
+        return view('shortages.cures', ['list' => $list, 'item' => $list->byItem()->firstWhere('item_id', $item)]);
+    }
 }

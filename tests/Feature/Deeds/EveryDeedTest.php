@@ -172,8 +172,8 @@ function deed(object $test, string $name): array
 
             return ['role' => Role::Planner, 'method' => 'delete', 'uri' => '/reservations/'.DB::table('reservations')->value('id'), 'no' => Role::Storekeeper, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
         })(),
-        'place an order in the rank' => (fn (Order $first, Order $second): array => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/rank', 'no' => Role::Planner, 'data' => ['order' => $second->id, 'before' => $first->id],
-            'bad' => ['before' => $second->id], 'field' => 'refused', 'says' => 'stands there already'])($tray(), $tray()),
+        'place an order in the rank' => (fn (Order $first, Order $second): array => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/rank', 'no' => Role::Planner, 'data' => ['move' => "{$second->id}-{$first->id}"],
+            'bad' => ['move' => "{$second->id}-{$second->id}"], 'field' => 'refused', 'says' => 'stands there already'])($tray(), $tray()),
         'order of suppliers' => ['role' => Role::Buyer, 'method' => 'post', 'uri' => '/purchases', 'no' => Role::Storekeeper, 'data' => ['items' => [['number' => 'MOT-120', 'quantity' => '5', 'expected_on' => '2026-12-04']]],
             'bad' => ['items' => [['number' => 'MOT-120', 'quantity' => '1.5']]], 'field' => 'items.0', 'says' => 'whole'],
         'hurry a purchase' => (fn (int $line): array => ['role' => Role::Buyer, 'method' => 'put', 'uri' => "/purchase-lines/{$line}", 'no' => Role::Storekeeper, 'data' => ['expected_on' => '2026-11-27', 'asked_for' => '2026-11-26'],

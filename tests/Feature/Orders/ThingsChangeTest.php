@@ -120,9 +120,9 @@ it('places orders in the rank, shows the effect first, and gives scarce parts to
     expect($given())->toBe(['10', '4', '0']);
     $this->actingAs($this->shop->as(Role::Supervisor));
     $before = DB::table('orders')->pluck('rank', 'id')->all();
-    $this->post('/rank/preview', ['token' => 'p', 'order' => $orders[2]->id, 'before' => $orders[0]->id])->assertOk()->assertSee("before {$orders[0]->number} would mean")->assertSee('Keep it so');
+    $this->post('/rank/preview', ['token' => 'p', 'move' => "{$orders[2]->id}-{$orders[0]->id}"])->assertOk()->assertSee("before {$orders[0]->number} would mean")->assertSee('Keep it so');
     expect(DB::table('orders')->pluck('rank', 'id')->all())->toBe($before)->and($given())->toBe(['10', '4', '0']);
-    $this->post('/rank', ['token' => 'r', 'order' => $orders[2]->id, 'before' => $orders[0]->id])->assertSessionHas('done', "Order {$orders[2]->number} from place 3 to place 1.");
+    $this->post('/rank', ['token' => 'r', 'move' => "{$orders[2]->id}-{$orders[0]->id}"])->assertSessionHas('done', "Order {$orders[2]->number} from place 3 to place 1.");
     expect($given())->toBe(['4', '0', '10']);
     $this->get('/rank')->assertSeeInOrder([$orders[2]->number, $orders[0]->number, $orders[1]->number]);
     app(PlaceInRank::class)->handle($orders[2]->id, null, 'last', $this->shop->as(Role::Supervisor));

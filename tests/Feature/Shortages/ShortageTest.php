@@ -24,6 +24,8 @@ it('groups by item and by order, with the date it starts to hurt', function () {
     foreach (['', '?by=order'] as $by) {
         $this->actingAs($this->shop->as(Role::Supervisor))->get("/shortages{$by}")->assertOk()->assertSee('Drive motor 120 W')->assertSee('Crank handle')->assertSee($this->electric->number);
     }
+    $this->get("/shortages/{$motor->item_id}/cures")->assertOk()->assertSee("{$this->electric->number} takes instead")->assertSee('Substitute');
+    $this->get('/shortages/'.$this->shop->item('FOOT-1')->id.'/cures')->assertOk()->assertSee('no longer short');
 });
 
 it('cures many shortages in one deed, one order a supplier', function () {
