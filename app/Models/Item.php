@@ -36,6 +36,9 @@ use KeepPace\Core\Quantity\QuantityRefused;
  */
 class Item extends Model
 {
+    /** Kinds that are counted or costed, but never taken from stock for an order. */
+    public const NEVER_ISSUED = ['phantom', 'outside', 'time', 'consumable'];
+
     public $timestamps = false;
 
     protected $table = 'items';
@@ -100,6 +103,11 @@ class Item extends Model
     public function isMade(): bool
     {
         return in_array($this->kind, ['made', 'assembled'], true);
+    }
+
+    public function isIssued(): bool
+    {
+        return ! in_array($this->kind, self::NEVER_ISSUED, true);
     }
 
     public function isTracked(): bool

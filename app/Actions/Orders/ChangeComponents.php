@@ -49,7 +49,7 @@ final class ChangeComponents
             function (Ledger $ledger, Order $order) use ($componentId, $itemId, $quantity): string {
                 $component = OrderComponent::query()->with('item.unit')->findOrFail($componentId);
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-                if ($item->id === $component->item_id || in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+                if ($item->id === $component->item_id || ! $item->isIssued()) {
                     throw Refused::because("{$item->label()} cannot stand in for it. Choose another item that is kept in stock.", 'item');
                 }
                 if ($component->openQuantity()->isZero()) {
@@ -74,7 +74,7 @@ final class ChangeComponents
         return $this->change->handle($orderId, $version, $token, $by,
             function (Ledger $ledger, Order $order) use ($itemId, $quantity, $unit, $stepNumber): string {
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-                if (in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+                if (! $item->isIssued()) {
                     throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order. Choose an item that is kept in stock.", 'item');
                 }
                 if (! $order->steps()->where('number', $stepNumber)->exists()) {

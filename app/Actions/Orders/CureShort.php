@@ -4,10 +4,10 @@ namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\Question;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
@@ -46,7 +46,9 @@ final class CureShort
             }
             $ledger->about($order);
             $ledger->change($order, 'finishes short', Amount::plain($short), $how);
-            $this->answer($ledger, $order, $how);
+            Questions::cured($ledger, $order, $amount, match ($how) {
+                'remake' => 'made again', 'stock' => 'from stock', default => 'accepted'
+            });
             $ledger->says(match ($how) {
                 'remake' => $said,
                 'stock' => Amount::plain($amount)." of order {$order->number} taken from stock instead.",
@@ -93,13 +95,5 @@ final class CureShort
         }
 
         return $moved;
-    }
-
-    private function answer(Ledger $ledger, Order $order, string $how): void
-    {
-        Question::query()->where('order_id', $order->id)->where('kind', 'short')->whereNull('answered_at')
-            ->update(['answered_at' => now(), 'answered_by' => $ledger->booking->user_id, 'answer' => match ($how) {
-                'remake' => 'made again', 'stock' => 'from stock', default => 'accepted'
-            }, 'open_quantity' => '0', 'answer_booking_id' => $ledger->booking->id]);
     }
 }

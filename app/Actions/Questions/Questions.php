@@ -12,6 +12,7 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Question;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
 
 /** Opens questions, and closes them when what was asked for has been booked. */
 final class Questions
@@ -19,24 +20,27 @@ final class Questions
     /** What backflush could not take is asked of the storekeeper; the operator goes on. */
     public static function missing(Ledger $ledger, Order $order, OrderComponent $component, Item $item, BigDecimal $missing, string $why): void
     {
-        $amount = \KeepPace\Core\Quantity\Amount::plain($missing);
+        $amount = Amount::plain($missing);
         Question::query()->create(['booking_id' => $ledger->booking->id, 'kind' => 'backflush', 'order_id' => $order->id, 'component_id' => $component->id,
             'says' => "{$amount} {$item->unit->code} {$item->label()} of order {$order->number}, step {$component->step_number}: {$why}",
             'quantity' => (string) $missing, 'open_quantity' => (string) $missing, 'role' => Role::Storekeeper->value, 'opened_at' => now()]);
     }
 
-    /** Scrap leaves an order short: the supervisor is asked how it is cured. One question an order, with all of it. */
-    public static function short(Ledger $ledger, Order $order, BigDecimal $scrap, BigDecimal $all): void
+    /** Scrap leaves an order short: the supervisor is asked how it is cured. One question a report, so a reversed report takes back just its own. */
+    public static function short(Ledger $ledger, Order $order, int $step, BigDecimal $scrap): void
     {
-        $says = "Order {$order->number} will finish ".\KeepPace\Core\Quantity\Amount::plain($all).' short. Make them again, take them from stock, or accept it?';
-        $open = Question::query()->where('order_id', $order->id)->where('kind', 'short')->whereNull('answered_at')->lockForUpdate()->first();
-        if ($open !== null) {
-            $open->fill(['says' => $says, 'quantity' => (string) BigDecimal::of($open->quantity)->plus($scrap), 'open_quantity' => (string) BigDecimal::of($open->open_quantity)->plus($scrap)])->save();
+        $amount = Amount::plain($scrap);
+        Question::query()->create(['booking_id' => $ledger->booking->id, 'kind' => 'short', 'order_id' => $order->id,
+            'says' => "Order {$order->number} will finish {$amount} short: scrapped at step {$step}. Make them again, take them from stock, or accept it?",
+            'quantity' => (string) $scrap, 'open_quantity' => (string) $scrap, 'role' => Role::Supervisor->value, 'opened_at' => now()]);
+    }
 
-            return;
+    /** So many of what the order is short were cured, the oldest first; a question with nothing left is answered. */
+    public static function cured(Ledger $ledger, Order $order, BigDecimal $amount, string $answer): void
+    {
+        foreach (Question::query()->where('order_id', $order->id)->where('kind', 'short')->whereNull('answered_at')->orderBy('id')->lockForUpdate()->get() as $question) {
+            $amount = $amount->minus(self::settle($ledger, $question, $amount, $answer));
         }
-        Question::query()->create(['booking_id' => $ledger->booking->id, 'kind' => 'short', 'order_id' => $order->id, 'says' => $says, 'quantity' => (string) $scrap, 'open_quantity' => (string) $scrap,
-            'role' => Role::Supervisor->value, 'opened_at' => now()]);
     }
 
     /** @param  list<UseLine>  $lines  booked just now */
@@ -49,17 +53,22 @@ final class Questions
             }
         }
         foreach (Question::query()->whereIn('component_id', array_keys($taken))->whereNull('answered_at')->orderBy('id')->lockForUpdate()->get() as $question) {
-            $part = BigDecimal::min($question->open_quantity, $taken[$question->component_id]);
-            $taken[$question->component_id] = $taken[$question->component_id]->minus($part);
-            $question->open_quantity = (string) BigDecimal::of($question->open_quantity)->minus($part);
-            if (BigDecimal::of($question->open_quantity)->isZero()) {
-                $question->answered_at = now()->toImmutable();
-                $question->answered_by = $ledger->booking->user_id;
-                $question->answer = 'booked';
-                $question->answer_booking_id = $ledger->booking->id;
-            }
-            $question->save();
+            $taken[$question->component_id] = $taken[$question->component_id]->minus(self::settle($ledger, $question, $taken[$question->component_id], 'booked'));
         }
+    }
+
+    /** @return BigDecimal what of the amount the question took */
+    private static function settle(Ledger $ledger, Question $question, BigDecimal $amount, string $answer): BigDecimal
+    {
+        $part = BigDecimal::min($question->open_quantity, $amount);
+        $left = BigDecimal::of($question->open_quantity)->minus($part);
+        $question->open_quantity = (string) $left;
+        if ($left->isZero()) {
+            $question->fill(['answered_at' => now(), 'answered_by' => $ledger->booking->user_id, 'answer' => $answer, 'answer_booking_id' => $ledger->booking->id]);
+        }
+        $question->save();
+
+        return $part;
     }
 
     /** A reversed booking takes its questions with it, and opens again those it had answered. */

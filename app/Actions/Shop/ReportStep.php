@@ -67,7 +67,7 @@ final class ReportStep
             $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
             Backflush::after($ledger, $order, $step);
             if ($scrap->isPositive()) {
-                Questions::short($ledger, $order, $scrap, $this->scrapped($order));
+                Questions::short($ledger, $order, $step->number, $scrap);
             }
             if ($step->pieces()->toDo()->isZero() && $step->started_at !== null) {
                 $step->started_at = null;

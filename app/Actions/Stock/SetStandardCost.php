@@ -9,6 +9,7 @@ use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\User;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 
@@ -38,7 +39,7 @@ final class SetStandardCost
                 $difference = Cents::of($there->quantity, $cost) - $there->value;
                 $ledger->revalue($item, $difference, $balance->key(), 'variance');
             }
-            $ledger->says("{$item->label()} costs ".\KeepPace\Core\Quantity\Amount::plain($cost).' € by standard, before '.\KeepPace\Core\Quantity\Amount::plain($before).': stock is worth '.number_format($difference / 100, 2).' € more.');
+            $ledger->says("{$item->label()} costs ".Amount::plain($cost).' € by standard, before '.Amount::plain($before).': stock is worth '.number_format($difference / 100, 2).' € more.');
         }, $reason);
     }
 }

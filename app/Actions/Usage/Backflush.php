@@ -8,6 +8,8 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
+use App\Models\Question;
+use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Collection;
@@ -43,7 +45,7 @@ final class Backflush
             $item = $use->item($component->item_id);
             $asks = $item->isTracked() && $item->lot_rule === 'ask';
             $missing = $open->minus($use->takeWhatIsThere($component, $open));
-            $asked = BigDecimal::of((string) \App\Models\Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'));
+            $asked = BigDecimal::of((string) Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'));
             if ($missing->isGreaterThan($asked)) {
                 self::missing($ledger, $order, $component, $item, $missing->minus($asked), $asks);
             }
@@ -65,7 +67,7 @@ final class Backflush
                 $served = BigDecimal::max($served, BigDecimal::of($step->good)->plus($step->scrap));
             }
         }
-        $perOrder = $component->structure_line_id !== null && \App\Models\StructureLine::query()->whereKey($component->structure_line_id)->value('basis') === 'order';
+        $perOrder = $component->structure_line_id !== null && StructureLine::query()->whereKey($component->structure_line_id)->value('basis') === 'order';
 
         return UsageProposal::of(BigDecimal::of($component->planned_quantity), BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity),
             BigRational::of($served)->dividedBy($order->quantity), $perOrder, $component->item->unit->decimals, BigDecimal::zero());

@@ -12,6 +12,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
 
 /** Books a slip as one transaction: all its lines, or only what was picked; what was not stays on a slip of its own. */
 final class BookSlip
@@ -23,7 +24,7 @@ final class BookSlip
     /**
      * @param  bool  $pickedOnly  book what was picked, leave the rest
      *
-     * @throws \KeepPace\Core\Refused with a sentence beside each line that is wrong
+     * @throws Refused with a sentence beside each line that is wrong
      */
     public function handle(int $id, int $version, bool $pickedOnly, bool $overPlan, string $reason, string $token, User $by): Booking
     {

@@ -18,6 +18,7 @@ use KeepPace\Core\Stock\LotOrder;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\LotThere;
 use KeepPace\Core\Stock\Split;
+use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 use KeepPace\Core\Stock\Withdrawal;
 
@@ -97,7 +98,7 @@ final class ComponentUse
         if (! $order->state->isInTheShop() || $order->is_held) {
             throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state->value).'. Components go to released orders only.');
         }
-        if (in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+        if (! $item->isIssued()) {
             throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order.", 'item');
         }
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
@@ -187,7 +188,7 @@ final class ComponentUse
         return $there;
     }
 
-    /** @return list<array{key: \KeepPace\Core\Stock\StockKey, quantity: BigDecimal}> */
+    /** @return list<array{key: StockKey, quantity: BigDecimal}> */
     private function parts(UseLine $line, Item $item, Order $order, BigDecimal $quantity, int $owner): array
     {
         $lots = $this->free->lots($item, $order->id, $owner);
@@ -222,7 +223,7 @@ final class ComponentUse
 
     /**
      * @param  list<LotThere>  $lots
-     * @return list<array{key: \KeepPace\Core\Stock\StockKey, quantity: BigDecimal}>
+     * @return list<array{key: StockKey, quantity: BigDecimal}>
      *
      * @throws StockRefused
      */
@@ -232,7 +233,7 @@ final class ComponentUse
     }
 
     /** @param  array<string, int|string|null>  $typed */
-    private function into(Order $order, OrderComponent $component, Item $item, \KeepPace\Core\Stock\StockKey $from, BigDecimal $quantity, string $reason, array $typed): void
+    private function into(Order $order, OrderComponent $component, Item $item, StockKey $from, BigDecimal $quantity, string $reason, array $typed): void
     {
         $value = $this->ledger->move($item, $quantity, null, $from, 'order', ['component_id' => $component->id, 'order_id' => $order->id, 'reason' => $reason === '' ? '' : mb_strimwidth($reason, 0, 200, '…'), ...$typed]);
         $this->ledger->cost($order, 'material', $value);

@@ -33,7 +33,7 @@ final class KeepSlip
         return DB::transaction(function () use ($id, $version, $orderId, $itemId, $step, $quantity, $unit, $reason, $by): Slip {
             $slip = self::open($id, $version);
             $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-            if (in_array($item->kind, ['phantom', 'outside', 'time', 'consumable'], true)) {
+            if (! $item->isIssued()) {
                 throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order.", 'item');
             }
             $amount = $item->quantity($quantity, $unit ?: null)->amount;

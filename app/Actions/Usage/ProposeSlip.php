@@ -51,7 +51,7 @@ final class ProposeSlip
     private function lines(Slip $slip, array $orders, string $part, ?int $step): int
     {
         $rows = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->join('items AS i', 'i.id', 'c.item_id')
-            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')->whereIn('c.order_id', $orders)->whereNotIn('i.kind', ['consumable', 'phantom', 'outside', 'time'])
+            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')->whereIn('c.order_id', $orders)->whereNotIn('i.kind', Item::NEVER_ISSUED)
             ->when($part === 'step', fn ($query) => $query->where('c.step_number', $step))
             ->where('c.planned_quantity', '>', 0)->orderBy('o.rank')->orderBy('o.due_on')->orderBy('o.id')->orderBy('c.position')->orderBy('c.id')
             ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'c.issue_by', 'o.quantity', 'o.owner_id', 's.basis']);

@@ -2,6 +2,8 @@
 
 namespace App\Actions\Usage;
 
+use App\Models\OrderComponent;
+
 /** One line of what is to be used: how much of which item for which component of which order, as typed. */
 final readonly class UseLine
 {
@@ -18,7 +20,7 @@ final readonly class UseLine
     }
 
     /** @param  array<string, string>  $lots quantity by code */
-    public static function planned(\App\Models\OrderComponent $component, string $quantity, array $lots = [], string $reason = ''): self
+    public static function planned(OrderComponent $component, string $quantity, array $lots = [], string $reason = ''): self
     {
         return new self((string) $component->id, $component->order_id, $component->id, $component->item_id, $component->step_number, $quantity, null,
             array_map(fn (string $code, string $of): array => ['code' => $code, 'place' => null, 'quantity' => $of], array_keys($lots), $lots), $reason);

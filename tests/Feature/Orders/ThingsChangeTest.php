@@ -93,6 +93,23 @@ it('asks no more when the report that scrapped is reversed', function () {
     expect(Question::query()->whereNull('answered_at')->count())->toBe(0);
 });
 
+it('asks for each report that scrapped, and takes back just its own', function () {
+    $order = $this->shop->order('LID-9', '8');
+    $this->shop->release($order);
+    $this->shop->report($order->steps[0], '2', '2', '3');
+    $second = $this->shop->report($order->steps[0], '1', '1', '1');
+    $open = fn (): array => Question::query()->whereNull('answered_at')->orderBy('id')->pluck('open_quantity')->all();
+    expect($open())->toBe(['3.000000', '1.000000']);
+    $this->shop->reverse($second);
+    expect($open())->toBe(['3.000000']);
+    $cure = fn (string $quantity) => app(CureShort::class)->handle($order->id, $order->refresh()->version, 'remake', $quantity, '', $this->shop->token(), $this->shop->as(Role::Supervisor));
+    $cure('2');
+    expect($open())->toBe(['1.000000']);
+    $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders/{$order->id}")->assertSee('Make them again');
+    $cure('1');
+    expect($open())->toBe([])->and(Question::query()->where('answer', 'made again')->count())->toBe(1)->and($this->shop->differences())->toBe([]);
+});
+
 it('lets a customer line go: to the shelf, on hold, stopped, or to another line', function (string $then, string $state, bool $held, string $says) {
     $co = $this->shop->customerOrder(['TRAY-40' => '3']);
     $this->shop->cover($co);
