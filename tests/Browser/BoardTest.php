@@ -48,17 +48,16 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
     expect(plannedStart($this->live, '218', 10))->toBeLessThan($before);
     // by keys: pick, move one place later, keep, pin
     $browser->driver->executeScript('document.querySelector("#board").focus(); const b = window.board; b.pick(b.bars.find((one) => b.data.orders[one.order].number === "218" && one.number === 10));');
-    $keys = fn (string $key) => $browser->driver->getKeyboard()->sendKeys($key);
-    $keys('m');
+    $browser->keys('m');
     $browser->see('Put back');
-    $keys(WebDriverKeys::ARROW_RIGHT);
+    $browser->keys(WebDriverKeys::ARROW_RIGHT);
     $browser->see('steps move');
     $browser->driver->wait(10)->until(fn (): bool => (bool) $browser->driver->executeScript('return window.board.isAsked()'));
-    $keys(WebDriverKeys::ENTER);
+    $browser->keys(WebDriverKeys::ENTER);
     $browser->see('moved to Laser cutting');
     $browser->driver->wait(10)->until(fn (): bool => (bool) $browser->driver->executeScript('return window.board.drag === null && document.querySelector("#board-panel").innerText.includes("Pin it where it is")'));
     $browser->driver->executeScript('document.querySelector("#board").focus()');
-    $keys('p');
+    $browser->keys('p');
     $browser->see('pinned on Laser cutting');
     expect($this->live->value('SELECT COUNT(*) FROM plan_pins'))->toBe('1')->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });

@@ -58,7 +58,7 @@ it('picks with a scanner, is told of what does not belong, and books what was pi
     proposeFor($this, '218', '219')->press('Pick list')->see('0 of');
     $scan = function (string $code) use ($browser): void {
         $browser->fill('Scan a lot, serial or item', $code);
-        $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+        $browser->keys(WebDriverKeys::ENTER);
     };
     $scan('MOT-120');
     $browser->see('1 of');
@@ -79,8 +79,8 @@ it('ranks by keyboard and by drag, the effect said before it is kept', function 
     $browser = $this->browser->login('supervisor')->visit('/rank');
     $place = fn (): string => $this->live->value('SELECT GROUP_CONCAT(number ORDER BY `rank`, due_on, id) FROM orders');
     $browser->driver->executeScript('[...document.querySelectorAll("a.num")].find((a) => a.textContent === "219").focus()');
-    $browser->driver->getKeyboard()->sendKeys([WebDriverKeys::ALT, WebDriverKeys::ARROW_UP]);
-    $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ENTER);
+    $browser->keys([WebDriverKeys::ALT, WebDriverKeys::ARROW_UP]);
+    $browser->keys(WebDriverKeys::ENTER);
     $browser->see('219 before 218 would mean');
     expect($place())->toBe('218,219');
     $browser->press('Keep it so')->see('Order 219 from place 2 to place 1');

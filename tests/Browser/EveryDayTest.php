@@ -19,19 +19,17 @@ afterEach(function () {
 it('goes by keys, finds by number, and lists its keys', function () {
     $this->live->php('$shop->order("TRAY-40", "4"); $shop->order("LID-9", "4");')->wait();
     $browser = $this->browser->login('supervisor');
-    $keys = fn (string ...$keys) => array_map(fn (string $key) => $browser->driver->getKeyboard()->sendKeys($key), $keys);
-    $keys('g', 'o');
+    $browser->keys('go');
     $browser->see('2 orders');
-    $keys('?');
+    $browser->keys('?');
     $browser->see('Keys of this page')->see('next row, row before')->press('Close');
-    $keys('j');
+    $browser->keys('j');
     expect($browser->driver->executeScript('return document.activeElement.textContent'))->toBe('218');
-    $keys('j');
+    $browser->keys('j');
     expect($browser->driver->executeScript('return document.activeElement.textContent'))->toBe('219');
-    $keys('/');
-    $browser->driver->getKeyboard()->sendKeys('lid');
+    $browser->keys('/')->keys('lid');
     $browser->see('LID-20 Lid for 20 frames');
-    $browser->driver->getKeyboard()->sendKeys(WebDriverKeys::ARROW_DOWN.WebDriverKeys::ENTER);
+    $browser->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER);
     $browser->see('Movements');
 });
 

@@ -19,12 +19,11 @@ afterEach(function () {
 
 it('shows every page without a serious fault, on a desk and on a tablet', function () {
     $filled = $this->live->php('app(App\Actions\Schedule\KeepUp::class)->once(function () use ($shop) {
-        $c = $shop->customerOrder(["TRAY-40" => "4", "EX-9H" => "6", "LID-9" => "2"], (new DateTimeImmutable("+6 days"))
-            ->format("Y-m-d")); $shop->cover($c, withParts: true);
+        $c = $shop->customerOrder(["TRAY-40" => "4", "EX-9H" => "6", "LID-9" => "2"], now()->addDays(6)->toDateString()); $shop->cover($c, withParts: true);
         $o = App\Models\Order::query()->whereRelation("item", "number", "TRAY-40")->first(); $shop->release($o); $shop->issueAll($o);
         foreach ($o->steps as $i => $s) { $shop->report($s, "3", $i === 2 ? "0" : "3", $i === 0 ? "1" : "0"); }
         $g = $shop->order("GEAR-48", "6"); $shop->release($g); foreach ($g->steps()->limit(2)->get() as $s) { $shop->report($s, "6", "6"); }
-        $d = $shop->order("DRUM-9", "2", (new DateTimeImmutable("-4 days"))->format("Y-m-d")); $shop->release($d); });
+        $d = $shop->order("DRUM-9", "2", now()->subDays(4)->toDateString()); $shop->release($d); });
         $x = $shop->order("EX-9E", "20"); $shop->release($x); app(App\Actions\Usage\ProposeSlip::class)->handle([$x->id, App\Models\Order::query()->whereRelation("item", "number", "DRUM-9")->value("id")], "whole", null, "sl", $shop->as(App\Access\Role::Storekeeper));
         app(App\Actions\Purchasing\RaisePurchases::class)->handle([new App\Actions\Purchasing\PurchaseLine($shop->item("CAST-48")->id, "20")], false, "pu", $shop->as(App\Access\Role::Buyer));
         app(App\Actions\Schedule\WhatIf::class)->copy("Quiet", "w", $shop->as(App\Access\Role::Planner)); echo "ok";');
@@ -39,16 +38,11 @@ it('shows every page without a serious fault, on a desk and on a tablet', functi
         '/stock', '/stock/1', '/bookings', '/bookings/'.$this->live
             ->value('SELECT MAX(id) FROM bookings'), '/import', '/find?q=extractor', '/orders/999999'];
     $faults = [];
-    $look = function (string $page, int $width, int $height) use ($browser, $axe, &$faults): void {
+    $open = function (string $page, int $width, int $height) use ($browser, &$faults): void {
         $browser->driver->manage()->window()->setSize(new WebDriverDimension($width, $height + 140));
         $browser->visit($page);
         foreach ($browser->driver->findElements(WebDriverBy::cssSelector('main details:not([open])')) as $details) {
             $browser->driver->executeScript('arguments[0].open = true', [$details]);
-        }
-        $browser->driver->executeScript($axe);
-        $result = $browser->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(" | "))))');
-        foreach ($result as $fault) {
-            $faults[] = "{$page} at {$width}: {$fault}";
         }
         // the page itself never scrolls sideways; the board may, inside its frame
         $over = $browser->driver->executeScript('return document.documentElement.scrollWidth - document.documentElement.clientWidth');
@@ -56,12 +50,29 @@ it('shows every page without a serious fault, on a desk and on a tablet', functi
             $faults[] = "{$page} at {$width}: {$over} px too wide";
         }
     };
+    $look = function (string $page, int $width, int $height) use ($open, $browser, $axe, &$faults): void {
+        $open($page, $width, $height);
+        $browser->driver->executeScript($axe);
+        $result = $browser->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]}).then((r) => done(r.violations.filter((v) => ["serious", "critical"].includes(v.impact)).map((v) => v.id + ": " + v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(" | "))))');
+        foreach ($result as $fault) {
+            $faults[] = "{$page} at {$width}: {$fault}";
+        }
+    };
     $look('/login', 1280, 800);
     $browser->login('supervisor');
     foreach ($pages as $page) {
         $look($page, 1280, 800);
-        $look($page, 1024, 768);
+        $open($page, 1024, 768);
         $look($page, 800, 1280);
+    }
+    // after the shift's end the head of every page says more
+    $this->live->stopServing();
+    $this->live->setClock('2026-11-24 21:30');
+    $this->live->serve();
+    foreach (['/', '/board', '/station/1'] as $page) {
+        $open($page, 1024, 768);
+        $browser->see('closed until');
+        $open($page, 800, 1280);
     }
     expect($faults)->toBe([]);
 });

@@ -43,7 +43,8 @@ it('says plainly why it cannot start, and leaves nothing running', function (arr
     'a full disk' => [[], ['df' => 'printf "Filesystem 1048576-blocks Used Available Capacity Mounted\n/dev/x 100 90 12 90%% /\n"'],
         'only 12 MB are free on this disk'],
     'a package that cannot be installed' => [[],
-        ['php' => '[ "$1" = -m ] && exit 0; exec /usr/bin/php "$@"', 'apt-get' => 'echo "E: Unable to fetch some archives" >&2; exit 100'],
+        ['php' => '[ "$1" = -m ] && exit 0; exec /usr/bin/php "$@"', 'apt-get' => 'echo "E: Unable to fetch some archives" >&2; exit 100',
+            'sleep' => 'exit 0'], // it asks five times, with two minutes of pauses
         'these Debian packages could not be installed: php8.2-mysql'],
     'MariaDB that ends at once' => [[],
         ['mariadb-install-db' => 'for a in "$@"; do case $a in --datadir=*) mkdir -p "${a#*=}";; esac; done', 'mariadbd' => 'exit 1'],

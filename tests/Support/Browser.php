@@ -136,11 +136,38 @@ final class Browser
         return (string) $this->field($label, $nth)->getAttribute('value');
     }
 
-    /** @param  list<array<string, mixed>>  $actions  as W3C WebDriver has them */
+    /**
+     * Presses keys wherever the focus is, as a keyboard does; it needs no element, which may just be going.
+     *
+     * @param  string|list<string>  ...$strokes  the letters of a text one after the other, or keys held together
+     */
+    public function keys(string|array ...$strokes): self
+    {
+        $actions = [];
+        foreach ($strokes as $stroke) {
+            foreach (is_array($stroke) ? [$stroke] : array_map(fn (string $key): array => [$key], mb_str_split($stroke)) as $held) {
+                foreach ($held as $key) {
+                    $actions[] = ['type' => 'keyDown', 'value' => $key];
+                }
+                foreach (array_reverse($held) as $key) {
+                    $actions[] = ['type' => 'keyUp', 'value' => $key];
+                }
+            }
+        }
+
+        return $this->act(['type' => 'key', 'id' => 'keyboard', 'actions' => $actions]);
+    }
+
+    /** @param  list<array<string, mixed>>  $actions */
     private function pointer(array $actions): self
     {
-        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST',
-            ['actions' => [['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]]]);
+        return $this->act(['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]);
+    }
+
+    /** @param  array<string, mixed>  $device  an input device and what it does, as W3C WebDriver has them */
+    private function act(array $device): self
+    {
+        $this->driver->executeCustomCommand('/session/:sessionId/actions', 'POST', ['actions' => [$device]]);
 
         return $this;
     }

@@ -4,7 +4,7 @@ namespace Tests\Support;
 
 use Symfony\Component\Process\Process;
 
-/** A shop of its own that processes outside this one see: its database, commands, web server. Ended by pid. */
+/** A shop of its own that processes outside this one see: its database, commands, web server, clock. Ended by pid. */
 final class LiveShop
 {
     public readonly string $url;
@@ -14,8 +14,14 @@ final class LiveShop
 
     public readonly \PDO $db;
 
+    /** A Tuesday on which the shop works, as in the feature tests. */
+    private const MORNING = '2026-11-24 09:00';
+
+    private int $clock;
+
     public function __construct(private readonly string $database, bool $serve = false)
     {
+        $this->setClock(self::MORNING);
         $this->port = (string) (getenv('DB_PORT') ?: '33070');
         $this->db = new \PDO("mysql:host=127.0.0.1;port={$this->port}", 'keep_pace', '', [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
         $this->db->exec("DROP DATABASE IF EXISTS `{$database}`; CREATE DATABASE `{$database}`; USE `{$database}`");
@@ -37,7 +43,7 @@ final class LiveShop
 
     public function artisan(string ...$command): string
     {
-        $process = new Process(['php', 'artisan', ...$command], dirname(__DIR__, 2), $this->env(), null, 120);
+        $process = new Process(['php', '-d', 'auto_prepend_file='.__DIR__.'/clock.php', 'artisan', ...$command], dirname(__DIR__, 2), $this->env(), null, 120);
         $process->mustRun();
 
         return $process->getOutput();
@@ -46,7 +52,7 @@ final class LiveShop
     /** Starts a PHP script in the application, in a process of its own. */
     public function php(string $code): Process
     {
-        $boot = 'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $shop = new Tests\Support\Shop; ';
+        $boot = 'require "tests/Support/clock.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $shop = new Tests\Support\Shop; ';
         $process = new Process(['php', '-r', $boot.$code], dirname(__DIR__, 2), $this->env(), null, 120);
         $process->start();
 
@@ -71,7 +77,7 @@ final class LiveShop
     public function serve(): void
     {
         $this->web = new Process(['php', '-d', 'opcache.enable_cli=1', '-d', 'pcov.enabled=0', '-S', "127.0.0.1:{$this->webPort}", '-t',
-            'public', 'bin/router.php'], dirname(__DIR__, 2), $this->env(), null, null);
+            'public', 'tests/Support/router.php'], dirname(__DIR__, 2), $this->env(), null, null);
         $this->web->start();
         $this->processes[] = $this->web;
         for ($i = 0; $i < 100 && ! Ports::answers($this->webPort); $i++) {
@@ -84,10 +90,18 @@ final class LiveShop
         $this->web?->stop(2);
     }
 
+    /** From the next process on it is this moment of the plant's clock. */
+    public function setClock(string $at): void
+    {
+        $this->clock = (new \DateTimeImmutable($at, new \DateTimeZone('Europe/Dublin')))->getTimestamp() - time();
+    }
+
     /** @return array<string, string> */
     private function env(): array
     {
         return ['DB_DATABASE' => $this->database, 'DB_PORT' => $this->port, 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
-            'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database'];
+            'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database',
+            // years, since the browser's clock is the machine's and it drops a cookie that has run out
+            'PACE_TEST_CLOCK' => (string) $this->clock, 'SESSION_MINUTES' => '5256000'];
     }
 }
