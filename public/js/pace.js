@@ -180,9 +180,12 @@
         row.querySelector('a.num').focus();
     });
 
+    // the plant's time is the server's: a tablet's own clock may be wrong
+    const clock = document.querySelector('[data-clock]');
+    const ahead = clock ? clock.dataset.now - Date.now() : 0;
     function tick() {
         const el = document.querySelector('[data-clock]');
-        if (el) el.textContent = new Date().toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });
+        if (el) el.textContent = new Date(Date.now() + ahead).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });
     }
     setInterval(tick, 10000);
 })();

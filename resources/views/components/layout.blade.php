@@ -31,7 +31,7 @@
         <div class="found"></div>
     </form>
     @php($clock = \App\Queries\Shop\ShopClock::now())
-    <div class="clock"><span data-clock="{{ config('pace.zone') }}">{{ $clock->now->format('H:i') }}</span> · {{ $clock->now->format('D j M') }}<br><span class="shift">{{ $clock->shift }}</span></div>
+    <div class="clock"><span data-clock="{{ config('pace.zone') }}" data-now="{{ $clock->now->getTimestampMs() }}">{{ $clock->now->format('H:i') }}</span> · {{ $clock->now->format('D j M') }}<br><span class="shift">{{ $clock->shift }}</span></div>
     <details data-drop>
         <summary>{{ auth()->user()->name }} ▾</summary>
         <div class="drop">
