@@ -2,26 +2,23 @@
 
 namespace App\Wording;
 
+use App\Actions\Schedule\Effect;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Scheduling\Plan\Comparison;
 
 /** What a change of facts would do, in sentences: who becomes ready, who is stuck, who becomes late, who is in time again. */
 final class ChangeWords
 {
-    /**
-     * @param  array{comparison: Comparison, lost: list<string>, readiness: array<int, array{string, string}>}  $effect
-     * @return list<array{says: string, tone: string}>
-     */
-    public static function of(array $effect): array
+    /** @return list<array{says: string, tone: string}> */
+    public static function of(Effect $effect): array
     {
-        $comparison = $effect['comparison'];
+        $comparison = $effect->comparison;
         $late = array_filter($comparison->lateAfter, fn (int $minutes, int $id): bool => $minutes > ($comparison->lateBefore[$id] ?? 0), ARRAY_FILTER_USE_BOTH);
         $better = array_filter($comparison->lateBefore, fn (int $minutes, int $id): bool => $minutes > ($comparison->lateAfter[$id] ?? 0), ARRAY_FILTER_USE_BOTH);
-        $numbers = DB::table('orders')->whereIn('id', [...array_keys($late), ...array_keys($better), ...array_keys($effect['readiness'])])->pluck('number', 'id')->all();
+        $numbers = DB::table('orders')->whereIn('id', [...array_keys($late), ...array_keys($better), ...array_keys($effect->readiness)])->pluck('number', 'id')->all();
         $name = fn (int $id): string => $numbers[$id] ?? '?';
         $said = [];
         foreach (['ready' => ['good', 'all parts there now'], 'waits' => ['soon', 'waits'], 'stuck' => ['behind', 'stuck']] as $state => [$tone, $word]) {
-            $ids = array_keys(array_filter($effect['readiness'], fn (array $change): bool => $change[1] === $state));
+            $ids = array_keys(array_filter($effect->readiness, fn (array $change): bool => $change[1] === $state));
             if ($ids !== []) {
                 $said[] = ['says' => collect($ids)->map($name)->join(', ', ' and ').": {$word}.", 'tone' => $tone];
             }

@@ -5,6 +5,7 @@ namespace App\Actions\Orders;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Schedule\AskEffect;
+use App\Actions\Schedule\Effect;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
@@ -44,8 +45,8 @@ final class PlaceInRank
         });
     }
 
-    /** What it would do, without doing it. @return array{comparison: \KeepPace\Core\Scheduling\Plan\Comparison, lost: list<string>, readiness: array<int, array{string, string}>} */
-    public function effect(int $id, ?int $before): array
+    /** What it would do, without doing it. */
+    public function effect(int $id, ?int $before): Effect
     {
         return $this->ask->of(fn () => self::write($id, $before));
     }

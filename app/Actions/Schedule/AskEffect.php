@@ -11,11 +11,8 @@ use KeepPace\Core\Scheduling\Schedule;
 /** What a change of facts would do to the dates: it is made, the live plan brought up to date with it, and all is taken back before anybody sees it. */
 final class AskEffect
 {
-    /**
-     * @param  \Closure(): mixed  $change
-     * @return array{comparison: Comparison, lost: list<string>, readiness: array<int, array{string, string}>} lost: in words, the orders that would have no place any more; readiness: before and after, by order, of those it changes
-     */
-    public function of(\Closure $change): array
+    /** @param  \Closure(): mixed  $change */
+    public function of(\Closure $change): Effect
     {
         $standing = StandingPlan::of();
         $keep = PlanChanges::keeping($standing->steps());
@@ -31,8 +28,8 @@ final class AskEffect
             DB::rollBack();
         }
 
-        return ['comparison' => Comparison::between($problem, $before, $after),
-            'lost' => array_values(array_diff_key($after->unplaced, $before->unplaced)), 'readiness' => self::changed($ready, self::readiness($shop, $after))];
+        return new Effect(Comparison::between($problem, $before, $after), array_values(array_diff_key($after->unplaced, $before->unplaced)),
+            self::changed($ready, self::readiness($shop, $after)));
     }
 
     /** @return array<int, string> by order */

@@ -33,7 +33,7 @@ final class ChangeCalendar
      */
     public function handle(int $calendarId, ?array $week, array $add, array $remove, bool $anyway, string $token, User $by): Booking
     {
-        if (! $anyway && ($lost = $this->effect($calendarId, $week, $add, $remove)['lost']) !== []) {
+        if (! $anyway && ($lost = $this->effect($calendarId, $week, $add, $remove)->lost) !== []) {
             throw Refused::because('It would leave no open time: '.implode(' ', array_slice($lost, 0, 5)).' Keep it all the same, or leave time open.', 'anyway');
         }
 
@@ -60,11 +60,10 @@ final class ChangeCalendar
      * @param  list<Span>|null  $week
      * @param  list<Day>  $add
      * @param  list<int>  $remove
-     * @return array{comparison: \KeepPace\Core\Scheduling\Plan\Comparison, lost: list<string>, readiness: array<int, array{string, string}>}
      *
      * @throws Refused when the change makes no sense
      */
-    public function effect(int $calendarId, ?array $week, array $add, array $remove): array
+    public function effect(int $calendarId, ?array $week, array $add, array $remove): Effect
     {
         return $this->ask->of(fn () => self::write($calendarId, $week, $add, $remove));
     }

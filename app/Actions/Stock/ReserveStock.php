@@ -5,6 +5,7 @@ namespace App\Actions\Stock;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Schedule\AskEffect;
+use App\Actions\Schedule\Effect;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
@@ -23,8 +24,8 @@ final class ReserveStock
     {
     }
 
-    /** What keeping it would do, without doing it. @return array{comparison: \KeepPace\Core\Scheduling\Plan\Comparison, lost: list<string>, readiness: array<int, array{string, string}>} */
-    public function effect(int $orderId, int $itemId, string $quantity): array
+    /** What keeping it would do, without doing it. */
+    public function effect(int $orderId, int $itemId, string $quantity): Effect
     {
         return $this->ask->of(function () use ($orderId, $itemId, $quantity): void {
             DB::table('reservations')->upsert([['order_id' => $orderId, 'item_id' => $itemId, 'lot_id' => 0, 'quantity' => $quantity]], ['order_id', 'item_id', 'lot_id'], ['quantity' => DB::raw('quantity + VALUES(quantity)')]);

@@ -39,7 +39,7 @@ class CalendarController extends Controller
         if ($request->boolean('try')) {
             $effect = $change->effect($calendar, $week, $days, $removed);
 
-            return back()->withInput($request->except('_token', 'file'))->with('effect', EffectWords::of($effect['comparison']))->with('lost', $effect['lost']);
+            return back()->withInput($request->except('_token', 'file'))->with('effect', EffectWords::of($effect->comparison))->with('lost', $effect->lost);
         }
 
         return $this->done(back(), $change->handle($calendar, $week, $days, $removed, $request->boolean('anyway'), $request->token(), $request->person()));

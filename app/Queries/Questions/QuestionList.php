@@ -2,6 +2,7 @@
 
 namespace App\Queries\Questions;
 
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -25,7 +26,7 @@ final class QuestionList
         return DB::table('questions')->whereNull('answered_at')->count();
     }
 
-    private static function base(): \Illuminate\Database\Query\Builder
+    private static function base(): Builder
     {
         return DB::table('questions AS q')->leftJoin('orders AS o', 'o.id', 'q.order_id')->leftJoin('users AS a', 'a.id', 'q.answered_by')->leftJoin('order_components AS c', 'c.id', 'q.component_id')->leftJoin('items AS i', 'i.id', 'c.item_id')
             ->select(['q.id', 'q.kind', 'q.says', 'q.order_id', 'q.component_id', 'q.open_quantity', 'q.role', 'q.opened_at', 'q.answered_at', 'q.answer', 'q.booking_id', 'o.number AS order_number', 'o.state', 'a.name AS answerer', 'c.item_id'])

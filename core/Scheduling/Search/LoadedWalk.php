@@ -18,9 +18,14 @@ final class LoadedWalk implements Cooler
     /** A job without a place costs as much as one a year late. */
     private const NO_PLACE = 525_600;
 
+    /** One move in so many is of the rest of a whole job. */
+    private const WHOLE = 3;
+
     private readonly Randomizer $random;
 
-    /** @var array<int, true> */
+    private readonly JobMove $jobMove;
+
+    /** @var array<int, bool> */
     private array $fixed;
 
     /**
@@ -35,12 +40,13 @@ final class LoadedWalk implements Cooler
         private readonly int $movedWeight,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->fixed = array_fill_keys($fixed, true);
+        $this->jobMove = new JobMove($net, new OpenMinutes($net));
+        $this->fixed = array_fill_keys($fixed, true) + array_fill(0, $net->count, false);
     }
 
     public function cool(array $at, int $iterations, float $hot, float $cold, callable $goOn): Found
     {
-        [$cost, $flow, $late] = $this->weigh($at);
+        [$cost, $flow, $late, $ends] = $this->weigh($at);
         $best = new Found($at, $cost, $flow, 0, false);
         $energy = $cost * 1000 + $flow;
         $isCut = false;
@@ -50,15 +56,15 @@ final class LoadedWalk implements Cooler
                 $isCut = true;
                 break;
             }
-            $new = $this->moved($at, $late);
+            $new = $this->random->getInt(1, self::WHOLE) === 1 ? $this->whole($at, $late, $ends) : $this->moved($at, $late);
             if ($new === null) {
                 continue;
             }
-            [$newCost, $newFlow, $newLate] = $this->weigh($new);
+            [$newCost, $newFlow, $newLate, $newEnds] = $this->weigh($new);
             $temperature = $hot * ($cold / $hot) ** ($i / $iterations) * 1000;
             $delta = $newCost * 1000 + $newFlow - $energy;
             if ($delta <= 0 || $delta < -$temperature * log($this->random->getInt(1, 1 << 30) / (1 << 30))) {
-                [$at, $energy, $late] = [$new, $energy + $delta, $newLate];
+                [$at, $energy, $late, $ends] = [$new, $energy + $delta, $newLate, $newEnds];
                 $found = new Found($new, $newCost, $newFlow, 0, false);
                 $best = $found->isBetterThan($best) ? $found : $best;
             }
@@ -78,11 +84,11 @@ final class LoadedWalk implements Cooler
     {
         $x = $this->pick($late);
         $place = array_search($x, $at, true);
-        if ($x === null || $place === false || isset($this->fixed[$x])) {
+        if ($x === null || $place === false || $this->fixed[$x]) {
             return null;
         }
         $from = max(0, $place - $this->random->getInt(1, 1 << $this->random->getInt(1, 7)));
-        while ($from < $place && isset($this->fixed[$at[$from]])) {
+        while ($from < $place && $this->fixed[$at[$from]]) {
             $from++;
         }
         $along = [$x => true];
@@ -99,6 +105,51 @@ final class LoadedWalk implements Cooler
             return null;
         }
         array_splice($at, $from, $place - $from + 1, [...array_reverse($first), ...array_reverse($rest)]);
+
+        return $at;
+    }
+
+    /**
+     * A late job from one of its operations on ahead of others, or one that stands in its way behind it.
+     *
+     * @param  list<int>  $at
+     * @param  list<int>  $late  jobs
+     * @param  array<int, int>  $ends  by operation
+     * @return list<int>|null null = it cannot
+     */
+    private function whole(array $at, array $late, array $ends): ?array
+    {
+        $v = $this->pick($late);
+        if ($v === null || $this->fixed[$v]) {
+            return null;
+        }
+        $pos = $out = $last = [];
+        $cp = $cn = array_fill(0, $this->net->count, -1);
+        foreach ($at as $p => $x) {
+            $pos[$x] = $p;
+            $out[$x] = $this->net->out($x, $ends[$x]);
+            $c = $this->net->centre[$x];
+            if ($c >= 0) {
+                $cp[$x] = $last[$c] ?? -1;
+                if ($cp[$x] >= 0) {
+                    $cn[$cp[$x]] = $x;
+                }
+                $last[$c] = $x;
+            }
+        }
+        $u = $cp[$v];
+        for ($k = $this->random->getInt(0, 7); $k > 0 && $u >= 0 && $cp[$u] >= 0; $k--) {
+            $u = $cp[$u];
+        }
+        if ($u < 0 || $this->fixed[$u]) {
+            return null;
+        }
+        $stretch = $this->random->getInt(1, 4) === 1 ? $this->jobMove->rush($v, $at, $pos, $cp, $ends, $out, $this->fixed)
+            : $this->jobMove->yield($u, $v, $at, $pos, $cn, $ends, $out);
+        if ($stretch === null) {
+            return null;
+        }
+        array_splice($at, $stretch[0], count($stretch[1]), $stretch[1]);
 
         return $at;
     }
@@ -121,7 +172,7 @@ final class LoadedWalk implements Cooler
 
     /**
      * @param  list<int>  $order
-     * @return array{int, int, list<int>} cost, sum of finishes, late jobs
+     * @return array{int, int, list<int>, array<int, int>} cost, sum of finishes, late jobs, ends by operation
      */
     private function weigh(array $order): array
     {
@@ -144,6 +195,11 @@ final class LoadedWalk implements Cooler
             $cost += $now === null || $now->start - $this->net->origin !== $start ? $this->movedWeight : 0;
         }
 
-        return [$cost, $flow, $late];
+        $ends = [];
+        foreach ($this->net->step as $x => $step) {
+            $ends[$x] = ($schedule->steps[$step->id]->end ?? $this->net->origin) - $this->net->origin;
+        }
+
+        return [$cost, $flow, $late, $ends];
     }
 }

@@ -29,14 +29,18 @@ final class TardinessSearch
 
     private const COLD = 0.05;
 
-    private const LENGTH = 45_000;
+    /** Moves of the first cooling: many short ones do better than few long ones. */
+    private const LENGTH = 20_000;
+
+    /** One cooling after the other so many times as hot as is usual: some shops hide their best far from all else. */
+    private const HEATS = [1, 2, 4];
 
     /** Where each move loads all anew, there are fewer of everything. */
     private const LENGTH_LOADED = 1_500;
 
     private const DISPATCHED_LOADED = 4_000;
 
-    private const GROWTH = 1.5;
+    private const GROWTH = 1.2;
 
     private readonly Cooler $walk;
 
@@ -82,14 +86,15 @@ final class TardinessSearch
             return $self->found();
         }
         $unit = $self->unit();
-        // with few moves for each operation there is no time to be hot
-        $hot = max(0.6, min(2.0, self::LENGTH / (75 * $net->count)));
         $length = (float) ($net->plain ? self::LENGTH : self::LENGTH_LOADED);
+        // with few moves for each operation there is no time to be hot
+        $hot = max(1.0, min(2.0, self::LENGTH / (50 * $net->count)));
         for ($turn = 0; $self->iterations < $iterations; $turn++) {
             // now and then hotter, or from somewhere else, if there is time to get far: or a long search stays where it is
             $hasTime = ! $net->plain || $length > 100 * $net->count;
+            $heat = $hasTime ? self::HEATS[$turn % count(self::HEATS)] : 1;
             $from = $turn % 3 === 2 && $hasTime ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null)) : $self->found()->order;
-            $found = $self->cool($from, (int) min($length, $iterations - $self->iterations), $hot * ($hasTime ? 1 + $turn % 2 : 1) * $unit, self::COLD * $unit);
+            $found = $self->cool($from, (int) min($length, $iterations - $self->iterations), $hot * $heat * $unit, self::COLD * $unit);
             if ($found->isCut) {
                 break;
             }

@@ -13,18 +13,22 @@ use Random\Randomizer;
  * all operations, each put behind the others of its work centre on the machine that is free last among those free in time.
  * Moves: an operation on the critical path of a late job before one that stands ahead of it on its work centre, or that one
  * behind it, with what must go along in between (after Kreipl, Journal of Scheduling 3 (2000), and the insertions of Balas and
- * Vazacopoulos, Management Science 44 (1998)). Only what changes is worked out again, and is put back if the move is refused.
+ * Vazacopoulos, Management Science 44 (1998)); and now and then the rest of a whole job (JobMove). Only what changes is worked out
+ * again, and is put back if the move is refused.
  */
 final class Walk implements Cooler
 {
     /** A move is given up when it costs more than this times what the late job it is made for could win. */
     private const HOPE = 1.5;
 
-    /** Minutes in all tables together, for their memory. */
-    private const FAR = 2_000_000;
+    /** Of 128 moves: so many rush a job, and so many let one yield. */
+    private const RUSH = 5;
 
-    /** @var array{array<int, list<int>>, array<int, list<int>>}|null */
-    private ?array $tables = null;
+    private const YIELD = 20;
+
+    private readonly OpenMinutes $open;
+
+    private readonly JobMove $jobMove;
 
     private readonly Randomizer $random;
 
@@ -47,6 +51,8 @@ final class Walk implements Cooler
         private readonly int $movedWeight = 0,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
+        $this->open = new OpenMinutes($net);
+        $this->jobMove = new JobMove($net, $this->open);
         $this->fixed = array_fill(0, $net->count, false);
         foreach ($fixed as $operation) {
             $this->fixed[$operation] = true;
@@ -66,7 +72,8 @@ final class Walk implements Cooler
         [$tails, $due, $weight, $machines, $fixed, $was, $movedWeight] = [$net->tails, $net->due, $this->weight, $net->machines,
             $this->fixed, $this->was, $this->movedWeight];
         $opens = $net->open;
-        [$total, $minute] = $this->tables();
+        [$total, $minute] = [$this->open->before, $this->open->done];
+        $jobMove = $this->jobMove;
         $plainOut = $plainReady = array_fill(0, $count, true);
         $tailOf = array_fill(0, $count, -1);
         foreach ($net->step as $x => $step) {
@@ -202,71 +209,85 @@ final class Walk implements Cooler
                     continue;
                 }
                 $draw = $random->nextInt();
+                $whole = $draw >> 40 & 0x7F;
+                $isWhole = $whole < self::RUSH + self::YIELD;
                 $u = $cp[$v];
                 // mostly near, now and then far: one long operation may have to go before many
-                for ($k = ($draw >> 8 & 0xFFFF) % (1 << $draw % 6); $k > 0 && $cp[$u] >= 0 && ! $fixed[$cp[$u]]; $k--) {
+                for ($k = ($draw >> 8 & 0xFFFF) % (1 << $draw % ($isWhole ? 4 : 6)); $k > 0 && $cp[$u] >= 0 && ! $fixed[$cp[$u]]; $k--) {
                     $u = $cp[$u];
                 }
-                // the new order of the stretch from u to v
-                $from = $pos[$u];
-                $to = $pos[$v];
-                $stamp += 2;
-                $kind = ($draw >> 30) % 3;
-                $first = $last = $middle = [];
-                if ($kind !== 1) {
-                    // v with all that it waits for
-                    $mark[$v] = $stamp;
-                    for ($q = $to; $q >= $from; $q--) {
-                        $x = $at[$q];
-                        if ($mark[$x] !== $stamp) {
-                            foreach ($after[$x] as $y) {
-                                if ($mark[$y] === $stamp) {
-                                    $mark[$x] = $stamp;
-                                    break;
+                if ($isWhole) {
+                    // a whole job, from here on
+                    $stretch = $whole < self::RUSH ? $jobMove->rush($v, $at, $pos, $cp, $end, $out, $fixed)
+                        : $jobMove->yield($u, $v, $at, $pos, $cn, $end, $out);
+                    if ($stretch === null) {
+                        continue;
+                    }
+                    [$from, $new] = $stretch;
+                    $to = $from + count($new) - 1;
+                    $stamp += 2;
+                } else {
+                    // the new order of the stretch from u to v
+                    $from = $pos[$u];
+                    $to = $pos[$v];
+                    $stamp += 2;
+                    $kind = ($draw >> 30) % 3;
+                    $first = $last = $middle = [];
+                    if ($kind !== 1) {
+                        // v with all that it waits for
+                        $mark[$v] = $stamp;
+                        for ($q = $to; $q >= $from; $q--) {
+                            $x = $at[$q];
+                            if ($mark[$x] !== $stamp) {
+                                foreach ($after[$x] as $y) {
+                                    if ($mark[$y] === $stamp) {
+                                        $mark[$x] = $stamp;
+                                        break;
+                                    }
                                 }
                             }
                         }
+                        if ($mark[$u] === $stamp) {
+                            continue;
+                        }
                     }
-                    if ($mark[$u] === $stamp) {
-                        continue;
+                    if ($kind !== 0) {
+                        // u with all that waits for it
+                        $late = $stamp + 1;
+                        $mark[$u] = $late;
+                        for ($q = $from; $q <= $to; $q++) {
+                            $x = $at[$q];
+                            if ($mark[$x] !== $late) {
+                                foreach ($before[$x] as $y) {
+                                    if ($mark[$y] === $late) {
+                                        $mark[$x] = $late;
+                                        break;
+                                    }
+                                }
+                            }
+                        }
+                        if ($mark[$v] === $late) {
+                            continue;
+                        }
                     }
-                }
-                if ($kind !== 0) {
-                    // u with all that waits for it
-                    $late = $stamp + 1;
-                    $mark[$u] = $late;
                     for ($q = $from; $q <= $to; $q++) {
                         $x = $at[$q];
-                        if ($mark[$x] !== $late) {
-                            foreach ($before[$x] as $y) {
-                                if ($mark[$y] === $late) {
-                                    $mark[$x] = $late;
-                                    break;
-                                }
-                            }
+                        if ($mark[$x] === $stamp) {
+                            $first[] = $x;
+                        } elseif ($mark[$x] > $stamp) {
+                            $last[] = $x;
+                        } else {
+                            $middle[] = $x;
                         }
                     }
-                    if ($mark[$v] === $late) {
-                        continue;
+                    // v to the front, u to the end, or both
+                    $new = $first;
+                    foreach ($middle as $x) {
+                        $new[] = $x;
                     }
-                }
-                for ($q = $from; $q <= $to; $q++) {
-                    $x = $at[$q];
-                    if ($mark[$x] === $stamp) {
-                        $first[] = $x;
-                    } elseif ($mark[$x] > $stamp) {
-                        $last[] = $x;
-                    } else {
-                        $middle[] = $x;
+                    foreach ($last as $x) {
+                        $new[] = $x;
                     }
-                }
-                // v to the front, u to the end, or both
-                $new = $first;
-                foreach ($middle as $x) {
-                    $new[] = $x;
-                }
-                foreach ($last as $x) {
-                    $new[] = $x;
                 }
                 // what stands before and behind it on each work centre
                 $old = [];
@@ -557,47 +578,5 @@ final class Walk implements Cooler
         }
 
         return new Found(array_values($best), $bestCost, $bestFlow, max(0, $done), $isCut);
-    }
-
-    /**
-     * For each work centre the open minutes before each minute, and by number of open minutes when they are done: one look-up
-     * where the windows take ten. As far as usual orders reach; behind that the windows are asked.
-     *
-     * @return array{array<int, list<int>>, array<int, list<int>>}
-     */
-    private function tables(): array
-    {
-        if ($this->tables !== null) {
-            return $this->tables;
-        }
-        $net = $this->net;
-        $load = array_fill(0, count($net->machines), 0);
-        $far = 4 * 10080;
-        foreach ($net->centre as $x => $c) {
-            if ($c >= 0) {
-                $load[$c] += $net->work[$x];
-            }
-        }
-        foreach ($load as $c => $minutes) {
-            $far = max($far, 2 * min(self::FAR, $net->open[$c]->finish(0, intdiv($minutes, $net->machines[$c]))) + 10080);
-        }
-        /** @var array<int, list<int>> $total */
-        $total = [];
-        /** @var array<int, list<int>> $minute */
-        $minute = [];
-        $far = min($far, intdiv(self::FAR, max(1, count($net->open))));
-        foreach ($net->open as $c => $open) {
-            foreach (array_keys(array_slice($net->open, 0, $c)) as $other) {
-                if ($net->open[$other]->start === $open->start && $net->open[$other]->end === $open->end) {
-                    $total[$c] = $total[$other];
-                    $minute[$c] = $minute[$other];
-
-                    continue 2;
-                }
-            }
-            [$total[$c], $minute[$c]] = $open->table($far);
-        }
-
-        return $this->tables = [$total, $minute];
     }
 }

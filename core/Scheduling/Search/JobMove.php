@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Search;
+
+use KeepPace\Core\Scheduling\Net\Net;
+
+/**
+ * Moves of a whole job in a linear order, from one of its operations on: which order to rush and which to give up is decided on all
+ * its work centres at once, where moves of single operations must first make things worse. Each operation goes among the others of
+ * its work centre to where it fits in time (insertion after Werner and Winkler, Discrete Applied Mathematics 58 (1995), here by the
+ * times as they stand, for the walk works out what becomes of it).
+ */
+final class JobMove
+{
+    public function __construct(private readonly Net $net, private readonly OpenMinutes $open)
+    {
+    }
+
+    /**
+     * Operation v and those behind it in its job, each ahead of what would begin when it is ready, or later.
+     *
+     * @param  array<int, int>  $at  the order
+     * @param  array<int, int>  $pos  by operation: its place in it
+     * @param  array<int, int>  $cp  by operation: the one before it on its work centre, -1 = none
+     * @param  array<int, int>  $end  by operation, in minutes
+     * @param  array<int, int>  $out  by operation: when what waits for it may begin
+     * @param  array<int, bool>  $fixed  by operation: nothing passes it
+     * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = nothing moves
+     */
+    public function rush(int $v, array $at, array $pos, array $cp, array $end, array $out, array $fixed): ?array
+    {
+        $net = $this->net;
+        $moved = $places = [];
+        $ready = $net->release[$v];
+        $low = $to = -1;
+        for ($x = $v; $x >= 0 && $net->job[$x] === $net->job[$v]; $x = $net->after[$x][0] ?? -1) {
+            foreach ($net->before[$x] as $y) {
+                if (! isset($moved[$y])) {
+                    $low = max($low, $pos[$y]);
+                    $ready = max($ready, $out[$y]);
+                }
+            }
+            $to = $pos[$x];
+            $place = $to;
+            if (! $fixed[$x] && $net->centre[$x] >= 0) {
+                for ($y = $cp[$x]; $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $ready <= $end[$y] - $net->work[$y]; $y = $cp[$y]) {
+                    $place = $pos[$y];
+                }
+            }
+            $moved[$x] = true;
+            $places[] = [$low = max($place, $low), $x];
+            $ready = $this->open->outFrom($x, $ready);
+        }
+        $from = $places[0][0];
+        if ($from >= $to) {
+            return null;
+        }
+        $new = [];
+        $k = 0;
+        for ($p = $from; $p <= $to; $p++) {
+            while (isset($places[$k]) && $places[$k][0] <= $p) {
+                $new[] = $places[$k++][1];
+            }
+            if (! isset($moved[$at[$p]])) {
+                $new[] = $at[$p];
+            }
+        }
+
+        return [$from, $new];
+    }
+
+    /**
+     * Operation u behind v, which stands behind it on its work centre, and what waits for u behind whatever would begin before it.
+     *
+     * @param  array<int, int>  $at  the order
+     * @param  array<int, int>  $pos  by operation: its place in it
+     * @param  array<int, int>  $cn  by operation: the one behind it on its work centre, -1 = none
+     * @param  array<int, int>  $end  by operation, in minutes
+     * @param  array<int, int>  $out  by operation: when what waits for it may begin
+     * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = it cannot
+     */
+    public function yield(int $u, int $v, array $at, array $pos, array $cn, array $end, array $out): ?array
+    {
+        $net = $this->net;
+        $low = $pos[$v];
+        $ready = $end[$v];
+        $moved = [$u => true];
+        $places = [[$low, $u]];
+        for ($x = $u; ; $moved[$x] = true) {
+            $ready = $this->open->outFrom($x, $ready);
+            foreach ($net->after[$x] as $k => $y) {
+                if ($k > 0 && $pos[$y] <= $low) {
+                    return null; // it would have to take more than one job along
+                }
+            }
+            $x = $net->after[$x][0] ?? -1;
+            if ($x < 0) {
+                break;
+            }
+            foreach ($net->before[$x] as $y) {
+                if (! isset($moved[$y])) {
+                    $ready = max($ready, $out[$y]);
+                }
+            }
+            $place = $pos[$x];
+            if ($net->centre[$x] >= 0) {
+                for ($y = $cn[$x]; $y >= 0 && $ready > $end[$y] - $net->work[$y]; $y = $cn[$y]) {
+                    $place = $pos[$y];
+                }
+            }
+            if ($place === $pos[$x] && $place > $low) {
+                break; // from here on all keep their places
+            }
+            if ($x === $v) {
+                return null;
+            }
+            $places[] = [$low = max($place, $low), $x];
+        }
+        $from = $pos[$u];
+        $new = [];
+        $k = 0;
+        for ($p = $from; $p <= $low; $p++) {
+            if (! isset($moved[$at[$p]])) {
+                $new[] = $at[$p];
+            }
+            while (isset($places[$k]) && $places[$k][0] <= $p) {
+                $new[] = $places[$k++][1];
+            }
+        }
+
+        return [$from, $new];
+    }
+}
