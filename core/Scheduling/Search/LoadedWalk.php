@@ -56,7 +56,7 @@ final class LoadedWalk implements Cooler
                 $isCut = true;
                 break;
             }
-            $new = $this->random->getInt(1, self::WHOLE) === 1 ? $this->whole($at, $late, $ends) : $this->moved($at, $late);
+            $new = ($this->random->getInt(1, self::WHOLE) === 1 ? $this->whole($at, $late, $ends) : null) ?? $this->moved($at, $late);
             if ($new === null) {
                 continue;
             }
