@@ -33,7 +33,9 @@ final class TardinessSearch
     private const LENGTH = 20_000;
 
     /** One cooling after the other so many times as hot as is usual: some shops hide their best far from all else. */
-    private const HEATS = [1, 2, 4];
+    private const HEATS = [1.0, 2.0, 4.0];
+
+    private const HEATS_LARGE = [0.5, 1.0, 2.0];
 
     /** Where each move loads all anew, there are fewer of everything. */
     private const LENGTH_LOADED = 1_500;
@@ -88,11 +90,12 @@ final class TardinessSearch
         $unit = $self->unit();
         $length = (float) ($net->plain ? self::LENGTH : self::LENGTH_LOADED);
         // with few moves for each operation there is no time to be hot
+        $isLarge = self::LENGTH < 50 * $net->count;
         $hot = max(1.0, min(2.0, self::LENGTH / (50 * $net->count)));
         for ($turn = 0; $self->iterations < $iterations; $turn++) {
-            // now and then hotter, or from somewhere else, if there is time to get far: or a long search stays where it is
+            // now and then from somewhere else, if there is time to get far: or a long search stays where it is
             $hasTime = ! $net->plain || $length > 100 * $net->count;
-            $heat = $hasTime ? self::HEATS[$turn % count(self::HEATS)] : 1;
+            $heat = $hasTime ? self::HEATS[$turn % 3] : ($isLarge ? self::HEATS_LARGE[$turn % 3] : 1.0);
             $from = $turn % 3 === 2 && $hasTime ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null)) : $self->found()->order;
             $found = $self->cool($from, (int) min($length, $iterations - $self->iterations), $hot * $heat * $unit, self::COLD * $unit);
             if ($found->isCut) {
