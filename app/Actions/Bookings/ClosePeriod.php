@@ -23,13 +23,13 @@ final class ClosePeriod
             DB::table('numberings')->where('code', 'period')->lockForUpdate()->first();
             $closed = DB::table('periods')->max('ends_on');
             if ($closed !== null && $endsOn <= $closed) {
-                throw Refused::because("The books are closed up to {$closed} already.", 'ends_on');
+                throw Refused::because('The books are closed up to '.Said::day($closed).' already.', 'ends_on');
             }
             if ($endsOn >= now(config()->string('pace.zone'))->toDateString()) {
                 throw Refused::because('A period is closed when its last day is over.', 'ends_on');
             }
             DB::table('periods')->insert(['booking_id' => $ledger->booking->id, 'ends_on' => $endsOn, 'last_booking_id' => (int) DB::table('bookings')->max('id'), 'closed_at' => now(), 'user_id' => $by->id]);
-            $ledger->says("The books are closed up to {$endsOn}.");
+            $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
         });
     }
 }

@@ -35,7 +35,7 @@ final class Periods
             throw Refused::because("{$asked} is still ahead. Book it on the day it happens.", 'booked_on');
         }
         if ($closed !== null && $asked <= $closed) {
-            throw Refused::because("The books are closed up to {$closed}. Book it on a later day; it is told by its 'entered at'.", 'booked_on');
+            throw Refused::because('The books are closed up to '.Said::day($closed).". Book it on a later day; it is told by its 'entered at'.", 'booked_on');
         }
 
         return $asked;

@@ -4,6 +4,7 @@ namespace App\Actions\Demand;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Said;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -36,14 +37,14 @@ final class ChangeCustomerLine
                     throw Refused::because(sprintf('%s are shipped, covered or no longer wanted already. Untie the cover first, or keep at least %s.',
                         Amount::plain($bound), Amount::plain($bound)), 'quantity');
                 }
-                $before = Amount::plain($line->quantity)." by {$line->promised_on}";
+                $before = Amount::plain($line->quantity).' by '.Said::day($line->promised_on);
                 $line->quantity = $line->typed_quantity = (string) $amount;
                 $line->typed_unit_id = $line->item->unit_id;
                 $line->promised_on = $promisedOn;
                 $line->is_open = $line->openQuantity()->isPositive();
                 $line->save();
                 $ledger->about(customerOrder: $order);
-                $ledger->says("{$order->number} line {$line->position}: from {$before} to ".Amount::plain($amount)." by {$promisedOn}.");
+                $ledger->says("{$order->number} line {$line->position}: from {$before} to ".Amount::plain($amount).' by '.Said::day($promisedOn).'.');
             });
     }
 }

@@ -4,6 +4,7 @@ namespace App\Actions\Purchasing;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Said;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Purchase;
@@ -34,7 +35,9 @@ final class ChangePurchase
             }
             $purchase->fill(['expected_on' => $expectedOn, 'asked_for' => $askedFor]);
 
-            return $before === $expectedOn ? "{$purchase->number}: asked for {$askedFor}, expected on {$expectedOn}." : "{$purchase->number}: expected on {$expectedOn}, before {$before}.";
+            $asked = $askedFor === null ? 'no longer hurried' : 'asked for '.Said::day($askedFor);
+
+            return "{$purchase->number}: ".($before === $expectedOn ? "{$asked}, expected on ".Said::day($expectedOn) : 'expected on '.Said::day($expectedOn).', before '.Said::day($before)).'.';
         });
     }
 

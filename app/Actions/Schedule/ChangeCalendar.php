@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Said;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Calendar;
@@ -48,7 +49,7 @@ final class ChangeCalendar
                 'after' => json_encode($after)]);
             $code = Calendar::query()->findOrFail($calendarId)->code;
             $parts = array_filter([$week !== null && $before['week'] !== $after['week'] ? 'its week' : '',
-                $add === [] ? '' : count($add).' '.(count($add) === 1 ? 'day' : 'days').' added ('.implode(', ', array_slice(array_map(fn (array $day): string => $day['date'].($day['name'] === '' ? '' : " {$day['name']}"), $add), 0, 3)).(count($add) > 3 ? ' …' : '').')',
+                $add === [] ? '' : count($add).' '.(count($add) === 1 ? 'day' : 'days').' added ('.implode(', ', array_slice(array_map(fn (array $day): string => Said::day($day['date']).($day['name'] === '' ? '' : " {$day['name']}"), $add), 0, 3)).(count($add) > 3 ? ' …' : '').')',
                 $remove === [] ? '' : count($remove).' '.(count($remove) === 1 ? 'day' : 'days').' taken out']);
             $ledger->says("Calendar {$code} changed: ".implode(', ', $parts).'.');
         });

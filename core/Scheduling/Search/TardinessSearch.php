@@ -90,7 +90,7 @@ final class TardinessSearch
         $unit = $self->unit();
         $length = (float) ($net->plain ? self::LENGTH : self::LENGTH_LOADED);
         // with few moves for each operation there is no time to be hot
-        $isLarge = self::LENGTH < 50 * $net->count;
+        $isLarge = 50 * $net->count > self::LENGTH;
         $hot = max(1.0, min(2.0, self::LENGTH / (50 * $net->count)));
         for ($turn = 0; $self->iterations < $iterations; $turn++) {
             // now and then from somewhere else, if there is time to get far: or a long search stays where it is

@@ -59,7 +59,7 @@ it('changes a line, never below what is covered or shipped, and tells of changes
     $seen = $customerOrder->version;
     $change->handle($line->id, $seen, '6', '2026-12-20', 'a', $by);
     expect(fn () => $change->handle($line->id, $seen, '7', '2026-12-20', 'b', $by))
-        ->toThrow(ChangedMeanwhile::class, 'from 4 by 2026-12-18 to 6 by 2026-12-20');
+        ->toThrow(ChangedMeanwhile::class, 'from 4 by Fri 18 Dec 2026 to 6 by Sun 20 Dec 2026');
     $this->shop->cover($customerOrder->refresh());
     expect(fn () => $change->handle($line->id, $customerOrder->refresh()->version, '3', '2026-12-20', 'c', $by))
         ->toThrow(Refused::class, '6 are shipped, covered');

@@ -88,7 +88,7 @@ it('shows what a change of the calendar would do, then does it', function () {
     $this->actingAs($planner)->from("/calendars/{$laser}")->put("/calendars/{$laser}", ['token' => 't', 'try' => '1', ...$closed])->assertSessionHas('effect');
     expect(onCentre('LASER'))->toBe($before)->and(DB::table('calendar_days')->where('name', 'Stocktaking')->exists())->toBeFalse();
     $this->get("/calendars/{$laser}")->assertSee('Nothing is kept yet')->assertSee('2026-11-25');
-    $this->put("/calendars/{$laser}", ['token' => 'k', ...$closed])->assertSessionHas('done', 'Calendar TWO-SHIFT changed: 1 day added (2026-11-25 Stocktaking).');
+    $this->put("/calendars/{$laser}", ['token' => 'k', ...$closed])->assertSessionHas('done', 'Calendar TWO-SHIFT changed: 1 day added (Wed 25 Nov 2026 Stocktaking).');
     expect(json_encode(onCentre('LASER')))->not->toContain('Wed')->and(DB::table('calendar_changes')->count())->toBe(1);
     $this->put("/calendars/{$laser}", ['token' => 'k2', ...$closed])->assertSessionHasErrors('refused'); // nothing differs
     $this->put("/calendars/{$laser}", ['token' => 'k3', 'remove' => [DB::table('calendar_days')->where('name', 'Stocktaking')->value('id')]])->assertSessionHas('done');

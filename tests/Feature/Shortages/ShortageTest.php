@@ -45,7 +45,7 @@ it('hurries what is coming, receives it with its lot, and gives up the rest', fu
     $this->actingAs($this->shop->as(Role::Buyer));
     $this->post('/purchases', ['token' => 'b', 'items' => [['number' => 'BOARD-3', 'quantity' => '10', 'price' => '38.10', 'expected_on' => '2026-12-18']]])->assertSessionHasNoErrors();
     $line = Purchase::query()->firstOrFail();
-    $this->put("/purchase-lines/{$line->id}", ['token' => 'h', 'expected_on' => '2026-12-03', 'asked_for' => '2026-12-02'])->assertSessionHas('done', 'P-500/1: expected on 2026-12-03, before 2026-12-18.');
+    $this->put("/purchase-lines/{$line->id}", ['token' => 'h', 'expected_on' => '2026-12-03', 'asked_for' => '2026-12-02'])->assertSessionHas('done', 'P-500/1: expected on Thu 3 Dec 2026, before Fri 18 Dec 2026.');
     $this->get("/stock?receive={$line->id}")->assertSee('value="BOARD-3"', false)->assertSee('value="38.1"', false);
     $this->post('/stock', ['token' => 'i', 'item' => 'BOARD-3', 'quantity' => '6', 'price' => '38.10', 'place_id' => $this->shop->place('STORES')->id, 'codes' => 'N-77', 'purchase_id' => $line->id, 'supplier_lot' => 'CE-4411', 'expires_on' => '2028-01-31', 'condition' => 'inspection'])->assertSessionHasNoErrors();
     expect($line->refresh()->received_quantity)->toBe('6.000000')->and(DB::table('lots')->where('code', 'N-77')->first(['supplier_lot', 'expires_on']))->toEqual((object) ['supplier_lot' => 'CE-4411', 'expires_on' => '2028-01-31'])
