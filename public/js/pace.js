@@ -181,11 +181,12 @@
     });
 
     // the plant's time is the server's: a tablet's own clock may be wrong
-    const clock = document.querySelector('[data-clock]');
-    const ahead = clock ? clock.dataset.now - Date.now() : 0;
+    let ahead = null; // from the first page with a clock on it, which need not be the first page
     function tick() {
         const el = document.querySelector('[data-clock]');
-        if (el) el.textContent = new Date(Date.now() + ahead).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });
+        if (!el) return;
+        ahead ??= el.dataset.now - Date.now();
+        el.textContent = new Date(Date.now() + ahead).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });
     }
     setInterval(tick, 10000);
 })();

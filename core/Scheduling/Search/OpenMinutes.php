@@ -18,13 +18,14 @@ final class OpenMinutes
     /** @var array<int, list<int>> by work centre and number of open minutes: when they are done */
     public readonly array $done;
 
-    public function __construct(private readonly Net $net)
+    /** @param  int|null  $far  minutes in each table, null = as far as usual orders reach; behind that the windows are asked */
+    public function __construct(private readonly Net $net, ?int $far = null)
     {
         /** @var array<int, list<int>> $before */
         $before = [];
         /** @var array<int, list<int>> $done */
         $done = [];
-        $far = $this->far();
+        $far ??= $this->far();
         foreach ($net->open as $c => $open) {
             foreach (array_keys(array_slice($net->open, 0, $c)) as $other) {
                 if ($net->open[$other]->start === $open->start && $net->open[$other]->end === $open->end) {
@@ -66,7 +67,7 @@ final class OpenMinutes
         }
         $far = 4 * 10080;
         foreach ($load as $c => $minutes) {
-            $far = max($far, 2 * min(self::FAR, $net->open[$c]->finish(0, intdiv($minutes, $net->machines[$c]))) + 10080);
+            $far = max($far, 2 * min(self::FAR, $net->open[$c]->finish(0, intdiv($minutes, max(1, $net->machines[$c])))) + 10080);
         }
 
         return min($far, intdiv(self::FAR, max(1, count($net->open))));
