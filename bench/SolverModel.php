@@ -29,8 +29,9 @@ final readonly class SolverModel
         $text = "include \"cumulative.mzn\";\n";
         $byCentre = [];
         foreach ($net->open as $c => $open) {
-            $done = $open->table($far)[1];
-            $last = count($done) - 1;
+            $last = $open->total($far);
+            $done = array_map(fn (int $t): int => $open->finish($open->nextOpen(0), $t), range(0, $last));
+            $done[0] = 0;
             // when open minute t begins, when t open minutes are done
             $text .= "array[0..{$last}] of int: begin{$c} = array1d(0..{$last}, [".implode(',', array_map(fn (int $t): int => ($done[$t + 1] ?? $far + 1) - 1, range(0, $last)))."]);\n";
             $text .= "array[0..{$last}] of int: done{$c} = array1d(0..{$last}, [".implode(',', $done)."]);\n";

@@ -25,6 +25,7 @@ class ScheduleFile extends Command
 
     public function handle(): int
     {
+        JustInTime::orAgain();
         foreach (['seconds', 'iterations', 'seed', 'target'] as $option) {
             if (! ctype_digit((string) $this->option($option))) {
                 $this->error("--{$option} must be a whole number.");
@@ -75,6 +76,7 @@ class ScheduleFile extends Command
     /** @return array{string, string} */
     private function case(string $text, bool $makespan): array
     {
+        JustInTime::byFunction();
         $began = hrtime(true);
         $case = CaseFile::read($text);
         $net = Net::of($makespan ? Makespan::only($case->problem) : $case->problem);

@@ -106,6 +106,20 @@ final class Net
         return $moved < Windows::NEVER ? $moved : $ready + $step->move;
     }
 
+    /** When what waits for an operation may begin, if nothing keeps the operation from beginning at $ready. */
+    public function outFrom(int $operation, int $ready): int
+    {
+        $centre = $this->centre[$operation];
+        $work = $this->work[$operation];
+        if ($centre >= 0) {
+            $end = $this->open[$centre]->finish($this->open[$centre]->nextOpen($ready), $work);
+        } else {
+            $end = $this->lead[$operation] === null ? $ready + $work : $this->lead[$operation]->finish($ready, $work);
+        }
+
+        return $this->out($operation, $end);
+    }
+
     /** Minutes late, in the calendar lateness is counted in. */
     public function late(int $job, int $finish): int
     {

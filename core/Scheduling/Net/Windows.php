@@ -138,30 +138,6 @@ final class Windows
         return $longest;
     }
 
-    /**
-     * The same as plain tables up to a minute: open minutes before each minute, and when each number of open minutes is done.
-     *
-     * @return array{list<int>, list<int>}
-     */
-    public function table(int $far): array
-    {
-        $total = [];
-        $done = [0];
-        $count = 0;
-        $from = 0;
-        for ($i = 0; $from < $far; $i++) {
-            for ($until = min($far, $this->start[$i]); $from < $until; $from++) {
-                $total[] = $count;
-            }
-            for ($until = min($far, $this->end[$i]); $from < $until; $from++) {
-                $total[] = $count++;
-                $done[] = $from + 1;
-            }
-        }
-
-        return [$total, $done];
-    }
-
     private function close(int $total): void
     {
         $this->add(self::NEVER, 2 * self::NEVER, $total);

@@ -14,7 +14,7 @@ use KeepPace\Core\Scheduling\Net\Net;
  */
 final class JobMove
 {
-    public function __construct(private readonly Net $net, private readonly OpenMinutes $open)
+    public function __construct(private readonly Net $net)
     {
     }
 
@@ -51,7 +51,7 @@ final class JobMove
             }
             $moved[$x] = true;
             $places[] = [$low = max($place, $low), $x];
-            $ready = $this->open->outFrom($x, $ready);
+            $ready = $net->outFrom($x, $ready);
         }
         $from = $places[0][0];
         if ($from >= $to) {
@@ -89,7 +89,7 @@ final class JobMove
         $moved = [$u => true];
         $places = [[$low, $u]];
         for ($x = $u; ; $moved[$x] = true) {
-            $ready = $this->open->outFrom($x, $ready);
+            $ready = $net->outFrom($x, $ready);
             foreach ($net->after[$x] as $k => $y) {
                 if ($k > 0 && $pos[$y] <= $low) {
                     return null; // it would have to take more than one job along

@@ -40,8 +40,7 @@ final class LoadedWalk implements Cooler
         private readonly int $movedWeight,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        // its moves are few: tables would cost more than they save
-        $this->jobMove = new JobMove($net, new OpenMinutes($net, 0));
+        $this->jobMove = new JobMove($net);
         $this->fixed = array_fill_keys($fixed, true) + array_fill(0, $net->count, false);
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Search;
 
+use KeepPace\Core\Scheduling\Net\FlatWindows;
 use KeepPace\Core\Scheduling\Net\Net;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
@@ -26,7 +27,7 @@ final class Walk implements Cooler
 
     private const YIELD = 20;
 
-    private readonly OpenMinutes $open;
+    private readonly FlatWindows $flat;
 
     private readonly JobMove $jobMove;
 
@@ -51,8 +52,8 @@ final class Walk implements Cooler
         private readonly int $movedWeight = 0,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->open = new OpenMinutes($net);
-        $this->jobMove = new JobMove($net, $this->open);
+        $this->flat = new FlatWindows($net);
+        $this->jobMove = new JobMove($net);
         $this->fixed = array_fill(0, $net->count, false);
         foreach ($fixed as $operation) {
             $this->fixed[$operation] = true;
@@ -72,7 +73,8 @@ final class Walk implements Cooler
         [$tails, $due, $weight, $machines, $fixed, $was, $movedWeight] = [$net->tails, $net->due, $this->weight, $net->machines,
             $this->fixed, $this->was, $this->movedWeight];
         $opens = $net->open;
-        [$total, $minute] = [$this->open->before, $this->open->done];
+        $flat = $this->flat;
+        [$opensAt, $closesAt, $bucket, $bucketBase, $lastWindow, $buckets] = [$flat->start, $flat->end, $flat->bucket, $flat->base, $flat->last, $flat->buckets];
         $jobMove = $this->jobMove;
         $plainOut = $plainReady = array_fill(0, $count, true);
         $tailOf = array_fill(0, $count, -1);
@@ -121,7 +123,10 @@ final class Walk implements Cooler
         $threshold = INF;
         $temperature = $hot * 1000;
         $ratio = $iterations > 64 ? ($cold / $hot) ** (64 / $iterations) : 1.0;
-        $logX = $logStart = $logEnd = $logFree = $logJob = $logFinish = $logCost = $logCp = $logCpWas = $logCn = $logCnWas = [];
+        // what a move changed, to put it back: lists of fixed length and how much of them counts
+        $logX = $logStart = $logEnd = $logJob = $logFinish = $logCost = $logCp = $logCpWas = $logCn = $logCnWas = array_fill(0, 2 * $count + 2, 0);
+        $logFree = array_fill(0, $wide * ($count + 1), 0);
+        $changes = $jobChanges = $cpChanges = $cnChanges = 0;
         $from = $to = 0;
         $old = [];
         $isCut = false;
@@ -303,7 +308,7 @@ final class Walk implements Cooler
                         $rest[$c] = $cn[$x];
                     }
                 }
-                $logCp = $logCpWas = $logCn = $logCnWas = [];
+                $cpChanges = $cnChanges = 0;
                 $lowest = $to;
                 $pending = 0;
                 $p = $from;
@@ -314,12 +319,12 @@ final class Walk implements Cooler
                     if ($c >= 0) {
                         $y = $anchor[$c];
                         if ($cp[$x] !== $y) {
-                            $logCp[] = $x;
-                            $logCpWas[] = $cp[$x];
+                            $logCp[$cpChanges] = $x;
+                            $logCpWas[$cpChanges++] = $cp[$x];
                             $cp[$x] = $y;
                             if ($y >= 0) {
-                                $logCn[] = $y;
-                                $logCnWas[] = $cn[$y];
+                                $logCn[$cnChanges] = $y;
+                                $logCnWas[$cnChanges++] = $cn[$y];
                                 $cn[$y] = $x;
                             }
                             $dirty[$x] = true;
@@ -332,16 +337,16 @@ final class Walk implements Cooler
                     }
                     $p++;
                 }
-                foreach ($logCp as $x) {
-                    $c = $centre[$x];
+                for ($k = $cpChanges - 1; $k >= 0; $k--) {
+                    $c = $centre[$logCp[$k]];
                     $y = $anchor[$c];
                     if ($cn[$y] !== $rest[$c]) {
-                        $logCn[] = $y;
-                        $logCnWas[] = $cn[$y];
+                        $logCn[$cnChanges] = $y;
+                        $logCnWas[$cnChanges++] = $cn[$y];
                         $x = $cn[$y] = $rest[$c];
                         if ($x >= 0) {
-                            $logCp[] = $x;
-                            $logCpWas[] = $cp[$x];
+                            $logCp[$cpChanges] = $x;
+                            $logCpWas[$cpChanges++] = $cp[$x];
                             $cp[$x] = $y;
                             $dirty[$x] = true;
                             $pending++;
@@ -357,7 +362,7 @@ final class Walk implements Cooler
             $wasMoved = $moved;
             $hopeless = $i < 0 ? PHP_INT_MAX : $wasTardiness + (int) ($threshold / 1000) + (int) (self::HOPE * $hope);
             // work out again what changed
-            $logX = $logStart = $logEnd = $logFree = $logJob = $logFinish = $logCost = [];
+            $changes = $jobChanges = 0;
             for (; $pending > 0; $p++) {
                 $x = $at[$p];
                 if (! $dirty[$x]) {
@@ -393,60 +398,93 @@ final class Walk implements Cooler
                             $ready = $f;
                         }
                     }
-                    $s = $total[$c][$ready] ?? -1;
-                    $e = $minute[$c][$s + $work[$x]] ?? -1;
-                    if ($s < 0 || $e < 0) {
-                        $s = $opens[$c]->nextOpen($ready);
-                        $e = $opens[$c]->finish($s, $work[$x]);
-                    } else {
-                        $s = $minute[$c][$s + 1] - 1;
+                    $k = $ready >> 6;
+                    $k = $k < $buckets ? $bucket[$bucketBase[$c] + $k] : $lastWindow[$c];
+                    while ($closesAt[$k] <= $ready) {
+                        $k++;
+                    }
+                    $s = $opensAt[$k];
+                    if ($ready > $s) {
+                        $s = $ready;
+                    }
+                    $e = $s + $work[$x];
+                    while ($e > $closesAt[$k]) {
+                        $e -= $closesAt[$k];
+                        $k++;
+                        $e += $opensAt[$k];
                     }
                     if ($m > 1) {
                         // of the machines free by then, the one free last; the others stay for what may begin earlier
                         $b = $x * $wide;
                         $a = $y * $wide;
-                        $k = 1;
-                        $changed = false;
-                        while ($k < $m && $y >= 0 && $free[$a + $k] <= $s) {
-                            $f = $free[$a + $k - 1];
-                            $logFree[] = $free[$b + $k - 1];
-                            if ($free[$b + $k - 1] !== $f) {
-                                $free[$b + $k - 1] = $f;
+                        if ($m === 2) {
+                            $f = $y < 0 ? 0 : $free[$a + 1];
+                            if ($f > $s) {
+                                if ($f < $e) {
+                                    $g = $e;
+                                } else {
+                                    $g = $f;
+                                    $f = $e;
+                                }
+                            } else {
+                                $f = $y < 0 ? 0 : $free[$a];
+                                $g = $e;
+                            }
+                            $h = $free[$b];
+                            $k = $free[$b + 1];
+                            if ($h === $f && $k === $g && $e === $end[$x]) {
+                                continue;
+                            }
+                            $a = $changes * $wide;
+                            $logFree[$a] = $h;
+                            $logFree[$a + 1] = $k;
+                            $free[$b] = $f;
+                            $free[$b + 1] = $g;
+                        } else {
+                            $h = $changes * $wide;
+                            $k = 1;
+                            $changed = $e !== $end[$x];
+                            while ($k < $m && $y >= 0 && $free[$a + $k] <= $s) {
+                                $f = $free[$a + $k - 1];
+                                $g = $free[$b + $k - 1];
+                                $logFree[$h++] = $g;
+                                if ($g !== $f) {
+                                    $free[$b + $k - 1] = $f;
+                                    $changed = true;
+                                }
+                                $k++;
+                            }
+                            while ($k < $m) {
+                                $f = $y < 0 ? 0 : $free[$a + $k];
+                                if ($f >= $e) {
+                                    break;
+                                }
+                                $g = $free[$b + $k - 1];
+                                $logFree[$h++] = $g;
+                                if ($g !== $f) {
+                                    $free[$b + $k - 1] = $f;
+                                    $changed = true;
+                                }
+                                $k++;
+                            }
+                            $g = $free[$b + $k - 1];
+                            $logFree[$h++] = $g;
+                            if ($g !== $e) {
+                                $free[$b + $k - 1] = $e;
                                 $changed = true;
                             }
-                            $k++;
-                        }
-                        while ($k < $m) {
-                            $f = $y < 0 ? 0 : $free[$a + $k];
-                            if ($f >= $e) {
-                                break;
+                            for (; $k < $m; $k++) {
+                                $f = $free[$a + $k];
+                                $g = $free[$b + $k];
+                                $logFree[$h++] = $g;
+                                if ($g !== $f) {
+                                    $free[$b + $k] = $f;
+                                    $changed = true;
+                                }
                             }
-                            $logFree[] = $free[$b + $k - 1];
-                            if ($free[$b + $k - 1] !== $f) {
-                                $free[$b + $k - 1] = $f;
-                                $changed = true;
+                            if (! $changed) {
+                                continue;
                             }
-                            $k++;
-                        }
-                        $logFree[] = $free[$b + $k - 1];
-                        if ($free[$b + $k - 1] !== $e) {
-                            $free[$b + $k - 1] = $e;
-                            $changed = true;
-                        }
-                        for (; $k < $m; $k++) {
-                            $f = $free[$a + $k];
-                            $logFree[] = $free[$b + $k];
-                            if ($free[$b + $k] !== $f) {
-                                $free[$b + $k] = $f;
-                                $changed = true;
-                            }
-                        }
-                        if (! $changed && $e === $end[$x]) {
-                            for ($k = 0; $k < $m; $k++) {
-                                array_pop($logFree);
-                            }
-
-                            continue;
                         }
                     }
                 }
@@ -454,11 +492,9 @@ final class Walk implements Cooler
                     if ($c < 0 || $machines[$c] === 1) {
                         continue;
                     }
-                    $logX[] = $x;
-                    $logEnd[] = $e;
-                    if ($movedWeight > 0) {
-                        $logStart[] = $start[$x];
-                    }
+                    $logX[$changes] = $x;
+                    $logStart[$changes] = $start[$x];
+                    $logEnd[$changes++] = $e;
                     $y = $cn[$x];
                     if ($y >= 0 && ! $dirty[$y]) {
                         $dirty[$y] = true;
@@ -467,15 +503,16 @@ final class Walk implements Cooler
 
                     continue;
                 }
-                $logX[] = $x;
-                $logEnd[] = $end[$x];
+                $logX[$changes] = $x;
+                $logEnd[$changes] = $end[$x];
                 if ($movedWeight > 0) {
-                    $logStart[] = $start[$x];
+                    $logStart[$changes] = $start[$x];
                     if (isset($was[$x])) {
                         $moved += ($start[$x] === $was[$x] ? 1 : 0) - ($s === $was[$x] ? 1 : 0);
                     }
                     $start[$x] = $s;
                 }
+                $changes++;
                 $end[$x] = $e;
                 $out[$x] = $plainOut[$x] ? $e : $net->out($x, $e);
                 $y = $cn[$x];
@@ -506,9 +543,9 @@ final class Walk implements Cooler
                             $f = $out[$y];
                         }
                     }
-                    $logJob[] = $j;
-                    $logFinish[] = $finish[$j];
-                    $logCost[] = $cost[$j];
+                    $logJob[$jobChanges] = $j;
+                    $logFinish[$jobChanges] = $finish[$j];
+                    $logCost[$jobChanges++] = $cost[$j];
                     $flow += $f - $finish[$j];
                     $finish[$j] = $f;
                     $tardiness -= $cost[$j];
@@ -540,8 +577,7 @@ final class Walk implements Cooler
                 continue;
             }
             // refused: everything back
-            $b = count($logFree);
-            for ($k = count($logX) - 1; $k >= 0; $k--) {
+            for ($k = 0; $k < $changes; $k++) {
                 $x = $logX[$k];
                 $end[$x] = $logEnd[$k];
                 $out[$x] = $plainOut[$x] ? $end[$x] : $net->out($x, $end[$x]);
@@ -549,21 +585,21 @@ final class Walk implements Cooler
                     $start[$x] = $logStart[$k];
                 }
                 if ($centre[$x] >= 0 && ($m = $machines[$centre[$x]]) > 1) {
-                    $b -= $m;
+                    $b = $k * $wide;
                     $a = $x * $wide;
                     for ($y = 0; $y < $m; $y++) {
-                        $free[$a + $y] = $logFree[$b + $y];
+                        $free[$a++] = $logFree[$b++];
                     }
                 }
             }
-            for ($k = count($logJob) - 1; $k >= 0; $k--) {
+            for ($k = $jobChanges - 1; $k >= 0; $k--) {
                 $finish[$logJob[$k]] = $logFinish[$k];
                 $cost[$logJob[$k]] = $logCost[$k];
             }
-            for ($k = count($logCp) - 1; $k >= 0; $k--) {
+            for ($k = $cpChanges - 1; $k >= 0; $k--) {
                 $cp[$logCp[$k]] = $logCpWas[$k];
             }
-            for ($k = count($logCn) - 1; $k >= 0; $k--) {
+            for ($k = $cnChanges - 1; $k >= 0; $k--) {
                 $cn[$logCn[$k]] = $logCnWas[$k];
             }
             $p = $from;

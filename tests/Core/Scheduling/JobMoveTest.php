@@ -7,7 +7,6 @@ use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Search\Dispatch;
 use KeepPace\Core\Scheduling\Search\JobMove;
-use KeepPace\Core\Scheduling\Search\OpenMinutes;
 use KeepPace\Core\Scheduling\Search\Rule;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
@@ -52,11 +51,10 @@ it('rushes and gives up a job on all its work centres at once', function () {
     $centres = array_fill_keys([1, 2, 3], new WorkCentre('Bench', 1, OpenWindows::of([[0, 5000]], [], 0, 5000)));
     $job = fn (int $id): Job => new Job($id, "job {$id}", 1, 0, array_map(fn (int $n): Step => new Step(10 * $id + $n, $n, 60), [1, 2, 3]));
     $net = Net::of(new Problem(0, $centres, [$job(0), $job(1)]));
-    $open = new OpenMinutes($net);
-    $move = new JobMove($net, $open);
+    $move = new JobMove($net);
     $at = [0, 1, 2, 3, 4, 5]; // the first job whole, then the second
     ['pos' => $pos, 'cp' => $cp, 'cn' => $cn, 'end' => $end, 'out' => $out] = walked($net, $at);
-    expect($open->outFrom(0, 30))->toBe(90)->and($open->before[0][100])->toBe(100)->and($open->done[0][60])->toBe(60);
+    expect($net->outFrom(0, 30))->toBe(90);
     $names = fn (?array $stretch): array => array_map(fn (int $x): int => $net->step[$x]->id, replaced($at, $stretch ?? [0, []]));
     $rushed = $names($move->rush(3, $at, $pos, $cp, $end, $out, array_fill(0, 6, false)));
     // ready at 0, 60 and 120, which is when the other's steps would begin: ahead of it everywhere
@@ -75,7 +73,7 @@ it('loses no step, keeps what must come before and passes nothing fixed, on rand
         if ($net->count < 3 || $net->unplaced !== []) {
             continue;
         }
-        $move = new JobMove($net, new OpenMinutes($net));
+        $move = new JobMove($net);
         $at = Dispatch::order($net, Rule::DueDate);
         ['pos' => $pos, 'cp' => $cp, 'cn' => $cn, 'end' => $end, 'out' => $out] = walked($net, $at);
         $fixed = array_fill(0, $net->count, false);

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Net;
+
+/** The windows of all work centres in one row of flat lists: look-ups in lists of lists are what an inner loop waits for. */
+final class FlatWindows
+{
+    /** @var list<int> */
+    public array $start = [];
+
+    /** @var list<int> */
+    public array $end = [];
+
+    /** @var list<int> by base of the work centre + (minute >> 6): the first window that is not over when the bucket begins */
+    public array $bucket = [];
+
+    /** @var list<int> by work centre: where its buckets begin */
+    public array $base = [];
+
+    /** @var list<int> by work centre: its last window, which only stands for the end */
+    public array $last = [];
+
+    /** Of each work centre; behind them its last window is meant. */
+    public int $buckets = 0;
+
+    public function __construct(Net $net)
+    {
+        foreach ($net->open as $open) {
+            $this->buckets = max($this->buckets, count($open->bucket));
+        }
+        foreach ($net->open as $open) {
+            $first = count($this->start);
+            $this->base[] = count($this->bucket);
+            foreach ($open->start as $i => $start) {
+                $this->start[] = $start;
+                $this->end[] = $open->end[$i];
+            }
+            $this->last[] = $first + $open->last;
+            for ($b = 0; $b < $this->buckets; $b++) {
+                $this->bucket[] = $first + ($open->bucket[$b] ?? $open->last);
+            }
+        }
+    }
+}
