@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $booking_id
  * @property int $milliseconds
  * @property string $stamp new with each writing
+ * @property string $input under what KeptInput keeps what it was computed from
  * @property int|null $change_id the last deed of a person on it
  * @property list<array<string, mixed>>|null $levers of a what-if
  * @property string $says

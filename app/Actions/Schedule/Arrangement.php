@@ -17,7 +17,7 @@ final class Arrangement
         return (string) gzcompress((string) json_encode([
             array_map(static fn (PlannedStep $at): array => [$at->start, $at->end, $at->machine, $at->workCentre], $steps),
             array_map(static fn (array $pin): array => [$pin[0], $pin[1]->start, $pin[1]->machine], $pins),
-        ], JSON_FORCE_OBJECT), 6);
+        ], JSON_FORCE_OBJECT), 1);
     }
 
     /** @return array{array<int, PlannedStep>, array<int, array{int, Pin}>} */

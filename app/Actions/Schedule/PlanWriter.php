@@ -27,14 +27,20 @@ final class PlanWriter
     public function write(Plan $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there = null, bool $sameFacts = false): array
     {
         $effect = $this->rows($plan->id, $shop, $schedule, $there === null ? null : clone $there, $sameFacts);
-        $old = $plan->stamp;
         $plan->stamp = Str::random(20);
         $plan->computed_at = CarbonImmutable::createFromTimestamp($problem->now * 60, 'UTC');
+        if ($sameFacts) {
+            $plan->save();
+
+            return $effect; // what it was computed from stands as it is kept
+        }
+        $old = $plan->input;
+        $plan->input = $plan->stamp;
         $plan->save();
         $input = new KeptInput($shop, $problem, PlanComparison::facts());
         DB::afterCommit(function () use ($plan, $input, $old): void {
             Cache::forget(KeptInput::key($old));
-            Cache::put(KeptInput::key($plan->stamp), $input, now()->addDays(3));
+            Cache::put(KeptInput::key($plan->input), $input, now()->addDays(3));
         });
 
         return $effect;

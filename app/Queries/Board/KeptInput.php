@@ -22,8 +22,8 @@ final readonly class KeptInput
         return $this->facts === $facts && $minute - $this->problem->now < self::MINUTES;
     }
 
-    public static function key(string $stamp): string
+    public static function key(string $input): string
     {
-        return "plan-input.{$stamp}";
+        return "plan-input.{$input}";
     }
 }

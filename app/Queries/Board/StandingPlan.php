@@ -49,7 +49,7 @@ final class StandingPlan
     /** What the plan was computed from, if that is still known. */
     public function kept(): ?KeptInput
     {
-        $kept = $this->plan->stamp === '' ? null : $this->kept ??= Cache::get(KeptInput::key($this->plan->stamp));
+        $kept = $this->plan->input === '' ? null : $this->kept ??= Cache::get(KeptInput::key($this->plan->input));
 
         return $kept instanceof KeptInput ? $kept : null;
     }
@@ -101,7 +101,13 @@ final class StandingPlan
      */
     public static function read(iterable $rows): array
     {
-        $minute = static fn (string $at): int => intdiv((int) strtotime($at.' UTC'), 60);
+        // thousands of times on a few days: only the day is worked out by the book
+        $days = [];
+        $minute = static function (string $at) use (&$days): int {
+            $day = substr($at, 0, 10);
+
+            return ($days[$day] ??= intdiv((int) strtotime($day.' UTC'), 60)) + 60 * (int) substr($at, 11, 2) + (int) substr($at, 14, 2);
+        };
         $steps = [];
         foreach ($rows as $row) {
             $run = $row->run_at === null ? null : $minute($row->run_at);
