@@ -4,8 +4,6 @@ namespace App\Queries\Orders;
 
 use App\Models\Calendar;
 use App\Queries\Shop\ShopState;
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -16,13 +14,17 @@ final class PaceStrips
     private const DAY = 480; // working minutes an outside day is drawn as
 
     /**
-     * @param  Collection<int, \stdClass>  $orders  with id, quantity, due_on
+     * @param  Collection<int, \stdClass>  $orders  with id, due_on
      * @return array<int, PaceStrip> by order id
      */
     public static function for(Collection $orders): array
     {
-        $steps = DB::table('order_steps')->whereIn('order_id', $orders->pluck('id'))->orderBy('order_id')->orderBy('number')
-            ->get(['order_id', 'number', 'name', 'supplier_id', 'planned_minutes', 'lead_days', 'taken_in', 'good', 'scrap', 'started_at'])
+        // shares are worked out where the figures are: a list has thousands of steps
+        $steps = DB::table('order_steps AS s')->join('orders AS o', 'o.id', 's.order_id')->whereIn('s.order_id', $orders->pluck('id'))
+            ->orderBy('s.order_id')->orderBy('s.number')
+            ->get(['s.order_id', 's.number', 's.name', 's.supplier_id', 's.planned_minutes', 's.lead_days', 's.started_at',
+                DB::raw('LEAST(1, COALESCE((s.good + s.scrap) / NULLIF(o.quantity, 0), 0)) AS done'),
+                DB::raw('s.taken_in > s.good + s.scrap AS here')])
             ->groupBy('order_id');
         $untilDue = self::untilDue($orders);
         $strips = [];
@@ -30,12 +32,8 @@ final class PaceStrips
             $segments = [];
             foreach ($steps[$order->id] ?? [] as $step) {
                 $minutes = max(1, $step->supplier_id === null ? $step->planned_minutes : $step->lead_days * self::DAY);
-                $whole = BigDecimal::of($order->quantity);
-                $done = $whole->isZero() ? 0.0 : BigDecimal::of($step->good)->plus($step->scrap)->dividedBy($whole, 4, RoundingMode::DOWN)
-                    ->toFloat();
-                $here = BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)->isPositive();
-                $segments[] = new PaceSegment($step->number, $step->name, $minutes, min(1.0, $done), $step->supplier_id !== null,
-                    $step->started_at !== null, $here);
+                $segments[] = new PaceSegment($step->number, $step->name, $minutes, (float) $step->done, $step->supplier_id !== null,
+                    $step->started_at !== null, (bool) $step->here);
             }
             $total = array_sum(array_map(fn (PaceSegment $segment): int => $segment->minutes, $segments));
             $left = $untilDue[$order->id] ?? null;
@@ -55,11 +53,11 @@ final class PaceStrips
     private static function untilDue(Collection $orders): array
     {
         $now = ShopState::minute(CarbonImmutable::now());
-        $dues = [];
+        $dues = $onDay = [];
         foreach ($orders as $order) {
             if ($order->due_on !== null) {
-                $dues[$order->id] = ShopState::minute(CarbonImmutable::parse($order->due_on.' '.config()->string('pace.due_hour'), config()
-                    ->string('pace.zone')));
+                $dues[$order->id] = $onDay[$order->due_on] ??= ShopState::minute(CarbonImmutable::parse($order->due_on.' '.config()
+                    ->string('pace.due_hour'), config()->string('pace.zone')));
             }
         }
         $plant = Calendar::query()->with(['shifts', 'days'])->firstWhere('code', config()->string('pace.calendar'))?->toCore();

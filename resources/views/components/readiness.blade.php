@@ -1,2 +1,2 @@
 @props(['row'])
-@if ($row->readiness !== null)<span class="{{ $row->readiness === 'stuck' ? 'behind notched' : ($row->readiness === 'waits' ? 'soon' : 'good') }}">{{ \App\Wording\ReadinessWords::say($row) }}</span>@endif
+@if ($row->readiness !== null)@php($says = \App\Wording\ReadinessWords::say($row))<span class="{{ $row->readiness === 'stuck' ? 'behind notched' : ($row->readiness === 'waits' ? 'soon' : 'good') }}" title="{{ $says }}">{{ $says }}</span>@endif

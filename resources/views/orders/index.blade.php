@@ -24,7 +24,7 @@
                 <td class="cut w1" style="max-width:9.5rem">{{ $row->customers ?? 'the shelf' }}</td><td class="w2"><x-state :state="$row->state" :held="(bool) $row->is_held" /></td>
                 <td class="strip"><x-pace :strip="$strips[$row->id]" :words="false" /></td>
                 <td class="tight">@if ($row->late_minutes !== null && $row->due_on)<x-late :minutes="$row->late_minutes" />@endif</td>
-                <td class="tight w2">{{ \App\Wording\When::day($row->due_on) }}</td><td class="fill" title="{{ $row->readiness !== null ? \App\Wording\ReadinessWords::say($row) : '' }}"><x-readiness :row="$row" /></td>
+                <td class="tight w2">{{ \App\Wording\When::day($row->due_on) }}</td><td class="fill"><x-readiness :row="$row" /></td>
             </tr>
         @endforeach
         @php($next = $filter->skip + $rows->count())
