@@ -10,13 +10,19 @@ final class JustInTime
     /** Begins the command again with it, in the same process, unless it is on or cannot be had. */
     public static function orAgain(): void
     {
-        $status = function_exists('opcache_get_status') ? opcache_get_status(false) : false;
-        if (($status['jit']['on'] ?? false) === true || getenv('PACE_BEGUN_AGAIN') !== false || ! function_exists('pcntl_exec') || app()->runningUnitTests()) {
+        if (self::isOn() || getenv('PACE_BEGUN_AGAIN') !== false || ! function_exists('pcntl_exec') || app()->runningUnitTests()) {
             return;
         }
         /** @var list<string> $arguments */
         $arguments = $_SERVER['argv'];
         pcntl_exec(PHP_BINARY, [...self::FLAGS, ...$arguments], [...getenv(), 'PACE_BEGUN_AGAIN' => '1']);
+    }
+
+    public static function isOn(): bool
+    {
+        $status = function_exists('opcache_get_status') ? opcache_get_status(false) : false;
+
+        return ($status['jit']['on'] ?? false) === true;
     }
 
     /**

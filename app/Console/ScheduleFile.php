@@ -57,7 +57,7 @@ class ScheduleFile extends Command
         if ($this->option('out') !== null) {
             file_put_contents((string) $this->option('out'), $schedule);
         }
-        $this->line($line.', seed '.$this->option('seed'));
+        $this->line($line.', seed '.$this->option('seed').(JustInTime::isOn() ? '' : ', without JIT'));
 
         return self::SUCCESS;
     }
