@@ -24,7 +24,7 @@ final readonly class Quantity implements \Stringable
     public static function of(string $amount, Unit $unit): self
     {
         // a draft is kept as it was typed, and judged here
-        if (preg_match('/^-?\d{1,12}(\.\d{1,12})?$/', $amount) !== 1) {
+        if (preg_match('/^-?\d{1,12}(\.\d{1,12})?$/D', $amount) !== 1) {
             throw QuantityRefused::noNumber($amount);
         }
         try {
