@@ -30,7 +30,16 @@ final class FlatWindows
         foreach ($net->open as $open) {
             $this->buckets = max($this->buckets, count($open->bucket));
         }
-        foreach ($net->open as $open) {
+        foreach ($net->open as $c => $open) {
+            // many work centres keep one calendar: it is held once
+            foreach (array_slice($net->open, 0, $c) as $other => $same) {
+                if ($same->start === $open->start && $same->end === $open->end) {
+                    $this->base[] = $this->base[$other];
+                    $this->last[] = $this->last[$other];
+
+                    continue 2;
+                }
+            }
             $first = count($this->start);
             $this->base[] = count($this->bucket);
             foreach ($open->start as $i => $start) {

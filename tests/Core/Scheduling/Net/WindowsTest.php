@@ -48,9 +48,10 @@ it('answers as counting minutes one by one does, on random calendars', function 
 });
 
 it('gives the same windows in one row for all work centres', function () {
-    $spans = [1 => [[100, 250], [300, 301], [1000, 1100]], 2 => [], 3 => [[0, 5000]]];
+    $spans = [1 => [[100, 250], [300, 301], [1000, 1100]], 2 => [], 3 => [[0, 5000]], 4 => [[100, 250], [300, 301], [1000, 1100]]];
     $net = Net::of(new Problem(0, array_map(fn (array $open): WorkCentre => new WorkCentre('Bench', 1, OpenWindows::of($open, [], 0, 6000)), $spans), []));
     $row = new FlatWindows($net);
+    expect($row->base[3])->toBe($row->base[0])->and(count($row->bucket))->toBe(3 * $row->buckets);
     foreach ($net->open as $c => $open) {
         for ($minute = 0; $minute < 6000; $minute += 7) {
             $k = $minute >> 6 < $row->buckets ? $row->bucket[$row->base[$c] + ($minute >> 6)] : $row->last[$c];
