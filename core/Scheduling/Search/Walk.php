@@ -442,45 +442,29 @@ final class Walk implements Cooler
                             $free[$b + 1] = $g;
                         } else {
                             $h = $changes * $wide;
-                            $k = 1;
+                            $gone = 0;
+                            while ($gone + 1 < $m && $y >= 0 && $free[$a + $gone + 1] <= $s) {
+                                $gone++;
+                            }
+                            // the others in order, and it among them when it ends
                             $changed = $e !== $end[$x];
-                            while ($k < $m && $y >= 0 && $free[$a + $k] <= $s) {
-                                $f = $free[$a + $k - 1];
-                                $g = $free[$b + $k - 1];
+                            $other = $gone === 0 ? 1 : 0;
+                            $isIn = false;
+                            for ($k = 0; $k < $m; $k++) {
+                                $f = $other >= $m ? $e : ($y < 0 ? 0 : $free[$a + $other]);
+                                if (! $isIn && ($other >= $m || $f >= $e)) {
+                                    $f = $e;
+                                    $isIn = true;
+                                } else {
+                                    $other += $other + 1 === $gone ? 2 : 1;
+                                }
+                                $g = $free[$b];
                                 $logFree[$h++] = $g;
                                 if ($g !== $f) {
-                                    $free[$b + $k - 1] = $f;
+                                    $free[$b] = $f;
                                     $changed = true;
                                 }
-                                $k++;
-                            }
-                            while ($k < $m) {
-                                $f = $y < 0 ? 0 : $free[$a + $k];
-                                if ($f >= $e) {
-                                    break;
-                                }
-                                $g = $free[$b + $k - 1];
-                                $logFree[$h++] = $g;
-                                if ($g !== $f) {
-                                    $free[$b + $k - 1] = $f;
-                                    $changed = true;
-                                }
-                                $k++;
-                            }
-                            $g = $free[$b + $k - 1];
-                            $logFree[$h++] = $g;
-                            if ($g !== $e) {
-                                $free[$b + $k - 1] = $e;
-                                $changed = true;
-                            }
-                            for (; $k < $m; $k++) {
-                                $f = $free[$a + $k];
-                                $g = $free[$b + $k];
-                                $logFree[$h++] = $g;
-                                if ($g !== $f) {
-                                    $free[$b + $k] = $f;
-                                    $changed = true;
-                                }
+                                $b++;
                             }
                             if (! $changed) {
                                 continue;
