@@ -2,16 +2,21 @@
 
 namespace App\Demo;
 
-/** The story's chances: the same every time for one seed. */
+/** The story's chances. Each day has its own, so a day on which the shop is closed changes nothing of the days after it. */
 final class Dice
 {
-    private readonly \Random\Randomizer $random;
+    private \Random\Randomizer $random;
 
     private int $tokens = 0;
 
-    public function __construct(int $seed)
+    public function __construct(private readonly int $seed)
     {
-        $this->random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
+        $this->day(0);
+    }
+
+    public function day(int $number): void
+    {
+        $this->random = new \Random\Randomizer(new \Random\Engine\Mt19937(crc32("{$this->seed}/{$number}")));
     }
 
     public function chance(int $percent): bool

@@ -20,9 +20,10 @@ use App\Models\Purchase;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
-use KeepPace\Core\Refusal;
+use KeepPace\Core\Stock\Condition;
 
 /** What storekeeper and operators do in the story. */
 final class Floor
@@ -31,6 +32,8 @@ final class Floor
     private $as;
 
     private Dice $dice;
+
+    private Tries $tries;
 
     private int $lots = 100;
 
@@ -41,10 +44,11 @@ final class Floor
     }
 
     /** @param  callable(Role): User  $as */
-    public function begin(callable $as, Dice $dice): void
+    public function begin(callable $as, Dice $dice, Tries $tries): void
     {
         $this->as = $as;
         $this->dice = $dice;
+        $this->tries = $tries;
     }
 
     /** Purchases come in on their day, some a few days late; the last days' castings have not come. */
@@ -56,12 +60,19 @@ final class Floor
             if ($this->dice->chance(18) || ($left < 8 && in_array($purchase->item->number, ['CAST-48', 'GATE-40'], true))) {
                 continue;
             }
-            $rack = in_array(substr($purchase->item->number, 0, 3), ['SS-', 'BAR', 'ROD', 'TUB'], true);
-            $this->goodsIn->handle($purchase->item_id, Amount::plain($purchase->quantity), null, Amount::plain($purchase->price),
-                $places[$rack ? 'RACK' : 'STORES'],
-                $purchase->item->tracking === 'none' ? '' : ($rack ? 'H-' : 'N-').(8000 + ++$this->lots), $purchase->id, $this->dice
-                    ->token(), ($this->as)(Role::Storekeeper), new Arrival(expiresOn: $purchase->item->number === 'GREASE-4' ? CarbonImmutable::now()->addDays($left < 60 ? 70 : 500)->toDateString() : null));
+            $this->tries->of(fn () => $this->bookIn($purchase, $places, $left));
         }
+    }
+
+    /** @param  Collection<string, int>  $places  ids by code */
+    private function bookIn(Purchase $purchase, Collection $places, int $left): void
+    {
+        $rack = in_array(substr($purchase->item->number, 0, 3), ['SS-', 'BAR', 'ROD', 'TUB'], true);
+        $lot = $purchase->item->isTracked() ? ($rack ? 'H-' : 'N-').(8000 + ++$this->lots) : '';
+        $arrival = new Arrival(expiresOn: $purchase->item->number === 'GREASE-4'
+            ? CarbonImmutable::now()->addDays($left < 60 ? 70 : 500)->toDateString() : null);
+        $this->goodsIn->handle($purchase->item_id, Amount::plain($purchase->quantity), null, Amount::plain($purchase->price),
+            $places[$rack ? 'RACK' : 'STORES'], $lot, $purchase->id, $this->dice->token(), ($this->as)(Role::Storekeeper), $arrival);
     }
 
     /** The storekeeper issues to released orders what is there; some of the last day's still wait. */
@@ -75,25 +86,37 @@ final class Floor
             $lines = [];
             foreach (OrderComponent::query()->where('order_id', $order->id)->whereColumn('used_quantity', '<', 'planned_quantity')
                 ->get() as $component) {
-                $free = BigDecimal::of((string) DB::table('balances')->where('item_id', $component->item_id)->sum('quantity'))
-                    ->minus(Cover::promisedFromStock($component->item_id));
+                $free = $this->free($component);
                 $take = $component->openQuantity()->isGreaterThan($free) ? $free : $component->openQuantity();
                 if ($take->isPositive() && ! isset($lines[$component->item_id]) && $component->issue_by === 'hand') {
                     $lines[$component->item_id] = UseLine::planned($component, Amount::plain((string) $take));
                 }
             }
             if ($lines !== []) {
-                $this->issueComponents->handle(array_values($lines), false, '', $this->dice->token(), ($this->as)(Role::Storekeeper));
+                $this->tries->of(fn () => $this->issueComponents->handle(array_values($lines), false, '', $this->dice->token(),
+                    ($this->as)(Role::Storekeeper)));
             }
         }
+    }
+
+    /** What the storekeeper finds on the shelf for an order: free, our own, neither promised to a customer nor kept for another order. */
+    private function free(OrderComponent $component): BigDecimal
+    {
+        $there = DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')->where('b.owner_id', 0)
+            ->where('b.item_id', $component->item_id)->where('b.condition', Condition::Free->value)->sum('b.quantity');
+        $kept = DB::table('reservations')->where('item_id', $component->item_id)->where('order_id', '<>', $component->order_id)->sum('quantity');
+
+        return BigDecimal::of((string) $there)->minus(Cover::promisedFromStock($component->item_id))->minus((string) $kept);
     }
 
     /** Operators count what the plan says is done by now, start what it says is running, and hand on; last steps are received. */
     public function work(int $left): void
     {
         $now = CarbonImmutable::now()->utc()->toDateTimeString();
-        $plan = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->orderBy('p.end_at')
-            ->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
+        $plan = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->join('orders AS o', 'o.id', 's.order_id')
+            ->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
+            ->orderBy('p.end_at')->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
         foreach ($plan as $row) {
             $step = OrderStep::query()->with('order')->findOrFail($row->order_step_id);
             if (! $step->order->state->isInTheShop() || $step->order->is_held || $step->pieces()->toDo()
@@ -103,26 +126,24 @@ final class Floor
             $outside = $step->isOutside();
             $back = $outside && $step->started_at !== null && $step->started_at->addDays($step->lead_days + ($left < 10 ? 2 : 0))->isPast();
             if ($outside ? $back : $row->end_at <= $now) {
-                $this->count($step, $left);
+                $this->tries->of(fn () => $this->count($step, $left));
             } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {
-                $this->start->handle($step->id, $this->dice->token(), ($this->as)(Role::Operator));
+                $this->tries->of(fn () => $this->start->handle($step->id, $this->dice->token(), ($this->as)(Role::Operator)));
             }
         }
         $this->receiveAll($left);
     }
 
-    /** The storekeeper ships what is covered by stock and promised within two days; today's are still on the dock. */
+    /** The storekeeper ships what is covered by stock and promised within two days; of the last days' some is still on the dock. */
     public function ship(int $left): void
     {
         $ready = Cover::query()->with('line')->where('supply', Cover::STOCK)->where('quantity', '>', 0)
             ->whereHas('line', fn ($line) => $line->where('promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString()))->get()
             ->groupBy(fn (Cover $cover): int => $cover->line->customer_order_id);
         foreach ($ready as $order => $covers) {
-            if ($left > 1) {
-                $this->shipLines->handle((int) $order,
-                    $covers->mapWithKeys(fn (Cover $cover): array => [$cover->line_id => ['quantity' => Amount::plain($cover->quantity),
-                        'lot' => 0]])->all(),
-                    $this->dice->token(), ($this->as)(Role::Storekeeper));
+            if ($left > 3 || $this->dice->chance(40)) {
+                $lines = $covers->mapWithKeys(fn (Cover $cover): array => [$cover->line_id => ['quantity' => Amount::plain($cover->quantity), 'lot' => 0]]);
+                $this->tries->of(fn () => $this->shipLines->handle((int) $order, $lines->all(), $this->dice->token(), ($this->as)(Role::Storekeeper)));
             }
         }
     }
@@ -158,16 +179,18 @@ final class Floor
             $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->first();
             if ($last !== null && $last->pieces()->inHand()
                 ->isPositive() && ! $order->is_held && ! ($left <= 3 && $this->dice->chance(75))) {
-                try {
-                    $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
-                    $number = $order->item->tracking === 'lot' && ! BigDecimal::of($order->received_quantity)
-                        ->isZero() ? $order->number : '';
-                    $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
-                        $places[$finished ? 'FINISHED' : 'STORES'], $number, $this->dice->token(), ($this->as)(Role::Storekeeper));
-                } catch (Refusal) {
-                    // stays at the last step until tomorrow
-                }
+                $this->tries->of(fn () => $this->receiveOrder($order, $last, $places));
             }
         }
+    }
+
+    /** @param  Collection<string, int>  $places  ids by code */
+    private function receiveOrder(Order $order, OrderStep $last, Collection $places): void
+    {
+        $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
+        $more = ! BigDecimal::of($order->received_quantity)->isZero();
+        $number = $order->item->tracking === 'lot' && $more ? $order->number : '';
+        $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()), $places[$finished ? 'FINISHED' : 'STORES'],
+            $number, $this->dice->token(), ($this->as)(Role::Storekeeper));
     }
 }

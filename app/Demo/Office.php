@@ -22,7 +22,7 @@ use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Refusal;
+use KeepPace\Core\Quantity\Amount;
 
 /** What sales desk, planner, buyer and supervisor do in the story. */
 final class Office
@@ -32,7 +32,11 @@ final class Office
 
     private Dice $dice;
 
+    private Tries $tries;
+
     private bool $bigOneCame = false;
+
+    private bool $oneHeld = false;
 
     /** Lots the shelf is filled up in. */
     private const LOTS = ['DRUM-20' => 4, 'DRUM-9' => 6, 'LID-20' => 8, 'LID-9' => 10, 'CAGE-20' => 4, 'CAGE-9' => 6, 'SHAFT-L' => 8,
@@ -52,10 +56,11 @@ final class Office
     }
 
     /** @param  callable(Role): User  $as */
-    public function begin(callable $as, Dice $dice): void
+    public function begin(callable $as, Dice $dice, Tries $tries): void
     {
         $this->as = $as;
         $this->dice = $dice;
+        $this->tries = $tries;
     }
 
     /** Customer orders come in, more of them towards the end; the last ones are not covered yet. */
@@ -65,7 +70,7 @@ final class Office
         for ($i = 0; $i < $orders; $i++) {
             $customer = Customer::query()->where('number', '<>', '')->orderBy('number')->offset($this->dice->between(0, 9))->firstOrFail();
             // one of the last days' asks for more motors than anybody has ordered
-            $big = $left <= 3 && ! $this->bigOneCame;
+            $big = $left <= 6 && ! $this->bigOneCame;
             $this->bigOneCame = $this->bigOneCame || $big;
             $lines = $big ? [['item' => 'EX-9E', 'quantity' => '6', 'unit' => null, 'price' => null, 'promised_on' => $day->addDays(30)
                 ->toDateString()]] : [];
@@ -75,13 +80,22 @@ final class Office
                     'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
                     'unit' => null, 'price' => null, 'promised_on' => $day->addDays($this->dice->between(17, 40))->toDateString()];
             }
-            $booking = $this->enter->handle(['customer_id' => $customer->id, 'reference' => 'PO '.$this->dice
-                ->between(1000, 9999), 'ship_to' => ''], $lines, $this->dice->token(), ($this->as)(Role::Sales));
-            if ($big || ($left > 1 && ! ($left < 6 && $this->dice->chance(35)))) {
-                $order = CustomerOrder::query()->with('lines')->findOrFail((int) $booking->customer_order_id);
-                $this->cover->handle(array_values($order->lines->pluck('id')->all()), CoverBy::StockThenOrder, null, $left < 12 && ! $big,
-                    $this->dice->token(), ($this->as)(Role::Sales));
-            }
+            $this->tries->of(fn () => $this->enter($customer->id, $lines, $big || ($left > 1 && ! ($left < 6 && $this->dice->chance(35))), $left < 12 && ! $big));
+        }
+    }
+
+    /**
+     * @param  list<array{item: string, quantity: string, unit: null, price: null, promised_on: string}>  $lines
+     * @param  bool  $covered  at once; else it waits
+     */
+    private function enter(int $customer, array $lines, bool $covered, bool $withParts): void
+    {
+        $head = ['customer_id' => $customer, 'reference' => 'PO '.$this->dice->between(1000, 9999), 'ship_to' => ''];
+        $booking = $this->enter->handle($head, $lines, $this->dice->token(), ($this->as)(Role::Sales));
+        if ($covered) {
+            $order = CustomerOrder::query()->with('lines')->findOrFail((int) $booking->customer_order_id);
+            $this->cover->handle(array_values($order->lines->pluck('id')->all()), CoverBy::StockThenOrder, null, $withParts,
+                $this->dice->token(), ($this->as)(Role::Sales));
         }
     }
 
@@ -92,8 +106,8 @@ final class Office
             return;
         }
         foreach (CustomerOrderList::lines('uncovered')->groupBy('customer_order_id') as $lines) {
-            $this->cover->handle(array_values($lines->pluck('id')->map(intval(...))->all()), CoverBy::StockThenOrder, null, false,
-                $this->dice->token(), ($this->as)(Role::Sales));
+            $this->tries->of(fn () => $this->cover->handle(array_values($lines->pluck('id')->map(intval(...))->all()), CoverBy::StockThenOrder, null,
+                false, $this->dice->token(), ($this->as)(Role::Sales)));
         }
     }
 
@@ -112,15 +126,15 @@ final class Office
                 continue;
             }
             if (isset(self::LOTS[$item->number])) {
-                $this->make->handle($item->id, (string) self::LOTS[$item->number], null, CarbonImmutable::now()->addDays(22)
-                    ->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner));
+                $this->tries->of(fn () => $this->make->handle($item->id, (string) self::LOTS[$item->number], null,
+                    CarbonImmutable::now()->addDays(22)->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner)));
             } elseif (isset(self::BUY[$item->number])
                 && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
                 $buy[] = new PurchaseLine($item->id, (string) self::BUY[$item->number], null, (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))->dividedBy(100, 4));
             }
         }
         if ($buy !== []) {
-            $this->raise->handle($buy, false, $this->dice->token(), ($this->as)(Role::Buyer));
+            $this->tries->of(fn () => $this->raise->handle($buy, false, $this->dice->token(), ($this->as)(Role::Buyer)));
         }
     }
 
@@ -135,27 +149,31 @@ final class Office
                 continue;
             }
             $short = $shop->shortItems($order->id) !== [];
-            if ($left === 3 && $inShop > 10 && $this->dice->chance(10)) {
-                $fresh = \App\Models\Order::query()->findOrFail($order->id);
-                $this->change->head($order->id, $fresh->version,
-                    ['quantity' => \KeepPace\Core\Quantity\Amount::plain($fresh->quantity), 'due_on' => $fresh->due_on,
-                        'rank' => $fresh->rank, 'is_held' => true], $this->dice->token(), ($this->as)(Role::Supervisor));
+            if ($left <= 6 && $inShop > 10 && ! $this->oneHeld && $this->dice->chance(10)) {
+                $this->oneHeld = true;
+                $this->tries->of(fn () => $this->hold($order->id));
 
                 continue;
             }
             if (! $short || $this->dice->chance(8)) {
-                $this->quietly(fn () => $this->releaseOrders
-                    ->handle([$order->id], $short ? 'parts promised for the end of the week' : null, $this->dice
-                        ->token(), ($this->as)(Role::Supervisor)));
+                $this->tries->of(fn () => $this->releaseOrders->handle([$order->id], $short ? 'parts promised for the end of the week' : null,
+                    $this->dice->token(), ($this->as)(Role::Supervisor)));
                 $inShop++;
             }
         }
     }
 
+    private function hold(int $id): void
+    {
+        $order = Order::query()->findOrFail($id);
+        $this->change->head($order->id, $order->version, ['quantity' => Amount::plain($order->quantity), 'due_on' => $order->due_on,
+            'rank' => $order->rank, 'is_held' => true], $this->dice->token(), ($this->as)(Role::Supervisor));
+    }
+
     /** The supervisor begins the day with a plan by rank. */
     public function plan(): void
     {
-        $this->quietly(fn () => $this->loadByRank->handle($this->dice->token(), ($this->as)(Role::Supervisor)));
+        $this->tries->of(fn () => $this->loadByRank->handle($this->dice->token(), ($this->as)(Role::Supervisor)));
     }
 
     /** The cost clerk closes built orders; the newest are still waiting for her. */
@@ -163,17 +181,8 @@ final class Office
     {
         foreach (Order::query()->where('state', 'built')->orderBy('id')->get() as $order) {
             if ($left > 3 || $this->dice->chance(40)) {
-                $this->closeOrder->handle($order->id, $this->dice->token(), ($this->as)(Role::CostClerk));
+                $this->tries->of(fn () => $this->closeOrder->handle($order->id, $this->dice->token(), ($this->as)(Role::CostClerk)));
             }
-        }
-    }
-
-    private function quietly(callable $deed): void
-    {
-        try {
-            $deed();
-        } catch (Refusal) {
-            // a person would try again tomorrow, and so does the story
         }
     }
 }

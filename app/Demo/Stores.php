@@ -41,7 +41,6 @@ use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
-use KeepPace\Core\Refusal;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
 
@@ -53,14 +52,17 @@ final class Stores
 
     private Dice $dice;
 
+    private Tries $tries;
+
     /** @var array<int, true> */
     private array $done = [];
 
     /** @param  callable(Role): User  $as */
-    public function begin(callable $as, Dice $dice): void
+    public function begin(callable $as, Dice $dice, Tries $tries): void
     {
         $this->as = $as;
         $this->dice = $dice;
+        $this->tries = $tries;
     }
 
     /**
@@ -71,11 +73,20 @@ final class Stores
     public function day(int $left): void
     {
         $this->questions($left);
-        foreach ([16 => $this->refit(...), 12 => $this->close(...), 9 => $this->lateFreight(...), 8 => $this->scrap(...), 7 => $this->wrongLot(...), 5 => $this->split(...), 4 => $this->backToStores(...),
-            3 => $this->condition(...)] as $from => $deed) {
+        $deeds = [
+            16 => $this->refit(...),
+            13 => $this->close(...),
+            10 => $this->lateFreight(...),
+            9 => $this->scrap(...),
+            8 => $this->wrongLot(...),
+            7 => $this->split(...),
+            6 => $this->backToStores(...),
+            3 => $this->condition(...),
+        ];
+        foreach ($deeds as $from => $deed) {
             if ($left <= $from && ! isset($this->done[$from])) {
                 $this->done[$from] = true;
-                $this->quietly($deed);
+                $this->tries->of($deed);
             }
         }
     }
@@ -83,20 +94,20 @@ final class Stores
     /** This morning: slips under way, bearings kept, a purchase hurried, a bin miscounted while a step was counted. */
     public function thisMorning(): void
     {
-        $this->quietly($this->miscount(...));
+        $this->tries->of($this->miscount(...));
         $orders = Order::query()->whereIn('state', ['released', 'running'])->where('is_held', false)->whereHas('components', fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'))->orderBy('rank')->orderBy('due_on')->limit(5)->pluck('id')->all();
-        $this->quietly(function () use ($orders): void {
+        $this->tries->of(function () use ($orders): void {
             $slip = app(ProposeSlip::class)->handle(array_map(intval(...), array_slice($orders, 0, 3)), 'whole', null, $this->token(), ($this->as)(Role::Storekeeper));
             app(KeepSlip::class)->handle($slip->id, $slip->version, [], 'trolley by the laser', null, ($this->as)(Role::Storekeeper));
             $first = DB::table('slip_splits AS s')->join('slip_lines AS l', 'l.id', 's.slip_line_id')->where('l.slip_id', $slip->id)->value('s.id');
             $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], ($this->as)(Role::Storekeeper));
         });
-        $this->quietly(function (): void {
+        $this->tries->of(function (): void {
             $motor = Item::query()->where('number', 'BRG-25')->firstOrFail();
             $order = Order::query()->where('state', 'firm')->whereHas('components', fn ($part) => $part->where('item_id', $motor->id))->orderByDesc('due_on')->firstOrFail();
             app(ReserveStock::class)->handle($order->id, $motor->id, '', '2', 'the customer was promised these by phone', $this->token(), ($this->as)(Role::Supervisor));
         });
-        $this->quietly(function (): void {
+        $this->tries->of(function (): void {
             $purchase = Purchase::query()->where('is_open', true)->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())->orderBy('expected_on')->firstOrFail();
             app(ChangePurchase::class)->date($purchase->id, CarbonImmutable::parse($purchase->expected_on)->subDay()->toDateString(), CarbonImmutable::now()->addDays(2)->toDateString(), 'an order waits for it', $this->token(), ($this->as)(Role::Buyer));
         });
@@ -105,8 +116,8 @@ final class Stores
     /** Questions are answered within two days; the newest still wait. */
     private function questions(int $left): void
     {
-        foreach (Question::query()->whereNull('answered_at')->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 3))->get() as $question) {
-            $this->quietly(fn () => $question->kind === 'short' && $left <= 9 && $left > 4 && ! Order::query()->whereNotNull('remake_of_id')->exists()
+        foreach (Question::query()->whereNull('answered_at')->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 4))->get() as $question) {
+            $this->tries->of(fn () => $question->kind === 'short' && $left <= 12 && $left > 4 && ! Order::query()->whereNotNull('remake_of_id')->exists()
                 ? app(CureShort::class)->handle((int) $question->order_id, Order::query()->findOrFail($question->order_id)->version, 'remake', Amount::plain($question->open_quantity), '', $this->token(), ($this->as)(Role::Supervisor))
                 : app(AnswerQuestion::class)->handle($question->id, $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.', $this->token(), ($this->as)(Role::Supervisor)));
         }
@@ -131,13 +142,13 @@ final class Stores
     private function lateFreight(): void
     {
         $in = Booking::query()->where('kind', 'goods_in')->orderByDesc('id')->skip(3)->first();
-        $in === null ?: $this->quietly(fn () => app(AddLateCost::class)->handle($in->id, 4850, 'freight, billed late', $this->token(), ($this->as)(Role::CostClerk)));
+        $in === null ?: $this->tries->of(fn () => app(AddLateCost::class)->handle($in->id, 4850, 'freight, billed late', $this->token(), ($this->as)(Role::CostClerk)));
     }
 
     private function scrap(): void
     {
         $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BRG-25'))->where('quantity', '>', 4)->where('condition', 'free')->first();
-        $balance === null ?: $this->quietly(fn () => app(ScrapStock::class)->handle($balance->id, '2', ScrapClass::Handling, 'fell off the trolley', $this->token(), ($this->as)(Role::Storekeeper)));
+        $balance === null ?: $this->tries->of(fn () => app(ScrapStock::class)->handle($balance->id, '2', ScrapClass::Handling, 'fell off the trolley', $this->token(), ($this->as)(Role::Storekeeper)));
     }
 
     private function wrongLot(): void
@@ -146,7 +157,7 @@ final class Stores
         foreach (Move::query()->whereNotNull('component_id')->where('lot_id', '>', 0)->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))->orderByDesc('id')->limit(60)->get() as $move) {
             $other = DB::table('balances AS b')->join('lots AS l', 'l.id', 'b.lot_id')->where('b.item_id', $move->item_id)->where('b.lot_id', '<>', $move->lot_id)->where('b.condition', 'free')->where('b.owner_id', 0)->where('b.quantity', '>=', $move->quantity)->value('l.code');
             if (! $done && is_string($other)) {
-                $this->quietly(function () use ($move, $other, &$done): void {
+                $this->tries->of(function () use ($move, $other, &$done): void {
                     app(CorrectLot::class)->handle($move->id, $other, null, 'read off the label on the part', $this->token(), ($this->as)(Role::Storekeeper));
                     $done = true;
                 });
@@ -180,7 +191,7 @@ final class Stores
     {
         foreach ([['BOARD-3', Condition::InInspection, 'one failed at the bench'], ['SS-20', Condition::Blocked, 'scratched by the strap'], ['GREASE-4', Condition::Blocked, 'cartridge leaks']] as [$number, $to, $why]) {
             $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', $number))->where('quantity', '>', 1)->where('condition', 'free')->orderByDesc('lot_id')->first();
-            $balance === null ?: $this->quietly(fn () => app(ChangeCondition::class)->handle($balance->id, '1', $to, $why, $this->token(), ($this->as)(Role::Storekeeper)));
+            $balance === null ?: $this->tries->of(fn () => app(ChangeCondition::class)->handle($balance->id, '1', $to, $why, $this->token(), ($this->as)(Role::Storekeeper)));
         }
     }
 
@@ -190,7 +201,7 @@ final class Stores
         foreach (Order::query()->where('state', 'running')->orderByDesc('id')->limit(12)->get() as $order) {
             $key = array_key_first(ReturnComponents::used($order->id));
             if ($key !== null) {
-                $this->quietly(fn () => app(ReturnComponents::class)->handle($order->id, [$key => '1'], Place::query()->where('code', 'STORES')->firstOrFail()->id, Condition::Free, 'taken along by mistake', $this->token(), ($this->as)(Role::Storekeeper)));
+                $this->tries->of(fn () => app(ReturnComponents::class)->handle($order->id, [$key => '1'], Place::query()->where('code', 'STORES')->firstOrFail()->id, Condition::Free, 'taken along by mistake', $this->token(), ($this->as)(Role::Storekeeper)));
 
                 return;
             }
@@ -200,14 +211,5 @@ final class Stores
     private function token(): string
     {
         return $this->dice->token();
-    }
-
-    private function quietly(callable $deed): void
-    {
-        try {
-            $deed();
-        } catch (Refusal|\Illuminate\Database\Eloquent\ModelNotFoundException) {
-            // the story goes on without it
-        }
     }
 }

@@ -1,0 +1,61 @@
+<?php
+
+/*
+ * A night's run: the demo's story told on every day of a year, the hour of the start going round the clock; verify after each.
+ *   bench/run stories [--from 2026-11-25] [--days 365] [--weeks 6]
+ * Prints a line for each story that broke, and at the end how many did; exit 1 when one did.
+ */
+
+use App\Access\Role;
+use App\Demo\Story;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\DB;
+
+$option = function (string $name, string $else) use ($argv): string {
+    $at = array_search("--{$name}", $argv, true);
+
+    return $at === false ? $else : (string) ($argv[$at + 1] ?? $else);
+};
+putenv('DB_DATABASE=keep_pace_stories');
+$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'keep_pace_stories';
+require __DIR__.'/../vendor/autoload.php';
+$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', '');
+$pdo->exec('CREATE DATABASE IF NOT EXISTS keep_pace_stories CHARACTER SET utf8mb4');
+$app = require __DIR__.'/../bootstrap/app.php';
+$app->make(Kernel::class)->bootstrap();
+
+$first = CarbonImmutable::parse($option('from', '2026-11-25'), config()->string('pace.zone'));
+$broken = 0;
+for ($day = 0; $day < (int) $option('days', '365'); $day++) {
+    $moment = $first->addDays($day)->setTime(($day * 5) % 24, ($day * 13) % 60);
+    Date::setTestNow($moment);
+    Artisan::call('migrate:fresh', ['--force' => true]);
+    Artisan::call('pace:people');
+    $people = User::all()->keyBy(fn (User $user): string => $user->role->value);
+    $says = [];
+    try {
+        $story = app(Story::class);
+        $story->play((int) $option('weeks', '6'), fn (Role $role): User => $people[$role->value], fn () => null);
+        Artisan::call('pace:verify') === 0 ?: $says[] = trim(Artisan::output());
+        $put = count($story->tries->refused);
+        if ($put * 10 > $story->tries->done) {
+            $says[] = "{$put} deeds refused of {$story->tries->done}";
+        }
+        foreach (['firm', 'running', 'closed'] as $state) {
+            DB::table('orders')->where('state', $state)->exists() ?: $says[] = "no order is {$state}";
+        }
+    } catch (Throwable $failure) {
+        $says[] = $failure->getMessage();
+    }
+    if ($says !== []) {
+        $broken++;
+        echo $moment->format('D Y-m-d H:i'), ': ', implode('; ', array_slice($says, 0, 3)), "\n";
+    }
+}
+Date::setTestNow();
+echo $day, ' stories, ', $broken, " broken\n";
+exit($broken === 0 ? 0 : 1);
