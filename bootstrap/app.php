@@ -1,6 +1,8 @@
 <?php
 
 use App\Http\Middleware\MayDo;
+use App\Http\Middleware\OwnReferer;
+use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Refusals;
 use Illuminate\Foundation\Application;
@@ -15,6 +17,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class); // one origin only, and its package is not to be had
         $middleware->alias(['may' => MayDo::class]);
         $middleware->append(SafeHeaders::class);
+        $middleware->prepend(OwnReferer::class);
+        $middleware->web(append: PlainInput::class);
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

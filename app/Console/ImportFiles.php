@@ -3,10 +3,12 @@
 namespace App\Console;
 
 use App\Access\Deed;
+use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
 use App\Models\User;
 use Illuminate\Console\Command;
+use KeepPace\Core\Naming\Code;
 
 /** The importer from the command line. */
 class ImportFiles extends Command
@@ -23,7 +25,7 @@ class ImportFiles extends Command
 
             return self::FAILURE;
         }
-        $by = User::query()->firstWhere('login', $this->option('as'));
+        $by = User::query()->firstWhere('login_key', Code::keyOf((string) $this->option('as')));
         if ($by === null || ! $by->may(Deed::Import)) {
             $this->error("{$this->option('as')} is nobody who may import files.");
 
@@ -42,6 +44,8 @@ class ImportFiles extends Command
         foreach ($result->files as $file => $counts) {
             $this->line(sprintf('%-18s %5d new %5d changed %5d as before', $file, $counts['new'], $counts['changed'], $counts['same']));
         }
+
+        app(JustBooked::class)->behind === null ?: $this->warn(app(JustBooked::class)->behind);
 
         return self::SUCCESS;
     }

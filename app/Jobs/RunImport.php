@@ -2,6 +2,7 @@
 
 namespace App\Jobs;
 
+use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
 use App\Models\User;
@@ -39,7 +40,7 @@ class RunImport implements ShouldQueue
             $result = $import->handle($row->folder, User::query()->findOrFail($row->user_id), function (string $doing, int $done): void {
                 $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
             });
-            $this->keep(['state' => 'done', 'doing' => $result->sentence(), 'lines_done' => $lines,
+            $this->keep(['state' => 'done', 'doing' => trim($result->sentence().' '.app(JustBooked::class)->behind), 'lines_done' => $lines,
                 'result' => json_encode($result->files)]);
         } catch (ImportRefused $refused) {
             $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => count($refused->problems),

@@ -3,7 +3,9 @@
 namespace App\Providers;
 
 use App\Access\Deed;
+use App\Actions\Bookings\JustBooked;
 use App\Actions\Schedule\KeepUp;
+use App\Http\FormMark;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Blade;
@@ -15,6 +17,8 @@ class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(KeepUp::class);
+        $this->app->scoped(JustBooked::class);
+        $this->app->rebinding('request', fn () => $this->app->make(JustBooked::class)->begin());
     }
 
     public function boot(): void
@@ -24,7 +28,6 @@ class AppServiceProvider extends ServiceProvider
             Gate::define($deed->value, fn (User $user): bool => $user->may($deed));
         }
         // a token makes a form safe to send twice; nothing is booked under a refused one, so each page shows new ones
-        Blade::directive('token', fn (string $form): string => "<?php echo '<input type=\"hidden\" name=\"token\" value=\"'.\Illuminate\Support\Str::uuid().'\">'; ?>"
-            .($form === '' ? '' : "<?php echo '<input type=\"hidden\" name=\"form\" value=\"'.e({$form}).'\">'; ?>"));
+        Blade::directive('token', fn (string $form): string => '<?php echo '.FormMark::class."::fields({$form}); ?>");
     }
 }

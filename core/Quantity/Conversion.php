@@ -44,7 +44,9 @@ final readonly class Conversion
     {
         $amount = Quantity::of($typed, $this->unit)->amount;
         try {
-            return Quantity::of((string) BigRational::of($amount)->multipliedBy($this->ratio)->toBigDecimal(), $this->stockUnit);
+            $stock = BigRational::of($amount)->multipliedBy($this->ratio)->toBigDecimal();
+
+            return Quantity::exact($stock, "{$typed} {$this->unit->code} =", $this->stockUnit);
         } catch (RoundingNecessaryException) {
             throw QuantityRefused::tooFine("{$typed} {$this->unit->code} =", $this->stockUnit);
         }

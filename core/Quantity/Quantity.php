@@ -12,6 +12,9 @@ use Brick\Math\RoundingMode;
 /** An exact amount in one unit, held at that unit's own decimals. */
 final readonly class Quantity implements \Stringable
 {
+    /** More is a slip of the finger; the sums of many such still fit their columns. */
+    private const MOST = 999_999_999;
+
     private function __construct(public BigDecimal $amount, public Unit $unit)
     {
     }
@@ -27,10 +30,24 @@ final readonly class Quantity implements \Stringable
         if (preg_match('/^-?\d{1,12}(\.\d{1,12})?$/D', $amount) !== 1) {
             throw QuantityRefused::noNumber($amount);
         }
+
+        return self::exact(BigDecimal::of($amount), $amount, $unit);
+    }
+
+    /**
+     * @param  string  $typed  as a person sees it
+     *
+     * @throws QuantityRefused when it is finer than the unit is counted, or more than a balance holds
+     */
+    public static function exact(BigDecimal $amount, string $typed, Unit $unit): self
+    {
+        if ($amount->abs()->isGreaterThan(self::MOST)) {
+            throw QuantityRefused::tooMuch($typed, $unit);
+        }
         try {
-            return new self(BigDecimal::of($amount)->toScale($unit->decimals), $unit);
+            return new self($amount->toScale($unit->decimals), $unit);
         } catch (RoundingNecessaryException) {
-            throw QuantityRefused::tooFine($amount, $unit);
+            throw QuantityRefused::tooFine($typed, $unit);
         }
     }
 

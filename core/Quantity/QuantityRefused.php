@@ -18,7 +18,22 @@ final class QuantityRefused extends Refused
 
     public static function noNumber(string $typed): self
     {
-        return self::because("{$typed} is not a plain number. Type one such as 2.5.", 'quantity');
+        return self::because(self::saysOf($typed), 'quantity');
+    }
+
+    /** What is wrong with a text that should be a number. */
+    public static function saysOf(string $typed): string
+    {
+        $shown = mb_strimwidth($typed, 0, 30, '…');
+
+        return preg_match('/^-?[\d.]*\d,\d[\d,]*$/D', $typed) === 1
+            ? "{$shown} has a comma. Write decimals with a point, such as 5.5, and no sign for thousands."
+            : "'{$shown}' is not a plain number. Type one such as 2.5.";
+    }
+
+    public static function tooMuch(string $typed, Unit $unit): self
+    {
+        return self::because("{$typed} {$unit->code} is more than can be meant.", 'quantity');
     }
 
     public static function noConversion(string $unit, string $stockUnit, string $item): self

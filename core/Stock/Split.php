@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Stock;
 
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
 
 /** A quantity named lot by lot or serial by serial: what is still to be named must be zero before it is booked. */
@@ -45,7 +46,8 @@ final readonly class Split
             if (! $part['quantity']->isEqualTo(1)) {
                 throw StockRefused::because("{$part['code']} is a serial: it is one piece.", 'splits');
             }
-            if (in_array($part['code'], array_column(array_slice($this->parts, 0, $i), 'code'), true)) {
+            $before = array_column(array_slice($this->parts, 0, $i), 'code');
+            if (in_array(Code::keyOf($part['code']), array_map(Code::keyOf(...), $before), true)) {
                 throw StockRefused::because("{$part['code']} is named twice.", 'splits');
             }
         }

@@ -14,7 +14,7 @@ use KeepPace\Core\Refused;
 /** The one way to book: one transaction, once for each token, the plan brought up to date after it. */
 final class Bookings
 {
-    public function __construct(private readonly KeepUp $plan)
+    public function __construct(private readonly KeepUp $plan, private readonly JustBooked $just)
     {
     }
 
@@ -49,6 +49,7 @@ final class Bookings
             return $this->done($token, $fingerprint)
                 ?? throw $this->reversedAlready($reverses) ?? $violation;
         }
+        $this->just->booking = $booking;
         $this->plan->after($booking);
 
         return $booking;

@@ -10,6 +10,7 @@ use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\Item;
 use App\Models\User;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
 /** Enters a customer order with all its lines. */
@@ -28,13 +29,13 @@ final class EnterCustomerOrder
     public function handle(array $head, array $lines, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::CustomerOrder, $token, $by, function (Ledger $ledger) use ($head, $lines): void {
-            $items = Item::query()->with(['unit', 'units.unit'])->whereIn('number', array_column($lines, 'item'))->get()
-                ->keyBy(fn (Item $item): string => mb_strtolower($item->number));
+            $items = Item::query()->with(['unit', 'units.unit'])->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))->get()
+                ->keyBy(fn (Item $item): string => Code::keyOf($item->number));
             $today = now(config()->string('pace.zone'));
             $wrong = [];
             $rows = [];
             foreach ($lines as $row => $line) {
-                $item = $items[mb_strtolower($line['item'])] ?? null;
+                $item = $items[Code::keyOf($line['item'])] ?? null;
                 if ($item === null) {
                     $wrong["lines.{$row}.item"] = "No item has the number {$line['item']}. Type part of its name to find it.";
 

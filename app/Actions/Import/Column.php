@@ -5,6 +5,7 @@ namespace App\Actions\Import;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\WorkingCalendar;
+use KeepPace\Core\Naming\Code;
 
 /** One column of an import file: what may stand in it, and how it is read. */
 final readonly class Column
@@ -26,6 +27,12 @@ final readonly class Column
     public static function text(string $name, int $max, ?string $default = null): self
     {
         return new self($name, 'text', $default, $max, into: $name);
+    }
+
+    /** A number or code that labels carry. @param  string|null  $default  null = must be filled */
+    public static function code(string $name, int $max, ?string $default = null): self
+    {
+        return new self($name, 'code', $default, $max, into: $name);
     }
 
     /** @param  int  $max decimals at most */
@@ -76,12 +83,25 @@ final readonly class Column
 
         return match ($this->type) {
             'text' => mb_strlen($typed) <= $this->max ? self::right($typed) : self::wrong("has more than {$this->max} characters"),
+            'code' => $this->readCode($typed),
             'decimal' => $this->readDecimal($typed),
             'choice' => in_array($typed, $this->choices, true) ? self::right($typed)
                 : self::wrong("'{$typed}' must be one of: ".implode(', ', $this->choices)),
             'time' => preg_match('/^([01]\d|2[0-3]):[0-5]\d$/', $typed) === 1 ? self::right($typed)
                 : self::wrong("'{$typed}' must be a time such as 06:30"),
             default => $this->readDate($typed, $today, $calendar),
+        };
+    }
+
+    /** @return array{ok: bool, value: ?string} */
+    private function readCode(string $typed): array
+    {
+        $wrong = Code::wrong($typed);
+
+        return match (true) {
+            $wrong !== null => self::wrong(rtrim($wrong, '.')),
+            mb_strlen($typed) > $this->max => self::wrong("has more than {$this->max} characters"),
+            default => self::right(Code::of($typed)->typed),
         };
     }
 

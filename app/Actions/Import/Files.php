@@ -9,19 +9,19 @@ final class Files
     public static function all(): array
     {
         $revision = fn (): array => [
-            Column::refers('item', 'items', 'number', 'item_id'), Column::text('revision', 12, 'A'),
+            Column::refers('item', 'items', 'number', 'item_id'), Column::code('revision', 12, 'A'),
             Column::choice('status', ['approved', 'draft'], 'approved'), Column::date('effective_from', ''),
         ];
         $specs = [
             new FileSpec('units', ['code'],
-                [Column::text('code', 12), Column::text('name', 40), Column::whole('decimals', '0'), Column::text('rec20', 3, '')],
+                [Column::code('code', 12), Column::text('name', 40), Column::whole('decimals', '0'), Column::text('rec20', 3, '')],
                 'units'),
             new FileSpec('customers', ['number'], self::partner(), 'customers'),
             new FileSpec('suppliers', ['number'], self::partner(), 'suppliers'),
             new FileSpec('places', ['code'],
-                [Column::text('code', 20), Column::text('name', 60), Column::choice('kind', ['store', 'supplier'], 'store')], 'places'),
+                [Column::code('code', 20), Column::text('name', 60), Column::choice('kind', ['store', 'supplier'], 'store')], 'places'),
             new FileSpec('shifts', ['calendar', 'weekday', 'from', 'kind'], [
-                Column::text('calendar', 20), Column::choice('weekday', ['1', '2', '3', '4', '5', '6', '7']),
+                Column::code('calendar', 20), Column::choice('weekday', ['1', '2', '3', '4', '5', '6', '7']),
                 Column::time('from'), Column::time('to'), Column::choice('kind', ['work', 'break'], 'work'),
             ]),
             new FileSpec('holidays', ['calendar', 'date', 'kind', 'from'], [
@@ -30,16 +30,16 @@ final class Files
                 Column::text('name', 60, ''),
             ]),
             new FileSpec('work-centres', ['code'], [
-                Column::text('code', 20), Column::text('name', 60), Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
+                Column::code('code', 20), Column::text('name', 60), Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
                 Column::whole('machines', '1', '1'), Column::decimal('labour_rate', '0', max: 4),
                 Column::decimal('machine_rate', '0', max: 4), Column::decimal('overhead_percent', '0', max: 4),
             ], 'work_centres'),
             new FileSpec('people', ['number'], [
-                Column::text('number', 20), Column::text('name', 80), Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
+                Column::code('number', 20), Column::text('name', 80), Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
                 Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
             ], 'people'),
             new FileSpec('items', ['number'], [
-                Column::text('number', 40), Column::text('name', 100),
+                Column::code('number', 40), Column::text('name', 100),
                 Column::choice('kind', ['bought', 'made', 'assembled', 'phantom', 'outside', 'time', 'consumable']),
                 Column::refers('unit', 'units', 'code', 'unit_id'), Column::choice('tracking', ['none', 'lot', 'serial'], 'none'),
                 Column::choice('cover_for', ['line', 'shelf'], 'line'),
@@ -74,24 +74,24 @@ final class Files
             ]),
             new FileSpec('opening-stock', ['item', 'place', 'lot'], [
                 Column::refers('item', 'items', 'number', 'item_id'), Column::refers('place', 'places', 'code', 'place_id', 'STORES'),
-                Column::text('lot', 60, ''),
+                Column::code('lot', 60, ''),
                 Column::decimal('quantity', null, '0.000001'), Column::refers('unit', 'units', 'code', 'unit_id', ''),
                 Column::decimal('value', null, '0', 2), Column::date('expires_on', ''), Column::text('supplier_lot', 60, ''),
             ]),
             new FileSpec('purchases', ['number'], [
-                Column::text('number', 30), Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),
+                Column::code('number', 30), Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),
                 Column::refers('item', 'items', 'number', 'item_id'),
                 Column::decimal('quantity', null, '0.000001'), Column::decimal('price', '0'), Column::date('expected_on'),
             ]),
             new FileSpec('customer-orders', ['number', 'line'], [
-                Column::text('number', 30), Column::refers('customer', 'customers', 'number', 'customer_id'),
+                Column::code('number', 30), Column::refers('customer', 'customers', 'number', 'customer_id'),
                 Column::text('reference', 60, ''), Column::whole('line', null, '1'),
                 Column::refers('item', 'items', 'number', 'item_id'), Column::decimal('quantity', null, '0.000001'),
                 Column::refers('unit', 'units', 'code', 'unit_id', ''),
                 Column::decimal('price', ''), Column::date('promised_on'),
             ]),
             new FileSpec('orders', ['number'], [
-                Column::text('number', 30), Column::refers('item', 'items', 'number', 'item_id'),
+                Column::code('number', 30), Column::refers('item', 'items', 'number', 'item_id'),
                 Column::decimal('quantity', null, '0.000001'), Column::date('due_on', ''),
                 Column::choice('state', ['firm', 'released'], 'firm'), Column::text('customer_order', 30, ''), Column::whole('line', ''),
                 ...array_map(fn (string $kind): Column => Column::decimal($kind, '0', max: 2),
@@ -112,6 +112,6 @@ final class Files
     /** @return list<Column> */
     private static function partner(): array
     {
-        return [Column::text('number', 20), Column::text('name', 80), Column::text('contact', 80, ''), Column::text('address', 200, '')];
+        return [Column::code('number', 20), Column::text('name', 80), Column::text('contact', 80, ''), Column::text('address', 200, '')];
     }
 }

@@ -6,6 +6,7 @@ use App\Models\Calendar;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\WorkingCalendar;
+use KeepPace\Core\Naming\Code;
 
 /** The files of one import, read and checked column by column; what is wrong with them is kept. */
 final class Folder
@@ -76,7 +77,7 @@ final class Folder
                 }
                 $row[$column->name] = $read['ok'] ? $read['value'] : null;
             }
-            $key = mb_strtolower(implode("\0", array_map(fn (string $name): string => (string) $row[$name], $spec->key)));
+            $key = Code::keyOf(implode("\0", array_map(fn (string $name): string => (string) $row[$name], $spec->key)));
             if (isset($seen[$key])) {
                 $this->problem($spec->name, $line, implode(' + ', $spec->key), "stands in line {$seen[$key]} already.");
             }
@@ -100,7 +101,7 @@ final class Folder
             'items' => ['items.number', 'number']][$spec->name] ?? null;
         if ($as !== null) {
             $this->load($as[0]);
-            $this->known[$as[0]][mb_strtolower((string) $row[$as[1]])] = true;
+            $this->known[$as[0]][Code::keyOf((string) $row[$as[1]])] = true;
         }
     }
 
@@ -109,7 +110,7 @@ final class Folder
     {
         $this->load(implode('.', $refers));
 
-        return isset($this->known[implode('.', $refers)][mb_strtolower($value)]);
+        return isset($this->known[implode('.', $refers)][Code::keyOf($value)]);
     }
 
     private function load(string $what): void
@@ -117,7 +118,7 @@ final class Folder
         if (! isset($this->known[$what])) {
             [$table, $column] = explode('.', $what);
             $this->known[$what] = array_fill_keys(DB::table($table)->pluck($column)
-                ->map(fn ($value): string => mb_strtolower((string) $value))->all(), true);
+                ->map(fn ($value): string => Code::keyOf((string) $value))->all(), true);
         }
     }
 

@@ -6,6 +6,7 @@ use App\Queries\Shop\StepAlternatives;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Unit;
 use KeepPace\Core\Refused;
@@ -23,6 +24,9 @@ final class FolderChecks
 
     /** @var array<string, array<string, array{string, string}>> p and q by item and unit */
     private array $ratios = [];
+
+    /** @var array<string, string> numbers as first seen, by key */
+    private array $spelt = [];
 
     private function __construct(private readonly Folder $folder)
     {
@@ -43,34 +47,34 @@ final class FolderChecks
     private function load(): void
     {
         foreach (DB::table('units')->get() as $unit) {
-            $this->units[mb_strtolower($unit->code)] = new Unit($unit->code, $unit->name, $unit->decimals);
+            $this->units[Code::keyOf($unit->code)] = new Unit($unit->code, $unit->name, $unit->decimals);
         }
         foreach ($this->rows('units') as $row) {
-            $this->units[mb_strtolower((string) $row['code'])] = new Unit((string) $row['code'], (string) $row['name'],
+            $this->units[Code::keyOf((string) $row['code'])] = new Unit((string) $row['code'], (string) $row['name'],
                 max(0, min(6, (int) $row['decimals'])));
         }
         foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking', 'costing']) as $item) {
-            $this->items[mb_strtolower($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking, 'costing' => $item->costing];
+            $this->items[Code::keyOf($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking, 'costing' => $item->costing];
         }
         foreach (DB::table('item_units')->join('items', 'items.id', 'item_id')->join('units', 'units.id', 'item_units.unit_id')
             ->get(['number', 'code', 'p', 'q']) as $row) {
-            $this->ratios[mb_strtolower($row->number)][mb_strtolower($row->code)] = [(string) $row->p, (string) $row->q];
+            $this->ratios[Code::keyOf($row->number)][Code::keyOf($row->code)] = [(string) $row->p, (string) $row->q];
         }
     }
 
     private function items(): void
     {
         $moved = DB::table('moves')->join('items', 'items.id', 'item_id')->distinct()->pluck('number')
-            ->map(fn ($number) => mb_strtolower($number))->flip();
+            ->map(fn ($number) => Code::keyOf($number))->flip();
         foreach ($this->rows('units') as $line => $row) {
             if ((int) $row['decimals'] > 6) {
                 $this->folder->problem('units', $line, 'decimals', 'must be 6 or less.');
             }
         }
         foreach ($this->rows('items') as $line => $row) {
-            $key = mb_strtolower((string) $row['number']);
+            $key = Code::keyOf((string) $row['number']);
             if (isset($this->items[$key], $moved[$key])
-                && mb_strtolower($this->items[$key]['unit']) !== mb_strtolower((string) $row['unit'])) {
+                && Code::keyOf($this->items[$key]['unit']) !== Code::keyOf((string) $row['unit'])) {
                 $this->folder->problem('items', $line, 'unit',
                     "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a conversion instead.");
             }
@@ -86,7 +90,7 @@ final class FolderChecks
                 'tracking' => (string) $row['tracking'], 'costing' => (string) $row['costing']];
         }
         foreach ($this->rows('item-units') as $row) {
-            $this->ratios[mb_strtolower((string) $row['item'])][mb_strtolower((string) $row['unit'])] = [(string) $row['p'],
+            $this->ratios[Code::keyOf((string) $row['item'])][Code::keyOf((string) $row['unit'])] = [(string) $row['p'],
                 (string) $row['q']];
         }
     }
@@ -97,7 +101,7 @@ final class FolderChecks
         foreach (DB::table('structure_lines AS l')->join('structures AS s', 's.id', 'structure_id')->join('items AS p', 'p.id', 's.item_id')
             ->join('items AS c', 'c.id', 'l.item_id')
             ->where('s.status', 'approved')->get(['p.number AS parent', 'c.number AS component']) as $row) {
-            $lines[$row->parent][] = new Line('', $row->component, BigRational::one());
+            $lines[$this->spelt($row->parent)][] = new Line('', $this->spelt($row->component), BigRational::one());
         }
         foreach ($this->rows('structures') as $line => $row) {
             $this->quantity('structures', $line, (string) $row['component'], (string) $row['quantity'], (string) $row['unit'],
@@ -110,13 +114,19 @@ final class FolderChecks
             if (BigDecimal::of((string) $row['scrap_percent'])->isGreaterThanOrEqualTo(100)) {
                 $this->folder->problem('structures', $line, 'scrap_percent', 'must be below 100.');
             }
-            $lines[(string) $row['item']][] = new Line('', (string) $row['component'], BigRational::one());
+            $lines[$this->spelt((string) $row['item'])][] = new Line('', $this->spelt((string) $row['component']), BigRational::one());
         }
         try {
             (new Structures($lines))->assertNoLoop();
         } catch (Refused $loop) {
             $this->folder->problem('structures', 0, '', $loop->getMessage());
         }
+    }
+
+    /** An item's number as it was first seen: a loop goes through 'A' and 'a' alike. */
+    private function spelt(string $number): string
+    {
+        return $this->spelt[Code::keyOf($number)] ??= $number;
     }
 
     private function routings(): void
@@ -141,7 +151,7 @@ final class FolderChecks
             return;
         }
         $codes = [...DB::table('work_centres')->pluck('code')->all(), ...array_column($this->rows('work-centres'), 'code')];
-        foreach (array_diff(array_keys(StepAlternatives::read($written)), array_map(mb_strtolower(...), array_map(strval(...), $codes))) as $code) {
+        foreach (array_diff(array_keys(StepAlternatives::read($written)), array_map(Code::keyOf(...), array_map(strval(...), $codes))) as $code) {
             $this->folder->problem('routings', $line, 'alternatives', 'no work centre has the code '.mb_strtoupper($code).'.');
         }
     }
@@ -152,10 +162,10 @@ final class FolderChecks
             return;
         }
         $moved = DB::table('moves')->join('items', 'items.id', 'item_id')->distinct()->pluck('number')
-            ->map(fn ($number) => mb_strtolower($number))->flip();
+            ->map(fn ($number) => Code::keyOf($number))->flip();
         foreach ($this->rows('opening-stock') as $line => $row) {
             $item = $this->item((string) $row['item']);
-            if (isset($moved[mb_strtolower((string) $row['item'])])) {
+            if (isset($moved[Code::keyOf((string) $row['item'])])) {
                 $this->folder->problem('opening-stock', $line, 'item',
                     "{$row['item']} has bookings already. Count instead: Stock, the item, Count.");
             }
@@ -176,11 +186,11 @@ final class FolderChecks
 
     private function customerOrders(): void
     {
-        $there = DB::table('customer_orders')->pluck('number')->map(fn ($number) => mb_strtolower($number))->flip();
-        $bought = DB::table('purchases')->pluck('number')->map(fn ($number) => mb_strtolower($number))->flip();
+        $there = DB::table('customer_orders')->pluck('number')->map(fn ($number) => Code::keyOf($number))->flip();
+        $bought = DB::table('purchases')->pluck('number')->map(fn ($number) => Code::keyOf($number))->flip();
         $customer = [];
         foreach ($this->rows('customer-orders') as $line => $row) {
-            $number = mb_strtolower((string) $row['number']);
+            $number = Code::keyOf((string) $row['number']);
             if (isset($there[$number])) {
                 $this->folder->problem('customer-orders', $line, 'number', "{$row['number']} is there already. Change it on its page.");
             }
@@ -191,7 +201,7 @@ final class FolderChecks
             $this->quantity('customer-orders', $line, (string) $row['item'], (string) $row['quantity'], (string) $row['unit']);
         }
         foreach ($this->rows('purchases') as $line => $row) {
-            if (isset($bought[mb_strtolower((string) $row['number'])])) {
+            if (isset($bought[Code::keyOf((string) $row['number'])])) {
                 $this->folder->problem('purchases', $line, 'number', "{$row['number']} is there already.");
             }
         }
@@ -199,30 +209,30 @@ final class FolderChecks
 
     private function orders(): void
     {
-        $there = DB::table('orders')->pluck('number')->map(fn ($number) => mb_strtolower($number))->flip();
+        $there = DB::table('orders')->pluck('number')->map(fn ($number) => Code::keyOf($number))->flip();
         $lines = [];
         foreach ($this->rows('customer-orders') as $row) {
-            $lines[mb_strtolower("{$row['number']}/{$row['line']}")] = mb_strtolower((string) $row['item']);
+            $lines[Code::keyOf("{$row['number']}/{$row['line']}")] = Code::keyOf((string) $row['item']);
         }
         $states = [];
         foreach ($this->rows('orders') as $line => $row) {
-            $states[mb_strtolower((string) $row['number'])] = $row['state'];
-            if (isset($there[mb_strtolower((string) $row['number'])])) {
+            $states[Code::keyOf((string) $row['number'])] = $row['state'];
+            if (isset($there[Code::keyOf((string) $row['number'])])) {
                 $this->folder->problem('orders', $line, 'number', "{$row['number']} is there already. Change it on its page.");
             }
             if (! in_array($this->item((string) $row['item'])['kind'], ['made', 'assembled'], true)) {
                 $this->folder->problem('orders', $line, 'item', "{$row['item']} is not made here.");
             }
             $this->quantity('orders', $line, (string) $row['item'], (string) $row['quantity'], '');
-            $tied = mb_strtolower("{$row['customer_order']}/{$row['line']}");
-            if ($row['customer_order'] !== '' && ($lines[$tied] ?? null) !== mb_strtolower((string) $row['item'])) {
+            $tied = Code::keyOf("{$row['customer_order']}/{$row['line']}");
+            if ($row['customer_order'] !== '' && ($lines[$tied] ?? null) !== Code::keyOf((string) $row['item'])) {
                 $this->folder->problem('orders', $line, 'customer_order',
                     "customer-orders.csv has no line {$row['line']} of {$row['customer_order']} for {$row['item']}.");
             }
         }
         foreach (['order-steps', 'order-components'] as $file) {
             foreach ($this->rows($file) as $line => $row) {
-                $state = $states[mb_strtolower((string) $row['order'])] ?? null;
+                $state = $states[Code::keyOf((string) $row['order'])] ?? null;
                 if ($state !== 'released') {
                     $this->folder->problem($file, $line, 'order', $state === null ? "{$row['order']} is not in orders.csv."
                         : "{$row['order']} is not released: nothing can be booked on it yet.");
@@ -242,14 +252,14 @@ final class FolderChecks
     /** @param  bool  $exact stock must hold the amount; per-unit quantities of structures are ratios */
     private function quantity(string $file, int $line, string $itemNumber, string $typed, string $unit, bool $exact = true): void
     {
-        $key = mb_strtolower($itemNumber);
+        $key = Code::keyOf($itemNumber);
         $item = $this->item($itemNumber);
-        $stock = $this->units[mb_strtolower($item['unit'])] ?? null;
-        $unit = mb_strtolower($unit === '' ? $item['unit'] : $unit);
+        $stock = $this->units[Code::keyOf($item['unit'])] ?? null;
+        $unit = Code::keyOf($unit === '' ? $item['unit'] : $unit);
         if ($stock === null) {
             return; // said at the item
         }
-        $ratio = $unit === mb_strtolower($item['unit']) ? ['1', '1'] : $this->ratios[$key][$unit] ?? null;
+        $ratio = $unit === Code::keyOf($item['unit']) ? ['1', '1'] : $this->ratios[$key][$unit] ?? null;
         if ($ratio === null) {
             $this->folder->problem($file, $line, 'unit',
                 "{$itemNumber} is not counted in '{$unit}'. Use {$item['unit']}, or add a line to item-units.csv.");
@@ -265,7 +275,7 @@ final class FolderChecks
     /** @return array{kind: string, unit: string, tracking: string, costing: string} */
     private function item(string $number): array
     {
-        return $this->items[mb_strtolower($number)] ?? ['kind' => '', 'unit' => '', 'tracking' => 'none', 'costing' => 'average'];
+        return $this->items[Code::keyOf($number)] ?? ['kind' => '', 'unit' => '', 'tracking' => 'none', 'costing' => 'average'];
     }
 
     /** @return array<int, array<string, ?string>> */

@@ -6,15 +6,16 @@ use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
 use App\Actions\Orders\OrderCopy;
 use App\Actions\Orders\PlannedCost;
+use App\Actions\Stock\Lots;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
-use App\Models\Lot;
 use App\Models\Order;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Stock\StockKey;
 
@@ -38,12 +39,13 @@ final class OpeningWriter
         $this->items = [];
         $this->steps = [];
         foreach ($folder->rows['order-steps'] ?? [] as $row) {
-            $this->steps[mb_strtolower((string) $row['order'])][] = $row;
+            $this->steps[Code::keyOf((string) $row['order'])][] = $row;
         }
         $this->stock($folder, $ledger, $result, $progress);
         foreach ($folder->rows['purchases'] ?? [] as $row) {
             $supplier = (int) $this->productData->id(['suppliers', 'number'], $row['supplier']);
-            $head = PurchaseOrder::query()->firstOrCreate(['number' => $row['number']], ['supplier_id' => $supplier, 'ordered_on' => now(config()->string('pace.zone'))->toDateString()]);
+            $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
+                ?? PurchaseOrder::query()->create(['number' => $row['number'], 'supplier_id' => $supplier, 'ordered_on' => now(config()->string('pace.zone'))->toDateString()]);
             Purchase::query()->create(['number' => $row['number'], 'purchase_order_id' => $head->id, 'supplier_id' => $supplier,
                 'item_id' => $this->item($row['item'])
                     ->id, 'quantity' => $row['quantity'], 'price' => $row['price'], 'expected_on' => $row['expected_on'],
@@ -64,7 +66,7 @@ final class OpeningWriter
             $this->items($chunk, 'item');
             foreach ($chunk as $row) {
                 $item = $this->item($row['item']);
-                $lot = $row['lot'] === '' ? 0 : Lot::query()->firstOrCreate(['item_id' => $item->id, 'code' => $row['lot']],
+                $lot = $row['lot'] === '' ? 0 : Lots::of($item->id, Code::of((string) $row['lot']),
                     ['expires_on' => $row['expires_on'] ?: null, 'supplier_lot' => $row['supplier_lot']])->id;
                 $rows[] = [(new Item)->forceFill(['id' => $item->id, 'number' => $item->number, 'name' => $item->name]),
                     new StockKey($item->id, (int) $this->productData->id(['places', 'code'], $row['place']), $lot),
@@ -92,7 +94,7 @@ final class OpeningWriter
         $now = now();
         $heads = [];
         foreach ($rows as $row) {
-            $heads[mb_strtolower((string) $row['number'])] ??= ['number' => $row['number'], 'customer_id' => $this->productData
+            $heads[Code::keyOf((string) $row['number'])] ??= ['number' => $row['number'], 'customer_id' => $this->productData
                 ->id(['customers', 'number'], $row['customer']),
                 'reference' => $row['reference'], 'ship_to' => '', 'ordered_on' => now(config()->string('pace.zone'))
                     ->toDateString(), 'version' => 1, 'created_at' => $now, 'updated_at' => $now];
@@ -100,9 +102,9 @@ final class OpeningWriter
         $ids = [];
         foreach (array_chunk($heads, 500) as $chunk) {
             DB::table('customer_orders')->insert($chunk);
-            foreach (DB::table('customer_orders')->whereIn('number', array_column($chunk, 'number'))
+            foreach (DB::table('customer_orders')->whereIn('number_key', array_map(Code::keyOf(...), array_column($chunk, 'number')))
                 ->pluck('id', 'number') as $number => $id) {
-                $ids[mb_strtolower((string) $number)] = $id;
+                $ids[Code::keyOf((string) $number)] = $id;
             }
         }
         $done = 0;
@@ -111,7 +113,7 @@ final class OpeningWriter
             DB::table('customer_order_lines')->insert(array_map(function (array $row) use ($ids): array {
                 $item = $this->item($row['item']);
 
-                return ['customer_order_id' => $ids[mb_strtolower((string) $row['number'])], 'position' => (int) $row['line'],
+                return ['customer_order_id' => $ids[Code::keyOf((string) $row['number'])], 'position' => (int) $row['line'],
                     'item_id' => $item->id,
                     'quantity' => (string) $item->quantity((string) $row['quantity'], $row['unit'] ?: null)
                         ->amount, 'typed_quantity' => $row['quantity'],
@@ -133,7 +135,7 @@ final class OpeningWriter
                 ->amount, $row['due_on'] ?: null, number: $row['number']);
             if ($row['customer_order'] !== '') {
                 $tied = CustomerOrderLine::query()->where('position', (int) $row['line'])
-                    ->whereRelation('customerOrder', 'number', $row['customer_order'])->firstOrFail();
+                    ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))->firstOrFail();
                 $ledger->cover($tied, $order, BigDecimal::min($tied->openQuantity()
                     ->minus((string) $tied->covers()->sum('quantity')), $order->quantity));
             }
@@ -150,7 +152,7 @@ final class OpeningWriter
         $order->released_at = now()->toImmutable();
         $order->released_by = $by->id;
         $this->cost->freeze($order);
-        $counts = array_column($this->steps[mb_strtolower((string) $row['number'])] ?? [], null, 'step');
+        $counts = array_column($this->steps[Code::keyOf((string) $row['number'])] ?? [], null, 'step');
         $passed = BigDecimal::of($order->quantity);
         foreach ($order->steps()->get() as $i => $step) {
             $count = $counts[(string) $step->number]
@@ -180,7 +182,7 @@ final class OpeningWriter
     private function used(Folder $folder, Ledger $ledger, Order $order, array $row, int $line): void
     {
         $rows = array_filter($folder->rows['order-components'] ?? [],
-            fn (array $used): bool => mb_strtolower((string) $used['order']) === mb_strtolower((string) $row['number'])
+            fn (array $used): bool => Code::keyOf((string) $used['order']) === Code::keyOf((string) $row['number'])
             && $used['used'] !== '0');
         $material = BigDecimal::of((string) $row['material'])->multipliedBy(100)->toInt();
         $weights = [];
@@ -221,14 +223,14 @@ final class OpeningWriter
     private function items(array $rows, string $column): void
     {
         $this->items = [];
-        foreach (Item::query()->with('unit', 'units.unit')->whereIn('number', array_unique(array_column($rows, $column)))->get() as $item) {
-            $this->items[mb_strtolower($item->number)] = $item;
+        foreach (Item::query()->with('unit', 'units.unit')->whereIn('number_key', array_unique(array_map(Code::keyOf(...), array_column($rows, $column))))->get() as $item) {
+            $this->items[Code::keyOf($item->number)] = $item;
         }
     }
 
     private function item(?string $number): Item
     {
-        return $this->items[mb_strtolower((string) $number)] ??= Item::query()->with('unit', 'units.unit')->where('number', $number)
+        return $this->items[Code::keyOf((string) $number)] ??= Item::query()->with('unit', 'units.unit')->where('number_key', Code::keyOf((string) $number))
             ->firstOrFail();
     }
 }

@@ -5,6 +5,7 @@ namespace App\Actions\Import;
 use App\Models\Calendar;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 
 /** Writes product data of a checked import: what is new is added, what differs is changed, the rest is left alone. */
 final class ProductDataWriter
@@ -37,9 +38,9 @@ final class ProductDataWriter
         }
         $what = implode('.', $refers);
         $this->ids[$what] ??= DB::table($refers[0])->pluck('id', $refers[1])
-            ->mapWithKeys(fn ($id, $code): array => [mb_strtolower((string) $code) => (int) $id])->all();
+            ->mapWithKeys(fn ($id, $code): array => [Code::keyOf((string) $code) => (int) $id])->all();
 
-        return $this->ids[$what][mb_strtolower($value)] ?? throw new \LogicException("{$what} {$value} was checked but is not there.");
+        return $this->ids[$what][Code::keyOf($value)] ?? throw new \LogicException("{$what} {$value} was checked but is not there.");
     }
 
     /** @param  array<int, array<string, ?string>>  $rows */
@@ -48,12 +49,12 @@ final class ProductDataWriter
         $keys = array_map(fn (string $name): string => (string) $spec->column($name)?->into, $spec->key);
         $there = [];
         foreach (DB::table($table)->get() as $row) {
-            $there[mb_strtolower(implode("\0", array_map(fn (string $key): string => (string) $row->{$key}, $keys)))] = $row;
+            $there[Code::keyOf(implode("\0", array_map(fn (string $key): string => (string) $row->{$key}, $keys)))] = $row;
         }
         $new = [];
         foreach ($rows as $row) {
             $values = $this->values($spec, $row);
-            $old = $there[mb_strtolower(implode("\0", array_map(fn (string $key): string => (string) $values[$key], $keys)))] ?? null;
+            $old = $there[Code::keyOf(implode("\0", array_map(fn (string $key): string => (string) $values[$key], $keys)))] ?? null;
             if ($old === null) {
                 $new[] = $values;
             } elseif ($this->differs($old, $values)) {
@@ -73,7 +74,7 @@ final class ProductDataWriter
     private function shifts(Folder $folder, ImportResult $result): void
     {
         foreach (collect($folder->rows['shifts'] ?? [])->groupBy(fn (array $row): string => (string) $row['calendar']) as $code => $rows) {
-            $calendar = Calendar::query()->firstOrCreate(['code' => (string) $code]);
+            $calendar = Calendar::query()->firstWhere('code_key', Code::keyOf((string) $code)) ?? Calendar::query()->create(['code' => (string) $code]);
             $want = $rows->map(fn (array $row): array => ['calendar_id' => $calendar->id, 'weekday' => (int) $row['weekday'],
                 'from_time' => $row['from'], 'to_time' => $row['to'], 'is_break' => $row['kind'] === 'break' ? 1 : 0])
                 ->sortBy(fn (array $row): string => json_encode($row) ?: '')->values()->all();
@@ -113,12 +114,12 @@ final class ProductDataWriter
     {
         $head = ['item', 'revision', 'status', 'effective_from'];
         foreach (collect($folder->rows[$file] ?? [])->map(fn (array $row, int $line): array => [...$row, '@' => (string) $line])
-            ->groupBy(fn (array $row): string => mb_strtolower("{$row['item']}\0{$row['revision']}")) as $rows) {
+            ->groupBy(fn (array $row): string => Code::keyOf("{$row['item']}\0{$row['revision']}")) as $rows) {
             $first = $rows->first();
             $itemId = $this->id(['items', 'number'], $first['item']);
             $want = $rows->map(fn (array $row): array => $file === 'routings' ? $this->step($row) : $this->line($row))
                 ->sortBy($file === 'routings' ? 'number' : 'position')->values();
-            $old = DB::table($file)->where('item_id', $itemId)->where('revision', $first['revision'])->first();
+            $old = DB::table($file)->where('item_id', $itemId)->where('revision_key', Code::keyOf((string) $first['revision']))->first();
             if ($old !== null) {
                 $have = DB::table($lineTable)->where($parent, $old->id)->orderBy($file === 'routings' ? 'number' : 'position')->get();
                 $same = $have->count() === $want->count()

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Schedule;
 
+use App\Actions\Bookings\JustBooked;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
@@ -24,7 +25,7 @@ final class KeepUp
     /** While suspended, somebody had all loaded by rank. */
     private bool $anew = false;
 
-    public function __construct(private readonly PlanWriter $writer)
+    public function __construct(private readonly PlanWriter $writer, private readonly JustBooked $just)
     {
     }
 
@@ -39,10 +40,18 @@ final class KeepUp
         if ($booking->kind->isOfPlan()) {
             return; // a deed on a plan has written it already
         }
+        $this->unlessItBreaks(fn () => $this->handle($booking->id));
+    }
+
+    /** What was booked stands: that the plan is behind is said, and logged. */
+    private function unlessItBreaks(\Closure $planning): void
+    {
         try {
-            $this->handle($booking->id);
+            $planning();
+            $this->just->behind = null;
         } catch (\Throwable $failure) {
             report($failure);
+            $this->just->behind = JustBooked::PLAN;
         }
     }
 
@@ -61,7 +70,7 @@ final class KeepUp
         } finally {
             $this->suspended = false;
         }
-        $this->handle(null, $this->anew);
+        $this->unlessItBreaks(fn () => $this->handle(null, $this->anew));
     }
 
     /** @param  int|null  $bookingId  what it is brought up to date by; null = the clock */

@@ -9,7 +9,6 @@ use App\Actions\Schedule\Effect;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Lot;
 use App\Models\Order;
 use App\Models\User;
 use Brick\Math\BigDecimal;
@@ -52,7 +51,7 @@ final class ReserveStock
                 throw Refused::because(sprintf('Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.', $order->number, Amount::plain($need), Amount::plain($kept)), 'quantity');
             }
             $ledger->stock->lock([], [$item->id]);
-            $lotId = $lot === '' ? 0 : (int) (Lot::query()->where('item_id', $item->id)->where('code', $lot)->value('id') ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot'));
+            $lotId = $lot === '' ? 0 : (Lots::find($item->id, $lot)->id ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot'));
             Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
             Reservations::assertKept($ledger, $item);
             $ledger->about($order);

@@ -6,6 +6,7 @@ use App\Models\Item;
 use App\Models\Lot;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -30,6 +31,7 @@ final class TrackedCodes
             if (mb_strlen($code) > 60) {
                 throw Refused::because("{$code}: a lot or serial has 60 characters at most.", 'codes');
             }
+            Code::of($code, 'codes');
         }
         if ($item->tracking === 'lot') {
             if (count($list) !== 1) {
@@ -45,9 +47,10 @@ final class TrackedCodes
                 : sprintf('%d serials for %s pieces. Take %s out.', count($list), Amount::plain($quantity),
                     Amount::plain($left->negated())), 'codes');
         }
-        if (count(array_unique($list)) !== count($list)) {
-            throw Refused::because('A serial is named twice: '.implode(', ',
-                array_keys(array_filter(array_count_values($list), fn (int $n): bool => $n > 1))).'.', 'codes');
+        $times = array_count_values(array_map(Code::keyOf(...), $list));
+        $twice = array_filter($list, fn (string $code): bool => $times[Code::keyOf($code)] > 1);
+        if ($twice !== []) {
+            throw Refused::because('A serial is named twice: '.implode(', ', $twice).'.', 'codes');
         }
 
         return array_map(fn (string $code): array => ['lot' => self::lot($item, $code), 'quantity' => BigDecimal::one()], $list);
@@ -88,6 +91,6 @@ final class TrackedCodes
 
     private static function lot(Item $item, string $code): int
     {
-        return Lot::query()->firstOrCreate(['item_id' => $item->id, 'code' => $code])->id;
+        return Lots::of($item->id, Code::of($code, 'codes'))->id;
     }
 }

@@ -7,6 +7,7 @@ use App\Models\Item;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\LotThere;
 use KeepPace\Core\Stock\StockRefused;
@@ -128,7 +129,7 @@ final class FreeStock
      */
     public function named(Item $item, array $lots, string $code, int $order, int $owner, BigDecimal $asked, string $day): array
     {
-        $mine = array_values(array_filter($lots, fn (LotThere $lot): bool => mb_strtolower($lot->code) === mb_strtolower($code)));
+        $mine = array_values(array_filter($lots, fn (LotThere $lot): bool => Code::keyOf($lot->code) === Code::keyOf($code)));
         if ($mine === []) {
             throw $this->whyNot($item, $code, $owner);
         }
@@ -175,9 +176,9 @@ final class FreeStock
 
     private function whyNot(Item $item, string $code, int $owner): StockRefused
     {
-        $lot = DB::table('lots')->where('item_id', $item->id)->where('code', $code)->first();
+        $lot = DB::table('lots')->where('item_id', $item->id)->where('code_key', Code::keyOf($code))->first();
         if ($lot === null) {
-            $other = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code', $code)->first(['i.number', 'i.name']);
+            $other = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code_key', Code::keyOf($code))->first(['i.number', 'i.name']);
 
             return StockRefused::unknownLot($code, $item->label(), $other === null ? null : "{$other->number} {$other->name}");
         }

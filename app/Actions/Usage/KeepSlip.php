@@ -8,6 +8,7 @@ use App\Models\Slip;
 use App\Models\SlipLine;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
 /** Keeps a slip as it was typed, right or wrong: it is judged when it is booked. */
@@ -79,7 +80,7 @@ final class KeepSlip
         $ids = DB::table('slip_lines')->where('slip_id', $slip->id)->whereIn('id', array_keys($typed))->get(['id', 'typed'])->reject($same)->pluck('id');
         $lines = SlipLine::query()->whereKey($ids)->get()->keyBy('id');
         $numbers = array_filter(array_map(fn (array $line): string => trim((string) ($line['item'] ?? '')), $typed));
-        $others = Item::query()->whereIn('number', array_unique($numbers))->pluck('id', 'number')->mapWithKeys(fn ($id, $number): array => [mb_strtolower((string) $number) => (int) $id]);
+        $others = Item::query()->whereIn('number_key', array_unique(array_map(Code::keyOf(...), $numbers)))->pluck('id', 'number_key');
         $wrong = [];
         $resized = [];
         $splits = [];
@@ -95,7 +96,7 @@ final class KeepSlip
                 $line->is_out = (bool) $sent['out'];
             }
             if (isset($numbers[$id])) {
-                $item = $others[mb_strtolower($numbers[$id])] ?? null;
+                $item = $others[Code::keyOf($numbers[$id])] ?? null;
                 $item === null ? $wrong["lines.{$id}.item"] = "No item has the number {$numbers[$id]}." : $line->item_id = $item;
             }
             if ($line->isDirty('item_id') || ($line->typed !== $was && ! isset($sent['splits']))) {

@@ -6,6 +6,7 @@ use App\Models\Slip;
 use App\Models\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
 /** Marks what was taken from the shelf: by scanning it, by hand, or all in one stroke. */
@@ -19,8 +20,8 @@ final class PickSlip
     public function scan(int $id, string $code, User $by): Slip
     {
         return $this->change($id, $by, function (Collection $rows) use ($code): void {
-            $text = mb_strtolower(trim($code));
-            $found = $rows->filter(fn ($row): bool => mb_strtolower($row->code) === $text || mb_strtolower($row->number) === $text || "p{$row->id}" === $text);
+            $text = Code::keyOf($code);
+            $found = $rows->filter(fn ($row): bool => Code::keyOf($row->code) === $text || Code::keyOf($row->number) === $text || "p{$row->id}" === $text);
             $open = $found->reject(fn ($row): bool => (bool) $row->is_picked);
             if ($found->isEmpty()) {
                 throw Refused::because("{$code} is not on this list. ".self::whatIs($code), 'scan');
@@ -65,8 +66,8 @@ final class PickSlip
     /** What a code is, that is not on the list. */
     public static function whatIs(string $code): string
     {
-        $lot = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code', $code)->first(['i.number', 'i.name']);
-        $item = DB::table('items')->where('number', $code)->first(['number', 'name']);
+        $lot = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code_key', Code::keyOf($code))->first(['i.number', 'i.name']);
+        $item = DB::table('items')->where('number_key', Code::keyOf($code))->first(['number', 'name']);
 
         return $lot !== null ? "It is a lot of {$lot->number} {$lot->name}." : ($item !== null ? "It is {$item->name}." : 'Nothing is known by this code.');
     }

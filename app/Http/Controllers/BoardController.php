@@ -2,11 +2,13 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Bookings\JustBooked;
 use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\MoveStep;
 use App\Actions\Schedule\UndoPlan;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\MoveRequest;
+use App\Http\Requests\Rules;
 use App\Models\Booking;
 use App\Models\Plan;
 use App\Queries\Board\BoardData;
@@ -43,7 +45,7 @@ class BoardController extends Controller
 
     public function preview(Request $request): JsonResponse
     {
-        $typed = $request->validate(['step' => ['required', 'integer'], 'centre' => ['required', 'integer'], 'machine' => ['required', 'integer'],
+        $typed = $request->validate(['step' => ['required', ...Rules::id()], 'centre' => ['required', ...Rules::id()], 'machine' => ['required', 'integer', 'between:1,999'],
             'minute' => ['required', 'integer', 'between:0,200000000']]);
 
         return response()->json(MovePreview::of($this->plan($request), (int) $typed['step'], (int) $typed['centre'], (int) $typed['machine'], (int) $typed['minute']));
@@ -78,7 +80,7 @@ class BoardController extends Controller
 
     private function answer(Request $request, Booking $booking): JsonResponse|RedirectResponse
     {
-        return $request->expectsJson() ? response()->json(['says' => $booking->says]) : $this->done(back(), $booking);
+        return $request->expectsJson() ? response()->json(['says' => trim($booking->says.' '.app(JustBooked::class)->behind)]) : $this->done(back(), $booking);
     }
 
     private function plan(Request $request): int

@@ -7,6 +7,7 @@ use App\Actions\Cover\CoverLines;
 use App\Actions\Cover\TieToOrder;
 use App\Http\Requests\CoverRequest;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use Illuminate\Http\RedirectResponse;
 
 /** How customer lines are supplied. */
@@ -21,15 +22,15 @@ class CoverController extends Controller
 
     public function update(DeedRequest $request, int $line, TieToOrder $tie): RedirectResponse
     {
-        $typed = $request->validate(['order' => ['required', 'integer', 'exists:orders,id'],
-            'quantity' => ['required', ...DeedRequest::AMOUNT]], $request->messages());
+        $typed = $request->validate(['order' => ['required', ...Rules::id(), 'exists:orders,id'],
+            'quantity' => ['required', ...Rules::amount()]]);
 
         return $this->done(back(), $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->token(), $request->person()));
     }
 
     public function destroy(DeedRequest $request, int $cover, TieToOrder $tie): RedirectResponse
     {
-        $typed = $request->validate(['reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say why it is untied.']);
+        $typed = $request->validate(['reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it is untied.']);
 
         return $this->done(back(), $tie->untie($cover, $typed['reason'], $request->token(), $request->person()));
     }

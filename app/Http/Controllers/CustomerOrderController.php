@@ -7,6 +7,7 @@ use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Demand\EnterCustomerOrder;
 use App\Http\Requests\CustomerOrderRequest;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Models\Customer;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
@@ -48,8 +49,8 @@ class CustomerOrderController extends Controller
 
     public function update(DeedRequest $request, int $line, ChangeCustomerLine $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'quantity' => ['required', ...DeedRequest::AMOUNT_OR_ZERO],
-            'promised_on' => ['required', 'date_format:Y-m-d']], $request->messages());
+        $typed = $request->validate(['version' => Rules::version(), 'quantity' => ['required', ...Rules::amountOrZero()],
+            'promised_on' => ['required', ...Rules::day()]]);
 
         return $this->done(back(), $change->handle($line, (int) $typed['version'], $typed['quantity'], $typed['promised_on'],
             $request->token(), $request->person()));
@@ -57,8 +58,8 @@ class CustomerOrderController extends Controller
 
     public function cancelLine(DeedRequest $request, int $line, CancelLine $cancel): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'then' => ['required', 'in:shelf,line,hold,stop'], 'other' => ['nullable', 'integer', 'exists:customer_order_lines,id'], 'reason' => ['required', 'string', 'max:200']],
-            ['reason.required' => 'Say why it is cancelled.', ...$request->messages()]);
+        $typed = $request->validate(['version' => Rules::version(), 'then' => ['required', 'in:shelf,line,hold,stop'], 'other' => ['nullable', ...Rules::id(), 'exists:customer_order_lines,id'], 'reason' => ['required', ...Rules::text(200)]],
+            ['reason.required' => 'Say why it is cancelled.']);
 
         return $this->done(back(), $cancel->handle($line, (int) $typed['version'], $typed['then'], isset($typed['other']) ? (int) $typed['other'] : null, $typed['reason'], $request->token(), $request->person()));
     }

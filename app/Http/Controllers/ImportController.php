@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Import\Files;
+use App\Http\Upload;
 use App\Jobs\RunImport;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -22,8 +23,9 @@ class ImportController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['files' => ['required', 'array', 'max:30'], 'files.*' => ['file', 'max:51200']],
-            ['files.required' => 'Choose the CSV files to import.', 'files.*.max' => 'A file has 50 MB at most.']);
+        $most = 'A file has '.Upload::say(Upload::limit()).' at most.';
+        $request->validate(['files' => ['required', 'array', 'max:30'], 'files.*' => ['file', 'max:'.Upload::limit()]],
+            ['files.required' => 'Choose the CSV files to import.', 'files.*.max' => $most, 'files.*.uploaded' => $most]);
         /** @var User $user */
         $user = $request->user();
         $folder = storage_path('app/imports/'.Str::uuid());

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Queries\Like;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -11,10 +12,10 @@ class ItemController extends Controller
 {
     public function index(Request $request): View
     {
-        $like = '%'.addcslashes(mb_substr($request->string('q')->trim()->value(), 0, 60), '%_\\').'%';
+        $text = mb_substr($request->string('q')->trim()->value(), 0, 60);
 
         return view('parts.items', ['items' => DB::table('items AS i')->join('units AS u', 'u.id', 'i.unit_id')
-            ->where(fn ($any) => $any->where('i.number', 'like', $like)->orWhere('i.name', 'like', $like))
+            ->where(fn ($any) => $any->where('i.number_key', 'like', Like::insideKey($text))->orWhere('i.name', 'like', Like::inside($text)))
             ->orderByRaw("i.kind NOT IN ('assembled', 'made')")->orderBy('i.number')->limit(30)
             ->get(['i.number', 'i.name', 'u.code AS unit', 'i.price'])]);
     }

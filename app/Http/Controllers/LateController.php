@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Schedule\WhatIf;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Queries\Board\LateOrders;
@@ -42,7 +43,7 @@ class LateController extends Controller
 
     public function store(DeedRequest $request, int $order, WhatIf $whatIf): RedirectResponse
     {
-        $typed = $request->validate(['says' => ['required', 'string', 'max:200']]);
+        $typed = $request->validate(['says' => ['required', ...Rules::text(200)]]);
         $offer = collect(LeverOffers::of($order))->firstWhere('says', $typed['says']);
         if ($offer === null) {
             throw Refused::because('The plan has changed since, and that is not among the levers any more. Open the page again.');

@@ -2,12 +2,15 @@
 
 namespace App\Http\Controllers;
 
+use App\Access\LoginBrake;
+use App\Http\FormMark;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Log;
+use KeepPace\Core\Naming\Code;
 
 /** Logging in and out. */
 class LoginController extends Controller
@@ -20,34 +23,51 @@ class LoginController extends Controller
     public function store(Request $request): RedirectResponse
     {
         $typed = $request->validate(['login' => ['required', 'string', 'max:60'], 'password' => ['required', 'string', 'max:200']]);
-        $key = 'login:'.mb_strtolower($typed['login']).'|'.$request->ip();
-        if (RateLimiter::tooManyAttempts($key, 8)) {
-            return back()->withInput($request->only('login'))
-                ->withErrors(['login' => 'Too many tries. Wait '.RateLimiter::availableIn($key).' seconds.']);
+        $key = Code::keyOf($typed['login']);
+        $user = User::query()->firstWhere('login_key', $key);
+        $brake = new LoginBrake($user, (string) $request->ip());
+        if ($brake->seconds() > 0) {
+            return $this->refused($request, $typed['login'], 'refused', "Too many tries. Wait {$brake->seconds()} seconds.");
         }
-        if (! Auth::attempt($typed)) {
-            RateLimiter::hit($key);
+        if (! Auth::attempt(['login_key' => $key, 'password' => $typed['password']])) {
+            $brake->press();
 
-            return back()->withInput($request->only('login'))->withErrors(['login' => 'Login and password do not belong together.']);
+            return $this->refused($request, $typed['login'], 'failed', 'Login and password do not belong together.');
         }
-        RateLimiter::clear($key);
-        $kept = $request->session()->pull('kept_input');
-        $url = $request->session()->pull('kept_url');
+        $brake->release();
+        Log::channel('logins')->info('logged in', ['login' => $user?->login, 'from' => $request->ip()]);
+        $kept = $request->session()->pull('kept');
         $request->session()->regenerate();
-        if (is_array($kept) && is_string($url)) {
-            return redirect($url)->withInput($kept)
-                ->with('said', 'You are logged in again. What you typed is still here and not booked yet: send it.');
-        }
 
-        return redirect()->intended('/');
+        return is_array($kept) ? $this->goOn($kept) : redirect()->intended('/');
     }
 
     public function destroy(Request $request): RedirectResponse
     {
+        Log::channel('logins')->info('logged out', ['login' => $request->user()?->login, 'from' => $request->ip()]);
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 
         return to_route('login');
+    }
+
+    private function refused(Request $request, string $login, string $how, string $says): RedirectResponse
+    {
+        Log::channel('logins')->warning("login {$how}", ['login' => mb_strimwidth($login, 0, 60), 'from' => $request->ip()]);
+
+        return back()->withInput($request->only('login'))->withErrors(['login' => $says]);
+    }
+
+    /** @param  array<array-key, mixed>  $kept  what somebody was typing when the login was lost */
+    private function goOn(array $kept): RedirectResponse
+    {
+        $user = Auth::user();
+        if (! $user instanceof User || ! FormMark::isOf($kept['by'] ?? null, $user)) {
+            return redirect('/')->with('said', 'Somebody else was typing here when the login was lost; that was not kept.');
+        }
+
+        return redirect((string) $kept['url'])->withInput((array) $kept['input'])
+            ->with('said', 'You are logged in again. What you typed is still here and not booked yet: send it.');
     }
 }

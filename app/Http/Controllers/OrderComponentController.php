@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Orders\ChangeComponents;
 use App\Http\Requests\DeedRequest;
-use App\Models\Item;
+use App\Http\Requests\Rules;
 use Illuminate\Http\RedirectResponse;
 
 /** Components on one order; the master is not touched. */
@@ -12,20 +12,17 @@ class OrderComponentController extends Controller
 {
     public function store(DeedRequest $request, int $order, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'item' => ['required', 'string', 'exists:items,number'],
-            'quantity' => ['required', ...DeedRequest::AMOUNT], 'unit' => ['nullable', 'string', 'max:12'],
-            'step_number' => ['required', 'integer']],
-            ['item.exists' => 'No item has this number.', ...$request->messages()]);
+        $typed = $request->validate(['version' => Rules::version(), 'item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()], 'unit' => ['nullable', ...Rules::text(12)],
+            'step_number' => ['required', ...Rules::step()]]);
 
-        return $this->done(back(), $change->add($order, (int) $typed['version'], Item::query()->where('number', $typed['item'])
-            ->firstOrFail()->id, $typed['quantity'], ($typed['unit'] ?? '') ?: null,
+        return $this->done(back(), $change->add($order, (int) $typed['version'], $request->item()->id, $typed['quantity'], ($typed['unit'] ?? '') ?: null,
             (int) $typed['step_number'], $request->token(), $request->person()));
     }
 
     public function update(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'quantity' => ['required', ...DeedRequest::AMOUNT_OR_ZERO]],
-            $request->messages());
+        $typed = $request->validate(['version' => Rules::version(), 'quantity' => ['required', ...Rules::amountOrZero()]]);
 
         return $this->done(back(), $change->change($component, (int) $typed['version'], $typed['quantity'], $request->token(),
             $request->person()));
@@ -33,10 +30,10 @@ class OrderComponentController extends Controller
 
     public function swap(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'item' => ['required', 'string', 'exists:items,number'], 'quantity' => ['required', ...DeedRequest::AMOUNT],
-            'reason' => ['required', 'string', 'max:200']], ['item.exists' => 'No item has this number.', 'reason.required' => 'Say why.', ...$request->messages()]);
+        $typed = $request->validate(['version' => Rules::version(), 'item' => ['required', ...Rules::text(60)], 'quantity' => ['required', ...Rules::amount()],
+            'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why.']);
 
-        return $this->done(back(), $change->swap($component, (int) $typed['version'], Item::query()->where('number', $typed['item'])->firstOrFail()->id, $typed['quantity'], $typed['reason'],
+        return $this->done(back(), $change->swap($component, (int) $typed['version'], $request->item()->id, $typed['quantity'], $typed['reason'],
             $request->token(), $request->person()));
     }
 }

@@ -8,8 +8,8 @@ use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\SplitOrder;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\OrderRequest;
+use App\Http\Requests\Rules;
 use App\Models\Customer;
-use App\Models\Item;
 use App\Models\WorkCentre;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
@@ -35,12 +35,10 @@ class OrderController extends Controller
 
     public function store(DeedRequest $request, MakeOrder $make): RedirectResponse
     {
-        $typed = $request->validate(['item' => ['required', 'string', 'exists:items,number'],
-            'quantity' => ['required', ...DeedRequest::AMOUNT], 'due_on' => ['nullable', 'date_format:Y-m-d'],
-            'with_parts' => ['nullable', 'boolean']],
-            ['item.exists' => 'No item has this number.', ...$request->messages()]);
-        $booking = $make->handle(Item::query()->where('number', $typed['item'])->firstOrFail()
-            ->id, $typed['quantity'], null, $typed['due_on'] ?? null, $request->boolean('with_parts'), $request->token(),
+        $typed = $request->validate(['item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()], 'due_on' => ['nullable', ...Rules::day()],
+            'with_parts' => ['nullable', 'boolean']]);
+        $booking = $make->handle($request->item()->id, $typed['quantity'], null, $typed['due_on'] ?? null, $request->boolean('with_parts'), $request->token(),
             $request->person());
 
         return $this->done(to_route('orders.show', $booking->order_id), $booking);
@@ -61,7 +59,7 @@ class OrderController extends Controller
 
     public function destroy(DeedRequest $request, int $order, ChangeOrder $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'reason' => ['required', 'string', 'max:200']],
+        $typed = $request->validate(['version' => Rules::version(), 'reason' => ['required', ...Rules::text(200)]],
             ['reason.required' => 'Say why it is cancelled.']);
 
         return $this->done(back(), $change->cancel($order, (int) $typed['version'], $typed['reason'], $request->token(),
@@ -70,15 +68,15 @@ class OrderController extends Controller
 
     public function split(DeedRequest $request, int $order, SplitOrder $split): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'quantity' => ['required', ...DeedRequest::AMOUNT], 'reason' => ['nullable', 'string', 'max:200']], $request->messages());
+        $typed = $request->validate(['version' => Rules::version(), 'quantity' => ['required', ...Rules::amount()], 'reason' => ['nullable', ...Rules::text(200)]]);
 
         return $this->done(back(), $split->handle($order, (int) $typed['version'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
     }
 
     public function short(DeedRequest $request, int $order, CureShort $cure): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'how' => ['required', 'in:remake,stock,accept'], 'quantity' => ['required', ...DeedRequest::AMOUNT], 'reason' => ['nullable', 'required_if:how,accept', 'string', 'max:200']],
-            ['reason.required_if' => 'Say who accepted it.', ...$request->messages()]);
+        $typed = $request->validate(['version' => Rules::version(), 'how' => ['required', 'in:remake,stock,accept'], 'quantity' => ['required', ...Rules::amount()], 'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)]],
+            ['reason.required_if' => 'Say who accepted it.']);
 
         return $this->done(back(), $cure->handle($order, (int) $typed['version'], $typed['how'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
     }

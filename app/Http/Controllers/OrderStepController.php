@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Orders\ChangeSteps;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Http\Requests\StepRequest;
 use Illuminate\Http\RedirectResponse;
 
@@ -20,9 +21,9 @@ class OrderStepController extends Controller
 
     public function store(DeedRequest $request, int $order, ChangeSteps $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer'], 'number' => ['required', 'integer', 'between:1,9999'],
-            'name' => ['required', 'string', 'max:60'],
-            'work_centre_id' => ['required', 'integer', 'exists:work_centres,id'], ...StepRequest::TIMES], $request->messages());
+        $typed = $request->validate(['version' => Rules::version(), 'number' => ['required', ...Rules::step()],
+            'name' => ['required', ...Rules::text(60)],
+            'work_centre_id' => ['required', ...Rules::id(), 'exists:work_centres,id'], ...StepRequest::times()]);
 
         return $this->done(back(), $change->add($order, (int) $typed['version'],
             ['number' => (int) $typed['number'], 'name' => $typed['name'], 'work_centre_id' => (int) $typed['work_centre_id'],
@@ -31,7 +32,7 @@ class OrderStepController extends Controller
 
     public function destroy(DeedRequest $request, int $step, ChangeSteps $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => ['required', 'integer']], $request->messages());
+        $typed = $request->validate(['version' => Rules::version()]);
 
         return $this->done(back(), $change->remove($step, (int) $typed['version'], $request->token(), $request->person()));
     }

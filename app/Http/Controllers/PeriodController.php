@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Bookings\ClosePeriod;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,7 @@ class PeriodController extends Controller
 
     public function store(DeedRequest $request, ClosePeriod $close): RedirectResponse
     {
-        $typed = $request->validate(['ends_on' => ['required', 'date_format:Y-m-d']], $request->messages());
+        $typed = $request->validate(['ends_on' => ['required', ...Rules::day()]]);
 
         return $this->done(back(), $close->handle($typed['ends_on'], $request->token(), $request->person()));
     }

@@ -6,6 +6,7 @@ use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\StartSearch;
 use App\Actions\Schedule\WhatIf;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Http\Requests\SearchRequest;
 use App\Models\Plan;
 use App\Queries\Board\PlanComparison;
@@ -46,7 +47,7 @@ class PlanController extends Controller
 
     public function store(DeedRequest $request, WhatIf $whatIf): RedirectResponse
     {
-        $typed = $request->validate(['name' => ['nullable', 'string', 'max:60']]);
+        $typed = $request->validate(['name' => ['nullable', ...Rules::text(60)]]);
 
         return $this->done(to_route('plans.index'), $whatIf->copy($typed['name'] ?? '', $request->token(), $request->person()));
     }

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Questions\AnswerQuestion;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Queries\Questions\QuestionList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -18,7 +19,7 @@ class QuestionController extends Controller
 
     public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse
     {
-        $typed = $request->validate(['answer' => ['required', 'string', 'max:200']], ['answer.required' => 'Say what it was.', ...$request->messages()]);
+        $typed = $request->validate(['answer' => ['required', ...Rules::text(200)]], ['answer.required' => 'Say what it was.']);
 
         return $this->done(back(), $answer->handle($question, $typed['answer'], $request->token(), $request->person()));
     }

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Models\Place;
 use App\Queries\Orders\ReceiveList;
 use Illuminate\Contracts\View\View;
@@ -21,9 +22,8 @@ class ReceiveController extends Controller
 
     public function store(DeedRequest $request, int $order, ReceiveOrder $receive): RedirectResponse
     {
-        $typed = $request->validate(['quantity' => ['required', ...DeedRequest::AMOUNT],
-            'place_id' => ['required', 'integer', 'exists:places,id'], 'codes' => ['nullable', 'string', 'max:20000']],
-            $request->messages());
+        $typed = $request->validate(['quantity' => ['required', ...Rules::amount()],
+            'place_id' => ['required', ...Rules::id(), 'exists:places,id'], 'codes' => ['nullable', ...Rules::text(20000)]]);
 
         return $this->done(back(), $receive->handle($order, $typed['quantity'], (int) $typed['place_id'], $typed['codes'] ?? '',
             $request->token(), $request->person()));

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Orders\ReleaseOrders;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
@@ -22,8 +23,8 @@ class ReleaseController extends Controller
 
     public function store(DeedRequest $request, ReleaseOrders $release): RedirectResponse
     {
-        $typed = $request->validate(['orders' => ['required', 'array', 'max:200'], 'orders.*' => ['integer'],
-            'short_reason' => ['nullable', 'string', 'max:200']], ['orders.required' => 'Tick the orders to release.']);
+        $typed = $request->validate(['orders' => ['required', 'array', 'max:200'], 'orders.*' => Rules::id(),
+            'short_reason' => ['nullable', ...Rules::text(200)]], ['orders.required' => 'Tick the orders to release.']);
 
         return $this->done(back(), $release->handle(array_map(intval(...), array_values($typed['orders'])), $typed['short_reason'] ?? null,
             $request->token(), $request->person()));

@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Stock\ReserveStock;
 use App\Http\Requests\DeedRequest;
+use App\Http\Requests\Rules;
 use App\Models\Item;
 use App\Models\Order;
 use App\Wording\ChangeWords;
@@ -36,8 +37,8 @@ class ReservationController extends Controller
     /** @return array{order: int, item: int, quantity: string, lot?: string|null, reason?: string|null} */
     private function typed(DeedRequest $request): array
     {
-        $typed = $request->validate(['order' => ['required', 'integer', 'exists:orders,id'], 'item' => ['required', 'integer', 'exists:items,id'], 'quantity' => ['required', ...DeedRequest::AMOUNT], 'lot' => ['nullable', 'string', 'max:60'],
-            'reason' => ['nullable', 'string', 'max:200']], $request->messages());
+        $typed = $request->validate(['order' => ['required', ...Rules::id(), 'exists:orders,id'], 'item' => ['required', ...Rules::id(), 'exists:items,id'], 'quantity' => ['required', ...Rules::amount()], 'lot' => ['nullable', ...Rules::text(60)],
+            'reason' => ['nullable', ...Rules::text(200)]]);
 
         return ['order' => (int) $typed['order'], 'item' => (int) $typed['item'], 'quantity' => $typed['quantity'], 'lot' => $typed['lot'] ?? null, 'reason' => $typed['reason'] ?? null];
     }

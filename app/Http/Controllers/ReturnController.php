@@ -10,6 +10,7 @@ use App\Queries\Usage\ReturnList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use KeepPace\Core\Naming\Code;
 
 /** Components an order did not use, back to stores. */
 class ReturnController extends Controller
@@ -17,7 +18,7 @@ class ReturnController extends Controller
     public function index(Request $request): View
     {
         $number = mb_substr($request->string('order')->trim()->value(), 0, 30);
-        $order = $number === '' ? null : Order::query()->with('item')->where('number', $number)->first();
+        $order = $number === '' ? null : Order::query()->with('item')->firstWhere('number_key', Code::keyOf($number));
 
         return view('usage.returns', ['number' => $number, 'order' => $order, 'lines' => $order === null ? collect() : ReturnList::of($order->id), 'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
             'orders' => ReturnList::orders()]);

@@ -10,6 +10,7 @@ use App\Actions\Stock\SetStandardCost;
 use App\Http\Requests\ConditionRequest;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\GoodsInRequest;
+use App\Http\Requests\Rules;
 use App\Http\Requests\ScrapRequest;
 use App\Models\Customer;
 use App\Models\Item;
@@ -47,9 +48,7 @@ class StockController extends Controller
 
     public function store(GoodsInRequest $request, GoodsIn $goodsIn): RedirectResponse
     {
-        $item = Item::query()->where('number', $request->validated('item'))->firstOrFail();
-
-        return $this->done(back(), $goodsIn->handle($item->id, $request->validated('quantity'), $request->validated('unit') ?: null,
+        return $this->done(back(), $goodsIn->handle($request->item()->id, $request->validated('quantity'), $request->validated('unit') ?: null,
             $request->validated('price'), $request->integer('place_id'), $request->validated('codes') ?? '',
             $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'), $request->token(), $request->person(),
             $request->arrival()));
@@ -67,22 +66,22 @@ class StockController extends Controller
 
     public function expiry(DeedRequest $request, int $lot, ChangeCondition $change): RedirectResponse
     {
-        $typed = $request->validate(['expires_on' => ['nullable', 'date_format:Y-m-d'], 'reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say what the new date rests on.', ...$request->messages()]);
+        $typed = $request->validate(['expires_on' => ['nullable', ...Rules::day()], 'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say what the new date rests on.']);
 
         return $this->done(back(), $change->expiry($lot, $typed['expires_on'] ?? null, $typed['reason'], $request->token(), $request->person()));
     }
 
     public function standard(DeedRequest $request, int $item, SetStandardCost $set): RedirectResponse
     {
-        $typed = $request->validate(['cost' => ['required', ...DeedRequest::AMOUNT_OR_ZERO], 'reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say why it changes.', ...$request->messages()]);
+        $typed = $request->validate(['cost' => ['required', ...Rules::price()], 'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it changes.']);
 
         return $this->done(back(), $set->handle($item, $typed['cost'], $typed['reason'], $request->token(), $request->person()));
     }
 
     public function count(DeedRequest $request, int $balance, CountBalance $count): RedirectResponse
     {
-        $typed = $request->validate(['quantity' => ['required', ...DeedRequest::AMOUNT_OR_ZERO],
-            'reason' => ['required', 'string', 'max:200']], ['reason.required' => 'Say why it differs.', ...$request->messages()]);
+        $typed = $request->validate(['quantity' => ['required', ...Rules::amountOrZero()],
+            'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it differs.']);
 
         return $this->done(back(), $count->handle($balance, $typed['quantity'], $typed['reason'], $request->token(), $request->person()));
     }

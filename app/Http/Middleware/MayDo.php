@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Log;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Lets through who may do the deed a route names; the others are told who they are and what they lack. */
@@ -16,6 +17,7 @@ class MayDo
         $user = $request->user();
         $deed = Deed::from($deed);
         if (! $user instanceof User || ! $user->may($deed)) {
+            Log::channel('logins')->warning('may not', ['login' => $user?->login, 'deed' => $deed->value, 'from' => $request->ip()]);
             abort(403, "You are logged in as {$user?->role->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.");
         }
 

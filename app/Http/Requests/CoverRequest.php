@@ -9,9 +9,9 @@ class CoverRequest extends DeedRequest
     {
         return [
             'lines' => ['required', 'array', 'min:1', 'max:200'],
-            'lines.*' => ['integer'],
+            'lines.*' => Rules::id(),
             'by' => ['required', 'in:stock,order,stock-then-order'],
-            'quantity' => ['nullable', ...self::AMOUNT],
+            'quantity' => ['nullable', ...Rules::amount()],
             'with_parts' => ['nullable', 'boolean'],
         ];
     }

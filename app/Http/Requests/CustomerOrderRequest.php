@@ -8,15 +8,16 @@ class CustomerOrderRequest extends DeedRequest
     protected function fields(): array
     {
         return [
-            'customer_id' => ['required', 'integer', 'exists:customers,id'],
-            'reference' => ['nullable', 'string', 'max:60'],
-            'ship_to' => ['nullable', 'string', 'max:200'],
+            'customer_id' => ['required', ...Rules::id(), 'exists:customers,id'],
+            'reference' => ['nullable', ...Rules::text(60)],
+            'ship_to' => ['nullable', ...Rules::text(200)],
             'lines' => ['required', 'array', 'max:200'],
-            'lines.*.item' => ['nullable', 'required_with:lines.*.quantity', 'string', 'max:60'],
-            'lines.*.quantity' => ['nullable', 'required_with:lines.*.item', ...self::AMOUNT],
-            'lines.*.unit' => ['nullable', 'string', 'max:12'],
-            'lines.*.promised_on' => ['nullable', 'required_with:lines.*.item', 'date_format:Y-m-d'],
-            'lines.*.price' => ['nullable', ...self::AMOUNT_OR_ZERO],
+            'lines.*' => ['array:item,quantity,unit,promised_on,price'],
+            'lines.*.item' => ['nullable', 'required_with:lines.*.quantity', ...Rules::text(60)],
+            'lines.*.quantity' => ['nullable', 'required_with:lines.*.item', ...Rules::amount()],
+            'lines.*.unit' => ['nullable', ...Rules::text(12)],
+            'lines.*.promised_on' => ['nullable', 'required_with:lines.*.item', ...Rules::day()],
+            'lines.*.price' => ['nullable', ...Rules::price()],
         ];
     }
 

@@ -11,15 +11,15 @@ class GoodsInRequest extends DeedRequest
     protected function fields(): array
     {
         return [
-            'item' => ['required', 'string', 'max:60', 'exists:items,number'],
-            'quantity' => ['required', ...self::AMOUNT],
-            'unit' => ['nullable', 'string', 'max:12'],
-            'price' => ['required', ...self::AMOUNT_OR_ZERO],
-            'place_id' => ['required', 'integer', 'exists:places,id'],
-            'codes' => ['nullable', 'string', 'max:20000'],
-            'condition' => ['nullable', 'in:free,inspection,blocked'], 'owner_id' => ['nullable', 'integer', 'exists:customers,id'], 'booked_on' => ['nullable', 'date_format:Y-m-d'],
-            'expires_on' => ['nullable', 'date_format:Y-m-d'], 'supplier_lot' => ['nullable', 'string', 'max:60'],
-            'purchase_id' => ['nullable', 'integer', 'exists:purchases,id'],
+            'item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()],
+            'unit' => ['nullable', ...Rules::text(12)],
+            'price' => ['required', ...Rules::price()],
+            'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
+            'codes' => ['nullable', ...Rules::text(20000)],
+            'condition' => ['nullable', 'in:free,inspection,blocked'], 'owner_id' => ['nullable', ...Rules::id(), 'exists:customers,id'], 'booked_on' => ['nullable', ...Rules::day()],
+            'expires_on' => ['nullable', ...Rules::day()], 'supplier_lot' => ['nullable', ...Rules::text(60)],
+            'purchase_id' => ['nullable', ...Rules::id(), 'exists:purchases,id'],
         ];
     }
 

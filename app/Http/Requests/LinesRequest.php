@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use Brick\Math\BigDecimal;
+
 /** Quantities beside lines, by line id; empty and zero ones are passed by. */
 class LinesRequest extends DeedRequest
 {
@@ -9,10 +11,11 @@ class LinesRequest extends DeedRequest
     {
         return [
             'lines' => ['required', 'array', 'max:2000'],
-            'lines.*.quantity' => ['nullable', ...self::AMOUNT_OR_ZERO],
-            'lines.*.lot' => ['nullable', 'integer'],
+            'lines.*.quantity' => ['nullable', ...Rules::amountOrZero()],
+            'lines.*' => ['array:quantity,lot'],
+            'lines.*.lot' => ['nullable', 'integer', 'between:0,999999999999999999'],
             'over_plan' => ['nullable', 'boolean'],
-            'reason' => ['nullable', 'string', 'max:200'],
+            'reason' => ['nullable', ...Rules::text(200)],
         ];
     }
 
@@ -21,7 +24,7 @@ class LinesRequest extends DeedRequest
     {
         $lines = [];
         foreach ($this->validated('lines') as $id => $line) {
-            if ((float) ($line['quantity'] ?? 0) > 0) {
+            if (BigDecimal::of($line['quantity'] ?? '0')->isPositive()) {
                 $lines[(int) $id] = ['quantity' => (string) $line['quantity'], 'lot' => (int) ($line['lot'] ?? 0)];
             }
         }

@@ -8,10 +8,10 @@ class OrderRequest extends DeedRequest
     protected function fields(): array
     {
         return [
-            'version' => ['required', 'integer'],
-            'quantity' => ['required', ...self::AMOUNT],
-            'due_on' => ['nullable', 'date_format:Y-m-d'],
-            'rank' => ['required', 'integer', 'between:1,9999'],
+            'version' => Rules::version(),
+            'quantity' => ['required', ...Rules::amount()],
+            'due_on' => ['nullable', ...Rules::day()],
+            'rank' => ['required', 'integer', 'between:0,4000000'],
             'is_held' => ['nullable', 'boolean'],
         ];
     }

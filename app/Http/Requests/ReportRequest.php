@@ -8,11 +8,11 @@ class ReportRequest extends DeedRequest
     protected function fields(): array
     {
         return [
-            'good' => ['nullable', ...self::AMOUNT_OR_ZERO],
-            'scrap' => ['nullable', ...self::AMOUNT_OR_ZERO],
-            'pass_on' => ['nullable', ...self::AMOUNT_OR_ZERO],
+            'good' => ['nullable', ...Rules::amountOrZero()],
+            'scrap' => ['nullable', ...Rules::amountOrZero()],
+            'pass_on' => ['nullable', ...Rules::amountOrZero()],
             'minutes' => ['nullable', 'integer', 'between:0,20000'],
-            'reason' => ['nullable', 'string', 'max:200'],
+            'reason' => ['nullable', ...Rules::text(200)],
         ];
     }
 

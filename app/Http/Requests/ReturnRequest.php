@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Validation\Rule;
 use KeepPace\Core\Stock\Condition;
 
@@ -10,8 +11,8 @@ class ReturnRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['lines' => ['required', 'array', 'max:500'], 'lines.*' => ['nullable', ...self::AMOUNT_OR_ZERO], 'place_id' => ['required', 'integer', 'exists:places,id'],
-            'condition' => ['required', Rule::enum(Condition::class)], 'reason' => ['required', 'string', 'max:200']];
+        return ['lines' => ['required', 'array', 'max:500'], 'lines.*' => ['nullable', ...Rules::amountOrZero()], 'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
+            'condition' => ['required', Rule::enum(Condition::class)], 'reason' => ['required', ...Rules::text(200)]];
     }
 
     public function messages(): array
@@ -22,7 +23,7 @@ class ReturnRequest extends DeedRequest
     /** @return array<string, string> */
     public function lines(): array
     {
-        return array_filter(array_map(fn (?string $quantity): string => (string) $quantity, $this->validated('lines')), fn (string $quantity): bool => (float) $quantity > 0);
+        return array_filter(array_map(fn (?string $quantity): string => (string) $quantity, $this->validated('lines')), fn (string $quantity): bool => BigDecimal::of($quantity === '' ? '0' : $quantity)->isPositive());
     }
 
     public function condition(): Condition

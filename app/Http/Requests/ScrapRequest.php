@@ -10,7 +10,7 @@ class ScrapRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['quantity' => ['required', ...self::AMOUNT], 'class' => ['required', Rule::enum(ScrapClass::class)], 'reason' => ['required', 'string', 'max:200']];
+        return ['quantity' => ['required', ...Rules::amount()], 'class' => ['required', Rule::enum(ScrapClass::class)], 'reason' => ['required', ...Rules::text(200)]];
     }
 
     public function messages(): array

@@ -7,8 +7,8 @@ class SlipRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['version' => ['required', 'integer'], 'note' => ['nullable', 'string', 'max:200'], 'booked_on' => ['nullable', 'date_format:Y-m-d'],
-            'over_plan' => ['nullable', 'boolean'], 'reason' => ['nullable', 'string', 'max:200'], 'do' => ['nullable', 'in:keep,book,scan'], 'scan' => ['nullable', 'string', 'max:80'], 'lines' => ['nullable', 'array', 'max:3000']];
+        return ['version' => Rules::version(), 'note' => ['nullable', ...Rules::text(200)], 'booked_on' => ['nullable', ...Rules::day()],
+            'over_plan' => ['nullable', 'boolean'], 'reason' => ['nullable', ...Rules::text(200)], 'do' => ['nullable', 'in:keep,book,scan'], 'scan' => ['nullable', ...Rules::text(80)], 'lines' => ['nullable', 'array', 'max:3000']];
     }
 
     /**

@@ -32,7 +32,7 @@ final class BoardData
     {
         $standing = StandingPlan::of($planId);
         $problem = $standing->problem();
-        $codes = DB::table('work_centres')->pluck('id', 'code')->mapWithKeys(fn ($id, $code): array => [mb_strtolower((string) $code) => (int) $id]);
+        $codes = DB::table('work_centres')->pluck('id', 'code_key')->map(fn ($id): int => (int) $id);
         $bars = [];
         foreach (DB::select(self::BARS, [$planId]) as $row) {
             $others = array_values(array_filter(array_map(fn (string $code): ?int => $codes[$code] ?? null, array_keys(StepAlternatives::read($row->alternatives)))));

@@ -3,6 +3,7 @@
 namespace App\Queries\Demand;
 
 use App\Models\Plan;
+use App\Queries\Like;
 use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -41,9 +42,10 @@ final class CustomerOrderList
                 default => $query->where('l.is_open', true),
             };
             if ($text !== '') {
-                $like = '%'.addcslashes($text, '%_\\').'%';
-                $query->where(fn ($any) => $any->where('o.number', 'like', $like)->orWhere('cu.name', 'like', $like)
-                    ->orWhere('o.reference', 'like', $like)->orWhere('i.number', 'like', $like)->orWhere('i.name', 'like', $like));
+                $inside = Like::inside($text);
+                $key = Like::insideKey($text);
+                $query->where(fn ($any) => $any->where('o.number_key', 'like', $key)->orWhere('cu.name', 'like', $inside)
+                    ->orWhere('o.reference', 'like', $inside)->orWhere('i.number_key', 'like', $key)->orWhere('i.name', 'like', $inside));
             }
             $show === 'shipped' ?: $query->orderBy('l.promised_on')->orderBy('l.id')->limit(300);
         }

@@ -3,6 +3,7 @@
 namespace App\Queries\Orders;
 
 use App\Models\Plan;
+use App\Queries\Like;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -71,10 +72,10 @@ final class OrderList
             default => null,
         };
         if ($filter->text !== '') {
-            $like = '%'.addcslashes($filter->text, '%_\\').'%';
+            $key = Like::insideKey($filter->text);
             $query->join('items AS i', 'i.id', 'o.item_id')
-                ->where(fn (Builder $text) => $text->where('o.number', 'like', $like)->orWhere('i.number', 'like', $like)
-                    ->orWhere('i.name', 'like', $like));
+                ->where(fn (Builder $text) => $text->where('o.number_key', 'like', $key)->orWhere('i.number_key', 'like', $key)
+                    ->orWhere('i.name', 'like', Like::inside($filter->text)));
         }
         if ($filter->item !== 0) {
             $query->where('o.item_id', $filter->item);

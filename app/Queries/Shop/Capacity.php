@@ -7,6 +7,7 @@ use App\Models\WorkCentre;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
@@ -56,7 +57,7 @@ final class Capacity
                 $own[$down->machine] = $this->less($own[$down->machine] ?? $open, $down);
             }
             $this->workCentres[$centre->id] = new CoreWorkCentre($centre->name, $centre->machines, $open, $own, fence: $this->shiftEnd($open));
-            $this->byCode[mb_strtolower($centre->code)] = $centre->id;
+            $this->byCode[Code::keyOf($centre->code)] = $centre->id;
         }
         $this->readCrews($calendars);
     }

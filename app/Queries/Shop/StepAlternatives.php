@@ -2,6 +2,8 @@
 
 namespace App\Queries\Shop;
 
+use KeepPace\Core\Naming\Code;
+
 /** Other work centres that can do a step, as a routing writes them: "SAW2|BENCH:150" is SAW2 in the same time, BENCH in one and a half times. */
 final class StepAlternatives
 {
@@ -13,7 +15,7 @@ final class StepAlternatives
         $others = [];
         foreach ($written === '' ? [] : explode('|', $written) as $one) {
             [$code, $percent] = [...explode(':', $one), '100'];
-            $others[mb_strtolower($code)] = (int) $percent;
+            $others[Code::keyOf($code)] = (int) $percent;
         }
 
         return $others;

@@ -2,8 +2,10 @@
 
 namespace App\Queries\Stock;
 
+use App\Queries\Like;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 
 /** Stock by key, and the movements of one item with a balance counted back from today's. */
 final class StockList
@@ -18,7 +20,7 @@ final class StockList
      */
     public static function balances(string $text = '', bool $below = false, int $item = 0): Collection
     {
-        $each = $item !== 0 || ($text !== '' && DB::table('lots')->where('code', $text)->exists());
+        $each = $item !== 0 || ($text !== '' && DB::table('lots')->where('code_key', Code::keyOf($text))->exists());
         $query = DB::table('balances AS b')->join('items AS i', 'i.id', 'b.item_id')->join('units AS u', 'u.id', 'i.unit_id')
             ->join('places AS p', 'p.id', 'b.place_id')->leftJoin('lots AS l', 'l.id', 'b.lot_id')
             ->leftJoin('stock_values AS v', fn ($join) => $join->on('v.item_id', 'b.item_id')->where('b.owner_id', 0)
@@ -34,11 +36,11 @@ final class StockList
             $query->where('b.item_id', $item);
         }
         if ($text !== '' && $each) {
-            $query->where('l.code', $text);
+            $query->where('l.code_key', Code::keyOf($text));
         } elseif ($text !== '') {
-            $like = '%'.addcslashes($text, '%_\\').'%';
-            $query->where(fn ($any) => $any->where('i.number', 'like', $like)->orWhere('i.name', 'like', $like)
-                ->orWhere('l.code', 'like', $like));
+            $key = Like::insideKey($text);
+            $query->where(fn ($any) => $any->where('i.number_key', 'like', $key)->orWhere('i.name', 'like', Like::inside($text))
+                ->orWhere('l.code_key', 'like', $key));
         }
         $rows = $query->get();
 

@@ -61,14 +61,15 @@
         <div class="said did" role="status"><span>{{ session('done') }}</span>
             @if (session('undo'))
                 <form method="post" action="{{ route('bookings.destroy', session('undo')) }}">@csrf @method('delete')
-                    <input type="hidden" name="token" value="{{ Str::uuid() }}"><input type="hidden" name="reason" value="undone at once"><button class="btn btn-quiet btn-small">Undo</button></form>
+                    @token<input type="hidden" name="reason" value="undone at once"><button class="btn btn-quiet btn-small">Undo</button></form>
             @elseif (session('undo_plan'))
                 <form method="post" action="{{ route('board.undo') }}">@csrf @token<button class="btn btn-quiet btn-small">Undo</button></form>
             @endif
         </div>
     @endif
+    @if (session('behind'))<div class="said note" role="status">{{ session('behind') }}</div>@endif
     @if (session('said'))<div class="said note" role="status">{{ session('said') }}</div>@endif
-    @if ($errors->any())<div class="said not" role="alert">@include('parts.refused')</div>@endif
+    @if (($errors ?? null)?->any())<div class="said not" role="alert">@include('parts.refused')</div>@endif
 </div>
 <main id="page" {{ $attributes }}>{{ $slot }}</main>
 <dialog class="keys" aria-label="Keys">

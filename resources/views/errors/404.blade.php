@@ -1,1 +1,1 @@
-<x-error-page title="Not there" :says="Str::startsWith($exception->getMessage(), ['No query results', 'The route']) ? 'What that address led to is not there, or not any more.' : $exception->getMessage()" />
+<x-error-page title="Not there" :says="$exception->getPrevious() === null && ! str_starts_with($exception->getMessage(), 'The route') ? $exception->getMessage() : 'What that address led to is not there, or not any more.'" />

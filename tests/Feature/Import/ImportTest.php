@@ -34,7 +34,8 @@ it('changes nothing when the same product data comes again', function () {
     }
     $tables = ['units', 'items', 'item_units', 'structures', 'structure_lines', 'routings', 'routing_steps', 'work_centres', 'shifts',
         'calendar_days', 'customers', 'suppliers', 'places'];
-    $sums = fn (): array => array_map(fn (string $table): string => (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum, $tables);
+    // not CHECKSUM TABLE: it is not steady where the database makes a column
+    $sums = fn (): array => array_map(fn (string $table): string => md5((string) json_encode(DB::table($table)->orderBy('id')->get())), $tables);
     $before = $sums();
     $path = folder($files);
     $result = app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner));

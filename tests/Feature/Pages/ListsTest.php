@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 it('shows a long list in parts, each with the address of the next', function () {
     $this->shop->order('LID-9', '1');
     $row = (array) DB::table('orders')->first();
-    unset($row['id']);
+    unset($row['id'], $row['number_key']); // the database makes that
     DB::table('orders')->insert(array_map(fn (int $n): array => [...$row, 'number' => "L{$n}"], range(1, 200)));
     $page = fn (int $skip) => OrderList::rows(new OrderFilter(skip: $skip));
     expect($page(0))->toHaveCount(80)->and($page(160))->toHaveCount(41)->and($page(0)->pluck('id')->intersect($page(80)->pluck('id')))

@@ -1,0 +1,121 @@
+<?php
+
+namespace App\Http;
+
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Route;
+
+/** The shape of what a request may send: texts without control characters, and lists only where the route's form has them. */
+final readonly class Shape
+{
+    /** By route: what is a list, a star for each of its places. All else is one text. */
+    private const LISTS = [
+        'covers.store' => ['lines.*'],
+        'customer-orders.store' => ['lines.*.*'],
+        'ship.store' => ['lines.*.*'],
+        'returns.store' => ['lines.*'],
+        'slips.store' => ['orders.*'],
+        'slips.update' => ['lines.*.*', 'lines.*.splits.*.*'],
+        'slips.picked' => ['picked.*'],
+        'issue.index' => ['orders.*'],
+        'release.store' => ['orders.*'],
+        'purchases.store' => ['items.*.*', 'only.*'],
+        'calendars.update' => ['week.*.*', 'remove.*'],
+        'bookings.lines' => ['moves.*'],
+        'import.store' => ['files.*'],
+    ];
+
+    /** @param  array<array-key, mixed>  $input  @param  list<string>  $lists */
+    private function __construct(private array $input, private array $lists)
+    {
+    }
+
+    public static function of(Request $request): self
+    {
+        return new self([...$request->query->all(), ...$request->request->all(), ...$request->allFiles()],
+            self::LISTS[(string) Route::currentRouteName()] ?? []);
+    }
+
+    /** @return array<string, string> a sentence by field */
+    public function wrong(): array
+    {
+        $wrong = [];
+        $this->walk($this->input, '', '', $wrong);
+
+        return $wrong;
+    }
+
+    /** What of it can be put back into its form. @return array<array-key, mixed> */
+    public function right(): array
+    {
+        $wrong = [];
+
+        return $this->walk($this->input, '', '', $wrong);
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @param  array<string, string>  $wrong  filled
+     * @return array<array-key, mixed> those that are right
+     */
+    private function walk(array $values, string $path, string $pattern, array &$wrong): array
+    {
+        $right = [];
+        foreach ($values as $name => $value) {
+            $at = ltrim("{$path}.{$name}", '.');
+            $of = $path === '' ? (string) $name : $this->step($pattern, (string) $name);
+            $says = $this->says($name, $value, $of);
+            if ($says !== null) {
+                $wrong[self::field($at)] = $says;
+            } else {
+                $right[$name] = is_array($value) ? $this->walk($value, $at, $of, $wrong) : $value;
+            }
+        }
+
+        return $right;
+    }
+
+    /** The name itself where a form names it, else a star for a place in a list. */
+    private function step(string $pattern, string $name): string
+    {
+        foreach ($this->lists as $list) {
+            if ($list === "{$pattern}.{$name}" || str_starts_with($list, "{$pattern}.{$name}.")) {
+                return "{$pattern}.{$name}";
+            }
+        }
+
+        return "{$pattern}.*";
+    }
+
+    private function says(int|string $name, mixed $value, string $pattern): ?string
+    {
+        if (! self::isText((string) $name)) {
+            return 'The name of a field cannot be read.';
+        }
+        $below = array_filter($this->lists, fn (string $list): bool => str_starts_with($list, "{$pattern}."));
+        if (is_array($value)) {
+            return $below === [] ? 'One value is wanted here, not a list.' : null;
+        }
+        if ($value instanceof UploadedFile || $value === null || $value === '') {
+            return null;
+        }
+        if (! in_array($pattern, $this->lists, true) && $below !== []) {
+            return 'A list is wanted here, not one value.';
+        }
+
+        return is_string($value) && ! self::isText($value) ? 'This holds characters that cannot be read. Type it again.' : null;
+    }
+
+    /** UTF-8 without control characters but line ends and tabs. */
+    private static function isText(string $text): bool
+    {
+        return preg_match('/^[^\x00-\x08\x0B\x0C\x0E-\x1F\x7F\x{80}-\x{9F}\x{FFFE}\x{FFFF}]*$/u', $text) === 1;
+    }
+
+    /** A field's name that can stand in a page. */
+    private static function field(string $at): string
+    {
+        return self::isText($at) ? mb_substr($at, 0, 80) : 'refused';
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+/* What a field says when its shape is wrong, in the shop's words: short, and what would be right. */
+return [
+    'accepted' => 'Tick this.',
+    'after' => 'That day is too early.',
+    'after_or_equal' => 'Choose a day between 2000 and 2099.',
+    'alpha_dash' => 'Open the page again and send once more.',
+    'array' => 'This was not sent as the page sends it. Open the page again.',
+    'before' => 'That day is too far ahead.',
+    'before_or_equal' => 'Choose a day between 2000 and 2099.',
+    'between' => [
+        'array' => 'From :min to :max of them.',
+        'file' => 'From :min to :max kB.',
+        'numeric' => 'From :min to :max.',
+        'string' => 'From :min to :max characters.',
+    ],
+    'boolean' => 'Yes or no is wanted here.',
+    'date_format' => 'Choose a date.',
+    'enum' => 'Choose one of those offered.',
+    'exists' => 'Is not there any more. Open the page again and choose anew.',
+    'file' => 'Choose a file.',
+    'in' => 'Choose one of those offered.',
+    'integer' => 'Type a whole number.',
+    'max' => [
+        'array' => 'At most :max at once.',
+        'file' => 'A file has :max kB at most.',
+        'numeric' => 'At most :max.',
+        'string' => 'Too long: at most :max characters.',
+    ],
+    'min' => [
+        'array' => 'At least :min.',
+        'file' => 'At least :min kB.',
+        'numeric' => 'At least :min.',
+        'string' => 'At least :min characters.',
+    ],
+    'regex' => 'This is not written as it should be.',
+    'required' => 'Must be filled.',
+    'required_array_keys' => 'This was not sent as the page sends it. Open the page again.',
+    'required_if' => 'Must be filled.',
+    'required_with' => 'Must be filled.',
+    'required_without' => 'Must be filled.',
+    'string' => 'One text is wanted here.',
+    'uploaded' => 'The file did not arrive whole. Choose it again.',
+];
