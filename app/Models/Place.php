@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use KeepPace\Core\Refused;
 
 /**
  * Where stock lies, or an end of a move that is not stock.
@@ -24,6 +25,19 @@ class Place extends Model
     public static function end(string $kind): self
     {
         return self::query()->where('kind', $kind)->firstOrFail();
+    }
+
+    /**
+     * A place goods can be put at.
+     *
+     * @throws Refused when it is an end of moves, such as scrap or customers
+     */
+    public static function thatHolds(int $id, string $field = 'place_id'): self
+    {
+        $place = self::query()->find($id);
+
+        return $place !== null && $place->holdsStock() ? $place
+            : throw Refused::because('Nothing can be put there. Choose one of the places offered.', $field);
     }
 
     public function holdsStock(): bool

@@ -8,7 +8,9 @@ use App\Actions\Schedule\KeepUp;
 use App\Http\FormMark;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Routing\Events\RouteMatched;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\ServiceProvider;
 
@@ -18,11 +20,11 @@ class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(KeepUp::class);
         $this->app->scoped(JustBooked::class);
-        $this->app->rebinding('request', fn () => $this->app->make(JustBooked::class)->begin());
     }
 
     public function boot(): void
     {
+        Event::listen(RouteMatched::class, fn () => $this->app->make(JustBooked::class)->begin());
         Model::shouldBeStrict(! $this->app->environment('production'));
         foreach (Deed::cases() as $deed) {
             Gate::define($deed->value, fn (User $user): bool => $user->may($deed));

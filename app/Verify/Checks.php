@@ -30,7 +30,7 @@ final class Checks
                 FROM balances b LEFT JOIN (SELECT {$key}, SUM(quantity) AS quantity FROM {$sides} x GROUP BY {$key}) s USING ({$key})
                 WHERE b.quantity <> COALESCE(s.quantity, 0)",
             'each moved key has its balance' => "SELECT CONCAT('item ', s.item_id, ' place ', s.place_id, ' lot ', s.lot_id, ': ', s.quantity, ' moved, no balance') AS difference
-                FROM (SELECT {$key}, SUM(quantity) AS quantity FROM {$sides} x GROUP BY {$key}) s LEFT JOIN balances b USING ({$key}) WHERE b.id IS NULL",
+                FROM (SELECT {$key}, SUM(quantity) AS quantity FROM {$sides} x GROUP BY {$key}) s LEFT JOIN balances b USING ({$key}) WHERE b.id IS NULL AND s.quantity <> 0",
             'no balance was ever below zero' => "SELECT CONCAT('item ', item_id, ' place ', place_id, ' lot ', lot_id, ' after move ', id, ': ', running) AS difference
                 FROM (SELECT x.*, SUM(quantity) OVER (PARTITION BY {$key} ORDER BY id, quantity ROWS UNBOUNDED PRECEDING) AS running FROM {$sides} x) r WHERE running < 0",
             // in one pass over the moves: what they say less what is stored

@@ -26,22 +26,27 @@ final class Bookings
      * @param  string  $token  the form's token, after a dot the fingerprint of what was sent where a form was
      * @param  Closure(Ledger): void  $work  locks, asks core, writes through the ledger
      * @param  string|null  $bookedOn  the day it counts for; null = today
+     * @param  PeriodLock  $period  when the period is locked
      */
     public function once(BookingKind $kind, string $token, User $by, Closure $work, string $reason = '', ?int $reverses = null,
-        ?string $bookedOn = null): Booking
+        ?string $bookedOn = null, PeriodLock $period = PeriodLock::First): Booking
     {
         [$token, $fingerprint] = explode('.', "{$token}.");
         if ($done = $this->done($token, $fingerprint)) {
             return $done;
         }
         try {
-            $booking = DB::transaction(function () use ($kind, $token, $fingerprint, $by, $work, $reason, $reverses, $bookedOn): Booking {
+            $booking = DB::transaction(function () use ($kind, $token, $fingerprint, $by, $work, $reason, $reverses, $bookedOn, $period): Booking {
+                $day = Periods::begin($period, $bookedOn);
                 $ledger = new Ledger(Booking::query()->create([
                     'token' => $token, 'fingerprint' => $fingerprint, 'kind' => $kind, 'user_id' => $by->id, 'reason' => $reason,
                     'reverses_id' => $reverses,
-                    'entered_at' => now(), 'booked_on' => Periods::dayFor($bookedOn),
+                    'entered_at' => now(), 'booked_on' => $day,
                 ]));
                 $work($ledger);
+                if ($period === PeriodLock::Last) {
+                    $ledger->booking->booked_on = Periods::begin(PeriodLock::First, $bookedOn);
+                }
 
                 return $ledger->finish();
             }, attempts: 5);

@@ -6,17 +6,21 @@ use App\Models\Booking;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
 /** Takes back what a reversed booking called into being: it is cancelled, never deleted. */
 final class CancelMade
 {
-    /** @throws Refused when one of the orders is past being a mere intention, or others count on it */
-    public function made(Ledger $ledger, Booking $booking): void
+    /**
+     * @param  Collection<int, Order>  $made  locked
+     *
+     * @throws Refused when one of the orders is past being a mere intention, or others count on it
+     */
+    public function made(Ledger $ledger, Collection $made): void
     {
-        foreach (Order::query()->where('made_by_id', $booking->id)->where('state', '<>', OrderState::Cancelled)->orderBy('id')
-            ->lockForUpdate()->get() as $order) {
+        foreach ($made->where('state', '<>', OrderState::Cancelled) as $order) {
             if ($order->state !== OrderState::Firm) {
                 throw Refused::because("Order {$order->number}, made by this, is {$order->state->value} by now. Reverse that first, or keep the order and untie the line from it.");
             }
@@ -31,7 +35,7 @@ final class CancelMade
     /** @throws Refused when something of a line is covered or shipped */
     public function customerOrder(Booking $booking): void
     {
-        foreach (CustomerOrderLine::query()->where('customer_order_id', $booking->customer_order_id)->orderBy('id')->lockForUpdate()
+        foreach (CustomerOrderLine::query()->where('customer_order_id', $booking->customer_order_id)->orderBy('id')
             ->get() as $line) {
             if (BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->isPositive()) {
                 throw Refused::because("Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.");

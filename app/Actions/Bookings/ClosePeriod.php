@@ -19,8 +19,6 @@ final class ClosePeriod
     public function handle(string $endsOn, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::PeriodClosed, $token, $by, function (Ledger $ledger) use ($endsOn, $by): void {
-            // bookings under way hold this row shared: they are let through first
-            DB::table('numberings')->where('code', 'period')->lockForUpdate()->first();
             $closed = DB::table('periods')->max('ends_on');
             if ($closed !== null && $endsOn <= $closed) {
                 throw Refused::because('The books are closed up to '.Said::day($closed).' already.', 'ends_on');
@@ -30,6 +28,6 @@ final class ClosePeriod
             }
             DB::table('periods')->insert(['booking_id' => $ledger->booking->id, 'ends_on' => $endsOn, 'last_booking_id' => (int) DB::table('bookings')->max('id'), 'closed_at' => now(), 'user_id' => $by->id]);
             $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
-        });
+        }, period: PeriodLock::Closing);
     }
 }

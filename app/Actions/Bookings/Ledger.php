@@ -175,12 +175,10 @@ final class Ledger
 
     public function changeCover(Cover $cover, BigDecimal $quantity): void
     {
-        $now = BigDecimal::of($cover->quantity)->plus($quantity);
-        if ($now->isNegative()) {
-            throw new \LogicException("Cover {$cover->id} would fall below zero.");
-        }
-        $cover->quantity = (string) $now;
-        $cover->save();
+        // added in SQL: the check of the column refuses what would fall below zero
+        Cover::query()->whereKey($cover->id)->update(['quantity' => DB::raw("quantity + {$quantity}")]);
+        $cover->quantity = (string) BigDecimal::of($cover->quantity)->plus($quantity);
+        $cover->syncOriginal();
         $this->booking->coverEntries()->create(['cover_id' => $cover->id, 'quantity' => (string) $quantity]);
     }
 

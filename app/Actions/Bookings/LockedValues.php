@@ -2,7 +2,6 @@
 
 namespace App\Actions\Bookings;
 
-use App\Models\Balance;
 use App\Models\Item;
 use App\Models\Move;
 use Brick\Math\BigDecimal;
@@ -37,43 +36,43 @@ final class LockedValues
     /** @var array<int, list<Layer>|null> by item, oldest first; null = to be read */
     private array $layers = [];
 
-    /**
-     * @param  array<string, Balance>  $balances  locked ones
-     * @param  list<int>  $items  of which there may be none
-     */
-    public function lock(array $balances, array $items): void
+    /** The costing rules of locked items. @param  list<int>  $items */
+    public function rulesOf(array $items): void
     {
-        $ids = array_values(array_unique([...$items, ...array_values(array_map(fn (Balance $balance): int => $balance->item_id, $balances))]));
-        foreach (array_chunk($ids, 400) as $part) {
+        foreach (array_chunk($items, 400) as $part) {
             foreach (Item::query()->whereIn('id', $part)->toBase()->get(['id', 'costing', 'cost']) as $item) {
                 $this->rules[$item->id] = CostingRule::from($item->costing);
                 $this->standards[$item->id] = $item->cost;
             }
         }
-        $keys = [];
-        foreach ($balances as $balance) {
-            if ($balance->owner_id === 0) {
-                $lot = $this->rules[$balance->item_id] === CostingRule::Own ? $balance->lot_id : 0;
-                $keys[self::key($balance->item_id, $lot)] = ['item_id' => $balance->item_id, 'lot_id' => $lot];
-            }
-        }
-        ksort($keys);
-        foreach (array_chunk($keys, 400) as $part) {
-            $this->read($part);
-            $missing = array_filter($part, fn (array $key): bool => ! isset($this->values[self::key($key['item_id'], $key['lot_id'])]));
-            if ($missing !== []) {
-                DB::table('stock_values')->insertOrIgnore(array_values($missing));
-                $this->read($missing);
-            }
-        }
     }
 
-    /** @param  array<array-key, array{item_id: int, lot_id: int}>  $keys */
-    private function read(array $keys): void
+    /** A standard cost that this very deed sets. */
+    public function setStandard(int $item, string $cost): void
     {
-        foreach (DB::table('stock_values')->whereIn('item_id', array_unique(array_column($keys, 'item_id')))->whereIn('lot_id', array_unique(array_column($keys, 'lot_id')))
-            ->orderBy('item_id')->orderBy('lot_id')->lockForUpdate()->get() as $row) {
-            $this->values[self::key($row->item_id, $row->lot_id)] ??= new StockValue(BigDecimal::of($row->quantity), (int) $row->value);
+        $this->standards[$item] = $cost;
+    }
+
+    /** Reads the values of what lies there. @param  list<array{int, int, int}>  $of  item, lot and owner */
+    public function read(array $of): void
+    {
+        $keys = [];
+        foreach ($of as [$item, $lot, $owner]) {
+            $lot = $owner === 0 && $this->rule($item) === CostingRule::Own ? $lot : 0;
+            $key = self::key($item, $lot);
+            if ($owner === 0 && ! isset($this->values[$key])) {
+                $keys[$key] = ['item_id' => $item, 'lot_id' => $lot];
+                $this->values[$key] = StockValue::none();
+            }
+        }
+        foreach (array_chunk($keys, 400) as $part) {
+            foreach (DB::table('stock_values')->whereIn('item_id', array_unique(array_column($part, 'item_id')))
+                ->whereIn('lot_id', array_unique(array_column($part, 'lot_id')))->get() as $row) {
+                $key = self::key($row->item_id, $row->lot_id);
+                if (isset($keys[$key])) {
+                    $this->values[$key] = new StockValue(BigDecimal::of($row->quantity), (int) $row->value);
+                }
+            }
         }
     }
 

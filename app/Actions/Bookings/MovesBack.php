@@ -46,7 +46,9 @@ final class MovesBack
             }
         }
         $covered = $booking->coverEntries->map(fn ($entry): int => $entry->cover->item_id);
-        $ledger->stock->lock(array_values($keys), array_values($this->items->keys()->merge($covered)->unique()->all()));
+        $kept = DB::table('reservation_entries AS e')->join('reservations AS r', 'r.id', 'e.reservation_id')->where('e.booking_id', $booking->id)->pluck('r.item_id');
+        $ledger->stock->lock(array_values($this->items->keys()->merge($covered)->merge($kept)->unique()->all()));
+        $ledger->stock->read(array_values($keys));
     }
 
     /** @throws Refused when what followed stands on them, naming it */
@@ -68,7 +70,7 @@ final class MovesBack
                 $line->save();
             }
             if ($move->purchase_id !== null) {
-                $purchase = Purchase::query()->lockForUpdate()->findOrFail($move->purchase_id);
+                $purchase = Purchase::query()->findOrFail($move->purchase_id);
                 $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
                 $purchase->is_open = $purchase->openQuantity()->isPositive();
                 $purchase->save();
@@ -126,7 +128,7 @@ final class MovesBack
             if ($back->isPositive()) {
                 $kept = BigDecimal::of((string) DB::table('reservations')->where('item_id', $row->item_id)->where('quantity', '>', 0)
                     ->when($row->lot_id !== 0, fn ($query) => $query->where('lot_id', $row->lot_id))->sum('quantity'));
-                $there = array_reduce($this->ledger->stock->onHand($row->item_id, $row->lot_id), fn (BigDecimal $sum, $balance): BigDecimal => $sum->plus($balance->quantity), BigDecimal::zero());
+                $there = $this->ledger->stock->quantity($row->item_id, $row->lot_id);
                 $back = BigDecimal::max(0, BigDecimal::min($back, $there->minus($kept)));
             }
             if (! $back->isZero()) {

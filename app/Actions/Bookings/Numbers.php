@@ -3,6 +3,7 @@
 namespace App\Actions\Bookings;
 
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 
 /** Running numbers without gaps or race: the row is locked last in a transaction and falls back with it. */
 final class Numbers
@@ -38,9 +39,10 @@ final class Numbers
         /** @var array{string, int} $rule */
         $rule = config("pace.numbers.{$code}");
         $highest = 0;
-        foreach ($numbers as $number) {
-            $digits = substr($number, strlen($rule[0]));
-            if (str_starts_with($number, $rule[0]) && ctype_digit($digits) && strlen($digits) < 12) {
+        $prefix = Code::keyOf($rule[0]);
+        foreach (array_map(Code::keyOf(...), $numbers) as $number) {
+            $digits = substr($number, strlen($prefix));
+            if (str_starts_with($number, $prefix) && ctype_digit($digits) && strlen($digits) < 12) {
                 $highest = max($highest, (int) $digits);
             }
         }

@@ -6,13 +6,16 @@ use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
-use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\Purchase;
+use App\Models\Question;
 use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
@@ -34,9 +37,11 @@ final class ReverseBooking
             $booking = Booking::query()->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')->lockForUpdate()
                 ->findOrFail($bookingId);
             $this->assertReversible($booking);
+            $customerOrders = Heads::customerOrders($this->customerOrders($booking));
             if ($booking->customer_order_id !== null) {
-                $ledger->about(customerOrder: CustomerOrder::query()->lockForUpdate()->findOrFail($booking->customer_order_id));
+                $ledger->about(customerOrder: $customerOrders[$booking->customer_order_id] ?? throw new \LogicException('It was locked.'));
             }
+            Heads::purchaseOrders(Purchase::query()->whereKey($booking->moves->pluck('purchase_id')->filter())->pluck('purchase_order_id')->all());
             $orders = $this->orders($booking);
             foreach ($orders as $order) {
                 if ($order->state === OrderState::Closed && $booking->kind !== BookingKind::Close) {
@@ -51,7 +56,7 @@ final class ReverseBooking
             $this->cost($ledger, $booking, $orders, $back->linesBefore());
             $this->orderFields($booking, $orders);
             $this->covers($ledger, $booking);
-            $this->cancel->made($ledger, $booking);
+            $this->cancel->made($ledger, $orders->where('made_by_id', $booking->id));
             if ($booking->kind === BookingKind::CustomerOrder) {
                 $this->cancel->customerOrder($booking);
             }
@@ -80,9 +85,20 @@ final class ReverseBooking
             ->merge(OrderStep::query()->whereKey($booking->stepEntries->pluck('order_step_id'))->pluck('order_id'))
             ->merge($booking->costEntries->pluck('order_id'))
             ->merge($booking->coverEntries->map(fn ($entry) => $entry->cover->order_id))
-            ->filter()->unique()->sort()->values();
+            ->merge(DB::table('reservation_entries AS e')->join('reservations AS r', 'r.id', 'e.reservation_id')->where('e.booking_id', $booking->id)->pluck('r.order_id'))
+            ->merge(Order::query()->where('made_by_id', $booking->id)->pluck('id'))
+            ->merge(Question::query()->where('booking_id', $booking->id)->orWhere('answer_booking_id', $booking->id)->pluck('order_id'));
 
-        return Order::query()->with('item')->whereKey($ids)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        return Heads::orders($ids->all())->load('item');
+    }
+
+    /** Whose lines get back what covered them, or were shipped. @return list<int> */
+    private function customerOrders(Booking $booking): array
+    {
+        $lines = $booking->coverEntries->toBase()->map(fn ($entry): int => $entry->cover->line_id)->merge($booking->moves->pluck('line_id')->filter());
+        $ids = CustomerOrderLine::query()->whereKey($lines->unique())->pluck('customer_order_id');
+
+        return array_values(array_map(intval(...), $ids->push($booking->customer_order_id)->filter()->all()));
     }
 
     /**
@@ -108,7 +124,7 @@ final class ReverseBooking
     private function steps(Ledger $ledger, Booking $booking): void
     {
         foreach ($booking->stepEntries->reverse() as $entry) {
-            $step = OrderStep::query()->lockForUpdate()->findOrFail($entry->order_step_id);
+            $step = OrderStep::query()->findOrFail($entry->order_step_id);
             try {
                 $back = $step->pieces()->putBack(BigDecimal::of($entry->taken_in), BigDecimal::of($entry->good), BigDecimal::of($entry->scrap),
                     BigDecimal::of($entry->passed_on), $step->label());

@@ -6,8 +6,8 @@ use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;
-use App\Models\Order;
 use App\Models\Place;
+use App\Models\Purchase;
 use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\OrderState;
@@ -36,7 +36,8 @@ final class ReverseLines
                 throw Refused::because('The whole booking was reversed meanwhile.');
             }
             $moves = $this->lines($booking, $moveIds);
-            $orders = Order::query()->whereKey($moves->pluck('order_id')->filter()->unique())->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            Heads::purchaseOrders(Purchase::query()->whereKey($moves->pluck('purchase_id')->filter())->pluck('purchase_order_id')->all());
+            $orders = Heads::orders($moves->pluck('order_id')->all());
             foreach ($orders as $order) {
                 if ($order->state === OrderState::Closed) {
                     throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");

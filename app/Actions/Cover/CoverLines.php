@@ -36,8 +36,8 @@ final class CoverLines
                 $order = CustomerOrder::query()->lockForUpdate()
                     ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineIds)->value('customer_order_id'));
                 $lines = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->where('customer_order_id', $order->id)
-                    ->whereKey($lineIds)->orderBy('position')->lockForUpdate()->get();
-                $ledger->stock->lock([], array_values($lines->pluck('item_id')->unique()->all()));
+                    ->whereKey($lineIds)->orderBy('position')->get();
+                $ledger->stock->lock(array_values($lines->pluck('item_id')->unique()->all()));
                 $said = [];
                 $wrong = [];
                 foreach ($lines as $line) {

@@ -29,7 +29,7 @@ final class TieToOrder
             $customerOrder = CustomerOrder::query()->lockForUpdate()
                 ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineId)->value('customer_order_id'));
             $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-            $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($lineId);
+            $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
             $amount = $line->item->quantity($quantity)->amount;
             $free = BigDecimal::of($order->quantity)->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
             $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
@@ -55,6 +55,7 @@ final class TieToOrder
             $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);
             $customerOrder = CustomerOrder::query()->lockForUpdate()->findOrFail($cover->line->customer_order_id);
             $order = $cover->order_id === null ? null : Order::query()->lockForUpdate()->findOrFail($cover->order_id);
+            $order !== null ?: $ledger->stock->lock([$cover->item_id]); // guarded by its supply
             $cover->refresh();
             $was = BigDecimal::of($cover->quantity);
             if ($was->isZero()) {

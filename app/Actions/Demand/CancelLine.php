@@ -36,16 +36,16 @@ final class CancelLine
             $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
             ChangedMeanwhile::check($heads[$line->customer_order_id], $version);
             $orders = Order::query()->whereKey($line->covers()->where('quantity', '>', 0)->pluck('order_id')->filter())->orderBy('id')->lockForUpdate()->get()->keyBy('id');
-            $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->lockForUpdate()->findOrFail($lineId);
+            $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
             $open = $line->openQuantity();
             if (! $open->isPositive()) {
                 throw Refused::because('Nothing of this line is open any more.');
             }
-            $other = $otherLine === null ? null : CustomerOrderLine::query()->with('customerOrder')->lockForUpdate()->findOrFail($otherLine);
+            $other = $otherLine === null ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
             if ($then === 'line' && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)) {
                 throw Refused::because('Choose another open line of the same item.', 'other');
             }
-            $ledger->stock->lock([], [$line->item_id]);
+            $ledger->stock->lock([$line->item_id]);
             $this->covers($ledger, $line, $then === 'line' ? $other : null);
             $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
             $line->is_open = false;

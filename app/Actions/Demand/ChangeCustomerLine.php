@@ -30,7 +30,7 @@ final class ChangeCustomerLine
                 $orderId = CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id;
                 $order = CustomerOrder::query()->lockForUpdate()->findOrFail($orderId);
                 ChangedMeanwhile::check($order, $version);
-                $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($lineId);
+                $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
                 $amount = $line->item->quantity($quantity)->amount;
                 $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->plus($line->cancelled_quantity);
                 if ($amount->isLessThan($bound)) {

@@ -3,6 +3,7 @@
 namespace App\Actions\Demand;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Stock\Reservations;
 use App\Models\Booking;
@@ -33,12 +34,16 @@ final class ShipLines
         return $this->bookings->once(BookingKind::Ship, $token, $by, function (Ledger $ledger) use ($customerOrderId, $lines): void {
             $order = CustomerOrder::query()->with('customer')->lockForUpdate()->findOrFail($customerOrderId);
             $rows = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->where('customer_order_id', $order->id)
-                ->whereKey(array_keys($lines))->orderBy('id')->lockForUpdate()->get();
+                ->whereKey(array_keys($lines))->orderBy('id')->get();
             if ($rows->isEmpty()) {
                 throw Refused::because('Nothing was chosen to ship. Type a quantity beside a line.');
             }
             $ledger->about(customerOrder: $order);
-            $ledger->stock->lock([], array_values($rows->pluck('item_id')->unique()->all()));
+            // what covers these lines beyond what is shipped is given back: by each supply's own lock
+            Heads::orders(Cover::query()->whereIn('line_id', $rows->modelKeys())->whereNotNull('order_id')->where('quantity', '>', 0)->pluck('order_id')->all());
+            $items = array_values($rows->pluck('item_id')->unique()->all());
+            $ledger->stock->lock($items);
+            $ledger->stock->readFree($items);
             $wrong = [];
             $said = [];
             foreach ($rows as $line) {
@@ -72,8 +77,7 @@ final class ShipLines
         $onHand = $ledger->stock->quantity($line->item_id);
         $chosen = $lot === 0 ? $all : $ledger->stock->onHand($line->item_id, $lot);
         $withdrawal = Withdrawal::decide($line->item->label(),
-            array_map(fn ($balance): array => $balance->toCore(), $chosen),
-            $quantity, $ledger->stock->promised($line->item_id)->minus($ownQuantity), $onHand);
+            $chosen, $quantity, $ledger->stock->promised($line->item_id)->minus($ownQuantity), $onHand);
         foreach ($withdrawal->parts as $part) {
             $ledger->move($line->item, $part['quantity'], null, $part['key'], 'customer', ['line_id' => $line->id]);
         }

@@ -4,6 +4,7 @@ namespace App\Actions\Import;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\PeriodLock;
 use App\Actions\Schedule\KeepUp;
 use App\Models\BookingKind;
 use App\Models\User;
@@ -41,7 +42,7 @@ final class ImportFolder
                     throw new ImportRefused($folder->problems);
                 }
                 $ledger->says('Imported '.$result->sentence());
-            }));
+            }, period: PeriodLock::Last));
 
         return $result;
     }

@@ -52,15 +52,19 @@ final class OpeningWriter
                 'is_open' => true]);
             $result->add('purchases', 'new');
         }
-        Numbers::passBy('purchase', array_column($folder->rows['purchases'] ?? [], 'number'));
         $this->customerOrders($folder, $result, $progress);
         $this->orders($folder, $ledger, $result, $by);
-        Numbers::passBy('order', array_column($folder->rows['orders'] ?? [], 'number'));
+        // last of all: whoever draws a number waits for this row
+        foreach (['purchase' => 'purchases', 'customer_order' => 'customer-orders', 'order' => 'orders'] as $code => $file) {
+            Numbers::passBy($code, array_column($folder->rows[$file] ?? [], 'number'));
+        }
     }
 
     /** @param  callable(string, int): void  $progress */
     private function stock(Folder $folder, Ledger $ledger, ImportResult $result, callable $progress): void
     {
+        $numbers = array_column($folder->rows['opening-stock'] ?? [], 'item');
+        $ledger->stock->lock(array_values(array_map(fn (string $number): int => (int) $this->productData->id(['items', 'number'], $number), array_unique($numbers))));
         $rows = [];
         foreach (array_chunk($folder->rows['opening-stock'] ?? [], 500) as $chunk) {
             $this->items($chunk, 'item');
@@ -70,14 +74,12 @@ final class OpeningWriter
                     ['expires_on' => $row['expires_on'] ?: null, 'supplier_lot' => $row['supplier_lot']])->id;
                 $rows[] = [(new Item)->forceFill(['id' => $item->id, 'number' => $item->number, 'name' => $item->name]),
                     new StockKey($item->id, (int) $this->productData->id(['places', 'code'], $row['place']), $lot),
-                    $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount, BigDecimal::of((string) $row['value'])
-                        ->multipliedBy(100)->toInt()];
+                    $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount,
+                    BigDecimal::of((string) $row['value'])->multipliedBy(100)->toInt()];
             }
             $progress('Reading opening-stock.csv', count($rows));
         }
-        if ($rows !== []) {
-            $ledger->stock->lock(array_column($rows, 1));
-        }
+        $ledger->stock->read(array_column($rows, 1));
         foreach ($rows as $i => [$item, $key, $quantity, $value]) {
             $ledger->move($item, $quantity, $value, 'outside', $key);
             $result->add('opening-stock', 'new');
@@ -124,7 +126,6 @@ final class OpeningWriter
             $result->add('customer-orders', 'new', count($chunk));
             $progress('Writing customer-orders.csv', $done += count($chunk));
         }
-        Numbers::passBy('customer_order', array_column($heads, 'number'));
     }
 
     private function orders(Folder $folder, Ledger $ledger, ImportResult $result, User $by): void

@@ -33,7 +33,9 @@ final class CloseOrder
                 throw Refused::because("Order {$order->number} is {$order->state->value}. Only a built order can be closed: receive or scrap the rest first.");
             }
             $ledger->about($order);
-            $ledger->stock->lock([], [$order->item_id]);
+            $ledger->stock->lock([$order->item_id]);
+            $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
+            $ledger->stock->readFree([$order->item_id], lots: $own ? [0, ...array_keys($this->receivedLots($order))] : []);
             $quantity = BigDecimal::of($order->received_quantity);
             $lots = $this->lotsThere($ledger, $order, $quantity);
             $there = array_reduce($lots, fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']), BigDecimal::zero());
@@ -67,18 +69,19 @@ final class CloseOrder
             $left = $ledger->stock->values->left($order->item_id, $this->receipts($order));
             $row = $ledger->stock->onHand($order->item_id)[0] ?? null;
 
-            return $row === null || $left->quantity->isZero() ? [] : [['key' => $row->key(), 'there' => BigDecimal::min($received, $left->quantity), 'value' => $left->value]];
+            return $row === null || $left->quantity->isZero() ? [] : [['key' => $row['key'], 'there' => BigDecimal::min($received, $left->quantity), 'value' => $left->value]];
         }
         $lots = $this->receivedLots($order);
         $found = [];
         foreach ($ledger->stock->onHand($order->item_id) as $row) {
-            $pool = $ledger->stock->values->rule($order->item_id) === CostingRule::Own ? $row->lot_id : 0;
-            if (isset($lots[$row->lot_id]) && $received->isPositive()) {
-                $there = BigDecimal::min($row->quantity, $lots[$row->lot_id]);
-                $found[$pool] = ['key' => $row->key(), 'there' => BigDecimal::min($received, $there->plus($found[$pool]['there'] ?? 0)),
-                    'value' => $ledger->stock->values->of($row->key())->value];
+            $lot = $row['key']->lot;
+            $pool = $ledger->stock->values->rule($order->item_id) === CostingRule::Own ? $lot : 0;
+            if (isset($lots[$lot]) && $received->isPositive()) {
+                $there = BigDecimal::min($row['quantity'], $lots[$lot]);
+                $found[$pool] = ['key' => $row['key'], 'there' => BigDecimal::min($received, $there->plus($found[$pool]['there'] ?? 0)),
+                    'value' => $ledger->stock->values->of($row['key'])->value];
                 $received = $pool === 0 ? $received : $received->minus($there);
-                $lots[$row->lot_id] = $lots[$row->lot_id]->minus($there);
+                $lots[$lot] = $lots[$lot]->minus($there);
             }
         }
 

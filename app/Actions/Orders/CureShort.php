@@ -35,7 +35,7 @@ final class CureShort
             if ($amount->isGreaterThan($short)) {
                 throw Refused::because(sprintf('Order %s is short by %s. Cure no more than that.', $order->number, Amount::plain($short)), 'quantity');
             }
-            $ledger->stock->lock([], [$order->item_id]);
+            $ledger->stock->lock([$order->item_id]);
             $said = $how === 'remake' ? $this->remake($ledger, $order, $amount) : '';
             if ($how === 'stock' && $amount->isGreaterThan($free = $ledger->stock->unpromised($order->item_id))) {
                 throw Refused::because(sprintf('%s of %s are free in stock.', Amount::plain($free->isNegative() ? BigDecimal::zero() : $free), $order->item->label()), 'quantity');

@@ -3,6 +3,7 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Schedule\AskEffect;
 use App\Actions\Schedule\Effect;
@@ -30,15 +31,22 @@ final class PlaceInRank
     public function handle(int $id, ?int $before, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use ($id, $before): void {
-            $order = Order::query()->lockForUpdate()->findOrFail($id);
+            $open = self::open();
+            $orders = Heads::orders([$id, ...$open]);
+            $order = $orders[$id] ?? throw Heads::gone(Order::class, $id);
             if (! $order->state->isOpen()) {
                 throw Refused::because("Order {$order->number} is {$order->state->value} and has no rank any more.");
             }
-            [$was, $is] = self::write($id, $before);
+            [$was, $is, $ranks] = self::places($id, $before);
             if ($was === $is) {
                 throw Refused::because("Order {$order->number} stands there already.");
             }
-            $order->rank = (int) DB::table('orders')->where('id', $id)->value('rank');
+            // an order whose rank is another one now has changed: a form that shows the old one is told so
+            foreach ($ranks as $other => $rank) {
+                $changed = $orders[$other] ?? throw Refused::because('An order came meanwhile. Look at the list anew.');
+                $changed->rank = $rank;
+                $other === $id ?: $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
+            }
             $ledger->about($order);
             $ledger->change($order, 'place in rank', (string) $was, (string) $is);
             $ledger->says("Order {$order->number} from place {$was} to place {$is}.");
@@ -48,20 +56,34 @@ final class PlaceInRank
     /** What it would do, without doing it. */
     public function effect(int $id, ?int $before): Effect
     {
-        return $this->ask->of(fn () => self::write($id, $before));
+        return $this->ask->of(function () use ($id, $before): void {
+            foreach (self::places($id, $before)[2] as $order => $rank) {
+                DB::table('orders')->where('id', $order)->update(['rank' => $rank]);
+            }
+        });
     }
 
-    /** @return array{int, int} the place it had, and the one it has now */
-    private static function write(int $id, ?int $before): array
+    /** @return list<int> */
+    private static function open(): array
     {
-        $rows = DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->lockForUpdate()
+        return array_values(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->pluck('id')->all());
+    }
+
+    /** @return array{int, int, array<int, int>} the place it had, the one it gets, and the ranks that change by order */
+    private static function places(int $id, ?int $before): array
+    {
+        $rows = DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')
             ->pluck('rank', 'id')->map(fn ($rank): int => (int) $rank)->all();
         $was = array_search($id, array_keys($rows), true);
         if ($was === false || ($before !== null && ! isset($rows[$before]))) {
             throw Refused::because('One of the orders is no longer open. Look at the list anew.');
         }
         $others = array_values(array_diff(array_keys($rows), [$id]));
-        $at = $before === null || $before === $id ? ($before === $id ? $was : count($others)) : (int) array_search($before, $others, true);
+        $at = match ($before) {
+            null => count($others),
+            $id => $was,
+            default => (int) array_search($before, $others, true),
+        };
         $low = $at === 0 ? null : $rows[$others[$at - 1]];
         $high = isset($others[$at]) ? $rows[$others[$at]] : null;
         $rank = match (true) {
@@ -70,16 +92,16 @@ final class PlaceInRank
             $high === null => $low + self::GAP,
             default => intdiv($low + $high, 2),
         };
-        if (($low !== null && $rank <= $low) || ($high !== null && $rank >= $high)) {
-            // no room between the two: all are numbered anew, in the order they stand
-            array_splice($others, $at, 0, [$id]);
-            foreach ($others as $place => $other) {
-                DB::table('orders')->where('id', $other)->update(['rank' => ($place + 1) * self::GAP]);
-            }
-        } else {
-            DB::table('orders')->where('id', $id)->update(['rank' => $rank]);
+        if (($low === null || $rank > $low) && ($high === null || $rank < $high)) {
+            return [$was + 1, $at + 1, [$id => $rank]];
+        }
+        // no room between the two: all are numbered anew, in the order they stand
+        array_splice($others, $at, 0, [$id]);
+        $anew = [];
+        foreach ($others as $place => $other) {
+            $anew[$other] = ($place + 1) * self::GAP;
         }
 
-        return [$was + 1, $at + 1];
+        return [$was + 1, $at + 1, array_filter($anew, fn (int $rank, int $order): bool => $rank !== $rows[$order], ARRAY_FILTER_USE_BOTH)];
     }
 }

@@ -41,8 +41,9 @@ final class ReceiveOrder
                         ->value).'. Nothing can be received from it.');
                 }
                 $amount = $item->quantity($quantity)->amount;
-                $place = Place::query()->findOrFail($placeId);
-                $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->lockForUpdate()->firstOrFail();
+                $place = Place::thatHolds($placeId);
+                $ledger->stock->lock([$item->id]);
+                $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
                 if ($amount->isGreaterThan($last->pieces()->inHand())) {
                     throw Refused::because(sprintf('%s to receive, %s good at the last step. Count the good ones there first.',
                         Amount::plain($amount), Amount::plain($last->pieces()->inHand())), 'quantity');
@@ -53,7 +54,7 @@ final class ReceiveOrder
                 $lots = TrackedCodes::split($item, $amount, $codes);
                 $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
                 $ledger->about($order);
-                $ledger->stock->lock($keys);
+                $ledger->stock->read($keys);
                 TrackedCodes::assertSerialsAreNew($item, $lots);
                 $ledger->pieces($last, $last->pieces()->passOn($amount, $last->label()));
                 $this->into($ledger, $order, $amount, $lots, $keys);

@@ -3,6 +3,7 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
 use App\Actions\Usage\ReturnComponents;
@@ -37,7 +38,9 @@ final class SplitOrder
     public function handle(int $id, int $version, string $pieces, string $reason, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::Split, $token, $by, function (Ledger $ledger) use ($id, $version, $pieces, $by): void {
-            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($id);
+            $parts = Order::query()->where('for_order_id', $id)->pluck('id')->all();
+            $locked = Heads::orders([$id, ...$parts]);
+            $order = $locked->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
             ChangedMeanwhile::check($order, $version);
             if (! $order->state->isOpen()) {
                 throw Refused::because("Order {$order->number} is {$order->state->value} and cannot be split.");
@@ -60,7 +63,10 @@ final class SplitOrder
             }
             $this->covers($ledger, $order, $new);
             // parts made for the whole are for whoever ranks first of the two
-            Order::query()->where('for_order_id', $order->id)->update(['for_order_id' => null]);
+            foreach ($locked->where('for_order_id', $order->id) as $made) {
+                $made->for_order_id = null;
+                $ledger->touch($made);
+            }
             $ledger->about($order);
             $ledger->touch($new);
             $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
@@ -97,7 +103,7 @@ final class SplitOrder
     {
         $perOrder = DB::table('structure_lines')->whereIn('id', $order->components()->pluck('structure_line_id')->filter())->where('basis', 'order')->pluck('id')->flip();
         $used = ReturnComponents::used($order->id);
-        foreach ($order->components()->with('item.unit')->lockForUpdate()->get() as $component) {
+        foreach ($order->components()->with('item.unit')->get() as $component) {
             $share = fn (string $of): BigDecimal => isset($perOrder[$component->structure_line_id]) ? BigDecimal::of($of)
                 : BigDecimal::of($of)->multipliedBy($part)->dividedBy($all, $component->item->unit->decimals, RoundingMode::CEILING);
             $planned = $share($component->planned_quantity);

@@ -3,6 +3,7 @@
 namespace App\Actions\Purchasing;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Said;
 use App\Models\Booking;
@@ -57,7 +58,7 @@ final class ChangePurchase
     private function change(int $id, string $reason, string $token, User $by, \Closure $work): Booking
     {
         return $this->bookings->once(BookingKind::PurchaseChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
-            $purchase = Purchase::query()->with('item.unit')->lockForUpdate()->findOrFail($id);
+            $purchase = Heads::purchase($id)->load('item.unit');
             if (! $purchase->is_open) {
                 throw Refused::because("{$purchase->number} is complete: nothing of it is to come.");
             }

@@ -3,6 +3,7 @@
 namespace App\Actions\Purchasing;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
 use App\Models\Booking;
@@ -46,13 +47,31 @@ final class RaisePurchases
                 throw new Refused($wrong);
             }
             ksort($bySupplier);
+            $open = $add ? $this->lockOpen(array_keys($bySupplier)) : [];
             $said = [];
             foreach ($bySupplier as $supplier => $rows) {
-                $order = $add ? PurchaseOrder::query()->where('supplier_id', $supplier)->whereHas('lines', fn ($line) => $line->where('is_open', true))->orderByDesc('id')->lockForUpdate()->first() : null;
-                $said[] = $this->order($supplier, $order, $rows);
+                $said[] = $this->order($supplier, $open[$supplier] ?? null, $rows);
             }
             $ledger->says('Ordered: '.implode('; ', $said).'.');
         });
+    }
+
+    /**
+     * The newest order of each supplier that is still open.
+     *
+     * @param  list<int>  $suppliers
+     * @return array<int, PurchaseOrder> by supplier
+     */
+    private function lockOpen(array $suppliers): array
+    {
+        $newest = PurchaseOrder::query()->whereIn('supplier_id', $suppliers)->whereHas('lines', fn ($line) => $line->where('is_open', true))
+            ->groupBy('supplier_id')->selectRaw('MAX(id) AS newest')->pluck('newest');
+        $open = [];
+        foreach (Heads::purchaseOrders($newest->all()) as $order) {
+            $open[$order->supplier_id] = $order;
+        }
+
+        return $open;
     }
 
     /** @return array{int, array<string, mixed>} supplier, and the line */

@@ -24,7 +24,7 @@ final class AnswerQuestion
         return $this->bookings->once(BookingKind::Answer, $token, $by, function (Ledger $ledger) use ($id, $answer, $by): void {
             $orderId = Question::query()->findOrFail($id)->order_id;
             $order = $orderId === null ? null : Order::query()->lockForUpdate()->findOrFail($orderId);
-            $question = Question::query()->lockForUpdate()->findOrFail($id);
+            $question = Question::query()->findOrFail($id);
             if ($question->answered_at !== null) {
                 throw Refused::because("This was answered meanwhile: {$question->answer}.");
             }

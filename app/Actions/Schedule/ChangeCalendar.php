@@ -8,6 +8,7 @@ use App\Actions\Bookings\Said;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Calendar;
+use App\Models\Plan;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -39,6 +40,7 @@ final class ChangeCalendar
         }
 
         return $this->bookings->once(BookingKind::CalendarChanged, $token, $by, function (Ledger $ledger) use ($calendarId, $week, $add, $remove): void {
+            Plan::lockLive();
             $before = self::state($calendarId);
             self::write($calendarId, $week, $add, $remove);
             $after = self::state($calendarId);
@@ -76,7 +78,8 @@ final class ChangeCalendar
      */
     private static function write(int $calendarId, ?array $week, array $add, array $remove): void
     {
-        Calendar::query()->lockForUpdate()->findOrFail($calendarId);
+        Plan::lockLive();
+        Calendar::query()->findOrFail($calendarId);
         if ($week !== null) {
             self::assertWeek($week);
             DB::table('shifts')->where('calendar_id', $calendarId)->delete();

@@ -11,6 +11,19 @@ use Illuminate\Support\Facades\DB;
  */
 final class Facts
 {
+    /** Orders whose own columns, or their steps', a deed's facts are. @return list<int> */
+    public function orders(?\stdClass $change): array
+    {
+        $orders = $steps = [];
+        foreach ($change === null ? [] : json_decode($change->facts, true) as $fact) {
+            if (isset($fact['id'])) {
+                $fact['table'] === 'orders' ? $orders[] = (int) $fact['id'] : $steps[] = (int) $fact['id'];
+            }
+        }
+
+        return array_values(array_unique([...$orders, ...DB::table('order_steps')->whereIn('id', $steps)->pluck('order_id')->all()]));
+    }
+
     /** @param  list<Fact>  $facts */
     public function takeBack(array $facts): void
     {

@@ -45,7 +45,29 @@ final class GoLive
                 $ledger->says("Went live: {$plan->name}.");
 
                 return PlanChanges::keeping($other->steps() + $live->steps());
-            });
+            }, self::orders(Plan::query()->find($planId)));
+    }
+
+    /** Whose rank or steps the levers change. @return list<int> */
+    private static function orders(?Plan $plan): array
+    {
+        $orders = [];
+        foreach ($plan->levers ?? [] as $lever) {
+            if (in_array($lever['kind'], [PlanLever::RANK, PlanLever::SPLIT], true)) {
+                $orders[] = (int) $lever['order'];
+            }
+            if ($lever['kind'] === PlanLever::RANK) {
+                array_push($orders, ...self::first((int) $lever['order']));
+            }
+        }
+
+        return $orders;
+    }
+
+    /** Orders that make room where one goes before the first of all. @return list<int> */
+    private static function first(int $order): array
+    {
+        return array_values(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->where('rank', 0)->pluck('id')->all());
     }
 
     /**
@@ -67,10 +89,10 @@ final class GoLive
     /** @return list<array<string, mixed>> before all others: where the best rank is 0, the others make room */
     private function rank(int $order): array
     {
-        $was = (int) DB::table('orders')->where('id', $order)->lockForUpdate()->value('rank');
+        $was = (int) DB::table('orders')->where('id', $order)->value('rank');
         $best = (int) DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->min('rank');
         $facts = [];
-        foreach ($best > 0 ? [] : DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->where('rank', 0)->pluck('id') as $id) {
+        foreach ($best > 0 ? [] : self::first($order) as $id) {
             $facts[] = ['table' => 'orders', 'id' => $id, 'column' => 'rank', 'before' => 0, 'after' => 1];
         }
 
@@ -82,7 +104,7 @@ final class GoLive
     {
         $half = BigDecimal::of((string) DB::table('orders')->where('id', $order)->value('quantity'))->dividedBy(2, 0, RoundingMode::CEILING);
 
-        return array_values(DB::table('order_steps')->where('order_id', $order)->whereNull('transfer_quantity')->whereNull('supplier_id')->lockForUpdate()->pluck('id')
+        return array_values(DB::table('order_steps')->where('order_id', $order)->whereNull('transfer_quantity')->whereNull('supplier_id')->pluck('id')
             ->map(fn (int $step): array => ['table' => 'order_steps', 'id' => $step, 'column' => 'transfer_quantity', 'before' => null,
                 'after' => (string) $half->toScale(6)])->all());
     }

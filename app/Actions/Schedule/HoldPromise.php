@@ -33,7 +33,7 @@ final class HoldPromise
     public function handle(int $itemId, string $quantity, ?string $unit, bool $slack, int $hours, string $for, ?CarbonImmutable $said, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use ($itemId, $quantity, $unit, $slack, $hours, $for, $said, $by): void {
-            Plan::query()->lockForUpdate()->findOrFail(Plan::LIVE); // two who promise one gap: one after the other
+            Plan::lockLive(); // two who promise one gap: one after the other
             $answer = $this->ask->handle($itemId, $quantity, $unit, $by);
             $promised = $slack ? $answer->usingSlack() : $answer->movingNobody();
             if ($promised === null) {
@@ -56,8 +56,9 @@ final class HoldPromise
     public function release(int $promise, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use ($promise): void {
+            Plan::lockLive();
             $row = DB::table('promises AS p')->join('items AS i', 'i.id', 'p.item_id')->where('p.id', $promise)->whereNull('p.released_at')->where('p.held_until', '>', now())
-                ->lockForUpdate()->first(['p.*', 'i.name']) ?? throw Refused::because('That is not held any more.');
+                ->first(['p.*', 'i.name']) ?? throw Refused::because('That is not held any more.');
             DB::table('promises')->where('id', $promise)->update(['released_at' => now()]);
             $ledger->says("No longer held: {$row->name}".($row->for === '' ? '.' : " for {$row->for}."));
         });

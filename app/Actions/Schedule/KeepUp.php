@@ -78,7 +78,7 @@ final class KeepUp
     {
         $began = microtime(true);
         DB::transaction(function () use ($bookingId, $anew, $began): void {
-            $plan = Plan::query()->lockForUpdate()->findOrFail(Plan::LIVE);
+            $plan = Plan::lockLive();
             $standing = StandingPlan::of();
             $shop = ShopState::now();
             $was = $standing->steps();

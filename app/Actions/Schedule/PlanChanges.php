@@ -3,6 +3,7 @@
 namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -33,12 +34,14 @@ final class PlanChanges
      * @param  int|null  $seen  the last deed on the plan that the person saw; null = any
      * @param  \Closure(Ledger, StandingPlan, \ArrayObject<int, array<string, mixed>>): (\Closure(Problem): Schedule)  $work  checks, sets pins, says,
      *                                                                                                                       lists the facts it changed; its answer loads the facts of now
+     * @param  list<int>  $orders  whose facts it changes: locked before the plan
      *
      * @throws Refused
      */
-    public function make(BookingKind $kind, int $planId, ?int $seen, string $token, User $by, \Closure $work): Booking
+    public function make(BookingKind $kind, int $planId, ?int $seen, string $token, User $by, \Closure $work, array $orders = []): Booking
     {
-        return $this->bookings->once($kind, $token, $by, function (Ledger $ledger) use ($planId, $seen, $by, $work): void {
+        return $this->bookings->once($kind, $token, $by, function (Ledger $ledger) use ($planId, $seen, $by, $work, $orders): void {
+            $this->lock($ledger, $orders);
             $plan = Plan::query()->lockForUpdate()->find($planId) ?? throw Refused::because('That plan is not there any more.');
             $standing = StandingPlan::of($planId);
             $this->assertSeen($plan, $seen, $by);
@@ -76,6 +79,14 @@ final class PlanChanges
         }
         $plan->booking_id = $booking->id;
         $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows(), $isFresh);
+    }
+
+    /** Locks orders whose facts a deed on a plan changes, and raises their versions with it. @param  list<int>  $orders */
+    public function lock(Ledger $ledger, array $orders): void
+    {
+        foreach ($orders === [] ? [] : Heads::orders($orders) as $order) {
+            $ledger->touch($order);
+        }
     }
 
     /** Sets a plan's pins to these. @param  array<int, array{int, Pin}>  $pins */

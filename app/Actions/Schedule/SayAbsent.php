@@ -6,6 +6,7 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Plan;
 use App\Models\User;
 use App\Models\WorkCentre;
 use Carbon\CarbonImmutable;
@@ -28,7 +29,8 @@ final class SayAbsent
     public function machine(int $workCentre, int $machine, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::Downtime, $token, $by, function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $reason): void {
-            $centre = WorkCentre::query()->lockForUpdate()->findOrFail($workCentre);
+            Plan::lockLive();
+            $centre = WorkCentre::query()->findOrFail($workCentre);
             self::assertSpan($from, $until);
             if ($machine < 0 || $machine > $centre->machines) {
                 throw Refused::because("{$centre->name} has {$centre->machines} machines.", 'machine');
@@ -47,7 +49,8 @@ final class SayAbsent
     public function person(int $person, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($person, $from, $until, $reason): void {
-            $row = DB::table('people')->where('id', $person)->where('is_there', true)->lockForUpdate()->first() ?? throw Refused::because('Choose a person.', 'person');
+            Plan::lockLive();
+            $row = DB::table('people')->where('id', $person)->where('is_there', true)->first() ?? throw Refused::because('Choose a person.', 'person');
             self::assertSpan($from, $until);
             if ($until === null && DB::table('absences')->where('person_id', $person)->whereNull('until_at')->whereNull('ended_at')->exists()) {
                 throw Refused::because("{$row->name} is away already, until nobody knows when. Say that {$row->name} is back first.", 'person');
@@ -61,7 +64,8 @@ final class SayAbsent
     public function back(string $what, int $id, string $token, User $by): Booking
     {
         return $this->bookings->once($what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($what, $id): void {
-            $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->lockForUpdate()->first() ?? throw Refused::because('That is over already.');
+            Plan::lockLive();
+            $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first() ?? throw Refused::because('That is over already.');
             DB::table($what)->where('id', $id)->update(['ended_at' => now()]);
             $name = $what === 'absences' ? DB::table('people')->where('id', $row->person_id)->value('name')
                 : DB::table('work_centres')->where('id', $row->work_centre_id)->value('name')." {$row->machine}";

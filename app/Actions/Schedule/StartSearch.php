@@ -7,6 +7,7 @@ use App\Actions\Bookings\Ledger;
 use App\Jobs\RunSearch;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Plan;
 use App\Models\User;
 use App\Queries\Board\PlanComparison;
 use Illuminate\Support\Facades\DB;
@@ -30,8 +31,9 @@ final class StartSearch
     public function handle(int $seconds, int $movedWeight, int $seed, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($seconds, $movedWeight, $seed, $by): void {
+            Plan::lockLive();
             $running = DB::table('searches')->whereIn('state', ['waiting', 'running'])->where('updated_at', '>', now()->subSeconds(self::SILENT_SECONDS))
-                ->lockForUpdate()->first();
+                ->first();
             if ($running !== null) {
                 throw Refused::because('A search runs already. Stop it, or wait for it, first.');
             }

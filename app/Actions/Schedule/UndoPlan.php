@@ -23,6 +23,7 @@ final class UndoPlan
     public function undo(int $planId, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
+            $this->changes->lock($ledger, $this->facts->orders($this->last($planId, false)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
             $change = $this->last($planId, false) ?? throw Refused::because('Nothing on this plan is left to undo.');
             $standing = StandingPlan::of($planId);
@@ -40,6 +41,7 @@ final class UndoPlan
     public function redo(int $planId, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
+            $this->changes->lock($ledger, $this->facts->orders($this->last($planId, true)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
             $change = $this->last($planId, true) ?? throw Refused::because('Nothing is left to do again.');
             $this->facts->doAgain(json_decode($change->facts, true));

@@ -34,7 +34,7 @@ final class ReportStep
         return $this->bookings->once(BookingKind::Report, $token, $by, function (Ledger $ledger) use ($stepId, $report): void {
             $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()
                 ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
-            $step = OrderStep::query()->lockForUpdate()->findOrFail($stepId);
+            $step = OrderStep::query()->findOrFail($stepId);
             if (! $order->state->isInTheShop() || $order->is_held) {
                 throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
                     ->value).'. Nothing can be counted on it.');
@@ -48,11 +48,11 @@ final class ReportStep
             if ($scrap->isPositive() && trim($report['reason']) === '') {
                 throw Refused::because('Say why the pieces are scrap.', 'reason');
             }
-            $next = OrderStep::query()->where('order_id', $order->id)->where('number', '>', $step->number)->orderBy('number')
-                ->lockForUpdate()->first();
+            $next = OrderStep::query()->where('order_id', $order->id)->where('number', '>', $step->number)->orderBy('number')->first();
             if ($next === null && $passOn->isPositive()) {
                 throw Refused::because('This is the last step: its good pieces are received into stock, not passed on.', 'pass_on');
             }
+            $backflush = Backflush::of($ledger, $order, $step);
             $minutes = $report['minutes'] ?? ($step->started_at === null ? 0 : (int) floor(abs(now()->diffInMinutes($step->started_at))));
             $labour = $minutes * $step->crew;
             $machine = $step->isOutside() ? 0 : $minutes;
@@ -65,7 +65,7 @@ final class ReportStep
                 $ledger->pieces($next, $next->pieces()->takeIn($passOn));
             }
             $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
-            Backflush::after($ledger, $order, $step);
+            $backflush->book();
             if ($scrap->isPositive()) {
                 Questions::short($ledger, $order, $step->number, $scrap);
             }

@@ -23,7 +23,7 @@ final class StartStep
     {
         return $this->bookings->once(BookingKind::Start, $token, $by, function (Ledger $ledger) use ($stepId, $by): void {
             $order = Order::query()->lockForUpdate()->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
-            $step = OrderStep::query()->lockForUpdate()->findOrFail($stepId);
+            $step = OrderStep::query()->findOrFail($stepId);
             if (! $order->state->isInTheShop() || $order->is_held) {
                 throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
                     ->value).'. It cannot be started.');

@@ -4,7 +4,6 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
-use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
@@ -42,7 +41,11 @@ final class AddLateCost
                 throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
             }
             $items = Item::query()->with('unit')->whereKey($moves->pluck('item_id')->unique())->get()->keyBy('id');
-            $ledger->stock->lock([], array_values($items->keys()->all()));
+            $ids = array_values($items->keys()->all());
+            $ledger->stock->lock($ids);
+            $own = array_filter($ids, fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own);
+            $ledger->stock->readFree(array_values($own), lots: array_values($moves->pluck('lot_id')->unique()->all()));
+            $ledger->stock->readFree(array_values(array_diff($ids, $own)));
             $toStock = 0;
             foreach (Cents::split($cents, $moves->map(fn (Move $move): int => max(0, $move->value))->all()) as $i => $share) {
                 $toStock += $this->spread($ledger, $items[$moves[$i]->item_id], $moves[$i], $share);
@@ -54,15 +57,15 @@ final class AddLateCost
     private function spread(Ledger $ledger, Item $item, Move $move, int $share): int
     {
         $rule = $ledger->stock->values->rule($item->id);
-        $balance = collect($ledger->stock->onHand($item->id, $rule === CostingRule::Own ? $move->lot_id : 0))->first();
+        $key = $ledger->stock->onHand($item->id, $rule === CostingRule::Own ? $move->lot_id : 0)[0]['key'] ?? null;
         $there = match (true) {
-            ! $balance instanceof Balance, $rule === CostingRule::Standard => StockValue::none(),
+            $key === null, $rule === CostingRule::Standard => StockValue::none(),
             $rule === CostingRule::FirstInFirstOut => $ledger->stock->values->left($item->id, [$move->id]),
-            default => $ledger->stock->values->of($balance->key()),
+            default => $ledger->stock->values->of($key),
         };
         $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);
-        if ($balance instanceof Balance) {
-            $ledger->revalue($item, $spread->toStock, $balance->key(), 'outside', [$move->id], ['purchase_id' => $move->purchase_id]);
+        if ($key !== null) {
+            $ledger->revalue($item, $spread->toStock, $key, 'outside', [$move->id], ['purchase_id' => $move->purchase_id]);
         }
         $ledger->variance($item, $spread->variance, $move->lot_id);
 

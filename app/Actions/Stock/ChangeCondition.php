@@ -33,7 +33,8 @@ final class ChangeCondition
                 throw Refused::because("It is {$to->label()} already.");
             }
             $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
-            $ledger->stock->lock([$from, $key], [$item->id]);
+            $ledger->stock->lock([$item->id]);
+            $ledger->stock->read([$from, $key]);
             $amount = $item->quantity($quantity)->amount;
             $ledger->move($item, $amount, null, $from, $key);
             if ($ledger->stock->unpromised($item->id)->isNegative()) {
@@ -49,7 +50,8 @@ final class ChangeCondition
     public function expiry(int $lotId, ?string $expiresOn, string $reason, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::LotDated, $token, $by, function (Ledger $ledger) use ($lotId, $expiresOn): void {
-            $lot = Lot::query()->with('item')->lockForUpdate()->findOrFail($lotId);
+            $ledger->stock->lock([Lot::query()->findOrFail($lotId)->item_id]);
+            $lot = Lot::query()->with('item')->findOrFail($lotId);
             $before = $lot->expires_on ?? 'no date';
             $lot->expires_on = $expiresOn;
             $lot->save();

@@ -25,8 +25,9 @@ final class CountBalance
         return $this->bookings->once(BookingKind::Count, $token, $by, function (Ledger $ledger) use ($balanceId, $counted): void {
             $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
             $item = $found->item;
-            $ledger->stock->lock([$found->key()], [$item->id]);
-            $booked = $ledger->stock->balance($found->key())->toCore()['quantity'];
+            $ledger->stock->lock([$item->id]);
+            $ledger->stock->read([$found->key()]);
+            $booked = $ledger->stock->at($found->key());
             $there = $ledger->stock->values->of($found->key());
             $now = $item->quantity($counted)->amount;
             $difference = $now->minus($booked);

@@ -3,6 +3,7 @@
 namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -36,15 +37,16 @@ final class GoodsIn
         return $this->bookings->once(BookingKind::GoodsIn, $token, $by,
             function (Ledger $ledger) use ($itemId, $quantity, $unit, $price, $placeId, $codes, $purchaseId, $how): void {
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-                $purchase = $purchaseId === null ? null : Purchase::query()->lockForUpdate()->findOrFail($purchaseId);
+                $purchase = $purchaseId === null ? null : Heads::purchase($purchaseId);
                 if ($purchase !== null && $purchase->item_id !== $item->id) {
                     throw Refused::because("Purchase {$purchase->number} is for another item. Choose the item it is for.", 'item');
                 }
                 $amount = $item->quantity($quantity, $unit)->amount;
-                $place = Place::query()->findOrFail($placeId);
+                $place = Place::thatHolds($placeId);
+                $ledger->stock->lock([$item->id]);
                 $lots = TrackedCodes::split($item, $amount, $codes);
                 $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot'], $how->as, $how->owner), $lots);
-                $ledger->stock->lock($keys);
+                $ledger->stock->read($keys);
                 TrackedCodes::assertSerialsAreNew($item, $lots);
                 TrackedCodes::dated($lots, $how->expiresOn, $how->supplierLot);
                 $total = $how->owner === 0 ? Cents::of($amount, $price) : 0; // a customer's own material has no value here

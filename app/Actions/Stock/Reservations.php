@@ -26,8 +26,7 @@ final class Reservations
             throw StockRefused::kept($item->label(), $numbers($rows));
         }
         foreach ($rows->where('lot_id', '<>', 0)->groupBy('lot_id') as $lot => $of) {
-            $left = array_reduce($ledger->stock->onHand($item->id, (int) $lot), fn (BigDecimal $sum, $balance): BigDecimal => $sum->plus($balance->quantity), BigDecimal::zero());
-            if ($of->reduce($sum, BigDecimal::zero())->isGreaterThan($left)) {
+            if ($of->reduce($sum, BigDecimal::zero())->isGreaterThan($ledger->stock->quantity($item->id, (int) $lot))) {
                 throw StockRefused::kept($item->label(), $numbers($of));
             }
         }
@@ -37,11 +36,11 @@ final class Reservations
     public static function change(Ledger $ledger, int $order, int $item, int $lot, BigDecimal $quantity): void
     {
         DB::table('reservations')->insertOrIgnore(['order_id' => $order, 'item_id' => $item, 'lot_id' => $lot]);
-        $row = DB::table('reservations')->where('order_id', $order)->where('item_id', $item)->where('lot_id', $lot)->lockForUpdate()->first();
+        $row = DB::table('reservations')->where('order_id', $order)->where('item_id', $item)->where('lot_id', $lot)->first();
         if ($row === null || BigDecimal::of($row->quantity)->plus($quantity)->isNegative()) {
             throw new \LogicException('A reservation would fall below zero.');
         }
-        DB::table('reservations')->where('id', $row->id)->update(['quantity' => (string) BigDecimal::of($row->quantity)->plus($quantity)]);
+        DB::table('reservations')->where('id', $row->id)->update(['quantity' => DB::raw("quantity + {$quantity}")]);
         DB::table('reservation_entries')->insert(['booking_id' => $ledger->booking->id, 'reservation_id' => $row->id, 'quantity' => (string) $quantity]);
     }
 }

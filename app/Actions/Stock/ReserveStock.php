@@ -50,7 +50,7 @@ final class ReserveStock
             if ($amount->plus($kept)->isGreaterThan($need)) {
                 throw Refused::because(sprintf('Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.', $order->number, Amount::plain($need), Amount::plain($kept)), 'quantity');
             }
-            $ledger->stock->lock([], [$item->id]);
+            $ledger->stock->lock([$item->id]);
             $lotId = $lot === '' ? 0 : (Lots::find($item->id, $lot)->id ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot'));
             Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
             Reservations::assertKept($ledger, $item);
@@ -65,14 +65,14 @@ final class ReserveStock
             $row = DB::table('reservations')->where('id', $reservationId)->first() ?? throw Refused::because('This is not kept any more.');
             $order = Order::query()->lockForUpdate()->findOrFail($row->order_id);
             $item = Item::query()->with('unit')->findOrFail($row->item_id);
-            $ledger->stock->lock([], [$item->id]);
-            $row = DB::table('reservations')->where('id', $reservationId)->lockForUpdate()->first();
-            if ($row === null || BigDecimal::of($row->quantity)->isZero()) {
+            $ledger->stock->lock([$item->id]);
+            $kept = BigDecimal::of((string) DB::table('reservations')->where('id', $reservationId)->value('quantity'));
+            if ($kept->isZero()) {
                 throw Refused::because('This is not kept any more.');
             }
-            Reservations::change($ledger, $order->id, $item->id, $row->lot_id, BigDecimal::of($row->quantity)->negated());
+            Reservations::change($ledger, $order->id, $item->id, $row->lot_id, $kept->negated());
             $ledger->about($order);
-            $ledger->says(Amount::plain($row->quantity)." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.");
+            $ledger->says(Amount::plain($kept)." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.");
         }, $reason);
     }
 }

@@ -26,7 +26,8 @@ final class ScrapStock
         return $this->bookings->once(BookingKind::Scrap, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $class, $reason): void {
             $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
             $item = $found->item;
-            $ledger->stock->lock([$found->key()], [$item->id]);
+            $ledger->stock->lock([$item->id]);
+            $ledger->stock->read([$found->key()]);
             $amount = $item->quantity($quantity)->amount;
             $ledger->move($item, $amount, null, $found->key(), 'scrap', ['scrap_class' => $class->value, 'reason' => $reason]);
             if ($ledger->stock->unpromised($item->id)->isNegative()) {

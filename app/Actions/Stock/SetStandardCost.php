@@ -8,10 +8,13 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\User;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\StockKey;
 
 /** Sets the cost of an item anew; where stock is valued at standard cost, it is brought to it and the difference is variance. */
 final class SetStandardCost
@@ -24,22 +27,37 @@ final class SetStandardCost
     public function handle(int $itemId, string $cost, string $reason, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::Revalued, $token, $by, function (Ledger $ledger) use ($itemId, $cost): void {
-            $item = Item::query()->with('unit')->lockForUpdate()->findOrFail($itemId);
+            $ledger->stock->lock([$itemId]);
+            $item = Item::query()->with('unit')->findOrFail($itemId);
             if (CostingRule::from($item->costing) !== CostingRule::Standard) {
                 throw Refused::because("{$item->label()} is valued by ".CostingRule::from($item->costing)->label().', not by standard cost.');
             }
             $before = $item->cost;
-            $ledger->stock->lock([], [$item->id]);
             $item->cost = $cost;
             $item->save();
-            $balance = $ledger->stock->onHand($item->id)[0] ?? null;
-            $difference = 0;
-            if ($balance !== null) {
-                $there = $ledger->stock->values->of($balance->key());
-                $difference = Cents::of($there->quantity, $cost) - $there->value;
-                $ledger->revalue($item, $difference, $balance->key(), 'variance');
-            }
+            $difference = self::revalue($ledger, $item, $cost);
             $ledger->says("{$item->label()} costs ".Amount::plain($cost).' € by standard, before '.Amount::plain($before).': stock is worth '.number_format($difference / 100, 2).' € more.');
         }, $reason);
+    }
+
+    /**
+     * Brings the stock of a locked item to a new standard cost.
+     *
+     * @return int cents it is worth more; the other side is variance
+     */
+    public static function revalue(Ledger $ledger, Item $item, string $cost): int
+    {
+        $ledger->stock->values->setStandard($item->id, $cost);
+        $at = DB::table('balances')->where('item_id', $item->id)->where('owner_id', 0)->where('quantity', '>', 0)->orderBy('id')->first();
+        if ($at === null) {
+            return 0;
+        }
+        $key = new StockKey($item->id, $at->place_id, $at->lot_id, Condition::from($at->condition));
+        $ledger->stock->read([$key]);
+        $there = $ledger->stock->values->of($key);
+        $difference = Cents::of($there->quantity, $cost) - $there->value;
+        $ledger->revalue($item, $difference, $key, 'variance');
+
+        return $difference;
     }
 }

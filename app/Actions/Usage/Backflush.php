@@ -23,34 +23,45 @@ use KeepPace\Core\Refused;
  */
 final class Backflush
 {
-    /** @throws Refused when too little is there and the shop refuses that */
-    public static function after(Ledger $ledger, Order $order, OrderStep $counted): void
+    /** @param  Collection<int, OrderComponent>  $components  that this step or one before it uses by backflush */
+    private function __construct(private readonly Ledger $ledger, private readonly Order $order, private readonly OrderStep $counted,
+        private readonly Collection $components, private readonly ?ComponentUse $use)
+    {
+    }
+
+    /** Locks what the count may use, before anything is written. */
+    public static function of(Ledger $ledger, Order $order, OrderStep $counted): self
     {
         $components = OrderComponent::query()->with('item.unit')->where('order_id', $order->id)->where('issue_by', 'backflush')
             ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
-        $steps = $order->steps()->get();
-        $wanted = [];
-        foreach ($components as $component) {
-            $open = self::wanted($order, $component, $steps, $counted);
+        $items = array_values($components->pluck('item_id')->unique()->all());
+
+        return new self($ledger, $order, $counted, $components, $items === [] ? null : new ComponentUse($ledger, [$order->id], $items));
+    }
+
+    /** @throws Refused when too little is there and the shop refuses that */
+    public function book(): void
+    {
+        $steps = $this->order->steps()->get();
+        foreach ($this->use === null ? [] : $this->components as $component) {
+            $open = self::wanted($this->order, $component, $steps, $this->counted);
             if ($open->isPositive()) {
-                $wanted[$component->id] = $open;
+                $this->take($this->use, $component->id, $open);
             }
         }
-        if ($wanted === []) {
-            return;
+        $this->use?->write();
+    }
+
+    private function take(ComponentUse $use, int $id, BigDecimal $open): void
+    {
+        $component = $use->component($id);
+        $item = $use->item($component->item_id);
+        $asks = $item->isTracked() && $item->lot_rule === 'ask';
+        $missing = $open->minus($use->takeWhatIsThere($component, $open));
+        $asked = BigDecimal::of((string) Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'));
+        if ($missing->isGreaterThan($asked)) {
+            self::missing($this->ledger, $this->order, $component, $item, $missing->minus($asked), $asks);
         }
-        $use = new ComponentUse($ledger, [$order->id], array_values($components->whereIn('id', array_keys($wanted))->pluck('item_id')->unique()->all()));
-        foreach ($wanted as $id => $open) {
-            $component = $use->component($id);
-            $item = $use->item($component->item_id);
-            $asks = $item->isTracked() && $item->lot_rule === 'ask';
-            $missing = $open->minus($use->takeWhatIsThere($component, $open));
-            $asked = BigDecimal::of((string) Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'));
-            if ($missing->isGreaterThan($asked)) {
-                self::missing($ledger, $order, $component, $item, $missing->minus($asked), $asks);
-            }
-        }
-        $use->write();
     }
 
     /**

@@ -45,7 +45,7 @@ final class CorrectLot
                 throw Refused::because('Only what was used for an order can have its lot corrected. Reverse this one instead.');
             }
             $order = Order::query()->lockForUpdate()->findOrFail($move->order_id);
-            $component = OrderComponent::query()->lockForUpdate()->findOrFail($move->component_id);
+            $component = OrderComponent::query()->findOrFail($move->component_id);
             $item = Item::query()->with('unit', 'units.unit')->findOrFail($move->item_id);
             if (Move::query()->where('reverses_id', $move->id)->exists()) {
                 throw Refused::because('This line was taken back or corrected already. Correct the newer booking.');
@@ -60,7 +60,9 @@ final class CorrectLot
             }
             $wrong = Lot::query()->findOrFail($move->lot_id);
             $from = new StockKey($item->id, $move->from_place_id, $move->lot_id, Condition::from($move->from_condition), $move->owner_id);
-            $ledger->stock->lock([$from], [$item->id], $move->owner_id === 0 ? [] : [$move->owner_id]);
+            $ledger->stock->lock([$item->id]);
+            $ledger->stock->readFree([$item->id], $move->owner_id === 0 ? [] : [$move->owner_id]);
+            $ledger->stock->read([$from]);
             $free = new FreeStock($ledger, new Collection([$item->id => $item]));
             $lots = $free->named($item, $free->lots($item, $order->id, $move->owner_id), trim($code), $order->id, $move->owner_id, $part, $ledger->booking->booked_on);
             if ($lots[0]->key->lot === $move->lot_id) {

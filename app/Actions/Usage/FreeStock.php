@@ -41,13 +41,13 @@ final class FreeStock
         $tracked = $items->filter(fn (Item $item): bool => $item->isTracked())->keys();
         $lots = [];
         foreach ($tracked as $item) {
-            foreach ($this->ledger->stock->onHandOf($item) as $balance) {
+            foreach ($this->ledger->stock->onHand($item) as $balance) {
                 $lots[] = $balance['key']->lot;
             }
         }
         $this->lots = DB::table('lots')->whereIn('id', array_unique($lots))->get(['id', 'code', 'expires_on'])->keyBy('id')->all();
         foreach (DB::table('reservations AS r')->join('orders AS o', 'o.id', 'r.order_id')->whereIn('r.item_id', $ids)->where('r.quantity', '>', 0)->orderBy('r.id')
-            ->lock('FOR UPDATE')->get(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']) as $row) {
+            ->get(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']) as $row) {
             $this->reserved[$row->item_id][] = $row;
         }
     }
@@ -66,7 +66,7 @@ final class FreeStock
             }
         }
         $lots = [];
-        foreach ($this->ledger->stock->onHandOf($item->id, $owner) as ['key' => $key, 'quantity' => $there]) {
+        foreach ($this->ledger->stock->onHand($item->id, owner: $owner) as ['key' => $key, 'quantity' => $there]) {
             if ($owner === 0 && isset($kept[$key->lot])) {
                 $hold = BigDecimal::min($there, $kept[$key->lot]);
                 $kept[$key->lot] = $kept[$key->lot]->minus($hold);
@@ -112,7 +112,7 @@ final class FreeStock
     private function there(int $item, int $owner): BigDecimal
     {
         $there = BigDecimal::zero();
-        foreach ($this->ledger->stock->onHandOf($item, $owner) as $balance) {
+        foreach ($this->ledger->stock->onHand($item, owner: $owner) as $balance) {
             $there = $there->plus($balance['quantity']);
         }
 
@@ -157,7 +157,7 @@ final class FreeStock
                 $row->quantity = (string) BigDecimal::of($row->quantity)->minus($part);
                 $quantity = $quantity->minus($part);
                 $this->entries[] = ['booking_id' => $this->ledger->booking->id, 'reservation_id' => $row->id, 'quantity' => (string) $part->negated()];
-                DB::table('reservations')->where('id', $row->id)->update(['quantity' => $row->quantity]);
+                DB::table('reservations')->where('id', $row->id)->update(['quantity' => DB::raw("quantity - {$part}")]);
             }
         }
     }

@@ -40,9 +40,9 @@ final class ReturnComponents
             if ($order->state === OrderState::Closed) {
                 throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
             }
-            $components = OrderComponent::query()->where('order_id', $order->id)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            $components = OrderComponent::query()->where('order_id', $order->id)->orderBy('id')->get()->keyBy('id');
             $items = Item::query()->with('unit', 'units.unit')->whereKey($components->pluck('item_id'))->get()->keyBy('id');
-            $place = Place::query()->findOrFail($placeId);
+            $place = Place::thatHolds($placeId);
             $wanted = [];
             foreach ($lines as $key => $quantity) {
                 [$component, $lot] = array_map(intval(...), explode('-', "{$key}-0"));
@@ -52,7 +52,9 @@ final class ReturnComponents
             if ($wanted === []) {
                 throw Refused::because('Nothing to return: every quantity is empty or zero.');
             }
-            $ledger->stock->lock(array_values(array_map(fn (array $row): StockKey => $row[1], $wanted)));
+            $keys = array_values(array_map(fn (array $row): StockKey => $row[1], $wanted));
+            $ledger->stock->lock(array_map(fn (StockKey $key): int => $key->item, $keys));
+            $ledger->stock->read($keys);
             $used = self::used($order->id);
             $wrong = [];
             foreach ($wanted as $key => [$component, $stockKey, $quantity]) {

@@ -25,8 +25,8 @@ it('moves only what was locked, and locks once', function () {
     expect(fn () => book($this, fn (Ledger $ledger) => $ledger->move($item, BigDecimal::one(), 700, $key, 'scrap'), 'a'))
         ->toThrow(LogicException::class, 'was not locked first');
     expect(fn () => book($this, function (Ledger $ledger) use ($key): void {
-        $ledger->stock->lock([$key]);
-        $ledger->stock->lock([$key]);
+        $ledger->stock->lock([$key->item]);
+        $ledger->stock->lock([$key->item]);
     }, 'b'))->toThrow(LogicException::class, 'locked at once');
     expect(Booking::query()->whereIn('token', ['a', 'b'])->exists())->toBeFalse()->and($this->shop->differences())->toBe([]);
 });
@@ -36,7 +36,8 @@ it('writes nothing of a deed that is refused at its end', function () {
     $key = new StockKey($item->id, $this->shop->place('STORES')->id);
     $before = [DB::table('moves')->count(), $this->shop->stock('BRG-25')];
     expect(fn () => book($this, function (Ledger $ledger) use ($item, $key): void {
-        $ledger->stock->lock([$key]);
+        $ledger->stock->lock([$key->item]);
+        $ledger->stock->read([$key]);
         $ledger->move($item, BigDecimal::of(5), 3425, $key, 'scrap');
         throw Refused::because('no after all');
     }))->toThrow(Refused::class);
@@ -47,7 +48,8 @@ it('takes no balance below zero, in quantity or in value, nor leaves value behin
     $item = $this->shop->item('BRG-25'); // 80 pieces for 548.00
     $key = new StockKey($item->id, $this->shop->place('STORES')->id);
     expect(fn () => book($this, function (Ledger $ledger) use ($item, $key, $quantity, $value): void {
-        $ledger->stock->lock([$key]);
+        $ledger->stock->lock([$key->item]);
+        $ledger->stock->read([$key]);
         $ledger->move($item, BigDecimal::of($quantity), $value, $key, 'scrap');
     }))->toThrow(StockRefused::class, $says);
     expect($this->shop->differences())->toBe([]);
@@ -59,7 +61,8 @@ it('keeps condition and owner apart', function () {
     $blocked = new StockKey($item->id, $this->shop->place('STORES')->id, condition: Condition::Blocked);
     $theirs = new StockKey($item->id, $this->shop->place('STORES')->id, owner: 3);
     book($this, function (Ledger $ledger) use ($item, $free, $blocked, $theirs): void {
-        $ledger->stock->lock([$free, $blocked, $theirs]);
+        $ledger->stock->lock([$free->item]);
+        $ledger->stock->read([$free, $blocked, $theirs]);
         $ledger->move($item, BigDecimal::of(5), null, $free, $blocked);
         $ledger->move($item, BigDecimal::of(7), 0, 'outside', $theirs);
     });

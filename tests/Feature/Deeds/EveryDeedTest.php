@@ -15,6 +15,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\Locks;
 
 /*
  * What holds for every deed a person can send from a page: sent twice it is booked once; refused it writes nothing and keeps
@@ -376,4 +377,12 @@ it('asks for the token of the form', function (string $name) {
     $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], $deed['data'])
         ->assertSessionHasErrors('token');
     expect(books())->toBe($before);
+})->with(DEEDS);
+
+it('takes its locks in the one order, all of them before the first write', function (string $name) {
+    $deed = deed($this, $name);
+    $locks = new Locks;
+    $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], ['token' => 'locks', ...$deed['data']])
+        ->assertSessionHas('done');
+    expect($locks->wrong())->toBe([])->and($locks->taken)->not->toBe([]);
 })->with(DEEDS);
