@@ -37,6 +37,12 @@ final readonly class Shape
             self::LISTS[(string) Route::currentRouteName()] ?? []);
     }
 
+    /** The fields of a route's form that are lists. @return list<string> */
+    public static function listsOf(string $route): array
+    {
+        return array_values(array_unique(array_map(fn (string $list): string => explode('.', $list)[0], self::LISTS[$route] ?? [])));
+    }
+
     /** @return array<string, string> a sentence by field */
     public function wrong(): array
     {

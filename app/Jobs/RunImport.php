@@ -5,12 +5,14 @@ namespace App\Jobs;
 use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
+use App\Actions\Import\Problem;
 use App\Models\User;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refusal;
 
 /** Runs an import a person started and keeps its progress in its row. */
 class RunImport implements ShouldQueue
@@ -45,6 +47,9 @@ class RunImport implements ShouldQueue
         } catch (ImportRefused $refused) {
             $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => count($refused->problems),
                 'problems' => json_encode(array_slice($refused->problems, 0, 500))]);
+        } catch (Refusal $refused) {
+            $this->keep(['state' => 'refused', 'doing' => "Nothing was imported: {$refused->getMessage()}", 'problem_count' => 1,
+                'problems' => json_encode([new Problem('', 0, '', $refused->getMessage())])]);
         }
     }
 

@@ -2,11 +2,13 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Costing\OrderCost;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\WillGive;
 
 /**
  * A production or assembly order: a copy of its structure and routing, and how far it is.
@@ -106,6 +108,23 @@ class Order extends Model
     {
         return new OrderCost($this->planned_material, $this->planned_labour, $this->planned_machine, $this->planned_overhead,
             $this->planned_outside);
+    }
+
+    /** What it will give in all, as its steps stand: nothing once it is cancelled. */
+    public function willGive(): BigDecimal
+    {
+        return self::given($this->state, $this->released_at !== null, BigDecimal::of($this->quantity), BigDecimal::of($this->received_quantity),
+            array_values($this->steps()->get()->map(fn (OrderStep $step): BigDecimal => $step->pieces()->alive())->all()));
+    }
+
+    /** @param  list<BigDecimal>  $alive  at each step */
+    public static function given(OrderState $state, bool $isReleased, BigDecimal $quantity, BigDecimal $received, array $alive): BigDecimal
+    {
+        return match (true) {
+            $state === OrderState::Cancelled => $received,
+            $isReleased => WillGive::all($received, $alive),
+            default => $quantity, // nothing has begun
+        };
     }
 
     public function label(): string

@@ -25,6 +25,12 @@ final readonly class Pieces
         return $this->takenIn->minus($this->good)->minus($this->scrap);
     }
 
+    /** At this step and not scrapped, counted or not. */
+    public function alive(): BigDecimal
+    {
+        return $this->takenIn->minus($this->scrap)->minus($this->passedOn);
+    }
+
     /** Counted good and still at this step. */
     public function inHand(): BigDecimal
     {

@@ -13,6 +13,7 @@ use App\Models\OrderStep;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Stock\StockKey;
 
@@ -61,13 +62,11 @@ final class Ledger
     public function finish(): Booking
     {
         $this->flush();
-        $states = OrderFacts::states(array_values($this->touched));
+        $facts = OrderFacts::of(array_values($this->touched));
+        $this->fitCover($facts);
         $same = [];
         foreach ($this->touched as $order) {
-            $order->state = $states[$order->id];
-            if ($order->state === OrderState::Built) {
-                $this->endCover($order);
-            }
+            $order->state = $facts[$order->id]['state'];
             if (! $order->state->isOpen()) {
                 $this->endReservations($order);
             }
@@ -208,11 +207,27 @@ final class Ledger
         }
     }
 
-    /** A built order gives nothing more: what it still promised is no longer covered. */
-    private function endCover(Order $order): void
+    /**
+     * An order covers no more than it will still give: what scrap took, and what a built order still promised, is no longer covered
+     * from this moment. Who was promised latest loses first.
+     *
+     * @param  array<int, array{state: OrderState, gives: BigDecimal}>  $facts  by order
+     */
+    private function fitCover(array $facts): void
     {
-        foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
-            $this->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
+        $covers = $facts === [] ? [] : Cover::query()->with('line.customerOrder')->whereIn('order_id', array_keys($facts))->where('quantity', '>', 0)->get()
+            ->sortBy(fn (Cover $cover): array => [$cover->line->promised_on, $cover->id])->groupBy('order_id');
+        foreach ($covers as $id => $of) {
+            $left = $facts[$id]['state']->isOpen() ? $facts[$id]['gives']->minus($this->touched[$id]->received_quantity) : BigDecimal::zero();
+            foreach ($of as $cover) {
+                $kept = BigDecimal::max(0, BigDecimal::min($left, $cover->quantity));
+                $left = $left->minus($kept);
+                $lost = BigDecimal::of($cover->quantity)->minus($kept);
+                if ($lost->isPositive()) {
+                    $this->changeCover($cover, $lost->negated());
+                    $this->says("{$this->booking->says} ".Amount::plain($lost)." of {$cover->line->label()} are no longer covered by it.");
+                }
+            }
         }
     }
 }

@@ -7,24 +7,28 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
-/** The state of orders, derived from what has been booked on them. */
+/** The state of orders and what they will give, derived from what has been booked on them. */
 final class OrderFacts
 {
     /**
      * @param  list<Order>  $orders
-     * @return array<int, OrderState> by order
+     * @return array<int, array{state: OrderState, gives: BigDecimal}> by order
      */
-    public static function states(array $orders): array
+    public static function of(array $orders): array
     {
         $ids = array_map(fn (Order $order): int => $order->id, $orders);
         $used = $ids === [] ? collect() : DB::table('order_components')->whereIn('order_id', $ids)->where('used_quantity', '>', 0)->distinct()->pluck('order_id')->flip();
-        $steps = $ids === [] ? collect() : DB::table('order_steps')->whereIn('order_id', $ids)->orderBy('number')->get(['order_id', 'taken_in', 'good', 'scrap', 'started_at'])->groupBy('order_id');
-        $states = [];
+        $steps = $ids === [] ? collect() : DB::table('order_steps')->whereIn('order_id', $ids)->orderBy('number')->get(['order_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at'])->groupBy('order_id');
+        $facts = [];
         foreach ($orders as $order) {
-            $states[$order->id] = self::state($order, isset($used[$order->id]), array_values(($steps[$order->id] ?? collect())->all()));
+            $own = array_values(($steps[$order->id] ?? collect())->all());
+            $state = self::state($order, isset($used[$order->id]), $own);
+            $alive = array_map(fn (\stdClass $step): BigDecimal => BigDecimal::of($step->taken_in)->minus($step->scrap)->minus($step->passed_on), $own);
+            $facts[$order->id] = ['state' => $state, 'gives' => Order::given($state, $order->released_at !== null, BigDecimal::of($order->quantity),
+                BigDecimal::of($order->received_quantity), $alive)];
         }
 
-        return $states;
+        return $facts;
     }
 
     /** @param  list<\stdClass>  $steps */

@@ -171,7 +171,7 @@ final class ReverseBooking
         } else {
             $order = Order::query()->findOrFail($cover->order->id);
             $limits[] = $order->state === OrderState::Cancelled ? BigDecimal::zero()
-                : BigDecimal::of($order->quantity)->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
+                : $order->willGive()->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
         }
         foreach ($limits as $limit) {
             $back = $back->isGreaterThan($limit) ? $limit : $back;

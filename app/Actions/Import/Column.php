@@ -20,6 +20,7 @@ final readonly class Column
         public array $choices = [],
         public ?array $refers = null,
         public string $into = '',
+        public string $most = '999999999',
     ) {
     }
 
@@ -35,15 +36,15 @@ final readonly class Column
         return new self($name, 'code', $default, $max, into: $name);
     }
 
-    /** @param  int  $max decimals at most */
-    public static function decimal(string $name, ?string $default = null, string $least = '0', int $max = 6): self
+    /** @param  int  $max decimals at most  @param  string  $most  what its column holds, or what can be meant */
+    public static function decimal(string $name, ?string $default = null, string $least = '0', int $max = 6, string $most = '999999999'): self
     {
-        return new self($name, 'decimal', $default, $max, $least, into: $name);
+        return new self($name, 'decimal', $default, $max, $least, into: $name, most: $most);
     }
 
-    public static function whole(string $name, ?string $default = null, string $least = '0'): self
+    public static function whole(string $name, ?string $default = null, string $least = '0', string $most = '9999'): self
     {
-        return new self($name, 'decimal', $default, 0, $least, into: $name);
+        return new self($name, 'decimal', $default, 0, $least, into: $name, most: $most);
     }
 
     /** @param  list<string>  $choices */
@@ -118,6 +119,7 @@ final readonly class Column
             $number->getScale() > $this->max => self::wrong($this->max === 0 ? "'{$typed}' must be {$what}"
                 : "'{$typed}' has more than {$this->max} decimals"),
             $number->isLessThan($this->least) => self::wrong("'{$typed}' must be {$this->least} or more"),
+            $number->isGreaterThan($this->most) => self::wrong("'{$typed}' must be {$this->most} or less"),
             default => self::right((string) $number->toScale(max(0, $number->getScale()))),
         };
     }
@@ -131,8 +133,8 @@ final readonly class Column
             return self::right(isset($part[2]) && $calendar !== null ? $calendar->workingDaysFrom($today->toDateString(), $days)
                 : $today->addDays($days)->toDateString());
         }
-        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/', $typed, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
-            return self::right($typed);
+        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $typed, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
+            return $typed >= '2000-01-01' && $typed <= '2099-12-31' ? self::right($typed) : self::wrong("'{$typed}' must be a day between 2000 and 2099");
         }
 
         return self::wrong("'{$typed}' must be a date such as 2027-03-28, or today+5");

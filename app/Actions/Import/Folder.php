@@ -20,6 +20,26 @@ final class Folder
     /** @var array<string, array<string, true>> known values by "table.column", in lower case */
     private array $known = [];
 
+    /** @var array<string, array<string, true>> values of rows that are refused, by "table.column" */
+    private array $refused = [];
+
+    /** @var array<string, true> "table.column" of files that could not be read */
+    private array $unread = [];
+
+    /** What a row of a file is known by to others: "table.column", and the columns it is made of. */
+    private const NAMES = [
+        'units' => ['units.code', ['code']],
+        'customers' => ['customers.number', ['number']],
+        'suppliers' => ['suppliers.number', ['number']],
+        'places' => ['places.code', ['code']],
+        'shifts' => ['calendars.code', ['calendar']],
+        'work-centres' => ['work_centres.code', ['code']],
+        'items' => ['items.number', ['number']],
+        'item-units' => ['item-units.item', ['item']],
+        'customer-orders' => ['customer-orders.line', ['number', 'line']],
+        'orders' => ['orders.number', ['number']],
+    ];
+
     /** @param  callable(string, int): void  $progress what is being done, and lines done */
     private function __construct(private $progress)
     {
@@ -62,46 +82,77 @@ final class Folder
         $calendar = $this->plant();
         $this->rows[$spec->name] = [];
         $seen = [];
+        $before = count($this->problems);
         foreach (CsvFile::rows($path, $spec, function (Problem $problem): void {
             $this->problems[] = $problem;
         }) as $line => $cells) {
-            $row = [];
             $problems = count($this->problems);
-            foreach ($spec->columns as $column) {
-                $read = $column->read($cells[$column->name] ?? '', $today, $calendar);
-                if (! $read['ok']) {
-                    $this->problem($spec->name, $line, $column->name, $read['value'].'.');
-                } elseif ($column->refers !== null && $read['value'] !== '' && ! $this->isKnown($column->refers, (string) $read['value'])) {
-                    $this->problem($spec->name, $line, $column->name,
-                        "'{$read['value']}' is not among the {$column->refers[0]}. Add it there first, or to its file.");
-                }
-                $row[$column->name] = $read['ok'] ? $read['value'] : null;
-            }
-            $key = Code::keyOf(implode("\0", array_map(fn (string $name): string => (string) $row[$name], $spec->key)));
+            [$row, $isExcused] = $this->readRow($spec, $line, $cells, $today, $calendar);
+            $key = implode("\0", array_map(fn (string $name): string => Code::keyOf((string) $row[$name]), $spec->key));
             if (isset($seen[$key])) {
                 $this->problem($spec->name, $line, implode(' + ', $spec->key), "stands in line {$seen[$key]} already.");
             }
             $seen[$key] = $line;
-            if (count($this->problems) === $problems) {
+            $isRight = ! $isExcused && count($this->problems) === $problems;
+            if ($isRight) {
                 $this->rows[$spec->name][$line] = $row; // lines that are wrong in themselves are not asked what they mean
             }
-            $this->learn($spec, $row);
+            $this->learn($spec, $isRight ? $row : array_map(trim(...), $cells), $isRight);
             if (++$done % 500 === 0) {
                 ($this->progress)("Reading {$spec->file()}", $done);
             }
         }
+        if (count($this->problems) > $before && $this->rows[$spec->name] === [] && isset(self::NAMES[$spec->name])) {
+            $this->unread[self::NAMES[$spec->name][0]] = true;
+        }
+    }
+
+    /**
+     * @param  array<string, string>  $cells
+     * @return array{array<string, ?string>, bool} the row, and whether it refers to one that is refused: then it is passed by, and no
+     *                                             fault of its own
+     */
+    private function readRow(FileSpec $spec, int $line, array $cells, CarbonImmutable $today, ?WorkingCalendar $calendar): array
+    {
+        $row = [];
+        $isExcused = false;
+        foreach ($spec->columns as $column) {
+            $read = $column->read($cells[$column->name] ?? '', $today, $calendar);
+            $row[$column->name] = $read['ok'] ? $read['value'] : null;
+            if (! $read['ok']) {
+                $this->problem($spec->name, $line, $column->name, $read['value'].'.');
+            } elseif ($column->refers !== null && $read['value'] !== '' && ! $this->isKnown($column->refers, (string) $read['value'])) {
+                if ($this->isRefused(implode('.', $column->refers), (string) $read['value'])) {
+                    $isExcused = true;
+
+                    continue;
+                }
+                $this->problem($spec->name, $line, $column->name, "'{$read['value']}' is not among the {$column->refers[0]}. Add it there first, or to its file.");
+            }
+        }
+
+        return [$row, $isExcused];
+    }
+
+    /** Whether a row of this name stands in a file of this import and is refused itself: one slip is one message. */
+    public function isRefused(string $what, string $value): bool
+    {
+        return isset($this->unread[$what]) || isset($this->refused[$what][Code::keyOf($value)]);
     }
 
     /** @param  array<string, ?string>  $row values later files may refer to */
-    private function learn(FileSpec $spec, array $row): void
+    private function learn(FileSpec $spec, array $row, bool $isRight): void
     {
-        $as = ['units' => ['units.code', 'code'], 'customers' => ['customers.number', 'number'],
-            'suppliers' => ['suppliers.number', 'number'], 'places' => ['places.code', 'code'],
-            'shifts' => ['calendars.code', 'calendar'], 'work-centres' => ['work_centres.code', 'code'],
-            'items' => ['items.number', 'number']][$spec->name] ?? null;
-        if ($as !== null) {
-            $this->load($as[0]);
-            $this->known[$as[0]][Code::keyOf((string) $row[$as[1]])] = true;
+        [$what, $columns] = self::NAMES[$spec->name] ?? ['', []];
+        if ($what === '') {
+            return;
+        }
+        $name = Code::keyOf(implode('/', array_map(fn (string $column): string => (string) ($row[$column] ?? ''), $columns)));
+        if (! $isRight) {
+            $this->refused[$what][$name] = true;
+        } elseif (! str_contains($what, '-') && $what !== 'orders.number') {
+            $this->load($what);
+            $this->known[$what][$name] = true;
         }
     }
 

@@ -2,11 +2,14 @@
 
 namespace App\Actions\Import;
 
+use App\Access\Deed;
+use App\Models\User;
 use App\Queries\Shop\StepAlternatives;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Unit;
 use KeepPace\Core\Refused;
@@ -19,6 +22,9 @@ final class FolderChecks
     /** @var array<string, array{kind: string, unit: string, tracking: string, costing: string}> by number in lower case */
     private array $items = [];
 
+    /** @var array<string, string> euros a unit, of items that are there, by key */
+    private array $costs = [];
+
     /** @var array<string, Unit> */
     private array $units = [];
 
@@ -28,13 +34,13 @@ final class FolderChecks
     /** @var array<string, string> numbers as first seen, by key */
     private array $spelt = [];
 
-    private function __construct(private readonly Folder $folder)
+    private function __construct(private readonly Folder $folder, private readonly User $by)
     {
     }
 
-    public static function run(Folder $folder): void
+    public static function run(Folder $folder, User $by): void
     {
-        $self = new self($folder);
+        $self = new self($folder, $by);
         $self->load();
         $self->items();
         $self->structures();
@@ -53,7 +59,8 @@ final class FolderChecks
             $this->units[Code::keyOf((string) $row['code'])] = new Unit((string) $row['code'], (string) $row['name'],
                 max(0, min(6, (int) $row['decimals'])));
         }
-        foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking', 'costing']) as $item) {
+        foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking', 'costing', 'cost']) as $item) {
+            $this->costs[Code::keyOf($item->number)] = $item->cost;
             $this->items[Code::keyOf($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking, 'costing' => $item->costing];
         }
         foreach (DB::table('item_units')->join('items', 'items.id', 'item_id')->join('units', 'units.id', 'item_units.unit_id')
@@ -83,6 +90,7 @@ final class FolderChecks
                     $this->folder->problem('items', $line, $what, "{$row['number']} has been moved with {$what} {$this->items[$key][$what]}, and that stays. Give the new way a new item.");
                 }
             }
+            $this->standardCost($line, $key, $row);
             if ($row['costing'] === 'own' && $row['tracking'] === 'none') {
                 $this->folder->problem('items', $line, 'costing', 'own cost is kept by lot or serial: track the item, or take the average.');
             }
@@ -92,6 +100,16 @@ final class FolderChecks
         foreach ($this->rows('item-units') as $row) {
             $this->ratios[Code::keyOf((string) $row['item'])][Code::keyOf((string) $row['unit'])] = [(string) $row['p'],
                 (string) $row['q']];
+        }
+    }
+
+    /** A standard cost is set by who may value stock. @param  array<string, ?string>  $row */
+    private function standardCost(int $line, string $key, array $row): void
+    {
+        $was = $this->costs[$key] ?? null;
+        if ($was !== null && $row['costing'] === 'standard' && ! BigDecimal::of((string) $row['cost'])->isEqualTo($was) && ! $this->by->may(Deed::Value)) {
+            $this->folder->problem('items', $line, 'cost', "{$row['number']} is valued at a standard cost of ".Amount::plain($was)
+                .', which only who may value stock can change: it revalues what lies there. Leave it as it is, or ask the cost clerk.');
         }
     }
 
@@ -152,12 +170,21 @@ final class FolderChecks
         }
         $codes = [...DB::table('work_centres')->pluck('code')->all(), ...array_column($this->rows('work-centres'), 'code')];
         foreach (array_diff(array_keys(StepAlternatives::read($written)), array_map(Code::keyOf(...), array_map(strval(...), $codes))) as $code) {
+            if ($this->folder->isRefused('work_centres.code', $code)) {
+                continue;
+            }
             $this->folder->problem('routings', $line, 'alternatives', 'no work centre has the code '.mb_strtoupper($code).'.');
         }
     }
 
     private function openingStock(): void
     {
+        $ends = DB::table('places')->whereNotIn('kind', ['store', 'supplier'])->pluck('code_key')->flip();
+        foreach ($this->rows('opening-stock') as $line => $row) {
+            if ($ends->has(Code::keyOf((string) $row['place']))) {
+                $this->folder->problem('opening-stock', $line, 'place', "nothing lies at {$row['place']}: it is where moves end. Name a store or a supplier's place.");
+            }
+        }
         if ($this->rows('opening-stock') === []) {
             return;
         }
@@ -225,7 +252,7 @@ final class FolderChecks
             }
             $this->quantity('orders', $line, (string) $row['item'], (string) $row['quantity'], '');
             $tied = Code::keyOf("{$row['customer_order']}/{$row['line']}");
-            if ($row['customer_order'] !== '' && ($lines[$tied] ?? null) !== Code::keyOf((string) $row['item'])) {
+            if ($row['customer_order'] !== '' && ($lines[$tied] ?? null) !== Code::keyOf((string) $row['item']) && ! $this->folder->isRefused('customer-orders.line', $tied)) {
                 $this->folder->problem('orders', $line, 'customer_order',
                     "customer-orders.csv has no line {$row['line']} of {$row['customer_order']} for {$row['item']}.");
             }
@@ -233,7 +260,7 @@ final class FolderChecks
         foreach (['order-steps', 'order-components'] as $file) {
             foreach ($this->rows($file) as $line => $row) {
                 $state = $states[Code::keyOf((string) $row['order'])] ?? null;
-                if ($state !== 'released') {
+                if ($state !== 'released' && ! $this->folder->isRefused('orders.number', (string) $row['order'])) {
                     $this->folder->problem($file, $line, 'order', $state === null ? "{$row['order']} is not in orders.csv."
                         : "{$row['order']} is not released: nothing can be booked on it yet.");
                 }
@@ -260,6 +287,9 @@ final class FolderChecks
             return; // said at the item
         }
         $ratio = $unit === Code::keyOf($item['unit']) ? ['1', '1'] : $this->ratios[$key][$unit] ?? null;
+        if ($ratio === null && $this->folder->isRefused('item-units.item', $itemNumber)) {
+            return;
+        }
         if ($ratio === null) {
             $this->folder->problem($file, $line, 'unit',
                 "{$itemNumber} is not counted in '{$unit}'. Use {$item['unit']}, or add a line to item-units.csv.");

@@ -6,7 +6,9 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\PeriodLock;
 use App\Actions\Schedule\KeepUp;
+use App\Actions\Stock\SetStandardCost;
 use App\Models\BookingKind;
+use App\Models\Item;
 use App\Models\User;
 use Illuminate\Support\Str;
 
@@ -29,14 +31,18 @@ final class ImportFolder
         };
         $folder = Folder::read($path, $progress);
         $progress('Checking', array_sum(array_map(count(...), $folder->rows)));
-        FolderChecks::run($folder);
+        FolderChecks::run($folder, $by);
         if ($folder->problems !== []) {
             throw new ImportRefused($folder->problems);
         }
         $result = new ImportResult;
         $this->plan->once(fn () => $this->bookings
             ->once(BookingKind::Import, 'import-'.Str::uuid(), $by, function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
-                $this->productData->write($folder, $result, $progress);
+                $costs = $this->productData->write($folder, $ledger, $result, $progress);
+                $this->opening->lock($folder, $ledger, array_keys($costs));
+                foreach ($costs as $item => $cost) {
+                    SetStandardCost::revalue($ledger, Item::query()->findOrFail($item), $cost);
+                }
                 $this->opening->write($folder, $ledger, $result, $by, $progress);
                 if ($folder->problems !== []) {
                     throw new ImportRefused($folder->problems);

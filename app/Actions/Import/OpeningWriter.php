@@ -16,6 +16,7 @@ use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Stock\StockKey;
 
@@ -31,6 +32,13 @@ final class OpeningWriter
     public function __construct(private readonly OrderCopy $copy, private readonly PlannedCost $cost,
         private readonly ProductDataWriter $productData)
     {
+    }
+
+    /** Locks the stock of all items this import moves or revalues. @param  list<int>  $revalued */
+    public function lock(Folder $folder, Ledger $ledger, array $revalued): void
+    {
+        $numbers = array_unique(array_column($folder->rows['opening-stock'] ?? [], 'item'));
+        $ledger->stock->lock([...$revalued, ...array_values(array_map(fn (string $number): int => (int) $this->productData->id(['items', 'number'], $number), $numbers))]);
     }
 
     /** @param  callable(string, int): void  $progress */
@@ -63,8 +71,6 @@ final class OpeningWriter
     /** @param  callable(string, int): void  $progress */
     private function stock(Folder $folder, Ledger $ledger, ImportResult $result, callable $progress): void
     {
-        $numbers = array_column($folder->rows['opening-stock'] ?? [], 'item');
-        $ledger->stock->lock(array_values(array_map(fn (string $number): int => (int) $this->productData->id(['items', 'number'], $number), array_unique($numbers))));
         $rows = [];
         foreach (array_chunk($folder->rows['opening-stock'] ?? [], 500) as $chunk) {
             $this->items($chunk, 'item');
@@ -132,8 +138,13 @@ final class OpeningWriter
     {
         foreach ($folder->rows['orders'] ?? [] as $line => $row) {
             $item = $this->item($row['item']);
-            $order = $this->copy->make($ledger, $item, $item->quantity((string) $row['quantity'])
-                ->amount, $row['due_on'] ?: null, number: $row['number']);
+            try {
+                $order = $this->copy->make($ledger, $item, $item->quantity((string) $row['quantity'])->amount, $row['due_on'] ?: null, number: $row['number']);
+            } catch (Refused $refused) {
+                $folder->problem('orders', $line, 'quantity', $refused->getMessage());
+
+                continue;
+            }
             if ($row['customer_order'] !== '') {
                 $tied = CustomerOrderLine::query()->where('position', (int) $row['line'])
                     ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))->firstOrFail();

@@ -2,21 +2,36 @@
 
 namespace App\Actions\Import;
 
+use App\Actions\Bookings\Ledger;
 use App\Models\Calendar;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Naming\Code;
 
 /** Writes product data of a checked import: what is new is added, what differs is changed, the rest is left alone. */
 final class ProductDataWriter
 {
+    /** @var array<string, array<int, string>> codes by table and id */
+    private array $codes = [];
+
     /** @var array<string, array<string, int>> ids by "table.column" and value in lower case */
     private array $ids = [];
 
-    /** @param  callable(string, int): void  $progress */
-    public function write(Folder $folder, ImportResult $result, callable $progress): void
+    private ProductChanges $changes;
+
+    /** @var array<int, string> standard costs that changed, in euros by item: their stock is to be revalued */
+    private array $costs = [];
+
+    /**
+     * @param  callable(string, int): void  $progress
+     * @return array<int, string> standard costs that changed, in euros by item
+     */
+    public function write(Folder $folder, Ledger $ledger, ImportResult $result, callable $progress): array
     {
         $this->ids = [];
+        $this->costs = [];
+        $this->changes = new ProductChanges($ledger->booking->id);
         $this->shifts($folder, $result);
         foreach (Files::all() as $spec) {
             if ($spec->name === 'holidays') {
@@ -28,6 +43,9 @@ final class ProductDataWriter
         }
         $this->revisions($folder, 'routings', 'routing_steps', 'routing_id', 'step', $result);
         $this->revisions($folder, 'structures', 'structure_lines', 'structure_id', 'position', $result);
+        $this->changes->write();
+
+        return $this->costs;
     }
 
     /** Id of a row by its code or number. @param  array{string, string}  $refers table and column */
@@ -59,6 +77,7 @@ final class ProductDataWriter
                 $new[] = $values;
             } elseif ($this->differs($old, $values)) {
                 DB::table($table)->where('id', $old->id)->update($values);
+                $this->changed($spec, $table, $old, $values);
                 $result->add($spec->name, 'changed');
             } else {
                 $result->add($spec->name, 'same');
@@ -68,7 +87,40 @@ final class ProductDataWriter
             DB::table($table)->insert($chunk);
             $result->add($spec->name, 'new', count($chunk));
         }
+        if ($table === 'items' && $new !== []) {
+            DB::statement('INSERT INTO item_stock (item_id) SELECT i.id FROM items i LEFT JOIN item_stock s ON s.item_id = i.id WHERE s.item_id IS NULL');
+        }
         $this->ids = [];
+    }
+
+    /**
+     * Keeps what of a row is another than before, in words.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    private function changed(FileSpec $spec, string $table, \stdClass $old, array $values): void
+    {
+        $name = trim(implode(' ', array_map(fn (string $key): string => $this->word($spec->column($key), $old->{(string) $spec->column($key)?->into}), $spec->key)));
+        foreach ($spec->columns as $column) {
+            if (! self::isSame($old->{$column->into}, $values[$column->into])) {
+                $this->changes->field($table, $old->id, $name, str_replace('_', ' ', $column->name), $this->word($column, $old->{$column->into}), $this->word($column, $values[$column->into]));
+            }
+        }
+        if ($table === 'items' && $values['costing'] === CostingRule::Standard->value && ! self::isSame($old->cost, $values['cost'])) {
+            $this->costs[$old->id] = (string) $values['cost'];
+        }
+    }
+
+    /** A value as it stands in the file: what it refers to by its code. */
+    private function word(?Column $column, mixed $value): string
+    {
+        if ($column?->refers === null || $value === null) {
+            return (string) $value;
+        }
+        [$table, $code] = $column->refers;
+        $this->codes[$table] ??= DB::table($table)->pluck($code, 'id')->all();
+
+        return (string) ($this->codes[$table][$value] ?? $value);
     }
 
     private function shifts(Folder $folder, ImportResult $result): void
@@ -86,11 +138,22 @@ final class ProductDataWriter
 
                 continue;
             }
+            if ($have !== []) {
+                $this->changes->field('calendars', $calendar->id, (string) $code, 'week', self::week($have), self::week($want));
+            }
             DB::table('shifts')->where('calendar_id', $calendar->id)->delete(); // a calendar in the file is the whole week
             DB::table('shifts')->insert($want);
             $result->add('shifts', $have === [] ? 'new' : 'changed', count($want));
         }
         $this->ids = [];
+    }
+
+    /** @param  array<array-key, array<string, mixed>>  $shifts */
+    private static function week(array $shifts): string
+    {
+        $days = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+        return implode(', ', array_map(fn (array $row): string => "{$days[(int) $row['weekday']]} {$row['from_time']}-{$row['to_time']}".($row['is_break'] ? ' break' : ''), $shifts));
     }
 
     private function holidays(Folder $folder, FileSpec $spec, ImportResult $result): void
@@ -104,6 +167,8 @@ final class ProductDataWriter
                 DB::table('calendar_days')->insert($values);
             } elseif ($this->differs($old, $values)) {
                 DB::table('calendar_days')->where('id', $old->id)->update($values);
+                $this->changes->field('calendars', (int) $key['calendar_id'], (string) $row['calendar'], (string) $row['date'],
+                    trim("{$old->kind} {$old->from_time}-{$old->to_time} {$old->name}"), trim("{$values['kind']} {$values['from_time']}-{$values['to_time']} {$values['name']}"));
             }
             $result->add($spec->name, $old === null ? 'new' : ($this->differs($old, $values) ? 'changed' : 'same'));
         }
@@ -135,6 +200,10 @@ final class ProductDataWriter
 
                     continue;
                 }
+                $this->linesChanged($file, $old->id, "{$first['item']} revision {$first['revision']}", $order, $have->all(), $want->all());
+                if (! self::isSame($old->status, $first['status'])) {
+                    $this->changes->field($file, $old->id, "{$first['item']} revision {$first['revision']}", 'status', $old->status, $first['status']);
+                }
                 DB::table($lineTable)->where($parent, $old->id)->delete();
                 DB::table($file)->where('id', $old->id)
                     ->update(['status' => $first['status'], 'effective_from' => $first['effective_from']]);
@@ -142,6 +211,32 @@ final class ProductDataWriter
             $id = $old->id ?? DB::table($file)->insertGetId(['item_id' => $itemId, ...collect($first)->only(array_slice($head, 1))->all()]);
             DB::table($lineTable)->insert($want->map(fn (array $row): array => [...$row, $parent => $id])->all());
             $result->add($file, $old === null ? 'new' : 'changed', $want->count());
+        }
+    }
+
+    /**
+     * What of the lines of a draft is another than before: by line and field.
+     *
+     * @param  string  $number  what a line is known by: its step or position
+     * @param  array<array-key, \stdClass>  $have
+     * @param  array<array-key, array<string, mixed>>  $want
+     */
+    private function linesChanged(string $kind, int $id, string $record, string $number, array $have, array $want): void
+    {
+        $by = $kind === 'routings' ? 'number' : 'position';
+        $before = array_column(array_map(fn (\stdClass $row): array => (array) $row, $have), null, $by);
+        $after = array_column($want, null, $by);
+        foreach ($before + $after as $at => $any) {
+            if (! isset($before[$at], $after[$at])) {
+                $this->changes->field($kind, $id, $record, "{$number} {$at}", isset($before[$at]) ? 'there' : '', isset($after[$at]) ? 'there' : 'taken out');
+
+                continue;
+            }
+            foreach ($after[$at] as $column => $value) {
+                if (! self::isSame($before[$at][$column], $value)) {
+                    $this->changes->field($kind, $id, $record, "{$number} {$at}, ".str_replace('_', ' ', $column), (string) $before[$at][$column], (string) $value);
+                }
+            }
         }
     }
 
@@ -181,14 +276,16 @@ final class ProductDataWriter
     private function differs(\stdClass $old, array $values): bool
     {
         foreach ($values as $column => $value) {
-            $was = $old->{$column};
-            $same = is_numeric($was) && is_numeric($value) ? BigDecimal::of($was)
-                ->isEqualTo(BigDecimal::of($value)) : (string) $was === (string) $value;
-            if (! $same) {
+            if (! self::isSame($old->{$column}, $value)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    private static function isSame(mixed $was, mixed $is): bool
+    {
+        return is_numeric($was) && is_numeric($is) ? BigDecimal::of((string) $was)->isEqualTo((string) $is) : (string) $was === (string) $is;
     }
 }

@@ -5,6 +5,7 @@ namespace App\Actions\Orders;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use Illuminate\Support\Facades\DB;
 
 /** Somebody else changed the record after the page was opened: who and what is said, nothing is overwritten. */
 final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\Refusal
@@ -15,8 +16,10 @@ final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\
         if ($record->version === $version) {
             return;
         }
-        $column = $record instanceof Order ? 'order_id' : 'customer_order_id';
-        $last = Booking::query()->with('user')->where($column, $record->id)->orderByDesc('id')->first();
+        $last = Booking::query()->with('user')->orderByDesc('id')
+            ->when($record instanceof Order, fn ($query) => $query->where(fn ($of) => $of->where('order_id', $record->id)
+                ->orWhereIn('id', DB::table('order_changes')->where('order_id', $record->id)->select('booking_id'))))
+            ->when($record instanceof CustomerOrder, fn ($query) => $query->where('customer_order_id', $record->id))->first();
         throw new self(($last === null ? 'Somebody changed this meanwhile.'
             : "{$last->user->name} changed this meanwhile: {$last->says}").' Nothing of yours is lost: look at what is there now, then send again.');
     }

@@ -3,13 +3,16 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use App\Models\User;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -28,21 +31,24 @@ final class CureShort
     public function handle(int $id, int $version, string $how, string $quantity, string $reason, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::Remake, $token, $by, function (Ledger $ledger) use ($id, $version, $how, $quantity, $reason): void {
-            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($id);
+            $lost = self::lost($id);
+            Heads::customerOrders(CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all());
+            $order = Heads::orders([$id])->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
+            $ledger->stock->lock([$order->item_id]);
             ChangedMeanwhile::check($order, $version);
             $amount = $order->item->quantity($quantity)->amount;
             $short = self::scrapped($order)->minus(self::cured($order));
             if ($amount->isGreaterThan($short)) {
                 throw Refused::because(sprintf('Order %s is short by %s. Cure no more than that.', $order->number, Amount::plain($short)), 'quantity');
             }
-            $ledger->stock->lock([$order->item_id]);
-            $said = $how === 'remake' ? $this->remake($ledger, $order, $amount) : '';
-            if ($how === 'stock' && $amount->isGreaterThan($free = $ledger->stock->unpromised($order->item_id))) {
-                throw Refused::because(sprintf('%s of %s are free in stock.', Amount::plain($free->isNegative() ? BigDecimal::zero() : $free), $order->item->label()), 'quantity');
+            $said = '';
+            if ($how === 'remake') {
+                $new = $this->remake($ledger, $order, $amount);
+                $this->coverAgain($ledger, $lost, $amount, $new);
+                $said = Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
             }
-            $moved = $how === 'remake' ? BigDecimal::zero() : $this->coversOff($ledger, $order, $amount, $how === 'stock' ? null : false);
-            if ($how === 'stock' && ! $moved->isPositive()) {
-                throw Refused::because("No customer line counts on order {$order->number} for these. Accept it, or make them again.", 'quantity');
+            if ($how === 'stock') {
+                $this->fromStock($ledger, $order, $lost, $amount);
             }
             $ledger->about($order);
             $ledger->change($order, 'finishes short', Amount::plain($short), $how);
@@ -68,32 +74,54 @@ final class CureShort
         return BigDecimal::of((string) Order::query()->where('remake_of_id', $order->id)->where('state', '<>', 'cancelled')->sum('quantity'));
     }
 
-    private function remake(Ledger $ledger, Order $order, BigDecimal $amount): string
+    private function remake(Ledger $ledger, Order $order, BigDecimal $amount): Order
     {
         $new = $this->copy->make($ledger, $order->item, $amount, $order->due_on);
         $new->fill(['remake_of_id' => $order->id, 'rank' => $order->rank, 'for_order_id' => $order->for_order_id])->save();
-        $this->coversOff($ledger, $order, $amount, $new);
 
-        return Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
+        return $new;
+    }
+
+    /** @param  array<int, BigDecimal>  $lost  by line */
+    private function fromStock(Ledger $ledger, Order $order, array $lost, BigDecimal $amount): void
+    {
+        $free = $ledger->stock->unpromised($order->item_id);
+        if ($amount->isGreaterThan($free)) {
+            throw Refused::because(sprintf('%s of %s are free in stock.', Amount::plain($free->isNegative() ? BigDecimal::zero() : $free), $order->item->label()), 'quantity');
+        }
+        if (! $this->coverAgain($ledger, $lost, $amount, null)->isPositive()) {
+            throw Refused::because("No customer line counts on order {$order->number} for these. Accept it, or make them again.", 'quantity');
+        }
     }
 
     /**
-     * Takes cover off the order, as far as it cannot give it any more.
+     * Lines that lost what was scrapped get it from elsewhere, the earliest promise first, as far as they still want it.
      *
-     * @param  Order|null|false  $to  another order, stock (null), or nothing (false)
+     * @param  array<int, BigDecimal>  $lost  by line
+     * @param  Order|null  $by  null = stock
      */
-    private function coversOff(Ledger $ledger, Order $order, BigDecimal $amount, Order|null|false $to): BigDecimal
+    private function coverAgain(Ledger $ledger, array $lost, BigDecimal $amount, ?Order $by): BigDecimal
     {
-        $moved = BigDecimal::zero();
-        foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
-            $take = BigDecimal::min($amount->minus($moved), $cover->quantity);
-            if ($take->isPositive()) {
-                $ledger->changeCover($cover, $take->negated());
-                $to === false ?: $ledger->cover($cover->line, $to, $take);
-                $moved = $moved->plus($take);
+        $given = BigDecimal::zero();
+        foreach (CustomerOrderLine::query()->whereKey(array_keys($lost))->orderBy('promised_on')->orderBy('id')->get() as $line) {
+            $wants = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
+            $give = BigDecimal::min($amount->minus($given), $lost[$line->id], $wants);
+            if ($give->isPositive()) {
+                $ledger->cover($line, $by, $give);
+                $given = $given->plus($give);
             }
         }
 
-        return $moved;
+        return $given;
+    }
+
+    /** What customer lines lost of this order by scrap, by line. @return array<int, BigDecimal> */
+    private static function lost(int $order): array
+    {
+        $rows = DB::table('cover_entries AS e')->join('covers AS c', 'c.id', 'e.cover_id')->join('bookings AS b', 'b.id', 'e.booking_id')
+            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')->where('c.order_id', $order)->where('b.kind', BookingKind::Report->value)->whereNull('r.id')
+            ->groupBy('c.line_id')->selectRaw('c.line_id, -SUM(e.quantity) AS quantity')->pluck('quantity', 'line_id');
+
+        return $rows->map(fn ($quantity): BigDecimal => BigDecimal::of((string) $quantity))->filter(fn (BigDecimal $quantity): bool => $quantity->isPositive())->all();
     }
 }

@@ -7,6 +7,7 @@ use App\Models\Balance;
 use App\Models\Cover;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Models\OrderStep;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Stock\Condition;
 
@@ -39,11 +40,13 @@ final class MissingParts
     private function missing(OrderComponent $component): BigDecimal
     {
         $open = ['firm', 'released', 'running'];
+        // what lies at a supplier is not at hand here
         $there = BigDecimal::of((string) Balance::query()->where('item_id', $component->item_id)->where('condition', Condition::Free->value)
-            ->where('owner_id', 0)->sum('quantity'))
+            ->where('owner_id', 0)->whereRelation('place', 'kind', 'store')->sum('quantity'))
             ->minus(Cover::promisedFromStock($component->item_id));
-        $coming = BigDecimal::of((string) Order::query()->where('item_id', $component->item_id)->whereIn('state', $open)->sum('quantity'))
-            ->minus((string) Order::query()->where('item_id', $component->item_id)->whereIn('state', $open)->sum('received_quantity'))
+        $orders = Order::query()->where('item_id', $component->item_id)->whereIn('state', $open);
+        $coming = BigDecimal::of((string) (clone $orders)->sum('quantity'))->minus((string) (clone $orders)->sum('received_quantity'))
+            ->minus((string) OrderStep::query()->whereIn('order_id', $orders->select('id'))->sum('scrap'))
             ->minus((string) Cover::query()->where('item_id', $component->item_id)->where('supply', '<>', Cover::STOCK)->sum('quantity'));
         $needed = BigDecimal::of((string) OrderComponent::query()->where('item_id', $component->item_id)
             ->whereHas('order', fn ($query) => $query->whereIn('state', $open))

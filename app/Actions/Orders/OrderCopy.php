@@ -87,9 +87,10 @@ final class OrderCopy
     /**
      * What an order for $quantity takes by the master structure, phantoms passed through.
      *
+     * @param  array<int, int>  $copied  structures of phantoms an order has copied, by item; for the others the one in force today
      * @return list<Need>
      */
-    public function needs(Item $item, ?Structure $structure, BigDecimal $quantity): array
+    public function needs(Item $item, ?Structure $structure, BigDecimal $quantity, array $copied = []): array
     {
         if ($structure === null) {
             return [];
@@ -101,13 +102,21 @@ final class OrderCopy
             $component = Item::query()->findOrFail((int) $line->item);
             if ($component->kind === 'phantom' && ! isset($phantoms[$line->item])) {
                 $phantoms[$line->item] = true;
-                $inner = $this->effective(Structure::class, $component->id, now(config()->string('pace.zone'))->toDateString());
+                $inner = isset($copied[$component->id]) ? Structure::query()->findOrFail($copied[$component->id])
+                    : $this->effective(Structure::class, $component->id, now(config()->string('pace.zone'))->toDateString());
                 $lines[$line->item] = $inner instanceof Structure ? $this->lines($inner) : [];
                 array_push($open, ...$lines[$line->item]);
             }
         }
 
         return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
+    }
+
+    /** The structures an order's components were copied from, by the item each belongs to. @return array<int, int> */
+    public function copiedFrom(Order $order): array
+    {
+        return DB::table('structures AS s')->join('structure_lines AS l', 'l.structure_id', 's.id')->join('order_components AS c', 'c.structure_line_id', 'l.id')
+            ->where('c.order_id', $order->id)->pluck('s.id', 's.item_id')->map(fn ($id): int => (int) $id)->all();
     }
 
     /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */

@@ -4,6 +4,7 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Import\ProductChanges;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
@@ -35,6 +36,9 @@ final class SetStandardCost
             $before = $item->cost;
             $item->cost = $cost;
             $item->save();
+            $changes = new ProductChanges($ledger->booking->id);
+            $changes->field('items', $item->id, $item->number, 'cost', $before, $cost);
+            $changes->write();
             $difference = self::revalue($ledger, $item, $cost);
             $ledger->says("{$item->label()} costs ".Amount::plain($cost).' € by standard, before '.Amount::plain($before).': stock is worth '.number_format($difference / 100, 2).' € more.');
         }, $reason);

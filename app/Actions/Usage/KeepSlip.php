@@ -4,6 +4,7 @@ namespace App\Actions\Usage;
 
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\Place;
 use App\Models\Slip;
 use App\Models\SlipLine;
 use App\Models\User;
@@ -121,7 +122,11 @@ final class KeepSlip
         $there = DB::table('slip_splits')->whereIn('slip_line_id', array_keys($typed))->orderBy('id')->get()->groupBy('slip_line_id');
         $new = [];
         $gone = [];
+        $stores = Place::query()->where('kind', 'store')->pluck('id')->flip();
         foreach ($typed as $line => $rows) {
+            foreach (array_filter(array_column($rows, 'place')) as $place) {
+                $stores->has((int) $place) ?: throw Refused::because('Nothing is taken from there. Choose one of the places offered.', "lines.{$line}.splits");
+            }
             $rows = array_values(array_filter(array_map(fn (array $row): array => ['slip_line_id' => $line, 'code' => mb_substr(trim((string) ($row['code'] ?? '')), 0, 60),
                 'place_id' => ($row['place'] ?? '') === '' ? null : (int) $row['place'], 'typed' => mb_substr(trim((string) ($row['quantity'] ?? '')), 0, 30)], $rows),
                 fn (array $row): bool => $row['code'].$row['typed'] !== ''));

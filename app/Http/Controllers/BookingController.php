@@ -36,7 +36,8 @@ class BookingController extends Controller
         $found = Booking::query()->with(['user', 'order', 'moves.item.unit', 'moves.from', 'moves.to', 'moves.lot', 'moves.order', 'moves.reversedBy', 'stepEntries.step', 'costEntries'])
             ->findOrFail($booking);
 
-        return view('bookings.show', ['booking' => $found, 'reversedBy' => Booking::query()->firstWhere('reverses_id', $found->id)]);
+        return view('bookings.show', ['booking' => $found, 'reversedBy' => Booking::query()->firstWhere('reverses_id', $found->id),
+            'changes' => DB::table('product_changes')->where('booking_id', $found->id)->orderBy('id')->limit(300)->get()]);
     }
 
     public function lines(DeedRequest $request, int $booking, ReverseLines $reverse): RedirectResponse

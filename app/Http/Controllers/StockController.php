@@ -41,7 +41,7 @@ class StockController extends Controller
         $found = Item::query()->with(['unit', 'units.unit'])->findOrFail($item);
 
         return view('stock.show', ['item' => $found, 'balances' => StockList::balances(item: $found->id),
-            'moves' => StockList::movements($found->id, $request->integer('before')),
+            'moves' => StockList::movements($found->id, $request->integer('before')), 'changes' => StockList::changes($found->id),
             'purchases' => Purchase::query()->with('supplier')->where('item_id', $found->id)->where('is_open', true)->orderBy('expected_on')
                 ->get()]);
     }

@@ -34,7 +34,8 @@ final readonly class CustomerOrderPage
         $openOrders = DB::table('orders AS o')->whereIn('o.item_id', $items)->whereIn('o.state', ['firm', 'released', 'running'])
             ->orderBy('o.due_on')
             ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
-            ->selectRaw('o.quantity - o.received_quantity - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.order_id = o.id) AS free')
+            ->selectRaw('o.quantity - o.received_quantity - (SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)
+                - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.order_id = o.id) AS free')
             ->having('free', '>', 0)->get()->groupBy('item_id');
         $free = DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')
             ->where('b.condition', 'free')->where('b.owner_id', 0)->whereIn('b.item_id', $items)->groupBy('b.item_id')

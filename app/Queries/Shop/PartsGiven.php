@@ -115,7 +115,7 @@ final class PartsGiven
         $wanted = array_flip($items->all());
         $supplies = [];
         foreach ($this->orders as $order) {
-            $open = BigDecimal::of($order->quantity)->minus($order->received_quantity)->minus($kept[$order->id] ?? BigDecimal::zero());
+            $open = $order->will_give->minus($order->received_quantity)->minus($kept[$order->id] ?? BigDecimal::zero());
             if (isset($wanted[$order->item_id]) && $open->isPositive()) {
                 $supplies[] = new Supply("order {$order->number}", $order->item_id, $open, order: $order->id,
                     forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null);

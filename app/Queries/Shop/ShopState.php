@@ -3,6 +3,7 @@
 namespace App\Queries\Shop;
 
 use App\Models\Calendar;
+use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -10,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Allocation;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Pin;
@@ -23,7 +25,7 @@ final class ShopState
 {
     private const OPEN = ['firm', 'released', 'running'];
 
-    private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'started_at',
+    private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at',
         'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days', 'alternatives',
         'transfer_quantity'];
 
@@ -168,11 +170,15 @@ final class ShopState
     private function readSteps(): void
     {
         $expected = [];
+        $alive = [];
         foreach (DB::table('order_steps')->whereIn('order_id', $this->orders->keys())->orderBy('order_id')->orderBy('number')
             ->get(self::STEP) as $step) {
             $order = $this->orders[$step->order_id];
             $in = $expected[$step->order_id]
                 ?? ($order->released_at === null ? BigDecimal::of($order->quantity) : BigDecimal::of($step->taken_in));
+            if ($order->released_at !== null) {
+                $alive[$step->order_id][] = BigDecimal::of($step->taken_in)->minus($step->scrap)->minus($step->passed_on);
+            }
             $untouched = $step->good === '0.000000' && $step->scrap === '0.000000'; // most are: no arithmetic for them
             $left = $untouched ? $in : $in->minus($step->good)->minus($step->scrap);
             $expected[$step->order_id] = $untouched ? $in : $in->minus($step->scrap);
@@ -180,6 +186,10 @@ final class ShopState
                 $step->left = $left;
                 $this->steps[$step->order_id][] = $step;
             }
+        }
+        foreach ($this->orders as $order) {
+            $order->will_give = Order::given(OrderState::from($order->state), $order->released_at !== null, BigDecimal::of($order->quantity),
+                BigDecimal::of($order->received_quantity), $alive[$order->id] ?? []);
         }
     }
 

@@ -26,7 +26,7 @@
         @endforeach
     </nav>
     <form class="find" action="{{ route('find') }}" role="search">
-        <input id="find" name="q" type="search" aria-label="Find or scan" placeholder="Find or scan  /" autocomplete="off" value="{{ request()->routeIs('find') ? request('q') : '' }}"
+        <input id="find" name="q" type="search" aria-label="Find or scan" placeholder="Find or scan  /" autocomplete="off" value="{{ request()->routeIs('find') && is_string(request('q')) ? request('q') : '' }}"
                hx-get="{{ route('find') }}" hx-trigger="input changed delay:180ms" hx-target="next .found">
         <div class="found"></div>
     </form>

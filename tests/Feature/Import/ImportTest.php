@@ -90,7 +90,8 @@ it('takes customer orders with dates relative to today, and half-done orders wit
     expect($order->state->value)->toBe('running')->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))
         ->toBe(33575);
     expect(DB::table('customer_order_lines')->where('position', 10)->latest('id')->value('promised_on'))->toBe('2026-11-27');
-    expect(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')->and($this->shop->differences())
+    expect(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('5.000000') // one of the six is scrapped
+        ->and($this->shop->differences())
         ->toBe([]);
     expect($this->shop->order('LID-9', '1')->number)->toBe('902');
     expect(import(['orders.csv' => "number,item,quantity,state\n950,TRAY-40,6,released\n",
