@@ -103,7 +103,7 @@ final class Refusals
     private static function keep(Request $request): void
     {
         if (! $request->isMethod('GET')) {
-            $request->session()->put('kept', ['input' => self::typed($request), 'url' => url()->previous('/'), 'by' => $request->input('_by')]);
+            $request->session()->put('typed_before', ['input' => self::typed($request), 'url' => url()->previous('/'), 'by' => $request->input('_by')]);
         }
     }
 

@@ -7,14 +7,29 @@ namespace KeepPace\Core\Quantity;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigInteger;
 use Brick\Math\RoundingMode;
+use KeepPace\Core\Refused;
 
 /** Money in the smallest coin, as whole numbers; the one place where amounts become coins. */
 final class Cents
 {
-    /** The price of an amount: rounded once, half up. @param  string  $price per unit, in the main coin (euros) */
+    /** Ten million million euros: the sum of thousands of such still fits its column. */
+    private const MOST = 1_000_000_000_000_000;
+
+    /**
+     * The price of an amount: rounded once, half up.
+     *
+     * @param  string  $price per unit, in the main coin (euros)
+     *
+     * @throws Refused when it comes to more than can be meant
+     */
     public static function of(BigDecimal $amount, string $price): int
     {
-        return $amount->multipliedBy($price)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt();
+        $cents = $amount->multipliedBy($price)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP);
+        if ($cents->abs()->isGreaterThan(self::MOST)) {
+            throw Refused::because('That comes to '.$cents->dividedBy(100, 0, RoundingMode::DOWN).', more than can be meant. Check the quantity and the price.', 'price');
+        }
+
+        return $cents->toInt();
     }
 
     /** The part of a value that goes with part of a quantity, rounded half up; all of it when all goes. */

@@ -7,10 +7,14 @@ namespace KeepPace\Core\Routing;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
 
 /** How long a step takes: setup once, run by quantity. */
 final readonly class StepTime
 {
+    private const MOST = 5_256_000;
+
     /**
      * @param  BigDecimal  $setup  minutes, 0 or more
      * @param  BigDecimal  $rate  by $basis, above 0 (0 minutes are allowed where minutes are given)
@@ -35,11 +39,20 @@ final readonly class StepTime
         };
     }
 
-    /** Whole minutes for $quantity, rounded up once for the step; without setup for what goes on running. */
+    /**
+     * Whole minutes for $quantity, rounded up once for the step; without setup for what goes on running.
+     *
+     * @throws Refused when it is more than ten years of minutes: a slip of the finger
+     */
     public function minutes(BigDecimal $quantity, bool $withSetup = true): int
     {
         $exact = $withSetup ? $this->run($quantity)->plus($this->setup) : $this->run($quantity);
+        $minutes = $exact->toScale(0, RoundingMode::CEILING);
+        if ($minutes->isGreaterThan(self::MOST)) {
+            throw Refused::because(sprintf('%s pieces would take %s years here. Check the quantity and the run time.', Amount::plain($quantity),
+                $minutes->dividedBy(525_600, 0, RoundingMode::DOWN)), 'quantity');
+        }
 
-        return $exact->toScale(0, RoundingMode::CEILING)->toInt();
+        return $minutes->toInt();
     }
 }

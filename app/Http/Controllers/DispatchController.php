@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Models\WorkCentre;
 use App\Papers\CalendarFile;
+use App\Papers\Csv;
 use App\Papers\DispatchPaper;
 use App\Queries\Board\DispatchList;
 use Illuminate\Contracts\View\View;
@@ -36,14 +37,7 @@ class DispatchController extends Controller
 
     public function csv(Request $request, int $centre): StreamedResponse
     {
-        $list = $this->list($request, $centre);
-
-        return response()->streamDownload(function () use ($list): void {
-            $out = fopen('php://output', 'w');
-            foreach ([DispatchList::HEAD, ...$list->table(true)] as $row) {
-                fputcsv($out, $row, escape: '');
-            }
-        }, 'dispatch-list.csv', ['Content-Type' => 'text/csv; charset=utf-8']);
+        return Csv::download('dispatch-list.csv', [DispatchList::HEAD, ...$this->list($request, $centre)->table(true)]);
     }
 
     /** For a calendar program, which cannot log in: the address is signed and lasts. */

@@ -36,7 +36,7 @@ class LoginController extends Controller
         }
         $brake->release();
         Log::channel('logins')->info('logged in', ['login' => $user?->login, 'from' => $request->ip()]);
-        $kept = $request->session()->pull('kept');
+        $kept = $request->session()->pull('typed_before');
         $request->session()->regenerate();
 
         return is_array($kept) ? $this->goOn($kept) : redirect()->intended('/');
