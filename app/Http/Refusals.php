@@ -78,7 +78,7 @@ final class Refusals
         }
         self::keep($request);
 
-        return redirect()->guest(route('login'))->with('kept', $request->isMethod('GET') ? null : true);
+        return redirect()->guest(route('login'));
     }
 
     private static function tokenGone(Request $request): JsonResponse|RedirectResponse

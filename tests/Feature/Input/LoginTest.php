@@ -57,8 +57,9 @@ it('slows down who tries one account, however its name is written', function () 
 });
 
 it('slows down who tries many accounts from one address', function () {
-    for ($i = 0; $i < 60; $i++) {
-        login($this, "nobody{$i}", 'wrong');
+    login($this, 'nobody', 'wrong')->assertSessionHasErrors('login');
+    for ($i = 1; $i < 60; $i++) { // as if the others had been tried as well: each takes a fifth of a second, whoever is tried
+        RateLimiter::hit('login:address:10.0.0.1');
     }
     login($this, 'buyer', 'pace')->assertSessionHasErrors('login');
     login($this, 'buyer', 'pace', '10.0.0.9')->assertSessionHasNoErrors();
