@@ -19,10 +19,11 @@ final class LiveShop
 
     private int $clock;
 
-    public function __construct(private readonly string $database, bool $serve = false)
+    /** @param  string|null  $port  of another database server than that of the tests */
+    public function __construct(private readonly string $database, bool $serve = false, ?string $port = null)
     {
         $this->setClock(self::MORNING);
-        $this->port = (string) (getenv('DB_PORT') ?: '33070');
+        $this->port = $port ?? (string) (getenv('DB_PORT') ?: '33070');
         $this->db = new \PDO("mysql:host=127.0.0.1;port={$this->port}", 'keep_pace', '', [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
         $this->db->exec("DROP DATABASE IF EXISTS `{$database}`; CREATE DATABASE `{$database}`; USE `{$database}`");
         $this->fill();

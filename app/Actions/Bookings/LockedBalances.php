@@ -155,6 +155,14 @@ final class LockedBalances
         return $this->quantity($item)->minus($this->promised($item));
     }
 
+    /** Whether more is promised than is there. Where nothing is promised nothing is added up: an item may have a hundred thousand lots. */
+    public function isOverpromised(int $item): bool
+    {
+        $promised = $this->promised($item);
+
+        return $promised->isPositive() && $promised->isGreaterThan($this->quantity($item));
+    }
+
     /** Stock of an item promised to customer lines; held still by the item's lock. */
     public function promised(int $item): BigDecimal
     {

@@ -155,7 +155,7 @@ final class ReverseBooking
             }
         }
         foreach ($booking->moves->pluck('item_id')->unique() as $item) {
-            if ($ledger->stock->unpromised($item)->isNegative()) {
+            if ($ledger->stock->isOverpromised($item)) {
                 throw Refused::because('What came in by this booking is promised to a customer line. Untie the line first.');
             }
         }

@@ -53,7 +53,7 @@ final class ReverseLines
             }
             Questions::reversed($ledger, $booking->setRelation('moves', $moves));
             foreach ($moves->pluck('item_id')->unique() as $item) {
-                if ($ledger->stock->unpromised($item)->isNegative()) {
+                if ($ledger->stock->isOverpromised($item)) {
                     throw Refused::because('What came in by this line is promised to a customer line. Untie that first.');
                 }
             }

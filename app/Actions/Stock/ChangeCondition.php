@@ -37,7 +37,7 @@ final class ChangeCondition
             $ledger->stock->read([$from, $key]);
             $amount = $item->quantity($quantity)->amount;
             $ledger->move($item, $amount, null, $from, $key);
-            if ($ledger->stock->unpromised($item->id)->isNegative()) {
+            if ($ledger->stock->isOverpromised($item->id)) {
                 throw StockRefused::promised($item->label(), $amount, $ledger->stock->quantity($item->id)->plus($amount), $ledger->stock->promised($item->id));
             }
             Reservations::assertKept($ledger, $item);

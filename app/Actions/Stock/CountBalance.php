@@ -36,7 +36,7 @@ final class CountBalance
             }
             if ($difference->isNegative()) {
                 $ledger->move($item, $difference->negated(), null, $found->key(), 'outside');
-                if ($ledger->stock->unpromised($item->id)->isNegative()) {
+                if ($ledger->stock->isOverpromised($item->id)) {
                     throw Refused::because("More of {$item->label()} is promised to customer lines than would be left. Untie a line first.", 'quantity');
                 }
                 Reservations::assertKept($ledger, $item);

@@ -19,10 +19,13 @@ final class Reservations
     public static function assertKept(Ledger $ledger, Item $item): void
     {
         $rows = DB::table('reservations AS r')->join('orders AS o', 'o.id', 'r.order_id')->where('r.item_id', $item->id)->where('r.quantity', '>', 0)->get(['r.lot_id', 'r.quantity', 'o.number']);
+        if ($rows->isEmpty()) {
+            return;
+        }
         $sum = fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->quantity);
         $there = $ledger->stock->quantity($item->id)->minus($ledger->stock->promised($item->id));
         $numbers = fn ($of): array => array_values($of->pluck('number')->unique()->all());
-        if ($rows->isNotEmpty() && $rows->reduce($sum, BigDecimal::zero())->isGreaterThan($there)) {
+        if ($rows->reduce($sum, BigDecimal::zero())->isGreaterThan($there)) {
             throw StockRefused::kept($item->label(), $numbers($rows));
         }
         foreach ($rows->where('lot_id', '<>', 0)->groupBy('lot_id') as $lot => $of) {

@@ -30,7 +30,7 @@ final class ScrapStock
             $ledger->stock->read([$found->key()]);
             $amount = $item->quantity($quantity)->amount;
             $ledger->move($item, $amount, null, $found->key(), 'scrap', ['scrap_class' => $class->value, 'reason' => $reason]);
-            if ($ledger->stock->unpromised($item->id)->isNegative()) {
+            if ($ledger->stock->isOverpromised($item->id)) {
                 throw StockRefused::promised($item->label(), $amount, $ledger->stock->quantity($item->id)->plus($amount), $ledger->stock->promised($item->id));
             }
             Reservations::assertKept($ledger, $item);
