@@ -3,7 +3,7 @@
 /* Router of PHP's built-in server: files of public/ as they are, with a long life; all else to the application. */
 
 $path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
-$file = realpath(__DIR__.'/../public'.$path);
+$file = str_contains($path, "\0") ? false : realpath(__DIR__.'/../public'.$path);
 if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file, realpath(__DIR__.'/../public').'/')) {
     if (str_ends_with($file, '.php')) {
         http_response_code(404);

@@ -51,7 +51,7 @@ enum BookingKind: string
     public function label(): string
     {
         return match ($this) {
-            self::Import => 'opening',
+            self::Import => 'import',
             self::CustomerOrder => 'customer order',
             self::CustomerLineChanged => 'line changed',
             self::Cover => 'cover',

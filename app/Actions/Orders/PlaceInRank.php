@@ -57,7 +57,9 @@ final class PlaceInRank
     public function effect(int $id, ?int $before): Effect
     {
         return $this->ask->of(function () use ($id, $before): void {
-            foreach (self::places($id, $before)[2] as $order => $rank) {
+            $ranks = self::places($id, $before)[2];
+            ksort($ranks); // in the order all deeds take orders in
+            foreach ($ranks as $order => $rank) {
                 DB::table('orders')->where('id', $order)->update(['rank' => $rank]);
             }
         });

@@ -173,11 +173,14 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
     app(WhatIf::class)->tryLever($order->id, $lever, 't', $planner);
     $plan = Plan::query()->where('is_live', false)->firstOrFail();
     $tried = arrangedSteps($plan->id);
+    $version = $order->refresh()->version;
     app(GoLive::class)->handle($plan->id, null, 'l', $planner);
+    // an old form of the order must not overwrite its new rank, or its halves, unseen
+    expect($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 1));
     $after = $fact($order);
     expect($after)->not->toEqual($before)->and(arrangedSteps())->toBe($tried)->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $planner);
-    expect($fact($order))->toEqual($before);
+    expect($fact($order))->toEqual($before)->and($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
     app(UndoPlan::class)->redo(Plan::LIVE, 'r', $planner);
     expect($fact($order))->toEqual($after)->and(arrangedSteps())->toBe($tried);
 })->with([

@@ -2,10 +2,16 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\CountBalance;
+use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\ScrapStock;
+use App\Models\Balance;
 use App\Models\Booking;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\ScrapClass;
 
 it('books goods in, by another unit, to the cent', function () {
     $before = $this->shop->stock('SS-15');
@@ -82,3 +88,18 @@ it('gives the same answer for 10 as for 3 + 7, and in another unit', function ()
     expect($this->shop->stock('SS-20', 'X-1')['quantity'])->toBe($this->shop->stock('SS-20', 'X-2')['quantity'])
         ->and($this->shop->stock('SS-20', 'X-1')['value'])->toBe($this->shop->stock('SS-20', 'X-2')['value']);
 });
+
+it('counts nothing that lies at a supplier as on hand: what is promised is not scrapped, blocked or counted away', function (string $deed) {
+    $lid = $this->shop->item('LID-9');
+    $this->shop->cover($this->shop->customerOrder(['LID-9' => '7']), CoverBy::Stock); // of the 8 in stores
+    $supplier = DB::table('places')->insertGetId(['code' => 'GRINDER', 'name' => 'At the grinder', 'kind' => 'supplier']);
+    app(GoodsIn::class)->handle($lid->id, '10', null, '41', $supplier, '', null, 'there', $this->shop->as(Role::Storekeeper));
+    $balance = Balance::query()->where('item_id', $lid->id)->where('quantity', '8')->firstOrFail()->id;
+    $as = $this->shop->as(Role::Storekeeper);
+    expect(fn () => match ($deed) {
+        'scrap' => app(ScrapStock::class)->handle($balance, '2', ScrapClass::Handling, 'x', 't', $as),
+        'block' => app(ChangeCondition::class)->handle($balance, '2', Condition::Blocked, 'x', 't', $as),
+        default => app(CountBalance::class)->handle($balance, '6', 'x', 't', $as),
+    })->toThrow(Refused::class, 'promised');
+    expect($this->shop->differences())->toBe([]);
+})->with(['scrap', 'block', 'count']);
