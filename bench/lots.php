@@ -39,13 +39,36 @@ $token = fn (): string => (string) Str::uuid();
 /** Brings the item to so many lots, booked as one opening would be. */
 $fill = function (int $lots) use ($item, $place, $by): void {
     $there = DB::table('balances')->where('item_id', $item->id)->count();
-    $booking = DB::table('bookings')->insertGetId(['token' => "lots-{$lots}", 'kind' => 'count', 'user_id' => $by->id, 'entered_at' => now(), 'booked_on' => now()->toDateString(), 'says' => 'lots']);
+    $booking = DB::table('bookings')->insertGetId([
+        'token' => "lots-{$lots}",
+        'kind' => 'count',
+        'user_id' => $by->id,
+        'entered_at' => now(),
+        'booked_on' => now()->toDateString(),
+        'says' => 'lots',
+    ]);
     $outside = Place::end('outside')->id;
     foreach (array_chunk(range($there + 1, $lots), 2000) as $part) {
         DB::table('lots')->insert(array_map(fn (int $n): array => ['item_id' => $item->id, 'code' => "L-{$n}"], $part));
-        $ids = DB::table('lots')->whereIn('code_key', array_map(fn (int $n): string => "l-{$n}", $part))->pluck('id')->all();
-        DB::table('balances')->insert(array_map(fn (int $lot): array => ['item_id' => $item->id, 'place_id' => $place->id, 'lot_id' => $lot, 'condition' => 'free', 'owner_id' => 0, 'quantity' => 2], $ids));
-        DB::table('stock_values')->insert(array_map(fn (int $lot): array => ['item_id' => $item->id, 'lot_id' => $lot, 'quantity' => 2, 'value' => 9300], $ids));
+        $ids = DB::table('lots')
+            ->whereIn('code_key', array_map(fn (int $n): string => "l-{$n}", $part))
+            ->pluck('id')
+            ->all();
+        DB::table('balances')->insert(array_map(
+            fn (int $lot): array => [
+                'item_id' => $item->id,
+                'place_id' => $place->id,
+                'lot_id' => $lot,
+                'condition' => 'free',
+                'owner_id' => 0,
+                'quantity' => 2,
+            ],
+            $ids,
+        ));
+        DB::table('stock_values')->insert(array_map(
+            fn (int $lot): array => ['item_id' => $item->id, 'lot_id' => $lot, 'quantity' => 2, 'value' => 9300],
+            $ids,
+        ));
         DB::table('moves')->insert(array_map(fn (int $lot): array => ['booking_id' => $booking, 'item_id' => $item->id, 'lot_id' => $lot, 'owner_id' => 0, 'from_place_id' => $outside, 'from_condition' => 'free',
             'to_place_id' => $place->id, 'to_condition' => 'free', 'quantity' => 2, 'value' => 9300], $ids));
     }
@@ -59,9 +82,32 @@ $balance = function () use ($item): Balance {
     return Balance::query()->where('item_id', $item->id)->where('lot_id', $lot)->firstOrFail();
 };
 $deeds = [
-    'goods in, a new lot' => fn () => app(GoodsIn::class)->handle($item->id, '3', null, '46', $place->id, 'N-'.Str::random(8), null, $token(), $by),
-    'a count of one lot' => fn () => app(CountBalance::class)->handle($balance()->id, (string) random_int(20, 90000), 'bench', $token(), $by),
-    'scrap of one lot' => fn () => app(ScrapStock::class)->handle($balance()->id, '1', ScrapClass::Handling, 'bench', $token(), $by),
+    'goods in, a new lot' => fn () => app(GoodsIn::class)->handle(
+        $item->id,
+        '3',
+        null,
+        '46',
+        $place->id,
+        'N-'.Str::random(8),
+        null,
+        $token(),
+        $by,
+    ),
+    'a count of one lot' => fn () => app(CountBalance::class)->handle(
+        $balance()->id,
+        (string) random_int(20, 90000),
+        'bench',
+        $token(),
+        $by,
+    ),
+    'scrap of one lot' => fn () => app(ScrapStock::class)->handle(
+        $balance()->id,
+        '1',
+        ScrapClass::Handling,
+        'bench',
+        $token(),
+        $by,
+    ),
 ];
 $median = function (callable $deed): float {
     $taken = [];

@@ -1,7 +1,8 @@
 <?php
 
 /*
- * A night's run: the demo's story told on every day of a year, the hour of the start going round the clock; verify after each.
+ * A night's run: the demo's story told on every day of a year, the hour of the start going round the clock; verify
+ * after each.
  *   bench/run stories [--from 2026-11-25] [--days 365] [--weeks 6]
  * Prints a line for each story that broke, and at the end how many did; exit 1 when one did.
  */

@@ -6,8 +6,8 @@ use App\Models\User;
 use Illuminate\Support\Facades\RateLimiter;
 
 /**
- * Slows down who tries passwords: by the account that was found, however its name was written, and by the address tried from.
- * Stations of one shop may share an address, so that one is far looser.
+ * Slows down who tries passwords: by the account that was found, however its name was written, and by the address
+ * tried from. Stations of one shop may share an address, so that one is far looser.
  */
 final readonly class LoginBrake
 {

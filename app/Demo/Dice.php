@@ -2,7 +2,10 @@
 
 namespace App\Demo;
 
-/** The story's chances. Each day has its own, so a day on which the shop is closed changes nothing of the days after it. */
+/**
+ * The story's chances. Each day has its own, so a day on which the shop is closed changes nothing of the days after
+ * it.
+ */
 final class Dice
 {
     private \Random\Randomizer $random;

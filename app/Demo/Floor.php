@@ -72,7 +72,12 @@ final class Floor
         $arrival = new Arrival(expiresOn: $purchase->item->number === 'GREASE-4'
             ? CarbonImmutable::now()->addDays($left < 60 ? 70 : 500)->toDateString() : null);
         $this->goodsIn->handle($purchase->item_id, Amount::plain($purchase->quantity), null, Amount::plain($purchase->price),
-            $places[$rack ? 'RACK' : 'STORES'], $lot, $purchase->id, $this->dice->token(), ($this->as)(Role::Storekeeper), $arrival);
+            $places[$rack ? 'RACK' : 'STORES'],
+            $lot,
+            $purchase->id,
+            $this->dice->token(),
+            ($this->as)(Role::Storekeeper),
+            $arrival);
     }
 
     /** The storekeeper issues to released orders what is there; some of the last day's still wait. */
@@ -99,21 +104,34 @@ final class Floor
         }
     }
 
-    /** What the storekeeper finds on the shelf for an order: free, our own, neither promised to a customer nor kept for another order. */
+    /**
+     * What the storekeeper finds on the shelf for an order: free, our own, neither promised to a customer nor kept
+     * for another order.
+     */
     private function free(OrderComponent $component): BigDecimal
     {
-        $there = DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')->where('b.owner_id', 0)
+        $there = DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->where('p.kind', 'store')
+            ->where('b.owner_id', 0)
             ->where('b.item_id', $component->item_id)->where('b.condition', Condition::Free->value)->sum('b.quantity');
-        $kept = DB::table('reservations')->where('item_id', $component->item_id)->where('order_id', '<>', $component->order_id)->sum('quantity');
+        $kept = DB::table('reservations')
+            ->where('item_id', $component->item_id)
+            ->where('order_id', '<>', $component->order_id)
+            ->sum('quantity');
 
-        return BigDecimal::of((string) $there)->minus(Cover::promisedFromStock($component->item_id))->minus((string) $kept);
+        return BigDecimal::of((string) $there)
+            ->minus(Cover::promisedFromStock($component->item_id))
+            ->minus((string) $kept);
     }
 
     /** Operators count what the plan says is done by now, start what it says is running, and hand on; last steps are received. */
     public function work(int $left): void
     {
         $now = CarbonImmutable::now()->utc()->toDateTimeString();
-        $plan = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->join('orders AS o', 'o.id', 's.order_id')
+        $plan = DB::table('plan_steps AS p')
+            ->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
             ->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
             ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
             ->orderBy('p.end_at')->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
@@ -128,13 +146,20 @@ final class Floor
             if ($outside ? $back : $row->end_at <= $now) {
                 $this->tries->of(fn () => $this->count($step, $left));
             } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {
-                $this->tries->of(fn () => $this->start->handle($step->id, $this->dice->token(), ($this->as)(Role::Operator)));
+                $this->tries->of(fn () => $this->start->handle(
+                    $step->id,
+                    $this->dice->token(),
+                    ($this->as)(Role::Operator),
+                ));
             }
         }
         $this->receiveAll($left);
     }
 
-    /** The storekeeper ships what is covered by stock and promised within two days; of the last days' some is still on the dock. */
+    /**
+     * The storekeeper ships what is covered by stock and promised within two days; of the last days' some is still on
+     * the dock.
+     */
     public function ship(int $left): void
     {
         $ready = Cover::query()->with('line')->where('supply', Cover::STOCK)->where('quantity', '>', 0)
@@ -142,8 +167,16 @@ final class Floor
             ->groupBy(fn (Cover $cover): int => $cover->line->customer_order_id);
         foreach ($ready as $order => $covers) {
             if ($left > 3 || $this->dice->chance(40)) {
-                $lines = $covers->mapWithKeys(fn (Cover $cover): array => [$cover->line_id => ['quantity' => Amount::plain($cover->quantity), 'lot' => 0]]);
-                $this->tries->of(fn () => $this->shipLines->handle((int) $order, $lines->all(), $this->dice->token(), ($this->as)(Role::Storekeeper)));
+                $lines = $covers->mapWithKeys(fn (Cover $cover): array => [$cover->line_id => [
+                    'quantity' => Amount::plain($cover->quantity),
+                    'lot' => 0,
+                ]]);
+                $this->tries->of(fn () => $this->shipLines->handle(
+                    (int) $order,
+                    $lines->all(),
+                    $this->dice->token(),
+                    ($this->as)(Role::Storekeeper),
+                ));
             }
         }
     }
@@ -190,7 +223,8 @@ final class Floor
         $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
         $more = ! BigDecimal::of($order->received_quantity)->isZero();
         $number = $order->item->tracking === 'lot' && $more ? $order->number : '';
-        $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()), $places[$finished ? 'FINISHED' : 'STORES'],
+        $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
+            $places[$finished ? 'FINISHED' : 'STORES'],
             $number, $this->dice->token(), ($this->as)(Role::Storekeeper));
     }
 }

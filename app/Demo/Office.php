@@ -80,7 +80,12 @@ final class Office
                     'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
                     'unit' => null, 'price' => null, 'promised_on' => $day->addDays($this->dice->between(17, 40))->toDateString()];
             }
-            $this->tries->of(fn () => $this->enter($customer->id, $lines, $big || ($left > 1 && ! ($left < 6 && $this->dice->chance(35))), $left < 12 && ! $big));
+            $this->tries->of(fn () => $this->enter(
+                $customer->id,
+                $lines,
+                $big || ($left > 1 && ! ($left < 6 && $this->dice->chance(35))),
+                $left < 12 && ! $big,
+            ));
         }
     }
 
@@ -106,8 +111,12 @@ final class Office
             return;
         }
         foreach (CustomerOrderList::lines('uncovered')->groupBy('customer_order_id') as $lines) {
-            $this->tries->of(fn () => $this->cover->handle(array_values($lines->pluck('id')->map(intval(...))->all()), CoverBy::StockThenOrder, null,
-                false, $this->dice->token(), ($this->as)(Role::Sales)));
+            $this->tries->of(fn () => $this->cover->handle(
+                array_values($lines->pluck('id')->map(intval(...))->all()),
+                CoverBy::StockThenOrder,
+                null,
+                false, $this->dice->token(), ($this->as)(Role::Sales),
+            ));
         }
     }
 
@@ -127,14 +136,22 @@ final class Office
             }
             if (isset(self::LOTS[$item->number])) {
                 $this->tries->of(fn () => $this->make->handle($item->id, (string) self::LOTS[$item->number], null,
-                    CarbonImmutable::now()->addDays(22)->toDateString(), false, $this->dice->token(), ($this->as)(Role::Planner)));
+                    CarbonImmutable::now()->addDays(22)->toDateString(),
+                    false,
+                    $this->dice->token(),
+                    ($this->as)(Role::Planner)));
             } elseif (isset(self::BUY[$item->number])
                 && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
                 $buy[] = new PurchaseLine($item->id, (string) self::BUY[$item->number], null, (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))->dividedBy(100, 4));
             }
         }
         if ($buy !== []) {
-            $this->tries->of(fn () => $this->raise->handle($buy, false, $this->dice->token(), ($this->as)(Role::Buyer)));
+            $this->tries->of(fn () => $this->raise->handle(
+                $buy,
+                false,
+                $this->dice->token(),
+                ($this->as)(Role::Buyer),
+            ));
         }
     }
 
@@ -181,7 +198,11 @@ final class Office
     {
         foreach (Order::query()->where('state', 'built')->orderBy('id')->get() as $order) {
             if ($left > 3 || $this->dice->chance(40)) {
-                $this->tries->of(fn () => $this->closeOrder->handle($order->id, $this->dice->token(), ($this->as)(Role::CostClerk)));
+                $this->tries->of(fn () => $this->closeOrder->handle(
+                    $order->id,
+                    $this->dice->token(),
+                    ($this->as)(Role::CostClerk),
+                ));
             }
         }
     }

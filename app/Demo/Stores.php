@@ -116,7 +116,9 @@ final class Stores
     /** Questions are answered within two days; the newest still wait. */
     private function questions(int $left): void
     {
-        foreach (Question::query()->whereNull('answered_at')->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 4))->get() as $question) {
+        foreach (Question::query()->whereNull('answered_at')
+            ->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 4))
+            ->get() as $question) {
             $this->tries->of(fn () => $question->kind === 'short' && $left <= 12 && $left > 4 && ! Order::query()->whereNotNull('remake_of_id')->exists()
                 ? app(CureShort::class)->handle((int) $question->order_id, Order::query()->findOrFail($question->order_id)->version, 'remake', Amount::plain($question->open_quantity), '', $this->token(), ($this->as)(Role::Supervisor))
                 : app(AnswerQuestion::class)->handle($question->id, $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.', $this->token(), ($this->as)(Role::Supervisor)));
@@ -142,13 +144,30 @@ final class Stores
     private function lateFreight(): void
     {
         $in = Booking::query()->where('kind', 'goods_in')->orderByDesc('id')->skip(3)->first();
-        $in === null ?: $this->tries->of(fn () => app(AddLateCost::class)->handle($in->id, 4850, 'freight, billed late', $this->token(), ($this->as)(Role::CostClerk)));
+        if ($in !== null) {
+            $this->tries->of(fn () => app(AddLateCost::class)->handle(
+                $in->id,
+                4850,
+                'freight, billed late',
+                $this->token(),
+                ($this->as)(Role::CostClerk),
+            ));
+        }
     }
 
     private function scrap(): void
     {
         $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BRG-25'))->where('quantity', '>', 4)->where('condition', 'free')->first();
-        $balance === null ?: $this->tries->of(fn () => app(ScrapStock::class)->handle($balance->id, '2', ScrapClass::Handling, 'fell off the trolley', $this->token(), ($this->as)(Role::Storekeeper)));
+        if ($balance !== null) {
+            $this->tries->of(fn () => app(ScrapStock::class)->handle(
+                $balance->id,
+                '2',
+                ScrapClass::Handling,
+                'fell off the trolley',
+                $this->token(),
+                ($this->as)(Role::Storekeeper),
+            ));
+        }
     }
 
     private function wrongLot(): void
@@ -191,7 +210,16 @@ final class Stores
     {
         foreach ([['BOARD-3', Condition::InInspection, 'one failed at the bench'], ['SS-20', Condition::Blocked, 'scratched by the strap'], ['GREASE-4', Condition::Blocked, 'cartridge leaks']] as [$number, $to, $why]) {
             $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', $number))->where('quantity', '>', 1)->where('condition', 'free')->orderByDesc('lot_id')->first();
-            $balance === null ?: $this->tries->of(fn () => app(ChangeCondition::class)->handle($balance->id, '1', $to, $why, $this->token(), ($this->as)(Role::Storekeeper)));
+            if ($balance !== null) {
+                $this->tries->of(fn () => app(ChangeCondition::class)->handle(
+                    $balance->id,
+                    '1',
+                    $to,
+                    $why,
+                    $this->token(),
+                    ($this->as)(Role::Storekeeper),
+                ));
+            }
         }
     }
 
@@ -201,7 +229,15 @@ final class Stores
         foreach (Order::query()->where('state', 'running')->orderByDesc('id')->limit(12)->get() as $order) {
             $key = array_key_first(ReturnComponents::used($order->id));
             if ($key !== null) {
-                $this->tries->of(fn () => app(ReturnComponents::class)->handle($order->id, [$key => '1'], Place::query()->where('code', 'STORES')->firstOrFail()->id, Condition::Free, 'taken along by mistake', $this->token(), ($this->as)(Role::Storekeeper)));
+                $this->tries->of(fn () => app(ReturnComponents::class)->handle(
+                    $order->id,
+                    [$key => '1'],
+                    Place::query()->where('code', 'STORES')->firstOrFail()->id,
+                    Condition::Free,
+                    'taken along by mistake',
+                    $this->token(),
+                    ($this->as)(Role::Storekeeper),
+                ));
 
                 return;
             }

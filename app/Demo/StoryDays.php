@@ -6,8 +6,8 @@ use Carbon\CarbonImmutable;
 use Carbon\CarbonInterface;
 
 /**
- * The days of the story. It begins on a Monday and is moved by whole weeks, so it is the same story whenever it is started;
- * the day and hour of the start only say how far into its last week it is told.
+ * The days of the story. It begins on a Monday and is moved by whole weeks, so it is the same story whenever it is
+ * started; the day and hour of the start only say how far into its last week it is told.
  */
 final readonly class StoryDays
 {

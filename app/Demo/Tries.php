@@ -5,7 +5,10 @@ namespace App\Demo;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use KeepPace\Core\Refusal;
 
-/** What is refused in the story a person would try again tomorrow, and so does the story. Kept, for those who check it. */
+/**
+ * What is refused in the story a person would try again tomorrow, and so does the story. Kept, for those who check
+ * it.
+ */
 final class Tries
 {
     /** @var list<string> */

@@ -6,17 +6,26 @@ use App\Models\User;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 
-/** What every form that books carries unseen: a token that makes it safe to send twice, and a mark of whose form it is. */
+/**
+ * What every form that books carries unseen: a token that makes it safe to send twice, and a mark of whose form it
+ * is.
+ */
 final class FormMark
 {
     /** @param  string|null  $form  its key, where a page has several */
     public static function fields(?string $form = null): string
     {
         $user = Auth::user();
-        $fields = ['token' => (string) Str::uuid(), '_by' => $user instanceof User ? self::of($user) : '', 'form' => $form];
+        $fields = [
+            'token' => (string) Str::uuid(),
+            '_by' => $user instanceof User ? self::of($user) : '',
+            'form' => $form,
+        ];
 
         return implode('', array_map(
-            fn (string $name, ?string $value): string => $value === null ? '' : '<input type="hidden" name="'.$name.'" value="'.e($value).'">',
+            fn (string $name, ?string $value): string => $value === null
+                ? ''
+                : '<input type="hidden" name="'.$name.'" value="'.e($value).'">',
             array_keys($fields), $fields));
     }
 

@@ -49,7 +49,13 @@ final class Refusals
         if ($request->expectsJson()) {
             $fields = array_filter($reasons, is_string(...), ARRAY_FILTER_USE_KEY);
 
-            return response()->json(['refused' => array_values($reasons), 'errors' => array_map(fn (string $says): array => [$says], $fields)], 422);
+            return response()->json(
+                [
+                    'refused' => array_values($reasons),
+                    'errors' => array_map(fn (string $says): array => [$says], $fields),
+                ],
+                422,
+            );
         }
         $messages = new MessageBag;
         foreach ($reasons as $field => $sentence) {
@@ -59,16 +65,24 @@ final class Refusals
         return back()->withInput(self::typed($request))->withErrors($messages);
     }
 
-    /** What a deed is about was taken away meanwhile: told on the form, which is kept. A page that is not there is a page of its own. */
+    /**
+     * What a deed is about was taken away meanwhile: told on the form, which is kept. A page that is not there is a
+     * page of its own.
+     */
     private static function gone(NotFoundHttpException $gone, Request $request): JsonResponse|RedirectResponse|null
     {
         $missing = $gone->getPrevious();
         if (Route::current() === null || $request->isMethodSafe()) {
             return null;
         }
-        $what = $missing instanceof ModelNotFoundException ? 'That '.Str::of(class_basename($missing->getModel()))->snake(' ') : 'That';
+        $what = $missing instanceof ModelNotFoundException
+            ? 'That '.Str::of(class_basename($missing->getModel()))->snake(' ')
+            : 'That';
 
-        return self::back($request, ["{$what} is not there, or not any more. Nothing was done; what you typed is still here."]);
+        return self::back(
+            $request,
+            ["{$what} is not there, or not any more. Nothing was done; what you typed is still here."],
+        );
     }
 
     private static function loginFirst(Request $request): JsonResponse|RedirectResponse
@@ -85,14 +99,18 @@ final class Refusals
     {
         $user = $request->user();
         if (! $user instanceof User) {
-            return $request->routeIs('login.store') ? to_route('login')->with('said', 'The page had been open for long. Log in again.')
+            return $request
+                ->routeIs('login.store') ? to_route('login')
+                ->with('said', 'The page had been open for long. Log in again.')
                 : self::loginFirst($request);
         }
         if ($request->expectsJson()) {
             return response()->json(['refused' => ['The page had been open for long. Open it again: nothing was done yet.']], 419);
         }
         if (! FormMark::isOf($request->input('_by'), $user)) {
-            return back()->withErrors(['refused' => 'Somebody else had that page open here, so nothing was booked. Type it again as yourself.']);
+            return back()->withErrors([
+                'refused' => 'Somebody else had that page open here, so nothing was booked. Type it again as yourself.',
+            ]);
         }
 
         return back()->withInput(self::typed($request))
@@ -103,7 +121,12 @@ final class Refusals
     private static function keep(Request $request): void
     {
         if (! $request->isMethod('GET')) {
-            $request->session()->put('typed_before', ['input' => self::typed($request), 'url' => url()->previous('/'), 'by' => $request->input('_by')]);
+            $request
+                ->session()
+                ->put(
+                    'typed_before',
+                    ['input' => self::typed($request), 'url' => url()->previous('/'), 'by' => $request->input('_by')],
+                );
         }
     }
 
@@ -121,7 +144,10 @@ final class Refusals
             return null;
         }
         if ($request->expectsJson()) {
-            return response()->json(['says' => $booking->says, 'behind' => 'The page could not be brought up to date: open it again.']);
+            return response()->json([
+                'says' => $booking->says,
+                'behind' => 'The page could not be brought up to date: open it again.',
+            ]);
         }
 
         return response()->view('errors.booked', ['booking' => $booking], 500);

@@ -6,7 +6,10 @@ use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Route;
 
-/** The shape of what a request may send: texts without control characters, and lists only where the route's form has them. */
+/**
+ * The shape of what a request may send: texts without control characters, and lists only where the route's form has
+ * them.
+ */
 final readonly class Shape
 {
     /** By route: what is a list, a star for each of its places. All else is one text. */
@@ -40,7 +43,10 @@ final readonly class Shape
     /** The fields of a route's form that are lists. @return list<string> */
     public static function listsOf(string $route): array
     {
-        return array_values(array_unique(array_map(fn (string $list): string => explode('.', $list)[0], self::LISTS[$route] ?? [])));
+        return array_values(array_unique(array_map(
+            fn (string $list): string => explode('.', $list)[0],
+            self::LISTS[$route] ?? [],
+        )));
     }
 
     /** @return array<string, string> a sentence by field */
@@ -110,7 +116,9 @@ final readonly class Shape
             return 'A list is wanted here, not one value.';
         }
 
-        return is_string($value) && ! self::isText($value) ? 'This holds characters that cannot be read. Type it again.' : null;
+        return is_string($value) && ! self::isText($value)
+            ? 'This holds characters that cannot be read. Type it again.'
+            : null;
     }
 
     /** UTF-8 without control characters but line ends and tabs. */

@@ -42,8 +42,12 @@ class RunImport implements ShouldQueue
             $result = $import->handle($row->folder, User::query()->findOrFail($row->user_id), function (string $doing, int $done): void {
                 $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
             });
-            $this->keep(['state' => 'done', 'doing' => trim($result->sentence().' '.app(JustBooked::class)->behind), 'lines_done' => $lines,
-                'result' => json_encode($result->files)]);
+            $this->keep([
+                'state' => 'done',
+                'doing' => trim($result->sentence().' '.app(JustBooked::class)->behind),
+                'lines_done' => $lines,
+                'result' => json_encode($result->files),
+            ]);
         } catch (ImportRefused $refused) {
             $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => count($refused->problems),
                 'problems' => json_encode(array_slice($refused->problems, 0, 500))]);

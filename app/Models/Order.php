@@ -113,13 +113,25 @@ class Order extends Model
     /** What it will give in all, as its steps stand: nothing once it is cancelled. */
     public function willGive(): BigDecimal
     {
-        return self::given($this->state, $this->released_at !== null, BigDecimal::of($this->quantity), BigDecimal::of($this->received_quantity),
-            array_values($this->steps()->get()->map(fn (OrderStep $step): BigDecimal => $step->pieces()->alive())->all()));
+        $alive = $this->steps()->get()->map(fn (OrderStep $step): BigDecimal => $step->pieces()->alive());
+
+        return self::given(
+            $this->state,
+            $this->released_at !== null,
+            BigDecimal::of($this->quantity),
+            BigDecimal::of($this->received_quantity),
+            array_values($alive->all()),
+        );
     }
 
     /** @param  list<BigDecimal>  $alive  at each step */
-    public static function given(OrderState $state, bool $isReleased, BigDecimal $quantity, BigDecimal $received, array $alive): BigDecimal
-    {
+    public static function given(
+        OrderState $state,
+        bool $isReleased,
+        BigDecimal $quantity,
+        BigDecimal $received,
+        array $alive,
+    ): BigDecimal {
         return match (true) {
             $state === OrderState::Cancelled => $received,
             $isReleased => WillGive::all($received, $alive),

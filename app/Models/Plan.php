@@ -38,7 +38,10 @@ class Plan extends Model
         return ['is_live' => 'boolean', 'computed_at' => 'immutable_datetime', 'made_at' => 'immutable_datetime', 'levers' => 'array'];
     }
 
-    /** The lock of the live plan and of what it is computed from besides orders: calendars, what is down or away, held promises, searches. */
+    /**
+     * The lock of the live plan and of what it is computed from besides orders: calendars, what is down or away, held
+     * promises, searches.
+     */
     public static function lockLive(): self
     {
         return self::query()->lockForUpdate()->findOrFail(self::LIVE);

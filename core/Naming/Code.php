@@ -8,8 +8,9 @@ use KeepPace\Core\Refused;
 use Normalizer;
 
 /**
- * A number, code or login that people type, scan and print. It is kept as typed; two that differ only in capitals are one.
- * The database keeps the folded key beside it (LOWER in utf8mb4_nopad_bin): the characters allowed are those it folds as PHP does.
+ * A number, code or login that people type, scan and print. It is kept as typed; two that differ only in capitals are
+ * one. The database keeps the folded key beside it (LOWER in utf8mb4_nopad_bin): the characters allowed are those it
+ * folds as PHP does.
  */
 final readonly class Code
 {

@@ -7,14 +7,18 @@ namespace KeepPace\Core\Planning;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 
-/** What an order will give in all: what was received, and the pieces still alive, each times the yield of the steps ahead of it. */
+/**
+ * What an order will give in all: what was received, and the pieces still alive, each times the yield of the steps
+ * ahead of it.
+ */
 final class WillGive
 {
     /**
      * Rounded down once, over all of them: a part of a piece is none.
      *
      * @param  list<array{alive: BigDecimal, yield: BigDecimal}>  $pieces  alive: taken in, neither scrapped nor handed on; yield: the product of
-     *                                                                     the yields of the steps still to be done to them, above 0 and up to 1
+     *                                                                     the yields of the steps still to be done to
+     * them, above 0 and up to 1
      * @param  int  $decimals  of the unit the order counts in
      */
     public static function of(BigDecimal $received, array $pieces, int $decimals): BigDecimal
@@ -34,6 +38,10 @@ final class WillGive
      */
     public static function all(BigDecimal $received, array $alive): BigDecimal
     {
-        return array_reduce($alive, static fn (BigDecimal $sum, BigDecimal $pieces): BigDecimal => $sum->plus($pieces), $received);
+        return array_reduce(
+            $alive,
+            static fn (BigDecimal $sum, BigDecimal $pieces): BigDecimal => $sum->plus($pieces),
+            $received,
+        );
     }
 }

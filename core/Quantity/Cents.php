@@ -26,7 +26,14 @@ final class Cents
     {
         $cents = $amount->multipliedBy($price)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP);
         if ($cents->abs()->isGreaterThan(self::MOST)) {
-            throw Refused::because('That comes to '.$cents->dividedBy(100, 0, RoundingMode::DOWN).', more than can be meant. Check the quantity and the price.', 'price');
+            throw Refused::because(
+                'That comes to '.$cents->dividedBy(
+                    100,
+                    0,
+                    RoundingMode::DOWN,
+                ).', more than can be meant. Check the quantity and the price.',
+                'price',
+            );
         }
 
         return $cents->toInt();

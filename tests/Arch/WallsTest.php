@@ -17,8 +17,13 @@ it('keeps the order of the rooms in core', function () {
         'Planning' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
         'Scheduling' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
         'Costing' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
-        'Stock' => ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'], 'Trace' => ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
-        'Structure' => ['Quantity', 'Calendar', 'Naming'], 'Routing' => ['Quantity', 'Calendar', 'Naming'], 'Quantity' => [], 'Calendar' => [], 'Naming' => [],
+        'Stock' => ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
+        'Trace' => ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
+        'Structure' => ['Quantity', 'Calendar', 'Naming'],
+        'Routing' => ['Quantity', 'Calendar', 'Naming'],
+        'Quantity' => [],
+        'Calendar' => [],
+        'Naming' => [],
     ];
     $wrong = [];
     foreach (glob(__DIR__.'/../../core/*/*.php') as $file) {

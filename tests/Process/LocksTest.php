@@ -41,7 +41,10 @@ it('locks a few rows however many balances there are', function (string $deed) {
         app(App\Actions\Stock\ChangeCondition::class)->handle($b->id, "1", KeepPace\Core\Stock\Condition::Blocked, "x", "t", $shop->as(App\Access\Role::Storekeeper));'],
 ]);
 
-/** A deed that stands still between what it read and what it writes: it waits as often as a statement of this kind comes. */
+/**
+ * A deed that stands still between what it read and what it writes: it waits as often as a statement of this kind
+ * comes.
+ */
 function slowly(string $statement): string
 {
     return 'Illuminate\Support\Facades\DB::listen(function ($q) { if (str_contains($q->sql, "'.$statement.'")) { usleep(1500000); } }); ';
@@ -52,13 +55,20 @@ const COVERED = '$shop->goodsIn("LID-9", "2", "41"); $c = $shop->customerOrder([
     $o = App\Models\Order::query()->latest("id")->firstOrFail(); $shop->release($o, "x"); foreach ($o->components()->pluck("item_id")->unique() as $i) {
     $n = App\Models\Item::query()->with("unit")->findOrFail($i); $n->isTracked() ?: $shop->goodsIn($n->number, "99", "1"); } $shop->issueAll($o); $shop->workThrough($o); ';
 
-it('keeps cover the sum of its entries when two deeds meet', function (string $first, string $statement, int $nth, string $second, string $left) {
+it('keeps cover the sum of its entries when two deeds meet', function (
+    string $first,
+    string $statement,
+    int $nth,
+    string $second,
+    string $left,
+) {
     [$order] = said([$this->live->php(COVERED.'echo $o->id;')]);
     expect($order)->toMatch('/^\d+$/');
     [$one, $two] = (new Meeting($this->live))->of($first, $statement, $nth, $second);
     expect([$one, $two])->toBe(['done', 'done'])
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold')
-        ->and($this->live->value('SELECT GROUP_CONCAT(TRIM(quantity) + 0 ORDER BY supply DESC) FROM covers'))->toBe($left);
+        ->and($this->live->value('SELECT GROUP_CONCAT(TRIM(quantity) + 0 ORDER BY supply DESC) FROM covers'))
+        ->toBe($left);
 })->with(fn (): array => [
     // cover from stock and by the order: 10 and 6; 3 are received, 1 shipped
     'untie x receive: untied first, then 3 come' => [untie(), 'select * from `covers`', 3, receive(), '3,3'],
@@ -76,7 +86,9 @@ function told(string $deed): string
 
 function untie(): string
 {
-    return told('app(App\Actions\Cover\TieToOrder::class)->untie(App\Models\Cover::query()->where("supply", "stock")->firstOrFail()->id, "x", "untie", $shop->as(App\Access\Role::Planner));');
+    return told(
+        'app(App\Actions\Cover\TieToOrder::class)->untie(App\Models\Cover::query()->where("supply", "stock")->firstOrFail()->id, "x", "untie", $shop->as(App\Access\Role::Planner));',
+    );
 }
 
 function receive(): string
@@ -86,7 +98,9 @@ function receive(): string
 
 function ship(): string
 {
-    return told('$c = App\Models\CustomerOrder::query()->with("lines")->latest("id")->firstOrFail(); $shop->ship($c, [$c->lines[0]->id => "1"]);');
+    return told(
+        '$c = App\Models\CustomerOrder::query()->with("lines")->latest("id")->firstOrFail(); $shop->ship($c, [$c->lines[0]->id => "1"]);',
+    );
 }
 
 function cancel(): string
@@ -98,11 +112,23 @@ function cancel(): string
 it('loses no goods to a sweep of empty balances', function () {
     $this->live->php('$shop->goodsIn("SS-15", "3", "46", "GONE", null, "RACK"); $b = App\Models\Balance::query()->where("lot_id", App\Models\Lot::query()->where("code", "GONE")->value("id"))->firstOrFail();
         app(App\Actions\Stock\ScrapStock::class)->handle($b->id, "3", KeepPace\Core\Stock\ScrapClass::Handling, "x", "t", $shop->as(App\Access\Role::Storekeeper));')->wait();
-    $count = fn (): string => $this->live->value("SELECT CONCAT(COUNT(*), '/', COALESCE(SUM(b.quantity), 0)) FROM balances b JOIN lots l ON l.id = b.lot_id WHERE l.code = 'GONE'");
+    $count = fn (): string => $this->live->value(
+        "SELECT CONCAT(COUNT(*), '/', COALESCE(SUM(b.quantity), 0)) FROM balances b JOIN lots l ON l.id = b.lot_id WHERE l.code = 'GONE'",
+    );
     expect($count())->toBe('1/0.000000');
     $answers = said([
-        ...array_map(fn (int $n): Process => $this->live->php('foreach (range(1, 8) as $i) { $shop->goodsIn("SS-15", "1", "46", "GONE", null, "RACK"); $shop->reverse(App\Models\Booking::query()->where("kind", "goods_in")->where("user_id", $shop->as(App\Access\Role::Storekeeper)->id)->whereNotIn("id", App\Models\Booking::query()->whereNotNull("reverses_id")->select("reverses_id"))->latest("id")->firstOrFail()); } echo "ok";'), [1]),
-        ...array_map(fn (int $n): Process => $this->live->php('foreach (range(1, 30) as $i) { app(App\Actions\Stock\SweepBalances::class)->handle(); } echo "ok";'), range(1, 3)),
+        ...array_map(
+            fn (int $n): Process => $this->live->php(
+                'foreach (range(1, 8) as $i) { $shop->goodsIn("SS-15", "1", "46", "GONE", null, "RACK"); $shop->reverse(App\Models\Booking::query()->where("kind", "goods_in")->where("user_id", $shop->as(App\Access\Role::Storekeeper)->id)->whereNotIn("id", App\Models\Booking::query()->whereNotNull("reverses_id")->select("reverses_id"))->latest("id")->firstOrFail()); } echo "ok";',
+            ),
+            [1],
+        ),
+        ...array_map(
+            fn (int $n): Process => $this->live->php(
+                'foreach (range(1, 30) as $i) { app(App\Actions\Stock\SweepBalances::class)->handle(); } echo "ok";',
+            ),
+            range(1, 3),
+        ),
     ]);
     expect(array_unique($answers))->toBe(['ok'])->and($this->live->artisan('pace:verify'))->toContain('rules hold');
     $this->live->artisan('pace:sweep');
@@ -114,9 +140,15 @@ it('closes a period beside an import, and lets bookings go on', function () {
     $folder = sys_get_temp_dir().'/keep-pace-locks-'.bin2hex(random_bytes(4));
     mkdir($folder);
     file_put_contents("{$folder}/customers.csv", "number,name\nK-77,Hollow Oak Apiary\n");
-    $import = $this->live->php(slowly('insert into `customers`').'app(App\Actions\Import\ImportFolder::class)->handle("'.$folder.'", $shop->as(App\Access\Role::Planner)); echo "imported";');
+    $import = $this->live->php(
+        slowly(
+            'insert into `customers`',
+        ).'app(App\Actions\Import\ImportFolder::class)->handle("'.$folder.'", $shop->as(App\Access\Role::Planner)); echo "imported";',
+    );
     usleep(900_000);
-    $close = $this->live->php(told('app(App\Actions\Bookings\ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(App\Access\Role::CostClerk));'));
+    $close = $this->live->php(told(
+        'app(App\Actions\Bookings\ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(App\Access\Role::CostClerk));',
+    ));
     expect(said([$close]))->toBe(['done'])
         ->and(said([$this->live->php('$shop->goodsIn("BRG-25", "1", "7"); echo "booked";')]))->toBe(['booked'])
         ->and($import->isRunning())->toBeTrue()
@@ -128,9 +160,17 @@ it('closes a period beside an import, and lets bookings go on', function () {
 
 it('does not wait to close a period, and says why it could not', function () {
     // a booking that holds the period for as long as the closing tries
-    $slow = $this->live->php(str_replace('1500000', '4000000', slowly('insert into `bookings`')).'$shop->goodsIn("BRG-25", "1", "7"); echo "booked";');
+    $slow = $this->live->php(
+        str_replace(
+            '1500000',
+            '4000000',
+            slowly('insert into `bookings`'),
+        ).'$shop->goodsIn("BRG-25", "1", "7"); echo "booked";',
+    );
     usleep(900_000);
-    $close = $this->live->php('try { app(App\Actions\Bookings\ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(App\Access\Role::CostClerk)); } catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }');
+    $close = $this->live->php(
+        'try { app(App\Actions\Bookings\ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(App\Access\Role::CostClerk)); } catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }',
+    );
     usleep(400_000);
     $began = microtime(true);
     expect(said([$this->live->php('$shop->goodsIn("GATE-40", "1", "7"); echo "booked";')]))->toBe(['booked'])

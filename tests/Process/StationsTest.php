@@ -10,7 +10,9 @@ it('loses and doubles nothing when the database is killed under twenty stations'
     $database = new OwnDatabase;
     $live = new LiveShop('keep_pace_stations', port: $database->port);
     try {
-        $before = (float) $live->value("SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'");
+        $before = (float) $live->value(
+            "SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'",
+        );
         // each books six pieces in under six tokens, sends each again, and asks again for as long as nobody answers;
         // now and then its connection is cut between a statement and the commit
         $stations = array_map(fn (int $i): Process => $live->php('
@@ -19,7 +21,8 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             foreach (range(1, 6) as $n) { foreach ([1, 2] as $again) { $booked = false; for ($try = 0; $try < 300 && ! $booked; $try++) { try {
                 app(App\Actions\Stock\GoodsIn::class)->handle($shop->item("BRG-25")->id, "1", null, "7", $shop->place("STORES")->id, "", null, "s'.$i.'-$n", $shop->as(App\Access\Role::Storekeeper));
                 $booked = true; } catch (Throwable $cut_off) { usleep(100_000); Illuminate\Support\Facades\DB::reconnect(); } } $booked || print("gave up: ".$cut_off->getMessage()); } } echo "done";'), range(1, 20));
-        for ($i = 0; $i < 300 && (int) $live->value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'") < 30; $i++) {
+        $booked = fn (): int => (int) $live->value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'");
+        for ($i = 0; $i < 300 && $booked() < 30; $i++) {
             usleep(50_000);
         }
         $database->kill();
@@ -28,12 +31,24 @@ it('loses and doubles nothing when the database is killed under twenty stations'
         foreach ($stations as $station) {
             $station->wait();
         }
-        expect(array_unique(array_map(fn (Process $station): string => trim($station->getOutput()), $stations)))->toBe(['done']);
+        expect(array_unique(array_map(
+            fn (Process $station): string => trim($station->getOutput()),
+            $stations,
+        )))->toBe(['done']);
         $live = new PDO("mysql:host=127.0.0.1;port={$database->port};dbname=keep_pace_stations", 'keep_pace', '');
         $value = fn (string $sql): string => (string) $live->query($sql)->fetchColumn();
         expect($value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'"))->toBe('120')
-            ->and((float) $value("SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'"))->toBe($before + 120);
-        $verify = new Process(['php', 'artisan', 'pace:verify'], dirname(__DIR__, 2), ['DB_PORT' => $database->port, 'DB_DATABASE' => 'keep_pace_stations', 'APP_ENV' => 'production'], null, 120);
+            ->and((float) $value(
+                "SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'",
+            ))
+            ->toBe($before + 120);
+        $verify = new Process(
+            ['php', 'artisan', 'pace:verify'],
+            dirname(__DIR__, 2),
+            ['DB_PORT' => $database->port, 'DB_DATABASE' => 'keep_pace_stations', 'APP_ENV' => 'production'],
+            null,
+            120,
+        );
         $verify->run();
         expect($verify->getOutput())->toContain('rules hold');
     } finally {

@@ -8,13 +8,23 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 
 /**
- * Reads from the statements of a deed which locks it takes and when. Foundations 10: period, booking, draft, customer orders, purchase
- * orders, orders, items, numberings, the live plan; each kind by id; nothing else is locked; all before the first write, but for numbers,
- * which are drawn as they are needed.
+ * Reads from the statements of a deed which locks it takes and when. Foundations 10: period, booking, draft, customer
+ * orders, purchase orders, orders, items, numberings, the live plan; each kind by id; nothing else is locked; all
+ * before the first write, but for numbers, which are drawn as they are needed.
  */
 final class Locks
 {
-    private const ORDER = ['period', 'bookings', 'slips', 'customer_orders', 'purchase_orders', 'orders', 'item_stock', 'numberings', 'plans'];
+    private const ORDER = [
+        'period',
+        'bookings',
+        'slips',
+        'customer_orders',
+        'purchase_orders',
+        'orders',
+        'item_stock',
+        'numberings',
+        'plans',
+    ];
 
     /** @var list<array{table: string, ids: list<int>, afterWrite: string}> */
     public array $taken = [];
@@ -52,7 +62,11 @@ final class Locks
         $sql = strtolower($query->sql);
         if (preg_match('/(for update|lock in share mode)/', $sql) === 1) {
             preg_match('/from `?(\\w+)`?/', $sql, $from);
-            $this->lock($from[1] === 'numberings' && in_array('period', $query->bindings, true) ? 'period' : $from[1], $query, $sql);
+            $this->lock(
+                $from[1] === 'numberings' && in_array('period', $query->bindings, true) ? 'period' : $from[1],
+                $query,
+                $sql,
+            );
         } elseif (preg_match('/^(?:insert(?: ignore)? into|update|delete from) `?(\\w+)`?/', $sql, $to) === 1
             && ! in_array($to[1], ['bookings', 'item_stock', 'numberings', 'sessions', 'cache', 'jobs'], true)) {
             $this->written = $this->written ?: $to[1];
@@ -63,7 +77,13 @@ final class Locks
     {
         preg_match_all('/ in \(([\d, ]+)\)/', $sql, $lists); // whole numbers stand in the statement itself
         $written = explode(',', implode(',', $lists[1]));
-        $ids = array_values(array_map(intval(...), array_filter([...$written, ...$query->bindings], fn (mixed $value): bool => ctype_digit(trim((string) $value)))));
+        $ids = array_values(array_map(
+            intval(...),
+            array_filter(
+                [...$written, ...$query->bindings],
+                fn (mixed $value): bool => ctype_digit(trim((string) $value)),
+            ),
+        ));
         $this->taken[] = ['table' => $table, 'ids' => $ids, 'afterWrite' => $this->written];
         $place = array_search($table, self::ORDER, true);
         if ($place === false) {

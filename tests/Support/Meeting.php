@@ -5,8 +5,8 @@ namespace Tests\Support;
 use Symfony\Component\Process\Process;
 
 /**
- * Two deeds that meet at a stated point: the first stands still after a statement until the second is done with its deed, or waits
- * for a lock of the first.
+ * Two deeds that meet at a stated point: the first stands still after a statement until the second is done with its
+ * deed, or waits for a lock of the first.
  */
 final class Meeting
 {
@@ -40,7 +40,9 @@ final class Meeting
         $said = array_map(self::printed(...), [$one, $two]);
         array_map(unlink(...), glob("{$this->at}.*") ?: []);
 
-        return $came ? $said : throw new \RuntimeException("The first never came to '{$statement}' ({$nth}): {$said[0]}");
+        return $came
+            ? $said
+            : throw new \RuntimeException("The first never came to '{$statement}' ({$nth}): {$said[0]}");
     }
 
     private static function printed(Process $process): string

@@ -42,7 +42,13 @@ final class OwnDatabase
     {
         // what is committed is on the disk: the usual settings, not those of the other tests
         $script = '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; trap "exit 143" TERM; db_up db '.$port.'; echo "port $DB_PORT"; wait "$DB_PID"';
-        $this->server = new Process(['bash', '-c', $script], dirname(__DIR__, 2), ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false], null, null);
+        $this->server = new Process(
+            ['bash', '-c', $script],
+            dirname(__DIR__, 2),
+            ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false],
+            null,
+            null,
+        );
         $this->server->start();
         $this->server->waitUntil(fn ($type, $output): bool => str_contains($output, 'port '));
         preg_match('/port (\d+)/', $this->server->getOutput(), $found);

@@ -5,14 +5,20 @@ namespace Tests\Support;
 use Illuminate\Testing\TestResponse;
 use Tests\FeatureTestCase;
 
-/** One request as anybody could send it, and what a person would be told: nothing broken, nothing swallowed, nothing lost. */
+/**
+ * One request as anybody could send it, and what a person would be told: nothing broken, nothing swallowed, nothing
+ * lost.
+ */
 final class Sent
 {
     /** Words of the framework, not of the shop. */
     private const FRAMEWORK = '/\bfield (is|must|may|format)\b|The selected |The given data|Server Error|No query results|SQLSTATE|Whoops|Page Expired|Method Not Allowed|not supported for route|Stack trace/i';
 
-    public function __construct(public readonly string $method, public readonly string $uri, public readonly TestResponse $answer)
-    {
+    public function __construct(
+        public readonly string $method,
+        public readonly string $uri,
+        public readonly TestResponse $answer,
+    ) {
     }
 
     /** @param  array<string, mixed>  $data */
@@ -40,7 +46,8 @@ final class Sent
     /** Whether the deed was refused with a sentence. */
     public function isRefused(): bool
     {
-        return session('errors') !== null || in_array($this->answer->getStatusCode(), [400, 403, 404, 405, 413, 422], true);
+        return session('errors') !== null
+            || in_array($this->answer->getStatusCode(), [400, 403, 404, 405, 413, 422], true);
     }
 
     public function says(): string
@@ -48,6 +55,10 @@ final class Sent
         $errors = session('errors');
         $said = $errors === null ? [] : $errors->getBag('default')->all();
 
-        return implode(' ', $said).' '.($this->answer->headers->get('content-type') === 'application/pdf' ? '' : strip_tags((string) $this->answer->getContent()));
+        return implode(' ', $said).' '.(
+            $this->answer->headers->get('content-type') === 'application/pdf'
+                ? ''
+                : strip_tags((string) $this->answer->getContent())
+        );
     }
 }

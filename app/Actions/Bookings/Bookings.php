@@ -36,7 +36,17 @@ final class Bookings
             return $done;
         }
         try {
-            $booking = DB::transaction(function () use ($kind, $token, $fingerprint, $by, $work, $reason, $reverses, $bookedOn, $period): Booking {
+            $booking = DB::transaction(function () use (
+                $kind,
+                $token,
+                $fingerprint,
+                $by,
+                $work,
+                $reason,
+                $reverses,
+                $bookedOn,
+                $period
+            ): Booking {
                 $day = Periods::begin($period, $bookedOn);
                 $ledger = new Ledger(Booking::query()->create([
                     'token' => $token, 'fingerprint' => $fingerprint, 'kind' => $kind, 'user_id' => $by->id, 'reason' => $reason,

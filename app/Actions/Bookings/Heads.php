@@ -11,8 +11,9 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 
 /**
- * Locks the heads a deed works on, each kind by id. Lines, components, steps and ties are guarded by their head. Kinds are locked in
- * the one order of all deeds: customer orders, purchase orders, orders; items, numbers and the live plan come after them.
+ * Locks the heads a deed works on, each kind by id. Lines, components, steps and ties are guarded by their head.
+ * Kinds are locked in the one order of all deeds: customer orders, purchase orders, orders; items, numbers and the
+ * live plan come after them.
  */
 final class Heads
 {

@@ -5,8 +5,8 @@ namespace App\Actions\Bookings;
 use App\Models\Booking;
 
 /**
- * What this request, job or command has booked, and what could not be brought up to date with it. The booking stands whatever
- * becomes of what follows it, and the answer says so.
+ * What this request, job or command has booked, and what could not be brought up to date with it. The booking stands
+ * whatever becomes of what follows it, and the answer says so.
  */
 final class JustBooked
 {

@@ -208,24 +208,34 @@ final class Ledger
     }
 
     /**
-     * An order covers no more than it will still give: what scrap took, and what a built order still promised, is no longer covered
-     * from this moment. Who was promised latest loses first.
+     * An order covers no more than it will still give: what scrap took, and what a built order still promised, is no
+     * longer covered from this moment. Who was promised latest loses first.
      *
      * @param  array<int, array{state: OrderState, gives: BigDecimal}>  $facts  by order
      */
     private function fitCover(array $facts): void
     {
-        $covers = $facts === [] ? [] : Cover::query()->with('line.customerOrder')->whereIn('order_id', array_keys($facts))->where('quantity', '>', 0)->get()
-            ->sortBy(fn (Cover $cover): array => [$cover->line->promised_on, $cover->id])->groupBy('order_id');
+        $covers = $facts === []
+            ? []
+            : Cover::query()
+                ->with('line.customerOrder')
+                ->whereIn('order_id', array_keys($facts))
+                ->where('quantity', '>', 0)
+                ->get()
+                ->sortBy(fn (Cover $cover): array => [$cover->line->promised_on, $cover->id])->groupBy('order_id');
         foreach ($covers as $id => $of) {
-            $left = $facts[$id]['state']->isOpen() ? $facts[$id]['gives']->minus($this->touched[$id]->received_quantity) : BigDecimal::zero();
+            $left = $facts[$id]['state']->isOpen()
+                ? $facts[$id]['gives']->minus($this->touched[$id]->received_quantity)
+                : BigDecimal::zero();
             foreach ($of as $cover) {
                 $kept = BigDecimal::max(0, BigDecimal::min($left, $cover->quantity));
                 $left = $left->minus($kept);
                 $lost = BigDecimal::of($cover->quantity)->minus($kept);
                 if ($lost->isPositive()) {
                     $this->changeCover($cover, $lost->negated());
-                    $this->says("{$this->booking->says} ".Amount::plain($lost)." of {$cover->line->label()} are no longer covered by it.");
+                    $this->says(
+                        "{$this->booking->says} ".Amount::plain($lost)." of {$cover->line->label()} are no longer covered by it.",
+                    );
                 }
             }
         }

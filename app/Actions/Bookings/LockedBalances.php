@@ -13,9 +13,10 @@ use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 
 /**
- * The stock one deed works on. Each item has one lock, its row in item_stock: whoever holds it may read and change all balances,
- * values, layers, promises and reservations of the item. All items of a deed are locked at once and in one order; what lies there is
- * read after that, as far as it is needed. Until it is written at the end, what is held here is the truth.
+ * The stock one deed works on. Each item has one lock, its row in item_stock: whoever holds it may read and change
+ * all balances, values, layers, promises and reservations of the item. All items of a deed are locked at once and in
+ * one order; what lies there is read after that, as far as it is needed. Until it is written at the end, what is held
+ * here is the truth.
  *
  * @phpstan-type Lying array{key: StockKey, quantity: BigDecimal}
  */
@@ -51,7 +52,9 @@ final class LockedBalances
         $this->values = new LockedValues;
     }
 
-    /** @param  list<int>  $items  all of the deed: two that took theirs one by one could wait for each other for ever */
+    /**
+     * @param  list<int>  $items  all of the deed: two that took theirs one by one could wait for each other for ever
+     */
     public function lock(array $items): void
     {
         if ($this->items !== []) {
@@ -61,7 +64,10 @@ final class LockedBalances
         sort($items);
         foreach (array_chunk($items, 5000) as $part) {
             if ($this->held($part) < count($part)) {
-                DB::table('item_stock')->insertOrIgnore(array_map(fn (int $item): array => ['item_id' => $item], $part));
+                DB::table('item_stock')->insertOrIgnore(array_map(
+                    fn (int $item): array => ['item_id' => $item],
+                    $part,
+                ));
                 $this->held($part);
             }
         }
@@ -103,7 +109,10 @@ final class LockedBalances
         if ($lots === []) {
             $this->whole += array_fill_keys($items, true);
         }
-        $this->values->read(array_map(fn (array $one): array => [$one['key']->item, $one['key']->lot, $one['key']->owner], array_values($this->now)));
+        $this->values->read(array_map(
+            fn (array $one): array => [$one['key']->item, $one['key']->lot, $one['key']->owner],
+            array_values($this->now),
+        ));
     }
 
     /**
@@ -138,7 +147,10 @@ final class LockedBalances
         if (isset($this->whole[$item])) {
             return $read;
         }
-        $stored = $this->freeOf([$item], [0])->when($lot !== 0, fn (Builder $query) => $query->where('lot_id', $lot))->sum('quantity');
+        $stored = $this
+            ->freeOf([$item], [0])
+            ->when($lot !== 0, fn (Builder $query) => $query->where('lot_id', $lot))
+            ->sum('quantity');
 
         return BigDecimal::of((string) $stored)->plus($read)->minus($before);
     }
@@ -146,7 +158,10 @@ final class LockedBalances
     /** What lies at a key that was read. */
     public function at(StockKey $key): BigDecimal
     {
-        return ($this->now[$key->sortKey()] ?? throw new \LogicException('This balance was not read first: '.$key->sortKey()))['quantity'];
+        return (
+            $this->now[$key->sortKey()]
+                ?? throw new \LogicException('This balance was not read first: '.$key->sortKey())
+        )['quantity'];
     }
 
     /** What of an item's stock no customer line has been promised; below zero when too much was. */
@@ -155,7 +170,10 @@ final class LockedBalances
         return $this->quantity($item)->minus($this->promised($item));
     }
 
-    /** Whether more is promised than is there. Where nothing is promised nothing is added up: an item may have a hundred thousand lots. */
+    /**
+     * Whether more is promised than is there. Where nothing is promised nothing is added up: an item may have a
+     * hundred thousand lots.
+     */
     public function isOverpromised(int $item): bool
     {
         $promised = $this->promised($item);
@@ -201,7 +219,12 @@ final class LockedBalances
     /** @param  list<int>  $items */
     private function held(array $items): int
     {
-        return DB::table('item_stock')->whereIn('item_id', $items)->orderBy('item_id')->lockForUpdate()->pluck('item_id')->count();
+        return DB::table('item_stock')
+            ->whereIn('item_id', $items)
+            ->orderBy('item_id')
+            ->lockForUpdate()
+            ->pluck('item_id')
+            ->count();
     }
 
     /**
@@ -224,7 +247,16 @@ final class LockedBalances
     private function keep(Collection $rows): void
     {
         foreach ($rows as $row) {
-            $this->put(new StockKey($row->item_id, $row->place_id, $row->lot_id, Condition::from($row->condition), $row->owner_id), BigDecimal::of($row->quantity));
+            $this->put(
+                new StockKey(
+                    $row->item_id,
+                    $row->place_id,
+                    $row->lot_id,
+                    Condition::from($row->condition),
+                    $row->owner_id,
+                ),
+                BigDecimal::of($row->quantity),
+            );
         }
     }
 
@@ -244,6 +276,12 @@ final class LockedBalances
     /** @return array<string, int|string> */
     private static function columns(StockKey $key): array
     {
-        return ['item_id' => $key->item, 'place_id' => $key->place, 'lot_id' => $key->lot, 'condition' => $key->condition->value, 'owner_id' => $key->owner];
+        return [
+            'item_id' => $key->item,
+            'place_id' => $key->place,
+            'lot_id' => $key->lot,
+            'condition' => $key->condition->value,
+            'owner_id' => $key->owner,
+        ];
     }
 }

@@ -46,7 +46,10 @@ final class MovesBack
             }
         }
         $covered = $booking->coverEntries->map(fn ($entry): int => $entry->cover->item_id);
-        $kept = DB::table('reservation_entries AS e')->join('reservations AS r', 'r.id', 'e.reservation_id')->where('e.booking_id', $booking->id)->pluck('r.item_id');
+        $kept = DB::table('reservation_entries AS e')
+            ->join('reservations AS r', 'r.id', 'e.reservation_id')
+            ->where('e.booking_id', $booking->id)
+            ->pluck('r.item_id');
         $ledger->stock->lock(array_values($this->items->keys()->merge($covered)->merge($kept)->unique()->all()));
         $ledger->stock->read(array_values($keys));
     }

@@ -18,12 +18,23 @@ final class OrderFacts
     {
         $ids = array_map(fn (Order $order): int => $order->id, $orders);
         $used = $ids === [] ? collect() : DB::table('order_components')->whereIn('order_id', $ids)->where('used_quantity', '>', 0)->distinct()->pluck('order_id')->flip();
-        $steps = $ids === [] ? collect() : DB::table('order_steps')->whereIn('order_id', $ids)->orderBy('number')->get(['order_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at'])->groupBy('order_id');
+        $steps = $ids === []
+            ? collect()
+            : DB::table('order_steps')
+                ->whereIn('order_id', $ids)
+                ->orderBy('number')
+                ->get(['order_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at'])
+                ->groupBy('order_id');
         $facts = [];
         foreach ($orders as $order) {
             $own = array_values(($steps[$order->id] ?? collect())->all());
             $state = self::state($order, isset($used[$order->id]), $own);
-            $alive = array_map(fn (\stdClass $step): BigDecimal => BigDecimal::of($step->taken_in)->minus($step->scrap)->minus($step->passed_on), $own);
+            $alive = array_map(
+                fn (\stdClass $step): BigDecimal => BigDecimal::of($step->taken_in)
+                    ->minus($step->scrap)
+                    ->minus($step->passed_on),
+                $own,
+            );
             $facts[$order->id] = ['state' => $state, 'gives' => Order::given($state, $order->released_at !== null, BigDecimal::of($order->quantity),
                 BigDecimal::of($order->received_quantity), $alive)];
         }

@@ -10,7 +10,9 @@ use KeepPace\Core\Refused;
 /** Days nothing is booked on any more. What is entered later goes into the open period. */
 final class Periods
 {
-    /** Between two tries of a closing, and how often it tries: a booking under way takes some hundredths of a second. */
+    /**
+     * Between two tries of a closing, and how often it tries: a booking under way takes some hundredths of a second.
+     */
     private const PAUSE = 50_000;
 
     private const TRIES = 20;

@@ -39,9 +39,17 @@ final class ReverseBooking
             $this->assertReversible($booking);
             $customerOrders = Heads::customerOrders($this->customerOrders($booking));
             if ($booking->customer_order_id !== null) {
-                $ledger->about(customerOrder: $customerOrders[$booking->customer_order_id] ?? throw new \LogicException('It was locked.'));
+                $ledger->about(
+                    customerOrder: $customerOrders[$booking->customer_order_id]
+                        ?? throw new \LogicException('It was locked.'),
+                );
             }
-            Heads::purchaseOrders(Purchase::query()->whereKey($booking->moves->pluck('purchase_id')->filter())->pluck('purchase_order_id')->all());
+            Heads::purchaseOrders(
+                Purchase::query()
+                    ->whereKey($booking->moves->pluck('purchase_id')->filter())
+                    ->pluck('purchase_order_id')
+                    ->all(),
+            );
             $orders = $this->orders($booking);
             foreach ($orders as $order) {
                 if ($order->state === OrderState::Closed && $booking->kind !== BookingKind::Close) {
@@ -85,9 +93,19 @@ final class ReverseBooking
             ->merge(OrderStep::query()->whereKey($booking->stepEntries->pluck('order_step_id'))->pluck('order_id'))
             ->merge($booking->costEntries->pluck('order_id'))
             ->merge($booking->coverEntries->map(fn ($entry) => $entry->cover->order_id))
-            ->merge(DB::table('reservation_entries AS e')->join('reservations AS r', 'r.id', 'e.reservation_id')->where('e.booking_id', $booking->id)->pluck('r.order_id'))
+            ->merge(
+                DB::table('reservation_entries AS e')
+                    ->join('reservations AS r', 'r.id', 'e.reservation_id')
+                    ->where('e.booking_id', $booking->id)
+                    ->pluck('r.order_id'),
+            )
             ->merge(Order::query()->where('made_by_id', $booking->id)->pluck('id'))
-            ->merge(Question::query()->where('booking_id', $booking->id)->orWhere('answer_booking_id', $booking->id)->pluck('order_id'));
+            ->merge(
+                Question::query()
+                    ->where('booking_id', $booking->id)
+                    ->orWhere('answer_booking_id', $booking->id)
+                    ->pluck('order_id'),
+            );
 
         return Heads::orders($ids->all())->load('item');
     }
@@ -95,7 +113,10 @@ final class ReverseBooking
     /** Whose lines get back what covered them, or were shipped. @return list<int> */
     private function customerOrders(Booking $booking): array
     {
-        $lines = $booking->coverEntries->toBase()->map(fn ($entry): int => $entry->cover->line_id)->merge($booking->moves->pluck('line_id')->filter());
+        $lines = $booking->coverEntries
+            ->toBase()
+            ->map(fn ($entry): int => $entry->cover->line_id)
+            ->merge($booking->moves->pluck('line_id')->filter());
         $ids = CustomerOrderLine::query()->whereKey($lines->unique())->pluck('customer_order_id');
 
         return array_values(array_map(intval(...), $ids->push($booking->customer_order_id)->filter()->all()));
@@ -171,7 +192,10 @@ final class ReverseBooking
         } else {
             $order = Order::query()->findOrFail($cover->order->id);
             $limits[] = $order->state === OrderState::Cancelled ? BigDecimal::zero()
-                : $order->willGive()->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
+                : $order
+                    ->willGive()
+                    ->minus($order->received_quantity)
+                    ->minus((string) $order->covers()->sum('quantity'));
         }
         foreach ($limits as $limit) {
             $back = $back->isGreaterThan($limit) ? $limit : $back;

@@ -36,7 +36,9 @@ final class ReverseLines
                 throw Refused::because('The whole booking was reversed meanwhile.');
             }
             $moves = $this->lines($booking, $moveIds);
-            Heads::purchaseOrders(Purchase::query()->whereKey($moves->pluck('purchase_id')->filter())->pluck('purchase_order_id')->all());
+            Heads::purchaseOrders(
+                Purchase::query()->whereKey($moves->pluck('purchase_id')->filter())->pluck('purchase_order_id')->all(),
+            );
             $orders = Heads::orders($moves->pluck('order_id')->all());
             foreach ($orders as $order) {
                 if ($order->state === OrderState::Closed) {

@@ -31,7 +31,10 @@ final class TieToOrder
             $order = Order::query()->lockForUpdate()->findOrFail($orderId);
             $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
             $amount = $line->item->quantity($quantity)->amount;
-            $free = $order->willGive()->minus($order->received_quantity)->minus((string) $order->covers()->sum('quantity'));
+            $free = $order
+                ->willGive()
+                ->minus($order->received_quantity)
+                ->minus((string) $order->covers()->sum('quantity'));
             $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
             if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
                 throw Refused::because("Order {$order->number} does not make {$line->item->label()} any more. Choose an open order of that item.", 'order');

@@ -41,7 +41,9 @@ final class CancelLine
             if (! $open->isPositive()) {
                 throw Refused::because('Nothing of this line is open any more.');
             }
-            $other = $otherLine === null ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
+            $other = $otherLine === null
+                ? null
+                : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
             if ($then === 'line' && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)) {
                 throw Refused::because('Choose another open line of the same item.', 'other');
             }

@@ -29,7 +29,10 @@ final class EnterCustomerOrder
     public function handle(array $head, array $lines, string $token, User $by): Booking
     {
         return $this->bookings->once(BookingKind::CustomerOrder, $token, $by, function (Ledger $ledger) use ($head, $lines): void {
-            $items = Item::query()->with(['unit', 'units.unit'])->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))->get()
+            $items = Item::query()
+                ->with(['unit', 'units.unit'])
+                ->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))
+                ->get()
                 ->keyBy(fn (Item $item): string => Code::keyOf($item->number));
             $today = now(config()->string('pace.zone'));
             $wrong = [];

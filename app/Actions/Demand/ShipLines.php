@@ -40,7 +40,14 @@ final class ShipLines
             }
             $ledger->about(customerOrder: $order);
             // what covers these lines beyond what is shipped is given back: by each supply's own lock
-            Heads::orders(Cover::query()->whereIn('line_id', $rows->modelKeys())->whereNotNull('order_id')->where('quantity', '>', 0)->pluck('order_id')->all());
+            Heads::orders(
+                Cover::query()
+                    ->whereIn('line_id', $rows->modelKeys())
+                    ->whereNotNull('order_id')
+                    ->where('quantity', '>', 0)
+                    ->pluck('order_id')
+                    ->all(),
+            );
             $items = array_values($rows->pluck('item_id')->unique()->all());
             $ledger->stock->lock($items);
             $ledger->stock->readFree($items);

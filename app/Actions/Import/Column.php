@@ -37,13 +37,22 @@ final readonly class Column
     }
 
     /** @param  int  $max decimals at most  @param  string  $most  what its column holds, or what can be meant */
-    public static function decimal(string $name, ?string $default = null, string $least = '0', int $max = 6, string $most = '999999999'): self
-    {
+    public static function decimal(
+        string $name,
+        ?string $default = null,
+        string $least = '0',
+        int $max = 6,
+        string $most = '999999999',
+    ): self {
         return new self($name, 'decimal', $default, $max, $least, into: $name, most: $most);
     }
 
-    public static function whole(string $name, ?string $default = null, string $least = '0', string $most = '9999'): self
-    {
+    public static function whole(
+        string $name,
+        ?string $default = null,
+        string $least = '0',
+        string $most = '9999',
+    ): self {
         return new self($name, 'decimal', $default, 0, $least, into: $name, most: $most);
     }
 
@@ -133,8 +142,13 @@ final readonly class Column
             return self::right(isset($part[2]) && $calendar !== null ? $calendar->workingDaysFrom($today->toDateString(), $days)
                 : $today->addDays($days)->toDateString());
         }
-        if (preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $typed, $part) === 1 && checkdate((int) $part[2], (int) $part[3], (int) $part[1])) {
-            return $typed >= '2000-01-01' && $typed <= '2099-12-31' ? self::right($typed) : self::wrong("'{$typed}' must be a day between 2000 and 2099");
+        if (
+            preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $typed, $part) === 1
+            && checkdate((int) $part[2], (int) $part[3], (int) $part[1])
+        ) {
+            return $typed >= '2000-01-01' && $typed <= '2099-12-31'
+                ? self::right($typed)
+                : self::wrong("'{$typed}' must be a day between 2000 and 2099");
         }
 
         return self::wrong("'{$typed}' must be a date such as 2027-03-28, or today+5");

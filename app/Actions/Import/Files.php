@@ -14,12 +14,22 @@ final class Files
         ];
         $specs = [
             new FileSpec('units', ['code'],
-                [Column::code('code', 12), Column::text('name', 40), Column::whole('decimals', '0', most: '6'), Column::text('rec20', 3, '')],
+                [
+                    Column::code('code', 12),
+                    Column::text('name', 40),
+                    Column::whole('decimals', '0', most: '6'),
+                    Column::text('rec20', 3, ''),
+                ],
                 'units'),
             new FileSpec('customers', ['number'], self::partner(), 'customers'),
             new FileSpec('suppliers', ['number'], self::partner(), 'suppliers'),
             new FileSpec('places', ['code'],
-                [Column::code('code', 20), Column::text('name', 60), Column::choice('kind', ['store', 'supplier'], 'store')], 'places'),
+                [
+                    Column::code('code', 20),
+                    Column::text('name', 60),
+                    Column::choice('kind', ['store', 'supplier'], 'store'),
+                ],
+                'places'),
             new FileSpec('shifts', ['calendar', 'weekday', 'from', 'kind'], [
                 Column::code('calendar', 20), Column::choice('weekday', ['1', '2', '3', '4', '5', '6', '7']),
                 Column::time('from'), Column::time('to'), Column::choice('kind', ['work', 'break'], 'work'),
@@ -30,12 +40,17 @@ final class Files
                 Column::text('name', 60, ''),
             ]),
             new FileSpec('work-centres', ['code'], [
-                Column::code('code', 20), Column::text('name', 60), Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
+                Column::code('code', 20),
+                Column::text('name', 60),
+                Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
                 Column::whole('machines', '1', '1', '999'), Column::decimal('labour_rate', '0', max: 4, most: '99999'),
-                Column::decimal('machine_rate', '0', max: 4, most: '99999'), Column::decimal('overhead_percent', '0', max: 4, most: '9999'),
+                Column::decimal('machine_rate', '0', max: 4, most: '99999'),
+                Column::decimal('overhead_percent', '0', max: 4, most: '9999'),
             ], 'work_centres'),
             new FileSpec('people', ['number'], [
-                Column::code('number', 20), Column::text('name', 80), Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
+                Column::code('number', 20),
+                Column::text('name', 80),
+                Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
                 Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
             ], 'people'),
             new FileSpec('items', ['number'], [
@@ -44,7 +59,9 @@ final class Files
                 Column::refers('unit', 'units', 'code', 'unit_id'), Column::choice('tracking', ['none', 'lot', 'serial'], 'none'),
                 Column::choice('cover_for', ['line', 'shelf'], 'line'),
                 Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''),
-                Column::whole('lead_days', '0', most: '999'), Column::decimal('reorder_point', '0'), Column::decimal('safety_stock', '0'),
+                Column::whole('lead_days', '0', most: '999'),
+                Column::decimal('reorder_point', '0'),
+                Column::decimal('safety_stock', '0'),
                 Column::decimal('cost', '0', most: '9999999'), Column::decimal('price', '0', most: '9999999'),
                 Column::choice('costing', ['average', 'fifo', 'standard', 'own'], 'average'), Column::decimal('minimum_issue', '0'),
                 Column::choice('lot_rule', ['oldest', 'expiry', 'ask'], 'oldest'), Column::whole('minimum_days', '0'),
@@ -56,16 +73,22 @@ final class Files
             new FileSpec('routings', ['item', 'revision', 'step'], [...$revision(),
                 Column::whole('step', null, '1'), Column::text('name', 60),
                 Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id', ''),
-                Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''), Column::decimal('setup_minutes', '0', max: 2, most: '99999'),
+                Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''),
+                Column::decimal('setup_minutes', '0', max: 2, most: '99999'),
                 Column::choice('run_basis', ['min_per_unit', 'units_per_hour', 'min_per_batch'], 'min_per_unit'),
                 Column::decimal('run_rate', '0', most: '99999'),
-                Column::decimal('batch', '1', '0.000001', most: '9999999'), Column::whole('crew', '1', most: '99'), Column::whole('wait_minutes', '0', most: '525600'),
+                Column::decimal('batch', '1', '0.000001', most: '9999999'),
+                Column::whole('crew', '1', most: '99'),
+                Column::whole('wait_minutes', '0', most: '525600'),
                 Column::whole('move_minutes', '0', most: '525600'),
-                Column::whole('lead_days', '0', most: '999'), Column::decimal('price', '0', most: '9999999'), Column::text('instructions', 500, ''),
+                Column::whole('lead_days', '0', most: '999'),
+                Column::decimal('price', '0', most: '9999999'),
+                Column::text('instructions', 500, ''),
                 Column::text('family', 30, ''), Column::text('alternatives', 120, ''),
             ]),
             new FileSpec('structures', ['item', 'revision', 'position'], [...$revision(),
-                Column::whole('position', null, '1', '999999'), Column::refers('component', 'items', 'number', 'component_id'),
+                Column::whole('position', null, '1', '999999'),
+                Column::refers('component', 'items', 'number', 'component_id'),
                 Column::decimal('quantity', null, '0.000001'),
                 Column::refers('unit', 'units', 'code', 'unit_id', ''), Column::choice('basis', ['unit', 'order'], 'unit'),
                 Column::decimal('scrap_percent', '0', max: 4),
@@ -76,12 +99,16 @@ final class Files
                 Column::refers('item', 'items', 'number', 'item_id'), Column::refers('place', 'places', 'code', 'place_id', 'STORES'),
                 Column::code('lot', 60, ''),
                 Column::decimal('quantity', null, '0.000001'), Column::refers('unit', 'units', 'code', 'unit_id', ''),
-                Column::decimal('value', null, '0', 2, '9999999999'), Column::date('expires_on', ''), Column::text('supplier_lot', 60, ''),
+                Column::decimal('value', null, '0', 2, '9999999999'),
+                Column::date('expires_on', ''),
+                Column::text('supplier_lot', 60, ''),
             ]),
             new FileSpec('purchases', ['number'], [
                 Column::code('number', 30), Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),
                 Column::refers('item', 'items', 'number', 'item_id'),
-                Column::decimal('quantity', null, '0.000001'), Column::decimal('price', '0', most: '9999999'), Column::date('expected_on'),
+                Column::decimal('quantity', null, '0.000001'),
+                Column::decimal('price', '0', most: '9999999'),
+                Column::date('expected_on'),
             ]),
             new FileSpec('customer-orders', ['number', 'line'], [
                 Column::code('number', 30), Column::refers('customer', 'customers', 'number', 'customer_id'),
@@ -112,6 +139,11 @@ final class Files
     /** @return list<Column> */
     private static function partner(): array
     {
-        return [Column::code('number', 20), Column::text('name', 80), Column::text('contact', 80, ''), Column::text('address', 200, '')];
+        return [
+            Column::code('number', 20),
+            Column::text('name', 80),
+            Column::text('contact', 80, ''),
+            Column::text('address', 200, ''),
+        ];
     }
 }

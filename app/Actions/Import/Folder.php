@@ -112,8 +112,13 @@ final class Folder
      * @return array{array<string, ?string>, bool} the row, and whether it refers to one that is refused: then it is passed by, and no
      *                                             fault of its own
      */
-    private function readRow(FileSpec $spec, int $line, array $cells, CarbonImmutable $today, ?WorkingCalendar $calendar): array
-    {
+    private function readRow(
+        FileSpec $spec,
+        int $line,
+        array $cells,
+        CarbonImmutable $today,
+        ?WorkingCalendar $calendar,
+    ): array {
         $row = [];
         $isExcused = false;
         foreach ($spec->columns as $column) {
@@ -121,13 +126,22 @@ final class Folder
             $row[$column->name] = $read['ok'] ? $read['value'] : null;
             if (! $read['ok']) {
                 $this->problem($spec->name, $line, $column->name, $read['value'].'.');
-            } elseif ($column->refers !== null && $read['value'] !== '' && ! $this->isKnown($column->refers, (string) $read['value'])) {
+            } elseif (
+                $column->refers !== null
+                && $read['value'] !== ''
+                && ! $this->isKnown($column->refers, (string) $read['value'])
+            ) {
                 if ($this->isRefused(implode('.', $column->refers), (string) $read['value'])) {
                     $isExcused = true;
 
                     continue;
                 }
-                $this->problem($spec->name, $line, $column->name, "'{$read['value']}' is not among the {$column->refers[0]}. Add it there first, or to its file.");
+                $this->problem(
+                    $spec->name,
+                    $line,
+                    $column->name,
+                    "'{$read['value']}' is not among the {$column->refers[0]}. Add it there first, or to its file.",
+                );
             }
         }
 
@@ -147,7 +161,10 @@ final class Folder
         if ($what === '') {
             return;
         }
-        $name = Code::keyOf(implode('/', array_map(fn (string $column): string => (string) ($row[$column] ?? ''), $columns)));
+        $name = Code::keyOf(implode(
+            '/',
+            array_map(fn (string $column): string => (string) ($row[$column] ?? ''), $columns),
+        ));
         if (! $isRight) {
             $this->refused[$what][$name] = true;
         } elseif (! str_contains($what, '-') && $what !== 'orders.number') {

@@ -59,9 +59,16 @@ final class FolderChecks
             $this->units[Code::keyOf((string) $row['code'])] = new Unit((string) $row['code'], (string) $row['name'],
                 max(0, min(6, (int) $row['decimals'])));
         }
-        foreach (DB::table('items')->join('units', 'units.id', 'unit_id')->get(['number', 'kind', 'code', 'tracking', 'costing', 'cost']) as $item) {
+        foreach (DB::table('items')
+            ->join('units', 'units.id', 'unit_id')
+            ->get(['number', 'kind', 'code', 'tracking', 'costing', 'cost']) as $item) {
             $this->costs[Code::keyOf($item->number)] = $item->cost;
-            $this->items[Code::keyOf($item->number)] = ['kind' => $item->kind, 'unit' => $item->code, 'tracking' => $item->tracking, 'costing' => $item->costing];
+            $this->items[Code::keyOf($item->number)] = [
+                'kind' => $item->kind,
+                'unit' => $item->code,
+                'tracking' => $item->tracking,
+                'costing' => $item->costing,
+            ];
         }
         foreach (DB::table('item_units')->join('items', 'items.id', 'item_id')->join('units', 'units.id', 'item_units.unit_id')
             ->get(['number', 'code', 'p', 'q']) as $row) {
@@ -107,7 +114,12 @@ final class FolderChecks
     private function standardCost(int $line, string $key, array $row): void
     {
         $was = $this->costs[$key] ?? null;
-        if ($was !== null && $row['costing'] === 'standard' && ! BigDecimal::of((string) $row['cost'])->isEqualTo($was) && ! $this->by->may(Deed::Value)) {
+        if (
+            $was !== null
+            && $row['costing'] === 'standard'
+            && ! BigDecimal::of((string) $row['cost'])->isEqualTo($was)
+            && ! $this->by->may(Deed::Value)
+        ) {
             $this->folder->problem('items', $line, 'cost', "{$row['number']} is valued at a standard cost of ".Amount::plain($was)
                 .', which only who may value stock can change: it revalues what lies there. Leave it as it is, or ask the cost clerk.');
         }
@@ -132,7 +144,11 @@ final class FolderChecks
             if (BigDecimal::of((string) $row['scrap_percent'])->isGreaterThanOrEqualTo(100)) {
                 $this->folder->problem('structures', $line, 'scrap_percent', 'must be below 100.');
             }
-            $lines[$this->spelt((string) $row['item'])][] = new Line('', $this->spelt((string) $row['component']), BigRational::one());
+            $lines[$this->spelt((string) $row['item'])][] = new Line(
+                '',
+                $this->spelt((string) $row['component']),
+                BigRational::one(),
+            );
         }
         try {
             (new Structures($lines))->assertNoLoop();
@@ -169,7 +185,10 @@ final class FolderChecks
             return;
         }
         $codes = [...DB::table('work_centres')->pluck('code')->all(), ...array_column($this->rows('work-centres'), 'code')];
-        foreach (array_diff(array_keys(StepAlternatives::read($written)), array_map(Code::keyOf(...), array_map(strval(...), $codes))) as $code) {
+        foreach (array_diff(
+            array_keys(StepAlternatives::read($written)),
+            array_map(Code::keyOf(...), array_map(strval(...), $codes)),
+        ) as $code) {
             if ($this->folder->isRefused('work_centres.code', $code)) {
                 continue;
             }
@@ -182,7 +201,12 @@ final class FolderChecks
         $ends = DB::table('places')->whereNotIn('kind', ['store', 'supplier'])->pluck('code_key')->flip();
         foreach ($this->rows('opening-stock') as $line => $row) {
             if ($ends->has(Code::keyOf((string) $row['place']))) {
-                $this->folder->problem('opening-stock', $line, 'place', "nothing lies at {$row['place']}: it is where moves end. Name a store or a supplier's place.");
+                $this->folder->problem(
+                    'opening-stock',
+                    $line,
+                    'place',
+                    "nothing lies at {$row['place']}: it is where moves end. Name a store or a supplier's place.",
+                );
             }
         }
         if ($this->rows('opening-stock') === []) {
@@ -252,7 +276,11 @@ final class FolderChecks
             }
             $this->quantity('orders', $line, (string) $row['item'], (string) $row['quantity'], '');
             $tied = Code::keyOf("{$row['customer_order']}/{$row['line']}");
-            if ($row['customer_order'] !== '' && ($lines[$tied] ?? null) !== Code::keyOf((string) $row['item']) && ! $this->folder->isRefused('customer-orders.line', $tied)) {
+            if (
+                $row['customer_order'] !== ''
+                && ($lines[$tied] ?? null) !== Code::keyOf((string) $row['item'])
+                && ! $this->folder->isRefused('customer-orders.line', $tied)
+            ) {
                 $this->folder->problem('orders', $line, 'customer_order',
                     "customer-orders.csv has no line {$row['line']} of {$row['customer_order']} for {$row['item']}.");
             }
@@ -305,7 +333,8 @@ final class FolderChecks
     /** @return array{kind: string, unit: string, tracking: string, costing: string} */
     private function item(string $number): array
     {
-        return $this->items[Code::keyOf($number)] ?? ['kind' => '', 'unit' => '', 'tracking' => 'none', 'costing' => 'average'];
+        return $this->items[Code::keyOf($number)]
+            ?? ['kind' => '', 'unit' => '', 'tracking' => 'none', 'costing' => 'average'];
     }
 
     /** @return array<int, array<string, ?string>> */

@@ -38,7 +38,13 @@ final class OpeningWriter
     public function lock(Folder $folder, Ledger $ledger, array $revalued): void
     {
         $numbers = array_unique(array_column($folder->rows['opening-stock'] ?? [], 'item'));
-        $ledger->stock->lock([...$revalued, ...array_values(array_map(fn (string $number): int => (int) $this->productData->id(['items', 'number'], $number), $numbers))]);
+        $ledger->stock->lock([
+            ...$revalued,
+            ...array_values(array_map(
+                fn (string $number): int => (int) $this->productData->id(['items', 'number'], $number),
+                $numbers,
+            )),
+        ]);
     }
 
     /** @param  callable(string, int): void  $progress */
@@ -53,7 +59,11 @@ final class OpeningWriter
         foreach ($folder->rows['purchases'] ?? [] as $row) {
             $supplier = (int) $this->productData->id(['suppliers', 'number'], $row['supplier']);
             $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
-                ?? PurchaseOrder::query()->create(['number' => $row['number'], 'supplier_id' => $supplier, 'ordered_on' => now(config()->string('pace.zone'))->toDateString()]);
+                ?? PurchaseOrder::query()->create([
+                    'number' => $row['number'],
+                    'supplier_id' => $supplier,
+                    'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
+                ]);
             Purchase::query()->create(['number' => $row['number'], 'purchase_order_id' => $head->id, 'supplier_id' => $supplier,
                 'item_id' => $this->item($row['item'])
                     ->id, 'quantity' => $row['quantity'], 'price' => $row['price'], 'expected_on' => $row['expected_on'],
@@ -63,7 +73,11 @@ final class OpeningWriter
         $this->customerOrders($folder, $result, $progress);
         $this->orders($folder, $ledger, $result, $by);
         // last of all: whoever draws a number waits for this row
-        foreach (['purchase' => 'purchases', 'customer_order' => 'customer-orders', 'order' => 'orders'] as $code => $file) {
+        foreach ([
+            'purchase' => 'purchases',
+            'customer_order' => 'customer-orders',
+            'order' => 'orders',
+        ] as $code => $file) {
             Numbers::passBy($code, array_column($folder->rows[$file] ?? [], 'number'));
         }
     }
@@ -110,7 +124,10 @@ final class OpeningWriter
         $ids = [];
         foreach (array_chunk($heads, 500) as $chunk) {
             DB::table('customer_orders')->insert($chunk);
-            foreach (DB::table('customer_orders')->whereIn('number_key', array_map(Code::keyOf(...), array_column($chunk, 'number')))
+            foreach (DB::table('customer_orders')->whereIn(
+                'number_key',
+                array_map(Code::keyOf(...), array_column($chunk, 'number')),
+            )
                 ->pluck('id', 'number') as $number => $id) {
                 $ids[Code::keyOf((string) $number)] = $id;
             }
@@ -139,7 +156,13 @@ final class OpeningWriter
         foreach ($folder->rows['orders'] ?? [] as $line => $row) {
             $item = $this->item($row['item']);
             try {
-                $order = $this->copy->make($ledger, $item, $item->quantity((string) $row['quantity'])->amount, $row['due_on'] ?: null, number: $row['number']);
+                $order = $this->copy->make(
+                    $ledger,
+                    $item,
+                    $item->quantity((string) $row['quantity'])->amount,
+                    $row['due_on'] ?: null,
+                    number: $row['number'],
+                );
             } catch (Refused $refused) {
                 $folder->problem('orders', $line, 'quantity', $refused->getMessage());
 
@@ -147,7 +170,8 @@ final class OpeningWriter
             }
             if ($row['customer_order'] !== '') {
                 $tied = CustomerOrderLine::query()->where('position', (int) $row['line'])
-                    ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))->firstOrFail();
+                    ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))
+                    ->firstOrFail();
                 $ledger->cover($tied, $order, BigDecimal::min($tied->openQuantity()
                     ->minus((string) $tied->covers()->sum('quantity')), $order->quantity));
             }
@@ -235,14 +259,18 @@ final class OpeningWriter
     private function items(array $rows, string $column): void
     {
         $this->items = [];
-        foreach (Item::query()->with('unit', 'units.unit')->whereIn('number_key', array_unique(array_map(Code::keyOf(...), array_column($rows, $column))))->get() as $item) {
+        foreach (Item::query()->with('unit', 'units.unit')
+            ->whereIn('number_key', array_unique(array_map(Code::keyOf(...), array_column($rows, $column))))
+            ->get() as $item) {
             $this->items[Code::keyOf($item->number)] = $item;
         }
     }
 
     private function item(?string $number): Item
     {
-        return $this->items[Code::keyOf((string) $number)] ??= Item::query()->with('unit', 'units.unit')->where('number_key', Code::keyOf((string) $number))
+        return $this->items[Code::keyOf((string) $number)] ??= Item::query()
+            ->with('unit', 'units.unit')
+            ->where('number_key', Code::keyOf((string) $number))
             ->firstOrFail();
     }
 }

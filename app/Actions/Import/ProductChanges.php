@@ -5,7 +5,9 @@ namespace App\Actions\Import;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 
-/** The trail of product data: what a deed, of a page or a file, changed from what to what. Written in bulk at its end. */
+/**
+ * The trail of product data: what a deed, of a page or a file, changed from what to what. Written in bulk at its end.
+ */
 final class ProductChanges
 {
     /** @var list<array<string, int|string>> */

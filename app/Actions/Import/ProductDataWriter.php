@@ -58,7 +58,8 @@ final class ProductDataWriter
         $this->ids[$what] ??= DB::table($refers[0])->pluck('id', $refers[1])
             ->mapWithKeys(fn ($id, $code): array => [Code::keyOf((string) $code) => (int) $id])->all();
 
-        return $this->ids[$what][Code::keyOf($value)] ?? throw new \LogicException("{$what} {$value} was checked but is not there.");
+        return $this->ids[$what][Code::keyOf($value)]
+            ?? throw new \LogicException("{$what} {$value} was checked but is not there.");
     }
 
     /** @param  array<int, array<string, ?string>>  $rows */
@@ -67,12 +68,19 @@ final class ProductDataWriter
         $keys = array_map(fn (string $name): string => (string) $spec->column($name)?->into, $spec->key);
         $there = [];
         foreach (DB::table($table)->get() as $row) {
-            $there[Code::keyOf(implode("\0", array_map(fn (string $key): string => (string) $row->{$key}, $keys)))] = $row;
+            $there[Code::keyOf(implode(
+                "\0",
+                array_map(fn (string $key): string => (string) $row->{$key}, $keys),
+            ))] = $row;
         }
         $new = [];
         foreach ($rows as $row) {
             $values = $this->values($spec, $row);
-            $old = $there[Code::keyOf(implode("\0", array_map(fn (string $key): string => (string) $values[$key], $keys)))] ?? null;
+            $old = $there[Code::keyOf(implode(
+                "\0",
+                array_map(fn (string $key): string => (string) $values[$key], $keys),
+            ))]
+                ?? null;
             if ($old === null) {
                 $new[] = $values;
             } elseif ($this->differs($old, $values)) {
@@ -88,7 +96,9 @@ final class ProductDataWriter
             $result->add($spec->name, 'new', count($chunk));
         }
         if ($table === 'items' && $new !== []) {
-            DB::statement('INSERT INTO item_stock (item_id) SELECT i.id FROM items i LEFT JOIN item_stock s ON s.item_id = i.id WHERE s.item_id IS NULL');
+            DB::statement(
+                'INSERT INTO item_stock (item_id) SELECT i.id FROM items i LEFT JOIN item_stock s ON s.item_id = i.id WHERE s.item_id IS NULL',
+            );
         }
         $this->ids = [];
     }
@@ -100,13 +110,33 @@ final class ProductDataWriter
      */
     private function changed(FileSpec $spec, string $table, \stdClass $old, array $values): void
     {
-        $name = trim(implode(' ', array_map(fn (string $key): string => $this->word($spec->column($key), $old->{(string) $spec->column($key)?->into}), $spec->key)));
+        $name = trim(implode(
+            ' ',
+            array_map(
+                fn (string $key): string => $this->word(
+                    $spec->column($key),
+                    $old->{(string) $spec->column($key)?->into},
+                ),
+                $spec->key,
+            ),
+        ));
         foreach ($spec->columns as $column) {
             if (! self::isSame($old->{$column->into}, $values[$column->into])) {
-                $this->changes->field($table, $old->id, $name, str_replace('_', ' ', $column->name), $this->word($column, $old->{$column->into}), $this->word($column, $values[$column->into]));
+                $this->changes->field(
+                    $table,
+                    $old->id,
+                    $name,
+                    str_replace('_', ' ', $column->name),
+                    $this->word($column, $old->{$column->into}),
+                    $this->word($column, $values[$column->into]),
+                );
             }
         }
-        if ($table === 'items' && $values['costing'] === CostingRule::Standard->value && ! self::isSame($old->cost, $values['cost'])) {
+        if (
+            $table === 'items'
+            && $values['costing'] === CostingRule::Standard->value
+            && ! self::isSame($old->cost, $values['cost'])
+        ) {
             $this->costs[$old->id] = (string) $values['cost'];
         }
     }
@@ -126,7 +156,8 @@ final class ProductDataWriter
     private function shifts(Folder $folder, ImportResult $result): void
     {
         foreach (collect($folder->rows['shifts'] ?? [])->groupBy(fn (array $row): string => (string) $row['calendar']) as $code => $rows) {
-            $calendar = Calendar::query()->firstWhere('code_key', Code::keyOf((string) $code)) ?? Calendar::query()->create(['code' => (string) $code]);
+            $calendar = Calendar::query()->firstWhere('code_key', Code::keyOf((string) $code))
+                ?? Calendar::query()->create(['code' => (string) $code]);
             $want = $rows->map(fn (array $row): array => ['calendar_id' => $calendar->id, 'weekday' => (int) $row['weekday'],
                 'from_time' => $row['from'], 'to_time' => $row['to'], 'is_break' => $row['kind'] === 'break' ? 1 : 0])
                 ->sortBy(fn (array $row): string => json_encode($row) ?: '')->values()->all();
@@ -139,7 +170,14 @@ final class ProductDataWriter
                 continue;
             }
             if ($have !== []) {
-                $this->changes->field('calendars', $calendar->id, (string) $code, 'week', self::week($have), self::week($want));
+                $this->changes->field(
+                    'calendars',
+                    $calendar->id,
+                    (string) $code,
+                    'week',
+                    self::week($have),
+                    self::week($want),
+                );
             }
             DB::table('shifts')->where('calendar_id', $calendar->id)->delete(); // a calendar in the file is the whole week
             DB::table('shifts')->insert($want);
@@ -153,7 +191,15 @@ final class ProductDataWriter
     {
         $days = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
-        return implode(', ', array_map(fn (array $row): string => "{$days[(int) $row['weekday']]} {$row['from_time']}-{$row['to_time']}".($row['is_break'] ? ' break' : ''), $shifts));
+        return implode(
+            ', ',
+            array_map(
+                fn (array $row): string => "{$days[(int) $row['weekday']]} {$row['from_time']}-{$row['to_time']}".(
+                    $row['is_break'] ? ' break' : ''
+                ),
+                $shifts,
+            ),
+        );
     }
 
     private function holidays(Folder $folder, FileSpec $spec, ImportResult $result): void
@@ -168,7 +214,8 @@ final class ProductDataWriter
             } elseif ($this->differs($old, $values)) {
                 DB::table('calendar_days')->where('id', $old->id)->update($values);
                 $this->changes->field('calendars', (int) $key['calendar_id'], (string) $row['calendar'], (string) $row['date'],
-                    trim("{$old->kind} {$old->from_time}-{$old->to_time} {$old->name}"), trim("{$values['kind']} {$values['from_time']}-{$values['to_time']} {$values['name']}"));
+                    trim("{$old->kind} {$old->from_time}-{$old->to_time} {$old->name}"),
+                    trim("{$values['kind']} {$values['from_time']}-{$values['to_time']} {$values['name']}"));
             }
             $result->add($spec->name, $old === null ? 'new' : ($this->differs($old, $values) ? 'changed' : 'same'));
         }
@@ -184,7 +231,10 @@ final class ProductDataWriter
             $itemId = $this->id(['items', 'number'], $first['item']);
             $want = $rows->map(fn (array $row): array => $file === 'routings' ? $this->step($row) : $this->line($row))
                 ->sortBy($file === 'routings' ? 'number' : 'position')->values();
-            $old = DB::table($file)->where('item_id', $itemId)->where('revision_key', Code::keyOf((string) $first['revision']))->first();
+            $old = DB::table($file)
+                ->where('item_id', $itemId)
+                ->where('revision_key', Code::keyOf((string) $first['revision']))
+                ->first();
             if ($old !== null) {
                 $have = DB::table($lineTable)->where($parent, $old->id)->orderBy($file === 'routings' ? 'number' : 'position')->get();
                 $same = $have->count() === $want->count()
@@ -200,9 +250,23 @@ final class ProductDataWriter
 
                     continue;
                 }
-                $this->linesChanged($file, $old->id, "{$first['item']} revision {$first['revision']}", $order, $have->all(), $want->all());
+                $this->linesChanged(
+                    $file,
+                    $old->id,
+                    "{$first['item']} revision {$first['revision']}",
+                    $order,
+                    $have->all(),
+                    $want->all(),
+                );
                 if (! self::isSame($old->status, $first['status'])) {
-                    $this->changes->field($file, $old->id, "{$first['item']} revision {$first['revision']}", 'status', $old->status, $first['status']);
+                    $this->changes->field(
+                        $file,
+                        $old->id,
+                        "{$first['item']} revision {$first['revision']}",
+                        'status',
+                        $old->status,
+                        $first['status'],
+                    );
                 }
                 DB::table($lineTable)->where($parent, $old->id)->delete();
                 DB::table($file)->where('id', $old->id)
@@ -228,13 +292,27 @@ final class ProductDataWriter
         $after = array_column($want, null, $by);
         foreach ($before + $after as $at => $any) {
             if (! isset($before[$at], $after[$at])) {
-                $this->changes->field($kind, $id, $record, "{$number} {$at}", isset($before[$at]) ? 'there' : '', isset($after[$at]) ? 'there' : 'taken out');
+                $this->changes->field(
+                    $kind,
+                    $id,
+                    $record,
+                    "{$number} {$at}",
+                    isset($before[$at]) ? 'there' : '',
+                    isset($after[$at]) ? 'there' : 'taken out',
+                );
 
                 continue;
             }
             foreach ($after[$at] as $column => $value) {
                 if (! self::isSame($before[$at][$column], $value)) {
-                    $this->changes->field($kind, $id, $record, "{$number} {$at}, ".str_replace('_', ' ', $column), (string) $before[$at][$column], (string) $value);
+                    $this->changes->field(
+                        $kind,
+                        $id,
+                        $record,
+                        "{$number} {$at}, ".str_replace('_', ' ', $column),
+                        (string) $before[$at][$column],
+                        (string) $value,
+                    );
                 }
             }
         }
@@ -286,6 +364,8 @@ final class ProductDataWriter
 
     private static function isSame(mixed $was, mixed $is): bool
     {
-        return is_numeric($was) && is_numeric($is) ? BigDecimal::of((string) $was)->isEqualTo((string) $is) : (string) $was === (string) $is;
+        return is_numeric($was) && is_numeric($is)
+            ? BigDecimal::of((string) $was)->isEqualTo((string) $is)
+            : (string) $was === (string) $is;
     }
 }

@@ -75,9 +75,18 @@ final class ChangeOrder
         if (! $quantity->isPositive()) {
             throw Refused::because('The quantity must be above 0. To give an order up, cancel it.', 'quantity');
         }
-        $promised = BigDecimal::of((string) $order->covers()->sum('quantity'))->plus($order->received_quantity)->plus(CureShort::scrapped($order));
+        $promised = BigDecimal::of((string) $order->covers()->sum('quantity'))
+            ->plus($order->received_quantity)
+            ->plus(CureShort::scrapped($order));
         if ($quantity->isLessThan($promised)) {
-            throw Refused::because(sprintf('%s are promised to customer lines, received or scrapped already. Untie a line first, or keep at least %s.', Amount::plain($promised), Amount::plain($promised)), 'quantity');
+            throw Refused::because(
+                sprintf(
+                    '%s are promised to customer lines, received or scrapped already. Untie a line first, or keep at least %s.',
+                    Amount::plain($promised),
+                    Amount::plain($promised),
+                ),
+                'quantity',
+            );
         }
         $first = $order->steps()->first();
         if ($order->released_at !== null && $first !== null) {
@@ -90,7 +99,12 @@ final class ChangeOrder
         }
         $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
         $needs = [];
-        foreach ($this->copy->needs($order->item, $order->structure, $quantity, $this->copy->copiedFrom($order)) as $need) {
+        foreach ($this->copy->needs(
+            $order->item,
+            $order->structure,
+            $quantity,
+            $this->copy->copiedFrom($order),
+        ) as $need) {
             $needs[(int) $need->line->id] = ($needs[(int) $need->line->id] ?? BigRational::zero())->plus($need->quantity);
         }
         foreach ($order->components()->with('item.unit')->get() as $component) {

@@ -35,7 +35,10 @@ final class CloseOrder
             $ledger->about($order);
             $ledger->stock->lock([$order->item_id]);
             $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
-            $ledger->stock->readFree([$order->item_id], lots: $own ? [0, ...array_keys($this->receivedLots($order))] : []);
+            $ledger->stock->readFree(
+                [$order->item_id],
+                lots: $own ? [0, ...array_keys($this->receivedLots($order))] : [],
+            );
             $quantity = BigDecimal::of($order->received_quantity);
             $lots = $this->lotsThere($ledger, $order, $quantity);
             $there = array_reduce($lots, fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']), BigDecimal::zero());
@@ -69,7 +72,13 @@ final class CloseOrder
             $left = $ledger->stock->values->left($order->item_id, $this->receipts($order));
             $row = $ledger->stock->onHand($order->item_id)[0] ?? null;
 
-            return $row === null || $left->quantity->isZero() ? [] : [['key' => $row['key'], 'there' => BigDecimal::min($received, $left->quantity), 'value' => $left->value]];
+            return $row === null || $left->quantity->isZero()
+                ? []
+                : [[
+                    'key' => $row['key'],
+                    'there' => BigDecimal::min($received, $left->quantity),
+                    'value' => $left->value,
+                ]];
         }
         $lots = $this->receivedLots($order);
         $found = [];
@@ -78,8 +87,11 @@ final class CloseOrder
             $pool = $ledger->stock->values->rule($order->item_id) === CostingRule::Own ? $lot : 0;
             if (isset($lots[$lot]) && $received->isPositive()) {
                 $there = BigDecimal::min($row['quantity'], $lots[$lot]);
-                $found[$pool] = ['key' => $row['key'], 'there' => BigDecimal::min($received, $there->plus($found[$pool]['there'] ?? 0)),
-                    'value' => $ledger->stock->values->of($row['key'])->value];
+                $found[$pool] = [
+                    'key' => $row['key'],
+                    'there' => BigDecimal::min($received, $there->plus($found[$pool]['there'] ?? 0)),
+                    'value' => $ledger->stock->values->of($row['key'])->value,
+                ];
                 $received = $pool === 0 ? $received : $received->minus($there);
                 $lots[$lot] = $lots[$lot]->minus($there);
             }

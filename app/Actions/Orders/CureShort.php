@@ -32,8 +32,11 @@ final class CureShort
     {
         return $this->bookings->once(BookingKind::Remake, $token, $by, function (Ledger $ledger) use ($id, $version, $how, $quantity, $reason): void {
             $lost = self::lost($id);
-            Heads::customerOrders(CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all());
-            $order = Heads::orders([$id])->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
+            Heads::customerOrders(
+                CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all(),
+            );
+            $order = Heads::orders([$id])->get($id)?->load('item.unit', 'item.units.unit')
+                ?? throw Heads::gone(Order::class, $id);
             $ledger->stock->lock([$order->item_id]);
             ChangedMeanwhile::check($order, $version);
             $amount = $order->item->quantity($quantity)->amount;
@@ -87,15 +90,26 @@ final class CureShort
     {
         $free = $ledger->stock->unpromised($order->item_id);
         if ($amount->isGreaterThan($free)) {
-            throw Refused::because(sprintf('%s of %s are free in stock.', Amount::plain($free->isNegative() ? BigDecimal::zero() : $free), $order->item->label()), 'quantity');
+            throw Refused::because(
+                sprintf(
+                    '%s of %s are free in stock.',
+                    Amount::plain($free->isNegative() ? BigDecimal::zero() : $free),
+                    $order->item->label(),
+                ),
+                'quantity',
+            );
         }
         if (! $this->coverAgain($ledger, $lost, $amount, null)->isPositive()) {
-            throw Refused::because("No customer line counts on order {$order->number} for these. Accept it, or make them again.", 'quantity');
+            throw Refused::because(
+                "No customer line counts on order {$order->number} for these. Accept it, or make them again.",
+                'quantity',
+            );
         }
     }
 
     /**
-     * Lines that lost what was scrapped get it from elsewhere, the earliest promise first, as far as they still want it.
+     * Lines that lost what was scrapped get it from elsewhere, the earliest promise first, as far as they still want
+     * it.
      *
      * @param  array<int, BigDecimal>  $lost  by line
      * @param  Order|null  $by  null = stock
@@ -118,10 +132,18 @@ final class CureShort
     /** What customer lines lost of this order by scrap, by line. @return array<int, BigDecimal> */
     private static function lost(int $order): array
     {
-        $rows = DB::table('cover_entries AS e')->join('covers AS c', 'c.id', 'e.cover_id')->join('bookings AS b', 'b.id', 'e.booking_id')
-            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')->where('c.order_id', $order)->where('b.kind', BookingKind::Report->value)->whereNull('r.id')
+        $rows = DB::table('cover_entries AS e')
+            ->join('covers AS c', 'c.id', 'e.cover_id')
+            ->join('bookings AS b', 'b.id', 'e.booking_id')
+            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
+            ->where('c.order_id', $order)
+            ->where('b.kind', BookingKind::Report->value)
+            ->whereNull('r.id')
             ->groupBy('c.line_id')->selectRaw('c.line_id, -SUM(e.quantity) AS quantity')->pluck('quantity', 'line_id');
 
-        return $rows->map(fn ($quantity): BigDecimal => BigDecimal::of((string) $quantity))->filter(fn (BigDecimal $quantity): bool => $quantity->isPositive())->all();
+        return $rows
+            ->map(fn ($quantity): BigDecimal => BigDecimal::of((string) $quantity))
+            ->filter(fn (BigDecimal $quantity): bool => $quantity->isPositive())
+            ->all();
     }
 }

@@ -45,7 +45,8 @@ final class MissingParts
             ->where('owner_id', 0)->whereRelation('place', 'kind', 'store')->sum('quantity'))
             ->minus(Cover::promisedFromStock($component->item_id));
         $orders = Order::query()->where('item_id', $component->item_id)->whereIn('state', $open);
-        $coming = BigDecimal::of((string) (clone $orders)->sum('quantity'))->minus((string) (clone $orders)->sum('received_quantity'))
+        $coming = BigDecimal::of((string) (clone $orders)->sum('quantity'))
+            ->minus((string) (clone $orders)->sum('received_quantity'))
             ->minus((string) OrderStep::query()->whereIn('order_id', $orders->select('id'))->sum('scrap'))
             ->minus((string) Cover::query()->where('item_id', $component->item_id)->where('supply', '<>', Cover::STOCK)->sum('quantity'));
         $needed = BigDecimal::of((string) OrderComponent::query()->where('item_id', $component->item_id)

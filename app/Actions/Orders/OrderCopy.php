@@ -103,7 +103,11 @@ final class OrderCopy
             if ($component->kind === 'phantom' && ! isset($phantoms[$line->item])) {
                 $phantoms[$line->item] = true;
                 $inner = isset($copied[$component->id]) ? Structure::query()->findOrFail($copied[$component->id])
-                    : $this->effective(Structure::class, $component->id, now(config()->string('pace.zone'))->toDateString());
+                    : $this->effective(
+                        Structure::class,
+                        $component->id,
+                        now(config()->string('pace.zone'))->toDateString(),
+                    );
                 $lines[$line->item] = $inner instanceof Structure ? $this->lines($inner) : [];
                 array_push($open, ...$lines[$line->item]);
             }
@@ -115,7 +119,9 @@ final class OrderCopy
     /** The structures an order's components were copied from, by the item each belongs to. @return array<int, int> */
     public function copiedFrom(Order $order): array
     {
-        return DB::table('structures AS s')->join('structure_lines AS l', 'l.structure_id', 's.id')->join('order_components AS c', 'c.structure_line_id', 'l.id')
+        return DB::table('structures AS s')
+            ->join('structure_lines AS l', 'l.structure_id', 's.id')
+            ->join('order_components AS c', 'c.structure_line_id', 'l.id')
             ->where('c.order_id', $order->id)->pluck('s.id', 's.item_id')->map(fn ($id): int => (int) $id)->all();
     }
 

@@ -45,7 +45,9 @@ final class PlaceInRank
             foreach ($ranks as $other => $rank) {
                 $changed = $orders[$other] ?? throw Refused::because('An order came meanwhile. Look at the list anew.');
                 $changed->rank = $rank;
-                $other === $id ?: $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
+                if ($other !== $id) {
+                    $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
+                }
             }
             $ledger->about($order);
             $ledger->change($order, 'place in rank', (string) $was, (string) $is);
@@ -71,10 +73,16 @@ final class PlaceInRank
         return array_values(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->pluck('id')->all());
     }
 
-    /** @return array{int, int, array<int, int>} the place it had, the one it gets, and the ranks that change by order */
+    /**
+     * @return array{int, int, array<int, int>} the place it had, the one it gets, and the ranks that change by order
+     */
     private static function places(int $id, ?int $before): array
     {
-        $rows = DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')
+        $rows = DB::table('orders')
+            ->whereIn('state', ['firm', 'released', 'running'])
+            ->orderBy('rank')
+            ->orderByRaw('due_on IS NULL, due_on')
+            ->orderBy('id')
             ->pluck('rank', 'id')->map(fn ($rank): int => (int) $rank)->all();
         $was = array_search($id, array_keys($rows), true);
         if ($was === false || ($before !== null && ! isset($rows[$before]))) {
@@ -104,6 +112,10 @@ final class PlaceInRank
             $anew[$other] = ($place + 1) * self::GAP;
         }
 
-        return [$was + 1, $at + 1, array_filter($anew, fn (int $rank, int $order): bool => $rank !== $rows[$order], ARRAY_FILTER_USE_BOTH)];
+        return [
+            $was + 1,
+            $at + 1,
+            array_filter($anew, fn (int $rank, int $order): bool => $rank !== $rows[$order], ARRAY_FILTER_USE_BOTH),
+        ];
     }
 }

@@ -150,7 +150,8 @@ final class SplitOrder
     /** Customer lines the rest cannot serve any more are served by the new order. */
     private function covers(Ledger $ledger, Order $order, Order $new): void
     {
-        $over = BigDecimal::of((string) $order->covers()->sum('quantity'))->minus($order->willGive()->minus($order->received_quantity));
+        $over = BigDecimal::of((string) $order->covers()->sum('quantity'))
+            ->minus($order->willGive()->minus($order->received_quantity));
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             $take = BigDecimal::min($over, $cover->quantity);
             if ($take->isPositive()) {

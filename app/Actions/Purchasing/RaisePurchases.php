@@ -64,7 +64,9 @@ final class RaisePurchases
      */
     private function lockOpen(array $suppliers): array
     {
-        $newest = PurchaseOrder::query()->whereIn('supplier_id', $suppliers)->whereHas('lines', fn ($line) => $line->where('is_open', true))
+        $newest = PurchaseOrder::query()
+            ->whereIn('supplier_id', $suppliers)
+            ->whereHas('lines', fn ($line) => $line->where('is_open', true))
             ->groupBy('supplier_id')->selectRaw('MAX(id) AS newest')->pluck('newest');
         $open = [];
         foreach (Heads::purchaseOrders($newest->all()) as $order) {

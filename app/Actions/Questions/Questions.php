@@ -52,7 +52,10 @@ final class Questions
                 $taken[$line->component] = ($taken[$line->component] ?? BigDecimal::zero())->plus($use->item($line->item)->quantity($line->quantity, $line->unit)->amount);
             }
         }
-        foreach (Question::query()->whereIn('component_id', array_keys($taken))->whereNull('answered_at')->orderBy('id')->get() as $question) {
+        foreach (Question::query()
+            ->whereIn('component_id', array_keys($taken))
+            ->whereNull('answered_at')
+            ->orderBy('id')->get() as $question) {
             $taken[$question->component_id] = $taken[$question->component_id]->minus(self::settle($ledger, $question, $taken[$question->component_id], 'booked'));
         }
     }
@@ -84,7 +87,9 @@ final class Questions
             }
         }
         foreach (Question::query()->whereIn('component_id', array_keys($back))->where('booking_id', '<', $booking->id)->whereColumn('open_quantity', '<', 'quantity')
-            ->where(fn ($any) => $any->whereNull('answered_at')->orWhere('answer', 'booked'))->orderByDesc('id')->get() as $question) {
+            ->where(fn ($any) => $any->whereNull('answered_at')->orWhere('answer', 'booked'))
+            ->orderByDesc('id')
+            ->get() as $question) {
             $part = BigDecimal::min(BigDecimal::of($question->quantity)->minus($question->open_quantity), $back[$question->component_id]);
             $back[$question->component_id] = $back[$question->component_id]->minus($part);
             if ($part->isPositive()) {

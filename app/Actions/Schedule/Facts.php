@@ -21,7 +21,10 @@ final class Facts
             }
         }
 
-        return array_values(array_unique([...$orders, ...DB::table('order_steps')->whereIn('id', $steps)->pluck('order_id')->all()]));
+        return array_values(array_unique([
+            ...$orders,
+            ...DB::table('order_steps')->whereIn('id', $steps)->pluck('order_id')->all(),
+        ]));
     }
 
     /** @param  list<Fact>  $facts */

@@ -67,7 +67,14 @@ final class GoLive
     /** Orders that make room where one goes before the first of all. @return list<int> */
     private static function first(int $order): array
     {
-        return array_values(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->where('rank', 0)->pluck('id')->all());
+        return array_values(
+            DB::table('orders')
+                ->whereIn('state', ['firm', 'released', 'running'])
+                ->where('id', '<>', $order)
+                ->where('rank', 0)
+                ->pluck('id')
+                ->all(),
+        );
     }
 
     /**

@@ -38,9 +38,22 @@ final class PlanChanges
      *
      * @throws Refused
      */
-    public function make(BookingKind $kind, int $planId, ?int $seen, string $token, User $by, \Closure $work, array $orders = []): Booking
-    {
-        return $this->bookings->once($kind, $token, $by, function (Ledger $ledger) use ($planId, $seen, $by, $work, $orders): void {
+    public function make(
+        BookingKind $kind,
+        int $planId,
+        ?int $seen,
+        string $token,
+        User $by,
+        \Closure $work,
+        array $orders = [],
+    ): Booking {
+        return $this->bookings->once($kind, $token, $by, function (Ledger $ledger) use (
+            $planId,
+            $seen,
+            $by,
+            $work,
+            $orders
+        ): void {
             $this->lock($ledger, $orders);
             $plan = Plan::query()->lockForUpdate()->find($planId) ?? throw Refused::because('That plan is not there any more.');
             $standing = StandingPlan::of($planId);
@@ -81,7 +94,9 @@ final class PlanChanges
         $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows(), $isFresh);
     }
 
-    /** Locks orders whose facts a deed on a plan changes, and raises their versions with it. @param  list<int>  $orders */
+    /**
+     * Locks orders whose facts a deed on a plan changes, and raises their versions with it. @param  list<int>  $orders
+     */
     public function lock(Ledger $ledger, array $orders): void
     {
         foreach ($orders === [] ? [] : Heads::orders($orders) as $order) {

@@ -50,7 +50,8 @@ final class SayAbsent
     {
         return $this->bookings->once(BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($person, $from, $until, $reason): void {
             Plan::lockLive();
-            $row = DB::table('people')->where('id', $person)->where('is_there', true)->first() ?? throw Refused::because('Choose a person.', 'person');
+            $row = DB::table('people')->where('id', $person)->where('is_there', true)->first()
+                ?? throw Refused::because('Choose a person.', 'person');
             self::assertSpan($from, $until);
             if ($until === null && DB::table('absences')->where('person_id', $person)->whereNull('until_at')->whereNull('ended_at')->exists()) {
                 throw Refused::because("{$row->name} is away already, until nobody knows when. Say that {$row->name} is back first.", 'person');
@@ -65,7 +66,8 @@ final class SayAbsent
     {
         return $this->bookings->once($what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($what, $id): void {
             Plan::lockLive();
-            $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first() ?? throw Refused::because('That is over already.');
+            $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first()
+                ?? throw Refused::because('That is over already.');
             DB::table($what)->where('id', $id)->update(['ended_at' => now()]);
             $name = $what === 'absences' ? DB::table('people')->where('id', $row->person_id)->value('name')
                 : DB::table('work_centres')->where('id', $row->work_centre_id)->value('name')." {$row->machine}";

@@ -48,7 +48,11 @@ final class ReportStep
             if ($scrap->isPositive() && trim($report['reason']) === '') {
                 throw Refused::because('Say why the pieces are scrap.', 'reason');
             }
-            $next = OrderStep::query()->where('order_id', $order->id)->where('number', '>', $step->number)->orderBy('number')->first();
+            $next = OrderStep::query()
+                ->where('order_id', $order->id)
+                ->where('number', '>', $step->number)
+                ->orderBy('number')
+                ->first();
             if ($next === null && $passOn->isPositive()) {
                 throw Refused::because('This is the last step: its good pieces are received into stock, not passed on.', 'pass_on');
             }

@@ -65,7 +65,14 @@ final class AddLateCost
         };
         $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);
         if ($key !== null) {
-            $ledger->revalue($item, $spread->toStock, $key, 'outside', [$move->id], ['purchase_id' => $move->purchase_id]);
+            $ledger->revalue(
+                $item,
+                $spread->toStock,
+                $key,
+                'outside',
+                [$move->id],
+                ['purchase_id' => $move->purchase_id],
+            );
         }
         $ledger->variance($item, $spread->variance, $move->lot_id);
 

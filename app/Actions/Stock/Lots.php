@@ -20,6 +20,7 @@ final class Lots
      */
     public static function of(int $item, Code $code, array $more = []): Lot
     {
-        return self::find($item, $code->typed) ?? Lot::query()->create(['item_id' => $item, 'code' => $code->typed, ...$more]);
+        return self::find($item, $code->typed)
+            ?? Lot::query()->create(['item_id' => $item, 'code' => $code->typed, ...$more]);
     }
 }

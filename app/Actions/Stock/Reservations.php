@@ -39,7 +39,11 @@ final class Reservations
     public static function change(Ledger $ledger, int $order, int $item, int $lot, BigDecimal $quantity): void
     {
         DB::table('reservations')->insertOrIgnore(['order_id' => $order, 'item_id' => $item, 'lot_id' => $lot]);
-        $row = DB::table('reservations')->where('order_id', $order)->where('item_id', $item)->where('lot_id', $lot)->first();
+        $row = DB::table('reservations')
+            ->where('order_id', $order)
+            ->where('item_id', $item)
+            ->where('lot_id', $lot)
+            ->first();
         if ($row === null || BigDecimal::of($row->quantity)->plus($quantity)->isNegative()) {
             throw new \LogicException('A reservation would fall below zero.');
         }

@@ -51,7 +51,12 @@ final class ReserveStock
                 throw Refused::because(sprintf('Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.', $order->number, Amount::plain($need), Amount::plain($kept)), 'quantity');
             }
             $ledger->stock->lock([$item->id]);
-            $lotId = $lot === '' ? 0 : (Lots::find($item->id, $lot)->id ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot'));
+            $lotId = $lot === ''
+                ? 0
+                : (
+                    Lots::find($item->id, $lot)->id
+                        ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot')
+                );
             Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
             Reservations::assertKept($ledger, $item);
             $ledger->about($order);
@@ -72,7 +77,9 @@ final class ReserveStock
             }
             Reservations::change($ledger, $order->id, $item->id, $row->lot_id, $kept->negated());
             $ledger->about($order);
-            $ledger->says(Amount::plain($kept)." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.");
+            $ledger->says(
+                Amount::plain($kept)." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",
+            );
         }, $reason);
     }
 }

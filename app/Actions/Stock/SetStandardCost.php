@@ -52,7 +52,12 @@ final class SetStandardCost
     public static function revalue(Ledger $ledger, Item $item, string $cost): int
     {
         $ledger->stock->values->setStandard($item->id, $cost);
-        $at = DB::table('balances')->where('item_id', $item->id)->where('owner_id', 0)->where('quantity', '>', 0)->orderBy('id')->first();
+        $at = DB::table('balances')
+            ->where('item_id', $item->id)
+            ->where('owner_id', 0)
+            ->where('quantity', '>', 0)
+            ->orderBy('id')
+            ->first();
         if ($at === null) {
             return 0;
         }

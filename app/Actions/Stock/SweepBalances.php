@@ -8,8 +8,9 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Stock\Condition;
 
 /**
- * Takes out balances of lots, serials, conditions and owners where nothing lies any more: they would grow without end. The bin of an
- * untracked item stays, to be counted. An item at a time, under its lock, so nobody reads what is being taken out.
+ * Takes out balances of lots, serials, conditions and owners where nothing lies any more: they would grow without
+ * end. The bin of an untracked item stays, to be counted. An item at a time, under its lock, so nobody reads what is
+ * being taken out.
  */
 final class SweepBalances
 {
@@ -39,6 +40,11 @@ final class SweepBalances
     private static function empty(): Builder
     {
         return DB::table('balances')->where('quantity', 0)
-            ->where(fn ($any) => $any->where('lot_id', '<>', 0)->orWhere('condition', '<>', Condition::Free->value)->orWhere('owner_id', '<>', 0));
+            ->where(
+                fn ($any) => $any
+                    ->where('lot_id', '<>', 0)
+                    ->orWhere('condition', '<>', Condition::Free->value)
+                    ->orWhere('owner_id', '<>', 0),
+            );
     }
 }

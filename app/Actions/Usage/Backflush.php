@@ -36,7 +36,13 @@ final class Backflush
             ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
         $items = array_values($components->pluck('item_id')->unique()->all());
 
-        return new self($ledger, $order, $counted, $components, $items === [] ? null : new ComponentUse($ledger, [$order->id], $items));
+        return new self(
+            $ledger,
+            $order,
+            $counted,
+            $components,
+            $items === [] ? null : new ComponentUse($ledger, [$order->id], $items),
+        );
     }
 
     /** @throws Refused when too little is there and the shop refuses that */
@@ -58,7 +64,9 @@ final class Backflush
         $item = $use->item($component->item_id);
         $asks = $item->isTracked() && $item->lot_rule === 'ask';
         $missing = $open->minus($use->takeWhatIsThere($component, $open));
-        $asked = BigDecimal::of((string) Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'));
+        $asked = BigDecimal::of(
+            (string) Question::query()->where('component_id', $id)->whereNull('answered_at')->sum('open_quantity'),
+        );
         if ($missing->isGreaterThan($asked)) {
             self::missing($this->ledger, $this->order, $component, $item, $missing->minus($asked), $asks);
         }

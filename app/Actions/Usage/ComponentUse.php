@@ -48,7 +48,11 @@ final class ComponentUse
     public function __construct(private readonly Ledger $ledger, array $orders, array $items)
     {
         $this->orders = Order::query()->whereKey($orders)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
-        $this->components = OrderComponent::query()->whereIn('order_id', $this->orders->keys())->orderBy('id')->get()->keyBy('id');
+        $this->components = OrderComponent::query()
+            ->whereIn('order_id', $this->orders->keys())
+            ->orderBy('id')
+            ->get()
+            ->keyBy('id');
         $this->items = Item::query()->with('unit', 'units.unit')->whereKey($items)->get()->keyBy('id');
         $owners = array_values($this->orders->pluck('owner_id')->filter()->unique()->all());
         $ids = array_values($this->items->keys()->all());

@@ -129,7 +129,10 @@ final class FreeStock
      */
     public function named(Item $item, array $lots, string $code, int $order, int $owner, BigDecimal $asked, string $day): array
     {
-        $mine = array_values(array_filter($lots, fn (LotThere $lot): bool => Code::keyOf($lot->code) === Code::keyOf($code)));
+        $mine = array_values(array_filter(
+            $lots,
+            fn (LotThere $lot): bool => Code::keyOf($lot->code) === Code::keyOf($code),
+        ));
         if ($mine === []) {
             throw $this->whyNot($item, $code, $owner);
         }
@@ -178,7 +181,10 @@ final class FreeStock
     {
         $lot = DB::table('lots')->where('item_id', $item->id)->where('code_key', Code::keyOf($code))->first();
         if ($lot === null) {
-            $other = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code_key', Code::keyOf($code))->first(['i.number', 'i.name']);
+            $other = DB::table('lots AS l')
+                ->join('items AS i', 'i.id', 'l.item_id')
+                ->where('l.code_key', Code::keyOf($code))
+                ->first(['i.number', 'i.name']);
 
             return StockRefused::unknownLot($code, $item->label(), $other === null ? null : "{$other->number} {$other->name}");
         }

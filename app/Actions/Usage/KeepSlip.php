@@ -81,7 +81,9 @@ final class KeepSlip
         $ids = DB::table('slip_lines')->where('slip_id', $slip->id)->whereIn('id', array_keys($typed))->get(['id', 'typed'])->reject($same)->pluck('id');
         $lines = SlipLine::query()->whereKey($ids)->get()->keyBy('id');
         $numbers = array_filter(array_map(fn (array $line): string => trim((string) ($line['item'] ?? '')), $typed));
-        $others = Item::query()->whereIn('number_key', array_unique(array_map(Code::keyOf(...), $numbers)))->pluck('id', 'number_key');
+        $others = Item::query()
+            ->whereIn('number_key', array_unique(array_map(Code::keyOf(...), $numbers)))
+            ->pluck('id', 'number_key');
         $wrong = [];
         $resized = [];
         $splits = [];
@@ -125,7 +127,12 @@ final class KeepSlip
         $stores = Place::query()->where('kind', 'store')->pluck('id')->flip();
         foreach ($typed as $line => $rows) {
             foreach (array_filter(array_column($rows, 'place')) as $place) {
-                $stores->has((int) $place) ?: throw Refused::because('Nothing is taken from there. Choose one of the places offered.', "lines.{$line}.splits");
+                if (! $stores->has((int) $place)) {
+                    throw Refused::because(
+                        'Nothing is taken from there. Choose one of the places offered.',
+                        "lines.{$line}.splits",
+                    );
+                }
             }
             $rows = array_values(array_filter(array_map(fn (array $row): array => ['slip_line_id' => $line, 'code' => mb_substr(trim((string) ($row['code'] ?? '')), 0, 60),
                 'place_id' => ($row['place'] ?? '') === '' ? null : (int) $row['place'], 'typed' => mb_substr(trim((string) ($row['quantity'] ?? '')), 0, 30)], $rows),

@@ -21,7 +21,11 @@ final class PickSlip
     {
         return $this->change($id, $by, function (Collection $rows) use ($code): void {
             $text = Code::keyOf($code);
-            $found = $rows->filter(fn ($row): bool => Code::keyOf($row->code) === $text || Code::keyOf($row->number) === $text || "p{$row->id}" === $text);
+            $found = $rows->filter(
+                fn ($row): bool => Code::keyOf($row->code) === $text
+                    || Code::keyOf($row->number) === $text
+                    || "p{$row->id}" === $text,
+            );
             $open = $found->reject(fn ($row): bool => (bool) $row->is_picked);
             if ($found->isEmpty()) {
                 throw Refused::because("{$code} is not on this list. ".self::whatIs($code), 'scan');
@@ -66,7 +70,10 @@ final class PickSlip
     /** What a code is, that is not on the list. */
     public static function whatIs(string $code): string
     {
-        $lot = DB::table('lots AS l')->join('items AS i', 'i.id', 'l.item_id')->where('l.code_key', Code::keyOf($code))->first(['i.number', 'i.name']);
+        $lot = DB::table('lots AS l')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->where('l.code_key', Code::keyOf($code))
+            ->first(['i.number', 'i.name']);
         $item = DB::table('items')->where('number_key', Code::keyOf($code))->first(['number', 'name']);
 
         return $lot !== null ? "It is a lot of {$lot->number} {$lot->name}." : ($item !== null ? "It is {$item->name}." : 'Nothing is known by this code.');

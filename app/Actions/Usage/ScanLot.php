@@ -20,12 +20,20 @@ final class ScanLot
             $slip = KeepSlip::open($id, null);
             $code = trim($code);
             $lines = SlipPage::of($slip)->lines->filter(fn (\stdClass $line): bool => ! $line->is_out && $line->tracking !== 'none');
-            $lots = DB::table('lots AS l')->join('balances AS b', 'b.lot_id', 'l.id')->join('places AS p', 'p.id', 'b.place_id')->where('l.code_key', Code::keyOf($code))->whereIn('l.item_id', $lines->pluck('item_id'))->where('p.kind', 'store')
+            $lots = DB::table('lots AS l')
+                ->join('balances AS b', 'b.lot_id', 'l.id')
+                ->join('places AS p', 'p.id', 'b.place_id')
+                ->where('l.code_key', Code::keyOf($code))
+                ->whereIn('l.item_id', $lines->pluck('item_id'))
+                ->where('p.kind', 'store')
                 ->where('b.condition', 'free')->where('b.quantity', '>', 0)->groupBy('l.item_id', 'l.code')->selectRaw('l.item_id, l.code, SUM(b.quantity) AS quantity')->get()->keyBy('item_id');
             if ($lots->isEmpty()) {
                 throw Refused::because("{$code} is not a free lot or serial of anything on this slip. ".PickSlip::whatIs($code), 'scan');
             }
-            $open = $lines->filter(fn (\stdClass $line): bool => isset($lots[$line->item_id]) && ! $line->splits->contains(fn (\stdClass $split): bool => Code::keyOf($split->code) === Code::keyOf($code)));
+            $isTaken = fn (\stdClass $line): bool => $line->splits->contains(
+                fn (\stdClass $split): bool => Code::keyOf($split->code) === Code::keyOf($code),
+            );
+            $open = $lines->filter(fn (\stdClass $line): bool => isset($lots[$line->item_id]) && ! $isTaken($line));
             $wanting = $open->filter(fn (\stdClass $line): bool => $line->left !== null && $line->left->isPositive())->values();
             if ($wanting->isEmpty()) {
                 throw Refused::because("{$code} is named already, or its lines are complete. Take another lot off first.", 'scan');

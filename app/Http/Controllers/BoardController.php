@@ -45,8 +45,12 @@ class BoardController extends Controller
 
     public function preview(Request $request): JsonResponse
     {
-        $typed = $request->validate(['step' => ['required', ...Rules::id()], 'centre' => ['required', ...Rules::id()], 'machine' => ['required', 'integer', 'between:1,999'],
-            'minute' => ['required', 'integer', 'between:0,200000000']]);
+        $typed = $request->validate([
+            'step' => ['required', ...Rules::id()],
+            'centre' => ['required', ...Rules::id()],
+            'machine' => ['required', 'integer', 'between:1,999'],
+            'minute' => ['required', 'integer', 'between:0,200000000'],
+        ]);
 
         return response()->json(MovePreview::of($this->plan($request), (int) $typed['step'], (int) $typed['centre'], (int) $typed['machine'], (int) $typed['minute']));
     }
@@ -80,7 +84,9 @@ class BoardController extends Controller
 
     private function answer(Request $request, Booking $booking): JsonResponse|RedirectResponse
     {
-        return $request->expectsJson() ? response()->json(['says' => trim($booking->says.' '.app(JustBooked::class)->behind)]) : $this->done(back(), $booking);
+        return $request->expectsJson()
+            ? response()->json(['says' => trim($booking->says.' '.app(JustBooked::class)->behind)])
+            : $this->done(back(), $booking);
     }
 
     private function plan(Request $request): int

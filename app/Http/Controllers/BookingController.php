@@ -36,13 +36,24 @@ class BookingController extends Controller
         $found = Booking::query()->with(['user', 'order', 'moves.item.unit', 'moves.from', 'moves.to', 'moves.lot', 'moves.order', 'moves.reversedBy', 'stepEntries.step', 'costEntries'])
             ->findOrFail($booking);
 
-        return view('bookings.show', ['booking' => $found, 'reversedBy' => Booking::query()->firstWhere('reverses_id', $found->id),
-            'changes' => DB::table('product_changes')->where('booking_id', $found->id)->orderBy('id')->limit(300)->get()]);
+        return view('bookings.show', [
+            'booking' => $found,
+            'reversedBy' => Booking::query()->firstWhere('reverses_id', $found->id),
+            'changes' => DB::table('product_changes')
+                ->where('booking_id', $found->id)
+                ->orderBy('id')
+                ->limit(300)
+                ->get(),
+        ]);
     }
 
     public function lines(DeedRequest $request, int $booking, ReverseLines $reverse): RedirectResponse
     {
-        $typed = $request->validate(['moves' => ['required', 'array', 'max:2000'], 'moves.*' => Rules::id(), 'reason' => ['required', ...Rules::text(200)]],
+        $typed = $request->validate([
+            'moves' => ['required', 'array', 'max:2000'],
+            'moves.*' => Rules::id(),
+            'reason' => ['required', ...Rules::text(200)],
+        ],
             ['reason.required' => 'Say why they are taken back.', 'moves.required' => 'Tick the lines to take back.']);
 
         return $this->done(back(), $reverse->handle($booking, array_map(intval(...), array_values($typed['moves'])), $typed['reason'], $request->token(), $request->person()));
@@ -50,15 +61,25 @@ class BookingController extends Controller
 
     public function lot(DeedRequest $request, int $move, CorrectLot $correct): RedirectResponse
     {
-        $typed = $request->validate(['code' => ['required', ...Rules::text(60)], 'quantity' => ['nullable', ...Rules::amount()], 'reason' => ['required', ...Rules::text(200)]],
-            ['code.required' => 'Name the lot that was really used.', 'reason.required' => 'Say how it was found out.']);
+        $typed = $request->validate([
+            'code' => ['required', ...Rules::text(60)],
+            'quantity' => ['nullable', ...Rules::amount()],
+            'reason' => ['required', ...Rules::text(200)],
+        ],
+            [
+                'code.required' => 'Name the lot that was really used.',
+                'reason.required' => 'Say how it was found out.',
+            ]);
 
         return $this->done(back(), $correct->handle($move, $typed['code'], $typed['quantity'] ?? null, $typed['reason'], $request->token(), $request->person()));
     }
 
     public function lateCost(DeedRequest $request, int $booking, AddLateCost $add): RedirectResponse
     {
-        $typed = $request->validate(['amount' => ['required', 'bail', new PlainNumber(most: '9999999', decimals: 2, least: '-9999999')], 'reason' => ['required', ...Rules::text(200)]],
+        $typed = $request->validate([
+            'amount' => ['required', 'bail', new PlainNumber(most: '9999999', decimals: 2, least: '-9999999')],
+            'reason' => ['required', ...Rules::text(200)],
+        ],
             ['reason.required' => 'Say what it is: freight, duty, a corrected price.']);
 
         return $this->done(back(), $add->handle($booking, BigDecimal::of($typed['amount'])->multipliedBy(100)->toInt(), $typed['reason'], $request->token(), $request->person()));
@@ -72,7 +93,10 @@ class BookingController extends Controller
         abort_unless($own || $request->person()
             ->may(Deed::Reverse), 403,
             'You may undo your own deeds within 15 minutes; older ones are reversed by the supervisor, the storekeeper or the cost clerk.');
-        $typed = $request->validate(['reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it is reversed.']);
+        $typed = $request->validate(
+            ['reason' => ['required', ...Rules::text(200)]],
+            ['reason.required' => 'Say why it is reversed.'],
+        );
 
         return $this->done(back(), $reverse->handle($booking, $typed['reason'], $request->token(), $request->person()));
     }

@@ -19,7 +19,10 @@ abstract class Controller
 
     protected function done(RedirectResponse $to, Booking $booking): RedirectResponse
     {
-        return $to->with('done', $booking->says)->with('behind', app(JustBooked::class)->behind)->with('undo', $booking->kind->isReversible() ? $booking->id : null)
+        return $to
+            ->with('done', $booking->says)
+            ->with('behind', app(JustBooked::class)->behind)
+            ->with('undo', $booking->kind->isReversible() ? $booking->id : null)
             ->with('undo_plan', $booking->kind->isOfPlan() && $booking->kind !== BookingKind::PlanUndone && $booking->kind !== BookingKind::WhatIf);
     }
 }

@@ -30,7 +30,10 @@ class CoverController extends Controller
 
     public function destroy(DeedRequest $request, int $cover, TieToOrder $tie): RedirectResponse
     {
-        $typed = $request->validate(['reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it is untied.']);
+        $typed = $request->validate(
+            ['reason' => ['required', ...Rules::text(200)]],
+            ['reason.required' => 'Say why it is untied.'],
+        );
 
         return $this->done(back(), $tie->untie($cover, $typed['reason'], $request->token(), $request->person()));
     }

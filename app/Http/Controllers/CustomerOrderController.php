@@ -49,8 +49,11 @@ class CustomerOrderController extends Controller
 
     public function update(DeedRequest $request, int $line, ChangeCustomerLine $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'quantity' => ['required', ...Rules::amountOrZero()],
-            'promised_on' => ['required', ...Rules::day()]]);
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'quantity' => ['required', ...Rules::amountOrZero()],
+            'promised_on' => ['required', ...Rules::day()],
+        ]);
 
         return $this->done(back(), $change->handle($line, (int) $typed['version'], $typed['quantity'], $typed['promised_on'],
             $request->token(), $request->person()));
@@ -58,7 +61,12 @@ class CustomerOrderController extends Controller
 
     public function cancelLine(DeedRequest $request, int $line, CancelLine $cancel): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'then' => ['required', 'in:shelf,line,hold,stop'], 'other' => ['nullable', ...Rules::id(), 'exists:customer_order_lines,id'], 'reason' => ['required', ...Rules::text(200)]],
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'then' => ['required', 'in:shelf,line,hold,stop'],
+            'other' => ['nullable', ...Rules::id(), 'exists:customer_order_lines,id'],
+            'reason' => ['required', ...Rules::text(200)],
+        ],
             ['reason.required' => 'Say why it is cancelled.']);
 
         return $this->done(back(), $cancel->handle($line, (int) $typed['version'], $typed['then'], isset($typed['other']) ? (int) $typed['other'] : null, $typed['reason'], $request->token(), $request->person()));

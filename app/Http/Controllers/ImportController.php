@@ -25,7 +25,11 @@ class ImportController extends Controller
     {
         $most = 'A file has '.Upload::say(Upload::limit()).' at most.';
         $request->validate(['files' => ['required', 'array', 'max:30'], 'files.*' => ['file', 'max:'.Upload::limit()]],
-            ['files.required' => 'Choose the CSV files to import.', 'files.*.max' => $most, 'files.*.uploaded' => $most]);
+            [
+                'files.required' => 'Choose the CSV files to import.',
+                'files.*.max' => $most,
+                'files.*.uploaded' => $most,
+            ]);
         /** @var User $user */
         $user = $request->user();
         $folder = storage_path('app/imports/'.Str::uuid());

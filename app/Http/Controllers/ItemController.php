@@ -15,7 +15,11 @@ class ItemController extends Controller
         $text = mb_substr($request->string('q')->trim()->value(), 0, 60);
 
         return view('parts.items', ['items' => DB::table('items AS i')->join('units AS u', 'u.id', 'i.unit_id')
-            ->where(fn ($any) => $any->where('i.number_key', 'like', Like::insideKey($text))->orWhere('i.name', 'like', Like::inside($text)))
+            ->where(
+                fn ($any) => $any
+                    ->where('i.number_key', 'like', Like::insideKey($text))
+                    ->orWhere('i.name', 'like', Like::inside($text)),
+            )
             ->orderByRaw("i.kind NOT IN ('assembled', 'made')")->orderBy('i.number')->limit(30)
             ->get(['i.number', 'i.name', 'u.code AS unit', 'i.price'])]);
     }

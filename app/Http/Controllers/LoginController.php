@@ -27,7 +27,12 @@ class LoginController extends Controller
         $user = User::query()->firstWhere('login_key', $key);
         $brake = new LoginBrake($user, (string) $request->ip());
         if ($brake->seconds() > 0) {
-            return $this->refused($request, $typed['login'], 'refused', "Too many tries. Wait {$brake->seconds()} seconds.");
+            return $this->refused(
+                $request,
+                $typed['login'],
+                'refused',
+                "Too many tries. Wait {$brake->seconds()} seconds.",
+            );
         }
         if (! Auth::attempt(['login_key' => $key, 'password' => $typed['password']])) {
             $brake->press();
@@ -54,7 +59,10 @@ class LoginController extends Controller
 
     private function refused(Request $request, string $login, string $how, string $says): RedirectResponse
     {
-        Log::channel('logins')->warning("login {$how}", ['login' => mb_strimwidth($login, 0, 60), 'from' => $request->ip()]);
+        Log::channel('logins')->warning(
+            "login {$how}",
+            ['login' => mb_strimwidth($login, 0, 60), 'from' => $request->ip()],
+        );
 
         return back()->withInput($request->only('login'))->withErrors(['login' => $says]);
     }
@@ -64,7 +72,10 @@ class LoginController extends Controller
     {
         $user = Auth::user();
         if (! $user instanceof User || ! FormMark::isOf($kept['by'] ?? null, $user)) {
-            return redirect('/')->with('said', 'Somebody else was typing here when the login was lost; that was not kept.');
+            return redirect('/')->with(
+                'said',
+                'Somebody else was typing here when the login was lost; that was not kept.',
+            );
         }
 
         return redirect((string) $kept['url'])->withInput((array) $kept['input'])

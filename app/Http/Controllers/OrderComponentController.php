@@ -12,9 +12,13 @@ class OrderComponentController extends Controller
 {
     public function store(DeedRequest $request, int $order, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'item' => ['required', ...Rules::text(60)],
-            'quantity' => ['required', ...Rules::amount()], 'unit' => ['nullable', ...Rules::text(12)],
-            'step_number' => ['required', ...Rules::step()]]);
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()],
+            'unit' => ['nullable', ...Rules::text(12)],
+            'step_number' => ['required', ...Rules::step()],
+        ]);
 
         return $this->done(back(), $change->add($order, (int) $typed['version'], $request->item()->id, $typed['quantity'], ($typed['unit'] ?? '') ?: null,
             (int) $typed['step_number'], $request->token(), $request->person()));
@@ -22,7 +26,10 @@ class OrderComponentController extends Controller
 
     public function update(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'quantity' => ['required', ...Rules::amountOrZero()]]);
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'quantity' => ['required', ...Rules::amountOrZero()],
+        ]);
 
         return $this->done(back(), $change->change($component, (int) $typed['version'], $typed['quantity'], $request->token(),
             $request->person()));
@@ -30,8 +37,12 @@ class OrderComponentController extends Controller
 
     public function swap(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'item' => ['required', ...Rules::text(60)], 'quantity' => ['required', ...Rules::amount()],
-            'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why.']);
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()],
+            'reason' => ['required', ...Rules::text(200)],
+        ], ['reason.required' => 'Say why.']);
 
         return $this->done(back(), $change->swap($component, (int) $typed['version'], $request->item()->id, $typed['quantity'], $typed['reason'],
             $request->token(), $request->person()));

@@ -68,14 +68,23 @@ class OrderController extends Controller
 
     public function split(DeedRequest $request, int $order, SplitOrder $split): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'quantity' => ['required', ...Rules::amount()], 'reason' => ['nullable', ...Rules::text(200)]]);
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'quantity' => ['required', ...Rules::amount()],
+            'reason' => ['nullable', ...Rules::text(200)],
+        ]);
 
         return $this->done(back(), $split->handle($order, (int) $typed['version'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
     }
 
     public function short(DeedRequest $request, int $order, CureShort $cure): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'how' => ['required', 'in:remake,stock,accept'], 'quantity' => ['required', ...Rules::amount()], 'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)]],
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'how' => ['required', 'in:remake,stock,accept'],
+            'quantity' => ['required', ...Rules::amount()],
+            'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)],
+        ],
             ['reason.required_if' => 'Say who accepted it.']);
 
         return $this->done(back(), $cure->handle($order, (int) $typed['version'], $typed['how'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));

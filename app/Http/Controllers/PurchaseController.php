@@ -29,14 +29,27 @@ class PurchaseController extends Controller
 
     public function store(DeedRequest $request, RaisePurchases $raise): RedirectResponse
     {
-        $typed = $request->validate(['items' => ['required', 'array', 'max:200'], 'items.*.number' => ['nullable', ...Rules::text(60)], 'items.*.quantity' => ['nullable', ...Rules::amountOrZero()],
-            'items.*.unit' => ['nullable', ...Rules::text(12)], 'items.*.price' => ['nullable', ...Rules::price()], 'items.*.expected_on' => ['nullable', ...Rules::day()], 'items.*.supplier' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
-            'only' => ['nullable', 'array', 'max:500'], 'only.*' => Rules::id(), 'items.*' => ['array:number,quantity,unit,price,expected_on,supplier'], 'add' => ['nullable', 'boolean']], ['items.required' => 'Tick the items to order.']);
+        $typed = $request->validate([
+            'items' => ['required', 'array', 'max:200'],
+            'items.*.number' => ['nullable', ...Rules::text(60)],
+            'items.*.quantity' => ['nullable', ...Rules::amountOrZero()],
+            'items.*.unit' => ['nullable', ...Rules::text(12)],
+            'items.*.price' => ['nullable', ...Rules::price()],
+            'items.*.expected_on' => ['nullable', ...Rules::day()],
+            'items.*.supplier' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
+            'only' => ['nullable', 'array', 'max:500'],
+            'only.*' => Rules::id(),
+            'items.*' => ['array:number,quantity,unit,price,expected_on,supplier'],
+            'add' => ['nullable', 'boolean'],
+        ], ['items.required' => 'Tick the items to order.']);
         $only = isset($typed['only']) ? array_map(intval(...), $typed['only']) : null;
         $lines = [];
         foreach ($typed['items'] as $id => $row) {
             $item = isset($row['number']) ? $request->item("items.{$id}.number")->id : (int) $id;
-            if (BigDecimal::of($row['quantity'] ?? '0')->isPositive() && ($only === null || in_array($item, $only, true))) {
+            if (
+                BigDecimal::of($row['quantity'] ?? '0')->isPositive()
+                && ($only === null || in_array($item, $only, true))
+            ) {
                 $lines[] = new PurchaseLine($item, (string) $row['quantity'], ($row['unit'] ?? '') ?: null, $row['price'] ?? null, $row['expected_on'] ?? null, isset($row['supplier']) ? (int) $row['supplier'] : null, (string) $id);
             }
         }
@@ -46,14 +59,21 @@ class PurchaseController extends Controller
 
     public function update(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
-        $typed = $request->validate(['expected_on' => ['required', ...Rules::day()], 'asked_for' => ['nullable', ...Rules::day()], 'reason' => ['nullable', ...Rules::text(200)]]);
+        $typed = $request->validate([
+            'expected_on' => ['required', ...Rules::day()],
+            'asked_for' => ['nullable', ...Rules::day()],
+            'reason' => ['nullable', ...Rules::text(200)],
+        ]);
 
         return $this->done(back(), $change->date($line, $typed['expected_on'], $typed['asked_for'] ?? null, $typed['reason'] ?? '', $request->token(), $request->person()));
     }
 
     public function destroy(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
-        $typed = $request->validate(['reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it is no longer wanted.']);
+        $typed = $request->validate(
+            ['reason' => ['required', ...Rules::text(200)]],
+            ['reason.required' => 'Say why it is no longer wanted.'],
+        );
 
         return $this->done(back(), $change->giveUp($line, $typed['reason'], $request->token(), $request->person()));
     }

@@ -19,7 +19,10 @@ class QuestionController extends Controller
 
     public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse
     {
-        $typed = $request->validate(['answer' => ['required', ...Rules::text(200)]], ['answer.required' => 'Say what it was.']);
+        $typed = $request->validate(
+            ['answer' => ['required', ...Rules::text(200)]],
+            ['answer.required' => 'Say what it was.'],
+        );
 
         return $this->done(back(), $answer->handle($question, $typed['answer'], $request->token(), $request->person()));
     }

@@ -23,7 +23,8 @@ class ReceiveController extends Controller
     public function store(DeedRequest $request, int $order, ReceiveOrder $receive): RedirectResponse
     {
         $typed = $request->validate(['quantity' => ['required', ...Rules::amount()],
-            'place_id' => ['required', ...Rules::id(), 'exists:places,id'], 'codes' => ['nullable', ...Rules::text(20000)]]);
+            'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
+            'codes' => ['nullable', ...Rules::text(20000)]]);
 
         return $this->done(back(), $receive->handle($order, $typed['quantity'], (int) $typed['place_id'], $typed['codes'] ?? '',
             $request->token(), $request->person()));

@@ -37,8 +37,13 @@ class ReservationController extends Controller
     /** @return array{order: int, item: int, quantity: string, lot?: string|null, reason?: string|null} */
     private function typed(DeedRequest $request): array
     {
-        $typed = $request->validate(['order' => ['required', ...Rules::id(), 'exists:orders,id'], 'item' => ['required', ...Rules::id(), 'exists:items,id'], 'quantity' => ['required', ...Rules::amount()], 'lot' => ['nullable', ...Rules::text(60)],
-            'reason' => ['nullable', ...Rules::text(200)]]);
+        $typed = $request->validate([
+            'order' => ['required', ...Rules::id(), 'exists:orders,id'],
+            'item' => ['required', ...Rules::id(), 'exists:items,id'],
+            'quantity' => ['required', ...Rules::amount()],
+            'lot' => ['nullable', ...Rules::text(60)],
+            'reason' => ['nullable', ...Rules::text(200)],
+        ]);
 
         return ['order' => (int) $typed['order'], 'item' => (int) $typed['item'], 'quantity' => $typed['quantity'], 'lot' => $typed['lot'] ?? null, 'reason' => $typed['reason'] ?? null];
     }

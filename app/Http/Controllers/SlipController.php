@@ -32,8 +32,15 @@ class SlipController extends Controller
 
     public function store(DeedRequest $request, ProposeSlip $propose): RedirectResponse
     {
-        $typed = $request->validate(['orders' => ['required', 'array', 'max:400'], 'orders.*' => Rules::id(), 'part' => ['required', 'in:whole,reported,step'],
-            'step_number' => ['nullable', 'required_if:part,step', ...Rules::step()]], ['orders.required' => 'Tick the orders to propose for.', 'step_number.required_if' => 'Say which step.']);
+        $typed = $request->validate([
+            'orders' => ['required', 'array', 'max:400'],
+            'orders.*' => Rules::id(),
+            'part' => ['required', 'in:whole,reported,step'],
+            'step_number' => ['nullable', 'required_if:part,step', ...Rules::step()],
+        ], [
+            'orders.required' => 'Tick the orders to propose for.',
+            'step_number.required_if' => 'Say which step.',
+        ]);
         $slip = $propose->handle(array_map(intval(...), array_values($typed['orders'])), $typed['part'], isset($typed['step_number']) ? (int) $typed['step_number'] : null,
             $request->string('token')->value(), $request->person());
 
@@ -73,8 +80,15 @@ class SlipController extends Controller
 
     public function add(DeedRequest $request, int $slip, KeepSlip $keep): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'order' => ['required', ...Rules::id(), 'exists:orders,id'], 'item' => ['required', ...Rules::text(60)], 'step_number' => ['required', ...Rules::step()],
-            'quantity' => ['required', ...Rules::amount()], 'unit' => ['nullable', ...Rules::text(12)], 'reason' => ['required', ...Rules::text(200)]],
+        $typed = $request->validate([
+            'version' => Rules::version(),
+            'order' => ['required', ...Rules::id(), 'exists:orders,id'],
+            'item' => ['required', ...Rules::text(60)],
+            'step_number' => ['required', ...Rules::step()],
+            'quantity' => ['required', ...Rules::amount()],
+            'unit' => ['nullable', ...Rules::text(12)],
+            'reason' => ['required', ...Rules::text(200)],
+        ],
             ['reason.required' => 'Say why it is used.']);
         $keep->add($slip, (int) $typed['version'], (int) $typed['order'], $request->item()->id, (int) $typed['step_number'], $typed['quantity'],
             $typed['unit'] ?? '', $typed['reason'], $request->person());
@@ -101,8 +115,13 @@ class SlipController extends Controller
 
     public function pick(DeedRequest $request, int $slip, PickSlip $pick, BookSlip $book): RedirectResponse
     {
-        $typed = $request->validate(['do' => ['required', 'in:scan,tick,all,book'], 'scan' => ['nullable', 'required_if:do,scan', ...Rules::text(80)], 'picked' => ['nullable', 'array', 'max:3000'],
-            'picked.*' => Rules::id(), 'version' => Rules::version()], ['scan.required_if' => 'Scan or type a lot, serial or item.']);
+        $typed = $request->validate([
+            'do' => ['required', 'in:scan,tick,all,book'],
+            'scan' => ['nullable', 'required_if:do,scan', ...Rules::text(80)],
+            'picked' => ['nullable', 'array', 'max:3000'],
+            'picked.*' => Rules::id(),
+            'version' => Rules::version(),
+        ], ['scan.required_if' => 'Scan or type a lot, serial or item.']);
         $ticked = array_map(intval(...), array_values($typed['picked'] ?? []));
         $done = match ($typed['do']) {
             'scan' => $pick->scan($slip, $typed['scan'] ?? '', $request->person()),

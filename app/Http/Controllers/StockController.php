@@ -41,7 +41,8 @@ class StockController extends Controller
         $found = Item::query()->with(['unit', 'units.unit'])->findOrFail($item);
 
         return view('stock.show', ['item' => $found, 'balances' => StockList::balances(item: $found->id),
-            'moves' => StockList::movements($found->id, $request->integer('before')), 'changes' => StockList::changes($found->id),
+            'moves' => StockList::movements($found->id, $request->integer('before')),
+            'changes' => StockList::changes($found->id),
             'purchases' => Purchase::query()->with('supplier')->where('item_id', $found->id)->where('is_open', true)->orderBy('expected_on')
                 ->get()]);
     }
@@ -66,14 +67,20 @@ class StockController extends Controller
 
     public function expiry(DeedRequest $request, int $lot, ChangeCondition $change): RedirectResponse
     {
-        $typed = $request->validate(['expires_on' => ['nullable', ...Rules::day()], 'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say what the new date rests on.']);
+        $typed = $request->validate(
+            ['expires_on' => ['nullable', ...Rules::day()], 'reason' => ['required', ...Rules::text(200)]],
+            ['reason.required' => 'Say what the new date rests on.'],
+        );
 
         return $this->done(back(), $change->expiry($lot, $typed['expires_on'] ?? null, $typed['reason'], $request->token(), $request->person()));
     }
 
     public function standard(DeedRequest $request, int $item, SetStandardCost $set): RedirectResponse
     {
-        $typed = $request->validate(['cost' => ['required', ...Rules::price()], 'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it changes.']);
+        $typed = $request->validate(
+            ['cost' => ['required', ...Rules::price()], 'reason' => ['required', ...Rules::text(200)]],
+            ['reason.required' => 'Say why it changes.'],
+        );
 
         return $this->done(back(), $set->handle($item, $typed['cost'], $typed['reason'], $request->token(), $request->person()));
     }

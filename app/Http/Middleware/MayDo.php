@@ -17,7 +17,10 @@ class MayDo
         $user = $request->user();
         $deed = Deed::from($deed);
         if (! $user instanceof User || ! $user->may($deed)) {
-            Log::channel('logins')->warning('may not', ['login' => $user?->login, 'deed' => $deed->value, 'from' => $request->ip()]);
+            Log::channel('logins')->warning(
+                'may not',
+                ['login' => $user?->login, 'deed' => $deed->value, 'from' => $request->ip()],
+            );
             abort(403, "You are logged in as {$user?->role->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.");
         }
 

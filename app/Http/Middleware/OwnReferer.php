@@ -6,7 +6,10 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** 'Back' and 'after the login' lead to addresses of this application only: another site's name as the referer is not looked at. */
+/**
+ * 'Back' and 'after the login' lead to addresses of this application only: another site's name as the referer is not
+ * looked at.
+ */
 class OwnReferer
 {
     public function handle(Request $request, Closure $next): Response

@@ -8,7 +8,10 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Lets through readable text only, and lists only where a form has them; the rest is told at its field, before anything looks at it. */
+/**
+ * Lets through readable text only, and lists only where a form has them; the rest is told at its field, before
+ * anything looks at it.
+ */
 class PlainInput
 {
     /** @throws ValidationException */

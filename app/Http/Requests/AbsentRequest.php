@@ -8,13 +8,24 @@ use Carbon\CarbonImmutable;
 /** From when until when something is down or somebody away; times on the plant's clock, no end = unknown. */
 class AbsentRequest extends DeedRequest
 {
-    private const MOMENT = ['bail', 'string', 'date_format:Y-m-d\TH:i', 'after_or_equal:2000-01-01', 'before:2100-01-01'];
+    private const MOMENT = [
+        'bail',
+        'string',
+        'date_format:Y-m-d\TH:i',
+        'after_or_equal:2000-01-01',
+        'before:2100-01-01',
+    ];
 
     protected function fields(): array
     {
-        return ['centre' => ['required_without:person', 'nullable', ...Rules::id()], 'machine' => ['nullable', 'integer', 'between:0,999'],
-            'person' => ['nullable', ...Rules::id()], 'from' => ['nullable', ...self::MOMENT], 'until' => ['nullable', ...self::MOMENT],
-            'reason' => ['nullable', ...Rules::text(200)]];
+        return [
+            'centre' => ['required_without:person', 'nullable', ...Rules::id()],
+            'machine' => ['nullable', 'integer', 'between:0,999'],
+            'person' => ['nullable', ...Rules::id()],
+            'from' => ['nullable', ...self::MOMENT],
+            'until' => ['nullable', ...self::MOMENT],
+            'reason' => ['nullable', ...Rules::text(200)],
+        ];
     }
 
     public function messages(): array

@@ -14,10 +14,20 @@ class CalendarRequest extends DeedRequest
 
     protected function fields(): array
     {
-        return ['week' => ['nullable', 'array', 'max:7'], 'week.*' => ['array:work,break'], 'week.*.*' => ['nullable', ...Rules::text(120)],
-            'date' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'], 'kind' => ['nullable', 'in:closed,overtime'],
-            'from' => ['nullable', 'date_format:H:i'], 'to' => ['nullable', 'date_format:H:i'], 'name' => ['nullable', ...Rules::text(60)],
-            'remove' => ['nullable', 'array', 'max:500'], 'remove.*' => Rules::id(), 'file' => ['nullable', 'file', 'max:1024'], 'anyway' => ['nullable', 'boolean']];
+        return [
+            'week' => ['nullable', 'array', 'max:7'],
+            'week.*' => ['array:work,break'],
+            'week.*.*' => ['nullable', ...Rules::text(120)],
+            'date' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'kind' => ['nullable', 'in:closed,overtime'],
+            'from' => ['nullable', 'date_format:H:i'],
+            'to' => ['nullable', 'date_format:H:i'],
+            'name' => ['nullable', ...Rules::text(60)],
+            'remove' => ['nullable', 'array', 'max:500'],
+            'remove.*' => Rules::id(),
+            'file' => ['nullable', 'file', 'max:1024'],
+            'anyway' => ['nullable', 'boolean'],
+        ];
     }
 
     public function messages(): array

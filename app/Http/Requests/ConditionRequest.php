@@ -10,7 +10,11 @@ class ConditionRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['quantity' => ['required', ...Rules::amount()], 'to' => ['required', Rule::enum(Condition::class)], 'reason' => ['required', ...Rules::text(200)]];
+        return [
+            'quantity' => ['required', ...Rules::amount()],
+            'to' => ['required', Rule::enum(Condition::class)],
+            'reason' => ['required', ...Rules::text(200)],
+        ];
     }
 
     public function messages(): array

@@ -45,7 +45,9 @@ class DeedRequest extends FormRequest
         $typed = (string) $this->input($field);
 
         return Item::query()->with('unit', 'units.unit')->firstWhere('number_key', Code::keyOf($typed))
-            ?? throw ValidationException::withMessages([$field => "No item has the number {$typed}. Type part of its name to find it."]);
+            ?? throw ValidationException::withMessages([
+                $field => "No item has the number {$typed}. Type part of its name to find it.",
+            ]);
     }
 
     /** @return array<string, mixed> */

@@ -17,7 +17,9 @@ class GoodsInRequest extends DeedRequest
             'price' => ['required', ...Rules::price()],
             'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
             'codes' => ['nullable', ...Rules::text(20000)],
-            'condition' => ['nullable', 'in:free,inspection,blocked'], 'owner_id' => ['nullable', ...Rules::id(), 'exists:customers,id'], 'booked_on' => ['nullable', ...Rules::day()],
+            'condition' => ['nullable', 'in:free,inspection,blocked'],
+            'owner_id' => ['nullable', ...Rules::id(), 'exists:customers,id'],
+            'booked_on' => ['nullable', ...Rules::day()],
             'expires_on' => ['nullable', ...Rules::day()], 'supplier_lot' => ['nullable', ...Rules::text(60)],
             'purchase_id' => ['nullable', ...Rules::id(), 'exists:purchases,id'],
         ];

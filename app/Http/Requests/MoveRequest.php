@@ -8,7 +8,9 @@ class MoveRequest extends DeedRequest
     protected function fields(): array
     {
         return ['centre' => ['required', ...Rules::id()], 'machine' => ['required', 'integer', 'between:1,999'],
-            'minute' => ['required', 'integer', 'between:0,200000000'], 'pin' => ['nullable', 'boolean'], 'seen' => ['nullable', 'integer', 'between:0,4294967295']];
+            'minute' => ['required', 'integer', 'between:0,200000000'],
+            'pin' => ['nullable', 'boolean'],
+            'seen' => ['nullable', 'integer', 'between:0,4294967295']];
     }
 
     /** The last deed on the plan the person saw. */

@@ -12,8 +12,12 @@ use KeepPace\Core\Quantity\QuantityRefused;
 final readonly class PlainNumber implements ValidationRule
 {
     /** @param  bool  $above  zero is not enough */
-    public function __construct(private bool $above = false, private string $most = '999999999', private int $decimals = 6, private string $least = '0')
-    {
+    public function __construct(
+        private bool $above = false,
+        private string $most = '999999999',
+        private int $decimals = 6,
+        private string $least = '0',
+    ) {
     }
 
     public function validate(string $attribute, mixed $value, Closure $fail): void

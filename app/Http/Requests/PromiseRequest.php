@@ -7,9 +7,16 @@ class PromiseRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['item' => ['required', ...Rules::text(60)], 'quantity' => ['required', ...Rules::amount()], 'unit' => ['nullable', ...Rules::text(12)],
-            'wanted' => ['nullable', ...Rules::day()], 'hours' => ['nullable', 'integer', 'between:1,72'], 'for' => ['nullable', ...Rules::text(80)],
-            'how' => ['nullable', 'in:nobody,slack'], 'finish' => ['nullable', 'integer', 'between:0,200000000']];
+        return [
+            'item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()],
+            'unit' => ['nullable', ...Rules::text(12)],
+            'wanted' => ['nullable', ...Rules::day()],
+            'hours' => ['nullable', 'integer', 'between:1,72'],
+            'for' => ['nullable', ...Rules::text(80)],
+            'how' => ['nullable', 'in:nobody,slack'],
+            'finish' => ['nullable', 'integer', 'between:0,200000000'],
+        ];
     }
 
     public function messages(): array

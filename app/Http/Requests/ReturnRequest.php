@@ -11,8 +11,13 @@ class ReturnRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['lines' => ['required', 'array', 'max:500'], 'lines.*' => ['nullable', ...Rules::amountOrZero()], 'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
-            'condition' => ['required', Rule::enum(Condition::class)], 'reason' => ['required', ...Rules::text(200)]];
+        return [
+            'lines' => ['required', 'array', 'max:500'],
+            'lines.*' => ['nullable', ...Rules::amountOrZero()],
+            'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
+            'condition' => ['required', Rule::enum(Condition::class)],
+            'reason' => ['required', ...Rules::text(200)],
+        ];
     }
 
     public function messages(): array
@@ -23,7 +28,10 @@ class ReturnRequest extends DeedRequest
     /** @return array<string, string> */
     public function lines(): array
     {
-        return array_filter(array_map(fn (?string $quantity): string => (string) $quantity, $this->validated('lines')), fn (string $quantity): bool => BigDecimal::of($quantity === '' ? '0' : $quantity)->isPositive());
+        return array_filter(
+            array_map(fn (?string $quantity): string => (string) $quantity, $this->validated('lines')),
+            fn (string $quantity): bool => BigDecimal::of($quantity === '' ? '0' : $quantity)->isPositive(),
+        );
     }
 
     public function condition(): Condition

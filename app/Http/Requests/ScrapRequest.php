@@ -10,7 +10,11 @@ class ScrapRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['quantity' => ['required', ...Rules::amount()], 'class' => ['required', Rule::enum(ScrapClass::class)], 'reason' => ['required', ...Rules::text(200)]];
+        return [
+            'quantity' => ['required', ...Rules::amount()],
+            'class' => ['required', Rule::enum(ScrapClass::class)],
+            'reason' => ['required', ...Rules::text(200)],
+        ];
     }
 
     public function messages(): array

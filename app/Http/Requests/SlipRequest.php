@@ -7,8 +7,16 @@ class SlipRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['version' => Rules::version(), 'note' => ['nullable', ...Rules::text(200)], 'booked_on' => ['nullable', ...Rules::day()],
-            'over_plan' => ['nullable', 'boolean'], 'reason' => ['nullable', ...Rules::text(200)], 'do' => ['nullable', 'in:keep,book,scan'], 'scan' => ['nullable', ...Rules::text(80)], 'lines' => ['nullable', 'array', 'max:3000']];
+        return [
+            'version' => Rules::version(),
+            'note' => ['nullable', ...Rules::text(200)],
+            'booked_on' => ['nullable', ...Rules::day()],
+            'over_plan' => ['nullable', 'boolean'],
+            'reason' => ['nullable', ...Rules::text(200)],
+            'do' => ['nullable', 'in:keep,book,scan'],
+            'scan' => ['nullable', ...Rules::text(80)],
+            'lines' => ['nullable', 'array', 'max:3000'],
+        ];
     }
 
     /**

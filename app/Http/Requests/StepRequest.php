@@ -8,7 +8,10 @@ class StepRequest extends DeedRequest
     /** @return array<string, list<mixed>> */
     public static function times(): array
     {
-        return ['setup_minutes' => ['required', ...Rules::setupMinutes()], 'run_rate' => ['required', ...Rules::runRate()]];
+        return [
+            'setup_minutes' => ['required', ...Rules::setupMinutes()],
+            'run_rate' => ['required', ...Rules::runRate()],
+        ];
     }
 
     protected function fields(): array

@@ -44,8 +44,12 @@ final class CustomerOrderList
             if ($text !== '') {
                 $inside = Like::inside($text);
                 $key = Like::insideKey($text);
-                $query->where(fn ($any) => $any->where('o.number_key', 'like', $key)->orWhere('cu.name', 'like', $inside)
-                    ->orWhere('o.reference', 'like', $inside)->orWhere('i.number_key', 'like', $key)->orWhere('i.name', 'like', $inside));
+                $query->where(fn ($any) => $any
+                    ->where('o.number_key', 'like', $key)
+                    ->orWhere('cu.name', 'like', $inside)
+                    ->orWhere('o.reference', 'like', $inside)
+                    ->orWhere('i.number_key', 'like', $key)
+                    ->orWhere('i.name', 'like', $inside));
             }
             $show === 'shipped' ?: $query->orderBy('l.promised_on')->orderBy('l.id')->limit(300);
         }

@@ -74,7 +74,9 @@ final class OrderList
         if ($filter->text !== '') {
             $key = Like::insideKey($filter->text);
             $query->join('items AS i', 'i.id', 'o.item_id')
-                ->where(fn (Builder $text) => $text->where('o.number_key', 'like', $key)->orWhere('i.number_key', 'like', $key)
+                ->where(fn (Builder $text) => $text
+                    ->where('o.number_key', 'like', $key)
+                    ->orWhere('i.number_key', 'like', $key)
                     ->orWhere('i.name', 'like', Like::inside($filter->text)));
         }
         if ($filter->item !== 0) {

@@ -177,7 +177,9 @@ final class ShopState
             $in = $expected[$step->order_id]
                 ?? ($order->released_at === null ? BigDecimal::of($order->quantity) : BigDecimal::of($step->taken_in));
             if ($order->released_at !== null) {
-                $alive[$step->order_id][] = BigDecimal::of($step->taken_in)->minus($step->scrap)->minus($step->passed_on);
+                $alive[$step->order_id][] = BigDecimal::of($step->taken_in)
+                    ->minus($step->scrap)
+                    ->minus($step->passed_on);
             }
             $untouched = $step->good === '0.000000' && $step->scrap === '0.000000'; // most are: no arithmetic for them
             $left = $untouched ? $in : $in->minus($step->good)->minus($step->scrap);

@@ -39,7 +39,9 @@ final class StockList
             $query->where('l.code_key', Code::keyOf($text));
         } elseif ($text !== '') {
             $key = Like::insideKey($text);
-            $query->where(fn ($any) => $any->where('i.number_key', 'like', $key)->orWhere('i.name', 'like', Like::inside($text))
+            $query->where(fn ($any) => $any
+                ->where('i.number_key', 'like', $key)
+                ->orWhere('i.name', 'like', Like::inside($text))
                 ->orWhere('l.code_key', 'like', $key));
         }
         $rows = $query->get();
@@ -83,7 +85,9 @@ final class StockList
     /** What of an item's own data was changed, newest first. @return Collection<int, \stdClass> */
     public static function changes(int $item): Collection
     {
-        return DB::table('product_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('users AS u', 'u.id', 'b.user_id')
+        return DB::table('product_changes AS c')
+            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->join('users AS u', 'u.id', 'b.user_id')
             ->where('c.kind', 'items')->where('c.record_id', $item)->orderByDesc('c.id')->limit(30)
             ->get(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person']);
     }

@@ -4,7 +4,12 @@ use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
 it('is kept as typed and known by a folded key', function (string $typed, string $kept, string $key) {
-    expect(Code::of($typed)->typed)->toBe($kept)->and(Code::of($typed)->key())->toBe($key)->and(Code::keyOf($typed))->toBe($key);
+    expect(Code::of($typed)->typed)
+        ->toBe($kept)
+        ->and(Code::of($typed)->key())
+        ->toBe($key)
+        ->and(Code::keyOf($typed))
+        ->toBe($key);
 })->with([
     'capitals do not tell two codes apart: common practice' => ['ZZ1', 'ZZ1', 'zz1'],
     'trimmed' => ["  H-7714\t", 'H-7714', 'h-7714'],

@@ -6,10 +6,22 @@ use KeepPace\Core\Planning\WillGive;
 /** @param  list<array{string, string}>  $pieces */
 function gives(string $received, array $pieces, int $decimals = 0): string
 {
-    return (string) WillGive::of(BigDecimal::of($received), array_map(fn (array $one): array => ['alive' => BigDecimal::of($one[0]), 'yield' => BigDecimal::of($one[1])], $pieces), $decimals);
+    return (string) WillGive::of(
+        BigDecimal::of($received),
+        array_map(
+            fn (array $one): array => ['alive' => BigDecimal::of($one[0]), 'yield' => BigDecimal::of($one[1])],
+            $pieces,
+        ),
+        $decimals,
+    );
 }
 
-it('counts what was received and what is alive at the yield ahead, rounded down', function (string $received, array $pieces, int $decimals, string $gives) {
+it('counts what was received and what is alive at the yield ahead, rounded down', function (
+    string $received,
+    array $pieces,
+    int $decimals,
+    string $gives,
+) {
     expect(gives($received, $pieces, $decimals))->toBe($gives);
 })->with([
     'checks/trade.md W10: 50 started, two steps of 97 %, 47 counted' => ['0', [['50', '0.9409']], 0, '47'],

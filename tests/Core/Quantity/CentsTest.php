@@ -41,7 +41,9 @@ it('takes only plain numbers the unit can hold', function (string $typed, int $d
 })->with([
     'whole' => ['12', 0, null], 'with decimals' => ['0.125', 3, null], 'below zero' => ['-3', 0, null],
     'too fine' => ['0.5', 0, 'counted whole'], 'finer than it is held' => ['0.1234', 3, '3 decimals at most'],
-    'a comma' => ['1,5', 1, 'has a comma'], 'powers' => ['1e3', 0, 'not a plain number'], 'hexadecimal' => ['0x1F', 0, 'not a plain number'],
+    'a comma' => ['1,5', 1, 'has a comma'],
+    'powers' => ['1e3', 0, 'not a plain number'],
+    'hexadecimal' => ['0x1F', 0, 'not a plain number'],
     'nothing' => ['', 0, 'not a plain number'], 'blanks' => [' 1', 0, 'not a plain number'], 'two points' => ['1.2.3', 2, 'not a plain number'],
     'more digits than are kept' => ['1234567890123', 0, 'not a plain number'], 'no number at all' => ['NaN', 0, 'not a plain number'],
     'digits of another script' => ['١٢', 0, 'not a plain number'], 'a line more' => ["1\n", 0, 'not a plain number'],

@@ -13,8 +13,10 @@ use Illuminate\Support\Facades\DB;
 
 function ledStock(object $test): object
 {
-    return $test->actingAs($test->shop->as(Role::Buyer))->from('/stock')->post('/stock', ['token' => bin2hex(random_bytes(8)), 'item' => 'BRG-25', 'quantity' => '5', 'price' => '7',
-        'place_id' => $test->shop->place('STORES')->id]);
+    return $test->actingAs($test->shop->as(Role::Buyer))
+        ->from('/stock')
+        ->post('/stock', ['token' => bin2hex(random_bytes(8)), 'item' => 'BRG-25', 'quantity' => '5', 'price' => '7',
+            'place_id' => $test->shop->place('STORES')->id]);
 }
 
 it('says that a booking stands when the plan fails, and what is behind', function () {
@@ -22,7 +24,9 @@ it('says that a booking stands when the plan fails, and what is behind', functio
     DB::statement('SET FOREIGN_KEY_CHECKS = 0');
     DB::table('plans')->delete();
     DB::statement('SET FOREIGN_KEY_CHECKS = 1');
-    $there = fn (): float => (float) DB::table('balances')->where('item_id', $this->shop->item('BRG-25')->id)->sum('quantity');
+    $there = fn (): float => (float) DB::table('balances')
+        ->where('item_id', $this->shop->item('BRG-25')->id)
+        ->sum('quantity');
     $before = $there();
     ledStock($this)->assertSessionHas('done')->assertSessionHas('behind', JustBooked::PLAN)->assertSessionHasNoErrors();
     expect($there())->toBe($before + 5);
@@ -36,10 +40,20 @@ it('says that an import stands when the plan fails', function () {
     $folder = sys_get_temp_dir().'/keep-pace-after-'.bin2hex(random_bytes(6));
     mkdir($folder);
     file_put_contents("{$folder}/customers.csv", "number,name\nK-77,Hollow Oak Apiary\n");
-    $id = DB::table('imports')->insertGetId(['user_id' => $this->shop->as(Role::Planner)->id, 'folder' => $folder, 'files' => 'customers.csv', 'created_at' => now(), 'updated_at' => now()]);
+    $id = DB::table('imports')->insertGetId([
+        'user_id' => $this->shop->as(Role::Planner)->id,
+        'folder' => $folder,
+        'files' => 'customers.csv',
+        'created_at' => now(),
+        'updated_at' => now(),
+    ]);
     (new RunImport($id))->handle(app(ImportFolder::class));
     $row = DB::table('imports')->find($id);
-    expect($row->state)->toBe('done')->and($row->doing)->toContain('1 new')->toContain('The plan could not be brought up to date')
+    expect($row->state)
+        ->toBe('done')
+        ->and($row->doing)
+        ->toContain('1 new')
+        ->toContain('The plan could not be brought up to date')
         ->and(DB::table('customers')->where('number', 'K-77')->exists())->toBeTrue();
     unlink("{$folder}/customers.csv");
     rmdir($folder);
@@ -50,13 +64,19 @@ it('says that it was booked when the page after it breaks', function () {
     // what breaks after the deed, as a session that cannot be written would
     $this->app->bind(App\Http\Controllers\StockController::class, fn () => new class extends App\Http\Controllers\StockController
     {
-        protected function done(Illuminate\Http\RedirectResponse $to, Booking $booking): Illuminate\Http\RedirectResponse
-        {
+        protected function done(
+            Illuminate\Http\RedirectResponse $to,
+            Booking $booking,
+        ): Illuminate\Http\RedirectResponse {
             throw new RuntimeException('No space left on device');
         }
     });
     $answer = ledStock($this);
-    $answer->assertStatus(500)->assertSee('It was booked')->assertSee('Do not send it again')->assertDontSee('was not booked');
+    $answer
+        ->assertStatus(500)
+        ->assertSee('It was booked')
+        ->assertSee('Do not send it again')
+        ->assertDontSee('was not booked');
     expect(Booking::query()->count())->toBe($before + 1);
 });
 
@@ -68,7 +88,10 @@ it('says that nothing was booked when it breaks before', function () {
 });
 
 it('books on when the log cannot be written', function () {
-    config(['logging.channels.daily.path' => '/proc/no-such-place/keep-pace.log', 'logging.default' => 'whatever-happens']);
+    config([
+        'logging.channels.daily.path' => '/proc/no-such-place/keep-pace.log',
+        'logging.default' => 'whatever-happens',
+    ]);
     app('log')->forgetChannel('whatever-happens');
     app('log')->forgetChannel('daily');
     DB::statement('SET FOREIGN_KEY_CHECKS = 0');
@@ -83,9 +106,14 @@ it('tells an old form of a rank that ranking changed since', function () {
     $version = $second->refresh()->version;
     // no room between the two: both are numbered anew
     app(PlaceInRank::class)->handle($second->id, $first->id, 'r', $this->shop->as(Role::Supervisor));
-    $this->actingAs($this->shop->as(Role::Planner))->from('/x')->put("/orders/{$second->id}", ['token' => 'old', 'version' => $version, 'quantity' => '3', 'rank' => '500'])
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->from('/x')
+        ->put("/orders/{$second->id}", ['token' => 'old', 'version' => $version, 'quantity' => '3', 'rank' => '500'])
         ->assertSessionHasErrors(['refused']);
-    expect(session('errors')->first('refused'))->toContain('changed this meanwhile')->and(Order::query()->findOrFail($second->id)->rank)->not->toBe(500);
+    expect(session('errors')->first('refused'))
+        ->toContain('changed this meanwhile')
+        ->and(Order::query()->findOrFail($second->id)->rank)->not
+        ->toBe(500);
 });
 
 it('tells who ranked when an order was numbered anew by the ranking of another', function () {
@@ -95,6 +123,10 @@ it('tells who ranked when an order was numbered anew by the ranking of another',
     // between two of one rank is no room: all are numbered anew
     app(PlaceInRank::class)->handle($orders[2]->id, $other->id, 'r', $this->shop->as(Role::Supervisor));
     expect(DB::table('orders')->where('id', $other->id)->value('rank'))->not->toBe(500);
-    $this->actingAs($this->shop->as(Role::Planner))->from('/x')->put("/orders/{$other->id}", ['token' => 'old', 'version' => $version, 'quantity' => '2', 'rank' => '500']);
-    expect(session('errors')->first('refused'))->toContain($this->shop->as(Role::Supervisor)->name)->toContain("Order {$orders[2]->number} from place");
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->from('/x')
+        ->put("/orders/{$other->id}", ['token' => 'old', 'version' => $version, 'quantity' => '2', 'rank' => '500']);
+    expect(session('errors')->first('refused'))
+        ->toContain($this->shop->as(Role::Supervisor)->name)
+        ->toContain("Order {$orders[2]->number} from place");
 });

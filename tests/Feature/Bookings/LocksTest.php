@@ -19,7 +19,10 @@ it('sees what is out of order', function (string $says, Closure $deed) {
         Order::query()->lockForUpdate()->get();
         CustomerOrder::query()->lockForUpdate()->get();
     }],
-    'a row that is guarded by another' => ['items is no lock of ours', fn () => Item::query()->whereKey(1)->lockForUpdate()->get()],
+    'a row that is guarded by another' => [
+        'items is no lock of ours',
+        fn () => Item::query()->whereKey(1)->lockForUpdate()->get(),
+    ],
     'a lock after a write' => ['item_stock after orders was written', function () {
         Order::query()->update(['rank' => 7]);
         DB::table('item_stock')->whereIn('item_id', [1])->lockForUpdate()->get();
@@ -34,5 +37,9 @@ it('sees what is out of order', function (string $says, Closure $deed) {
 it('sees nothing in what is in order', function () {
     $locks = new Locks;
     $this->shop->goodsIn('BRG-25', '3', '7');
-    expect($locks->wrong())->toBe([])->and(array_column($locks->taken, 'table'))->toContain('period')->toContain('item_stock');
+    expect($locks->wrong())
+        ->toBe([])
+        ->and(array_column($locks->taken, 'table'))
+        ->toContain('period')
+        ->toContain('item_stock');
 });

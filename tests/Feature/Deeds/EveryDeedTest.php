@@ -382,7 +382,8 @@ it('asks for the token of the form', function (string $name) {
 it('takes its locks in the one order, all of them before the first write', function (string $name) {
     $deed = deed($this, $name);
     $locks = new Locks;
-    $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], ['token' => 'locks', ...$deed['data']])
+    $this->actingAs($this->shop->as($deed['role']))
+        ->from('/')->{$deed['method']}($deed['uri'], ['token' => 'locks', ...$deed['data']])
         ->assertSessionHas('done');
     expect($locks->wrong())->toBe([])->and($locks->taken)->not->toBe([]);
 })->with(DEEDS);

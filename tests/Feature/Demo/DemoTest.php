@@ -9,8 +9,8 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /*
- * The story is one and the same, moved by whole weeks. What is left to vary is the moment of the start and what lies in its
- * weeks: every day of a year is told by `bench/run stories`, a night's run.
+ * The story is one and the same, moved by whole weeks. What is left to vary is the moment of the start and what lies
+ * in its weeks: every day of a year is told by `bench/run stories`, a night's run.
  */
 
 it('begins on a Monday, counts each day once and ends today', function (string $moment, int $weekday) {
@@ -20,7 +20,8 @@ it('begins on a Monday, counts each day once and ends today', function (string $
     expect($all[0]->isMonday())->toBeTrue()
         ->and(array_keys($all))->toBe(range(0, 6 * 7 + $weekday))
         ->and(end($all)->toDateString())->toBe($now->toDateString())
-        ->and(array_unique(array_map(fn (CarbonImmutable $day): string => $day->toDateString(), $all)))->toHaveCount(count($all))
+        ->and(array_unique(array_map(fn (CarbonImmutable $day): string => $day->toDateString(), $all)))
+        ->toHaveCount(count($all))
         ->and(array_unique(array_map(fn (CarbonImmutable $day): string => $day->format('H:i'), $all)))->toBe(['00:00']);
 })->with([
     'the first minute of a Monday' => ['2026-11-30 00:00', 0],
@@ -40,7 +41,10 @@ it('leaves no day of four years out', function () {
     for ($i = 0; $i < 1461; $i++) {
         $moment = $now->addDays($i)->setTime($i % 24, ($i * 7) % 60);
         $all = iterator_to_array(StoryDays::until($moment, 2)->all());
-        expect(count($all))->toBe(14 + $moment->dayOfWeekIso)->and(end($all)->toDateString())->toBe($moment->toDateString());
+        expect(count($all))
+            ->toBe(14 + $moment->dayOfWeekIso)
+            ->and(end($all)->toDateString())
+            ->toBe($moment->toDateString());
     }
 });
 
@@ -52,7 +56,10 @@ it('looks back from the Thursday of its last week, whatever the day of the start
 it('does of a day what was before the start', function () {
     $days = StoryDays::until(CarbonImmutable::parse('2026-11-27 09:00', 'Europe/Dublin'), 2);
     $today = CarbonImmutable::parse('2026-11-27', 'Europe/Dublin');
-    expect($days->at($today, 8, 30)?->format('Y-m-d H:i'))->toBe('2026-11-27 08:30')->and($days->at($today, 9, 0))->toBeNull();
+    expect($days->at($today, 8, 30)?->format('Y-m-d H:i'))
+        ->toBe('2026-11-27 08:30')
+        ->and($days->at($today, 9, 0))
+        ->toBeNull();
 });
 
 it('tells a story whose books agree and that shows a shop at work', function (string $moment) {

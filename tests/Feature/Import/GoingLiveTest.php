@@ -40,7 +40,10 @@ it('goes on from where the shop is', function () {
     expect($cost->map(fn ($cents): int => (int) $cents)->all())->toEqualCanonicalizing(['material' => 31040, 'labour' => 5280, 'machine' => 6000, 'overhead' => 2112]);
     expect((int) $order->components()->sum('used_value'))->toBe(31040)->and($order->plannedCost()->labour)->toBeGreaterThan(0);
     // tied to its line, and the shop works on as if it had always been here
-    $this->actingAs($this->shop->as(Role::Sales))->get('/customer-orders')->assertSee('C-1900')->assertSee('7 from 900');
+    $this->actingAs($this->shop->as(Role::Sales))
+        ->get('/customer-orders')
+        ->assertSee('C-1900')
+        ->assertSee('7 from 900');
     $steps = $order->steps()->get();
     $this->shop->report($steps[0], '1', '1');
     $this->shop->report($steps[1]->refresh(), '5', '7');

@@ -35,7 +35,10 @@ it('changes nothing when the same product data comes again', function () {
     $tables = ['units', 'items', 'item_units', 'structures', 'structure_lines', 'routings', 'routing_steps', 'work_centres', 'shifts',
         'calendar_days', 'customers', 'suppliers', 'places'];
     // not CHECKSUM TABLE: it is not steady where the database makes a column
-    $sums = fn (): array => array_map(fn (string $table): string => md5((string) json_encode(DB::table($table)->orderBy('id')->get())), $tables);
+    $sums = fn (): array => array_map(
+        fn (string $table): string => md5((string) json_encode(DB::table($table)->orderBy('id')->get())),
+        $tables,
+    );
     $before = $sums();
     $path = folder($files);
     $result = app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner));
@@ -90,7 +93,9 @@ it('takes customer orders with dates relative to today, and half-done orders wit
     expect($order->state->value)->toBe('running')->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))
         ->toBe(33575);
     expect(DB::table('customer_order_lines')->where('position', 10)->latest('id')->value('promised_on'))->toBe('2026-11-27');
-    expect(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('5.000000') // one of the six is scrapped
+    expect(
+        DB::table('covers')->where('order_id', $order->id)->value('quantity'),
+    )->toBe('5.000000') // one of the six is scrapped
         ->and($this->shop->differences())
         ->toBe([]);
     expect($this->shop->order('LID-9', '1')->number)->toBe('902');

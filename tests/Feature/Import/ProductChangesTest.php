@@ -34,15 +34,25 @@ function itemLine(string $number, string $from, string $to): string
 
 function trail(): array
 {
-    return DB::table('product_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('users AS u', 'u.id', 'b.user_id')->orderBy('c.id')->where('c.booking_id', '>', DB::table('bookings')->min('id'))
-        ->get(['u.login', 'c.record', 'c.field', 'c.before', 'c.after'])->map(fn ($row): string => implode(' | ', (array) $row))->all();
+    return DB::table('product_changes AS c')
+        ->join('bookings AS b', 'b.id', 'c.booking_id')
+        ->join('users AS u', 'u.id', 'b.user_id')
+        ->orderBy('c.id')
+        ->where('c.booking_id', '>', DB::table('bookings')->min('id'))
+        ->get(['u.login', 'c.record', 'c.field', 'c.before', 'c.after'])
+        ->map(fn ($row): string => implode(' | ', (array) $row))
+        ->all();
 }
 
 it('keeps what a file changed, with codes for what it refers to', function () {
     importAs($this, Role::Planner, ['items.csv' => itemLine('BRG-25', 'S-07,4,30,12', 'S-08,6,30,12')]);
     expect(trail())->toBe(['planner | BRG-25 | supplier | S-07 | S-08', 'planner | BRG-25 | lead days | 4 | 6']);
     $item = $this->shop->item('BRG-25');
-    $this->actingAs($this->shop->as(Role::Buyer))->get("/stock/{$item->id}")->assertSee('lead days')->assertSee('from 4 to 6')->assertSee(User::query()->firstWhere('login', 'planner')->name);
+    $this->actingAs($this->shop->as(Role::Buyer))
+        ->get("/stock/{$item->id}")
+        ->assertSee('lead days')
+        ->assertSee('from 4 to 6')
+        ->assertSee(User::query()->firstWhere('login', 'planner')->name);
 });
 
 it('keeps nothing where nothing differs', function () {
@@ -52,15 +62,24 @@ it('keeps nothing where nothing differs', function () {
 
 it('keeps what becomes of a draft, line by line', function () {
     $head = "item,revision,status,position,component,quantity,unit,step\n";
-    importAs($this, Role::Planner, ['structures.csv' => "{$head}STAND-3,X,draft,10,TUBE-30,3,m,10\nSTAND-3,X,draft,20,FOOT-1,3,pc,10\n"]);
+    importAs(
+        $this,
+        Role::Planner,
+        ['structures.csv' => "{$head}STAND-3,X,draft,10,TUBE-30,3,m,10\nSTAND-3,X,draft,20,FOOT-1,3,pc,10\n"],
+    );
     importAs($this, Role::Planner, ['structures.csv' => "{$head}STAND-3,x,draft,10,TUBE-30,3.5,m,10\n"]);
-    expect(trail())->toBe(['planner | STAND-3 revision x | position 10, quantity | 3 | 3.5', 'planner | STAND-3 revision x | position 20 | there | taken out']);
+    expect(trail())->toBe([
+        'planner | STAND-3 revision x | position 10, quantity | 3 | 3.5',
+        'planner | STAND-3 revision x | position 20 | there | taken out',
+    ]);
 });
 
 it('leaves a standard cost to who may value stock', function () {
     $this->shop->item('FOOT-1');
     expect($this->shop->import(['items.csv' => itemLine('FOOT-1', ',0.92,', ',0.99,')]))->toHaveCount(1)
-        ->and($this->shop->import(['items.csv' => itemLine('FOOT-1', ',0.92,', ',0.99,')])[0])->toContain('items.csv line 2, cost')->toContain('standard cost of 0.92')
+        ->and($this->shop->import(['items.csv' => itemLine('FOOT-1', ',0.92,', ',0.99,')])[0])
+        ->toContain('items.csv line 2, cost')
+        ->toContain('standard cost of 0.92')
         ->and($this->shop->item('FOOT-1')->cost)->toBe('0.920000');
 });
 
@@ -69,14 +88,26 @@ it('revalues what lies there when a file of who may sets a standard cost', funct
     importAs($this, Role::Supervisor, ['items.csv' => itemLine('FOOT-1', ',0.92,', ',1.00,')]);
     $value = DB::table('stock_values')->where('item_id', $this->shop->item('FOOT-1')->id)->first();
     expect((int) $value->value)->toBe((int) ((float) $value->quantity * 100))->not->toBe($before)
-        ->and(DB::table('moves AS m')->join('places AS p', 'p.id', 'm.from_place_id')->where('m.booking_id', Booking::query()->latest('id')->value('id'))->where('p.kind', 'variance')->sum('m.value'))
+        ->and(
+            DB::table('moves AS m')
+                ->join('places AS p', 'p.id', 'm.from_place_id')
+                ->where('m.booking_id', Booking::query()->latest('id')->value('id'))
+                ->where('p.kind', 'variance')
+                ->sum('m.value'),
+        )
         ->toEqual((int) $value->value - $before)
         ->and(trail())->toBe(['supervisor | FOOT-1 | cost | 0.92 | 1'])
         ->and($this->shop->differences())->toBe([]);
 });
 
 it('keeps what a page changed', function () {
-    app(SetStandardCost::class)->handle($this->shop->item('FOOT-1')->id, '0.95', 'new contract', 's', $this->shop->as(Role::CostClerk));
+    app(SetStandardCost::class)->handle(
+        $this->shop->item('FOOT-1')->id,
+        '0.95',
+        'new contract',
+        's',
+        $this->shop->as(Role::CostClerk),
+    );
     expect(trail())->toBe(['cost-clerk | FOOT-1 | cost | 0.92 | 0.95']);
 });
 
@@ -85,18 +116,33 @@ it('says one slip once: what refers to a refused row is no fault of its own', fu
 })->with([
     'an item with a wrong cost, used forty times' => [
         ['items.csv' => "number,name,kind,unit,cost\nP-1,Part,bought,pc,x1\nP-2,Whole,made,pc,1\n",
-            'structures.csv' => "item,position,component,quantity\n".implode('', array_map(fn (int $n): string => "P-2,{$n}0,P-1,1\n", range(1, 40))),
+            'structures.csv' => "item,position,component,quantity\n".implode(
+                '',
+                array_map(fn (int $n): string => "P-2,{$n}0,P-1,1\n", range(1, 40)),
+            ),
             'opening-stock.csv' => "item,quantity,value\nP-1,5,10\n",
-            'orders.csv' => "number,item,quantity\n901,P-1,2\n", 'order-steps.csv' => "order,step,taken_in\n901,10,2\n"],
+            'orders.csv' => "number,item,quantity\n901,P-1,2\n",
+            'order-steps.csv' => "order,step,taken_in\n901,10,2\n"],
         ["items.csv line 2, cost: 'x1' must be a number such as 2.5, with a point and no thousands sign."],
     ],
     'a file whose head is misspelt' => [
-        ['work-centres.csv' => "code,nam,calendar\nNEW-1,New,PLANT\n", 'routings.csv' => "item,step,name,work_centre,run_rate\nLID-9,10,Cut,NEW-1,2\n"],
-        ['work-centres.csv line 1, name: this column is missing.', 'work-centres.csv line 1, nam: no such column. There are: code, name, calendar, machines, labour_rate, machine_rate, overhead_percent.'],
+        [
+            'work-centres.csv' => "code,nam,calendar\nNEW-1,New,PLANT\n",
+            'routings.csv' => "item,step,name,work_centre,run_rate\nLID-9,10,Cut,NEW-1,2\n",
+        ],
+        [
+            'work-centres.csv line 1, name: this column is missing.',
+            'work-centres.csv line 1, nam: no such column. There are: code, name, calendar, machines, labour_rate, machine_rate, overhead_percent.',
+        ],
     ],
     'a customer order line an order is for' => [
-        ['customer-orders.csv' => "number,customer,line,item,quantity,promised_on\nC-9,K-01,10,LID-9,two,2026-12-18\n", 'orders.csv' => "number,item,quantity,customer_order,line\n901,LID-9,2,C-9,10\n"],
-        ["customer-orders.csv line 2, quantity: 'two' must be a number such as 2.5, with a point and no thousands sign."],
+        [
+            'customer-orders.csv' => "number,customer,line,item,quantity,promised_on\nC-9,K-01,10,LID-9,two,2026-12-18\n",
+            'orders.csv' => "number,item,quantity,customer_order,line\n901,LID-9,2,C-9,10\n",
+        ],
+        [
+            "customer-orders.csv line 2, quantity: 'two' must be a number such as 2.5, with a point and no thousands sign.",
+        ],
     ],
     'a reference to nothing at all is still told' => [
         ['structures.csv' => "item,position,component,quantity\nLID-9,10,NOWHERE,1\n"],
@@ -105,7 +151,15 @@ it('says one slip once: what refers to a refused row is no fault of its own', fu
 ]);
 
 it('opens no stock where moves end', function () {
-    DB::table('items')->insert(['number' => 'P-7', 'name' => 'Part', 'kind' => 'bought', 'unit_id' => $this->shop->item('BRG-25')->unit_id]);
-    expect($this->shop->import(['opening-stock.csv' => "item,place,quantity,value\nP-7,SCRAP,5,10\nP-7,CUSTOMERS,1,1\n"]))->toHaveCount(2)
-        ->and($this->shop->import(['opening-stock.csv' => "item,place,quantity,value\nP-7,SCRAP,5,10\n"])[0])->toContain('nothing lies at SCRAP');
+    DB::table('items')->insert([
+        'number' => 'P-7',
+        'name' => 'Part',
+        'kind' => 'bought',
+        'unit_id' => $this->shop->item('BRG-25')->unit_id,
+    ]);
+    expect($this->shop->import([
+        'opening-stock.csv' => "item,place,quantity,value\nP-7,SCRAP,5,10\nP-7,CUSTOMERS,1,1\n",
+    ]))->toHaveCount(2)
+        ->and($this->shop->import(['opening-stock.csv' => "item,place,quantity,value\nP-7,SCRAP,5,10\n"])[0])
+        ->toContain('nothing lies at SCRAP');
 });

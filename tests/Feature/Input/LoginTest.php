@@ -10,14 +10,18 @@ use Illuminate\Support\Facades\RateLimiter;
 
 function login(object $test, string $login, string $password = 'pace', string $from = '10.0.0.1'): object
 {
-    return $test->withServerVariables(['REMOTE_ADDR' => $from])->from('/login')->post('/login', ['login' => $login, 'password' => $password]);
+    return $test
+        ->withServerVariables(['REMOTE_ADDR' => $from])
+        ->from('/login')
+        ->post('/login', ['login' => $login, 'password' => $password]);
 }
 
 beforeEach(fn () => RateLimiter::clear('login:address:10.0.0.1'));
 
 it('leads to addresses of its own only', function (string $referer, string $to) {
     // somebody else's page sent the form that lost its login
-    $this->withHeader('referer', str_replace('OWN', config('app.url'), $referer))->post('/orders', ['token' => 'a', 'item' => 'TRAY-40', '_by' => FormMark::of($this->shop->as(Role::Planner))]);
+    $this->withHeader('referer', str_replace('OWN', config('app.url'), $referer))
+        ->post('/orders', ['token' => 'a', 'item' => 'TRAY-40', '_by' => FormMark::of($this->shop->as(Role::Planner))]);
     login($this->withHeader('referer', config('app.url').'/login'), 'planner')->assertRedirect(config('app.url').$to);
 })->with([
     'its own page' => ['OWN/orders?state=open', '/orders?state=open'],
@@ -32,10 +36,18 @@ it('goes where one wanted to go, of its own addresses', function () {
 });
 
 it('gives what was typed back to the person who typed it, and to nobody else', function (string $who, bool $isGiven) {
-    $typed = ['token' => 'a', 'item' => 'TRAY-40', 'quantity' => '12', '_by' => FormMark::of($this->shop->as(Role::Planner))];
+    $typed = [
+        'token' => 'a',
+        'item' => 'TRAY-40',
+        'quantity' => '12',
+        '_by' => FormMark::of($this->shop->as(Role::Planner)),
+    ];
     $this->from('/orders')->post('/orders', $typed)->assertRedirect('/login');
     login($this, $who);
-    expect(session()->getOldInput('quantity'))->toBe($isGiven ? '12' : null)->and(session('said'))->toContain($isGiven ? 'What you typed is still here' : 'Somebody else was typing here');
+    expect(session()->getOldInput('quantity'))
+        ->toBe($isGiven ? '12' : null)
+        ->and(session('said'))
+        ->toContain($isGiven ? 'What you typed is still here' : 'Somebody else was typing here');
     expect(session('typed_before'))->toBeNull();
 })->with([['planner', true], ['supervisor', false]]);
 
@@ -46,8 +58,19 @@ it('gives nothing back of a form that says not whose it was', function () {
 });
 
 it('slows down who tries one account, however its name is written', function () {
-    foreach (['planner', 'PLANNER', ' planner', 'Planner ', "planner\u{A0}", 'pLanner', 'planneR', 'PLanner'] as $login) {
-        login($this, $login, 'wrong')->assertSessionHasErrors(['login' => 'Login and password do not belong together.']);
+    foreach ([
+        'planner',
+        'PLANNER',
+        ' planner',
+        'Planner ',
+        "planner\u{A0}",
+        'pLanner',
+        'planneR',
+        'PLanner',
+    ] as $login) {
+        login($this, $login, 'wrong')->assertSessionHasErrors([
+            'login' => 'Login and password do not belong together.',
+        ]);
     }
     login($this, 'planner', 'pace')->assertSessionHasErrors('login');
     expect(session('errors')->first('login'))->toContain('Too many tries')->and(auth()->check())->toBeFalse();
@@ -69,7 +92,12 @@ it('logs who came in, who did not, and who tried what is not theirs', function (
     Log::shouldReceive('channel')->with('logins')->times(3)->andReturnSelf();
     Log::shouldReceive('info')->once()->with('logged in', ['login' => 'operator', 'from' => '10.0.0.1']);
     Log::shouldReceive('warning')->once()->with('login failed', ['login' => 'operator', 'from' => '10.0.0.1']);
-    Log::shouldReceive('warning')->once()->with('may not', Mockery::on(fn (array $of): bool => $of['login'] === 'operator' && $of['deed'] === 'change-order'));
+    Log::shouldReceive('warning')
+        ->once()
+        ->with(
+            'may not',
+            Mockery::on(fn (array $of): bool => $of['login'] === 'operator' && $of['deed'] === 'change-order'),
+        );
     login($this, 'operator', 'wrong');
     login($this, 'operator');
     $this->post('/orders', ['token' => 'a', 'item' => 'TRAY-40', 'quantity' => '1'])->assertForbidden();
@@ -77,5 +105,8 @@ it('logs who came in, who did not, and who tried what is not theirs', function (
 
 it('marks forms apart by person, and says not who', function () {
     $marks = User::all()->map(FormMark::of(...));
-    expect($marks->unique())->toHaveCount($marks->count())->and(FormMark::isOf(['x'], User::query()->firstOrFail()))->toBeFalse();
+    expect($marks->unique())
+        ->toHaveCount($marks->count())
+        ->and(FormMark::isOf(['x'], User::query()->firstOrFail()))
+        ->toBeFalse();
 });

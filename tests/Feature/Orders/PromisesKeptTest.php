@@ -48,14 +48,22 @@ it('shows scrap in cover, in the line\'s phrase and in the sentence of the booki
 
 it('leaves no cover by pieces that will not come when the question is answered with a sentence', function () {
     [$customerOrder, $order] = scrapped($this);
-    app(AnswerQuestion::class)->handle(Question::query()->firstOrFail()->id, 'They take ten.', 'a', $this->shop->as(Role::Supervisor));
+    app(AnswerQuestion::class)->handle(
+        Question::query()->firstOrFail()->id,
+        'They take ten.',
+        'a',
+        $this->shop->as(Role::Supervisor),
+    );
     expect(phrase($customerOrder->id))->toContain('2 not covered')->and($this->shop->differences())->toBe([]);
 });
 
 it('gives the cover back when the report is reversed', function () {
     [$customerOrder, $order, $report] = scrapped($this);
     $this->shop->reverse($report);
-    expect(phrase($customerOrder->id))->toStartWith("12 from {$order->number}")->and($this->shop->differences())->toBe([]);
+    expect(phrase($customerOrder->id))
+        ->toStartWith("12 from {$order->number}")
+        ->and($this->shop->differences())
+        ->toBe([]);
 });
 
 it('takes nobody\'s cover while the order has pieces to spare', function () {
@@ -64,9 +72,18 @@ it('takes nobody\'s cover while the order has pieces to spare', function () {
     app(TieToOrder::class)->tie($customerOrder->lines[0]->id, $order->id, '6', 'tie', $this->shop->as(Role::Planner));
     $this->shop->release($order->refresh());
     $this->shop->report($order->steps()->firstOrFail(), '6', '6', '5');
-    expect(phrase($customerOrder->id))->toStartWith("6 from {$order->number}")->and($this->shop->differences())->toBe([]);
+    expect(phrase($customerOrder->id))
+        ->toStartWith("6 from {$order->number}")
+        ->and($this->shop->differences())
+        ->toBe([]);
     $other = $this->shop->customerOrder(['LID-9' => '4']);
-    expect(fn () => app(TieToOrder::class)->tie($other->lines[0]->id, $order->id, '2', 'more', $this->shop->as(Role::Planner)))
+    expect(fn () => app(TieToOrder::class)->tie(
+        $other->lines[0]->id,
+        $order->id,
+        '2',
+        'more',
+        $this->shop->as(Role::Planner),
+    ))
         ->toThrow(Refused::class, '2 asked for, 1 of order')
         ->and((float) CustomerOrderPage::of($other->id)?->openOrders[$order->item_id][0]->free)->toBe(1.0);
 });
@@ -76,7 +93,13 @@ it('takes from who was promised latest', function () {
     $late = $this->shop->customerOrder(['LID-9' => '3'], '2026-12-21');
     $early = $this->shop->customerOrder(['LID-9' => '3'], '2026-12-14');
     foreach ([$late, $early] as $one) {
-        app(TieToOrder::class)->tie($one->lines[0]->id, $order->id, '3', $this->shop->token(), $this->shop->as(Role::Planner));
+        app(TieToOrder::class)->tie(
+            $one->lines[0]->id,
+            $order->id,
+            '3',
+            $this->shop->token(),
+            $this->shop->as(Role::Planner),
+        );
     }
     $this->shop->release($order->refresh());
     $this->shop->report($order->steps()->firstOrFail(), '5', '5', '1');
@@ -85,17 +108,31 @@ it('takes from who was promised latest', function () {
 
 it('makes again for the line that lost, or gives it stock', function (string $how, string $says) {
     [$customerOrder, $order] = scrapped($this);
-    app(CureShort::class)->handle($order->id, $order->refresh()->version, $how, '2', '', 'cure', $this->shop->as(Role::Supervisor));
-    expect(phrase($customerOrder->id))->toContain("10 from {$order->number}")->toContain($says)->not->toContain('not covered')
+    app(CureShort::class)->handle(
+        $order->id,
+        $order->refresh()->version,
+        $how,
+        '2',
+        '',
+        'cure',
+        $this->shop->as(Role::Supervisor),
+    );
+    expect(phrase($customerOrder->id))
+        ->toContain("10 from {$order->number}")
+        ->toContain($says)->not
+        ->toContain('not covered')
         ->and($this->shop->differences())->toBe([]);
 })->with([['remake', ', 2 from '], ['stock', '2 from stock']]);
 
 it('shows scrap to the order that waits for the part', function () {
     $parent = $this->shop->order('EX-9E', '3');
-    DB::table('balances')->where('item_id', $this->shop->item('LID-9')->id)->update(['quantity' => 0]); // none in stores
+    // none in stores
+    DB::table('balances')->where('item_id', $this->shop->item('LID-9')->id)->update(['quantity' => 0]);
     $part = $this->shop->order('LID-9', '6'); // two lids each
     DB::table('orders')->where('id', $part->id)->update(['for_order_id' => $parent->id]);
-    $missing = fn (): string => collect(ShopState::now()->allocated)->filter(fn ($row): bool => $row->need->order === $parent->id && $row->need->item === $part->item_id)
+    $missing = fn (): string => collect(ShopState::now()->allocated)->filter(
+        fn ($row): bool => $row->need->order === $parent->id && $row->need->item === $part->item_id,
+    )
         ->map(fn ($row): string => Amount::plain($row->missing))->implode(',');
     $this->shop->release($part);
     expect($missing())->toBe('0');
@@ -105,7 +142,11 @@ it('shows scrap to the order that waits for the part', function () {
 
 it('counts nothing that lies at a supplier, nor what was scrapped, as there for a made part', function () {
     $lid = $this->shop->item('LID-9');
-    $supplier = DB::table('places')->insertGetId(['code' => 'GRINDER', 'name' => 'At the grinder', 'kind' => 'supplier']);
+    $supplier = DB::table('places')->insertGetId([
+        'code' => 'GRINDER',
+        'name' => 'At the grinder',
+        'kind' => 'supplier',
+    ]);
     DB::table('balances')->where('item_id', $lid->id)->where('quantity', '>', 0)->update(['place_id' => $supplier]);
     $order = $this->shop->order('EX-9E', '4');
     DB::table('orders')->where('item_id', '<>', $order->item_id)->delete();
@@ -119,15 +160,34 @@ it('changes a quantity by the phantom the order has copied', function () {
     $order = Order::query()->with('components.item')->findOrFail($this->shop->order('EX-9E', '2')->id);
     $old = DB::table('structures')->where('item_id', $kit->id)->first();
     $lines = DB::table('structure_lines')->where('structure_id', $old->id)->get();
-    $of = fn () => $order->components()->whereIn('structure_line_id', $lines->pluck('id'))->orderBy('id')->pluck('planned_quantity', 'item_id')->map(Amount::plain(...))->all();
+    $of = fn () => $order
+        ->components()
+        ->whereIn('structure_line_id', $lines->pluck('id'))
+        ->orderBy('id')
+        ->pluck('planned_quantity', 'item_id')
+        ->map(Amount::plain(...))
+        ->all();
     $before = $of();
     expect($before)->not->toBe([]);
     // a new revision of the phantom, in force from today
-    $new = DB::table('structures')->insertGetId(['item_id' => $kit->id, 'revision' => 'B', 'status' => 'approved', 'effective_from' => '2026-11-01']);
+    $new = DB::table('structures')->insertGetId([
+        'item_id' => $kit->id,
+        'revision' => 'B',
+        'status' => 'approved',
+        'effective_from' => '2026-11-01',
+    ]);
     foreach ($lines as $line) {
         DB::table('structure_lines')->insert([...array_diff_key((array) $line, ['id' => 1]), 'structure_id' => $new]);
     }
-    app(ChangeOrder::class)->head($order->id, $order->refresh()->version, ['quantity' => '4', 'due_on' => $order->due_on, 'rank' => $order->rank, 'is_held' => false],
+    app(ChangeOrder::class)->head($order->id, $order->refresh()->version, [
+        'quantity' => '4',
+        'due_on' => $order->due_on,
+        'rank' => $order->rank,
+        'is_held' => false,
+    ],
         'twice', $this->shop->as(Role::Supervisor));
-    expect($of())->toBe(array_map(fn (string $quantity): string => Amount::plain((string) (2 * (float) $quantity)), $before));
+    expect($of())->toBe(array_map(
+        fn (string $quantity): string => Amount::plain((string) (2 * (float) $quantity)),
+        $before,
+    ));
 });

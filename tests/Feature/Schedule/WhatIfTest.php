@@ -180,7 +180,10 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
     $after = $fact($order);
     expect($after)->not->toEqual($before)->and(arrangedSteps())->toBe($tried)->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $planner);
-    expect($fact($order))->toEqual($before)->and($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
+    expect($fact($order))
+        ->toEqual($before)
+        ->and($order->refresh()->version)
+        ->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
     app(UndoPlan::class)->redo(Plan::LIVE, 'r', $planner);
     expect($fact($order))->toEqual($after)->and(arrangedSteps())->toBe($tried);
 })->with([

@@ -60,7 +60,8 @@ it('refuses what cannot be ordered, at its line', function (array $row, string $
     $response->assertSessionHasErrors($field);
     expect(implode(' ', session('errors')->all()))->toContain($says)->and(Purchase::query()->count())->toBe(0);
 })->with([
-    'no such item' => [['number' => 'NO', 'quantity' => '1'], 'items.0.number', 'No item has the number NO'], 'no number' => [['number' => 'MOT-120', 'quantity' => 'x'], 'items.0.quantity', 'plain number'],
+    'no such item' => [['number' => 'NO', 'quantity' => '1'], 'items.0.number', 'No item has the number NO'],
+    'no number' => [['number' => 'MOT-120', 'quantity' => 'x'], 'items.0.quantity', 'plain number'],
     'half a motor' => [['number' => 'MOT-120', 'quantity' => '0.5'], 'items.0', 'whole'], 'a unit without conversion' => [['number' => 'MOT-120', 'quantity' => '1', 'unit' => 'm'], 'items.0', 'not counted in m'],
     'nothing' => [['number' => 'MOT-120', 'quantity' => '0'], 'refused', 'Nothing to order'], 'yesterday' => [['number' => 'MOT-120', 'quantity' => '1', 'expected_on' => '2026-11-20'], 'items.0', 'before today'],
     'of nobody' => [['number' => 'DRUM-9', 'quantity' => '1'], 'items.0', 'has no supplier'],

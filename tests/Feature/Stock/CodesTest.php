@@ -19,20 +19,25 @@ it('folds every character a label carries as the database does', function () {
         }
     }
     $folded = DB::selectOne('SELECT LOWER(CONVERT(? USING utf8mb4)) AS folded', [$letters])->folded;
-    expect(mb_strlen($letters))->toBeGreaterThan(450)->and(mb_convert_case($letters, MB_CASE_LOWER_SIMPLE))->toBe($folded);
+    expect(mb_strlen($letters))
+        ->toBeGreaterThan(450)
+        ->and(mb_convert_case($letters, MB_CASE_LOWER_SIMPLE))
+        ->toBe($folded);
 });
 
 it('takes a serial once, in capitals or not', function () {
     $this->shop->goodsIn('GBOX-1', '1', '150', 'ZZ1');
     expect(fn () => $this->shop->goodsIn('GBOX-1', '1', '150', 'zz1'))->toThrow(Refused::class, 'In stock already: ZZ1')
-        ->and(fn () => $this->shop->goodsIn('GBOX-1', '2', '150', "ZZ2\nzz2"))->toThrow(Refused::class, 'named twice: ZZ2, zz2')
+        ->and(fn () => $this->shop->goodsIn('GBOX-1', '2', '150', "ZZ2\nzz2"))
+        ->toThrow(Refused::class, 'named twice: ZZ2, zz2')
         ->and($this->shop->differences())->toBe([]);
 });
 
 it('tells serials apart that the collation took for one', function () {
     $this->shop->goodsIn('GBOX-1', '2', '150', "É1\nE1");
     expect(DB::table('lots')->whereIn('code_key', ['é1', 'e1'])->count())->toBe(2)
-        ->and(fn () => $this->shop->goodsIn('GBOX-1', '2', '150', "A😀\nA😎"))->toThrow(Refused::class, 'no label carries (😀)')
+        ->and(fn () => $this->shop->goodsIn('GBOX-1', '2', '150', "A😀\nA😎"))
+        ->toThrow(Refused::class, 'no label carries (😀)')
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -41,9 +46,11 @@ it('finds a lot, an order and an item whatever the capitals', function () {
     expect(Find::anything('heat-ä7')->first()['exact'])->toBeTrue()
         ->and(Find::anything('ss-15')->first()['exact'])->toBeTrue()
         ->and(Find::anything('c%')->all())->toBe([])
-        ->and($this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock?text=HEAT-ä7')->getContent())->toContain('Heat-Ä7');
+        ->and($this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock?text=HEAT-ä7')->getContent())
+        ->toContain('Heat-Ä7');
     $this->post('/orders', ['token' => 'a', 'item' => 'tray-40', 'quantity' => '2'])->assertForbidden();
-    $this->actingAs($this->shop->as(Role::Planner))->post('/orders', ['token' => 'a', 'item' => 'tray-40', 'quantity' => '2'])
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->post('/orders', ['token' => 'a', 'item' => 'tray-40', 'quantity' => '2'])
         ->assertSessionHas('done');
 });
 

@@ -92,8 +92,22 @@ it('gives the same answer for 10 as for 3 + 7, and in another unit', function ()
 it('counts nothing that lies at a supplier as on hand: what is promised is not scrapped, blocked or counted away', function (string $deed) {
     $lid = $this->shop->item('LID-9');
     $this->shop->cover($this->shop->customerOrder(['LID-9' => '7']), CoverBy::Stock); // of the 8 in stores
-    $supplier = DB::table('places')->insertGetId(['code' => 'GRINDER', 'name' => 'At the grinder', 'kind' => 'supplier']);
-    app(GoodsIn::class)->handle($lid->id, '10', null, '41', $supplier, '', null, 'there', $this->shop->as(Role::Storekeeper));
+    $supplier = DB::table('places')->insertGetId([
+        'code' => 'GRINDER',
+        'name' => 'At the grinder',
+        'kind' => 'supplier',
+    ]);
+    app(GoodsIn::class)->handle(
+        $lid->id,
+        '10',
+        null,
+        '41',
+        $supplier,
+        '',
+        null,
+        'there',
+        $this->shop->as(Role::Storekeeper),
+    );
     $balance = Balance::query()->where('item_id', $lid->id)->where('quantity', '8')->firstOrFail()->id;
     $as = $this->shop->as(Role::Storekeeper);
     expect(fn () => match ($deed) {
