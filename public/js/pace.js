@@ -55,7 +55,9 @@
         if (event.detail.target === document.body) {
             if (location.pathname !== path) window.scrollTo(0, 0);
             path = location.pathname;
-            document.querySelector('.is-wrong, .said.not')?.scrollIntoView({ block: 'nearest' });
+            const wrong = document.querySelector('.is-wrong');
+            (wrong ?? document.querySelector('.said.not'))?.scrollIntoView({ block: 'nearest' });
+            wrong?.focus({ preventScroll: true }); // the hand is where the correction goes
             if (scanned) { document.querySelector('[data-scan]')?.focus(); scanned = false; }
         }
     });

@@ -233,9 +233,7 @@ final class Ledger
                 $lost = BigDecimal::of($cover->quantity)->minus($kept);
                 if ($lost->isPositive()) {
                     $this->changeCover($cover, $lost->negated());
-                    $this->says(
-                        "{$this->booking->says} ".Amount::plain($lost)." of {$cover->line->label()} are no longer covered by it.",
-                    );
+                    $this->says("{$this->booking->says} It covers ".Amount::plain($lost)." less of {$cover->line->label()}.");
                 }
             }
         }

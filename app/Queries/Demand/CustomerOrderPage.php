@@ -40,8 +40,21 @@ final readonly class CustomerOrderPage
         $free = DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')
             ->where('b.condition', 'free')->where('b.owner_id', 0)->whereIn('b.item_id', $items)->groupBy('b.item_id')
             ->select('b.item_id')->selectRaw("SUM(b.quantity) - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS free")->get()->keyBy('item_id');
-        $bookings = DB::table('bookings AS b')->join('users AS u', 'u.id', 'b.user_id')->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
-            ->where('b.customer_order_id', $id)->orderByDesc('b.id')->limit(100)
+        // also what took cover from its lines: a report of scrap at an order they count on
+        $ids = DB::table('bookings')->where('customer_order_id', $id)->select('id')
+            ->union(
+                DB::table('cover_entries AS e')
+                    ->join('covers AS c', 'c.id', 'e.cover_id')
+                    ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+                    ->where('l.customer_order_id', $id)
+                    ->select('e.booking_id'),
+            );
+        $bookings = DB::table('bookings AS b')
+            ->joinSub($ids, 'ids', 'ids.id', 'b.id')
+            ->join('users AS u', 'u.id', 'b.user_id')
+            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
+            ->orderByDesc('b.id')
+            ->limit(100)
             ->get(['b.id', 'b.kind', 'b.says', 'b.reason', 'b.entered_at', 'b.booked_on', 'b.reverses_id', 'u.name AS person',
                 'r.id AS reversed_by']);
 

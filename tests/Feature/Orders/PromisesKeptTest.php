@@ -41,7 +41,8 @@ function phrase(int $customerOrder): string
 it('shows scrap in cover, in the line\'s phrase and in the sentence of the booking at once', function () {
     [$customerOrder, $order, $report] = scrapped($this);
     expect(phrase($customerOrder->id))->toMatch('/^10 from '.$order->number.'.*, 2 not covered$/')
-        ->and($report->says)->toContain("2 of {$customerOrder->number} line 10 are no longer covered by it")
+        ->and($report->says)->toContain("It covers 2 less of {$customerOrder->number} line 10.")
+        ->and(CustomerOrderPage::of($customerOrder->id)->bookings->pluck('id')->all())->toContain($report->id)
         ->and(CustomerOrderList::lines('uncovered')->pluck('customer_order_id')->all())->toBe([$customerOrder->id])
         ->and($this->shop->differences())->toBe([]);
 });
