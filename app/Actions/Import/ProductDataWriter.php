@@ -3,13 +3,19 @@
 namespace App\Actions\Import;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\ProductChanges;
+use App\Actions\Schedule\CalendarTrail;
 use App\Models\Calendar;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Naming\Code;
 
-/** Writes product data of a checked import: what is new is added, what differs is changed, the rest is left alone. */
+/**
+ * Writes product data of a checked import: what is new is added, what differs is changed, the rest is left alone.
+ *
+ * @phpstan-import-type State from CalendarTrail
+ */
 final class ProductDataWriter
 {
     /** @var array<string, array<int, string>> codes by table and id */
@@ -19,6 +25,9 @@ final class ProductDataWriter
     private array $ids = [];
 
     private ProductChanges $changes;
+
+    /** @var array<int, array{code: string, before: ?State}> the calendars this changes; null: it is new */
+    private array $calendars = [];
 
     /** @var array<int, string> standard costs that changed, in euros by item: their stock is to be revalued */
     private array $costs = [];
@@ -31,6 +40,7 @@ final class ProductDataWriter
     {
         $this->ids = [];
         $this->costs = [];
+        $this->calendars = [];
         $this->changes = new ProductChanges($ledger->booking->id);
         $this->shifts($folder, $result);
         foreach (Files::all() as $spec) {
@@ -43,6 +53,7 @@ final class ProductDataWriter
         }
         $this->revisions($folder, 'routings', 'routing_steps', 'routing_id', 'step', $result);
         $this->revisions($folder, 'structures', 'structure_lines', 'structure_id', 'position', $result);
+        $this->calendarsChanged();
         $this->changes->write();
 
         return $this->costs;
@@ -169,16 +180,7 @@ final class ProductDataWriter
 
                 continue;
             }
-            if ($have !== []) {
-                $this->changes->field(
-                    'calendars',
-                    $calendar->id,
-                    (string) $code,
-                    'week',
-                    self::week($have),
-                    self::week($want),
-                );
-            }
+            $this->calendar($calendar->id, (string) $code, $calendar->wasRecentlyCreated);
             DB::table('shifts')->where('calendar_id', $calendar->id)->delete(); // a calendar in the file is the whole week
             DB::table('shifts')->insert($want);
             $result->add('shifts', $have === [] ? 'new' : 'changed', count($want));
@@ -186,20 +188,20 @@ final class ProductDataWriter
         $this->ids = [];
     }
 
-    /** @param  array<array-key, array<string, mixed>>  $shifts */
-    private static function week(array $shifts): string
+    /** Before the first change of a calendar: what it was. */
+    private function calendar(int $id, string $code, bool $isNew = false): void
     {
-        $days = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+        $this->calendars[$id] ??= ['code' => $code, 'before' => $isNew ? null : CalendarTrail::state($id)];
+    }
 
-        return implode(
-            ', ',
-            array_map(
-                fn (array $row): string => "{$days[(int) $row['weekday']]} {$row['from_time']}-{$row['to_time']}".(
-                    $row['is_break'] ? ' break' : ''
-                ),
-                $shifts,
-            ),
-        );
+    private function calendarsChanged(): void
+    {
+        foreach ($this->calendars as $id => $one) {
+            if ($one['before'] !== null) {
+                CalendarTrail::between($this->changes, $id, $one['code'], $one['before'], CalendarTrail::state($id));
+            }
+        }
+        $this->calendars = [];
     }
 
     private function holidays(Folder $folder, FileSpec $spec, ImportResult $result): void
@@ -209,13 +211,9 @@ final class ProductDataWriter
                 'from_time' => $row['from'] ?? ''];
             $old = DB::table('calendar_days')->where($key)->first();
             $values = [...$key, 'to_time' => $row['to'] ?? '', 'name' => $row['name']];
-            if ($old === null) {
-                DB::table('calendar_days')->insert($values);
-            } elseif ($this->differs($old, $values)) {
-                DB::table('calendar_days')->where('id', $old->id)->update($values);
-                $this->changes->field('calendars', (int) $key['calendar_id'], (string) $row['calendar'], (string) $row['date'],
-                    trim("{$old->kind} {$old->from_time}-{$old->to_time} {$old->name}"),
-                    trim("{$values['kind']} {$values['from_time']}-{$values['to_time']} {$values['name']}"));
+            if ($old === null || $this->differs($old, $values)) {
+                $this->calendar((int) $key['calendar_id'], (string) $row['calendar']);
+                DB::table('calendar_days')->updateOrInsert($key, $values);
             }
             $result->add($spec->name, $old === null ? 'new' : ($this->differs($old, $values) ? 'changed' : 'same'));
         }

@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\ProductChanges;
 use App\Actions\Bookings\Said;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -41,15 +42,16 @@ final class ChangeCalendar
 
         return $this->bookings->once(BookingKind::CalendarChanged, $token, $by, function (Ledger $ledger) use ($calendarId, $week, $add, $remove): void {
             Plan::lockLive();
-            $before = self::state($calendarId);
+            $before = CalendarTrail::state($calendarId);
             self::write($calendarId, $week, $add, $remove);
-            $after = self::state($calendarId);
+            $after = CalendarTrail::state($calendarId);
             if ($before === $after) {
                 throw Refused::because('Nothing differs from what the calendar says already.');
             }
-            DB::table('calendar_changes')->insert(['booking_id' => $ledger->booking->id, 'calendar_id' => $calendarId, 'before' => json_encode($before),
-                'after' => json_encode($after)]);
             $code = Calendar::query()->findOrFail($calendarId)->code;
+            $changes = new ProductChanges($ledger->booking->id);
+            CalendarTrail::between($changes, $calendarId, $code, $before, $after);
+            $changes->write();
             $parts = array_filter([$week !== null && $before['week'] !== $after['week'] ? 'its week' : '',
                 $add === [] ? '' : count($add).' '.(count($add) === 1 ? 'day' : 'days').' added ('.implode(', ', array_slice(array_map(fn (array $day): string => Said::day($day['date']).($day['name'] === '' ? '' : " {$day['name']}"), $add), 0, 3)).(count($add) > 3 ? ' …' : '').')',
                 $remove === [] ? '' : count($remove).' '.(count($remove) === 1 ? 'day' : 'days').' taken out']);
@@ -122,14 +124,5 @@ final class ChangeCalendar
                 }
             }
         }
-    }
-
-    /** @return array{week: list<array<string, mixed>>, days: list<array<string, mixed>>} */
-    private static function state(int $calendarId): array
-    {
-        $rows = fn (string $table, array $columns): array => array_values(DB::table($table)->where('calendar_id', $calendarId)->orderBy($columns[0])->orderBy($columns[1])
-            ->orderBy($columns[2])->get($columns)->map(fn (\stdClass $row): array => (array) $row)->all());
-
-        return ['week' => $rows('shifts', ['weekday', 'from_time', 'is_break', 'to_time']), 'days' => $rows('calendar_days', ['date', 'kind', 'from_time', 'to_time', 'name'])];
     }
 }

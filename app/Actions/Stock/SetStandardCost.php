@@ -4,7 +4,7 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
-use App\Actions\Import\ProductChanges;
+use App\Actions\Bookings\ProductChanges;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;

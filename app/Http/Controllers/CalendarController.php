@@ -4,16 +4,20 @@ namespace App\Http\Controllers;
 
 use App\Actions\Schedule\ChangeCalendar;
 use App\Http\Requests\CalendarRequest;
+use App\Http\Requests\Rules;
 use App\Models\Calendar;
 use App\Models\WorkCentre;
 use App\Papers\CalendarFile;
 use App\Queries\Board\CalendarWeek;
 use App\Queries\Board\EffectWords;
+use App\Queries\ProductTrail;
 use App\Wording\When;
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Validator;
 
 /** Calendars: the week, the days that differ, and what a change does before it is kept. */
 class CalendarController extends Controller
@@ -25,11 +29,19 @@ class CalendarController extends Controller
 
     public function show(Request $request, int $calendar): View
     {
-        $typed = $request->string('week')->value();
-        $monday = (preg_match('/^\d{4}-\d\d-\d\d$/', $typed) === 1 ? \Carbon\CarbonImmutable::parse($typed, When::zone()) : When::today())->startOfWeek();
+        $week = $request->string('week')->value();
+        $isDay = Validator::make(['week' => $week], ['week' => ['required', ...Rules::day()]])->passes();
+        $monday = ($isDay ? CarbonImmutable::parse($week, When::zone()) : When::today())->startOfWeek();
 
-        return view('calendars.show', ['calendar' => $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar), 'monday' => $monday, 'drawn' => CalendarWeek::of($found, $monday),
-            'centres' => WorkCentre::query()->where('calendar_id', $calendar)->pluck('name')]);
+        $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar);
+
+        return view('calendars.show', [
+            'calendar' => $found,
+            'monday' => $monday,
+            'drawn' => CalendarWeek::of($found, $monday),
+            'centres' => WorkCentre::query()->where('calendar_id', $calendar)->pluck('name'),
+            'changes' => ProductTrail::of('calendars', $calendar),
+        ]);
     }
 
     /** Shows what the change would do, or keeps it. */

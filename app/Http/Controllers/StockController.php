@@ -16,6 +16,7 @@ use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Place;
 use App\Models\Purchase;
+use App\Queries\ProductTrail;
 use App\Queries\Stock\StockList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -42,7 +43,7 @@ class StockController extends Controller
 
         return view('stock.show', ['item' => $found, 'balances' => StockList::balances(item: $found->id),
             'moves' => StockList::movements($found->id, $request->integer('before')),
-            'changes' => StockList::changes($found->id),
+            'changes' => ProductTrail::of('items', $found->id),
             'purchases' => Purchase::query()->with('supplier')->where('item_id', $found->id)->where('is_open', true)->orderBy('expected_on')
                 ->get()]);
     }

@@ -81,14 +81,4 @@ final class StockList
 
         return $rows;
     }
-
-    /** What of an item's own data was changed, newest first. @return Collection<int, \stdClass> */
-    public static function changes(int $item): Collection
-    {
-        return DB::table('product_changes AS c')
-            ->join('bookings AS b', 'b.id', 'c.booking_id')
-            ->join('users AS u', 'u.id', 'b.user_id')
-            ->where('c.kind', 'items')->where('c.record_id', $item)->orderByDesc('c.id')->limit(30)
-            ->get(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person']);
-    }
 }

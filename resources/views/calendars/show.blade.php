@@ -38,4 +38,5 @@
             @if ($lost !== [] || $errors->has('anyway'))<label class="d-inline"><input type="checkbox" name="anyway" value="1"> even if steps lose all open time</label>@endif</div>
     </form>
     @endcan
+    <x-changes :rows="$changes" />
 </x-layout>

@@ -32,19 +32,7 @@
                 @if ($row->lot_id && $item->tracking === 'lot')<form class="actions align-items-start" method="post" action="{{ route('stock.expiry', $row->lot_id) }}">@csrf @token($date->form)<x-field bare :in="$date" name="expires_on" label="Good until" type="date" :value="$row->expires_on ?? ''" /><x-field bare :in="$date" name="reason" label="What the date rests on" placeholder="re-test, certificate" size="14" maxlength="200" /><button class="btn btn-quiet btn-small">Date the lot</button></form>@endif @endcan</details>@endforeach
             @endif
             @if ($item->costing === 'standard') @can('value')<h2>Standard cost</h2>@php($form = new \App\Http\Typed('standard'))<form class="actions align-items-start" method="post" action="{{ route('stock.standard', $item->id) }}">@csrf @token($form->form)<x-field bare :in="$form" name="cost" label="Standard cost" class="n" :value="\App\Wording\Figures::amount($item->cost)" inputmode="decimal" /><x-field bare :in="$form" name="reason" label="Why it changes" placeholder="why it changes" maxlength="200" /><button class="btn btn-quiet btn-small">Set it, revalue stock</button></form>@endcan @endif
-            @if ($changes->isNotEmpty())
-            <h2>Changed</h2>
-            <table class="list">
-                <thead><tr><th>When</th><th>What</th><th>Who</th></tr></thead>
-                <tbody>
-                @foreach ($changes as $change)
-                    <tr><td class="tight"><a href="{{ route('bookings.show', $change->booking_id) }}">{{ \App\Wording\When::say($change->entered_at) }}</a></td>
-                        <td>{{ $change->field }} from {{ $change->before === '' ? 'nothing' : $change->before }} to {{ $change->after === '' ? 'nothing' : $change->after }}</td>
-                        <td class="cut">{{ $change->person }}</td></tr>
-                @endforeach
-                </tbody>
-            </table>
-            @endif
+            <x-changes :rows="$changes" />
         </section>
     </div>
 </x-layout>

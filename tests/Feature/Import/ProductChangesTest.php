@@ -111,6 +111,27 @@ it('keeps what a page changed', function () {
     expect(trail())->toBe(['cost-clerk | FOOT-1 | cost | 0.92 | 0.95']);
 });
 
+it('keeps what a file made of a calendar, each day by itself', function () {
+    $plant = DB::table('calendars')->where('code', 'PLANT')->value('id');
+    $week = DB::table('shifts')->where('calendar_id', $plant)->orderBy('weekday')->get()
+        ->map(fn ($row): string => implode(',', ['PLANT', $row->weekday, $row->from_time, $row->to_time, $row->is_break ? 'break' : 'work']))
+        ->all();
+    $was = trim((string) preg_replace('/^PLANT,1,([\d:]+),([\d:]+),work$/', '$1-$2', array_values(preg_grep('/^PLANT,1,.*work$/', $week))[0]));
+    $longer = preg_replace('/^(PLANT,1,[\d:]+),[\d:]+,work$/', '$1,17:45,work', $week);
+    importAs($this, Role::Planner, [
+        'shifts.csv' => "calendar,weekday,from,to,kind\n".implode("\n", $longer)."\n",
+        'holidays.csv' => "calendar,date,kind,from,to,name\nPLANT,2027-05-14,closed,,,Bridge day\n",
+    ]);
+    $trail = trail();
+    expect($trail)->toHaveCount(2)
+        ->and($trail[0])->toStartWith("planner | PLANT | Monday | {$was}")->toContain('-17:45')
+        ->and($trail[1])->toBe('planner | PLANT | 2027-05-14 |  | closed Bridge day');
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->get("/calendars/{$plant}")
+        ->assertSee('Changed')
+        ->assertSee('2027-05-14 from nothing to closed Bridge day');
+});
+
 it('says one slip once: what refers to a refused row is no fault of its own', function (array $files, array $problems) {
     expect($this->shop->import($files))->toBe($problems);
 })->with([

@@ -89,7 +89,11 @@ it('shows what a change of the calendar would do, then does it', function () {
     expect(onCentre('LASER'))->toBe($before)->and(DB::table('calendar_days')->where('name', 'Stocktaking')->exists())->toBeFalse();
     $this->get("/calendars/{$laser}")->assertSee('Nothing is kept yet')->assertSee('2026-11-25');
     $this->put("/calendars/{$laser}", ['token' => 'k', ...$closed])->assertSessionHas('done', 'Calendar TWO-SHIFT changed: 1 day added (Wed 25 Nov 2026 Stocktaking).');
-    expect(json_encode(onCentre('LASER')))->not->toContain('Wed')->and(DB::table('calendar_changes')->count())->toBe(1);
+    expect(json_encode(onCentre('LASER')))->not->toContain('Wed');
+    $trail = DB::table('product_changes')->where('kind', 'calendars')->get(['record', 'field', 'before', 'after']);
+    expect($trail->map(fn (object $row): array => array_values((array) $row))->all())
+        ->toBe([['TWO-SHIFT', '2026-11-25', '', 'closed Stocktaking']]);
+    $this->get("/calendars/{$laser}")->assertSee('2026-11-25 from nothing to closed Stocktaking');
     $this->put("/calendars/{$laser}", ['token' => 'k2', ...$closed])->assertSessionHasErrors('refused'); // nothing differs
     $this->put("/calendars/{$laser}", ['token' => 'k3', 'remove' => [DB::table('calendar_days')->where('name', 'Stocktaking')->value('id')]])->assertSessionHas('done');
     expect(onCentre('LASER'))->toBe($before);

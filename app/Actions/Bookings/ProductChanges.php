@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Import;
+namespace App\Actions\Bookings;
 
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;

@@ -1,0 +1,15 @@
+@props(['rows'])
+{{-- What of a record of product data was changed, by whom, from what to what. --}}
+@if ($rows->isNotEmpty())
+<h2>Changed</h2>
+<table class="list">
+    <thead><tr><th>When</th><th>What</th><th>Who</th></tr></thead>
+    <tbody>
+    @foreach ($rows as $change)
+        <tr><td class="tight"><a href="{{ route('bookings.show', $change->booking_id) }}">{{ \App\Wording\When::say($change->entered_at) }}</a></td>
+            <td>{{ $change->field }} from {{ $change->before === '' ? 'nothing' : $change->before }} to {{ $change->after === '' ? 'nothing' : $change->after }}</td>
+            <td class="cut">{{ $change->person }}</td></tr>
+    @endforeach
+    </tbody>
+</table>
+@endif
