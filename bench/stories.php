@@ -16,11 +16,12 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
 
-$option = function (string $name, string $else) use ($argv): string {
-    $at = array_search("--{$name}", $argv, true);
-
-    return $at === false ? $else : (string) ($argv[$at + 1] ?? $else);
-};
+$typed = implode(' ', array_slice($argv, 2));
+if (preg_match('/^(--(from|days|weeks)[= ]\S+ ?)*$/', $typed) !== 1) {
+    fwrite(STDERR, "bench/run stories [--from DATE] [--days N] [--weeks N]\n");
+    exit(2);
+}
+$option = fn (string $name, string $else): string => preg_match("/--{$name}[= ](\S+)/", $typed, $part) === 1 ? $part[1] : $else;
 putenv('DB_DATABASE=keep_pace_stories');
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'keep_pace_stories';
 require __DIR__.'/../vendor/autoload.php';
