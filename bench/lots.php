@@ -14,20 +14,13 @@ use App\Models\Balance;
 use App\Models\Item;
 use App\Models\Place;
 use App\Models\User;
-use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Stock\ScrapClass;
 
-putenv('DB_DATABASE=keep_pace_lots');
-$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'keep_pace_lots';
-require __DIR__.'/../vendor/autoload.php';
-$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', '');
-$pdo->exec('DROP DATABASE IF EXISTS keep_pace_lots; CREATE DATABASE keep_pace_lots CHARACTER SET utf8mb4');
-$app = require __DIR__.'/../bootstrap/app.php';
-$app->make(Kernel::class)->bootstrap();
-Artisan::call('migrate', ['--force' => true]);
+(require __DIR__.'/application.php')('keep_pace_lots');
+Artisan::call('migrate:fresh', ['--force' => true]);
 Artisan::call('pace:people');
 Artisan::call('pace:import', ['folder' => 'demo']);
 

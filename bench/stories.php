@@ -11,7 +11,6 @@ use App\Access\Role;
 use App\Demo\Story;
 use App\Models\User;
 use Carbon\CarbonImmutable;
-use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\DB;
@@ -22,13 +21,7 @@ if (preg_match('/^(--(from|days|weeks)[= ]\S+ ?)*$/', $typed) !== 1) {
     exit(2);
 }
 $option = fn (string $name, string $else): string => preg_match("/--{$name}[= ](\S+)/", $typed, $part) === 1 ? $part[1] : $else;
-putenv('DB_DATABASE=keep_pace_stories');
-$_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = 'keep_pace_stories';
-require __DIR__.'/../vendor/autoload.php';
-$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', '');
-$pdo->exec('CREATE DATABASE IF NOT EXISTS keep_pace_stories CHARACTER SET utf8mb4');
-$app = require __DIR__.'/../bootstrap/app.php';
-$app->make(Kernel::class)->bootstrap();
+(require __DIR__.'/application.php')('keep_pace_stories');
 
 $first = CarbonImmutable::parse($option('from', '2026-11-25'), config()->string('pace.zone'));
 $broken = 0;

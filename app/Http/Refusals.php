@@ -7,6 +7,7 @@ use App\Models\User;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,6 +32,8 @@ final class Refusals
     public static function render(Exceptions $exceptions): void
     {
         $exceptions->dontReport(Refusal::class);
+        $exceptions->map(fn (PostTooLargeException $tooMuch): HttpException => new HttpException(413, 'That was more than '
+            .Upload::words().', which is the most that can be sent at once. Nothing of it was taken in. Send it in parts.', $tooMuch));
         $exceptions->render(fn (Refusal $refusal, Request $request) => self::back($request,
             $refusal instanceof Refused ? $refusal->reasons : [$refusal->getMessage()]));
         $exceptions->render(fn (ValidationException $wrong, Request $request) => self::back($request,

@@ -2,6 +2,7 @@
 
 namespace App\Queries;
 
+use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -10,7 +11,7 @@ final class ProductTrail
 {
     /**
      * @param  string  $kind  its table, such as items
-     * @return Collection<int, \stdClass>
+     * @return Collection<int, ProductChange>
      */
     public static function of(string $kind, int $record): Collection
     {
@@ -21,6 +22,14 @@ final class ProductTrail
             ->where('c.record_id', $record)
             ->orderByDesc('c.id')
             ->limit(30)
-            ->get(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person']);
+            ->get(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person'])
+            ->map(fn (\stdClass $row): ProductChange => new ProductChange(
+                $row->booking_id,
+                When::say($row->entered_at),
+                $row->person,
+                $row->field,
+                $row->before === '' ? 'nothing' : $row->before,
+                $row->after === '' ? 'nothing' : $row->after,
+            ));
     }
 }

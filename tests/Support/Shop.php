@@ -14,9 +14,12 @@ use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
+use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\UseLine;
 use App\Models\Booking;
 use App\Models\Customer;
@@ -128,6 +131,23 @@ final class Shop
     public function close(Order $order): Booking
     {
         return app(CloseOrder::class)->handle($order->id, $this->token(), $this->as(Role::CostClerk));
+    }
+
+    /** Something to be malformed about: an order at work, a customer line, a purchase, a slip. Gives the order. */
+    public function busy(): Order
+    {
+        $order = $this->order('TRAY-40', '6');
+        $this->release($order);
+        $this->cover($this->customerOrder(['LID-9' => '4']), CoverBy::Stock);
+        app(RaisePurchases::class)->handle(
+            [new PurchaseLine($this->item('MOT-120')->id, '5')],
+            false,
+            'bought',
+            $this->as(Role::Buyer),
+        );
+        app(ProposeSlip::class)->handle([$order->id], 'whole', null, $this->token(), $this->as(Role::Storekeeper));
+
+        return $order;
     }
 
     /** @param  array<int, string>  $lines quantity by line id */

@@ -6,9 +6,11 @@
     <thead><tr><th>When</th><th>What</th><th>Who</th></tr></thead>
     <tbody>
     @foreach ($rows as $change)
-        <tr><td class="tight"><a href="{{ route('bookings.show', $change->booking_id) }}">{{ \App\Wording\When::say($change->entered_at) }}</a></td>
-            <td>{{ $change->field }} from {{ $change->before === '' ? 'nothing' : $change->before }} to {{ $change->after === '' ? 'nothing' : $change->after }}</td>
-            <td class="cut">{{ $change->person }}</td></tr>
+        <tr>
+            <td class="tight"><a href="{{ route('bookings.show', $change->booking) }}">{{ $change->when }}</a></td>
+            <td>{{ $change->field }} from {{ $change->before }} to {{ $change->after }}</td>
+            <td class="cut">{{ $change->person }}</td>
+        </tr>
     @endforeach
     </tbody>
 </table>

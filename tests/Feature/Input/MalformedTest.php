@@ -1,10 +1,6 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Cover\CoverBy;
-use App\Actions\Purchasing\PurchaseLine;
-use App\Actions\Purchasing\RaisePurchases;
-use App\Actions\Usage\ProposeSlip;
 use App\Models\Booking;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
@@ -67,23 +63,7 @@ function addressOf(Route $route, string $id): string
 }
 
 beforeEach(function () {
-    // something to be malformed about: an order at work, a customer line, a purchase, a slip
-    $order = $this->shop->order('TRAY-40', '6');
-    $this->shop->release($order);
-    $this->shop->cover($this->shop->customerOrder(['LID-9' => '4']), CoverBy::Stock);
-    app(RaisePurchases::class)->handle(
-        [new PurchaseLine($this->shop->item('MOT-120')->id, '5')],
-        false,
-        'bought',
-        $this->shop->as(Role::Buyer),
-    );
-    app(ProposeSlip::class)->handle(
-        [$order->id],
-        'whole',
-        null,
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
-    );
+    $order = $this->shop->busy();
     $this->ids = ['1' => '1', (string) $order->id => (string) $order->id];
     $this->actingAs($this->shop->as(Role::Supervisor));
 });
