@@ -1,5 +1,6 @@
 <?php
 
+use App\Http\Middleware\LateAnswers;
 use App\Http\Middleware\MayDo;
 use App\Http\Middleware\OwnReferer;
 use App\Http\Middleware\PlainInput;
@@ -18,7 +19,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['may' => MayDo::class]);
         $middleware->append(SafeHeaders::class);
         $middleware->prepend(OwnReferer::class);
-        $middleware->web(append: PlainInput::class);
+        $middleware->web(append: PlainInput::class, prepend: LateAnswers::class);
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

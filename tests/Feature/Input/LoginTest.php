@@ -110,3 +110,26 @@ it('marks forms apart by person, and says not who', function () {
         ->and(FormMark::isOf(['x'], User::query()->firstOrFail()))
         ->toBeFalse();
 });
+
+/** @return list<string> names of the cookies an answer sets */
+function cookiesOf(object $answer): array
+{
+    return array_map(fn (object $cookie): string => $cookie->getName(), $answer->headers->getCookies());
+}
+
+/* A question of a page left open, answered while somebody logs in in another tab, must not undo that login. */
+
+it('gives a guest no cookies with an answer to a question of a page', function () {
+    expect(cookiesOf($this->getJson('/board/news')->assertUnauthorized()))->toBe([])
+        ->and(cookiesOf($this->withCookie('keep_pace', str_repeat('a', 40))->getJson('/board/news')))->toBe([]);
+});
+
+it('gives cookies with the first page, not again to the same guest, and new ones with the login', function () {
+    expect(cookiesOf($this->get('/login')))->toBe(['XSRF-TOKEN', 'keep_pace']);
+    $this->withCookie('keep_pace', $guest = str_repeat('a', 40));
+    expect(cookiesOf($this->get('/login')))->toBe([]);
+    $in = login($this, 'planner')->assertRedirect(config('app.url'));
+    expect(cookiesOf($in))->toBe(['XSRF-TOKEN', 'keep_pace'])
+        ->and($in->getCookie('keep_pace')->getValue())->not->toBe($guest);
+    expect(cookiesOf($this->post('/logout')->assertRedirect('/login')))->toBe(['XSRF-TOKEN', 'keep_pace']);
+});
