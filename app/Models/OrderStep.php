@@ -41,6 +41,7 @@ use KeepPace\Core\Routing\StepTime;
  * @property int $booked_minutes
  * @property \Carbon\CarbonImmutable|null $started_at
  * @property int|null $started_by
+ * @property \Carbon\CarbonImmutable|null $spell_from since when its clock runs: its start or the last count
  * @property-read Order $order
  * @property-read WorkCentre|null $workCentre
  * @property-read Supplier|null $supplier
@@ -56,7 +57,7 @@ class OrderStep extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['started_at' => 'immutable_datetime'];
+        return ['started_at' => 'immutable_datetime', 'spell_from' => 'immutable_datetime'];
     }
 
     /** @return BelongsTo<Order, $this> */

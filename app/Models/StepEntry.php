@@ -17,6 +17,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $passed_on
  * @property int $labour_minutes
  * @property int $machine_minutes
+ * @property \Carbon\CarbonImmutable|null $spell_from how the clock stood before it was counted
+ * @property \Carbon\CarbonImmutable|null $spell_to
+ * @property \Carbon\CarbonImmutable|null $started_at
+ * @property int|null $started_by
  * @property-read OrderStep $step
  */
 class StepEntry extends Model
@@ -26,6 +30,22 @@ class StepEntry extends Model
     protected $table = 'step_entries';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'spell_from' => 'immutable_datetime',
+            'spell_to' => 'immutable_datetime',
+            'started_at' => 'immutable_datetime',
+        ];
+    }
+
+    /** @return BelongsTo<Booking, $this> */
+    public function booking(): BelongsTo
+    {
+        return $this->belongsTo(Booking::class);
+    }
 
     /** @return BelongsTo<OrderStep, $this> */
     public function step(): BelongsTo

@@ -11,6 +11,7 @@ use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderStep;
 use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
@@ -137,9 +138,18 @@ final class Ledger
         }
     }
 
-    /** Brings a step to new counts and writes the difference, with the minutes booked. */
-    public function pieces(OrderStep $step, Pieces $now, int $labourMinutes = 0, int $machineMinutes = 0): void
-    {
+    /**
+     * Brings a step to new counts and writes the difference, with the minutes booked.
+     *
+     * @param  array<string, CarbonImmutable|int|null>  $clock  how the step's clock stood, as StepClock says it
+     */
+    public function pieces(
+        OrderStep $step,
+        Pieces $now,
+        int $labourMinutes = 0,
+        int $machineMinutes = 0,
+        array $clock = [],
+    ): void {
         $was = $step->pieces();
         $this->booking->stepEntries()->create([
             'order_step_id' => $step->id,
@@ -149,6 +159,7 @@ final class Ledger
             'passed_on' => (string) $now->passedOn->minus($was->passedOn),
             'labour_minutes' => $labourMinutes,
             'machine_minutes' => $machineMinutes,
+            ...$clock,
         ]);
         $step->taken_in = (string) $now->takenIn;
         $step->good = (string) $now->good;

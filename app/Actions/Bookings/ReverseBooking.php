@@ -153,11 +153,10 @@ final class ReverseBooking
                 throw LaterBookings::ofSteps($booking, $step->order_id)->refused($refused->getMessage());
             }
             $ledger->pieces($step, $back, -$entry->labour_minutes, -$entry->machine_minutes);
-            if ($booking->kind === BookingKind::Start || BigDecimal::of($step->taken_in)->isZero()) {
-                $step->started_at = null;
-                $step->started_by = null;
-                $step->save();
-            }
+            $clock = new StepClock($step);
+            $booking->kind === BookingKind::Start || BigDecimal::of($step->taken_in)->isZero()
+                ? $clock->stop()
+                : $clock->back($entry);
         }
     }
 

@@ -4,6 +4,7 @@ namespace App\Actions\Shop;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\StepClock;
 use App\Actions\Questions\Questions;
 use App\Actions\Usage\Backflush;
 use App\Models\Booking;
@@ -25,7 +26,7 @@ final class ReportStep
     }
 
     /**
-     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report  minutes null = since the start, none without one
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report  minutes null = since the start or the last count, none when it was not started
      *
      * @throws Refused
      */
@@ -57,11 +58,12 @@ final class ReportStep
                 throw Refused::because('This is the last step: its good pieces are received into stock, not passed on.', 'pass_on');
             }
             $backflush = Backflush::of($ledger, $order, $step);
-            $minutes = $report['minutes'] ?? ($step->started_at === null ? 0 : (int) floor(abs(now()->diffInMinutes($step->started_at))));
-            $labour = $minutes * $step->crew;
-            $machine = $step->isOutside() ? 0 : $minutes;
+            $clock = new StepClock($step);
+            $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
+            $labour = $machine * $step->crew;
             $label = $step->label();
-            $ledger->pieces($step, $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label), $labour, $machine);
+            $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
+            $ledger->pieces($step, $now, $labour, $machine, $clock->stands());
             if ($next !== null && $passOn->isPositive()) {
                 if ($next->isOutside() && $next->started_at === null) {
                     $next->started_at = now()->toImmutable(); // out of the house from now on
@@ -73,11 +75,7 @@ final class ReportStep
             if ($scrap->isPositive()) {
                 Questions::short($ledger, $order, $step->number, $scrap);
             }
-            if ($step->pieces()->toDo()->isZero() && $step->started_at !== null) {
-                $step->started_at = null;
-                $step->started_by = null;
-                $step->save();
-            }
+            $clock->counted();
             $ledger->about($order);
             $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
         }, $report['reason']);

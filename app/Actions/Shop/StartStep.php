@@ -4,6 +4,7 @@ namespace App\Actions\Shop;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
@@ -34,9 +35,7 @@ final class StartStep
             if (! $step->pieces()->toDo()->isPositive()) {
                 throw Refused::because("Nothing has reached {$step->label()} of order {$order->number} yet.");
             }
-            $step->started_at = now()->toImmutable();
-            $step->started_by = $by->id;
-            $step->save();
+            (new StepClock($step))->start($by->id);
             $ledger->booking->stepEntries()->create(['order_step_id' => $step->id]);
             $ledger->about($order);
             $ledger->says("{$order->number} {$step->label()} started.");

@@ -25,7 +25,7 @@ final class ShopState
 {
     private const OPEN = ['firm', 'released', 'running'];
 
-    private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at',
+    private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at', 'spell_from',
         'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days', 'alternatives',
         'transfer_quantity'];
 

@@ -6,6 +6,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\Spell;
 use KeepPace\Core\Routing\StepTime;
 use KeepPace\Core\Scheduling\Alternative;
 use KeepPace\Core\Scheduling\Crewing;
@@ -82,8 +83,9 @@ final readonly class StepInput
 
     private function minutesLeft(\stdClass $step, string $quantity): int
     {
-        $started = $step->started_at === null ? null : ShopState::minute(CarbonImmutable::parse($step->started_at));
         if ($step->supplier_id !== null) {
+            $started = $step->started_at === null ? null : ShopState::minute(CarbonImmutable::parse($step->started_at));
+
             return max(1, $step->lead_days * 1440 - ($started === null ? 0 : $this->now - $started));
         }
         if ($this->isUntouched($step) && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
@@ -91,10 +93,18 @@ final readonly class StepInput
         }
         $time = new StepTime(BigDecimal::of($step->setup_minutes), RunBasis::from($step->run_basis), BigDecimal::of($step->run_rate),
             BigDecimal::of($step->batch));
-        $begun = $started !== null || BigDecimal::of($step->good)->plus($step->scrap)->isPositive();
-        $minutes = $time->minutes($step->left, withSetup: ! $begun || $started !== null);
+        // what is counted had its setup; what was worked since is less to do
+        $isCounted = BigDecimal::of($step->good)->plus($step->scrap)->isPositive();
+        $minutes = $time->minutes($step->left, withSetup: ! $isCounted);
+        if ($step->spell_from !== null) {
+            $open = $this->capacity->open($step->work_centre_id);
+            // what began before the span looked up did so in open time, as far as one can see
+            $from = max(ShopState::minute(CarbonImmutable::parse($step->spell_from)), $open->starts[0] ?? 0);
+            $spell = new Spell($open, $from, $this->now);
+            $minutes -= $spell->machine($step->crew === 0);
+        }
 
-        return max(1, $minutes - ($started === null ? 0 : $this->capacity->open($step->work_centre_id)->minutesBetween($started, $this->now)));
+        return max(1, $minutes);
     }
 
     private function isUntouched(\stdClass $step): bool

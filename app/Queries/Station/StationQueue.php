@@ -3,8 +3,12 @@
 namespace App\Queries\Station;
 
 use App\Models\Plan;
+use App\Queries\Shop\ShopState;
+use App\Queries\Shop\WorkCentreHours;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Routing\Spell;
 
 /** What a work centre does next: its open steps in the plan's order. */
 final class StationQueue
@@ -12,8 +16,35 @@ final class StationQueue
     /** @return Collection<int, \stdClass> */
     public static function steps(int $workCentre): Collection
     {
-        return self::base()->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre])->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at')
-            ->limit(60)->get();
+        $steps = self::base()
+            ->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre])
+            ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at')
+            ->limit(60)
+            ->get();
+        self::readClocks($steps, $workCentre);
+
+        return $steps;
+    }
+
+    /**
+     * ->clock: the minutes a count would book now; null where no clock runs.
+     *
+     * @param  Collection<int, \stdClass>  $steps
+     */
+    private static function readClocks(Collection $steps, int $workCentre): void
+    {
+        $now = ShopState::minute(now());
+        $from = fn (\stdClass $step): ?int => $step->spell_from === null || $step->work_centre_id !== $workCentre
+            ? null
+            : ShopState::minute(CarbonImmutable::parse($step->spell_from));
+        $first = $steps->map($from)->filter()->min();
+        $open = $first === null ? null : WorkCentreHours::between($workCentre, $first, $now);
+        foreach ($steps as $step) {
+            $begun = $from($step);
+            $step->clock = $open === null || $begun === null
+                ? null
+                : (new Spell($open, $begun, $now))->machine($step->crew === 0);
+        }
     }
 
     /** Pieces that are outside now. @return Collection<int, \stdClass> */

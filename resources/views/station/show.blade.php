@@ -23,7 +23,7 @@
                     <x-field :in="$form" name="scrap" label="Scrap" class="n" value="0" inputmode="decimal" />
                     <x-field :in="$form" name="reason" label="Why scrap" size="9" maxlength="200" />
                     @if ($step->next_number)<x-field :in="$form" name="pass_on" :label="'Pass on to '.$step->next_number" class="n" :value="$amount($todo->plus($hand))" inputmode="decimal" />@endif
-                    <x-field :in="$form" name="minutes" label="Minutes" class="n" :placeholder="$step->started_at ? 'clock' : '0'" inputmode="numeric" />
+                    <x-field :in="$form" name="minutes" label="Minutes" class="n" :placeholder="$step->clock === null ? '0' : $step->clock.' by the clock'" inputmode="numeric" />
                     <button class="btn btn-act">{{ $step->next_number ? 'Count and pass on' : 'Count' }}</button>
                 </form></details>
                 @if ($hand->isPositive())<span class="sub">{{ $amount($hand) }} good in hand{{ $step->next_number ? '' : ', to be received' }}</span>@endif
