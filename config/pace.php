@@ -7,6 +7,12 @@ return [
     'due_hour' => '16:00',           // when on its date an order is due
     'finish_days_before' => 1,       // working days between finishing and the ship date
     'backflush_short' => env('PACE_BACKFLUSH_SHORT', 'ask'), // ask = book what is there and open a question; refuse = count nothing
+    // what is overdue is taken to come so many working days from today, until somebody gives a day
+    'overdue_days' => (int) env('PACE_OVERDUE_DAYS', 2),
+    // working days until a part is here that has no lead time of its own
+    'lead_days' => (int) env('PACE_LEAD_DAYS', 10),
+    // goods can be used from this time of the day they come; null = from the next opening after that day
+    'goods_usable_from' => env('PACE_GOODS_USABLE_FROM'),
     'horizon_days' => 400,           // how far ahead at most the schedule looks for open time
     'progress_connection' => env('PACE_PROGRESS_CONNECTION', 'progress'),
     'currency' => '€',

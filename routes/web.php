@@ -49,6 +49,7 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::post('/release', [C\ReleaseController::class, 'store'])->middleware('may:release')->name('release.store');
     Route::get('/board', [C\BoardController::class, 'index'])->name('board');
     Route::get('/board/data', [C\BoardController::class, 'data'])->name('board.data');
+    Route::get('/day', [C\DayController::class, 'show'])->name('day');
     Route::get('/board/news', [C\BoardController::class, 'news'])->name('board.news');
     Route::get('/board/preview', [C\BoardController::class, 'preview'])->name('board.preview');
     Route::post('/board/steps/{step}', [C\BoardController::class, 'move'])->middleware('may:plan')->name('board.move');
@@ -129,6 +130,8 @@ Route::middleware(['auth', 'may:look'])->group(function (): void {
     Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->name('purchases.show');
     Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])->middleware('may:purchase')->name('purchases.update');
     Route::delete('/purchase-lines/{line}', [C\PurchaseController::class, 'destroy'])->middleware('may:purchase')->name('purchases.destroy');
+    Route::put('/purchase-lines/{line}/arrival', [C\ArrivalController::class, 'purchase'])->middleware('may:purchase')->name('arrivals.purchase');
+    Route::put('/consignments/{consignment}/arrival', [C\ArrivalController::class, 'consignment'])->middleware('may:purchase')->name('arrivals.consignment');
     Route::get('/questions', [C\QuestionController::class, 'index'])->name('questions.index');
     Route::put('/questions/{question}', [C\QuestionController::class, 'update'])->middleware('may:issue')->name('questions.update');
     Route::get('/periods', [C\PeriodController::class, 'index'])->name('periods.index');

@@ -165,7 +165,7 @@ final class Office
             if ($order->state !== 'firm' || ! $soon || $inShop >= 28 || $order->is_held || ($left < 2 && $this->dice->chance(75))) {
                 continue;
             }
-            $short = $shop->shortItems($order->id) !== [];
+            $short = $shop->shortParts($order->id) !== [];
             if ($left <= 6 && $inShop > 10 && ! $this->oneHeld && $this->dice->chance(10)) {
                 $this->oneHeld = true;
                 $this->tries->of(fn () => $this->hold($order->id));

@@ -43,7 +43,7 @@ final class Story
         try {
             Date::setTestNow($days->first->setTime(6, 30)->min($days->now));
             $this->import->handle(base_path('demo'), $as(Role::Planner));
-            $plant = ShopState::now()->plantCalendar();
+            $plant = ShopState::now()->plant;
             foreach ($days->all() as $number => $day) {
                 $this->dice->day($number);
                 if ($plant === null || $plant->isWorkingDay($day->toDateString())) {

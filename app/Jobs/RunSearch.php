@@ -7,7 +7,6 @@ use App\Actions\Schedule\WhatIf;
 use App\Models\User;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\ShopState;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -42,7 +41,7 @@ class RunSearch implements ShouldQueue
         }
         $standing = StandingPlan::of();
         $facts = PlanComparison::facts();
-        [$problem, $schedule] = $standing->loadNow(ShopState::now(), PlanChanges::keeping($standing->steps()));
+        [$problem, $schedule] = $standing->loadNow($standing->shop(), PlanChanges::keeping($standing->steps()));
         $began = microtime(true);
         $this->keep(['state' => 'running', 'started_at' => now(), 'facts_id' => $facts]);
         $before = Comparison::between($problem, $schedule, $schedule)->totalBefore();

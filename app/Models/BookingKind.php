@@ -41,6 +41,7 @@ enum BookingKind: string
     case Ranked = 'ranked';
     case Purchased = 'purchased';
     case PurchaseChanged = 'purchase_changed';
+    case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
     case Answer = 'answer';
@@ -87,6 +88,7 @@ enum BookingKind: string
             self::Ranked => 'rank',
             self::Purchased => 'purchase',
             self::PurchaseChanged => 'purchase changed',
+            self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
             self::Answer => 'answer',
@@ -100,7 +102,7 @@ enum BookingKind: string
     public function isReversible(): bool
     {
         return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::LinesReversed, self::LotCorrected, self::Import, self::OrderChanged, self::Ranked, self::Purchased, self::PurchaseChanged,
-            self::Reserved, self::LotDated, self::Split, self::Answer, self::PeriodClosed, self::CustomerLineChanged,
+            self::Reserved, self::LotDated, self::BackChanged, self::Split, self::Answer, self::PeriodClosed, self::CustomerLineChanged,
             self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld], true);
     }
 

@@ -15,7 +15,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $item_id
  * @property string $quantity
  * @property string $price
- * @property string $expected_on
+ * @property string $expected_on the day given last; passed, it is an assumption that counts
+ * @property string|null $first_expected_on as it was said first, once it was said anew
+ * @property int $days_passed days given before this one that passed
+ * @property string|null $ask_again_on nobody knows the day: it is asked for again then
  * @property string $received_quantity
  * @property string $cancelled_quantity
  * @property int|null $purchase_order_id

@@ -18,6 +18,12 @@ final class Figures
         return number_format($cents / 100, 2, '.', "\u{202F}");
     }
 
+    /** "1 order", "3 orders" */
+    public static function count(int $number, string $one): string
+    {
+        return $number === 1 ? "1 {$one}" : "{$number} {$one}s";
+    }
+
     /** "45 min", "3 h", "3 h 20" */
     public static function minutes(int $minutes): string
     {

@@ -5,31 +5,53 @@ namespace App\Wording;
 /** Readiness in words: "can start now; waits at step 50 until Thu for Gear blank (P-558)". */
 final class ReadinessWords
 {
+    /** So many are said; of the rest their number. */
+    private const SAID = 2;
+
     /** @param  \stdClass  $plan row of plan_orders */
     public static function say(\stdClass $plan): string
     {
         if ($plan->unplaced === 'held') {
             return 'held';
         }
-        /** @var list<array{step: int, item: string, supply: ?string, at: ?int}> $blocks */
-        $blocks = json_decode($plan->blocks, true);
-        usort($blocks, fn (array $a, array $b): int => [$a['supply'] !== null, $a['step'], $b['at'] ?? PHP_INT_MAX] <=> [$b['supply'] !== null, $b['step'], $a['at'] ?? PHP_INT_MAX]); // what nothing is ordered for, then what comes last
+        $blocks = self::blocks($plan->blocks);
+        $first = $blocks === [] ? null : min(array_column($blocks, 'step'));
         $said = $plan->can_start ? ['can start now'] : [];
-        foreach ($blocks as $i => $block) {
-            if ($i === 2) {
-                $said[] = (count($blocks) - 2).' more';
-                break;
-            }
-            $at = $plan->can_start || $block['step'] !== min(array_column($blocks, 'step')) ? " at step {$block['step']}" : '';
-            $said[] = $block['supply'] === null ? "stuck{$at}: no {$block['item']} ordered"
-                : "waits{$at}".($block['at'] === null ? ''
-                    : ' until '.When::day($block['at']))." for {$block['item']} (".preg_replace('/^(order|purchase) /', '',
-                        $block['supply']).')';
+        foreach (array_slice($blocks, 0, self::SAID) as $block) {
+            $said[] = self::block($block, $plan->can_start || $block['step'] !== $first ? " at step {$block['step']}" : '');
         }
-        if ($said === []) {
-            $said[] = 'all parts there';
+        if (count($blocks) > self::SAID) {
+            $said[] = (count($blocks) - self::SAID).' more';
         }
 
-        return implode('; ', $said).($plan->unplaced !== '' ? "; {$plan->unplaced}" : '');
+        return implode('; ', $said === [] ? ['all parts there'] : $said).($plan->unplaced !== '' ? "; {$plan->unplaced}" : '');
+    }
+
+    /**
+     * What nothing is ordered for, then what comes last.
+     *
+     * @return list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}>
+     */
+    public static function blocks(string $json): array
+    {
+        $blocks = array_map(
+            fn (array $block): array => [...$block, 'rests' => $block['rests'] ?? null, 'given' => $block['given'] ?? null],
+            json_decode($json, true),
+        );
+        $place = fn (array $block): array => [$block['supply'] !== null, $block['step'], -($block['at'] ?? PHP_INT_MAX)];
+        usort($blocks, fn (array $a, array $b): int => $place($a) <=> $place($b));
+
+        return $blocks;
+    }
+
+    /** @param  array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}  $block */
+    private static function block(array $block, string $at): string
+    {
+        if ($block['supply'] === null) {
+            return "stuck{$at}: no {$block['item']} ordered".ArrivalWords::missing($block);
+        }
+        $document = preg_replace('/^(order|purchase) /', '', $block['supply']);
+
+        return "waits{$at}".ArrivalWords::until($block)." for {$block['item']} ({$document})";
     }
 }

@@ -33,6 +33,12 @@ final class When
         return self::near($date) ?? self::date($date);
     }
 
+    /** The whole of a date: "Fri 4 Dec 2026". @param  string  $date "YYYY-MM-DD" */
+    public static function dayOf(string $date): string
+    {
+        return (new DateTimeImmutable($date))->format('D j M Y');
+    }
+
     /** "today", "on Thu", "on 3 Dec" */
     public static function onDay(DateTimeInterface|string|int $date): string
     {

@@ -108,6 +108,12 @@ final readonly class WorkingCalendar
         return $left > 0 ? $date : $day->format('Y-m-d');
     }
 
+    /** The date a UTC minute falls on, "YYYY-MM-DD". */
+    public function date(int $minute): string
+    {
+        return $this->local($minute)->format('Y-m-d');
+    }
+
     /** UTC minute of a wall-clock time. @param  string  $time "HH:MM" */
     public function minute(string $date, string $time): int
     {

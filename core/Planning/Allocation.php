@@ -33,8 +33,8 @@ final class Allocation
         }
         // dated ones by date, then orders, which have none yet
         foreach ($byItem as &$keys) {
-            usort($keys, static fn (int $a, int $b): int => [$supplies[$a]->at ?? PHP_INT_MAX, $a] <=> [$supplies[$b]
-                ->at ?? PHP_INT_MAX, $b]);
+            $place = static fn (int $key): array => [$supplies[$key]->arrival->at ?? PHP_INT_MAX, $key];
+            usort($keys, static fn (int $a, int $b): int => $place($a) <=> $place($b));
         }
         unset($keys);
 

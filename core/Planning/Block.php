@@ -9,9 +9,13 @@ final readonly class Block
 {
     /**
      * @param  string|null  $supply  the document it comes with; null = nothing ordered
-     * @param  int|null  $at  UTC minute it is expected, if that is known
+     * @param  Arrival|null  $arrival  when it is expected, if that is known
      */
-    public function __construct(public int $step, public string $item, public ?string $supply, public ?int $at)
-    {
+    public function __construct(
+        public int $step,
+        public string $item,
+        public ?string $supply,
+        public ?Arrival $arrival,
+    ) {
     }
 }

@@ -16,22 +16,23 @@ final readonly class Readiness
      * @param  list<Allocated>  $components  of one order
      * @param  int|null  $firstStep  number of the first open step; null when no step is open
      * @param  array<int, int>  $finish  when orders are finished, by order id, from the schedule
+     * @param  array<int, Arrival>  $ifOrdered  by item: when it could be here, of what nothing is ordered for
      */
-    public static function of(array $components, ?int $firstStep, array $finish): self
+    public static function of(array $components, ?int $firstStep, array $finish, array $ifOrdered = []): self
     {
         $blocks = [];
         foreach ($components as $component) {
-            $step = max($component->need->step, $firstStep ?? 0);
+            $need = $component->need;
+            $step = max($need->step, $firstStep ?? 0);
             if ($component->missing->isPositive()) {
-                $blocks[] = new Block($step, $component->need->itemName, null, null);
+                $blocks[] = new Block($step, $need->itemName, null, $ifOrdered[$need->item] ?? null);
             }
             foreach ($component->coming as ['supply' => $supply]) {
-                $blocks[] = new Block($step, $component->need->itemName, $supply->name,
-                    $supply->order === null ? $supply->at : $finish[$supply->order] ?? null);
+                $blocks[] = new Block($step, $need->itemName, $supply->name, $supply->arrives($finish));
             }
         }
-        usort($blocks, static fn (Block $a, Block $b): int => [$a->step, $a->supply !== null, $a->at ?? 0] <=> [$b->step,
-            $b->supply !== null, $b->at ?? 0]);
+        $place = static fn (Block $block): array => [$block->step, $block->supply !== null, $block->arrival->at ?? 0];
+        usort($blocks, static fn (Block $a, Block $b): int => $place($a) <=> $place($b));
         $missing = array_filter($blocks, static fn (Block $block): bool => $block->supply === null);
         $first = array_filter($blocks, static fn (Block $block): bool => $block->step === $firstStep);
 

@@ -98,13 +98,32 @@
             input.name = input.name.replace(/\[\d+\]/, `[${n}]`);
             input.classList.remove('is-wrong');
             input.removeAttribute('aria-invalid');
-            if (input.type !== 'date') input.value = '';
-            if (input.id) input.id = input.id.replace(/\d+$/, n);
+            if (!input.matches('[data-day]')) input.value = '';
+        });
+        all('[id]', row).forEach((one) => { one.id = one.id.replace(/\d+(?=\D*$)/, n); });
+        all('output', row).forEach((output) => {
+            const input = output.parentElement.querySelector('input');
+            output.id = `read-${input.id}`;
+            output.htmlFor = input.id;
+            input.setAttribute('aria-describedby', output.id);
+            output.textContent = '';
         });
         all('[data-n]', row).forEach((cell) => { cell.textContent = (n + 1) * 10; });
         body.append(row);
         return row;
     }
+
+    // how a day that is typed is read: the server says it, so that it is read in one place
+    document.addEventListener('change', (event) => {
+        const input = event.target.closest?.('[data-day]');
+        if (!input) return;
+        const output = document.getElementById(`read-${input.id}`);
+        const asked = new URLSearchParams({ typed: input.value, ...('worked' in input.dataset ? { worked: 1 } : {}) });
+        fetch(`${input.dataset.day}?${asked}`)
+            .then((reply) => (reply.ok && !reply.redirected ? reply.text() : ''))
+            .then((says) => { output.textContent = says; })
+            .catch(() => { output.textContent = ''; });
+    });
 
     // ticking rows, and filters that apply themselves
     document.addEventListener('change', (event) => {

@@ -3,7 +3,7 @@
     <p class="lead">
         <a href="{{ route('release.index') }}">{{ $w($today->counts['release'], 'order', 'orders') }} can be released</a>.
         <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif; <a href="{{ route('shortages.index') }}" @class(['behind' => $today->short > 0])>{{ $w($today->short, 'item is', 'items are') }} short</a>.
-        <a href="{{ route('late.index') }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>.
+        <a href="{{ route('late.index') }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>@if ($today->counts['for_parts'] > 0), {{ $today->counts['for_parts'] === $today->counts['late'] ? 'all' : $today->counts['for_parts'] }} of them for parts nobody has ordered @endif.
         <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->isNotEmpty()])>{{ $w($today->uncovered->count(), 'customer line is', 'customer lines are') }} not covered</a>.
         <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $w($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
         <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
@@ -30,7 +30,7 @@
             <h2>Outside the house</h2>
             @if ($today->outside->isEmpty())<div class="none">Nothing is at a supplier.</div>@else
             <table class="list"><thead><tr><th>Order</th><th>Step</th><th>At</th><th>Back</th></tr></thead><tbody>
-                @foreach ($today->outside->take(7) as $step)<tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut">{{ $step->name }}, <x-amount :of="\Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)" :unit="$step->unit" /></td><td class="cut outside">{{ $step->supplier }}</td><td class="tight"><x-back :step="$step" /></td></tr>@endforeach
+                @foreach ($today->outside->take(7) as $step)<tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut">{{ $step->name }}, <x-amount :of="\Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)" :unit="$step->unit" /></td><td class="cut outside">{{ $step->supplier }}</td><td class="tight"><x-back :handfuls="$step->handfuls" :unit="$step->unit" /></td></tr>@endforeach
             </tbody></table>@endif
         </section>
     </div>

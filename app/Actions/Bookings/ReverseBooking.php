@@ -5,6 +5,7 @@ namespace App\Actions\Bookings;
 use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Consignment;
 use App\Models\Cover;
 use App\Models\CustomerOrderLine;
 use App\Models\Move;
@@ -144,6 +145,7 @@ final class ReverseBooking
 
     private function steps(Ledger $ledger, Booking $booking): void
     {
+        Consignment::query()->where('booking_id', $booking->id)->update(['quantity' => '0']); // they never went
         foreach ($booking->stepEntries->reverse() as $entry) {
             $step = OrderStep::query()->findOrFail($entry->order_step_id);
             try {
@@ -222,7 +224,7 @@ final class ReverseBooking
                 $order->short_reason = null;
                 $order->fill(['planned_material' => 0, 'planned_labour' => 0, 'planned_machine' => 0, 'planned_overhead' => 0,
                     'planned_outside' => 0]);
-                $order->components()->update(['planned_value' => 0]);
+                $order->components()->update(['planned_value' => 0, 'short_at_release' => false]);
                 $order->steps()->update(['labour_rate' => null, 'machine_rate' => null, 'overhead_percent' => null]);
             }
             $order->save();

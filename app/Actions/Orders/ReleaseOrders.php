@@ -7,10 +7,12 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
+use App\Models\OrderComponent;
 use App\Models\User;
 use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Release;
 use KeepPace\Core\Refused;
 
@@ -40,21 +42,29 @@ final class ReleaseOrders
             $short = [];
             foreach ($orders as $order) {
                 $release = new Release("Order {$order->number}", $order->state, $order->is_held, $order->steps()->exists(),
-                    $order->structure === null || $order->structure->status === 'approved', $shop->shortItems($order->id));
+                    $order->structure === null || $order->structure->status === 'approved',
+                    array_values(array_unique(array_map(
+                        fn (Allocated $part): string => $part->need->itemName,
+                        $shop->shortParts($order->id),
+                    ))));
                 try {
                     $release->decide($shortReason);
                 } catch (Refused $refused) {
                     array_push($reasons, ...array_values($refused->reasons));
                 }
                 if ($release->shortBlockers() !== []) {
-                    $short[] = $order->id;
+                    $short[$order->id] = array_map(
+                        fn (Allocated $part): int => $part->need->id,
+                        $shop->shortParts($order->id),
+                    );
                 }
             }
             if ($reasons !== []) {
                 throw new Refused($reasons);
             }
             foreach ($orders as $order) {
-                $this->release($ledger, $order, $by, in_array($order->id, $short, true) ? $shortReason : null);
+                $this->release($ledger, $order, $by, isset($short[$order->id]) ? $shortReason : null);
+                OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
             }
             $ledger->about($orders->count() === 1 ? $orders->first() : null);
             $ledger->says('Released '.$orders->pluck('number')->join(', ', ' and ').($short === [] ? '.' : ", short: {$shortReason}"));

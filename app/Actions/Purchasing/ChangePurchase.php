@@ -31,14 +31,32 @@ final class ChangePurchase
     {
         return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
             $before = $purchase->expected_on;
-            if ($before === $expectedOn && $purchase->asked_for === $askedFor) {
+            if ($before === $expectedOn && $purchase->asked_for === $askedFor && $purchase->ask_again_on === null) {
                 throw Refused::because('It is expected on that day already.', 'expected_on');
             }
-            $purchase->fill(['expected_on' => $expectedOn, 'asked_for' => $askedFor]);
+            $this->assertAhead($expectedOn);
+            $purchase->fill(['expected_on' => $expectedOn, 'asked_for' => $askedFor, 'ask_again_on' => null]);
+            if ($before !== $expectedOn) {
+                $purchase->first_expected_on ??= $before;
+                $purchase->days_passed += $before < $this->today() ? 1 : 0;
+            }
 
             $asked = $askedFor === null ? 'no longer hurried' : 'asked for '.Said::day($askedFor);
 
             return "{$purchase->number}: ".($before === $expectedOn ? "{$asked}, expected on ".Said::day($expectedOn) : 'expected on '.Said::day($expectedOn).', before '.Said::day($before)).'.';
+        });
+    }
+
+    /** Nobody knows when it comes. @param  string  $on  the day on which the supplier is asked again. @throws Refused */
+    public function askAgain(int $id, string $on, string $reason, string $token, User $by): Booking
+    {
+        return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($on): string {
+            if ($on <= $this->today()) {
+                throw Refused::because('Ask again on a day after today.', 'on');
+            }
+            $purchase->ask_again_on = $on;
+
+            return "{$purchase->number}: nobody knows when it comes; asked again on ".Said::day($on).'.';
         });
     }
 
@@ -52,6 +70,19 @@ final class ChangePurchase
 
             return Amount::plain($open)." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer wanted.";
         });
+    }
+
+    /** @throws Refused for a day that has passed */
+    private function assertAhead(string $day): void
+    {
+        if ($day < $this->today()) {
+            throw Refused::because('It cannot come before today.', 'expected_on');
+        }
+    }
+
+    private function today(): string
+    {
+        return now(config()->string('pace.zone'))->toDateString();
     }
 
     /** @param  \Closure(Purchase): string  $work */

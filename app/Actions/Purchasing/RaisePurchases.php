@@ -12,11 +12,14 @@ use App\Models\Item;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use App\Models\User;
+use App\Queries\Shop\Deliveries;
 use KeepPace\Core\Refused;
 
 /** Orders items of their suppliers, many at once: one purchase order a supplier, or new lines on one that is open. */
 final class RaisePurchases
 {
+    private Deliveries $deliveries;
+
     public function __construct(private readonly Bookings $bookings)
     {
     }
@@ -33,6 +36,7 @@ final class RaisePurchases
             if ($lines === []) {
                 throw Refused::because('Nothing to order: type a quantity beside an item.');
             }
+            $this->deliveries = Deliveries::now();
             $wrong = [];
             $bySupplier = [];
             foreach ($lines as $line) {
@@ -82,7 +86,7 @@ final class RaisePurchases
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
         $supplier = $line->supplier ?? $item->supplier_id ?? throw Refused::because("{$item->label()} has no supplier. Name one, or make it.");
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
-        $expected = $line->expectedOn ?? now(config()->string('pace.zone'))->addDays($item->lead_days)->toDateString();
+        $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_days);
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
             throw Refused::because('It cannot come before today.');
         }

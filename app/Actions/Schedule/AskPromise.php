@@ -17,6 +17,7 @@ use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Problem;
@@ -61,7 +62,7 @@ final class AskPromise
         return $there->isPositive() ? $there : BigDecimal::zero();
     }
 
-    /** @return array{Problem, list<Job>, int, array<string, int>} the shop without it, its jobs, its own, what must be bought and in how many days */
+    /** @return array{Problem, list<Job>, int, array<string, Arrival>} the shop without it, its jobs, its own, what must be ordered and when it could be here */
     private function asIfMade(Item $item, BigDecimal $quantity, User $by): array
     {
         DB::beginTransaction();
@@ -72,7 +73,7 @@ final class AskPromise
             $made = array_map(fn (Order $one): int => $one->id, [$order, ...$this->parts->make($ledger, $order)]);
             Order::query()->whereKey($made)->update(['rank' => HeldPromises::RANK]);
             $shop = ShopState::now();
-            $problem = $shop->problem(config()->integer('pace.horizon_days'), $made);
+            $problem = $shop->problem(config()->integer('pace.horizon_days'));
             $buy = $shop->mustBeBought($made);
         } finally {
             DB::rollBack();

@@ -87,7 +87,7 @@ final class PlanChanges
         if ($isFresh) {
             [$shop, $problem, $schedule] = [$kept->shop, $kept->problem, $load($kept->problem)];
         } else {
-            $shop = ShopState::now();
+            $shop = $standing->shop();
             [$problem, $schedule] = $standing->loadNow($shop, $load);
         }
         $plan->booking_id = $booking->id;

@@ -12,6 +12,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Block;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
@@ -26,7 +27,7 @@ final class PlanWriter
      */
     public function write(Plan $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there = null, bool $sameFacts = false): array
     {
-        $effect = $this->rows($plan->id, $shop, $schedule, $there === null ? null : clone $there, $sameFacts);
+        $effect = $this->rows($plan->id, $shop, $problem, $schedule, $there === null ? null : clone $there, $sameFacts);
         $plan->stamp = Str::random(20);
         $plan->computed_at = CarbonImmutable::createFromTimestamp($problem->now * 60, 'UTC');
         if ($sameFacts) {
@@ -50,14 +51,15 @@ final class PlanWriter
      * @param  Collection<int, \stdClass>|null  $there
      * @return array{late: array<int, int>, saved: list<int>}
      */
-    private function rows(int $plan, ShopState $shop, Schedule $schedule, ?Collection $there, bool $sameFacts): array
+    private function rows(int $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there, bool $sameFacts): array
     {
-        $plant = $shop->plantCalendar();
+        $plant = $shop->plant;
         $dues = array_filter($shop->orders->map(fn ($order) => $shop->dueMinute($order->due_on))->all());
         $ends = [...$dues, ...$schedule->finish];
         $open = $plant === null || $ends === [] ? null : $plant->windows(min($ends), max($ends) + 1);
         $orders = [];
         $place = 0;
+        $short = new ShortFor($shop, $problem, $schedule);
         foreach ($shop->orders as $order) {
             $readiness = $shop->readiness($order->id, $schedule->finish);
             $finish = $schedule->finish[$order->id] ?? null;
@@ -68,8 +70,9 @@ final class PlanWriter
                 'late_minutes' => $finish === null || $due === null ? 0 : ($open?->minutesBetween($due, $finish) ?? $finish - $due),
                 'place_in_rank' => ++$place, 'readiness' => $readiness->state
                     ->value, 'can_start' => $readiness->canStart && ! $order->is_held && ! $shop->isOutside($order->id),
-                'blocks' => json_encode(array_map(fn (Block $block): array => ['step' => $block->step, 'item' => $block->item,
-                    'supply' => $block->supply, 'at' => $block->at], $readiness->blocks)),
+                'blocks' => json_encode(array_map(self::block(...), $readiness->blocks)),
+                'order_by' => $short->orderBy($order->id),
+                'late_for' => $short->lateFor($order->id),
                 'unplaced' => $order->is_held ? 'held' : $schedule->unplaced[$order->id] ?? '',
             ];
         }
@@ -84,15 +87,18 @@ final class PlanWriter
         }
         $components = [];
         foreach ($shop->allocated as $id => $row) {
-            if ($sameFacts && array_filter($row->coming, static fn (array $coming): bool => $coming['supply']->order !== null) === []) {
-                continue;
+            $moves = array_filter($row->coming, static fn (array $coming): bool => $coming['supply']->order !== null);
+            if ($sameFacts && $moves === [] && $row->missing->isZero()) {
+                continue; // neither when it comes nor by when it has to be ordered can have changed
             }
             $components[] = ['plan_id' => $plan, 'component_id' => $id, 'from_stock' => (string) $row->fromStock,
                 'missing' => (string) $row->missing,
-                'coming' => json_encode(array_map(fn (array $coming): array => ['supply' => $coming['supply']
-                    ->name, 'quantity' => (string) $coming['quantity'],
-                    'at' => $coming['supply']->order === null ? $coming['supply']
-                        ->at : $schedule->finish[$coming['supply']->order] ?? null], $row->coming))];
+                'order_by' => $short->componentBy($id),
+                'coming' => json_encode(array_map(fn (array $coming): array => [
+                    'supply' => $coming['supply']->name,
+                    'quantity' => (string) $coming['quantity'],
+                    ...self::arrival($coming['supply']->arrives($schedule->finish)),
+                ], $row->coming))];
         }
         $was = DB::table('plan_orders')->where('plan_id', $plan)->get()->keyBy('order_id');
         $effect = self::effect($was, $orders);
@@ -175,6 +181,23 @@ final class PlanWriter
         foreach (array_chunk($changed, 500) as $chunk) {
             DB::table($table)->upsert($chunk, ['plan_id', $key]);
         }
+    }
+
+    /** @return array{step: int, item: string, supply: string|null, at: int|null, rests: string|null, given: string|null, on: string|null} */
+    private static function block(Block $block): array
+    {
+        return [
+            'step' => $block->step,
+            'item' => $block->item,
+            'supply' => $block->supply,
+            ...self::arrival($block->arrival),
+        ];
+    }
+
+    /** @return array{at: int|null, rests: string|null, given: string|null, on: string|null} */
+    private static function arrival(?Arrival $arrival): array
+    {
+        return ['at' => $arrival?->at, 'rests' => $arrival?->rests->value, 'given' => $arrival?->given, 'on' => $arrival?->on];
     }
 
     private static function time(int $minute): string

@@ -3,6 +3,7 @@
 namespace App\Actions\Schedule;
 
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Promise\Promise;
 use KeepPace\Core\Scheduling\Promise\Promised;
@@ -13,7 +14,7 @@ final readonly class PromiseAnswer
     /**
      * @param  Promise|null  $promise  null = all is there
      * @param  array<int, string>  $names  of the orders in the plan, by id
-     * @param  array<string, int>  $buy  what must be bought for it, with its lead time in days
+     * @param  array<string, Arrival>  $buy  what must be ordered for it, and when it could be here
      * @param  list<Job>  $jobs  what would be made for it
      */
     public function __construct(public BigDecimal $fromStock, public BigDecimal $made, public ?Promise $promise, private array $names, public array $buy, public array $jobs)

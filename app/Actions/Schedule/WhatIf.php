@@ -11,7 +11,6 @@ use App\Models\User;
 use App\Queries\Board\LeverOffers;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
@@ -119,8 +118,9 @@ final class WhatIf
     /** @param  array<int, PlannedStep>  $steps */
     private function write(Plan $plan, array $steps, ?int $facts): void
     {
-        $shop = ShopState::now();
-        [$problem, $schedule] = StandingPlan::of($plan->id)->loadNow($shop, fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps));
+        $standing = StandingPlan::of($plan->id);
+        $shop = $standing->shop();
+        [$problem, $schedule] = $standing->loadNow($shop, fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps));
         $plan->booking_id = $facts;
         $this->writer->write($plan, $shop, $problem, $schedule);
     }

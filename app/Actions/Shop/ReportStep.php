@@ -9,10 +9,13 @@ use App\Actions\Questions\Questions;
 use App\Actions\Usage\Backflush;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\User;
+use App\Queries\Shop\Deliveries;
 use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
@@ -65,10 +68,10 @@ final class ReportStep
             $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
             $ledger->pieces($step, $now, $labour, $machine, $clock->stands());
             if ($next !== null && $passOn->isPositive()) {
-                if ($next->isOutside() && $next->started_at === null) {
-                    $next->started_at = now()->toImmutable(); // out of the house from now on
-                }
                 $ledger->pieces($next, $next->pieces()->takeIn($passOn));
+                if ($next->isOutside()) {
+                    $this->send($ledger, $next, $passOn);
+                }
             }
             $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
             $backflush->book();
@@ -79,6 +82,21 @@ final class ReportStep
             $ledger->about($order);
             $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
         }, $report['reason']);
+    }
+
+    /** Out of the house from now on: each handful has a day of its own to be back. */
+    private function send(Ledger $ledger, OrderStep $step, BigDecimal $quantity): void
+    {
+        $now = CarbonImmutable::now()->startOfSecond();
+        Consignment::query()->create([
+            'order_step_id' => $step->id,
+            'booking_id' => $ledger->booking->id,
+            'quantity' => (string) $quantity,
+            'sent_at' => $now,
+            'back_at' => Deliveries::now()->backFrom($now, $step->lead_days),
+        ]);
+        $step->started_at ??= $now;
+        $step->save();
     }
 
     private function cost(Ledger $ledger, Order $order, OrderStep $step, int $labour, int $machine, BigDecimal $pieces): void

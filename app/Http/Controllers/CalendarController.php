@@ -4,7 +4,6 @@ namespace App\Http\Controllers;
 
 use App\Actions\Schedule\ChangeCalendar;
 use App\Http\Requests\CalendarRequest;
-use App\Http\Requests\Rules;
 use App\Models\Calendar;
 use App\Models\WorkCentre;
 use App\Papers\CalendarFile;
@@ -30,7 +29,7 @@ class CalendarController extends Controller
     public function show(Request $request, int $calendar): View
     {
         $week = $request->string('week')->value();
-        $isDay = Validator::make(['week' => $week], ['week' => ['required', ...Rules::day()]])->passes();
+        $isDay = Validator::make(['week' => $week], ['week' => ['required', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']])->passes();
         $monday = ($isDay ? CarbonImmutable::parse($week, When::zone()) : When::today())->startOfWeek();
 
         $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar);

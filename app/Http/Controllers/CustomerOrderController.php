@@ -11,6 +11,8 @@ use App\Http\Requests\Rules;
 use App\Models\Customer;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
+use App\Queries\Shop\Deliveries;
+use App\Wording\When;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,7 +31,12 @@ class CustomerOrderController extends Controller
 
     public function create(): View
     {
-        return view('customer-orders.create', ['customers' => Customer::query()->orderBy('name')->get()]);
+        return view('customer-orders.create', [
+            'customers' => Customer::query()->orderBy('name')->get(),
+            // three weeks are usual; on a day that is worked
+            'promise' => (Deliveries::plant() ?? Deliveries::everyDay())
+                ->workingDaysFrom(When::today()->addDays(20)->toDateString(), 1),
+        ]);
     }
 
     public function store(CustomerOrderRequest $request, EnterCustomerOrder $enter): RedirectResponse
@@ -52,7 +59,7 @@ class CustomerOrderController extends Controller
         $typed = $request->validate([
             'version' => Rules::version(),
             'quantity' => ['required', ...Rules::amountOrZero()],
-            'promised_on' => ['required', ...Rules::day()],
+            'promised_on' => ['required', ...Rules::workedDay()],
         ]);
 
         return $this->done(back(), $change->handle($line, (int) $typed['version'], $typed['quantity'], $typed['promised_on'],

@@ -36,7 +36,7 @@ class OrderController extends Controller
     public function store(DeedRequest $request, MakeOrder $make): RedirectResponse
     {
         $typed = $request->validate(['item' => ['required', ...Rules::text(60)],
-            'quantity' => ['required', ...Rules::amount()], 'due_on' => ['nullable', ...Rules::day()],
+            'quantity' => ['required', ...Rules::amount()], 'due_on' => ['nullable', ...Rules::workedDay()],
             'with_parts' => ['nullable', 'boolean']]);
         $booking = $make->handle($request->item()->id, $typed['quantity'], null, $typed['due_on'] ?? null, $request->boolean('with_parts'), $request->token(),
             $request->person());

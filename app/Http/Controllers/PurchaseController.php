@@ -35,7 +35,7 @@ class PurchaseController extends Controller
             'items.*.quantity' => ['nullable', ...Rules::amountOrZero()],
             'items.*.unit' => ['nullable', ...Rules::text(12)],
             'items.*.price' => ['nullable', ...Rules::price()],
-            'items.*.expected_on' => ['nullable', ...Rules::day()],
+            'items.*.expected_on' => ['nullable', ...Rules::workedDay()],
             'items.*.supplier' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
             'only' => ['nullable', 'array', 'max:500'],
             'only.*' => Rules::id(),
@@ -60,7 +60,7 @@ class PurchaseController extends Controller
     public function update(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
         $typed = $request->validate([
-            'expected_on' => ['required', ...Rules::day()],
+            'expected_on' => ['required', ...Rules::workedDay()],
             'asked_for' => ['nullable', ...Rules::day()],
             'reason' => ['nullable', ...Rules::text(200)],
         ]);

@@ -5,7 +5,9 @@ namespace App\Http\Controllers;
 use App\Actions\Questions\AnswerQuestion;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
+use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\QuestionList;
+use App\Queries\Shop\Deliveries;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -14,7 +16,7 @@ class QuestionController extends Controller
 {
     public function index(): View
     {
-        return view('questions.index', ['open' => QuestionList::open(), 'answered' => QuestionList::answered()]);
+        return view('questions.index', ['open' => QuestionList::open(), 'arrivals' => ArrivalList::asked(Deliveries::now()), 'answered' => QuestionList::answered()]);
     }
 
     public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse

@@ -7,6 +7,7 @@ use App\Actions\Shop\StartStep;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReportRequest;
 use App\Models\WorkCentre;
+use App\Queries\Shop\Deliveries;
 use App\Queries\Station\StationQueue;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -16,7 +17,7 @@ class StationController extends Controller
 {
     public function index(): View
     {
-        return view('station.index', ['workCentres' => StationQueue::workCentres(), 'outside' => StationQueue::outside()]);
+        return view('station.index', ['workCentres' => StationQueue::workCentres(), 'outside' => StationQueue::outside(Deliveries::now())]);
     }
 
     public function show(int $station): View

@@ -69,7 +69,7 @@ class StockController extends Controller
     public function expiry(DeedRequest $request, int $lot, ChangeCondition $change): RedirectResponse
     {
         $typed = $request->validate(
-            ['expires_on' => ['nullable', ...Rules::day()], 'reason' => ['required', ...Rules::text(200)]],
+            ['expires_on' => ['nullable', ...Rules::farDay()], 'reason' => ['required', ...Rules::text(200)]],
             ['reason.required' => 'Say what the new date rests on.'],
         );
 

@@ -12,9 +12,11 @@ class AbsentRequest extends DeedRequest
         'bail',
         'string',
         'date_format:Y-m-d\TH:i',
-        'after_or_equal:2000-01-01',
-        'before:2100-01-01',
+        'after_or_equal:-2 years',
+        'before:+5 years',
     ];
+
+    private const FAR = 'Is that day meant? A day here lies between two years ago and five years ahead.';
 
     protected function fields(): array
     {
@@ -30,7 +32,7 @@ class AbsentRequest extends DeedRequest
 
     public function messages(): array
     {
-        return [...parent::messages(), '*.date_format' => 'Choose a day and a time, or leave it empty.', 'centre.required_without' => 'Choose a work centre.'];
+        return [...parent::messages(), '*.date_format' => 'Choose a day and a time, or leave it empty.', '*.after_or_equal' => self::FAR, '*.before' => self::FAR, 'centre.required_without' => 'Choose a work centre.'];
     }
 
     public function from(): CarbonImmutable

@@ -18,7 +18,7 @@ class CalendarRequest extends DeedRequest
             'week' => ['nullable', 'array', 'max:7'],
             'week.*' => ['array:work,break'],
             'week.*.*' => ['nullable', ...Rules::text(120)],
-            'date' => ['nullable', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01'],
+            'date' => ['nullable', ...Rules::day()],
             'kind' => ['nullable', 'in:closed,overtime'],
             'from' => ['nullable', 'date_format:H:i'],
             'to' => ['nullable', 'date_format:H:i'],
@@ -65,7 +65,7 @@ class CalendarRequest extends DeedRequest
     /** @return list<array{date: string, kind: string, from: string, to: string, name: string}> */
     public function days(): array
     {
-        $days = $this->filled('date') ? [['date' => $this->string('date')->value(), 'kind' => $this->string('kind')->value() ?: 'closed',
+        $days = $this->filled('date') ? [['date' => $this->validated('date'), 'kind' => $this->string('kind')->value() ?: 'closed',
             'from' => $this->string('from')->value(), 'to' => $this->string('to')->value(), 'name' => $this->string('name')->trim()->value()]] : [];
         if ($this->hasFile('file')) {
             try {

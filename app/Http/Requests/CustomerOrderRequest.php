@@ -16,7 +16,7 @@ class CustomerOrderRequest extends DeedRequest
             'lines.*.item' => ['nullable', 'required_with:lines.*.quantity', ...Rules::text(60)],
             'lines.*.quantity' => ['nullable', 'required_with:lines.*.item', ...Rules::amount()],
             'lines.*.unit' => ['nullable', ...Rules::text(12)],
-            'lines.*.promised_on' => ['nullable', 'required_with:lines.*.item', ...Rules::day()],
+            'lines.*.promised_on' => ['nullable', 'required_with:lines.*.item', ...Rules::workedDay()],
             'lines.*.price' => ['nullable', ...Rules::price()],
         ];
     }

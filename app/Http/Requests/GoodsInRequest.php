@@ -20,7 +20,7 @@ class GoodsInRequest extends DeedRequest
             'condition' => ['nullable', 'in:free,inspection,blocked'],
             'owner_id' => ['nullable', ...Rules::id(), 'exists:customers,id'],
             'booked_on' => ['nullable', ...Rules::day()],
-            'expires_on' => ['nullable', ...Rules::day()], 'supplier_lot' => ['nullable', ...Rules::text(60)],
+            'expires_on' => ['nullable', ...Rules::farDay()], 'supplier_lot' => ['nullable', ...Rules::text(60)],
             'purchase_id' => ['nullable', ...Rules::id(), 'exists:purchases,id'],
         ];
     }

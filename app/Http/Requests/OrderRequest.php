@@ -10,7 +10,7 @@ class OrderRequest extends DeedRequest
         return [
             'version' => Rules::version(),
             'quantity' => ['required', ...Rules::amount()],
-            'due_on' => ['nullable', ...Rules::day()],
+            'due_on' => ['nullable', ...Rules::workedDay()],
             'rank' => ['required', 'integer', 'between:0,4000000'],
             'is_held' => ['nullable', 'boolean'],
         ];

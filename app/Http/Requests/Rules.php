@@ -53,10 +53,22 @@ final class Rules
         return ['bail', 'integer', 'between:1,9999'];
     }
 
-    /** @return list<string> */
+    /** @return list<mixed> a day, typed as people do */
     public static function day(): array
     {
-        return ['bail', 'string', 'date_format:Y-m-d', 'after_or_equal:2000-01-01', 'before_or_equal:2099-12-31'];
+        return ['bail', new PlainDay];
+    }
+
+    /** @return list<mixed> a day on which something is to be done here: a closed one is asked about */
+    public static function workedDay(): array
+    {
+        return ['bail', new PlainDay(isWorked: true)];
+    }
+
+    /** @return list<mixed> until when something is good */
+    public static function farDay(): array
+    {
+        return ['bail', new PlainDay(yearsAhead: 50)];
     }
 
     /** @return list<string> */

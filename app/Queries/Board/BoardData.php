@@ -3,6 +3,9 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
+use App\Queries\Shop\Away;
+use App\Queries\Shop\Deliveries;
+use App\Queries\Shop\Handful;
 use App\Queries\Shop\HeldPromises;
 use App\Queries\Shop\ShopState;
 use App\Queries\Shop\StepAlternatives;
@@ -20,10 +23,9 @@ use KeepPace\Core\Scheduling\Problem;
 final class BoardData
 {
     private const BARS = 'SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
-        UNIX_TIMESTAMP(p.start_at) DIV 60 AS start, LEAST(UNIX_TIMESTAMP(COALESCE(p.run_at, p.start_at)) DIV 60, UNIX_TIMESTAMP(p.start_at) DIV 60 + CEIL(s.setup_minutes)) AS run, UNIX_TIMESTAMP(p.end_at) DIV 60 AS end,
+        TIMESTAMPDIFF(MINUTE, "1970-01-01", p.start_at) AS start, LEAST(TIMESTAMPDIFF(MINUTE, "1970-01-01", COALESCE(p.run_at, p.start_at)), TIMESTAMPDIFF(MINUTE, "1970-01-01", p.start_at) + CEIL(s.setup_minutes)) AS run, TIMESTAMPDIFF(MINUTE, "1970-01-01", p.end_at) AS end,
         s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started, n.id IS NOT NULL AS pinned, v.name AS supplier,
-        s.alternatives, s.work_centre_id AS home,
-        s.supplier_id IS NOT NULL AND s.started_at + INTERVAL s.lead_days DAY < UTC_TIMESTAMP() AS overdue
+        s.alternatives, s.work_centre_id AS home
         FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id LEFT JOIN suppliers v ON v.id = s.supplier_id
         LEFT JOIN plan_pins n ON n.plan_id = p.plan_id AND n.order_step_id = s.id WHERE p.plan_id = ? ORDER BY p.start_at';
 
@@ -34,10 +36,11 @@ final class BoardData
         $problem = $standing->problem();
         $codes = DB::table('work_centres')->pluck('id', 'code_key')->map(fn ($id): int => (int) $id);
         $bars = [];
+        $late = self::lateBack();
         foreach (DB::select(self::BARS, [$planId]) as $row) {
             $others = array_values(array_filter(array_map(fn (string $code): ?int => $codes[$code] ?? null, array_keys(StepAlternatives::read($row->alternatives)))));
             $bars[] = [$row->id, (int) $row->centre, (int) $row->machine, (int) $row->start, (int) $row->run, (int) $row->end, $row->order, $row->number,
-                $row->name, (int) $row->started, (int) $row->pinned, $row->supplier ?? '', $row->family, (int) $row->overdue,
+                $row->name, (int) $row->started, (int) $row->pinned, $row->supplier ?? '', $row->family, isset($late[$row->id]) ? 1 : 0,
                 $others === [] ? [] : [(int) $row->home, ...$others]];
         }
         $from = min([$problem->now, ...array_column($bars, 3)]);
@@ -52,6 +55,20 @@ final class BoardData
             'calendars' => $calendars, 'centres' => self::withLoad($problem, $centres, $standing, $days), 'bars' => $bars,
             'orders' => self::orders($planId, $problem), 'held' => self::held(),
         ];
+    }
+
+    /** Steps of which pieces should be back from their supplier. @return array<int, true> */
+    private static function lateBack(): array
+    {
+        $late = [];
+        $outside = DB::table('order_steps')->whereNotNull('supplier_id')->whereNotNull('started_at')->pluck('id');
+        foreach (Away::of($outside, Deliveries::now()) as $step => $handfuls) {
+            if (array_filter($handfuls, fn (Handful $handful): bool => $handful->back->isLate()) !== []) {
+                $late[$step] = true;
+            }
+        }
+
+        return $late;
     }
 
     /** @return list<int> midnights of the plant around a span */
@@ -125,7 +142,7 @@ final class BoardData
         $rows = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->join('items AS i', 'i.id', 'o.item_id')->where('p.plan_id', $planId)
             ->orderBy('p.place_in_rank')
             ->get(['o.id', 'o.number', 'o.state', 'o.quantity', 'o.for_order_id', 'o.due_on', 'i.number AS item', 'i.name', 'p.late_minutes', 'p.readiness',
-                'p.unplaced', DB::raw('UNIX_TIMESTAMP(p.due_at) DIV 60 AS due'), DB::raw('UNIX_TIMESTAMP(p.finish_at) DIV 60 AS finish')])->keyBy('id');
+                'p.unplaced', DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.due_at) AS due'), DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.finish_at) AS finish')])->keyBy('id');
         $customers = self::customers($rows);
         $orders = [];
         foreach ($rows as $row) {

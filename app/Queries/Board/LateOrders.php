@@ -11,11 +11,11 @@ use Illuminate\Support\Facades\DB;
 /** Orders that will miss their date, each with its cause in a sentence; latest first. */
 final class LateOrders
 {
-    /** @return Collection<int, \stdClass> as in the order list, with ->finish_at, ->due_at, ->cause */
+    /** @return Collection<int, \stdClass> as in the order list, with ->finish_at, ->due_at, ->late_for, ->cause */
     public static function all(): Collection
     {
         $late = DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('late_minutes', '>', 0)->orderByDesc('late_minutes')
-            ->get(['order_id', 'finish_at', 'due_at', 'late_minutes']);
+            ->get(['order_id', 'finish_at', 'due_at', 'late_minutes', 'late_for', 'order_by']);
         if ($late->isEmpty()) {
             return collect();
         }
@@ -31,6 +31,7 @@ final class LateOrders
             $order = $orders[$row->order_id];
             $order->finish_at = $row->finish_at;
             $order->due_at = $row->due_at;
+            $order->late_for = $row->late_for;
             $order->cause = $causes[$row->order_id] ?? '';
 
             return $order;

@@ -33,7 +33,14 @@ final class LeverOffers
                 $offers[] = ['lever' => $lever, 'says' => $lever['says'], 'finish' => $effect->finish, 'finishWith' => $effect->finishWith,
                     'late' => $effect->late, 'lateWith' => $effect->lateWith, 'live' => PlanLever::of($lever)->canBeFact()];
             }
-            usort($offers, fn (array $a, array $b): int => [$a['finishWith'] ?? PHP_INT_MAX, $a['lateWith']] <=> [$b['finishWith'] ?? PHP_INT_MAX, $b['lateWith']]);
+            $due = self::due($problem, $order);
+            // what helps the order most first; where that is the same, what helps all the others
+            $place = fn (array $offer): array => [
+                max(0, ($offer['finishWith'] ?? PHP_INT_MAX) - $due),
+                $offer['lateWith'],
+                $offer['finishWith'] ?? PHP_INT_MAX,
+            ];
+            usort($offers, fn (array $a, array $b): int => $place($a) <=> $place($b));
 
             return $offers;
         });
@@ -44,7 +51,10 @@ final class LeverOffers
     {
         $isPlain = Net::of($problem)->plain;
 
-        return LeverEffect::of($problem, PlanLever::of($lever)->on($problem), $standing->steps(), $order, self::SEED, self::ITERATIONS[$isPlain ? 'plain' : 'full']);
+        // a higher rank takes parts as well as machines
+        $with = $lever['kind'] === PlanLever::RANK ? $standing->problemIfFirst($lever['order']) : $problem;
+
+        return LeverEffect::of($problem, PlanLever::of($lever)->on($with), $standing->steps(), $order, self::SEED, self::ITERATIONS[$isPlain ? 'plain' : 'full']);
     }
 
     /** @return list<array<string, mixed>> */
@@ -89,6 +99,17 @@ final class LeverOffers
         $levers[] = ['kind' => PlanLever::RANK, 'order' => $order, 'says' => "Put {$number} before all other orders"];
 
         return $levers;
+    }
+
+    private static function due(Problem $problem, int $order): int
+    {
+        foreach ($problem->jobs as $job) {
+            if ($job->id === $order) {
+                return $job->due ?? 0;
+            }
+        }
+
+        return 0;
     }
 
     /** @return list<array{string, string, string}> two hours behind the last open time of each of five working days from a minute on */

@@ -43,7 +43,7 @@ final class StandingPlan
     /** As it was when the plan was last computed. */
     public function problem(): Problem
     {
-        return $this->problem ??= $this->kept()->problem ?? $this->problemNow(ShopState::now(), self::NEAR_DAYS);
+        return $this->problem ??= $this->kept()->problem ?? $this->problemNow($this->shop(), self::NEAR_DAYS);
     }
 
     /** What the plan was computed from, if that is still known. */
@@ -52,6 +52,23 @@ final class StandingPlan
         $kept = $this->plan->input === '' ? null : $this->kept ??= Cache::get(KeptInput::key($this->plan->input));
 
         return $kept instanceof KeptInput ? $kept : null;
+    }
+
+    /** The shop as it is now, for what the plan's levers take to be otherwise. */
+    public function shop(): ShopState
+    {
+        $first = array_filter(
+            $this->plan->levers ?? [],
+            static fn (array $lever): bool => $lever['kind'] === PlanLever::RANK,
+        );
+
+        return ShopState::now(array_map(intval(...), array_column($first, 'order')));
+    }
+
+    /** As the facts would be if an order went before all others. */
+    public function problemIfFirst(int $order): Problem
+    {
+        return $this->problemNow(ShopState::now([$order]), self::NEAR_DAYS);
     }
 
     /** As the facts are now. @param  int  $days  how far ahead open time is looked up */
@@ -121,7 +138,7 @@ final class StandingPlan
     public function finishes(): array
     {
         return DB::table('plan_orders')->where('plan_id', $this->plan->id)->whereNotNull('finish_at')
-            ->selectRaw('order_id, UNIX_TIMESTAMP(finish_at) DIV 60 AS finish')->pluck('finish', 'order_id')->map(fn ($minute): int => (int) $minute)->all();
+            ->selectRaw('order_id, TIMESTAMPDIFF(MINUTE, "1970-01-01", finish_at) AS finish')->pluck('finish', 'order_id')->map(fn ($minute): int => (int) $minute)->all();
     }
 
     /** As it is written, or, when it is no longer known from what it was computed, as it is now. */
@@ -134,7 +151,7 @@ final class StandingPlan
     public function pins(): array
     {
         return DB::table('plan_pins')->where('plan_id', $this->plan->id)
-            ->selectRaw('order_step_id, work_centre_id, machine, UNIX_TIMESTAMP(start_at) DIV 60 AS start')->get()
+            ->selectRaw('order_step_id, work_centre_id, machine, TIMESTAMPDIFF(MINUTE, "1970-01-01", start_at) AS start')->get()
             ->mapWithKeys(fn (\stdClass $row): array => [$row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)]])->all();
     }
 }

@@ -3,6 +3,11 @@
 namespace App\Queries\Orders;
 
 use App\Models\Plan;
+use App\Queries\Shop\Away;
+use App\Queries\Shop\Deliveries;
+use App\Wording\ArrivalWords;
+use App\Wording\ReadinessWords;
+use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -24,6 +29,8 @@ final readonly class OrderPage
      * @param  BigDecimal  $short  scrapped of its pieces
      * @param  Collection<int, \stdClass>  $remakes  orders that make them again, with their cost, which is kept apart
      * @param  BigDecimal  $toCure  scrapped, neither made again nor settled otherwise
+     * @param  string|null  $orderBy  by when what nothing is ordered for has to be, in words
+     * @param  bool  $isTooLate  that day has passed
      */
     private function __construct(
         public \stdClass $order,
@@ -40,6 +47,8 @@ final readonly class OrderPage
         public BigDecimal $short,
         public Collection $remakes,
         public BigDecimal $toCure,
+        public ?string $orderBy,
+        public bool $isTooLate,
     ) {
     }
 
@@ -69,7 +78,10 @@ final readonly class OrderPage
             ->leftJoin('plan_steps AS p', fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE))
             ->where('s.order_id', $id)->orderBy('s.number')
             ->get(['s.*', 'w.code AS work_centre', 'w.name AS work_centre_name', 'v.name AS supplier', 'p.start_at', 'p.end_at',
-                'p.machine', DB::raw('IF(s.supplier_id IS NULL, NULL, s.started_at + INTERVAL s.lead_days DAY) AS due_back')]);
+                'p.machine']);
+        $deliveries = Deliveries::now();
+        $handfuls = Away::of($steps->whereNotNull('supplier_id')->pluck('id'), $deliveries);
+        $steps->each(fn (\stdClass $step) => $step->handfuls = $handfuls[$step->id] ?? []);
         $ties = DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')
             ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')->join('customers AS cu', 'cu.id', 'co.customer_id')
             ->where('c.order_id', $id)->orderBy('c.id')
@@ -98,7 +110,26 @@ final readonly class OrderPage
         $toCure = BigDecimal::max(0, BigDecimal::min((string) $asked, $remakes->reduce(fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity), $short)));
 
         return new self($order, PaceStrips::for(collect([$order]))[$order->id], $components, $reservations, self::deviations($id, $components), $steps, $ties, $related, $bookings, $changes,
-            self::cost($order), $short, $remakes, $toCure);
+            self::cost($order), $short, $remakes, $toCure, self::orderBy($order, $deliveries), $order->order_by !== null && $order->order_by < $deliveries->today);
+    }
+
+    /** By when what it misses has to be ordered to keep its date; and what becomes of it when that is too late. */
+    private static function orderBy(\stdClass $order, Deliveries $deliveries): ?string
+    {
+        if ($order->order_by === null) {
+            return null;
+        }
+        $says = ArrivalWords::orderBy(
+            $order->order_by,
+            $deliveries->today,
+            $deliveries->workingDays($order->order_by, $deliveries->today),
+        );
+        $here = collect(ReadinessWords::blocks($order->blocks))->whereNull('supply')->max('at');
+
+        return $order->order_by >= $deliveries->today
+            ? "{$says} what it misses, to keep its date"
+            : "what it misses is {$says}; ordered today it can be used ".When::onDay((int) $here)
+                .($order->finish_at === null ? '' : ', finished '.When::onDay($order->finish_at));
     }
 
     /**

@@ -2,6 +2,10 @@
 
 namespace App\Queries\Purchasing;
 
+use App\Queries\Shop\Deliveries;
+use App\Wording\ArrivalWords;
+use App\Wording\Figures;
+use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -11,11 +15,21 @@ final class PurchaseList
     /** @return Collection<int, \stdClass> */
     public static function lines(?int $order = null): Collection
     {
-        return DB::table('purchases AS u')->join('suppliers AS s', 's.id', 'u.supplier_id')->join('items AS i', 'i.id', 'u.item_id')->join('units AS x', 'x.id', 'i.unit_id')
+        $deliveries = Deliveries::now();
+        $lines = DB::table('purchases AS u')->join('suppliers AS s', 's.id', 'u.supplier_id')->join('items AS i', 'i.id', 'u.item_id')->join('units AS x', 'x.id', 'i.unit_id')
             ->leftJoin('purchase_orders AS p', 'p.id', 'u.purchase_order_id')
             ->when($order === null, fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on')->limit(400), fn ($query) => $query->where('u.purchase_order_id', $order))->orderBy('u.id')
-            ->get(['u.id', 'u.number', 'u.purchase_order_id', 'u.item_id', 'u.quantity', 'u.received_quantity', 'u.cancelled_quantity', 'u.price', 'u.expected_on', 'u.asked_for', 'u.is_open', 's.name AS supplier', 'p.ordered_on',
+            ->get(['u.id', 'u.number', 'u.purchase_order_id', 'u.item_id', 'u.quantity', 'u.received_quantity', 'u.cancelled_quantity', 'u.price', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on', 'u.asked_for', 'u.is_open', 's.name AS supplier', 'p.ordered_on',
                 'i.number AS item_number', 'i.name AS item_name', 'x.code AS unit']);
+
+        return $lines->each(function (\stdClass $line) use ($deliveries): void {
+            $arrival = $deliveries->ordered($line->expected_on, $line->ask_again_on);
+            $line->is_late = $line->is_open && $arrival->isLate();
+            $line->when = ArrivalWords::day($arrival);
+            $passed = (int) $line->days_passed + ($line->expected_on < $deliveries->today ? 1 : 0);
+            $line->history = $passed === 0 ? '' : 'first said for '.When::day($line->first_expected_on ?? $line->expected_on)
+                .', passed '.Figures::count($passed, 'time');
+        });
     }
 
     /** Orders that wait for a line, by its name. @return array<string, list<array{number: string, id: int}>> */

@@ -137,7 +137,7 @@ final class Capacity
         $spans = [];
         foreach (DB::table($table)->whereNull('ended_at')
             ->where(fn ($query) => $query->whereNull('until_at')->orWhere('until_at', '>', now()))
-            ->selectRaw('*, UNIX_TIMESTAMP(from_at) DIV 60 AS `from`, UNIX_TIMESTAMP(until_at) DIV 60 AS `until`')->orderBy('id')->get() as $row) {
+            ->selectRaw('*, TIMESTAMPDIFF(MINUTE, "1970-01-01", from_at) AS `from`, TIMESTAMPDIFF(MINUTE, "1970-01-01", until_at) AS `until`')->orderBy('id')->get() as $row) {
             $spans[$row->{$by}][] = $row;
         }
 

@@ -4,7 +4,6 @@ namespace App\Queries\Shop;
 
 use App\Models\Cover;
 use Brick\Math\BigDecimal;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
@@ -17,9 +16,8 @@ final class PartsGiven
 {
     /**
      * @param  Collection<int, \stdClass>  $orders  open ones by id, in rank order
-     * @param  int  $now  UTC minute
      */
-    public function __construct(private readonly Collection $orders, private readonly int $now)
+    public function __construct(private readonly Collection $orders, private readonly Deliveries $deliveries)
     {
     }
 
@@ -27,8 +25,8 @@ final class PartsGiven
     public function allocate(): array
     {
         $components = DB::table('order_components AS c')->join('items AS i', 'i.id', 'c.item_id')
-            ->whereIn('c.order_id', $this->orders->keys())->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
-            ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'i.name', 'i.number'])
+            ->whereIn('c.order_id', $this->orders->keys())->where('i.kind', '<>', 'consumable')->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
+            ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'i.name', 'i.number', 'i.lead_days'])
             ->groupBy('order_id');
         $items = $components->flatten(1)->pluck('item_id')->unique()->values();
         $needs = [];
@@ -99,10 +97,12 @@ final class PartsGiven
     private function purchases(Collection $items): array
     {
         return array_values(DB::table('purchases')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on')->get()
-            ->map(fn ($row): Supply => new Supply("purchase {$row->number}", $row->item_id, BigDecimal::of($row->quantity)
-                ->minus($row->received_quantity)->minus($row->cancelled_quantity),
-                at: max($this->now,
-                    ShopState::minute(CarbonImmutable::parse("{$row->expected_on} 08:00", config()->string('pace.zone'))))))->all());
+            ->map(fn ($row): Supply => new Supply(
+                "purchase {$row->number}",
+                $row->item_id,
+                BigDecimal::of($row->quantity)->minus($row->received_quantity)->minus($row->cancelled_quantity),
+                arrival: $this->deliveries->ordered($row->expected_on, $row->ask_again_on),
+            ))->all());
     }
 
     /**

@@ -2,7 +2,6 @@
 
 namespace App\Queries\Shop;
 
-use App\Models\Calendar;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -10,7 +9,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Allocated;
-use KeepPace\Core\Planning\Allocation;
+use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Scheduling\Job;
@@ -41,34 +40,54 @@ final class ShopState
     /** @var array<int, list<Allocated>> */
     private array $byOrder = [];
 
-    private function __construct(private readonly CarbonImmutable $now)
+    public readonly ?WorkingCalendar $plant;
+
+    public readonly Deliveries $deliveries;
+
+    /** @var array<int, int> of what nothing is ordered for, by item; 0 = not known */
+    private readonly array $leadDays;
+
+    /** @var array<int, Arrival> of what nothing is ordered for, by item */
+    public readonly array $ifOrdered;
+
+    /** @param  list<int>  $first */
+    private function __construct(private readonly CarbonImmutable $now, array $first)
     {
-        $this->orders = DB::table('orders')->whereIn('state', self::OPEN)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')
+        $orders = DB::table('orders')->whereIn('state', self::OPEN)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')
             ->get(['id', 'number', 'item_id', 'quantity', 'received_quantity', 'state', 'is_held', 'due_on', 'rank', 'for_order_id',
                 'released_at', 'owner_id'])->keyBy('id');
+        $this->orders = $orders->only($first)->union($orders);
+        $this->plant = Deliveries::plant();
+        $this->deliveries = new Deliveries($this->plant ?? Deliveries::everyDay(), self::minute($now));
         $this->readSteps();
-        $this->allocated = (new PartsGiven($this->orders, self::minute($now)))->allocate();
+        $this->allocated = (new PartsGiven($this->orders, $this->deliveries))->allocate();
+        $missing = [];
         foreach ($this->allocated as $allocated) {
             $this->byOrder[$allocated->need->order][] = $allocated;
+            if ($allocated->missing->isPositive()) {
+                $missing[$allocated->need->item] = true;
+            }
         }
+        $this->leadDays = DB::table('items')->whereIn('id', array_keys($missing))->pluck('lead_days', 'id')
+            ->map(fn ($days): int => (int) $days)->all();
+        $this->ifOrdered = array_map($this->deliveries->ifOrdered(...), $this->leadDays);
     }
 
-    public static function now(): self
+    /** @param  list<int>  $first  orders that are taken to go before all others */
+    public static function now(array $first = []): self
     {
-        return new self(CarbonImmutable::now());
+        return new self(CarbonImmutable::now(), $first);
     }
 
     /**
      * The schedule's input.
      *
      * @param  int  $days  how far ahead open time is looked up
-     * @param  list<int>  $buying  orders whose missing parts are taken to be bought now and to come after their lead time
      * @param  array<int, array{int, Pin}>  $pins  by step id: the work centre and where on it a person has put the step
      */
-    public function problem(int $days, array $buying = [], array $pins = []): Problem
+    public function problem(int $days, array $pins = []): Problem
     {
-        $leadDays = $buying === [] ? [] : $this->leadDays($buying);
         $now = self::minute($this->now);
         $capacity = new Capacity($now, $days);
         $input = new StepInput($capacity, $now);
@@ -77,17 +96,16 @@ final class ShopState
             if ($order->is_held) {
                 continue;
             }
-            $first = $this->firstStep($order->id);
             $steps = [];
             foreach ($this->steps[$order->id] ?? [] as $place => $step) {
-                [$materialAt, $after] = $this->material($order->id, $step->number, $first, in_array($order->id, $buying, true) ? $leadDays : []);
+                [$materialAt, $after] = $this->material($order->id, $step->id);
                 $steps[] = $input->step($step, $order->quantity, $this->steps[$order->id][$place + 1] ?? null, $materialAt, $after, $pins[$step->id] ?? null);
             }
             $jobs[] = new Job($order->id, "order {$order->number}", $order->rank, $this->dueMinute($order->due_on), $steps);
         }
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
-            $this->plantCalendar()?->windows($now - 120 * 1440, $now + $days * 1440));
+            $this->plant?->windows($now - 120 * 1440, $now + $days * 1440));
     }
 
     /** Its next step is at a supplier, with the pieces. */
@@ -101,42 +119,83 @@ final class ShopState
     /** @param  array<int, int>  $finish by order id, from the schedule */
     public function readiness(int $order, array $finish): Readiness
     {
-        return Readiness::of($this->byOrder[$order] ?? [], $this->firstStep($order), $finish);
+        return Readiness::of($this->byOrder[$order] ?? [], $this->firstStep($order), $finish, $this->ifOrdered);
     }
 
     /**
      * Parts a release would be short of: not ordered at all, or not there for the first step.
      *
-     * @return list<string>
+     * @return list<Allocated>
      */
-    public function shortItems(int $order): array
+    public function shortParts(int $order): array
     {
         $first = $this->firstStep($order);
-        $short = array_filter($this->byOrder[$order] ?? [], fn (Allocated $row): bool => $row->missing->isPositive()
-            || (! $row->isThere() && $row->need->step <= ($first ?? PHP_INT_MAX)));
 
-        return array_values(array_unique(array_map(fn (Allocated $row): string => $row->need->itemName, $short)));
+        return array_values(array_filter(
+            $this->byOrder[$order] ?? [],
+            fn (Allocated $row): bool => $row->missing->isPositive()
+                || (! $row->isThere() && $row->need->step <= ($first ?? PHP_INT_MAX)),
+        ));
     }
 
     /**
      * Parts of these orders that neither stock nor anything ordered will give.
      *
      * @param  list<int>  $orders
-     * @return array<string, int> lead time in days, by what it is called
+     * @return array<string, Arrival> when it could be here if it were ordered today, by what it is called
      */
     public function mustBeBought(array $orders): array
     {
-        $days = $this->leadDays($orders);
         $buy = [];
         foreach ($orders as $order) {
-            foreach ($this->byOrder[$order] ?? [] as $row) {
-                if ($row->missing->isPositive() && isset($days[$row->need->item])) {
-                    $buy[$row->need->itemName] = $days[$row->need->item];
-                }
+            foreach ($this->missing($order) as $row) {
+                $buy[$row->need->itemName] = $this->ifOrdered[$row->need->item];
             }
         }
 
         return $buy;
+    }
+
+    /** Parts of an order nothing is ordered for. @return list<Allocated> */
+    public function missing(int $order): array
+    {
+        return array_values(array_filter(
+            $this->byOrder[$order] ?? [],
+            fn (Allocated $row): bool => $row->missing->isPositive(),
+        ));
+    }
+
+    /** Orders whose output an order waits for. @return list<int> */
+    public function waitsFor(int $order): array
+    {
+        $orders = [];
+        foreach ($this->byOrder[$order] ?? [] as $row) {
+            foreach ($row->coming as ['supply' => $supply]) {
+                $orders[] = $supply->order;
+            }
+        }
+
+        return array_values(array_unique(array_filter($orders)));
+    }
+
+    /** The open step a need is for: its own, or the next that is left. */
+    public function stepOf(Allocated $row): ?int
+    {
+        $last = null;
+        foreach ($this->steps[$row->need->order] ?? [] as $step) {
+            $last = $step->id;
+            if ($step->number >= $row->need->step) {
+                break;
+            }
+        }
+
+        return $last;
+    }
+
+    /** The last day on which a missing part can be ordered to be there by a minute. */
+    public function orderBy(int $item, int $neededAt): string
+    {
+        return $this->deliveries->orderBy($this->leadDays[$item], $neededAt);
     }
 
     public function dueMinute(?string $dueOn): ?int
@@ -150,27 +209,11 @@ final class ShopState
         return intdiv($time->getTimestamp(), 60);
     }
 
-    public function plantCalendar(): ?WorkingCalendar
-    {
-        return Calendar::query()->with(['shifts', 'days'])->firstWhere('code', config()->string('pace.calendar'))?->toCore();
-    }
-
-    /**
-     * @param  list<int>  $orders
-     * @return array<int, int> by item
-     */
-    private function leadDays(array $orders): array
-    {
-        $items = array_merge(...array_map(fn (int $order): array => array_map(fn (Allocated $row): int => $row->need->item, $this->byOrder[$order] ?? []),
-            $orders));
-
-        return DB::table('items')->whereIn('id', $items)->pluck('lead_days', 'id')->map(fn ($days): int => (int) $days)->all();
-    }
-
     private function readSteps(): void
     {
         $expected = [];
         $alive = [];
+        $away = Away::handfuls()->get()->groupBy('order_step_id');
         foreach (DB::table('order_steps')->whereIn('order_id', $this->orders->keys())->orderBy('order_id')->orderBy('number')
             ->get(self::STEP) as $step) {
             $order = $this->orders[$step->order_id];
@@ -186,6 +229,7 @@ final class ShopState
             $expected[$step->order_id] = $untouched ? $in : $in->minus($step->scrap);
             if ($left->isPositive()) {
                 $step->left = $left;
+                $step->back_at = $this->backAt($step, $away[$step->id] ?? collect());
                 $this->steps[$step->order_id][] = $step;
             }
         }
@@ -195,29 +239,49 @@ final class ShopState
         }
     }
 
+    /**
+     * When what is left of a step is back from its supplier; null = nothing is there. What has not gone yet is away for
+     * the lead time from now on.
+     *
+     * @param  Collection<int, \stdClass>  $handfuls
+     */
+    private function backAt(\stdClass $step, Collection $handfuls): ?int
+    {
+        if ($handfuls->isEmpty()) {
+            return null;
+        }
+        $away = $handfuls->reduce(
+            fn (BigDecimal $sum, \stdClass $one): BigDecimal => $sum->plus($one->away),
+            BigDecimal::zero(),
+        );
+        $back = $handfuls->max(fn (\stdClass $one): int => $this->deliveries->back($one->back_at, $one->ask_again_on)->at);
+
+        return $step->left->isGreaterThan($away)
+            ? max($back, self::minute($this->now) + $step->lead_days * 1440)
+            : (int) $back;
+    }
+
     private function firstStep(int $order): ?int
     {
         return isset($this->steps[$order][0]) ? $this->steps[$order][0]->number : null;
     }
 
     /**
-     * Not before this minute, and after these orders. What nothing is ordered for holds nothing back in time:
-     * it is said by readiness, not guessed at by the schedule.
+     * Not before this minute, and after these orders. What nothing is ordered for is taken to be ordered or made today.
      *
-     * @param  array<int, int>  $leadDays  by item, where what is missing is taken to be bought now
      * @return array{int, list<int>}
      */
-    private function material(int $order, int $step, ?int $first, array $leadDays): array
+    private function material(int $order, int $step): array
     {
         $at = 0;
         $after = [];
         foreach ($this->byOrder[$order] ?? [] as $row) {
-            if (max($row->need->step, $first ?? 0) === $step) {
+            if ($this->stepOf($row) === $step) {
                 foreach ($row->coming as ['supply' => $supply]) {
-                    $supply->order === null ? $at = max($at, (int) $supply->at) : $after[] = $supply->order;
+                    $supply->order === null ? $at = max($at, $supply->arrival->at ?? 0) : $after[] = $supply->order;
                 }
-                if ($row->missing->isPositive() && isset($leadDays[$row->need->item])) {
-                    $at = max($at, self::minute($this->now) + $leadDays[$row->need->item] * 1440);
+                if ($row->missing->isPositive()) {
+                    $at = max($at, $this->ifOrdered[$row->need->item]->at);
                 }
             }
         }

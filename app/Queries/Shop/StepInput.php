@@ -84,9 +84,7 @@ final readonly class StepInput
     private function minutesLeft(\stdClass $step, string $quantity): int
     {
         if ($step->supplier_id !== null) {
-            $started = $step->started_at === null ? null : ShopState::minute(CarbonImmutable::parse($step->started_at));
-
-            return max(1, $step->lead_days * 1440 - ($started === null ? 0 : $this->now - $started));
+            return max(1, $step->back_at === null ? $step->lead_days * 1440 : $step->back_at - $this->now);
         }
         if ($this->isUntouched($step) && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
             return max(1, $step->planned_minutes); // nothing has happened to it: the time is the one planned

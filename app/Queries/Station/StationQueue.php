@@ -3,6 +3,8 @@
 namespace App\Queries\Station;
 
 use App\Models\Plan;
+use App\Queries\Shop\Away;
+use App\Queries\Shop\Deliveries;
 use App\Queries\Shop\ShopState;
 use App\Queries\Shop\WorkCentreHours;
 use Carbon\CarbonImmutable;
@@ -47,12 +49,19 @@ final class StationQueue
         }
     }
 
-    /** Pieces that are outside now. @return Collection<int, \stdClass> */
-    public static function outside(): Collection
+    /** Steps with pieces outside now, and ->handfuls of them. @return Collection<int, \stdClass> */
+    public static function outside(Deliveries $deliveries): Collection
     {
-        return self::base()->join('suppliers AS v', 'v.id', 's.supplier_id')->addSelect('v.name AS supplier')
-            ->selectRaw('s.started_at + INTERVAL s.lead_days DAY AS due_back')->whereRaw('s.taken_in > s.good + s.scrap')
-            ->orderBy('due_back')->get();
+        $steps = self::base()
+            ->join('suppliers AS v', 'v.id', 's.supplier_id')->addSelect('v.name AS supplier')
+            ->whereRaw('s.taken_in > s.good + s.scrap')
+            ->get();
+        $handfuls = Away::of($steps->pluck('id'), $deliveries);
+
+        return $steps
+            ->each(fn (\stdClass $step) => $step->handfuls = $handfuls[$step->id] ?? [])
+            ->sortBy(fn (\stdClass $step): int => $step->handfuls === [] ? PHP_INT_MAX : $step->handfuls[0]->back->at)
+            ->values();
     }
 
     /** @return Collection<int, \stdClass> work centres with what stands at each */

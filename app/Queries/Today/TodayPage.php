@@ -8,7 +8,9 @@ use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrip;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\ReceiveList;
+use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\QuestionList;
+use App\Queries\Shop\Deliveries;
 use App\Queries\Station\StationQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -24,7 +26,7 @@ final readonly class TodayPage
      * @param  Collection<int, \stdClass>  $release  orders that can be released, the first of them
      * @param  Collection<int, \stdClass>  $stuck  likewise
      * @param  Collection<int, \stdClass>  $late  latest first, likewise
-     * @param  array{release: int, stuck: int, late: int, receive: int, shippable: int}  $counts
+     * @param  array{release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int}  $counts
      * @param  Collection<int, \stdClass>  $uncovered  customer lines
      * @param  Collection<int, \stdClass>  $outside  steps at suppliers
      * @param  array<string, int>  $missing  how many stuck orders miss which item
@@ -43,7 +45,7 @@ final readonly class TodayPage
         $open = DB::table('orders AS o')
             ->join('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
             ->whereIn('o.state', ['firm', 'released', 'running'])->orderBy('p.place_in_rank')
-            ->selectRaw("o.id, o.state, o.is_held, p.readiness, p.can_start, p.late_minutes, IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks")->get();
+            ->selectRaw("o.id, o.state, o.is_held, p.readiness, p.can_start, p.late_minutes, p.late_for, IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks")->get();
         $stuck = $open->filter(fn (\stdClass $row): bool => $row->readiness === 'stuck' && ! $row->is_held);
         $release = $open->filter(fn (\stdClass $row): bool => $row->state === 'firm' && $row->can_start && $row->readiness !== 'stuck');
         $late = $open->filter(fn (\stdClass $row): bool => (int) $row->late_minutes > 0)->sortByDesc('late_minutes');
@@ -59,18 +61,20 @@ final readonly class TodayPage
         $rows = fn (Collection $of, int $most): Collection => $of->take($most)->map(fn (\stdClass $row): \stdClass => $shown[$row->id])
             ->values();
 
+        $deliveries = Deliveries::now();
+
         return new self(
             $rows($release, self::SHOWN), $rows($stuck, self::SHOWN), $rows($late, self::LATE),
-            ['release' => $release->count(), 'stuck' => $stuck->count(), 'late' => $late->count(), 'receive' => ReceiveList::count(),
+            ['release' => $release->count(), 'stuck' => $stuck->count(), 'late' => $late->count(), 'for_parts' => $late->where('late_for', 'parts')->count(), 'receive' => ReceiveList::count(),
                 'shippable' => DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')->where('l.is_open', true)
                     ->where('c.supply', 'stock')->where('c.quantity', '>', 0)->count()],
             CustomerOrderList::lines('uncovered'),
-            StationQueue::outside(),
+            StationQueue::outside($deliveries),
             $missing,
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
             QuestionList::open(5),
-            QuestionList::count(),
+            QuestionList::count() + count(ArrivalList::asked($deliveries)),
             DB::table('plan_components AS p')->join('order_components AS c', 'c.id', 'p.component_id')->where('p.plan_id', Plan::LIVE)->where('p.missing', '>', 0)->distinct()->count('c.item_id'),
         );
     }

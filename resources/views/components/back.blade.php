@@ -1,3 +1,7 @@
-@props(['step'])
-{{-- When pieces at a supplier are due back. --}}
-@if ($step->due_back === null)–@elseif (\App\Wording\When::local($step->due_back)->isPast())<span class="behind notched">was due {{ \App\Wording\When::day($step->due_back) }}</span>@else{{ \App\Wording\When::day($step->due_back) }}@endif
+@props(['handfuls', 'unit' => ''])
+{{-- When pieces at a supplier are due back, each handful by itself. --}}
+@forelse ($handfuls as $handful)
+    <div @class(['tight', 'behind notched' => $handful->back->isLate()])>@if (count($handfuls) > 1)<x-amount :of="$handful->away" :unit="$unit" />: @endif{{ App\Wording\ArrivalWords::day($handful->back) }}</div>
+@empty
+    –
+@endforelse

@@ -69,7 +69,7 @@
         <form class="actions align-items-start" method="post" action="{{ route('customer-order-lines.update', $line->id) }}">@csrf @method('put') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}">
             <span><span class="num">{{ $line->position }}</span> {{ $line->item_name }}</span>
             <x-field bare :in="$form" name="quantity" :label="'Quantity of line '.$line->position" class="n" :value="\App\Wording\Figures::amount($line->quantity)" inputmode="decimal" /> {{ $line->unit }}
-            <x-field bare :in="$form" name="promised_on" :label="'Promise date of line '.$line->position" type="date" :value="$line->promised_on" /><button class="btn btn-quiet btn-small">Change line {{ $line->position }}</button>
+            <x-day worked bare :in="$form" name="promised_on" :label="'Promise date of line '.$line->position" :value="$line->promised_on" /><button class="btn btn-quiet btn-small">Change line {{ $line->position }}</button>
         </form>
         @endforeach
     </details>

@@ -38,7 +38,7 @@
             <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="toggle from:closest details once"></datalist>
             <div><label for="new-item">Item</label><input class="form-control" id="new-item" name="item" list="items" value="{{ old('item') }}" required><x-why field="item" /></div>
             <div><label for="new-quantity">Quantity</label><input class="form-control n" id="new-quantity" name="quantity" value="{{ old('quantity') }}" required inputmode="decimal"><x-why field="quantity" /></div>
-            <div><label for="new-due">Due</label><input class="form-control" type="date" id="new-due" name="due_on" value="{{ old('due_on') }}"></div>
+            <x-day worked name="due_on" label="Due" />
             <label class="d-inline"><input type="checkbox" name="with_parts" value="1" checked> with orders for its short parts</label>
             <button class="btn btn-act">Make the order</button>
         </form>

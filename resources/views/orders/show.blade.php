@@ -17,6 +17,7 @@
         @foreach ($page->ties as $tie) {{ $open || ! $loop->first ? '· ' : '' }}for <a href="{{ route('customer-orders.show', $tie->customer_order_id) }}">{{ $tie->number }}/{{ $tie->position }}</a> {{ $tie->customer }}@if ($tie->quantity > 0) ({{ \App\Wording\Figures::amount($tie->quantity) }} promised for {{ \App\Wording\When::day($tie->promised_on) }})@endif @endforeach
         @if ($page->ties->isEmpty()) {{ $open ? '· ' : '' }}for the shelf @endif
         @foreach ($page->related as $other) · {{ $other->for_order_id === $order->id ? 'its part' : 'for' }} <a href="{{ route('orders.show', $other->id) }}">{{ $other->number }}</a> {{ $other->item_name }}, {{ $other->state }}@endforeach
+        @if ($page->orderBy) · <span @class(['behind notched' => $page->isTooLate, 'soon' => ! $page->isTooLate])>{{ $page->orderBy }}</span>@endif
         @if ($order->short_reason) · <span class="soon">released short: {{ $order->short_reason }}</span>@endif</p>
 
     @if ($page->short->isPositive() && ! in_array($order->state, ['closed', 'cancelled']))
@@ -35,7 +36,7 @@
                 <td class="n w2">{{ $step->booked_minutes > 0 ? \App\Wording\Figures::minutes($step->booked_minutes) : '' }}</td>
                 <td class="n w2">{{ \Brick\Math\BigDecimal::of($step->taken_in)->isZero() ? '' : \App\Wording\Figures::amount($step->taken_in) }}</td>
                 @foreach ([ \Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap), $step->good, $step->scrap, $step->passed_on] as $count)<td class="n">{{ \Brick\Math\BigDecimal::of($count)->isZero() ? '' : \App\Wording\Figures::amount($count) }}</td>@endforeach
-                <td class="tight">@if ($step->due_back)back <x-back :step="$step" />@else{{ $step->start_at ? \App\Wording\When::span($step->start_at, $step->end_at) : '' }}@endif</td>
+                <td class="tight">@if ($step->handfuls !== [])back <x-back :handfuls="$step->handfuls" :unit="$order->unit" />@else{{ $step->start_at ? \App\Wording\When::span($step->start_at, $step->end_at) : '' }}@endif</td>
                 @if ($open)<td>@can('change-order') @php($form = $typed("step-{$step->id}"))<details class="more" @if ($form->isMine()) open @endif><summary>change</summary>
                     @if (! $step->supplier)<form class="d-flex gap-2 align-items-end flex-wrap" method="post" action="{{ route('order-steps.update', $step->id) }}">@csrf @method('put') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}">
                         <select class="form-select" name="work_centre_id" aria-label="Work centre of step {{ $step->number }}">@foreach ($workCentres as $id => $name)<option value="{{ $id }}" @selected($id === $step->work_centre_id)>{{ $name }}</option>@endforeach</select>
@@ -51,7 +52,7 @@
         @php($form = $typed('head'))
         <details class="more" @if ($form->isMine()) open @endif><summary>Change quantity, due date, rank or hold</summary>
             <form class="actions align-items-end" method="post" action="{{ route('orders.update', $order->id) }}">@csrf @method('put') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}">
-                <x-field :in="$form" name="quantity" label="Quantity" class="n" :value="$amount($order->quantity)" inputmode="decimal" /><x-field :in="$form" name="due_on" label="Due" type="date" :value="$order->due_on" /><x-field :in="$form" name="rank" label="Rank" class="n" :value="(string) $order->rank" inputmode="numeric" />
+                <x-field :in="$form" name="quantity" label="Quantity" class="n" :value="$amount($order->quantity)" inputmode="decimal" /><x-day worked :in="$form" name="due_on" label="Due" :value="$order->due_on" /><x-field :in="$form" name="rank" label="Rank" class="n" :value="(string) $order->rank" inputmode="numeric" />
                 <label class="d-inline"><input type="checkbox" name="is_held" value="1" @checked($form->isMine() ? old('is_held') : $order->is_held)> held</label><button class="btn btn-quiet">Change</button>
             </form>
             <form class="actions align-items-end" method="post" action="{{ route('orders.split', $order->id) }}">@csrf @token('split')<input type="hidden" name="version" value="{{ $order->version }}">@php($cut = $typed('split'))<x-field :in="$cut" name="quantity" label="Pieces to split off" class="n" inputmode="decimal" /><x-field :in="$cut" name="reason" label="Why" size="20" maxlength="200" /><button class="btn btn-quiet">Split them off</button></form>

@@ -4,7 +4,7 @@
     <form method="post" action="{{ route('promise.ask') }}" class="actions align-items-end">@csrf @token
         <x-field name="item" label="Item number" :value="$asked['item'] ?? ''" list="items" size="16" />
         <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="load"></datalist>
-        <x-field name="quantity" label="How many" :value="$asked['quantity'] ?? ''" class="n" inputmode="decimal" /><x-field name="wanted" label="Wanted by" type="date" :value="$asked['wanted'] ?? ''" />
+        <x-field name="quantity" label="How many" :value="$asked['quantity'] ?? ''" class="n" inputmode="decimal" /><x-day name="wanted" label="Wanted by" :value="$asked['wanted'] ?? ''" />
         <button class="btn btn-act">Ask</button>
     </form>
     @if ($a !== null)
@@ -15,7 +15,7 @@
             <dt>Using others' slack</dt><dd>@if ($a['slack'] === null) not sooner @else<b>{{ $a['slack']['says'] }}</b> <span class="sub">others move, nobody becomes late</span>@endif</dd>@endif
             @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ \App\Wording\When::onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b>, in time @else <span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif,
                 @if ($a['insist']['late'] === [])<span class="good">nobody becomes late</span>@else<span class="behind notched">becomes late or later: @foreach ($a['insist']['late'] as $name => $minutes){{ $name }} by {{ \App\Wording\Figures::minutes($minutes) }}{{ $loop->last ? '' : ', ' }}@endforeach</span>@endif</dd>@endif
-            @if ($a['buy'] !== [])<dt>To be bought first</dt><dd>@foreach ($a['buy'] as $name => $days){{ $name }} ({{ $days }} days){{ $loop->last ? '' : ', ' }}@endforeach</dd>@endif
+            @if ($a['buy'] !== [])<dt>To be ordered first</dt><dd>@foreach ($a['buy'] as $name => $when){{ $name }} ({{ $when }}){{ $loop->last ? '' : ', ' }}@endforeach</dd>@endif
         </dl>
         @if ($a['nobody'] !== null)
         <form method="post" action="{{ route('promise.store') }}" class="actions align-items-end">@csrf @token

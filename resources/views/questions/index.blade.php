@@ -1,5 +1,6 @@
 <x-layout title="Questions">
-    <div class="head"><h1>Questions</h1><span class="say">{{ $open->isEmpty() ? 'None is open.' : ($open->count() === 1 ? '1 is open.' : $open->count().' are open, oldest first.') }}</span></div>
+    <div class="head"><h1>Questions</h1><span class="say">{{ ($n = $open->count() + count($arrivals)) === 0 ? 'None is open.' : ($n === 1 ? '1 is open.' : $n.' are open, oldest first.') }}</span></div>
+    @if ($arrivals !== [])@include('questions.arrivals')<h2>Of the shop</h2>@endif
     @if ($open->isNotEmpty())
     <table class="list"><thead><tr><th>Since</th><th>Asked of</th><th>What</th><th class="n">On hand now</th><th>Answer</th></tr></thead><tbody>
     @foreach ($open as $row) @php($form = new \App\Http\Typed("question-{$row->id}"))

@@ -58,7 +58,7 @@ function deed(object $test, string $name): array
             'says' => 'No item has the number NO-SUCH'],
         'change a customer line' => (fn ($line): array => ['role' => Role::Sales, 'method' => 'put',
             'uri' => "/customer-order-lines/{$line->id}", 'no' => Role::Storekeeper,
-            'data' => ['version' => $line->customerOrder->version, 'quantity' => '5', 'promised_on' => '2026-12-20'],
+            'data' => ['version' => $line->customerOrder->version, 'quantity' => '5', 'promised_on' => '2026-12-21'],
             'bad' => ['version' => 99], 'field' => 'refused', 'says' => 'Sales desk changed this meanwhile'])($line()),
         'cover from stock' => (fn ($line): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/covers',
             'no' => Role::Operator,
@@ -164,7 +164,7 @@ function deed(object $test, string $name): array
         'block stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id').'/condition', 'no' => Role::Sales,
             'data' => ['quantity' => '2', 'to' => 'blocked', 'reason' => 'rusty'], 'bad' => ['quantity' => '200'], 'field' => 'quantity', 'says' => '200 of BRG-25'],
         'date a lot' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/lots/'.DB::table('lots')->value('id').'/expiry', 'no' => Role::Sales, 'data' => ['expires_on' => '2027-05-01', 'reason' => 're-test'],
-            'bad' => ['expires_on' => 'soon'], 'field' => 'expires_on', 'says' => 'Choose a date'],
+            'bad' => ['expires_on' => 'soon'], 'field' => 'expires_on', 'says' => 'is no day'],
         'keep stock for an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/reservations', 'no' => Role::Storekeeper,
             'data' => ['order' => $order->id, 'item' => $shop->item('FOOT-1')->id, 'quantity' => '4'], 'bad' => ['quantity' => '400'], 'field' => 'quantity', 'says' => 'Keep no more than it takes'])($tray()),
         'give kept stock up' => (function () use ($shop, $tray): array {
@@ -283,7 +283,7 @@ function deed(object $test, string $name): array
         'say a machine is down' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine', 'no' => Role::Buyer,
             'data' => ['centre' => '1', 'machine' => '1', 'reason' => 'lens'], 'bad' => ['machine' => '7'], 'field' => 'machine', 'says' => 'has 1 machines'],
         'say a person is away' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/person', 'no' => Role::Sales,
-            'data' => ['person' => '1', 'reason' => 'ill'], 'bad' => ['until' => '2020-01-01T10:00'], 'field' => 'until', 'says' => 'over before it begins'],
+            'data' => ['person' => '1', 'reason' => 'ill'], 'bad' => ['until' => '2026-01-02T10:00'], 'field' => 'until', 'says' => 'over before it begins'],
         'say it is back' => (function () use ($shop): array {
             app(SayAbsent::class)->machine(1, 1, \Carbon\CarbonImmutable::now(), null, '', 'down', $shop->as(Role::Operator));
 

@@ -13,7 +13,7 @@ use KeepPace\Core\Refused;
 it('refuses a promise in the past and an unknown item, line by line', function () {
     $this->actingAs($this->shop->as(Role::Sales))->from('/customer-orders/new')
         ->post('/customer-orders', ['token' => 't', 'customer_id' => DB::table('customers')->min('id'), 'lines' => [
-            ['item' => 'TRAY-40', 'quantity' => '1', 'promised_on' => '2026-11-01'],
+            ['item' => 'TRAY-40', 'quantity' => '1', 'promised_on' => '2026-11-02'],
             ['item' => 'GHOST', 'quantity' => '1', 'promised_on' => '2026-12-01'], ['item' => '', 'quantity' => '', 'promised_on' => ''],
         ]])->assertSessionHasErrors(['lines.0.promised_on', 'lines.1.item'])->assertSessionDoesntHaveErrors(['lines.2.item']);
     expect(DB::table('customer_orders')->exists())->toBeFalse();

@@ -4,6 +4,8 @@ use App\Access\Role;
 use App\Actions\Schedule\AskPromise;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\Expected;
 use KeepPace\Core\Refused;
 
 /** @return array<string, string> what every table holds, as checksums */
@@ -43,7 +45,10 @@ it('waits for what must be bought, and names it', function () {
     DB::table('balances')->where('item_id', $this->shop->item('GEAR-48')->id)->update(['quantity' => 0]);
     DB::table('items')->where('id', $this->shop->item('CAST-48')->id)->update(['lead_days' => 20]);
     $answer = ask($this, 'GEAR-48', '10');
-    expect(array_values($answer->buy))->toBe([20])->and($answer->movingNobody()->finish)->toBeGreaterThan(ShopState::minute(now()) + 20 * 1440);
+    expect(array_values($answer->buy))->toEqual([
+        new Arrival(ShopState::minute(now()->setTime(7, 0)->addDays(29)), Expected::IfOrdered), // 20 working days, the morning after
+    ])
+        ->and($answer->movingNobody()->finish)->toBeGreaterThan(ShopState::minute(now()) + 28 * 1440);
 });
 
 it('says who becomes late if the customer insists', function () {

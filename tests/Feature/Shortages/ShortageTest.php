@@ -82,10 +82,13 @@ it('takes another item instead before it is issued', function () {
     expect($motor->refresh()->planned_quantity)->toBe('0.000000')->and($this->shop->component($this->electric, 'CRANK-1')->planned_quantity)->toBe('20.000000')->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120');
 });
 
-it('keeps what was released short on a list until it is there', function () {
+it('keeps what was released short on a list until it is issued', function () {
     $this->shop->release($this->electric, 'customer insists');
-    $this->actingAs($this->shop->as(Role::Supervisor))->get('/shortages')->assertSee('Released short, still missing')->assertSee('customer insists');
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/shortages')->assertSee('Released short, not issued yet')->assertSee('customer insists');
     $this->shop->goodsIn('MOT-120', '6', '84');
-    $row = ShortageList::now()->released->firstWhere('item_number', 'MOT-120');
-    expect($row)->toBeNull();
+    $row = fn (): ?stdClass => ShortageList::now()->released->firstWhere('item_number', 'MOT-120');
+    expect((bool) $row()?->is_there)->toBeTrue();
+    $this->get('/shortages')->assertSee('there, not issued yet');
+    $this->shop->issue($this->shop->component($this->electric, 'MOT-120'), '20');
+    expect($row())->toBeNull();
 });

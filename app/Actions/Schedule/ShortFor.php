@@ -1,0 +1,96 @@
+<?php
+
+namespace App\Actions\Schedule;
+
+use App\Queries\Shop\ShopState;
+use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Plan\LatestStart;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/**
+ * By when what an order misses has to be ordered, and which orders are late because nobody ordered it: those that would
+ * still keep their date if the part were here, and those that wait for one of them.
+ */
+final class ShortFor
+{
+    public const PARTS = 'parts';
+
+    public const CAPACITY = 'capacity';
+
+    /** @var array<int, string> the first of them, by order */
+    private array $orderBy = [];
+
+    /** @var array<int, string> by component */
+    private array $componentBy = [];
+
+    /** @var array<int, string> by order, of the late ones */
+    private array $lateFor = [];
+
+    public function __construct(private readonly ShopState $shop, private readonly Problem $problem, Schedule $schedule)
+    {
+        $latest = new LatestStart($problem, $schedule);
+        foreach ($problem->jobs as $job) {
+            if ($job->id < 0 || $job->due === null || ! isset($shop->orders[$job->id])) {
+                continue; // held for a promise
+            }
+            $isForParts = $this->judge($job, $latest);
+            if (($schedule->finish[$job->id] ?? 0) > $job->due) {
+                $this->lateFor[$job->id] = $isForParts ? self::PARTS : self::CAPACITY;
+            }
+        }
+        $this->passOn();
+    }
+
+    public function orderBy(int $order): ?string
+    {
+        return $this->orderBy[$order] ?? null;
+    }
+
+    /** The last day on which a part can be ordered for its order to keep its date. */
+    public function componentBy(int $component): ?string
+    {
+        return $this->componentBy[$component] ?? null;
+    }
+
+    public function lateFor(int $order): string
+    {
+        return $this->lateFor[$order] ?? '';
+    }
+
+    /** Whether it is the missing parts that make it late: each step they are for could still be in time without. */
+    private function judge(Job $job, LatestStart $latest): bool
+    {
+        $isLate = false;
+        $couldBe = true;
+        foreach ($this->shop->missing($job->id) as $row) {
+            $start = $latest->of($job, (int) $this->shop->stepOf($row));
+            if ($start === null) {
+                continue;
+            }
+            $by = $this->shop->orderBy($row->need->item, $start);
+            $this->componentBy[$row->need->id] = $by;
+            $this->orderBy[$job->id] = min($this->orderBy[$job->id] ?? $by, $by);
+            $isLate = $isLate || $this->shop->ifOrdered[$row->need->item]->at > $start;
+            $couldBe = $couldBe && $start >= $this->problem->now;
+        }
+
+        return $isLate && $couldBe;
+    }
+
+    private function passOn(): void
+    {
+        do {
+            $found = array_filter(
+                array_keys($this->lateFor, self::CAPACITY, true),
+                fn (int $order): bool => array_filter(
+                    $this->shop->waitsFor($order),
+                    fn (int $for): bool => $this->lateFor($for) === self::PARTS,
+                ) !== [],
+            );
+            foreach ($found as $order) {
+                $this->lateFor[$order] = self::PARTS;
+            }
+        } while ($found !== []);
+    }
+}

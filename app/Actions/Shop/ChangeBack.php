@@ -1,0 +1,82 @@
+<?php
+
+namespace App\Actions\Shop;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
+use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Said;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Consignment;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\User;
+use App\Queries\Shop\Away;
+use App\Queries\Shop\Deliveries;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Refused;
+
+/** A handful of pieces at a supplier comes back on another day, or nobody knows when. */
+final class ChangeBack
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @param  string  $on  the day the supplier says now. @throws Refused */
+    public function date(int $id, string $on, string $reason, string $token, User $by): Booking
+    {
+        return $this->change($id, $reason, $token, $by, function (Consignment $handful, string $what) use ($on): string {
+            $deliveries = Deliveries::now();
+            if ($on < $deliveries->today) {
+                throw Refused::because('It cannot be back before today.', 'on');
+            }
+            $was = $this->day($handful->back_at);
+            $time = $handful->back_at->setTimezone(config()->string('pace.zone'))->format('H:i');
+            $handful->fill([
+                'first_back_at' => $handful->first_back_at ?? $handful->back_at,
+                'days_passed' => $handful->days_passed + ($was < $deliveries->today ? 1 : 0),
+                'back_at' => $deliveries->at($on, $time),
+                'ask_again_on' => null,
+            ]);
+
+            return "{$what} back on ".Said::day($on).', before '.Said::day($was).'.';
+        });
+    }
+
+    /** Nobody knows when. @param  string  $on  the day on which it is asked again. @throws Refused */
+    public function askAgain(int $id, string $on, string $reason, string $token, User $by): Booking
+    {
+        return $this->change($id, $reason, $token, $by, function (Consignment $handful, string $what) use ($on): string {
+            if ($on <= Deliveries::now()->today) {
+                throw Refused::because('Ask again on a day after today.', 'on');
+            }
+            $handful->ask_again_on = $on;
+
+            return "{$what} back nobody knows when; asked again on ".Said::day($on).'.';
+        });
+    }
+
+    /** @param  \Closure(Consignment, string): string  $work */
+    private function change(int $id, string $reason, string $token, User $by, \Closure $work): Booking
+    {
+        return $this->bookings->once(BookingKind::BackChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
+            $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
+            $order = Heads::orders([$step->order_id])[$step->order_id] ?? throw Heads::gone(Order::class, $step->order_id);
+            if (! Away::handfuls()->where('h.id', $id)->exists()) {
+                throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
+            }
+            $handful = Consignment::query()->findOrFail($id);
+            $said = $work($handful, "{$order->number} {$step->label()}:");
+            $handful->save();
+            $ledger->about($order);
+            $ledger->says($said);
+        }, $reason);
+    }
+
+    private function day(CarbonImmutable $at): string
+    {
+        return $at->setTimezone(config()->string('pace.zone'))->toDateString();
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Purchasing\ChangePurchase;
+use App\Actions\Shop\ChangeBack;
+use App\Http\Requests\ArrivalRequest;
+use App\Models\Purchase;
+use Illuminate\Http\RedirectResponse;
+
+/** The answer to 'when does it come?': a day, nobody knows, or no more. */
+class ArrivalController extends Controller
+{
+    public function purchase(ArrivalRequest $request, int $line, ChangePurchase $change): RedirectResponse
+    {
+        $purchase = Purchase::query()->findOrFail($line);
+        $booking = match ($request->answer()) {
+            'day' => $change->date(
+                $line,
+                $request->on(),
+                $purchase->asked_for,
+                $request->reason(),
+                $request->token(),
+                $request->person(),
+            ),
+            'again' => $change->askAgain($line, $request->on(), $request->reason(), $request->token(), $request->person()),
+            'never' => $change->giveUp($line, $request->reason(), $request->token(), $request->person()),
+        };
+
+        return $this->done(back(), $booking);
+    }
+
+    public function consignment(ArrivalRequest $request, int $consignment, ChangeBack $change): RedirectResponse
+    {
+        $booking = $request->answer() === 'again'
+            ? $change->askAgain($consignment, $request->on(), $request->reason(), $request->token(), $request->person())
+            : $change->date($consignment, $request->on(), $request->reason(), $request->token(), $request->person());
+
+        return $this->done(back(), $booking);
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+namespace App\Queries\Questions;
+
+use App\Queries\Shop\Away;
+use App\Queries\Shop\Deliveries;
+use App\Wording\Figures;
+use App\Wording\When;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What should be here and is not: asked of the buyer until somebody gives a day. It follows from the dates, so it opens
+ * and closes by itself.
+ */
+final class ArrivalList
+{
+    /** @return list<ArrivalQuestion> longest overdue first; those to be asked again later are left out */
+    public static function asked(Deliveries $deliveries): array
+    {
+        $asked = [...self::purchases($deliveries), ...self::handfuls($deliveries)];
+        usort($asked, fn (ArrivalQuestion $a, ArrivalQuestion $b): int => [$a->due, $a->says] <=> [$b->due, $b->says]);
+
+        return $asked;
+    }
+
+    /** @return list<ArrivalQuestion> */
+    private static function purchases(Deliveries $deliveries): array
+    {
+        $rows = DB::table('purchases AS u')
+            ->join('suppliers AS s', 's.id', 'u.supplier_id')
+            ->join('items AS i', 'i.id', 'u.item_id')
+            ->join('units AS x', 'x.id', 'i.unit_id')
+            ->where('u.is_open', true)
+            ->whereRaw('COALESCE(u.ask_again_on, u.expected_on + INTERVAL 1 DAY) <= ?', [$deliveries->today])
+            ->get([
+                'u.id', 'u.number', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on',
+                's.name AS supplier', 'i.name AS item', 'x.code AS unit',
+                DB::raw('u.quantity - u.received_quantity - u.cancelled_quantity AS open'),
+            ]);
+
+        return array_values($rows->map(fn (\stdClass $row): ArrivalQuestion => new ArrivalQuestion(
+            'purchase',
+            $row->id,
+            "{$row->number} was due ".When::onDay($row->expected_on).': when does it come?',
+            Figures::amount($row->open)." {$row->unit} {$row->item}",
+            $row->supplier,
+            $row->expected_on,
+            self::history($row->first_expected_on ?? $row->expected_on, (int) $row->days_passed + 1),
+            When::day($deliveries->assumedOn()),
+        ))->all());
+    }
+
+    /** @return list<ArrivalQuestion> */
+    private static function handfuls(Deliveries $deliveries): array
+    {
+        $rows = DB::query()->fromSub(Away::handfuls(), 'a')
+            ->join('order_steps AS s', 's.id', 'a.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS x', 'x.id', 'i.unit_id')
+            ->join('suppliers AS v', 'v.id', 's.supplier_id')
+            ->get([
+                'a.id', 'a.away', 'a.back_at', 'a.first_back_at', 'a.days_passed', 'a.ask_again_on', 'o.number',
+                's.number AS step', 's.name', 'i.name AS item', 'x.code AS unit', 'v.name AS supplier',
+            ]);
+        $asked = [];
+        foreach ($rows as $row) {
+            $back = $deliveries->back($row->back_at, $row->ask_again_on);
+            if (! $back->isLate() || ($row->ask_again_on !== null && $row->ask_again_on > $deliveries->today)) {
+                continue;
+            }
+            $asked[] = new ArrivalQuestion(
+                'consignment',
+                $row->id,
+                "Order {$row->number} was to be back from step {$row->step} {$row->name} "
+                    .When::onDay((string) $back->given).': when does it come?',
+                Figures::amount($row->away)." {$row->unit} {$row->item}",
+                $row->supplier,
+                (string) $back->given,
+                self::history($row->first_back_at ?? $row->back_at, (int) $row->days_passed + 1),
+                When::day($deliveries->assumedOn()),
+            );
+        }
+
+        return $asked;
+    }
+
+    private static function history(string $first, int $passed): string
+    {
+        return 'first said for '.When::day($first).', passed '.Figures::count($passed, 'time');
+    }
+}

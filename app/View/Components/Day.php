@@ -1,0 +1,55 @@
+<?php
+
+namespace App\View\Components;
+
+use App\Http\Typed;
+use App\Wording\When;
+use Illuminate\Contracts\View\View;
+use Illuminate\Support\ViewErrorBag;
+use Illuminate\View\Component;
+
+/** A field for a day, typed as people say it; how it is read is said beside it while it is typed. */
+class Day extends Component
+{
+    public readonly string $id;
+
+    /** What stands in it: as typed, or "Fri 4 Dec 2026". */
+    public readonly string $shown;
+
+    public readonly ?string $why;
+
+    /**
+     * @param  Typed|null  $in  the form it stands in, where a page has several
+     * @param  string  $value  "YYYY-MM-DD", or as typed
+     * @param  bool  $bare  its name is for those who do not see it
+     * @param  bool  $worked  it should be a day on which the plant works
+     * @param  string|null  $field  its name among the errors, where that is another
+     */
+    public function __construct(
+        public readonly string $name,
+        public readonly string $label,
+        public readonly ?Typed $in = null,
+        ?string $value = '',
+        public readonly bool $bare = false,
+        public readonly bool $worked = false,
+        ?string $field = null,
+    ) {
+        $field ??= $name;
+        $this->id = str_replace(['.', '[', ']'], '-', ($in->form ?? 'f')."-{$name}");
+        $typed = $in === null ? (string) old($field, $value) : $in->value($name, $value);
+        $this->shown = preg_match('/^\d{4}-\d\d-\d\d$/D', $typed) === 1 && strtotime($typed) !== false
+            ? When::dayOf($typed)
+            : $typed;
+        $errors = session('errors');
+        $this->why = match (true) {
+            $in !== null => $in->why($field),
+            $errors instanceof ViewErrorBag => $errors->first($field) ?: null,
+            default => null,
+        };
+    }
+
+    public function render(): View
+    {
+        return view('components.day');
+    }
+}

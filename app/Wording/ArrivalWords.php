@@ -1,0 +1,72 @@
+<?php
+
+namespace App\Wording;
+
+use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\Expected;
+
+/** When something can be used, and what that rests on: an assumption is never said as a date somebody gave. */
+final class ArrivalWords
+{
+    /** "can be used from Tue if ordered today" */
+    public static function ifOrdered(Arrival $arrival): string
+    {
+        $day = When::onDay($arrival->at);
+
+        return $arrival->rests === Expected::NoLeadTime
+            ? "to be used {$day} if ordered today; its lead time is not known"
+            : "to be used {$day} if ordered today";
+    }
+
+    /** "Thu", "was due Tue, taken for Thu" */
+    public static function day(Arrival $arrival): string
+    {
+        return $arrival->isLate()
+            ? 'was due '.When::day($arrival->given).', taken for '.When::day($arrival->on ?? $arrival->at)
+            : When::day($arrival->on ?? $arrival->at);
+    }
+
+    /**
+     * "order by Wed 9 Dec", "order today", "5 working days too late".
+     *
+     * @param  string  $by  the last day on which it keeps its date
+     * @param  int  $workingDays  from that day to today
+     */
+    public static function orderBy(string $by, string $today, int $workingDays): string
+    {
+        return match (true) {
+            $by > $today => 'order by '.When::day($by),
+            $by === $today => 'order today',
+            default => Figures::count(max(1, $workingDays), 'working day').' too late',
+        };
+    }
+
+    /** As day(), of what a plan keeps. @param  \stdClass  $is with at, rests, given */
+    public static function coming(\stdClass $is): string
+    {
+        return $is->at === null
+            ? ''
+            : self::day(new Arrival($is->at, Expected::from($is->rests ?? Expected::Given->value), $is->given ?? null, $is->on ?? null));
+    }
+
+    /** "until Thu", "until about Thu, due Tue" for something that is ordered. @param  array{at: ?int, rests: ?string, given: ?string}  $is */
+    public static function until(array $is): string
+    {
+        if ($is['at'] === null) {
+            return '';
+        }
+        $day = When::day($is['at']);
+
+        return $is['rests'] === Expected::Overdue->value
+            ? " until about {$day}, was due ".When::day($is['given'])
+            : " until {$day}";
+    }
+
+    /** @param  array{at: ?int, rests: ?string}  $is of what nothing is ordered for */
+    public static function missing(array $is): string
+    {
+        return $is['at'] === null
+            ? ''
+            : ' ('.self::ifOrdered(new Arrival($is['at'], Expected::from($is['rests'] ?? Expected::IfOrdered->value))).')';
+    }
+}
