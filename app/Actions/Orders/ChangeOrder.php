@@ -16,7 +16,7 @@ use KeepPace\Core\Refused;
 /** Changes the head of an order, or cancels it; the master stays as it is and the difference is kept. */
 final class ChangeOrder
 {
-    public function __construct(private readonly OrderChange $change, private readonly OrderCopy $copy, private readonly PlannedCost $cost)
+    public function __construct(private readonly OrderChange $change, private readonly OrderCopy $copy, private readonly PlannedCost $cost, private readonly PartsDue $due)
     {
     }
 
@@ -24,6 +24,7 @@ final class ChangeOrder
     public function head(int $id, int $version, array $to, string $token, User $by): Booking
     {
         return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($to): string {
+            $follow = '';
             $quantity = $order->item->quantity($to['quantity'])->amount;
             if (! $quantity->isEqualTo($order->quantity)) {
                 $this->quantity($ledger, $order, $quantity);
@@ -31,6 +32,7 @@ final class ChangeOrder
             if ($to['due_on'] !== $order->due_on) {
                 $ledger->change($order, 'due', (string) $order->due_on, (string) $to['due_on']);
                 $order->due_on = $to['due_on'];
+                $follow = $this->partsFollow($ledger, $order);
             }
             if ($to['rank'] !== $order->rank) {
                 $ledger->change($order, 'rank', (string) $order->rank, (string) $to['rank']);
@@ -41,8 +43,22 @@ final class ChangeOrder
                 $order->is_held = $to['is_held'];
             }
 
-            return "Order {$order->number} changed.".$this->excess($order);
+            return "Order {$order->number} changed.".$follow.$this->excess($order);
         });
+    }
+
+    /** Parts made for it are due when its steps need them, so they move with it. */
+    private function partsFollow(Ledger $ledger, Order $order): string
+    {
+        $numbers = [];
+        foreach ($this->due->followed($order) as $id => [$before, $after]) {
+            $part = Order::query()->findOrFail($id);
+            $ledger->change($part, 'due', $before, $after);
+            $part->due_on = $after;
+            $numbers[] = $part->number;
+        }
+
+        return $numbers === [] ? '' : ' Made for it, due when its steps need them: '.implode(', ', $numbers).'.';
     }
 
     /** What is issued beyond what the order takes now is said, with what to do with it. */

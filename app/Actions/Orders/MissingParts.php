@@ -14,7 +14,7 @@ use KeepPace\Core\Stock\Condition;
 /** Orders for the made parts of an order that neither stock nor open orders will give it, at every level below. */
 final class MissingParts
 {
-    public function __construct(private readonly OrderCopy $copy)
+    public function __construct(private readonly OrderCopy $copy, private readonly PartsDue $due)
     {
     }
 
@@ -28,7 +28,13 @@ final class MissingParts
             }
             $missing = $this->missing($component);
             if ($missing->isPositive()) {
-                $part = $this->copy->make($ledger, $component->item, $missing, $order->due_on, for: $order);
+                $part = $this->copy->make(
+                    $ledger,
+                    $component->item,
+                    $missing,
+                    $this->due->on($order, $component->step_number),
+                    for: $order,
+                );
                 array_push($made, $part, ...$this->make($ledger, $part));
             }
         }

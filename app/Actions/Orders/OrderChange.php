@@ -3,6 +3,7 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -29,8 +30,10 @@ final class OrderChange
     public function handle(int|Closure $id, int $version, string $token, User $by, Closure $work, string $reason = ''): Booking
     {
         return $this->bookings->once(BookingKind::OrderChanged, $token, $by, function (Ledger $ledger) use ($id, $version, $work): void {
-            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()
-                ->findOrFail($id instanceof Closure ? $id() : $id);
+            $id = $id instanceof Closure ? $id() : $id;
+            // what is made for it may follow it: all heads are locked at once, by id
+            $orders = Heads::orders([$id, ...PartsDue::below($id)]);
+            $order = ($orders[$id] ?? throw Heads::gone(Order::class, $id))->load('item.unit', 'item.units.unit');
             ChangedMeanwhile::check($order, $version);
             if (! $order->state->isOpen()) {
                 throw Refused::because("Order {$order->number} is {$order->state->value} and can no longer be changed.");

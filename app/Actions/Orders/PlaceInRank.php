@@ -11,6 +11,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\User;
+use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -25,20 +26,21 @@ final class PlaceInRank
 
     /**
      * @param  int|null  $before  the order it goes before; null = last of all
+     * @param  bool  $withServants  shelf orders that are allotted to it go before it in the list too
      *
      * @throws Refused
      */
-    public function handle(int $id, ?int $before, string $token, User $by): Booking
+    public function handle(int $id, ?int $before, string $token, User $by, bool $withServants = false): Booking
     {
-        return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use ($id, $before): void {
-            $open = self::open();
-            $orders = Heads::orders([$id, ...$open]);
+        return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use ($id, $before, $withServants): void {
+            $orders = Heads::orders([$id, ...self::open()]);
             $order = $orders[$id] ?? throw Heads::gone(Order::class, $id);
             if (! $order->state->isOpen()) {
                 throw Refused::because("Order {$order->number} is {$order->state->value} and has no rank any more.");
             }
-            [$was, $is, $ranks] = self::places($id, $before);
-            if ($was === $is) {
+            $servants = $withServants ? $this->servants($id, $before) : [];
+            [$was, $is, $ranks] = self::places([...$servants, $id], $before);
+            if ($was === $is && $servants === []) {
                 throw Refused::because("Order {$order->number} stands there already.");
             }
             // an order whose rank is another one now has changed: a form that shows the old one is told so
@@ -51,7 +53,8 @@ final class PlaceInRank
             }
             $ledger->about($order);
             $ledger->change($order, 'place in rank', (string) $was, (string) $is);
-            $ledger->says("Order {$order->number} from place {$was} to place {$is}.");
+            $ledger->says("Order {$order->number} from place {$was} to place {$is}".($servants === [] ? '.' : ', before it '
+                .implode(', ', array_map(fn (int $one): string => $orders[$one]->number ?? '?', $servants)).'.'));
         });
     }
 
@@ -59,12 +62,30 @@ final class PlaceInRank
     public function effect(int $id, ?int $before): Effect
     {
         return $this->ask->of(function () use ($id, $before): void {
-            $ranks = self::places($id, $before)[2];
+            $ranks = self::places([$id], $before)[2];
             ksort($ranks); // in the order all deeds take orders in
             foreach ($ranks as $order => $rank) {
                 DB::table('orders')->where('id', $order)->update(['rank' => $rank]);
             }
         });
+    }
+
+    /**
+     * Orders for the shelf that are allotted to an order and would stand behind the place it gets: for parts and for
+     * machines they go with it all the same.
+     *
+     * @return list<int> what is needed first comes first
+     */
+    public function servants(int $id, ?int $before): array
+    {
+        $open = array_keys(self::rows());
+        $ahead = $before === null ? $open : array_slice($open, 0, (int) array_search($before, $open, true));
+        $shop = ShopState::now([$id]);
+
+        return array_values(array_filter(
+            array_diff($shop->servants($id), $ahead),
+            fn (int $one): bool => isset($shop->orders[$one]) && $shop->orders[$one]->for_order_id === null,
+        ));
     }
 
     /** @return list<int> */
@@ -73,49 +94,73 @@ final class PlaceInRank
         return array_values(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->pluck('id')->all());
     }
 
-    /**
-     * @return array{int, int, array<int, int>} the place it had, the one it gets, and the ranks that change by order
-     */
-    private static function places(int $id, ?int $before): array
+    /** @return array<int, int> rank by order, first the one that goes first */
+    private static function rows(): array
     {
-        $rows = DB::table('orders')
+        return DB::table('orders')
             ->whereIn('state', ['firm', 'released', 'running'])
             ->orderBy('rank')
             ->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')
             ->pluck('rank', 'id')->map(fn ($rank): int => (int) $rank)->all();
+    }
+
+    /**
+     * @param  non-empty-list<int>  $block  orders that go together, the one that is placed last
+     * @return array{int, int, array<int, int>} the place it had, the one it gets, and the ranks that change by order
+     */
+    private static function places(array $block, ?int $before): array
+    {
+        $rows = self::rows();
+        $id = $block[count($block) - 1];
         $was = array_search($id, array_keys($rows), true);
-        if ($was === false || ($before !== null && ! isset($rows[$before]))) {
+        if ($was === false || ($before !== null && ! isset($rows[$before])) || array_diff($block, array_keys($rows)) !== []) {
             throw Refused::because('One of the orders is no longer open. Look at the list anew.');
         }
-        $others = array_values(array_diff(array_keys($rows), [$id]));
-        $at = match ($before) {
-            null => count($others),
-            $id => $was,
+        $others = array_values(array_diff(array_keys($rows), $block));
+        $at = match (true) {
+            $before === null => count($others),
+            in_array($before, $block, true) => count(array_diff(array_slice(array_keys($rows), 0, $was), $block)),
             default => (int) array_search($before, $others, true),
         };
         $low = $at === 0 ? null : $rows[$others[$at - 1]];
         $high = isset($others[$at]) ? $rows[$others[$at]] : null;
-        $rank = match (true) {
-            $low === null && $high === null => 500,
-            $low === null => intdiv((int) $high, 2),
-            $high === null => $low + self::GAP,
-            default => intdiv($low + $high, 2),
-        };
-        if (($low === null || $rank > $low) && ($high === null || $rank < $high)) {
-            return [$was + 1, $at + 1, [$id => $rank]];
+        $place = $at + count($block);
+        $ranks = self::between($block, $low, $high);
+        if ($ranks !== null) {
+            return [$was + 1, $place, $ranks];
         }
         // no room between the two: all are numbered anew, in the order they stand
-        array_splice($others, $at, 0, [$id]);
+        array_splice($others, $at, 0, $block);
         $anew = [];
-        foreach ($others as $place => $other) {
-            $anew[$other] = ($place + 1) * self::GAP;
+        foreach ($others as $n => $other) {
+            $anew[$other] = ($n + 1) * self::GAP;
         }
 
         return [
             $was + 1,
-            $at + 1,
+            $place,
             array_filter($anew, fn (int $rank, int $order): bool => $rank !== $rows[$order], ARRAY_FILTER_USE_BOTH),
         ];
+    }
+
+    /**
+     * @param  non-empty-list<int>  $block
+     * @return array<int, int>|null ranks between two others, by order; null = there is no room
+     */
+    private static function between(array $block, ?int $low, ?int $high): ?array
+    {
+        $gaps = count($block) + 1;
+        $step = match (true) {
+            $high !== null => intdiv($high - ($low ?? 0), $gaps),
+            default => self::GAP,
+        };
+        $first = $high === null && $low === null ? 500 - self::GAP : $low ?? 0;
+        $ranks = [];
+        foreach ($block as $n => $order) {
+            $ranks[$order] = $first + $step * ($n + 1);
+        }
+
+        return $step < 1 ? null : $ranks;
     }
 }

@@ -33,6 +33,7 @@ final class Backflush
     public static function of(Ledger $ledger, Order $order, OrderStep $counted): self
     {
         $components = OrderComponent::query()->with('item.unit')->where('order_id', $order->id)->where('issue_by', 'backflush')
+            ->whereHas('item', fn ($item) => $item->whereNotIn('kind', Item::NEVER_ISSUED))
             ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
         $items = array_values($components->pluck('item_id')->unique()->all());
 

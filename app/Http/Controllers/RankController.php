@@ -9,6 +9,7 @@ use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
 use App\Wording\ChangeWords;
 use Illuminate\Contracts\View\View;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 
 /** The one rank of orders, changed by drag or by keyboard, its effect shown before it is kept. */
@@ -23,26 +24,34 @@ class RankController extends Controller
     {
         [$order, $before] = $this->typed($request);
 
-        return $this->page(['order' => Order::query()->findOrFail($order), 'before' => $before === null ? null : Order::query()->findOrFail($before), 'says' => ChangeWords::of($place->effect($order, $before))]);
+        return $this->page([
+            'order' => Order::query()->findOrFail($order),
+            'before' => $before === null ? null : Order::query()->findOrFail($before),
+            'says' => ChangeWords::of($place->effect($order, $before)),
+            'servants' => Order::query()->with('item')->findMany($place->servants($order, $before)),
+        ]);
     }
 
     public function store(DeedRequest $request, PlaceInRank $place): RedirectResponse
     {
         [$order, $before] = $this->typed($request);
 
-        return $this->done(to_route('rank.index'), $place->handle($order, $before, $request->token(), $request->person()));
+        return $this->done(to_route('rank.index'), $place->handle($order, $before, $request->token(), $request->person(), $request->boolean('with_servants')));
     }
 
     /** "12-7": order 12 before order 7; "12-0": last of all. @return array{int, int|null} */
     private function typed(DeedRequest $request): array
     {
-        $typed = $request->validate(['move' => ['required', 'string', 'regex:/^\d{1,18}-\d{1,18}$/']], ['move.*' => 'Drag the row again: it did not say where to.']);
+        $typed = $request->validate([
+            'move' => ['required', 'string', 'regex:/^\d{1,18}-\d{1,18}$/'],
+            'with_servants' => ['nullable', 'boolean'],
+        ], ['move.*' => 'Drag the row again: it did not say where to.']);
         [$order, $before] = array_map(intval(...), explode('-', $typed['move']));
 
         return [$order, $before === 0 ? null : $before];
     }
 
-    /** @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>}|null  $effect */
+    /** @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>, servants: Collection<int, Order>}|null  $effect */
     private function page(?array $effect): View
     {
         $rows = OrderList::ranked();

@@ -44,7 +44,9 @@ final class OrderList
     {
         $place = array_flip($ids);
 
-        return self::base()->whereIn('o.id', $ids)->get()->sortBy(fn (\stdClass $row): int => $place[$row->id])->values();
+        return self::base()->whereIn('o.id', $ids)->get()
+            ->each(fn (\stdClass $row) => $row->for = $row->customers ?? $row->for_number ?? 'the shelf')
+            ->sortBy(fn (\stdClass $row): int => $place[$row->id])->values();
     }
 
     private static function matching(OrderFilter $filter): Builder
@@ -98,7 +100,8 @@ final class OrderList
     {
         return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
-            ->select(['o.id', 'o.number', 'o.quantity', 'o.received_quantity', 'o.state', 'o.is_held', 'o.due_on', 'o.rank', 'o.version',
+            ->leftJoin('orders AS parent', 'parent.id', 'o.for_order_id')
+            ->select(['parent.number AS for_number', 'o.id', 'o.number', 'o.quantity', 'o.received_quantity', 'o.state', 'o.is_held', 'o.due_on', 'o.rank', 'o.version',
                 'o.short_reason', 'o.for_order_id', 'o.item_id', 'i.number AS item_number', 'i.name AS item_name', 'i.tracking',
                 'u.code AS unit',
                 'p.finish_at', 'p.due_at', 'p.late_minutes', 'p.readiness', 'p.can_start', 'p.blocks', 'p.unplaced', 'p.order_by', 'p.late_for'])

@@ -3,6 +3,7 @@
 namespace App\Queries\Shop;
 
 use App\Models\Cover;
+use App\Models\Item;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -11,71 +12,117 @@ use KeepPace\Core\Planning\Allocation;
 use KeepPace\Core\Planning\ComponentNeed;
 use KeepPace\Core\Planning\Supply;
 
-/** What open orders still need, and the stock, reservations and receipts that are given to them by rank. */
+/**
+ * What open orders still need, and the stock, reservations and receipts that are given to them: read once, dealt out by
+ * any order of the orders.
+ */
 final class PartsGiven
 {
-    /**
-     * @param  Collection<int, \stdClass>  $orders  open ones by id, in rank order
-     */
+    /** @var array<int, list<ComponentNeed>> by order */
+    private array $needs = [];
+
+    /** @var array<int, int> customer by component, of needs he supplies himself */
+    private array $owned = [];
+
+    /** @var array<int, BigDecimal> free and unpromised, by item */
+    private array $stock = [];
+
+    /** @var array<int, BigDecimal> promised to customer lines, by order */
+    private array $promised = [];
+
+    /** @var array<string, BigDecimal> of the stock, kept hard: by "order-item" */
+    private array $reserved = [];
+
+    /** @var list<Supply> */
+    private readonly array $supplies;
+
+    /** @var array<int, Allocated>|null by component */
+    private ?array $theirs = null;
+
+    /** @param  Collection<int, \stdClass>  $orders  open ones by id */
     public function __construct(private readonly Collection $orders, private readonly Deliveries $deliveries)
     {
+        $this->readNeeds();
+        $items = collect($this->needs)->flatten()->pluck('item')->unique()->values();
+        $this->readStock($items);
+        $this->supplies = [...$this->purchases($items), ...$this->ordersComing($items)];
     }
 
-    /** @return array<int, Allocated> by component id */
-    public function allocate(): array
+    /**
+     * @param  list<int>  $orders  who is served first comes first
+     * @return array<int, Allocated> by component id
+     */
+    public function dealt(array $orders): array
     {
-        $components = DB::table('order_components AS c')->join('items AS i', 'i.id', 'c.item_id')
-            ->whereIn('c.order_id', $this->orders->keys())->where('i.kind', '<>', 'consumable')->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
-            ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'i.name', 'i.number', 'i.lead_days'])
-            ->groupBy('order_id');
-        $items = $components->flatten(1)->pluck('item_id')->unique()->values();
-        $needs = [];
-        $owned = [];
-        foreach ($this->orders as $order) {
-            foreach ($order->is_held ? [] : $components[$order->id] ?? [] as $row) {
-                if ($row->supplied_by === 'customer') {
-                    $owned[$row->id] = (int) $order->owner_id;
-                }
-                $needs[] = new ComponentNeed($row->id, $order->id, $row->item_id, $row->name, $row->step_number,
-                    BigDecimal::of($row->planned_quantity)->minus($row->used_quantity)->minus($row->replaced_quantity));
+        $needs = array_merge(...array_map(fn (int $order): array => $this->needs[$order] ?? [], $orders));
+        $this->theirs ??= $this->customersOwn($needs);
+        $ours = array_filter($needs, fn (ComponentNeed $need): bool => ! isset($this->owned[$need->id]));
+
+        return Allocation::of(array_values($ours), $this->stock, $this->supplies, $this->reserved) + $this->theirs;
+    }
+
+    /** Consumables, time and work done outside lie on no shelf: no order waits for them. */
+    private function readNeeds(): void
+    {
+        $components = DB::table('order_components AS c')
+            ->join('items AS i', 'i.id', 'c.item_id')
+            ->whereIn('c.order_id', $this->orders->keys())
+            ->whereNotIn('i.kind', Item::NEVER_ISSUED)
+            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
+            ->get([
+                'c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity',
+                'c.replaced_quantity', 'c.supplied_by', 'i.name',
+            ]);
+        foreach ($components as $row) {
+            $order = $this->orders[$row->order_id];
+            if ($order->is_held) {
+                continue;
             }
+            if ($row->supplied_by === 'customer') {
+                $this->owned[$row->id] = (int) $order->owner_id;
+            }
+            $open = BigDecimal::of($row->planned_quantity)->minus($row->used_quantity)->minus($row->replaced_quantity);
+            $this->needs[$order->id][] = new ComponentNeed($row->id, $order->id, $row->item_id, $row->name, $row->step_number, $open);
         }
-        $promised = Cover::query()->whereIn('item_id', $items)->where('quantity', '>', 0)->groupBy('item_id', 'supply', 'order_id')
-            ->selectRaw('item_id, order_id, SUM(quantity) AS quantity')->toBase()->get();
-        $stock = [];
-        foreach (DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->whereIn('b.item_id', $items)
-            ->where('p.kind', 'store')
-            ->where('b.condition', 'free')->where('b.owner_id', 0)->groupBy('b.item_id')
-            ->selectRaw('b.item_id, SUM(b.quantity) AS quantity')->get() as $row) {
-            $stock[$row->item_id] = BigDecimal::of($row->quantity);
+    }
+
+    /** @param  Collection<int, mixed>  $items */
+    private function readStock(Collection $items): void
+    {
+        $there = DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->whereIn('b.item_id', $items)
+            ->where('p.kind', 'store')->where('b.condition', 'free')->where('b.owner_id', 0)
+            ->groupBy('b.item_id')->selectRaw('b.item_id, SUM(b.quantity) AS quantity');
+        foreach ($there->get() as $row) {
+            $this->stock[$row->item_id] = BigDecimal::of($row->quantity);
         }
-        $kept = [];
-        foreach ($promised as $row) {
-            if ($row->order_id === null && isset($stock[$row->item_id])) {
-                $stock[$row->item_id] = $stock[$row->item_id]->minus($row->quantity);
+        $promised = Cover::query()->whereIn('item_id', $items)->where('quantity', '>', 0)
+            ->groupBy('item_id', 'supply', 'order_id')
+            ->selectRaw('item_id, order_id, SUM(quantity) AS quantity')->toBase();
+        foreach ($promised->get() as $row) {
+            if ($row->order_id === null && isset($this->stock[$row->item_id])) {
+                $this->stock[$row->item_id] = $this->stock[$row->item_id]->minus($row->quantity);
             } else {
-                $kept[$row->order_id] = BigDecimal::of($row->quantity);
+                $this->promised[$row->order_id] = BigDecimal::of($row->quantity);
             }
         }
-
-        $reserved = [];
-        foreach (DB::table('reservations')->whereIn('item_id', $items)->where('quantity', '>', 0)->groupBy('order_id', 'item_id')->selectRaw('order_id, item_id, SUM(quantity) AS quantity')->get() as $row) {
-            $reserved["{$row->order_id}-{$row->item_id}"] = BigDecimal::of($row->quantity);
+        $reserved = DB::table('reservations')->whereIn('item_id', $items)->where('quantity', '>', 0)
+            ->groupBy('order_id', 'item_id')->selectRaw('order_id, item_id, SUM(quantity) AS quantity');
+        foreach ($reserved->get() as $row) {
+            $this->reserved["{$row->order_id}-{$row->item_id}"] = BigDecimal::of($row->quantity);
         }
-        $own = $this->customersOwn($needs, $owned);
-
-        return Allocation::of($own['ours'], $stock, [...$this->purchases($items), ...$this->ordersComing($items, $kept)], $reserved) + $own['theirs'];
     }
 
     /**
      * Needs of a customer's own material are met from what that customer has sent, never from ours.
      *
      * @param  list<ComponentNeed>  $needs
-     * @param  array<int, int>  $owned  customer by component
-     * @return array{ours: list<ComponentNeed>, theirs: array<int, Allocated>}
+     * @return array<int, Allocated> by component
      */
-    private function customersOwn(array $needs, array $owned): array
+    private function customersOwn(array $needs): array
     {
+        $owned = $this->owned;
         $theirs = array_filter($needs, fn (ComponentNeed $need): bool => isset($owned[$need->id]));
         $result = [];
         $stock = $theirs === [] ? collect() : DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')->where('b.condition', 'free')
@@ -85,9 +132,12 @@ final class PartsGiven
             $result += Allocation::of(array_values(array_filter($theirs, fn (ComponentNeed $need): bool => $owned[$need->id] === $owner)),
                 $rows->mapWithKeys(fn ($row): array => [$row->item_id => BigDecimal::of($row->quantity)])->all(), []);
         }
-        $result += Allocation::of(array_values(array_filter($theirs, fn (ComponentNeed $need): bool => ! isset($result[$need->id]))), [], []);
 
-        return ['ours' => array_values(array_filter($needs, fn (ComponentNeed $need): bool => ! isset($owned[$need->id]))), 'theirs' => $result];
+        return $result + Allocation::of(
+            array_values(array_filter($theirs, fn (ComponentNeed $need): bool => ! isset($result[$need->id]))),
+            [],
+            [],
+        );
     }
 
     /**
@@ -107,15 +157,14 @@ final class PartsGiven
 
     /**
      * @param  Collection<int, mixed>  $items
-     * @param  array<int, BigDecimal>  $kept  promised to customer lines, by order
      * @return list<Supply>
      */
-    private function ordersComing(Collection $items, array $kept): array
+    private function ordersComing(Collection $items): array
     {
         $wanted = array_flip($items->all());
         $supplies = [];
         foreach ($this->orders as $order) {
-            $open = $order->will_give->minus($order->received_quantity)->minus($kept[$order->id] ?? BigDecimal::zero());
+            $open = $order->will_give->minus($order->received_quantity)->minus($this->promised[$order->id] ?? BigDecimal::zero());
             if (isset($wanted[$order->item_id]) && $open->isPositive()) {
                 $supplies[] = new Supply("order {$order->number}", $order->item_id, $open, order: $order->id,
                     forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null);

@@ -22,20 +22,23 @@ use KeepPace\Core\Scheduling\Problem;
  */
 final class ShopState
 {
+    /** Dealing out again changes who waits for whom less each time. */
+    private const PASSES = 4;
+
     private const OPEN = ['firm', 'released', 'running'];
 
     private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at', 'spell_from',
         'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days', 'alternatives',
         'transfer_quantity'];
 
-    /** @var Collection<int, \stdClass> open orders by id, in rank order */
-    public readonly Collection $orders;
+    /** @var Collection<int, \stdClass> open orders by id, with ->standing (a Standing), by that */
+    public Collection $orders;
 
     /** @var array<int, list<\stdClass>> open steps by order, with expected_in and left */
     private array $steps = [];
 
     /** @var array<int, Allocated> by component id */
-    public readonly array $allocated;
+    public array $allocated = [];
 
     /** @var array<int, list<Allocated>> */
     private array $byOrder = [];
@@ -57,11 +60,11 @@ final class ShopState
             ->orderBy('id')
             ->get(['id', 'number', 'item_id', 'quantity', 'received_quantity', 'state', 'is_held', 'due_on', 'rank', 'for_order_id',
                 'released_at', 'owner_id'])->keyBy('id');
-        $this->orders = $orders->only($first)->union($orders);
+        $this->orders = $orders;
         $this->plant = Deliveries::plant();
         $this->deliveries = new Deliveries($this->plant ?? Deliveries::everyDay(), self::minute($now));
         $this->readSteps();
-        $this->allocated = (new PartsGiven($this->orders, $this->deliveries))->allocate();
+        $this->dealOut($orders->only($first)->keys()->all());
         $missing = [];
         foreach ($this->allocated as $allocated) {
             $this->byOrder[$allocated->need->order][] = $allocated;
@@ -101,7 +104,7 @@ final class ShopState
                 [$materialAt, $after] = $this->material($order->id, $step->id);
                 $steps[] = $input->step($step, $order->quantity, $this->steps[$order->id][$place + 1] ?? null, $materialAt, $after, $pins[$step->id] ?? null);
             }
-            $jobs[] = new Job($order->id, "order {$order->number}", $order->rank, $this->dueMinute($order->due_on), $steps);
+            $jobs[] = new Job($order->id, "order {$order->number}", $order->standing->rank, $this->dueMinute($order->due_on), $steps);
         }
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
@@ -178,6 +181,29 @@ final class ShopState
         return array_values(array_unique(array_filter($orders)));
     }
 
+    /**
+     * Orders that an order waits for, and those that these wait for: what is needed first comes first.
+     *
+     * @return list<int>
+     */
+    public function servants(int $order): array
+    {
+        $all = [];
+        $take = function (int $of) use (&$take, &$all): void {
+            foreach ($this->waitsFor($of) as $one) {
+                if (! isset($all[$one])) {
+                    $all[$one] = false;
+                    $take($one);
+                    unset($all[$one]);
+                    $all[$one] = true;
+                }
+            }
+        };
+        $take($order);
+
+        return array_values(array_diff(array_keys($all), [$order]));
+    }
+
     /** The open step a need is for: its own, or the next that is left. */
     public function stepOf(Allocated $row): ?int
     {
@@ -207,6 +233,62 @@ final class ShopState
     public static function minute(\DateTimeInterface $time): int
     {
         return intdiv($time->getTimestamp(), 60);
+    }
+
+    /**
+     * Deals out what there is by the orders' standing. What an order waits for stands at least as high as the order
+     * itself, for parts and for machines: one put first would else wait for castings dealt out by its gear order's own
+     * place. Who waits for whom is known only when it has been dealt out, so it is done until it stays as it is.
+     *
+     * @param  list<int>  $first  orders that are taken to go before all others
+     */
+    private function dealOut(array $first): void
+    {
+        $parts = new PartsGiven($this->orders, $this->deliveries);
+        $waiting = [];
+        foreach ($this->orders as $order) {
+            $waiting[$order->id][] = $order->for_order_id;
+        }
+        for ($pass = 0; $pass < self::PASSES; $pass++) {
+            $was = $this->orders->keys()->all();
+            $this->stand($first, $waiting);
+            $is = $this->orders->keys()->all();
+            if ($pass > 0 && $was === $is) {
+                break;
+            }
+            $this->allocated = $parts->dealt($is);
+            foreach ($this->allocated as $row) {
+                foreach ($row->coming as ['supply' => $supply]) {
+                    if ($supply->order !== null) {
+                        $waiting[$supply->order][] = $row->need->order;
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $first
+     * @param  array<int, list<int|null>>  $waiting  who waits for an order, by order
+     */
+    private function stand(array $first, array $waiting): void
+    {
+        foreach ($this->orders as $order) {
+            $order->standing = Standing::own($order, in_array($order->id, $first, true));
+        }
+        do {
+            $moved = false;
+            foreach ($this->orders as $order) {
+                foreach ($waiting[$order->id] ?? [] as $id) {
+                    $parent = $id === null || $id === $order->id ? null : $this->orders[$id] ?? null;
+                    if ($parent !== null && ! $parent->is_held && $order->standing->isBehind($parent->standing)) {
+                        $order->standing = $order->standing->before($parent->standing);
+                        $moved = true;
+                    }
+                }
+            }
+        } while ($moved);
+        $this->orders = $this->orders->sort(fn (\stdClass $a, \stdClass $b): int => $a->standing->key <=> $b->standing->key);
     }
 
     private function readSteps(): void

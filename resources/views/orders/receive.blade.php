@@ -7,7 +7,7 @@
         <tbody>
         @foreach ($rows as $row)
             @php($form = new \App\Http\Typed("receive-{$row->id}"))
-            <tr><td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td><td class="cut w1">{{ $row->customers ?? 'the shelf' }}</td>
+            <tr><td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td><td class="cut w1">{{ $row->customers ?? $row->for_number ?? 'the shelf' }}</td>
                 <td class="n">{{ $amount($row->ready) }} {{ $row->unit }}</td><td class="n w2">{{ $amount($row->received_quantity) }} of {{ $amount($row->quantity) }}</td>
                 @can('receive')
                 <td class="n"><form id="r{{ $row->id }}" method="post" action="{{ route('receive.store', $row->id) }}">@csrf @token($form->form)</form><x-field bare :in="$form" form="r{{ $row->id }}" name="quantity" :label="'Quantity from '.$row->number" class="n ms-auto" :value="$amount($row->ready)" inputmode="decimal" /></td>

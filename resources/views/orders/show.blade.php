@@ -15,7 +15,7 @@
     <div class="mb-2" style="max-width:46rem"><x-pace :strip="$page->strip" :width="560" :late="$order->due_on && $open ? $order->late_minutes : null" /></div>
     <p class="mb-2">@if ($open)<x-readiness :row="$order" />@if ($order->finish_at), planned to finish {{ \App\Wording\When::say($order->finish_at) }} (<a href="{{ route('late.show', $order->id) }}">why then</a>, <a href="{{ route('board', ['order' => $order->number]) }}">on the board</a>)@endif @endif
         @foreach ($page->ties as $tie) {{ $open || ! $loop->first ? '· ' : '' }}for <a href="{{ route('customer-orders.show', $tie->customer_order_id) }}">{{ $tie->number }}/{{ $tie->position }}</a> {{ $tie->customer }}@if ($tie->quantity > 0) ({{ \App\Wording\Figures::amount($tie->quantity) }} promised for {{ \App\Wording\When::day($tie->promised_on) }})@endif @endforeach
-        @if ($page->ties->isEmpty()) {{ $open ? '· ' : '' }}for the shelf @endif
+        @if ($page->ties->isEmpty() && $order->for_order_id === null) {{ $open ? '· ' : '' }}for the shelf @endif
         @foreach ($page->related as $other) · {{ $other->for_order_id === $order->id ? 'its part' : 'for' }} <a href="{{ route('orders.show', $other->id) }}">{{ $other->number }}</a> {{ $other->item_name }}, {{ $other->state }}@endforeach
         @if ($page->orderBy) · <span @class(['behind notched' => $page->isTooLate, 'soon' => ! $page->isTooLate])>{{ $page->orderBy }}</span>@endif
         @if ($order->short_reason) · <span class="soon">released short: {{ $order->short_reason }}</span>@endif</p>
