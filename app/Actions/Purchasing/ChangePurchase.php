@@ -52,7 +52,7 @@ final class ChangePurchase
     {
         return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($on): string {
             if ($on <= $this->today()) {
-                throw Refused::because('Ask again on a day after today.', 'on');
+                throw Refused::because('Ask again on a day after today.', 'expected_on');
             }
             $purchase->ask_again_on = $on;
 

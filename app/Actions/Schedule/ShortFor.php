@@ -2,11 +2,13 @@
 
 namespace App\Actions\Schedule;
 
+use App\Queries\Shop\Capacity;
 use App\Queries\Shop\ShopState;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Plan\LatestStart;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
+use KeepPace\Core\Scheduling\WorkCentre;
 
 /**
  * By when what an order misses has to be ordered, and which orders are late because nobody ordered it: those that would
@@ -29,7 +31,7 @@ final class ShortFor
 
     public function __construct(private readonly ShopState $shop, private readonly Problem $problem, Schedule $schedule)
     {
-        $latest = new LatestStart($problem, $schedule);
+        $latest = new LatestStart($problem, $schedule, $this->centres());
         foreach ($problem->jobs as $job) {
             if ($job->id < 0 || $job->due === null || ! isset($shop->orders[$job->id])) {
                 continue; // held for a promise
@@ -40,6 +42,25 @@ final class ShortFor
             }
         }
         $this->passOn();
+    }
+
+    /**
+     * The plan looks up open time only as far as it needs it; dates of orders that miss a part can lie beyond.
+     *
+     * @return array<int, WorkCentre>
+     */
+    private function centres(): array
+    {
+        $far = 0;
+        foreach ($this->problem->jobs as $job) {
+            $far = $this->shop->missing($job->id) === [] ? $far : max($far, $job->due ?? 0);
+        }
+        $known = array_map(fn (WorkCentre $centre): int => max([0, ...$centre->open->ends]), $this->problem->workCentres);
+        $days = intdiv($far - $this->problem->now, 1440) + 2;
+
+        return $known === [] || $far <= min($known)
+            ? $this->problem->workCentres
+            : (new Capacity($this->problem->now, $days))->workCentres;
     }
 
     public function orderBy(int $order): ?string

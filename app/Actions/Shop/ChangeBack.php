@@ -30,7 +30,7 @@ final class ChangeBack
         return $this->change($id, $reason, $token, $by, function (Consignment $handful, string $what) use ($on): string {
             $deliveries = Deliveries::now();
             if ($on < $deliveries->today) {
-                throw Refused::because('It cannot be back before today.', 'on');
+                throw Refused::because('It cannot be back before today.', 'expected_on');
             }
             $was = $this->day($handful->back_at);
             $time = $handful->back_at->setTimezone(config()->string('pace.zone'))->format('H:i');
@@ -50,7 +50,7 @@ final class ChangeBack
     {
         return $this->change($id, $reason, $token, $by, function (Consignment $handful, string $what) use ($on): string {
             if ($on <= Deliveries::now()->today) {
-                throw Refused::because('Ask again on a day after today.', 'on');
+                throw Refused::because('Ask again on a day after today.', 'expected_on');
             }
             $handful->ask_again_on = $on;
 

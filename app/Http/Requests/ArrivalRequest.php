@@ -9,7 +9,7 @@ class ArrivalRequest extends DeedRequest
     {
         return [
             'answer' => ['required', 'in:day,again,never'],
-            'on' => ['required_unless:answer,never', 'nullable', ...Rules::workedDay()],
+            'expected_on' => ['required_unless:answer,never', 'nullable', ...Rules::workedDay()],
             'reason' => ['required_if:answer,never', 'nullable', ...Rules::text(200)],
         ];
     }
@@ -18,7 +18,7 @@ class ArrivalRequest extends DeedRequest
     {
         return [
             ...parent::messages(),
-            'on.required_unless' => 'Type the day.',
+            'expected_on.required_unless' => 'Type the day.',
             'reason.required_if' => 'Say why it comes no more.',
         ];
     }
@@ -31,7 +31,7 @@ class ArrivalRequest extends DeedRequest
 
     public function on(): string
     {
-        return (string) $this->validated('on');
+        return (string) $this->validated('expected_on');
     }
 
     public function reason(): string

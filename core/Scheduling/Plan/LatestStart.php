@@ -8,6 +8,7 @@ use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
+use KeepPace\Core\Scheduling\WorkCentre;
 
 /**
  * The latest a step can start for its job to keep its date, all other jobs where they stand in the plan.
@@ -21,7 +22,8 @@ final class LatestStart
     /** @var array<string, list<array{int, int, int}>> start, end and job of what is planned, by work centre and machine */
     private array $planned = [];
 
-    public function __construct(private readonly Problem $problem, Schedule $schedule)
+    /** @param  array<int, WorkCentre>  $centres  with open time looked up as far as the dates */
+    public function __construct(private readonly Problem $problem, Schedule $schedule, private readonly array $centres)
     {
         foreach ($problem->jobs as $job) {
             foreach ($job->steps as $step) {
@@ -54,7 +56,7 @@ final class LatestStart
 
     private function on(int $centre, int $minutes, int $limit, int $job): int
     {
-        $of = $this->problem->workCentres[$centre];
+        $of = $this->centres[$centre];
         $starts = [];
         for ($machine = 1; $machine <= $of->machines; $machine++) {
             $planned = $this->planned["{$centre}-{$machine}"] ?? [];
@@ -79,6 +81,7 @@ final class LatestStart
             $end = min($end, $from);
         }
 
-        return $open->startFor($end, $minutes) ?? $end - $minutes;
+        // before all open time that was looked up: too late in any case
+        return $open->startFor($end, $minutes) ?? min($end - $minutes, $this->problem->now - 1);
     }
 }

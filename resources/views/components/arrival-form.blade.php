@@ -1,6 +1,6 @@
 <form class="actions align-items-start mb-0" method="post" action="{{ $question->to() }}">
     @csrf @method('put') @token($in->form)
-    <x-day bare worked :in="$in" name="on" :label="'Day for: '.$question->says" />
+    <x-day bare worked :in="$in" name="expected_on" :label="'Day for: '.$question->says" />
     <button class="btn btn-act btn-small" name="answer" value="day">Comes on that day</button>
     <button class="btn btn-quiet btn-small" name="answer" value="again">Not known, ask again then</button>
     @if ($question->canComeNoMore())

@@ -1,0 +1,203 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Purchasing\ChangePurchase;
+use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Schedule\KeepUp;
+use App\Actions\Shop\ChangeBack;
+use App\Models\Consignment;
+use App\Models\Order;
+use App\Models\Plan;
+use App\Models\Purchase;
+use App\Queries\Questions\ArrivalList;
+use App\Queries\Questions\ArrivalQuestion;
+use App\Queries\Shop\Deliveries;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
+
+/* What should be here and is not has no date until somebody gives one: our own rule, foundations 'overdue'. Today is Tue 24 Nov 2026. */
+
+function bought(object $test, string $item, string $quantity, string $on): Purchase
+{
+    app(RaisePurchases::class)->handle(
+        [new PurchaseLine($test->shop->item($item)->id, $quantity, expectedOn: $on)],
+        false,
+        $test->shop->token(),
+        $test->shop->as(Role::Buyer),
+    );
+
+    return Purchase::query()->latest('id')->firstOrFail();
+}
+
+function nothingThere(object $test, string ...$items): void
+{
+    foreach ($items as $item) {
+        DB::table('balances')->where('item_id', $test->shop->item($item)->id)->update(['quantity' => 0]);
+    }
+}
+
+function day(object $test, string $date): void
+{
+    $test->travelTo(new CarbonImmutable("{$date} 09:00", 'Europe/Dublin'));
+    app(KeepUp::class)->handle(null);
+}
+
+/** When the first step of an order is planned to start, on the plant's clock. */
+function begins(Order $order): string
+{
+    $at = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')
+        ->where('s.order_id', $order->id)->where('p.plan_id', Plan::LIVE)->orderBy('s.number')->value('p.start_at');
+
+    return CarbonImmutable::parse($at, 'UTC')->setTimezone('Europe/Dublin')->format('Y-m-d H:i');
+}
+
+/** @return list<string> */
+function asked(): array
+{
+    return array_map(fn (ArrivalQuestion $one): string => $one->says, ArrivalList::asked(Deliveries::now()));
+}
+
+beforeEach(function () {
+    $this->buyer = $this->shop->as(Role::Buyer);
+});
+
+/** Gears to be made of castings that are to come on Thu 26 Nov. */
+function castings(object $test): void
+{
+    nothingThere($test, 'CAST-48');
+    $test->line = bought($test, 'CAST-48', '50', '2026-11-26');
+    $test->gear = $test->shop->order('GEAR-48', '10');
+}
+
+it('plans what is overdue for two working days from today, each day anew, and asks for it', function () {
+    castings($this);
+    expect(begins($this->gear))->toBe('2026-11-27 07:00')->and(asked())->toBe([]);
+    day($this, '2026-11-27'); // it was due yesterday
+    expect(begins($this->gear))->toBe('2026-12-02 07:00') // taken for Tue 1 Dec, used from the next opening
+        ->and(asked())->toBe(["{$this->line->number} was due yesterday: when does it come?"]);
+    day($this, '2026-12-10');
+    expect(begins($this->gear))->toBe('2026-12-15 07:00');
+    $this->actingAs($this->buyer)->get("/orders/{$this->gear->id}")->assertSee('waits until about Tue, was due 26 Nov');
+    $this->get('/purchases')->assertSee('was due 26 Nov, taken for Mon')->assertSee('first said for 26 Nov, passed 1 time');
+    $this->get('/questions')->assertSee("{$this->line->number} was due on 26 Nov: when does it come?")->assertSee('Comes on that day');
+    $this->get('/')->assertSee('1 question is open');
+});
+
+it('takes the day of the answer, and keeps the day first given and how often one has passed', function () {
+    castings($this);
+    day($this, '2026-11-30');
+    $answer = fn (array $typed): object => $this->actingAs($this->buyer)->from('/questions')
+        ->put("/purchase-lines/{$this->line->id}/arrival", ['token' => uniqid(), ...$typed]);
+    $answer(['answer' => 'day', 'expected_on' => '4.12.'])->assertSessionHasNoErrors();
+    expect($this->line->refresh()->only(['expected_on', 'first_expected_on', 'days_passed']))
+        ->toBe(['expected_on' => '2026-12-04', 'first_expected_on' => '2026-11-26', 'days_passed' => 1])
+        ->and(begins($this->gear))->toBe('2026-12-07 07:00')->and(asked())->toBe([]);
+    day($this, '2026-12-07');
+    $answer(['answer' => 'day', 'expected_on' => 'Wed'])->assertSessionHasNoErrors();
+    expect($this->line->refresh()->only(['expected_on', 'first_expected_on', 'days_passed']))
+        ->toBe(['expected_on' => '2026-12-09', 'first_expected_on' => '2026-11-26', 'days_passed' => 2]);
+    // hurried in time, no day has passed
+    app(ChangePurchase::class)->date($this->line->id, '2026-12-08', null, '', 'hurry', $this->buyer);
+    expect($this->line->refresh()->days_passed)->toBe(2);
+});
+
+it('asks again on the day that was said, and plans for no day before it', function () {
+    castings($this);
+    day($this, '2026-11-27');
+    $this->actingAs($this->buyer)->from('/questions')
+        ->put("/purchase-lines/{$this->line->id}/arrival", ['token' => 'a', 'answer' => 'again', 'expected_on' => 'Thu'])
+        ->assertSessionHasNoErrors();
+    expect(asked())->toBe([])->and(begins($this->gear))->toBe('2026-12-04 07:00');
+    day($this, '2026-12-02');
+    expect(asked())->toBe([]);
+    day($this, '2026-12-03');
+    expect(asked())->toHaveCount(1);
+    app(ChangePurchase::class)->date($this->line->id, '2026-12-04', null, '', 'given', $this->buyer);
+    expect($this->line->refresh()->ask_again_on)->toBeNull()->and(asked())->toBe([]);
+});
+
+it('counts what comes no more as not ordered', function () {
+    castings($this);
+    day($this, '2026-11-27');
+    $put = fn (array $typed): object => $this->actingAs($this->buyer)->from('/questions')
+        ->put("/purchase-lines/{$this->line->id}/arrival", ['token' => uniqid(), 'answer' => 'never', ...$typed]);
+    $put([])->assertSessionHasErrors(['reason' => 'Say why it comes no more.']);
+    $put(['reason' => 'the foundry burnt down'])->assertSessionHasNoErrors();
+    $row = DB::table('plan_orders')->where('order_id', $this->gear->id)->first();
+    expect($row->readiness)->toBe('stuck')->and(asked())->toBe([])->and($this->line->refresh()->is_open)->toBeFalse();
+});
+
+it('refuses a day that has passed, a closed one with its cure, and who may not', function () {
+    castings($this);
+    day($this, '2026-11-27');
+    $put = fn (array $typed): object => $this->from('/questions')
+        ->put("/purchase-lines/{$this->line->id}/arrival", ['token' => uniqid(), ...$typed]);
+    $this->actingAs($this->buyer);
+    $put(['answer' => 'day', 'expected_on' => '25.11.'])->assertSessionHasErrors(['expected_on' => 'It cannot come before today.']);
+    $put(['answer' => 'day', 'expected_on' => 'sat'])->assertSessionHasErrors(['expected_on' => "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it."]);
+    $put(['answer' => 'again', 'expected_on' => 'today'])->assertSessionHasErrors(['expected_on' => 'Ask again on a day after today.']);
+    $put(['answer' => 'day'])->assertSessionHasErrors(['expected_on' => 'Type the day.']);
+    $put(['answer' => 'maybe', 'expected_on' => 'mon'])->assertSessionHasErrors('answer');
+    $this->actingAs($this->shop->as(Role::Operator));
+    $put(['answer' => 'day', 'expected_on' => 'mon'])->assertForbidden();
+    expect($this->line->refresh()->expected_on)->toBe('2026-11-26');
+    $this->actingAs($this->buyer);
+    $put(['answer' => 'day', 'expected_on' => 'Sat 28 Nov 2026!'])->assertSessionHasNoErrors();
+    expect($this->line->refresh()->expected_on)->toBe('2026-11-28');
+});
+
+it('expects a purchase its lead time in working days from today, never on a closed day', function (int $lead, string $on) {
+    DB::table('items')->where('id', $this->shop->item('MOT-120')->id)->update(['lead_days' => $lead]);
+    app(RaisePurchases::class)->handle([new PurchaseLine($this->shop->item('MOT-120')->id, '5')], false, 'w', $this->buyer);
+    expect(Purchase::query()->latest('id')->value('expected_on'))->toBe($on);
+})->with(['four days: over the week-end' => [4, '2026-11-30'], 'over Christmas' => [25, '2026-12-30'], 'none known: ten' => [0, '2026-12-08']]);
+
+/** Passes pieces on to the step at the supplier: DRUM-20's step 40, four days away. */
+function sent(object $test, Order $order, string $quantity): void
+{
+    foreach ($order->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
+        $test->shop->report($step->refresh(), $quantity, $quantity);
+    }
+}
+
+it('gives each handful that goes to a supplier a day of its own, and asks for the one that is late', function () {
+    $order = $this->shop->order('DRUM-20', '10', '2027-01-15');
+    $this->shop->release($order);
+    sent($this, $order, '4');
+    day($this, '2026-11-26');
+    sent($this, $order, '6');
+    $handfuls = Consignment::query()->orderBy('id')->get();
+    $back = fn (Consignment $one): string => $one->back_at->setTimezone('Europe/Dublin')->format('Y-m-d H:i');
+    // Sat 28 Nov and Mon 30 Nov: the first on the next day that is worked
+    expect($handfuls->map($back)->all())->toBe(['2026-11-30 09:00', '2026-11-30 09:00'])
+        ->and($handfuls->pluck('quantity')->all())->toBe(['4.000000', '6.000000']);
+    app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-03', 'bath is down', 'c', $this->buyer);
+    day($this, '2026-12-01');
+    $this->actingAs($this->buyer)->get('/station')->assertSee('was due yesterday, taken for Thu')->assertSee('Thu');
+    expect(asked())->toContain("Order {$order->number} was to be back from step 40 Passivate yesterday: when does it come?");
+    // the plan waits for the last of them, and not until this minute
+    $outside = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $end = fn (): string => CarbonImmutable::parse(DB::table('plan_steps')->where('order_step_id', $outside->id)->where('plan_id', Plan::LIVE)->value('end_at'), 'UTC')
+        ->setTimezone('Europe/Dublin')->format('Y-m-d H:i');
+    expect($end())->toBe('2026-12-03 09:00');
+    // the first handful comes: what is left is the second
+    $this->shop->report($outside->refresh(), '4');
+    expect(array_filter(asked(), fn (string $says): bool => str_contains($says, $order->number)))->toBe([]);
+    $this->actingAs($this->buyer)->from('/questions')
+        ->put("/consignments/{$handfuls[1]->id}/arrival", ['token' => 'n', 'answer' => 'again', 'expected_on' => '9.12.'])->assertSessionHasNoErrors();
+    expect($end())->toBe('2026-12-09 09:00');
+    $this->shop->report($outside->refresh(), '6');
+    expect(fn () => app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-10', '', 'z', $this->buyer))->toThrow(Refused::class, 'All of it is back');
+    expect($this->shop->differences())->toBe([]);
+});
+
+it('takes a handful back with the count that sent it', function () {
+    $order = $this->shop->order('DRUM-20', '10', '2027-01-15');
+    $this->shop->release($order);
+    sent($this, $order, '4');
+    $this->shop->reverse(App\Models\Booking::query()->latest('id')->firstOrFail());
+    expect(App\Queries\Shop\Away::handfuls()->count())->toBe(0)->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->buyer)->get('/station')->assertOk();
+});
