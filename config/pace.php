@@ -13,6 +13,8 @@ return [
     'lead_days' => (int) env('PACE_LEAD_DAYS', 10),
     // goods can be used from this time of the day they come; null = from the next opening after that day
     'goods_usable_from' => env('PACE_GOODS_USABLE_FROM'),
+    // where a work centre works without shifts, a search leaves so much of the plan ahead as it is
+    'fence_minutes' => (int) env('PACE_FENCE_MINUTES', 1440),
     'horizon_days' => 400,           // how far ahead at most the schedule looks for open time
     'progress_connection' => env('PACE_PROGRESS_CONNECTION', 'progress'),
     'currency' => '€',

@@ -49,10 +49,27 @@ class RunSearch implements ShouldQueue
         // the plan as it is at this minute: what the clock has moved is no move of the search
         $found = ScheduleSearch::solve($problem, $schedule->steps, $row->seed, self::ENOUGH, $goOn, $row->moved_weight);
         $ran = round(microtime(true) - $began, 1);
+        if (! $found->isBetter) {
+            $this->end(['cost' => $before, 'cost_before' => $before, 'iterations' => $found->iterations, 'ran' => $ran]);
+
+            return;
+        }
         $name = 'Search of '.now(config()->string('pace.zone'))->format('H:i');
         $plan = $whatIf->found($name, "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.", User::query()->findOrFail($row->user_id), $found->schedule->steps, $facts);
-        $stopped = (bool) DB::table('searches')->where('id', $this->searchId)->value('stop');
-        $this->keep(['state' => $stopped ? 'stopped' : 'done', 'plan_id' => $plan->id, 'cost' => $found->cost, 'cost_before' => $before, 'iterations' => $found->iterations, 'ran' => $ran]);
+        $this->end([
+            'plan_id' => $plan->id,
+            'cost' => $found->cost,
+            'cost_before' => $before,
+            'iterations' => $found->iterations,
+            'ran' => $ran,
+        ]);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    private function end(array $values): void
+    {
+        $isStopped = (bool) DB::table('searches')->where('id', $this->searchId)->value('stop');
+        $this->keep([...$values, 'state' => $isStopped ? 'stopped' : 'done']);
     }
 
     public function failed(\Throwable $failure): void

@@ -68,6 +68,38 @@ final readonly class WorkingCalendar
         return OpenWindows::of($open, $shut, $from, $to);
     }
 
+    /** The end of the shift that runs at a minute, its breaks among it; null when none does: closed, or overtime. */
+    public function shiftEnd(int $minute): ?int
+    {
+        $last = null;
+        foreach ([-1, 0] as $ahead) {
+            $day = $this->local($minute)->setTime(0, 0)->modify("{$ahead} day");
+            $date = $day->format('Y-m-d');
+            if ($this->isClosed($date)) {
+                continue;
+            }
+            foreach ($this->shifts as $shift) {
+                [$from, $to] = $this->span($date, $shift->from, $shift->to);
+                if (! $shift->isBreak && $shift->weekday === (int) $day->format('N') && $from <= $minute && $minute < $to) {
+                    $last = max($last ?? $to, $to);
+                }
+            }
+        }
+
+        return $last;
+    }
+
+    private function isClosed(string $date): bool
+    {
+        foreach ($this->exceptions as $exception) {
+            if ($exception->date === $date && ! $exception->open && $exception->from === null) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether work is done on a date: a shift or overtime begins on it. @param  string  $date "YYYY-MM-DD" */
     public function isWorkingDay(string $date): bool
     {

@@ -39,6 +39,9 @@ final class Capacity
     /** @var array<int, list<\stdClass>> by work centre */
     private array $overtimes = [];
 
+    /** @var array<int, array{int|null}> end of the shift that runs now, by calendar */
+    private array $shifts = [];
+
     private readonly int $from;
 
     private readonly int $to;
@@ -56,7 +59,7 @@ final class Capacity
             foreach ($downtimes[$centre->id] ?? [] as $down) {
                 $own[$down->machine] = $this->less($own[$down->machine] ?? $open, $down);
             }
-            $this->workCentres[$centre->id] = new CoreWorkCentre($centre->name, $centre->machines, $open, $own, fence: $this->shiftEnd($open));
+            $this->workCentres[$centre->id] = new CoreWorkCentre($centre->name, $centre->machines, $open, $own, fence: $this->fence($calendars[$centre->calendar_id], $open));
             $this->byCode[Code::keyOf($centre->code)] = $centre->id;
         }
         $this->readCrews($calendars);
@@ -67,12 +70,23 @@ final class Capacity
         return $this->workCentres[$workCentre]->open;
     }
 
-    /** The end of the shift that runs now; now when none does. */
-    private function shiftEnd(OpenWindows $open): int
+    /**
+     * What is planned to begin before it stays: the end of the shift that runs now. Where one works without a shift,
+     * round the clock or overtime, so much time as the shop sets; when all is closed, none.
+     */
+    private function fence(Calendar $calendar, OpenWindows $open): int
     {
         if (! $open->isOpen($this->now)) {
             return $this->now;
         }
+        $shift = $this->shifts[$calendar->id] ??= [$calendar->toCore()->shiftEnd($this->now)];
+
+        return min($shift[0] ?? $this->workEnd($open), $this->now + config()->integer('pace.fence_minutes'));
+    }
+
+    /** When work that goes on now ends, a break not being an end. */
+    private function workEnd(OpenWindows $open): int
+    {
         foreach ($open->ends as $i => $end) {
             if ($end > $this->now && (! isset($open->starts[$i + 1]) || $open->starts[$i + 1] - $end > self::BREAK)) {
                 return $end;

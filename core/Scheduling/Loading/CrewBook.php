@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Loading;
 
 use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Net\Windows;
+use KeepPace\Core\Scheduling\Person;
 
 /**
  * Who of a crew is there, and what is taken of it. Persons are not named: what is asked for at one time must be satisfiable by
@@ -24,6 +25,12 @@ final class CrewBook
 
     /** @var array<int, list<int>> by minute >> 10: what of that reaches into it */
     private array $near = [];
+
+    /** @var array<int, int> how many are free from each edge on, where it is enough to count them */
+    private array $free = [];
+
+    /** Nobody is qualified for anything: all are alike. */
+    private readonly bool $areAlike;
 
     public function __construct(Crew $crew, int $origin)
     {
@@ -45,6 +52,10 @@ final class CrewBook
             }
             $this->edges[] = $edge;
             $this->present[] = $there;
+        }
+        $this->areAlike = array_filter($crew->persons, static fn (Person $person): bool => $person->qualifications !== []) === [];
+        foreach ($this->present as $there) {
+            $this->free[] = count($there);
         }
     }
 
@@ -74,6 +85,9 @@ final class CrewBook
     /** Until when the first stretch within [from, to) lasts in which they cannot be had; null = they can. */
     public function lackingUntil(int $from, int $to, int $number, ?string $qualification): ?int
     {
+        if ($this->areAlike && $qualification === null) {
+            return $this->fewerUntil($from, $to, $number);
+        }
         $near = $cuts = [];
         for ($bucket = $from >> 10; $bucket <= ($to - 1) >> 10; $bucket++) {
             foreach ($this->near[$bucket] ?? [] as $key) {
@@ -113,8 +127,34 @@ final class CrewBook
         return null;
     }
 
+    /** Where all are alike it is enough to count: the end of the first whole stretch with too few of them. */
+    private function fewerUntil(int $from, int $to, int $number): ?int
+    {
+        $count = count($this->edges);
+        $at = $this->edgeAt($from);
+        while ($at < $count && $this->edges[$at] < $to && $this->free[$at] >= $number) {
+            $at++;
+        }
+        if ($at === $count || $this->edges[$at] >= $to) {
+            return null;
+        }
+        do {
+            $at++;
+        } while ($at < $count && $this->free[$at] < $number);
+
+        return $this->edges[$at] ?? Windows::NEVER;
+    }
+
     public function take(int $from, int $to, int $number, ?string $qualification): void
     {
+        if ($this->areAlike && $qualification === null) {
+            $at = $this->cut($from);
+            for ($end = $this->cut($to); $at < $end; $at++) {
+                $this->free[$at] -= $number;
+            }
+
+            return;
+        }
         $this->taken[] = [$from, $to, $number, $qualification];
         for ($bucket = $from >> 10; $bucket <= ($to - 1) >> 10; $bucket++) {
             $this->near[$bucket][] = count($this->taken) - 1;
@@ -156,6 +196,20 @@ final class CrewBook
         }
 
         return true;
+    }
+
+    /** An edge at a minute, made where there was none. @return int its place */
+    private function cut(int $minute): int
+    {
+        $at = $this->edgeAt($minute);
+        if ($this->edges[$at] === $minute) {
+            return $at;
+        }
+        $this->edges = [...array_slice($this->edges, 0, $at + 1), $minute, ...array_slice($this->edges, $at + 1)];
+        $this->present = [...array_slice($this->present, 0, $at + 1), ...array_slice($this->present, $at)];
+        $this->free = [...array_slice($this->free, 0, $at + 1), ...array_slice($this->free, $at)];
+
+        return $at + 1;
     }
 
     private function edgeAt(int $minute): int

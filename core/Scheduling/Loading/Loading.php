@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Loading;
 
+use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\PlannedStep;
@@ -53,7 +54,9 @@ final class Loading
         foreach ($net->centreKey as $c => $key) {
             $centre = $net->problem->workCentres[$key];
             $this->machines[$c] = [];
-            for ($number = 1; $number <= $centre->machines; $number++) {
+            $useful = $this->useful($c);
+            for ($number = 1, $alike = 0; $number <= $centre->machines && $alike < $useful; $number++) {
+                $alike += isset($centre->ownOpen[$number]) ? 0 : 1;
                 $open = isset($centre->ownOpen[$number]) ? Windows::of($centre->ownOpen[$number], $net->origin) : $net->open[$c];
                 $this->machines[$c][] = new Machine($c, $number, $open, $centre->familyNow[$number] ?? null);
             }
@@ -71,6 +74,37 @@ final class Loading
                 $this->pin($x);
             }
         }
+    }
+
+    /**
+     * How many machines of a work centre there is any use for: where each step needs somebody all the time it runs, no
+     * more than the crew can stand at; else each would be tried in vain at every minute somebody comes or goes.
+     */
+    private function useful(int $c): int
+    {
+        $crews = array_map(static fn (Crew $crew): int => count($crew->persons), $this->net->problem->crews);
+        if ($crews === [] || $this->net->problem->workCentres[$this->net->centreKey[$c]]->machines <= min($crews)) {
+            return PHP_INT_MAX;
+        }
+        $most = 0;
+        $crew = null;
+        foreach (array_keys($this->net->step) as $x) {
+            foreach ($this->ways($x) as $way) {
+                if ($way->centre !== $c) {
+                    continue;
+                }
+                $need = $way->crewing;
+                if ($need === null || $need->run < 1 || ! isset($this->crews[$need->crew]) || $need->crew !== ($crew ?? $need->crew)) {
+                    return PHP_INT_MAX;
+                }
+                $crew = $need->crew;
+                $most = max($most, intdiv($crews[$crew], $need->run));
+            }
+            $step = $this->net->step[$x];
+            $most = max($most, $this->was[$step->id]->machine ?? 0, $step->pin->machine ?? 0);
+        }
+
+        return max(1, $most);
     }
 
     /**
@@ -308,6 +342,9 @@ final class Loading
                     $way->run, $change, $step->family, $way->crewing, max(0, $centre->batch - $step->size)), $from, $times);
 
                 return $place->isBetterThan($best) ? $place : $best;
+            }
+            if ($centre->changeovers === null) {
+                $low = max($low, $times->start); // people come no sooner for a gap before that
             }
         }
 

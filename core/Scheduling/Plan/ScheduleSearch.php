@@ -8,11 +8,17 @@ use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
 use KeepPace\Core\Scheduling\Search\TardinessSearch;
 
 /** Searches a better plan than the one that stands. Only a person starts this. */
 final class ScheduleSearch
 {
+    /** Tries to move less, and operations loaded for them in all: what it may take beyond the time of the search. */
+    private const CALMED = 80;
+
+    private const CALMED_LOADED = 60_000;
+
     /**
      * @param  array<int, PlannedStep>  $plan  by step id: the plan that stands; it stays a candidate
      * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
@@ -31,7 +37,48 @@ final class ScheduleSearch
         $found = TardinessSearch::solve($net, $seed, $iterations, $goOn, $order, self::fixed($net, $plan, $order), $movedWeight > 0 ? $was : [],
             $movedWeight);
 
-        return new Searched(Loading::load($net, $found->order), $found->cost, $seed, $found->iterations);
+        $stands = KeptSequence::load($problem, $plan);
+        $before = PlanCost::of($net, $stands, $plan, $movedWeight);
+        $best = Loading::load($net, $found->order);
+        $isBetter = PlanCost::of($net, $best, $plan, $movedWeight)->isGainOn($before);
+        $best = $isBetter ? self::calmed($net, $best, $plan, $movedWeight) : $stands;
+
+        return new Searched(
+            $best,
+            PlanCost::of($net, $best, $plan, $movedWeight)->cost,
+            $seed,
+            $found->iterations,
+            $isBetter,
+        );
+    }
+
+    /**
+     * The same gain with fewer steps moved: work centre by work centre, then job by job, what stood before is tried
+     * again, and kept where nothing is lost by it.
+     *
+     * @param  array<int, PlannedStep>  $plan
+     */
+    private static function calmed(Net $net, Schedule $best, array $plan, int $movedWeight): Schedule
+    {
+        $cost = PlanCost::of($net, $best, $plan, $movedWeight);
+        $groups = [];
+        foreach ($net->step as $x => $step) {
+            if (isset($plan[$step->id], $best->steps[$step->id]) && $plan[$step->id]->start !== $best->steps[$step->id]->start) {
+                $groups["centre {$net->centre[$x]}"][$step->id] = $plan[$step->id];
+                $groups["job {$net->job[$x]}"][$step->id] = $plan[$step->id];
+            }
+        }
+        ksort($groups); // work centres first
+        foreach (array_slice($groups, 0, min(self::CALMED, intdiv(self::CALMED_LOADED, max(1, $net->count)))) as $group) {
+            $keys = array_replace($best->steps, $group);
+            $one = Loading::load($net, KeptSequence::orderOf($net, $keys), $keys);
+            $oneCost = PlanCost::of($net, $one, $plan, $movedWeight);
+            if ($oneCost->isBetterThan($cost)) {
+                [$best, $cost] = [$one, $oneCost];
+            }
+        }
+
+        return $best;
     }
 
     /**

@@ -139,3 +139,21 @@ it('agrees with counting minute by minute on random weeks', function () {
             ->and($windows->isOpen($start))->toBe(in_array($start, $minutes, true));
     }
 });
+
+it('knows when the shift that runs ends: common practice', function (string $now, ?string $end) {
+    $calendar = new WorkingCalendar('Europe/Berlin', [
+        new Shift(1, '06:00', '14:00'), new Shift(1, '14:00', '22:00'), new Shift(1, '10:00', '10:30', isBreak: true), new Shift(1, '22:00', '06:00'),
+        new Shift(3, '00:00', '00:00'),
+    ], [DayException::closed('2026-12-07'), DayException::overtime('2026-11-28', '07:00', '12:00')]);
+    expect($calendar->shiftEnd(at($now)))->toBe($end === null ? null : at($end));
+})->with([
+    'in the early one' => ['2026-11-30 09:00', '2026-11-30 14:00'],
+    'in its break' => ['2026-11-30 10:10', '2026-11-30 14:00'],
+    'where two meet, the one that begins' => ['2026-11-30 14:00', '2026-11-30 22:00'],
+    'at night, begun the day before' => ['2026-12-01 03:00', '2026-12-01 06:00'],
+    'round the clock' => ['2026-12-02 13:00', '2026-12-03 00:00'],
+    'closed' => ['2026-12-01 12:00', null],
+    'overtime without a shift' => ['2026-11-28 08:00', null],
+    'a holiday' => ['2026-12-07 09:00', null],
+    'the night after a holiday, which it began on' => ['2026-12-08 03:00', null],
+]);

@@ -67,8 +67,8 @@ it('finds the same from the same seed and iterations', function () {
 it('leaves what runs and what begins in the running shift', function () {
     overloaded($this);
     $fence = StandingPlan::of()->problem()->workCentres[1]->fence;
-    // the laser works two shifts, 06:00 to 22:00 without a longer break
-    expect($fence)->toBe(ShopState::minute(Carbon\CarbonImmutable::parse('2026-11-24 22:00', 'Europe/Dublin')));
+    // the laser works two shifts; the one that runs ends at 14:00
+    expect($fence)->toBe(ShopState::minute(Carbon\CarbonImmutable::parse('2026-11-24 14:00', 'Europe/Dublin')));
     $this->actingAs($this->shop->as(Role::Planner))->post('/plans/search', ['token' => 's', 'seconds' => '2']);
     $fixed = fn (int $plan): array => DB::table('plan_steps')->where('plan_id', $plan)->where('work_centre_id', 1)->where('start_at', '<', gmdate('Y-m-d H:i:s', $fence * 60))->orderBy('order_step_id')->pluck('start_at', 'order_step_id')->all();
     expect($fixed((int) PlanList::lastSearch()->plan_id))->toMatchArray($fixed(Plan::LIVE));
@@ -83,8 +83,9 @@ it('runs one search at a time, can be stopped, and a broken one says so', functi
     $this->post("/searches/{$id}/stop")->assertRedirect('/plans');
     (new RunSearch($id))->handle(app(WhatIf::class));
     expect(PlanList::lastSearch()->state)->toBe('stopped')->and((float) PlanList::lastSearch()->ran)->toBeLessThan(5.0);
+    $row = PlanList::lastSearch();
     (new RunSearch($id))->handle(app(WhatIf::class)); // sent twice by the queue: done once
-    expect(DB::table('plans')->count())->toBe(2);
+    expect(PlanList::lastSearch())->toEqual($row);
     (new RunSearch($id))->failed(new RuntimeException('x'));
     $this->get('/plans')->assertSee('broke off');
     $this->post('/plans/search', ['token' => 'w', 'seconds' => '1'])->assertSessionHasErrors('seconds');
@@ -197,4 +198,28 @@ it('lets no second machine go live: it is bought, not planned', function () {
     $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', PlanLever::MACHINE)['lever'];
     app(WhatIf::class)->tryLever($order->id, $lever, 't', $this->shop->as(Role::Planner));
     expect(fn () => app(GoLive::class)->handle((int) Plan::query()->where('is_live', false)->value('id'), null, 'l', $this->shop->as(Role::Planner)))->toThrow(Refused::class, 'a plan cannot make that true');
+});
+
+it('offers nothing where a search finds nothing better, and says so', function () {
+    $this->shop->order('TRAY-40', '10', '2027-01-15');
+    $this->shop->order('LID-9', '20', '2027-01-20');
+    $steps = arrangedSteps();
+    $planner = $this->shop->as(Role::Planner);
+    $this->actingAs($planner)->post('/plans/search', ['token' => 's', 'seconds' => '2', 'moved_weight' => '0', 'seed' => '3'])->assertSessionHas('done');
+    $row = DB::table('searches')->latest('id')->first();
+    expect($row->state)->toBe('done')->and($row->plan_id)->toBeNull()->and($row->cost)->toBe($row->cost_before)->and($row->iterations)->toBeGreaterThan(100);
+    expect(Plan::query()->where('is_live', false)->count())->toBe(0)->and(arrangedSteps())->toBe($steps);
+    $this->get('/plans')->assertSee('No better plan found in')->assertSee('seed 3')->assertDontSee('Look at what it found');
+});
+
+it('fences the running shift, and a day where one works round the clock', function () {
+    $ends = fn (): array => array_map(fn ($centre): string => gmdate('Y-m-d H:i', $centre->fence * 60), (new App\Queries\Shop\Capacity(ShopState::minute(now()), 45))->workCentres);
+    $laser = App\Models\WorkCentre::query()->where('code', 'LASER')->firstOrFail();
+    $form = App\Models\WorkCentre::query()->where('code', 'FORM')->value('id');
+    expect($ends()[$laser->id])->toBe('2026-11-24 14:00')->and($ends()[$form])->toBe('2026-11-24 15:30');
+    DB::table('shifts')->where('calendar_id', $laser->calendar_id)->delete();
+    foreach (range(1, 7) as $day) {
+        DB::table('calendar_days')->insert(['calendar_id' => $laser->calendar_id, 'date' => '2026-11-'.(22 + $day), 'kind' => 'overtime', 'from_time' => '00:00', 'to_time' => '00:00', 'name' => 'burn-in']);
+    }
+    expect($ends()[$laser->id])->toBe('2026-11-25 09:00'); // not the end of the calendar
 });
