@@ -22,7 +22,7 @@ class StationController extends Controller
 
     public function show(int $station): View
     {
-        return view('station.show', ['centre' => WorkCentre::query()->findOrFail($station), 'steps' => StationQueue::steps($station)]);
+        return view('station.show', ['centre' => WorkCentre::query()->findOrFail($station), 'cut' => $cut = StationQueue::steps($station), 'steps' => $cut->rows]);
     }
 
     public function start(DeedRequest $request, int $step, StartStep $start): RedirectResponse

@@ -16,7 +16,9 @@ use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Place;
 use App\Models\Purchase;
+use App\Queries\Cut;
 use App\Queries\ProductTrail;
+use App\Queries\Stock\Positions;
 use App\Queries\Stock\StockList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -30,18 +32,20 @@ class StockController extends Controller
         $text = mb_substr($request->string('text')->trim()->value(), 0, 60);
         $below = $request->boolean('below');
 
-        return view('stock.index', ['rows' => StockList::balances($text, $below), 'text' => $text, 'below' => $below,
+        return view('stock.index', ['rows' => $below ? new Cut(collect(), 0) : StockList::balances($text), 'low' => $below ? Positions::low($text) : null, 'text' => $text, 'below' => $below,
             'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
             'receive' => $request->integer('receive') === 0 ? null : Purchase::query()->with('item')->find($request->integer('receive')), 'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
             'purchases' => Purchase::query()->with(['item.unit', 'supplier'])->where('is_open', true)->orderBy('expected_on')->limit(100)
-                ->get()]);
+                ->get(),
+            'toCome' => Purchase::query()->where('is_open', true)->count()]);
     }
 
     public function show(Request $request, int $item): View
     {
         $found = Item::query()->with(['unit', 'units.unit'])->findOrFail($item);
 
-        return view('stock.show', ['item' => $found, 'balances' => StockList::balances(item: $found->id),
+        return view('stock.show', ['item' => $found, 'balances' => StockList::balances(item: $found->id)->rows,
+            'position' => Positions::of($found->id),
             'moves' => StockList::movements($found->id, $request->integer('before')),
             'changes' => ProductTrail::of('items', $found->id),
             'purchases' => Purchase::query()->with('supplier')->where('item_id', $found->id)->where('is_open', true)->orderBy('expected_on')

@@ -3,19 +3,57 @@
 namespace App\Queries\Demand;
 
 use App\Models\Plan;
+use App\Queries\Cut;
 use App\Queries\Like;
 use App\Wording\When;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Customer lines with how each is covered, by promise date. */
 final class CustomerOrderList
 {
+    private const SHOWN = 300;
+
     /**
      * @param  string  $show  open, uncovered, late, ready, shipped
-     * @return Collection<int, \stdClass> each with ->covers
+     * @return Collection<int, \stdClass> all of them, each with ->covers
      */
     public static function lines(string $show = 'open', string $text = '', int $order = 0): Collection
+    {
+        return self::late($show, self::withCovers(self::query($show, $text, $order)->get()));
+    }
+
+    /**
+     * As lines(), for a page: no more than can be read.
+     *
+     * @return Cut<\stdClass>
+     */
+    public static function page(string $show, string $text): Cut
+    {
+        if ($show === 'late') {
+            $late = self::lines($show, $text);
+
+            return new Cut($late->take(self::SHOWN), $late->count());
+        }
+        $cut = Cut::of(self::query($show, $text, 0), self::SHOWN);
+        self::withCovers($cut->rows);
+
+        return $cut;
+    }
+
+    /**
+     * The database compares with midnight in UTC; what counts is the plant's day.
+     *
+     * @param  Collection<int, \stdClass>  $lines
+     * @return Collection<int, \stdClass>
+     */
+    private static function late(string $show, Collection $lines): Collection
+    {
+        return $show === 'late' ? $lines->filter(fn (\stdClass $line): bool => $line->late)->values() : $lines;
+    }
+
+    private static function query(string $show, string $text, int $order): Builder
     {
         $covered = '(SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.line_id = l.id)';
         $query = DB::table('customer_order_lines AS l')->join('customer_orders AS o', 'o.id', 'l.customer_order_id')
@@ -29,7 +67,7 @@ final class CustomerOrderList
             $query->where('l.customer_order_id', $order)->orderBy('l.position');
         } else {
             match ($show) {
-                'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id')->limit(100),
+                'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id'),
                 'uncovered' => $query->where('l.is_open', true)
                     ->whereRaw("{$covered} < l.quantity - l.shipped_quantity - l.cancelled_quantity"),
                 'late' => $query->where('l.is_open', true)
@@ -51,13 +89,10 @@ final class CustomerOrderList
                     ->orWhere('i.number_key', 'like', $key)
                     ->orWhere('i.name', 'like', $inside));
             }
-            $show === 'shipped' ?: $query->orderBy('l.promised_on')->orderBy('l.id')->limit(300);
+            $show === 'shipped' ?: $query->orderBy('l.promised_on')->orderBy('l.id');
         }
 
-        $lines = self::withCovers($query->get());
-
-        // the database compares with midnight in UTC; what counts is the plant's day
-        return $show === 'late' ? $lines->filter(fn (\stdClass $line): bool => $line->late)->values() : $lines;
+        return $query;
     }
 
     /**

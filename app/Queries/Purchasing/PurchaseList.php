@@ -2,27 +2,30 @@
 
 namespace App\Queries\Purchasing;
 
+use App\Queries\Cut;
 use App\Queries\Shop\Deliveries;
 use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What is ordered of suppliers: lines still to come, soonest first, and one order. */
 final class PurchaseList
 {
-    /** @return Collection<int, \stdClass> */
-    public static function lines(?int $order = null): Collection
+    private const SHOWN = 400;
+
+    /** @return Cut<\stdClass> */
+    public static function lines(?int $order = null): Cut
     {
         $deliveries = Deliveries::now();
         $lines = DB::table('purchases AS u')->join('suppliers AS s', 's.id', 'u.supplier_id')->join('items AS i', 'i.id', 'u.item_id')->join('units AS x', 'x.id', 'i.unit_id')
             ->leftJoin('purchase_orders AS p', 'p.id', 'u.purchase_order_id')
-            ->when($order === null, fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on')->limit(400), fn ($query) => $query->where('u.purchase_order_id', $order))->orderBy('u.id')
-            ->get(['u.id', 'u.number', 'u.purchase_order_id', 'u.item_id', 'u.quantity', 'u.received_quantity', 'u.cancelled_quantity', 'u.price', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on', 'u.asked_for', 'u.is_open', 's.name AS supplier', 'p.ordered_on',
+            ->when($order === null, fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on'), fn ($query) => $query->where('u.purchase_order_id', $order))->orderBy('u.id')
+            ->select(['u.id', 'u.number', 'u.purchase_order_id', 'u.item_id', 'u.quantity', 'u.received_quantity', 'u.cancelled_quantity', 'u.price', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on', 'u.asked_for', 'u.is_open', 's.name AS supplier', 'p.ordered_on',
                 'i.number AS item_number', 'i.name AS item_name', 'x.code AS unit']);
 
-        return $lines->each(function (\stdClass $line) use ($deliveries): void {
+        $cut = Cut::of($lines, self::SHOWN);
+        $cut->rows->each(function (\stdClass $line) use ($deliveries): void {
             $arrival = $deliveries->ordered($line->expected_on, $line->ask_again_on);
             $line->is_late = $line->is_open && $arrival->isLate();
             $line->when = ArrivalWords::day($arrival);
@@ -30,6 +33,8 @@ final class PurchaseList
             $line->history = $passed === 0 ? '' : 'first said for '.When::day($line->first_expected_on ?? $line->expected_on)
                 .', passed '.Figures::count($passed, 'time');
         });
+
+        return $cut;
     }
 
     /** Orders that wait for a line, by its name. @return array<string, list<array{number: string, id: int}>> */

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Questions;
 
+use App\Queries\Cut;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -9,21 +10,16 @@ use Illuminate\Support\Facades\DB;
 /** Open questions, oldest first, and those answered lately. */
 final class QuestionList
 {
-    /** @return Collection<int, \stdClass> */
-    public static function open(int $limit = 200): Collection
+    /** @return Cut<\stdClass> */
+    public static function open(int $most = 200): Cut
     {
-        return self::base()->whereNull('q.answered_at')->orderBy('q.opened_at')->orderBy('q.id')->limit($limit)->get();
+        return Cut::of(self::base()->whereNull('q.answered_at')->orderBy('q.opened_at')->orderBy('q.id'), $most);
     }
 
     /** @return Collection<int, \stdClass> */
     public static function answered(): Collection
     {
         return self::base()->whereNotNull('q.answered_at')->orderByDesc('q.answered_at')->orderByDesc('q.id')->limit(30)->get();
-    }
-
-    public static function count(): int
-    {
-        return DB::table('questions')->whereNull('answered_at')->count();
     }
 
     private static function base(): Builder

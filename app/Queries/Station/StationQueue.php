@@ -3,6 +3,7 @@
 namespace App\Queries\Station;
 
 use App\Models\Plan;
+use App\Queries\Cut;
 use App\Queries\Shop\Away;
 use App\Queries\Shop\Deliveries;
 use App\Queries\Shop\ShopState;
@@ -15,17 +16,18 @@ use KeepPace\Core\Routing\Spell;
 /** What a work centre does next: its open steps in the plan's order. */
 final class StationQueue
 {
-    /** @return Collection<int, \stdClass> */
-    public static function steps(int $workCentre): Collection
+    private const SHOWN = 60;
+
+    /** @return Cut<\stdClass> */
+    public static function steps(int $workCentre): Cut
     {
         $steps = self::base()
             ->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre])
-            ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at')
-            ->limit(60)
-            ->get();
-        self::readClocks($steps, $workCentre);
+            ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at');
+        $cut = Cut::of($steps, self::SHOWN);
+        self::readClocks($cut->rows, $workCentre);
 
-        return $steps;
+        return $cut;
     }
 
     /**

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Stock;
 
+use App\Queries\Cut;
 use App\Queries\Like;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -12,26 +13,27 @@ final class StockList
 {
     public const PAGE = 50;
 
+    private const SHOWN = 500;
+
     /**
      * Balances that hold something. Serials of an item at one place are one row with ->serials counting them,
      * unless one is asked for by name.
      *
-     * @return Collection<int, \stdClass>
+     * @return Cut<\stdClass>
      */
-    public static function balances(string $text = '', bool $below = false, int $item = 0): Collection
+    public static function balances(string $text = '', int $item = 0): Cut
     {
         $each = $item !== 0 || ($text !== '' && DB::table('lots')->where('code_key', Code::keyOf($text))->exists());
         $query = DB::table('balances AS b')->join('items AS i', 'i.id', 'b.item_id')->join('units AS u', 'u.id', 'i.unit_id')
             ->join('places AS p', 'p.id', 'b.place_id')->leftJoin('lots AS l', 'l.id', 'b.lot_id')
             ->leftJoin('stock_values AS v', fn ($join) => $join->on('v.item_id', 'b.item_id')->where('b.owner_id', 0)
                 ->on('v.lot_id', DB::raw("IF(i.costing = 'own', b.lot_id, 0)")))
-            ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')->where('b.quantity', '>', 0)->orderBy('i.number')->orderBy('p.code')->orderByRaw('MIN(b.lot_id)')->limit(500)
+            ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')->where('b.quantity', '>', 0)->orderBy('i.number')->orderBy('p.code')->orderByRaw('MIN(b.lot_id)')
             ->groupBy('b.item_id', 'b.place_id', 'b.condition', 'b.owner_id', 'i.number', 'i.name', 'i.reorder_point', 'u.code', 'p.name',
                 'p.code', 'ow.name')->groupByRaw($each ? 'b.id' : "IF(i.tracking = 'serial', 0, b.id)")
             ->select(['b.item_id', 'b.condition', 'i.number AS item_number', 'i.name AS item_name', 'i.reorder_point', 'u.code AS unit',
                 'p.name AS place', 'ow.name AS owner'])
-            ->selectRaw("MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on, SUM(b.quantity) AS quantity, COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised")
-            ->selectRaw('(SELECT SUM(x.quantity) FROM balances x WHERE x.item_id = b.item_id) AS item_quantity');
+            ->selectRaw("MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on, SUM(b.quantity) AS quantity, COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised");
         if ($item !== 0) {
             $query->where('b.item_id', $item);
         }
@@ -44,10 +46,8 @@ final class StockList
                 ->orWhere('i.name', 'like', Like::inside($text))
                 ->orWhere('l.code_key', 'like', $key));
         }
-        $rows = $query->get();
 
-        return $below ? $rows->filter(fn (\stdClass $row): bool => \Brick\Math\BigDecimal::of($row->item_quantity)
-            ->isLessThan($row->reorder_point))->values() : $rows;
+        return Cut::of($query, self::SHOWN);
     }
 
     /**

@@ -73,8 +73,8 @@ final readonly class TodayPage
             $missing,
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
-            QuestionList::open(5),
-            QuestionList::count() + count(ArrivalList::asked($deliveries)),
+            ($open = QuestionList::open(5))->rows,
+            $open->count + count(ArrivalList::asked($deliveries)),
             DB::table('plan_components AS p')->join('order_components AS c', 'c.id', 'p.component_id')->where('p.plan_id', Plan::LIVE)->where('p.missing', '>', 0)->distinct()->count('c.item_id'),
         );
     }

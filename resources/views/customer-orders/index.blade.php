@@ -20,4 +20,5 @@
         @endforeach
         </tbody>
     </table>@endif
+    <x-cut :of="$cut" />
 </x-layout>

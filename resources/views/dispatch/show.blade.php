@@ -17,4 +17,5 @@
             <td class="tight {{ ['running' => 'good', 'can start' => 'good', 'parts not ordered' => 'behind', 'parts are coming' => 'soon'][$row->ready] ?? '' }}">{{ $row->ready }}</td><td class="w2 sub">{{ $row->papers }}</td><td class="tight"><x-late :minutes="$row->late_minutes" /></td></tr>
     @endforeach
     </tbody></table>@endif
+    <x-cut :of="$list->cut" />
 </x-layout>

@@ -11,4 +11,5 @@
         @foreach ($of as $row)<tr><td></td><td class="n">{{ $row->step_number }}</td><td><a href="{{ route('stock.show', $row->item_id) }}">{{ $row->item_name }}</a> <span class="sub">{{ $row->item_number }}</span></td><td class="n">{{ $amount($row->planned_quantity) }}</td><td class="n">{{ $row->used_quantity > 0 ? $amount($row->used_quantity) : '' }}</td><td class="n">{{ $row->from_stock > 0 ? $amount($row->from_stock) : '' }}</td><td class="n">{{ $amount($row->on_hand) }}</td>
             <td>@foreach (json_decode($row->coming) as $coming)<span class="soon">{{ $amount($coming->quantity) }} with {{ $coming->supply }}{{ $coming->at ? ', '.\App\Wording\When::day($coming->at) : '' }}</span>{{ $loop->last ? '' : '; ' }} @endforeach</td><td class="n">@if ($row->missing > 0)<span class="behind notched">{{ $amount($row->missing) }}</span>@endif</td><td>{{ $row->unit }}</td></tr>@endforeach</tbody>
     @endforeach</table>@endif
+    <x-cut :of="$cut" />
 </x-layout>

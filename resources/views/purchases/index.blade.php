@@ -1,6 +1,6 @@
 <x-layout title="Purchases">
-    <div class="head"><h1>Purchases</h1><span class="say">{{ $lines->count() === 1 ? '1 line is' : $lines->count().' lines are' }} to come; {{ ($n = $lines->where('is_late', true)->count()) }} {{ $n === 1 ? 'is' : 'are' }} overdue @if ($n > 0)(<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>)@endif.</span><a class="ms-auto" href="{{ route('shortages.index') }}">Shortages</a></div>
-    @if ($lines->isEmpty())<div class="none">Nothing is to come.</div>@else @include('purchases.lines', ['all' => true]) @endif
+    <div class="head"><h1>Purchases</h1><span class="say">{{ $lines->count === 1 ? '1 line is' : $lines->count.' lines are' }} to come; {{ ($n = $lines->rows->where('is_late', true)->count()) }} {{ $n === 1 ? 'is' : 'are' }} overdue @if ($n > 0)(<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>)@endif.</span><a class="ms-auto" href="{{ route('shortages.index') }}">Shortages</a></div>
+    @if ($lines->rows->isEmpty())<div class="none">Nothing is to come.</div>@else @include('purchases.lines', ['all' => true]) @endif
     @can('purchase')
     @php($form = new \App\Http\Typed('new'))
     <details class="more mt-3" @if ($form->isMine()) open @endif><summary>Order something</summary>

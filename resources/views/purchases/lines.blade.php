@@ -1,6 +1,6 @@
 @php($amount = fn ($of): string => \App\Wording\Figures::amount((string) $of))
 <table class="list"><thead><tr><th>Line</th>@if ($all)<th>Supplier</th>@endif<th>Item</th><th class="n">Ordered</th><th class="n w2">Received</th><th class="n">To come</th><th>Unit</th><th class="n w2">€ each</th><th>Expected</th><th class="w1">Orders that wait</th><th></th></tr></thead><tbody>
-@foreach ($lines as $line)
+@foreach ($lines->rows as $line)
     @php($open = \Brick\Math\BigDecimal::of($line->quantity)->minus($line->received_quantity)->minus($line->cancelled_quantity))
     @php($form = new \App\Http\Typed("line-{$line->id}"))
     <tr><td class="tight">@if ($all && $line->purchase_order_id)<a class="num" href="{{ route('purchases.show', $line->purchase_order_id) }}">{{ $line->number }}</a>@else<span class="num">{{ $line->number }}</span>@endif</td>@if ($all)<td class="cut">{{ $line->supplier }}</td>@endif<td><a href="{{ route('stock.show', $line->item_id) }}">{{ $line->item_name }}</a> <span class="sub">{{ $line->item_number }}</span></td>
@@ -13,3 +13,4 @@
             <form class="actions" method="post" action="{{ route('purchases.destroy', $line->id) }}">@csrf @method('delete') @token("drop-{$line->id}")<x-field bare :in="new \App\Http\Typed('drop-'.$line->id)" name="reason" label="Why it is no longer wanted" placeholder="why no longer" maxlength="200" /><button class="btn btn-quiet btn-small">Give up what is to come</button></form>@endcan</details>@endif</td></tr>
 @endforeach
 </tbody></table>
+<x-cut :of="$lines" />

@@ -1,5 +1,5 @@
 <x-layout title="Questions">
-    <div class="head"><h1>Questions</h1><span class="say">{{ ($n = $open->count() + count($arrivals)) === 0 ? 'None is open.' : ($n === 1 ? '1 is open.' : $n.' are open, oldest first.') }}</span></div>
+    <div class="head"><h1>Questions</h1><span class="say">{{ ($n = $cut->count + count($arrivals)) === 0 ? 'None is open.' : ($n === 1 ? '1 is open.' : $n.' are open, oldest first.') }}</span></div>
     @if ($arrivals !== [])@include('questions.arrivals')<h2>Of the shop</h2>@endif
     @if ($open->isNotEmpty())
     <table class="list"><thead><tr><th>Since</th><th>Asked of</th><th>What</th><th class="n">On hand now</th><th>Answer</th></tr></thead><tbody>
@@ -7,6 +7,6 @@
         <tr><td class="tight" title="{{ \App\Wording\When::full($row->opened_at) }}"><a href="{{ route('bookings.show', $row->booking_id) }}">{{ \App\Wording\When::ago($row->opened_at) }}</a></td><td>{{ $row->role }}</td><td>{{ $row->says }}</td><td class="n">{{ $row->item_id ? \App\Wording\Figures::amount($row->on_hand) : '' }}</td>
             <td>@if ($row->kind === 'short')<a class="btn btn-act btn-small me-2" href="{{ route('orders.show', $row->order_id) }}">Cure it on the order</a>@endif @can('issue')<span class="d-inline-flex gap-2 flex-wrap">@if ($row->component_id && in_array($row->state, ['released', 'running']))<form method="post" action="{{ route('slips.store') }}">@csrf @token<input type="hidden" name="orders[]" value="{{ $row->order_id }}"><input type="hidden" name="part" value="reported"><button class="btn btn-act btn-small">Book it on a slip</button></form>@endif<form class="d-inline-flex gap-1" method="post" action="{{ route('questions.update', $row->id) }}">@csrf @method('put') @token($form->form)<x-field bare :in="$form" name="answer" label="Answer" placeholder="or say what it was" size="22" maxlength="200" /><button class="btn btn-quiet btn-small">Answer</button></form></span>@endcan</td></tr>
     @endforeach
-    </tbody></table>@else<div class="none">What backflush cannot book is asked here, with its age.</div>@endif
+    </tbody></table><x-cut :of="$cut" />@else<div class="none">What backflush cannot book is asked here, with its age.</div>@endif
     @if ($answered->isNotEmpty())<h2>Answered</h2><table class="list"><thead><tr><th>When</th><th>Who</th><th>What</th><th>Answer</th></tr></thead><tbody>@foreach ($answered as $row)<tr><td class="tight">{{ \App\Wording\When::say($row->answered_at) }}</td><td>{{ $row->answerer }}</td><td>{{ $row->says }}</td><td>{{ $row->answer }}</td></tr>@endforeach</tbody></table>@endif
 </x-layout>

@@ -32,7 +32,8 @@
         </article>
     @endforeach
     @if ($coming->isNotEmpty())
-    <h2>On the way</h2>
+    <h2>On the way{{ $coming->count() > 12 ? ', the next 12 of '.$coming->count() : '' }}</h2>
     <table class="list"><thead><tr><th>Planned</th><th>Order</th><th>Step</th><th>Item</th><th class="n">Pieces</th></tr></thead><tbody>@foreach ($coming->take(12) as $step)<tr><td class="tight">{{ \App\Wording\When::say($step->start_at) }}</td><td><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td>{{ $step->number }} {{ $step->name }}</td><td>{{ $step->item_name }}</td><td class="n">{{ $amount($step->quantity) }}</td></tr>@endforeach</tbody></table>
     @endif
+    <x-cut :of="$cut" />
 </x-layout>

@@ -1,22 +1,24 @@
 <x-layout title="Stock">
     <div class="head"><h1>Stock</h1><form class="d-flex gap-2 align-items-center"><input class="form-control" name="text" value="{{ $text }}" placeholder="item, name or lot" aria-label="Item, name or lot"><label class="d-inline"><input type="checkbox" name="below" value="1" @checked($below) data-send> below reorder point</label></form>
-        <span class="say">{{ $rows->pluck('item_id')->unique()->count() }} items, {{ \App\Wording\Figures::money((int) $rows->sum('value')) }} €</span></div>
-    @if ($rows->isEmpty())<div class="none">Nothing like this is in stock.</div>@else
+        @if ($low === null)<span class="say">{{ $rows->rows->pluck('item_id')->unique()->count() }} items, {{ \App\Wording\Figures::money((int) $rows->rows->sum('value')) }} €{{ $rows->says() === '' ? '' : ', '.$rows->says() }}</span>@endif</div>
+    @if ($low !== null)
+    @include('stock.low')
+    @elseif ($rows->rows->isEmpty())<div class="none">Nothing like this is in stock.</div>@else
     <table class="list">
         <thead><tr><th>Item</th><th>Place</th><th>Lot or serial</th><th>Condition</th><th class="n">On hand</th><th>Unit</th><th class="n">Promised, item</th><th class="n">Value €</th></tr></thead>
         <tbody>
-        @foreach ($rows as $i => $row)
-            @php($again = $i > 0 && $rows[$i - 1]->item_id === $row->item_id)
-            <tr @class(['again' => $again])><td>@if (! $again)<a href="{{ route('stock.show', $row->item_id) }}"><span class="num">{{ $row->item_number }}</span></a> {{ $row->item_name }} @if (\Brick\Math\BigDecimal::of($row->item_quantity)->isLessThan($row->reorder_point))<span class="tag soon">below {{ \App\Wording\Figures::amount($row->reorder_point) }}</span>@endif @endif</td><td>{{ $row->place }}</td><td>@if ($row->serials > 1)<a href="{{ route('stock.show', $row->item_id) }}">{{ $row->serials }} serials</a> <span class="sub">{{ $row->lot }} to {{ $row->last_lot }}</span>@else{{ $row->lot }}@endif</td><td>{{ $row->condition === 'free' ? '' : \KeepPace\Core\Stock\Condition::from($row->condition)->label() }} @if ($row->owner)<span class="tag outside">{{ $row->owner }}'s own</span>@endif @if ($row->expires_on)<span @class(['sub', 'behind' => $row->expires_on < now()->toDateString()])>until {{ $row->expires_on }}</span>@endif</td>
+        @foreach ($rows->rows as $i => $row)
+            @php($again = $i > 0 && $rows->rows[$i - 1]->item_id === $row->item_id)
+            <tr @class(['again' => $again])><td>@if (! $again)<a href="{{ route('stock.show', $row->item_id) }}"><span class="num">{{ $row->item_number }}</span></a> {{ $row->item_name }} @endif</td><td>{{ $row->place }}</td><td>@if ($row->serials > 1)<a href="{{ route('stock.show', $row->item_id) }}">{{ $row->serials }} serials</a> <span class="sub">{{ $row->lot }} to {{ $row->last_lot }}</span>@else{{ $row->lot }}@endif</td><td>{{ $row->condition === 'free' ? '' : \KeepPace\Core\Stock\Condition::from($row->condition)->label() }} @if ($row->owner)<span class="tag outside">{{ $row->owner }}'s own</span>@endif @if ($row->expires_on)<span @class(['sub', 'behind' => $row->expires_on < now()->toDateString()])>until {{ $row->expires_on }}</span>@endif</td>
                 <td class="n">{{ \App\Wording\Figures::amount($row->quantity) }}</td><td>{{ $row->unit }}</td><td class="n">{{ ! $again && $row->promised > 0 ? \App\Wording\Figures::amount($row->promised) : '' }}</td><td class="n">{{ \App\Wording\Figures::money((int) $row->value) }}</td></tr>
         @endforeach
         </tbody>
-    </table>@endif
+    </table><x-cut :of="$rows" />@endif
     @can('goods-in')
     <details class="more mt-3" id="in" @if ($errors->any() || $receive) open @endif><summary>Book goods in</summary>
         <form class="actions align-items-end" method="post" action="{{ route('stock.store') }}">@csrf @token
             <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="toggle from:closest details once"></datalist>
-            <div><label for="g-p">On purchase</label><select class="form-select" id="g-p" name="purchase_id"><option value="">none</option>@foreach ($purchases as $purchase)<option value="{{ $purchase->id }}" @selected(old('purchase_id', $receive?->id) == $purchase->id)>{{ $purchase->number }} {{ $purchase->item->number }}, {{ \App\Wording\Figures::amount((string) $purchase->openQuantity()) }} {{ $purchase->item->unit->code }}, {{ \App\Wording\When::day($purchase->expected_on) }}</option>@endforeach</select></div>
+            <div><label for="g-p">On purchase</label><select class="form-select" id="g-p" name="purchase_id"><option value="">none</option>@foreach ($purchases as $purchase)<option value="{{ $purchase->id }}" @selected(old('purchase_id', $receive?->id) == $purchase->id)>{{ $purchase->number }} {{ $purchase->item->number }}, {{ \App\Wording\Figures::amount((string) $purchase->openQuantity()) }} {{ $purchase->item->unit->code }}, {{ \App\Wording\When::day($purchase->expected_on) }}</option>@endforeach @if ($toCome > $purchases->count())<option disabled>first {{ $purchases->count() }} of {{ $toCome }}: the others are booked in from Purchases</option>@endif</select></div>
             <div><label for="g-i">Item</label><input class="form-control" id="g-i" name="item" list="items" value="{{ old('item', $receive?->item->number) }}" required><x-why field="item" /></div>
             <div><label for="g-q">Quantity</label><input class="form-control n" id="g-q" name="quantity" value="{{ old('quantity', $receive === null ? '' : \App\Wording\Figures::amount((string) $receive->openQuantity())) }}" required inputmode="decimal"><x-why field="quantity" /></div>
             <div><label for="g-u">Unit</label><input class="form-control" id="g-u" name="unit" size="4" value="{{ old('unit') }}" placeholder="stock"><x-why field="unit" /></div>

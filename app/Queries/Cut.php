@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Queries;
+
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+
+/**
+ * A list that shows no more than so many of its rows, and says of how many.
+ *
+ * @template T
+ */
+final readonly class Cut
+{
+    /**
+     * @param  Collection<int, T>  $rows
+     * @param  int  $count  of all there are
+     */
+    public function __construct(public Collection $rows, public int $count)
+    {
+    }
+
+    /** @return self<\stdClass> the first rows of a query, and how many it has: asked for only where some are left out */
+    public static function of(Builder $query, int $most): self
+    {
+        $rows = (clone $query)->limit($most)->get();
+
+        return new self($rows, $rows->count() < $most ? $rows->count() : $query->getCountForPagination());
+    }
+
+    /** "first 500 of 2 310"; nothing where all are shown. */
+    public function says(): string
+    {
+        $figure = fn (int $number): string => number_format($number, 0, '.', "\u{202F}");
+
+        return $this->rows->count() < $this->count
+            ? "first {$figure($this->rows->count())} of {$figure($this->count)}"
+            : '';
+    }
+}

@@ -1,0 +1,24 @@
+{{-- Items at or below their reorder point: by what is free and coming less what is promised, not by what lies there. --}}
+<p class="say">At or below the reorder point when all that is coming has come and all that is promised is gone.</p>
+@if ($low->rows->isEmpty())
+    <div class="none">Nothing is.</div>
+@else
+    <table class="list">
+        <thead><tr><th>Item</th><th class="n">Free</th><th class="n">Coming</th><th class="n">Promised</th><th class="n">Position</th><th class="n">Reorder at</th><th class="n">Missing</th><th>Unit</th></tr></thead>
+        <tbody>
+        @foreach ($low->rows as $row)
+            <tr>
+                <td><a href="{{ route('stock.show', $row->id) }}"><span class="num">{{ $row->number }}</span></a> {{ $row->name }}</td>
+                <td class="n"><x-amount :of="$row->is->free" /></td>
+                <td class="n"><x-amount :of="$row->is->coming" /></td>
+                <td class="n"><x-amount :of="$row->is->promised" /></td>
+                <td class="n"><strong><x-amount :of="$row->is->position()" /></strong></td>
+                <td class="n"><x-amount :of="$row->is->reorderPoint" /></td>
+                <td @class(['n', 'behind notched' => $row->is->missing()->isPositive()])>@if ($row->is->missing()->isPositive())<x-amount :of="$row->is->missing()" />@endif</td>
+                <td>{{ $row->unit }}</td>
+            </tr>
+        @endforeach
+        </tbody>
+    </table>
+    <x-cut :of="$low" />
+@endif
