@@ -10,6 +10,7 @@ use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\LoadByRank;
@@ -18,6 +19,8 @@ use App\Models\CustomerOrder;
 use App\Models\Order;
 use App\Models\User;
 use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Questions\ArrivalList;
+use App\Queries\Shop\Deliveries;
 use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -51,7 +54,8 @@ final class Office
     public function __construct(private readonly EnterCustomerOrder $enter, private readonly CoverLines $cover,
         private readonly MakeOrder $make,
         private readonly ReleaseOrders $releaseOrders, private readonly ChangeOrder $change, private readonly CloseOrder $closeOrder,
-        private readonly LoadByRank $loadByRank, private readonly RaisePurchases $raise)
+        private readonly LoadByRank $loadByRank, private readonly RaisePurchases $raise,
+        private readonly ChangePurchase $changePurchase, private readonly WorkedDays $days)
     {
     }
 
@@ -72,13 +76,12 @@ final class Office
             // one of the last days' asks for more motors than anybody has ordered
             $big = $left <= 6 && ! $this->bigOneCame;
             $this->bigOneCame = $this->bigOneCame || $big;
-            $lines = $big ? [['item' => 'EX-9E', 'quantity' => '6', 'unit' => null, 'price' => null, 'promised_on' => $day->addDays(30)
-                ->toDateString()]] : [];
+            $lines = $big ? [['item' => 'EX-9E', 'quantity' => '6', 'unit' => null, 'price' => null, 'promised_on' => $this->days->from($day->addDays(30))]] : [];
             for ($n = $this->dice->pick([1, 2, 2]); $n > 0; $n--) {
                 $lines[] = ['item' => $this->dice
                     ->pick(['EX-20E', 'EX-20E', 'EX-9E', 'EX-9E', 'EX-9H', 'EX-9H', 'TANK-50', 'TRAY-40']),
                     'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
-                    'unit' => null, 'price' => null, 'promised_on' => $day->addDays($this->dice->between(17, 40))->toDateString()];
+                    'unit' => null, 'price' => null, 'promised_on' => $this->days->from($day->addDays($this->dice->between(17, 40)))];
             }
             $this->tries->of(fn () => $this->enter(
                 $customer->id,
@@ -136,7 +139,7 @@ final class Office
             }
             if (isset(self::LOTS[$item->number])) {
                 $this->tries->of(fn () => $this->make->handle($item->id, (string) self::LOTS[$item->number], null,
-                    CarbonImmutable::now()->addDays(22)->toDateString(),
+                    $this->days->from(CarbonImmutable::now()->addDays(22)),
                     false,
                     $this->dice->token(),
                     ($this->as)(Role::Planner)));
@@ -152,6 +155,24 @@ final class Office
                 $this->dice->token(),
                 ($this->as)(Role::Buyer),
             ));
+        }
+    }
+
+    /** What is overdue is asked for at the supplier; the last days' still waits for an answer. */
+    public function arrivals(int $left): void
+    {
+        foreach ($left < 4 ? [] : ArrivalList::asked(Deliveries::now()) as $question) {
+            if ($question->kind === 'purchase' && $this->dice->chance(60)) {
+                $on = $this->days->from(CarbonImmutable::now()->addDays($this->dice->between(1, 3)));
+                $this->tries->of(fn () => $this->changePurchase->date(
+                    $question->id,
+                    $on,
+                    null,
+                    'said on the telephone',
+                    $this->dice->token(),
+                    ($this->as)(Role::Buyer),
+                ));
+            }
         }
     }
 

@@ -64,6 +64,7 @@ final class Story
         $deeds = [
             [6, 50, fn () => $this->office->plan()],
             [7, 10, fn () => $this->floor->goodsIn($left)],
+            [7, 20, fn () => $this->office->arrivals($left)],
             [7, 40, fn () => $this->office->demand($day, $left)],
             [8, 5, fn () => $this->office->coverAgain($day, $left)],
             [8, 15, fn () => $this->office->shelf($left)],

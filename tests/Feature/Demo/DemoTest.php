@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Demo\Story;
 use App\Demo\StoryDays;
 use App\Models\User;
+use App\Queries\Shop\Deliveries;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -84,6 +85,12 @@ it('tells a story whose books agree and that shows a shop at work', function (st
         ->and(DB::table('questions')->whereNull('answered_at')->exists())->toBeTrue()
         ->and(DB::table('slips')->where('state', 'open')->exists())->toBeTrue()
         ->and(DB::table('reservations')->where('quantity', '>', 0)->exists())->toBeTrue();
+    // what is promised, due and expected falls on days that are worked
+    $plant = Deliveries::plant();
+    $days = DB::table('customer_order_lines')->pluck('promised_on')
+        ->merge(DB::table('orders')->whereNotNull('due_on')->pluck('due_on'))
+        ->merge(DB::table('purchases')->pluck('expected_on'))->unique();
+    expect($days->reject(fn (string $day): bool => $plant->isWorkingDay($day))->values()->all())->toBe([]);
 })->with([
     'Monday before the first deed, month\'s end' => '2026-11-30 06:00',
     'Tuesday at work' => '2026-12-08 09:00',
