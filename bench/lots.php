@@ -10,6 +10,7 @@ use App\Access\Role;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
+use App\Demo\People;
 use App\Models\Balance;
 use App\Models\Item;
 use App\Models\Place;
@@ -21,7 +22,7 @@ use KeepPace\Core\Stock\ScrapClass;
 
 (require __DIR__.'/application.php')('keep_pace_lots');
 Artisan::call('migrate:fresh', ['--force' => true]);
-Artisan::call('pace:people');
+People::make();
 Artisan::call('pace:import', ['folder' => 'demo']);
 
 $item = Item::query()->where('number', 'SS-15')->firstOrFail();

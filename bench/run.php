@@ -36,7 +36,7 @@ $artisan = function (string ...$command): void {
         ->mustRun(fn ($type, $text) => fwrite(STDERR, $text));
 };
 
-$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', '');
+$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', trim((string) file_get_contents((string) getenv('DB_PASSWORD_FILE'))));
 $there = $pdo->query("SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'")
     ->fetchColumn();
 if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")->fetchColumn() < ($database === 'year' ? $orders : 10)) {
@@ -45,7 +45,7 @@ if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")
     if ($kind === 'demo') {
         $artisan('pace:demo');
     } else {
-        $artisan('pace:people');
+        $artisan('pace:demo', '--people');
         $artisan('pace:import', 'demo');
         fwrite(STDERR, sprintf("A year made in %.0f s\n", $seconds(fn () => ($kind === 'board' ? new Year(800, 8) : new Year($orders))->make())));
     }

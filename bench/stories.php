@@ -29,7 +29,7 @@ for ($day = 0; $day < (int) $option('days', '365'); $day++) {
     $moment = $first->addDays($day)->setTime(($day * 5) % 24, ($day * 13) % 60);
     Date::setTestNow($moment);
     Artisan::call('migrate:fresh', ['--force' => true]);
-    Artisan::call('pace:people');
+    App\Demo\People::make();
     $people = User::all()->keyBy(fn (User $user): string => $user->role->value);
     $says = [];
     try {

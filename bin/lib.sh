@@ -87,42 +87,123 @@ prepare() {
     [ -d node_modules ] && [ -d public/assets ] || rm -f "$VAR/stamp-assets"
     unless_same php composer.json -- install_php
     unless_same assets package.json bin/lib.sh -- install_assets
-    [ -f .env ] || printf 'APP_ENV=production\nAPP_DEBUG=false\nAPP_KEY=base64:%s\n' "$(head -c 32 /dev/urandom | base64)" > .env
+    [ -f .env ] || (umask 077; printf 'APP_ENV=production\nAPP_DEBUG=false\nAPP_KEY=base64:%s\n' "$(head -c 32 /dev/urandom | base64)" > .env)
+    chmod 600 .env
 }
 
 port_is_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() { local port=$1; until port_is_free "$port"; do port=$((port + 1)); done; printf '%s' "$port"; }
 
-# db_up NAME FIRST_PORT: a MariaDB in var/NAME on a free loopback port; sets DB_PORT and DB_PID
-db_up() {
-    local dir=$VAR/$1 i
-    DB_SOCKET=/run/keep-pace-$(printf '%s' "$dir" | cksum | cut -d' ' -f1).sock
-    [ -w /run ] || DB_SOCKET=$(mktemp -u /tmp/keep-pace-XXXXXXXX.sock)
-    if [ -f "$dir.pid" ] && kill -0 "$(cat "$dir.pid")" 2>/dev/null && grep -qa mariadbd "/proc/$(cat "$dir.pid")/cmdline"; then
-        fail "it is running already from this folder (process $(cat "$dir.pid")). End that one first."
+# As root the database and PHP each run as a user of their own, who can neither log in nor read what is the other's.
+DB_USER=$(id -un) WEB_USER=$(id -un)
+own_users() {
+    local user
+    [ "$(id -u)" = 0 ] || return 0
+    for user in keep-pace keep-pace-db; do
+        id "$user" > /dev/null 2>&1 || useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$user"
+    done
+    chmod 711 "$VAR"
+    if runuser -u keep-pace -- test -r "$ROOT/artisan" && runuser -u keep-pace-db -- test -x "$VAR"; then
+        DB_USER=keep-pace-db WEB_USER=keep-pace
+        # some packages come with files only their owner can read
+        chmod -R a+rX vendor app core bootstrap config database demo lang public resources routes
+    else
+        say "Nobody but root can enter this folder, so all of it runs as root. Put it in /srv or /opt for users of their own."
+    fi
+}
+
+# own OWNER PATH...: gives files to a user, as root
+own() { [ "$(id -u)" != 0 ] || chown -R "$1" "${@:2}"; }
+# as_web COMMAND...: runs it as the user PHP runs as
+as_web() { if [ "$WEB_USER" = "$(id -un)" ]; then "$@"; else runuser -u "$WEB_USER" -- "$@"; fi; }
+
+# db_prepare NAME FIRST_PORT: a data folder in var/NAME and a free loopback port; sets DB_PORT, DB_SOCKET, DB_COMMAND
+db_prepare() {
+    local dir=$VAR/$1 run
+    own_users
+    run=/run/keep-pace-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
+    [ -w /run ] || run=/tmp/keep-pace-$(id -u)-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
+    mkdir -p "$run"; chmod 755 "$run"; own "$DB_USER" "$run"
+    DB_SOCKET=$run/db.sock
+    if [ -f "$dir/mariadbd.pid" ] && kill -0 "$(cat "$dir/mariadbd.pid")" 2>/dev/null && grep -qa mariadbd "/proc/$(cat "$dir/mariadbd.pid")/cmdline"; then
+        fail "it is running already from this folder (process $(cat "$dir/mariadbd.pid")). End that one first."
     fi
     if [ ! -f "$dir/ready" ]; then
         rm -rf "$dir"
-        mariadb-install-db --no-defaults --auth-root-authentication-method=normal --skip-test-db --datadir="$dir" --user="$(id -un)" > "$VAR/$1-install.log" 2>&1 \
+        mkdir -p "$dir"; own "$DB_USER" "$dir"
+        mariadb-install-db --no-defaults --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db \
+            --datadir="$dir" --user="$DB_USER" > "$VAR/$1-install.log" 2>&1 \
             || { last "$VAR/$1-install.log" 5; fail 'the data folder of MariaDB could not be made.'; }
         touch "$dir/ready"
     fi
+    own "$DB_USER" "$dir"
+    DB_PASSWORD_FILE=$VAR/$1.password
+    [ -s "$DB_PASSWORD_FILE" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$DB_PASSWORD_FILE")
+    chmod 600 "$DB_PASSWORD_FILE"; own "$WEB_USER" "$DB_PASSWORD_FILE"
     DB_PORT=$(free_port "$2")
-    mariadbd --no-defaults --datadir="$dir" --user="$(id -un)" --bind-address=127.0.0.1 --port="$DB_PORT" --socket="$DB_SOCKET" \
-        --pid-file="$dir.pid" --log-error="$VAR/$1.log" --skip-log-bin --innodb-buffer-pool-size=512M --innodb-log-file-size=256M \
-        --character-set-server=utf8mb4 --max-connections=100 "${@:3}" > /dev/null 2>&1 &
-    DB_PID=$!
-    for i in $(seq 1 150); do
-        mariadb-admin --no-defaults --socket="$DB_SOCKET" --user=root ping > /dev/null 2>&1 && break
-        kill -0 "$DB_PID" 2>/dev/null || { last "$VAR/$1.log" 5; fail "MariaDB ended at once; its log is var/$1.log."; }
-        [ "$i" = 150 ] && { kill "$DB_PID"; fail "MariaDB does not answer after 30 s; its log is var/$1.log."; }
-        sleep 0.2
-    done
-    export DB_PORT DB_SOCKET
-    sql "CREATE USER IF NOT EXISTS keep_pace@'127.0.0.1' IDENTIFIED BY ''; GRANT ALL ON \`keep\\_pace%\`.* TO keep_pace@'127.0.0.1';"
+    DB_COMMAND=(mariadbd --no-defaults --datadir="$dir" --user="$DB_USER" --bind-address=127.0.0.1 --port="$DB_PORT" --socket="$DB_SOCKET"
+        --pid-file="$dir/mariadbd.pid" --log-error="$dir/mariadbd.log" --skip-log-bin --innodb-buffer-pool-size=512M
+        --innodb-log-file-size=256M --character-set-server=utf8mb4 --max-connections=100 "${@:3}")
+    export DB_PORT DB_SOCKET DB_PASSWORD_FILE
 }
 
-sql() { mariadb --no-defaults --socket="$DB_SOCKET" --user=root -e "$1"; }
+# db_answers NAME COMMAND...: waits until it does, as long as the command says that it runs
+db_answers() {
+    local dir=$VAR/$1 i; shift
+    for i in $(seq 1 150); do
+        mariadb-admin --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" ping > /dev/null 2>&1 && return 0
+        # a data folder of before had a root without a password
+        mariadb-admin --no-defaults --socket="$DB_SOCKET" --user=root ping > /dev/null 2>&1 && return 0
+        "$@" || { last "$dir/mariadbd.log" 5; fail "MariaDB ended at once; its log is $dir/mariadbd.log."; }
+        sleep 0.2
+    done
+    fail "MariaDB does not answer after 30 s; its log is $dir/mariadbd.log."
+}
+
+# db_accounts: the administrator by the socket only, the application with its password, nobody else
+db_accounts() {
+    local me other
+    me=$(id -un)
+    if ! sql 'SELECT 1' > /dev/null 2>&1; then
+        mariadb --no-defaults --socket="$DB_SOCKET" --user=root -e "CREATE USER IF NOT EXISTS \`$me\`@localhost IDENTIFIED VIA unix_socket; GRANT ALL ON *.* TO \`$me\`@localhost WITH GRANT OPTION;"
+    fi
+    sql "ALTER USER \`$me\`@localhost IDENTIFIED VIA unix_socket;
+        CREATE USER IF NOT EXISTS keep_pace@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_PASSWORD_FILE")';
+        ALTER USER keep_pace@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_PASSWORD_FILE")';
+        GRANT ALL ON \`keep\\_pace%\`.* TO keep_pace@'127.0.0.1';"
+    sql "SELECT CONCAT(QUOTE(user), '@', QUOTE(host)) FROM mysql.user WHERE NOT ((user = '$me' AND host = 'localhost')
+        OR (user = 'keep_pace' AND host = '127.0.0.1') OR user = 'mariadb.sys' OR is_role = 'Y')" -N | while read -r other; do
+        sql "DROP USER IF EXISTS $other"
+    done
+}
+
+# db_up NAME FIRST_PORT: a MariaDB of this script; sets DB_PORT and DB_PID
+db_up() {
+    db_prepare "$@"
+    "${DB_COMMAND[@]}" > /dev/null 2>&1 &
+    DB_PID=$!
+    db_answers "$1" kill -0 "$DB_PID" 2>/dev/null
+    db_accounts
+}
+
+sql() { mariadb --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" "${@:2}" -e "$1"; }
+
+# dump DATABASE FILE: a dump, read back into another database and dumped again from there, before it gets its name
+dump() {
+    local database=$1 file=$2 copy=keep_pace_readback
+    mkdir -p "$(dirname "$file")"
+    (umask 077; dumped "$database" | gzip > "$file.part") || return 1
+    sql "DROP DATABASE IF EXISTS $copy; CREATE DATABASE $copy CHARACTER SET utf8mb4"
+    gunzip -c "$file.part" | mariadb --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" "$copy" || return 1
+    cmp -s <(gunzip -c "$file.part") <(dumped "$copy") || return 1
+    sql "DROP DATABASE $copy"
+    mv "$file.part" "$file"
+}
+
+dumped() {
+    mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --routines --triggers --order-by-primary \
+        --skip-comments --default-character-set=utf8mb4 "$1"
+}
 
 # end PID...: ends processes this script started, and waits for them
 end() {

@@ -1,12 +1,15 @@
 <?php
 
+// a password in a file of its own, which only the user PHP runs as can read
+$file = env('DB_PASSWORD_FILE', __DIR__.'/../var/db.password');
+
 $mariadb = [
     'driver' => 'mariadb',
     'host' => '127.0.0.1',
     'port' => env('DB_PORT', '33070'),
     'database' => env('DB_DATABASE', 'keep_pace'),
     'username' => env('DB_USERNAME', 'keep_pace'),
-    'password' => env('DB_PASSWORD', ''),
+    'password' => env('DB_PASSWORD') ?? (is_readable($file) ? trim((string) file_get_contents($file)) : ''),
     'charset' => 'utf8mb4',
     'collation' => 'utf8mb4_unicode_ci',
     'prefix' => '',

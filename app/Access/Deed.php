@@ -25,6 +25,7 @@ enum Deed: string
     case Close = 'close';
     case Reverse = 'reverse';
     case Import = 'import';
+    case People = 'people';
 
     public function label(): string
     {
@@ -49,6 +50,7 @@ enum Deed: string
             self::Close => 'close orders',
             self::Reverse => 'reverse bookings',
             self::Import => 'import files',
+            self::People => 'say who may log in',
         };
     }
 }

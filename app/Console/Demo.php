@@ -3,6 +3,7 @@
 namespace App\Console;
 
 use App\Access\Role;
+use App\Demo\People;
 use App\Demo\Story;
 use App\Models\Booking;
 use App\Models\User;
@@ -11,7 +12,7 @@ use Illuminate\Console\Command;
 /** Fills an empty database with the demo: its folder of files, then a year of bookings on a set clock. */
 class Demo extends Command
 {
-    protected $signature = 'pace:demo {--weeks=52 : how long the history is}';
+    protected $signature = 'pace:demo {--weeks=52 : how long the history is} {--people : only its people}';
 
     protected $description = 'Play the demo: Meadowlark Extractor Works';
 
@@ -22,7 +23,10 @@ class Demo extends Command
 
             return self::FAILURE;
         }
-        $this->call('pace:people');
+        People::make();
+        if ($this->option('people')) {
+            return self::SUCCESS;
+        }
         $people = User::all()->keyBy(fn (User $user): string => $user->role->value);
         $weeks = max(1, (int) $this->option('weeks'));
         $story->play($weeks, fn (Role $role): User => $people[$role->value], function (int $day) use ($weeks): void {

@@ -27,7 +27,7 @@ use Throwable;
 final class Refusals
 {
     /** Never given back into a form. */
-    private const UNSAID = ['_token', 'password', '_by'];
+    private const UNSAID = ['_token', 'password', 'present', 'new', 'again', '_by'];
 
     public static function render(Exceptions $exceptions): void
     {

@@ -49,8 +49,8 @@ class RunImport implements ShouldQueue
                 'result' => json_encode($result->files),
             ]);
         } catch (ImportRefused $refused) {
-            $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => count($refused->problems),
-                'problems' => json_encode(array_slice($refused->problems, 0, 500))]);
+            $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => $refused->count,
+                'problems' => json_encode($refused->problems)]);
         } catch (Refusal $refused) {
             $this->keep(['state' => 'refused', 'doing' => "Nothing was imported: {$refused->getMessage()}", 'problem_count' => 1,
                 'problems' => json_encode([new Problem('', 0, '', $refused->getMessage())])]);

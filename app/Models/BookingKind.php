@@ -46,6 +46,7 @@ enum BookingKind: string
     case Remake = 'remake';
     case Answer = 'answer';
     case PeriodClosed = 'period_closed';
+    case Person = 'person';
     case LinesReversed = 'lines_reversed';
     case Reversal = 'reversal';
 
@@ -93,6 +94,7 @@ enum BookingKind: string
             self::Remake => 'remake',
             self::Answer => 'answer',
             self::PeriodClosed => 'period closed',
+            self::Person => 'people',
             self::LinesReversed => 'lines reversed',
             self::Reversal => 'reversal',
         };
@@ -102,7 +104,7 @@ enum BookingKind: string
     public function isReversible(): bool
     {
         return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::LinesReversed, self::LotCorrected, self::Import, self::OrderChanged, self::Ranked, self::Purchased, self::PurchaseChanged,
-            self::Reserved, self::LotDated, self::BackChanged, self::Split, self::Answer, self::PeriodClosed, self::CustomerLineChanged,
+            self::Reserved, self::LotDated, self::BackChanged, self::Split, self::Answer, self::PeriodClosed, self::Person, self::CustomerLineChanged,
             self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld], true);
     }
 

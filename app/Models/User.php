@@ -14,6 +14,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $login
  * @property string $password
  * @property \App\Access\Role $role
+ * @property \Carbon\CarbonImmutable|null $locked_at nobody gets in by this login
+ * @property bool $must_change the password was given by somebody else
+ * @property bool $is_demo has the demo's password
  * @property string|null $badge
  * @property string|null $remember_token
  * @property \Illuminate\Support\Carbon|null $created_at
@@ -28,7 +31,13 @@ class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return [
+            'password' => 'hashed',
+            'role' => Role::class,
+            'locked_at' => 'immutable_datetime',
+            'must_change' => 'boolean',
+            'is_demo' => 'boolean',
+        ];
     }
 
     public function may(Deed $deed): bool

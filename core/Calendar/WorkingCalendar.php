@@ -13,6 +13,8 @@ use DateTimeZone;
  */
 final readonly class WorkingCalendar
 {
+    private const MOST_DAYS = 4000;
+
     private DateTimeZone $zone;
 
     /**
@@ -24,9 +26,13 @@ final readonly class WorkingCalendar
         $this->zone = new DateTimeZone($zone);
     }
 
-    /** Open time in [$from, $to), both UTC minutes. */
+    /**
+     * Open time in [$from, $to), both UTC minutes. No more than some ten years are looked up: behind that nothing is
+     * open, whatever slip of the finger asked for it.
+     */
     public function windows(int $from, int $to): OpenWindows
     {
+        $to = min($to, $from + self::MOST_DAYS * 1440);
         $open = [];
         $shut = [];
         // A shift may begin on the day before the span and reach into it.

@@ -7,10 +7,10 @@
             <div class="mb-3"><label for="password">Password</label><input class="form-control w-100" id="password" type="password" name="password" autocomplete="current-password" required></div>
             <button class="btn btn-act">Log in</button>
         </form>
-        <div>
-            <h2>People</h2>
+        @if ($people->isNotEmpty())<div>
+            <h2>People of the demo</h2>
             <table class="list"><thead><tr><th>Login</th><th>Name</th></tr></thead><tbody>@foreach ($people as $person)<tr><td class="num">{{ $person->login }}</td><td>{{ $person->name }}</td></tr>@endforeach</tbody></table>
             <p class="sub mt-2">Demo password: pace</p>
-        </div>
+        </div>@endif
     </div>
 </x-layout>

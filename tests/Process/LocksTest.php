@@ -21,7 +21,7 @@ function said(array $processes): array
 
 /** Code that prints how many rows the deed after it holds locked when it is about to be committed. */
 const ROWS_LOCKED = 'Illuminate\Support\Facades\Event::listen(Illuminate\Database\Events\TransactionCommitting::class, function () {
-    static $first = true; $first && print((new PDO("mysql:unix_socket=".getenv("DB_SOCKET"), "root", ""))->query("SELECT trx_rows_locked FROM information_schema.INNODB_TRX WHERE trx_mysql_thread_id = "
+    static $first = true; $first && print((new PDO("mysql:unix_socket=".getenv("DB_SOCKET"), posix_getpwuid(posix_geteuid())["name"], ""))->query("SELECT trx_rows_locked FROM information_schema.INNODB_TRX WHERE trx_mysql_thread_id = "
     .Illuminate\Support\Facades\DB::selectOne("SELECT CONNECTION_ID() AS id")->id)->fetchColumn()); $first = false; }); ';
 
 it('locks a few rows however many balances there are', function (string $deed) {

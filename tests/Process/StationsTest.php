@@ -8,7 +8,7 @@ use Tests\Support\OwnDatabase;
 
 it('loses and doubles nothing when the database is killed under twenty stations', function () {
     $database = new OwnDatabase;
-    $live = new LiveShop('keep_pace_stations', port: $database->port);
+    $live = new LiveShop('keep_pace_stations', port: $database->port, passwordFile: $database->passwordFile);
     try {
         $before = (float) $live->value(
             "SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'",
@@ -35,7 +35,7 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             fn (Process $station): string => trim($station->getOutput()),
             $stations,
         )))->toBe(['done']);
-        $live = new PDO("mysql:host=127.0.0.1;port={$database->port};dbname=keep_pace_stations", 'keep_pace', '');
+        $live = new PDO("mysql:host=127.0.0.1;port={$database->port};dbname=keep_pace_stations", 'keep_pace', trim((string) file_get_contents($database->passwordFile)));
         $value = fn (string $sql): string => (string) $live->query($sql)->fetchColumn();
         expect($value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'"))->toBe('120')
             ->and((float) $value(
@@ -45,7 +45,7 @@ it('loses and doubles nothing when the database is killed under twenty stations'
         $verify = new Process(
             ['php', 'artisan', 'pace:verify'],
             dirname(__DIR__, 2),
-            ['DB_PORT' => $database->port, 'DB_DATABASE' => 'keep_pace_stations', 'APP_ENV' => 'production'],
+            ['DB_PORT' => $database->port, 'DB_PASSWORD_FILE' => $database->passwordFile, 'DB_DATABASE' => 'keep_pace_stations', 'APP_ENV' => 'production'],
             null,
             120,
         );

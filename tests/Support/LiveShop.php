@@ -20,11 +20,12 @@ final class LiveShop
     private int $clock;
 
     /** @param  string|null  $port  of another database server than that of the tests */
-    public function __construct(private readonly string $database, bool $serve = false, ?string $port = null)
+    public function __construct(private readonly string $database, bool $serve = false, ?string $port = null, ?string $passwordFile = null)
     {
+        $this->passwordFile = $passwordFile ?? (string) getenv('DB_PASSWORD_FILE');
         $this->setClock(self::MORNING);
         $this->port = $port ?? (string) (getenv('DB_PORT') ?: '33070');
-        $this->db = new \PDO("mysql:host=127.0.0.1;port={$this->port}", 'keep_pace', '', [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $this->db = new \PDO("mysql:host=127.0.0.1;port={$this->port}", 'keep_pace', trim((string) file_get_contents($this->passwordFile)), [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
         $this->db->exec("DROP DATABASE IF EXISTS `{$database}`; CREATE DATABASE `{$database}`; USE `{$database}`");
         $this->fill();
         $this->webPort = random_int(20000, 50000);
@@ -44,7 +45,7 @@ final class LiveShop
             return;
         }
         $this->artisan('migrate', '--force');
-        $this->artisan('pace:people');
+        $this->artisan('pace:demo', '--people');
         $this->artisan('pace:import', 'demo');
         $copy = $this->mariadb(['mariadb-dump', '--triggers', '--routines', '--skip-dump-date']);
     }
@@ -52,12 +53,14 @@ final class LiveShop
     /** @param  non-empty-list<string>  $client */
     private function mariadb(array $client, ?string $input = null): string
     {
-        $process = new Process([array_shift($client), '--no-defaults', '--host=127.0.0.1', "--port={$this->port}", '--user=keep_pace', ...$client, $this->database], input: $input, timeout: 120);
+        $process = new Process([array_shift($client), '--no-defaults', '--host=127.0.0.1', "--port={$this->port}", '--user=keep_pace', ...$client, $this->database], env: ['MYSQL_PWD' => trim((string) file_get_contents($this->passwordFile))], input: $input, timeout: 120);
 
         return $process->mustRun()->getOutput();
     }
 
     private readonly string $port;
+
+    private readonly string $passwordFile;
 
     private readonly int $webPort;
 
@@ -121,7 +124,7 @@ final class LiveShop
     /** @return array<string, string> */
     private function env(): array
     {
-        return ['DB_DATABASE' => $this->database, 'DB_PORT' => $this->port, 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
+        return ['DB_DATABASE' => $this->database, 'DB_PORT' => $this->port, 'DB_PASSWORD_FILE' => $this->passwordFile, 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
             'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database',
             // years, since the browser's clock is the machine's and it drops a cookie that has run out
             'PACE_TEST_CLOCK' => (string) $this->clock, 'SESSION_MINUTES' => '5256000'];

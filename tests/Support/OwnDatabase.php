@@ -11,19 +11,22 @@ final class OwnDatabase
 
     private readonly string $var;
 
+    public readonly string $passwordFile;
+
     private ?Process $server = null;
 
     public function __construct()
     {
         $this->var = sys_get_temp_dir().'/keep-pace-database-'.bin2hex(random_bytes(5));
         mkdir($this->var, 0700);
+        $this->passwordFile = "{$this->var}/db.password";
         $this->start((string) random_int(35000, 39000));
     }
 
     /** As a power cut would: nothing is written any more. */
     public function kill(): void
     {
-        posix_kill((int) file_get_contents("{$this->var}/db.pid"), SIGKILL);
+        posix_kill((int) file_get_contents("{$this->var}/db/mariadbd.pid"), SIGKILL);
         $this->server?->wait();
     }
 
@@ -45,7 +48,7 @@ final class OwnDatabase
         $this->server = new Process(
             ['bash', '-c', $script],
             dirname(__DIR__, 2),
-            ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false],
+            ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false, 'DB_PASSWORD_FILE' => false],
             null,
             null,
         );

@@ -14,8 +14,10 @@ final class Folder
     /** @var array<string, array<int, array<string, ?string>>> by file name and line */
     public array $rows = [];
 
-    /** @var list<Problem> */
+    /** @var list<Problem> the first of them: a file of short wrong lines has half a million */
     public array $problems = [];
+
+    public int $problemCount = 0;
 
     /** @var array<string, array<string, true>> known values by "table.column", in lower case */
     private array $known = [];
@@ -25,6 +27,11 @@ final class Folder
 
     /** @var array<string, true> "table.column" of files that could not be read */
     private array $unread = [];
+
+    private const TOLD = 500;
+
+    /** Lines of one file: more than a shop has, and less than memory holds. */
+    private const LINES = 100_000;
 
     /** What a row of a file is known by to others: "table.column", and the columns it is made of. */
     private const NAMES = [
@@ -53,9 +60,9 @@ final class Folder
         foreach (array_filter(glob("{$path}/*") ?: [], is_file(...)) as $file) {
             $name = basename($file);
             if (! str_ends_with($name, '.csv') || ! isset($specs[substr($name, 0, -4)])) {
-                $self->problems[] = new Problem($name, 0, '',
+                $self->keep(new Problem($name, 0, '',
                     'is not a file this imports. There are: '.implode(', ',
-                        array_map(fn (FileSpec $spec): string => $spec->file(), $specs)).'.');
+                        array_map(fn (FileSpec $spec): string => $spec->file(), $specs)).'.'));
             }
         }
         $done = 0;
@@ -64,8 +71,8 @@ final class Folder
                 $self->readFile("{$path}/{$spec->file()}", $spec, $done);
             }
         }
-        if ($self->rows === [] && $self->problems === []) {
-            $self->problems[] = new Problem('', 0, '', 'The folder holds no file to import.');
+        if ($self->rows === [] && $self->problemCount === 0) {
+            $self->keep(new Problem('', 0, '', 'The folder holds no file to import.'));
         }
 
         return $self;
@@ -73,7 +80,22 @@ final class Folder
 
     public function problem(string $file, int $line, string $column, string $says): void
     {
-        $this->problems[] = new Problem("{$file}.csv", $line, $column, $says);
+        $this->keep(new Problem("{$file}.csv", $line, $column, $says));
+    }
+
+    /** @throws ImportRefused when there are any */
+    public function assertRight(): void
+    {
+        if ($this->problemCount > 0) {
+            throw new ImportRefused($this->problems, $this->problemCount);
+        }
+    }
+
+    private function keep(Problem $problem): void
+    {
+        if ($this->problemCount++ < self::TOLD) {
+            $this->problems[] = $problem;
+        }
     }
 
     private function readFile(string $path, FileSpec $spec, int &$done): void
@@ -82,18 +104,21 @@ final class Folder
         $calendar = $this->plant();
         $this->rows[$spec->name] = [];
         $seen = [];
-        $before = count($this->problems);
-        foreach (CsvFile::rows($path, $spec, function (Problem $problem): void {
-            $this->problems[] = $problem;
-        }) as $line => $cells) {
-            $problems = count($this->problems);
+        $before = $this->problemCount;
+        $lines = 0;
+        foreach (CsvFile::rows($path, $spec, $this->keep(...)) as $line => $cells) {
+            if (++$lines > self::LINES) {
+                $this->problem($spec->name, $line, '', 'is one line too many: '.number_format(self::LINES, 0, '.', ' ').' at most in one file. Import it in parts.');
+                break;
+            }
+            $problems = $this->problemCount;
             [$row, $isExcused] = $this->readRow($spec, $line, $cells, $today, $calendar);
             $key = implode("\0", array_map(fn (string $name): string => Code::keyOf((string) $row[$name]), $spec->key));
             if (isset($seen[$key])) {
                 $this->problem($spec->name, $line, implode(' + ', $spec->key), "stands in line {$seen[$key]} already.");
             }
             $seen[$key] = $line;
-            $isRight = ! $isExcused && count($this->problems) === $problems;
+            $isRight = ! $isExcused && $this->problemCount === $problems;
             if ($isRight) {
                 $this->rows[$spec->name][$line] = $row; // lines that are wrong in themselves are not asked what they mean
             }
@@ -102,7 +127,7 @@ final class Folder
                 ($this->progress)("Reading {$spec->file()}", $done);
             }
         }
-        if (count($this->problems) > $before && $this->rows[$spec->name] === [] && isset(self::NAMES[$spec->name])) {
+        if ($this->problemCount > $before && $this->rows[$spec->name] === [] && isset(self::NAMES[$spec->name])) {
             $this->unread[self::NAMES[$spec->name][0]] = true;
         }
     }

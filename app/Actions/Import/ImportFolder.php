@@ -32,9 +32,7 @@ final class ImportFolder
         $folder = Folder::read($path, $progress);
         $progress('Checking', array_sum(array_map(count(...), $folder->rows)));
         FolderChecks::run($folder, $by);
-        if ($folder->problems !== []) {
-            throw new ImportRefused($folder->problems);
-        }
+        $folder->assertRight();
         $result = new ImportResult;
         $this->plan->once(fn () => $this->bookings
             ->once(BookingKind::Import, 'import-'.Str::uuid(), $by, function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
@@ -44,9 +42,7 @@ final class ImportFolder
                     SetStandardCost::revalue($ledger, Item::query()->findOrFail($item), $cost);
                 }
                 $this->opening->write($folder, $ledger, $result, $by, $progress);
-                if ($folder->problems !== []) {
-                    throw new ImportRefused($folder->problems);
-                }
+                $folder->assertRight();
                 $ledger->says('Imported '.$result->sentence());
             }, period: PeriodLock::Last));
 

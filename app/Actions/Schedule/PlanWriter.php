@@ -20,6 +20,8 @@ use KeepPace\Core\Scheduling\Schedule;
 /** Writes a plan: what differs from what stands there. The plan's row is locked by whoever calls. */
 final class PlanWriter
 {
+    private const NEAR_DAYS = 1500;
+
     /**
      * @param  Collection<int, \stdClass>|null  $there  the steps that stand there, if they were read before
      * @param  bool  $sameFacts  since it was last written no fact changed: of components only the times of parts made here can differ
@@ -56,7 +58,11 @@ final class PlanWriter
         $plant = $shop->plant;
         $dues = array_filter($shop->orders->map(fn ($order) => $shop->dueMinute($order->due_on))->all());
         $ends = [...$dues, ...$schedule->finish];
-        $open = $plant === null || $ends === [] ? null : $plant->windows(min($ends), max($ends) + 1);
+        $near = self::NEAR_DAYS * 1440; // one date of long ago or far ahead is no reason to look up all between
+        $open = $plant === null || $ends === [] ? null : $plant->windows(
+            max(min($ends), $problem->now - $near),
+            min(max($ends), $problem->now + $near) + 1,
+        );
         $orders = [];
         $place = 0;
         $short = new ShortFor($shop, $problem, $schedule);

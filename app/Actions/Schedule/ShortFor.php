@@ -20,6 +20,8 @@ final class ShortFor
 
     public const CAPACITY = 'capacity';
 
+    private const FAR_DAYS = 1100;
+
     /** @var array<int, string> the first of them, by order */
     private array $orderBy = [];
 
@@ -33,8 +35,9 @@ final class ShortFor
     {
         $latest = new LatestStart($problem, $schedule, $this->centres());
         foreach ($problem->jobs as $job) {
-            if ($job->id < 0 || $job->due === null || ! isset($shop->orders[$job->id])) {
-                continue; // held for a promise
+            $isFar = $job->due > $problem->now + self::FAR_DAYS * 1440;
+            if ($job->id < 0 || $job->due === null || $isFar || ! isset($shop->orders[$job->id])) {
+                continue; // held for a promise, or so far ahead that nobody asks by when
             }
             $isForParts = $this->judge($job, $latest);
             if (($schedule->finish[$job->id] ?? 0) > $job->due) {
@@ -55,6 +58,7 @@ final class ShortFor
         foreach ($this->problem->jobs as $job) {
             $far = $this->shop->missing($job->id) === [] ? $far : max($far, $job->due ?? 0);
         }
+        $far = min($far, $this->problem->now + self::FAR_DAYS * 1440);
         $known = array_map(fn (WorkCentre $centre): int => max([0, ...$centre->open->ends]), $this->problem->workCentres);
         $days = intdiv($far - $this->problem->now, 1440) + 2;
 

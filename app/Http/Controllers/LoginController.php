@@ -17,7 +17,7 @@ class LoginController extends Controller
 {
     public function show(): View
     {
-        return view('login', ['people' => User::query()->orderBy('id')->get(['login', 'name', 'role'])]);
+        return view('login', ['people' => User::query()->where('is_demo', true)->orderBy('id')->get(['login', 'name'])]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -38,6 +38,11 @@ class LoginController extends Controller
             $brake->press();
 
             return $this->refused($request, $typed['login'], 'failed', 'Login and password do not belong together.');
+        }
+        if ($user?->locked_at !== null) {
+            Auth::logout();
+
+            return $this->refused($request, $typed['login'], 'locked', 'This login is locked. Ask who lets people in here.');
         }
         $brake->release();
         Log::channel('logins')->info('logged in', ['login' => $user?->login, 'from' => $request->ip()]);

@@ -36,10 +36,11 @@ class Day extends Component
     ) {
         $field ??= $name;
         $this->id = str_replace(['.', '[', ']'], '-', ($in->form ?? 'f')."-{$name}");
-        $typed = $in === null ? (string) old($field, $value) : $in->value($name, $value);
-        $this->shown = preg_match('/^\d{4}-\d\d-\d\d$/D', $typed) === 1 && strtotime($typed) !== false
-            ? When::dayOf($typed)
-            : $typed;
+        $isTyped = $in === null ? old($field) !== null : $in->isMine();
+        $shown = $in === null ? (string) old($field, $value) : $in->value($name, $value);
+        // what was typed is given back as it was
+        $isDay = ! $isTyped && preg_match('/^\d{4}-\d\d-\d\d$/D', $shown) === 1;
+        $this->shown = $isDay ? When::dayOf($shown) : $shown;
         $errors = session('errors');
         $this->why = match (true) {
             $in !== null => $in->why($field),

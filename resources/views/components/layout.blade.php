@@ -51,6 +51,8 @@
             <div><a href="{{ route('bookings.index') }}">All bookings</a></div>
             <div><a href="{{ route('periods.index') }}">Periods of the books</a></div>
             @can('import')<div><a href="{{ route('import.index') }}">Import files</a></div>@endcan
+            @can('people')<div><a href="{{ route('people.index') }}">People who log in</a></div>@endcan
+            <div><a href="{{ route('password.show') }}">Your password</a></div>
             <form method="post" action="{{ route('logout') }}" class="mt-1" data-whole>@csrf<button class="btn btn-quiet btn-small">Log out</button></form>
         </div>
     </details>

@@ -157,3 +157,11 @@ it('knows when the shift that runs ends: common practice', function (string $now
     'a holiday' => ['2026-12-07 09:00', null],
     'the night after a holiday, which it began on' => ['2026-12-08 03:00', null],
 ]);
+
+it('looks no further than some ten years, whatever is asked, and works beyond 2038', function () {
+    $open = office()->windows(at('2026-11-24 00:00'), at('2700-01-01 00:00'));
+    expect(count($open->starts))->toBeLessThan(6000)->and($open->ends[count($open->ends) - 1])->toBeGreaterThan(at('2037-01-01 00:00'));
+    $late = office()->windows(at('2045-03-01 00:00'), at('2045-03-31 00:00'));
+    // Wed 1 March 2045, eight hours and an hour's break
+    expect($late->finish(at('2045-03-01 08:00'), 480))->toBe(at('2045-03-01 17:00'));
+});

@@ -11,7 +11,7 @@ it('lets a role do just this', function (Role $role, array $deeds) {
     [Role::Storekeeper, ['issue', 'goods-in', 'receive', 'ship', 'reverse']], [Role::Operator, ['report', 'say-absent']],
     [Role::Buyer, ['goods-in', 'purchase']], [Role::Sales, ['enter-customer-order', 'cover', 'promise']], [Role::CostClerk, ['close', 'value', 'reverse']],
     [Role::Supervisor, ['enter-customer-order', 'cover', 'change-order', 'plan', 'say-absent', 'promise', 'rank', 'reserve', 'purchase', 'value', 'release', 'issue', 'report', 'goods-in', 'receive', 'ship',
-        'close', 'reverse', 'import']],
+        'close', 'reverse', 'import', 'people']],
 ]);
 
 it('locks a login after many wrong passwords, and tells no more than that', function () {

@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Actions\People;
+
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use Illuminate\Support\Facades\Hash;
+use KeepPace\Core\Refused;
+
+/** A person takes another password; other logins of the same person are ended. */
+final class ChangePassword
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  string  $session  the login it is done from, which goes on
+     *
+     * @throws Refused when the present password is another
+     */
+    public function handle(string $present, string $new, string $session, string $token, User $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($present, $new, $session, $by): void {
+            $user = User::query()->lockForUpdate()->findOrFail($by->id);
+            if (! Hash::check($present, $user->password)) {
+                throw Refused::because('That is not your present password.', 'present');
+            }
+            if (Hash::check($new, $user->password)) {
+                throw Refused::because('That is the password you have. Take another.', 'new');
+            }
+            $user->fill(['password' => $new, 'must_change' => false, 'is_demo' => false])->save();
+            Sessions::end($user->id, $session);
+            $ledger->says("{$user->name} took a new password.");
+        });
+    }
+}

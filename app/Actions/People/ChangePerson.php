@@ -1,0 +1,98 @@
+<?php
+
+namespace App\Actions\People;
+
+use App\Access\Deed;
+use App\Access\Role;
+use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Ledger;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\User;
+use Illuminate\Database\Eloquent\Collection;
+use KeepPace\Core\Refused;
+
+/** A person gets another role, is locked or let in again, or gets a new password from somebody else. */
+final class ChangePerson
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused */
+    public function role(int $id, Role $role, string $token, User $by): Booking
+    {
+        return $this->change($id, $token, $by, function (User $user) use ($role): string {
+            if ($user->role === $role) {
+                throw Refused::because("{$user->name} is {$role->label()} already.", 'role');
+            }
+            $was = $user->role->label();
+            $user->role = $role;
+
+            return "{$user->name} is {$role->label()} now, before {$was}.";
+        });
+    }
+
+    /** Ends what is open and lets nobody in by this login. @throws Refused */
+    public function lock(int $id, string $reason, string $token, User $by): Booking
+    {
+        return $this->change($id, $token, $by, function (User $user) use ($by): string {
+            if ($user->id === $by->id) {
+                throw Refused::because('You cannot lock yourself out. Somebody else has to.');
+            }
+            if ($user->locked_at !== null) {
+                throw Refused::because("{$user->name} is locked already.");
+            }
+            $user->locked_at = now()->toImmutable();
+            Sessions::end($user->id);
+
+            return "{$user->name} is locked.";
+        }, $reason);
+    }
+
+    /** @throws Refused */
+    public function unlock(int $id, string $token, User $by): Booking
+    {
+        return $this->change($id, $token, $by, function (User $user): string {
+            if ($user->locked_at === null) {
+                throw Refused::because("{$user->name} is not locked.");
+            }
+            $user->locked_at = null;
+
+            return "{$user->name} may log in again.";
+        });
+    }
+
+    /** Gives a password that is changed at the next login; all that is open is ended. @throws Refused */
+    public function reset(int $id, string $password, string $token, User $by): Booking
+    {
+        return $this->change($id, $token, $by, function (User $user) use ($password): string {
+            $user->fill(['password' => $password, 'must_change' => true, 'is_demo' => false]);
+            Sessions::end($user->id);
+
+            return "{$user->name} has a new password, to be changed at the next login.";
+        });
+    }
+
+    /** @param  \Closure(User): string  $work */
+    private function change(int $id, string $token, User $by, \Closure $work, string $reason = ''): Booking
+    {
+        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($id, $work): void {
+            // all of them, by id: somebody who can let others in must be left
+            $all = User::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            $user = $all[$id] ?? throw Refused::because('That person is not there any more.');
+            $said = $work($user);
+            self::assertSomebodyIsLeft($all);
+            $user->save();
+            $ledger->says($said);
+        }, $reason);
+    }
+
+    /** @param  Collection<int, User>  $all */
+    private static function assertSomebodyIsLeft(Collection $all): void
+    {
+        if (! $all->contains(fn (User $user): bool => $user->locked_at === null && $user->role->may(Deed::People))) {
+            throw Refused::because('Nobody would be left who can let others in. Give somebody else that role first.');
+        }
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+namespace App\Console;
+
+use App\Access\OwnPassword;
+use App\Access\Role;
+use App\Actions\People\AddPerson;
+use App\Actions\People\ChangePerson;
+use App\Models\User;
+use Illuminate\Console\Command;
+use Illuminate\Support\Str;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Refusal;
+
+/** Who may log in, for who looks after the machine: what the page of people does, and the first person of all. */
+class Person extends Command
+{
+    protected $signature = 'pace:person
+        {do=list : list, add, role, lock, unlock or reset}
+        {login? : whose}
+        {--name= : of somebody new}
+        {--role=supervisor : of somebody new, or the new one}
+        {--password= : else it is asked for; from a program better by PACE_PASSWORD}
+        {--reason=on the command line : why somebody is locked}';
+
+    protected $description = 'Say who may log in: add, set the role, lock, unlock, give a new password';
+
+    public function handle(AddPerson $add, ChangePerson $change): int
+    {
+        try {
+            return match ($this->argument('do')) {
+                'list' => $this->list(),
+                'add' => $this->add($add),
+                'role', 'lock', 'unlock', 'reset' => $this->change($change, $this->argument('do')),
+                default => $this->no('pace:person list, add, role, lock, unlock or reset.'),
+            };
+        } catch (Refusal $refusal) {
+            return $this->no($refusal->getMessage());
+        }
+    }
+
+    private function list(): int
+    {
+        $this->table(['login', 'name', 'role', ''], User::query()->orderBy('login')->get()->map(fn (User $user): array => [
+            $user->login,
+            $user->name,
+            $user->role->value,
+            $user->locked_at !== null ? 'locked' : ($user->is_demo ? 'demo password' : ''),
+        ])->all());
+
+        return self::SUCCESS;
+    }
+
+    private function add(AddPerson $add): int
+    {
+        $login = $this->asked((string) $this->argument('login'), 'Login');
+        $name = $this->asked((string) $this->option('name'), 'Name');
+        $role = Role::tryFrom((string) $this->option('role'));
+        if ($login === '' || $name === '' || mb_strlen($login) > 60 || mb_strlen($name) > 80) {
+            return $this->no('A login and a name are needed: pace:person add LOGIN --name="NAME".');
+        }
+        if ($role === null) {
+            return $this->noRole();
+        }
+        $password = $this->password([$login, $name]);
+        if ($password === null) {
+            return self::FAILURE;
+        }
+        $by = $this->whoCan();
+        if ($by === null && ! User::query()->exists()) {
+            $add->first($name, $login, $password);
+        } else {
+            $add->handle($name, $login, $role, $password, false, (string) Str::uuid(), $by ?? throw new \LogicException('Somebody can always let others in.'));
+        }
+        $this->info("{$name} may log in as {$login}.");
+
+        return self::SUCCESS;
+    }
+
+    private function change(ChangePerson $change, string $do): int
+    {
+        $user = User::query()->firstWhere('login_key', Code::keyOf((string) $this->argument('login')));
+        // what is done on the command line is booked for whoever may do it on the page
+        $by = $this->whoCan($user);
+        if ($user === null || $by === null) {
+            return $this->no("Nobody logs in as {$this->argument('login')}.");
+        }
+        $token = (string) Str::uuid();
+        $role = Role::tryFrom((string) $this->option('role'));
+        if ($role === null) {
+            return $this->noRole();
+        }
+        $password = $do === 'reset' ? $this->password([$user->login, $user->name]) : '';
+        if ($password === null) {
+            return self::FAILURE;
+        }
+        $booking = match ($do) {
+            'role' => $change->role($user->id, $role, $token, $by),
+            'lock' => $change->lock($user->id, (string) $this->option('reason'), $token, $by),
+            'unlock' => $change->unlock($user->id, $token, $by),
+            default => $change->reset($user->id, $password, $token, $by),
+        };
+        $this->info((string) $booking->says);
+
+        return self::SUCCESS;
+    }
+
+    /** Somebody who can let others in, another than the one it is about if there is one. */
+    private function whoCan(?User $but = null): ?User
+    {
+        $can = User::query()->where('role', Role::Supervisor->value)->orderByRaw('locked_at IS NOT NULL')->orderBy('id')->get();
+
+        return $can->first(fn (User $user): bool => $user->id !== $but?->id) ?? $can->first();
+    }
+
+    private function asked(string $given, string $what): string
+    {
+        return trim($given !== '' || ! $this->input->isInteractive() ? $given : (string) $this->ask($what));
+    }
+
+    /** @param  list<string>  $known */
+    private function password(array $known): ?string
+    {
+        $given = (string) ($this->option('password') ?? getenv('PACE_PASSWORD') ?: '');
+        $rule = new OwnPassword($known);
+        while (true) {
+            $password = $given !== '' || ! $this->input->isInteractive() ? $given : (string) $this->secret('Password');
+            $wrong = $rule->says($password);
+            if ($wrong === null) {
+                return $password;
+            }
+            $this->error($wrong);
+            if ($given !== '' || ! $this->input->isInteractive()) {
+                return null;
+            }
+        }
+    }
+
+    private function noRole(): int
+    {
+        return $this->no('The roles are '.implode(', ', array_column(Role::cases(), 'value')).'.');
+    }
+
+    private function no(string $why): int
+    {
+        $this->error($why);
+
+        return self::FAILURE;
+    }
+}
