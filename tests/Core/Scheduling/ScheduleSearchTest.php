@@ -20,7 +20,7 @@ function always(): Closure
 }
 
 /** @param  list<array{int, list<array{int, int}>}>  $jobs  due, and centre and minutes of each step */
-function searched(array $jobs, int $machines = 1): Problem
+function shopToSearch(array $jobs, int $machines = 1): Problem
 {
     $open = OpenWindows::of([[0, 50_000]], [], 0, 50_000);
     $made = [];
@@ -39,7 +39,7 @@ function otherwise(Schedule $now, Schedule $was): array
 
 it('leaves the plan as it is where nothing is gained', function () {
     // both are in time either way round, and on two machines it does not matter where
-    $problem = searched([[900, [[1, 50], [2, 50]]], [900, [[1, 40], [2, 60]]], [900, [[1, 30]]]], machines: 2);
+    $problem = shopToSearch([[900, [[1, 50], [2, 50]]], [900, [[1, 40], [2, 60]]], [900, [[1, 30]]]], machines: 2);
     $plan = ForwardLoading::load($problem);
     $found = ScheduleSearch::solve($problem, $plan->steps, 1, 3000, always());
     expect($found->isBetter)->toBeFalse()->and($found->cost)->toBe(0)->and(otherwise($found->schedule, $plan))->toBe([]);
@@ -47,7 +47,7 @@ it('leaves the plan as it is where nothing is gained', function () {
 
 it('moves only what the gain needs', function () {
     // A: the second is late behind the long first and in time before it, which has time; B and C are as they are
-    $problem = searched([[2000, [[1, 500]]], [100, [[1, 60]]], [5000, [[2, 70]]], [5000, [[2, 20]]], [5000, [[3, 30]]], [5000, [[3, 10]]]]);
+    $problem = shopToSearch([[2000, [[1, 500]]], [100, [[1, 60]]], [5000, [[2, 70]]], [5000, [[2, 20]]], [5000, [[3, 30]]], [5000, [[3, 10]]]]);
     $plan = KeptSequence::load($problem, ForwardLoading::load($problem)->steps);
     $found = ScheduleSearch::solve($problem, $plan->steps, 1, 3000, always());
     expect($found->isBetter)->toBeTrue()->and($found->cost)->toBe(0)->and(otherwise($found->schedule, $plan))->toEqualCanonicalizing([0, 10]);
@@ -59,7 +59,7 @@ it('is never worse than the plan that stands, and says truly whether it is bette
     for ($n = 0; $n < 9; $n++) {
         $jobs[] = [mt_rand(100, 900), array_map(fn (): array => [mt_rand(1, 3), mt_rand(10, 120)], range(1, mt_rand(1, 3)))];
     }
-    $problem = searched($jobs, mt_rand(1, 2));
+    $problem = shopToSearch($jobs, mt_rand(1, 2));
     $weight = [0, 30, 500][$seed % 3];
     // a plan that somebody may have moved about
     $plan = ForwardLoading::load($problem)->steps;
