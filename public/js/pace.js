@@ -114,16 +114,21 @@
     }
 
     // how a day that is typed is read: the server says it, so that it is read in one place
-    document.addEventListener('change', (event) => {
+    let dayLater = null;
+    ['input', 'change'].forEach((name) => document.addEventListener(name, (event) => {
         const input = event.target.closest?.('[data-day]');
         if (!input) return;
+        clearTimeout(dayLater);
+        dayLater = setTimeout(() => readDay(input), name === 'input' ? 350 : 0);
+    }));
+    function readDay(input) {
         const output = document.getElementById(`read-${input.id}`);
         const asked = new URLSearchParams({ typed: input.value, ...('worked' in input.dataset ? { worked: 1 } : {}) });
         fetch(`${input.dataset.day}?${asked}`)
             .then((reply) => (reply.ok && !reply.redirected ? reply.text() : ''))
             .then((says) => { output.textContent = says; })
             .catch(() => { output.textContent = ''; });
-    });
+    }
 
     // ticking rows, and filters that apply themselves
     document.addEventListener('change', (event) => {

@@ -47,6 +47,12 @@ final readonly class ShortageList
             return (object) ['item_id' => $first->item_id, 'item_number' => $first->item_number, 'item_name' => $first->item_name, 'kind' => $first->kind, 'unit' => $first->unit, 'supplier' => $first->supplier,
                 'supplier_id' => $first->supplier_id, 'order_by' => $by = $rows->pluck('order_by')->filter()->min(),
                 'is_too_late' => $by !== null && $by < $this->today,
+                'says' => match (true) {
+                    $by === null => 'holds up no date',
+                    $by < $this->today => 'should have been ordered by '.When::day($by),
+                    $by === $this->today => 'has to be ordered today',
+                    default => 'has to be ordered by '.When::day($by),
+                },
                 'comes' => When::day($this->deliveries->comesOn($lead)).' if today',
                 'lead' => $lead > 0 ? Figures::count($lead, 'working day') : 'lead time not known, '.Figures::count(config()->integer('pace.lead_days'), 'day').' taken',
                 'hurts' => $first->hurts, 'missing' => (string) $rows->reduce(fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->missing), BigDecimal::zero()), 'rows' => $rows];

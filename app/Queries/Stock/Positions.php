@@ -102,11 +102,12 @@ final class Positions
             ->selectRaw('item_id, SUM(quantity) AS quantity');
     }
 
+    /** As shortages have it: nothing is dealt out to an order that is held. */
     private static function needed(): Builder
     {
         return DB::table('order_components AS c')
             ->join('orders AS o', 'o.id', 'c.order_id')
-            ->whereIn('o.state', self::OPEN)
+            ->whereIn('o.state', self::OPEN)->where('o.is_held', false)
             ->where('c.supplied_by', 'us')
             ->groupBy('c.item_id')
             ->selectRaw('c.item_id, SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0)) AS quantity');

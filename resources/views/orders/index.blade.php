@@ -33,7 +33,7 @@
     </table>
     @endif
     @can('change-order')
-    <details class="more mt-3" @if ($errors->has('item')) open @endif><summary>Make an order for the shelf</summary>
+    <details class="more mt-3" @if ($errors->hasAny(['item', 'quantity', 'due_on'])) open @endif><summary>Make an order for the shelf</summary>
         <form class="actions align-items-end" method="post" action="{{ route('orders.store') }}">@csrf @token
             <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="toggle from:closest details once"></datalist>
             <div><label for="new-item">Item</label><input class="form-control" id="new-item" name="item" list="items" value="{{ old('item') }}" required><x-why field="item" /></div>

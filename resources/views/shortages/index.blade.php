@@ -1,7 +1,7 @@
 @php($amount = fn ($of): string => \App\Wording\Figures::amount((string) $of))
 @php($items = $list->byItem())
 <x-layout title="Shortages">
-    <p class="lead">@if ($items->isEmpty())Nothing is short that is not on its way.@else<a href="#short">{{ $items->count() === 1 ? '1 item is' : $items->count().' items are' }} short</a> for {{ ($n = $list->rows->pluck('order_id')->unique()->count()) === 1 ? '1 order' : "{$n} orders" }}; the first, {{ Str::lcfirst($items->first()->item_name) }}, {{ $items->first()->order_by === null ? 'holds up no date' : 'is to be ordered by '.\App\Wording\When::day($items->first()->order_by) }}.@endif
+    <p class="lead">@if ($items->isEmpty())Nothing is short that is not on its way.@else<a href="#short">{{ $items->count() === 1 ? '1 item is' : $items->count().' items are' }} short</a> for {{ ($n = $list->rows->pluck('order_id')->unique()->count()) === 1 ? '1 order' : "{$n} orders" }}; the first, {{ Str::lcfirst($items->first()->item_name) }}, {{ $items->first()->says }}.@endif
         @if ($list->waiting->isNotEmpty())<a href="#late" class="soon">{{ $list->waiting->count() === 1 ? '1 part comes' : $list->waiting->count().' parts come' }} too late</a> for their orders.@endif
         @if ($list->released->isNotEmpty())<a href="#released" class="behind">{{ ($n = $list->released->pluck('order_id')->unique()->count()) === 1 ? '1 order was' : "{$n} orders were" }} released short</a>.@endif</p>
     <nav class="pick mb-2" aria-label="Grouped"><a href="{{ route('shortages.index') }}" @if ($by === 'item') aria-current="true" @endif>by item</a><a href="{{ route('shortages.index', ['by' => 'order']) }}" @if ($by === 'order') aria-current="true" @endif>by order</a></nav>

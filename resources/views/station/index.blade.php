@@ -7,7 +7,7 @@
     @foreach ($outside as $step)
         @php($todo = \App\Wording\Figures::amount((string) \Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)))
         @php($form = new \App\Http\Typed("step-{$step->id}"))
-        <tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut w2">{{ $step->item_name }}</td><td>{{ $step->number }} {{ $step->name }}</td><td class="cut outside">{{ $step->supplier }}</td><td class="n">{{ $todo }}</td><td class="tight"><x-back :handfuls="$step->handfuls" :unit="$step->unit" /></td>
+        <tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut w2">{{ $step->item_name }}</td><td>{{ $step->number }} {{ $step->name }}</td><td class="cut outside">{{ $step->supplier }}</td><td class="n">{{ $todo }}</td><td><x-back :handfuls="$step->handfuls" :unit="$step->unit" /></td>
         @can('report')
         <td><form id="back{{ $step->id }}" method="post" action="{{ route('station.report', $step->id) }}">@csrf @token($form->form)</form><x-field bare :in="$form" form="back{{ $step->id }}" name="good" :label="'Good of '.$step->order_number" class="n" :value="$todo" inputmode="decimal" /></td>
         <td><div class="d-flex gap-2"><x-field bare :in="$form" form="back{{ $step->id }}" name="scrap" :label="'Scrap of '.$step->order_number" class="n" value="0" inputmode="decimal" /><x-field bare :in="$form" form="back{{ $step->id }}" name="reason" :label="'Why scrap of '.$step->order_number" placeholder="why scrap" size="10" maxlength="200" /></div></td>
