@@ -36,7 +36,11 @@ $artisan = function (string ...$command): void {
         ->mustRun(fn ($type, $text) => fwrite(STDERR, $text));
 };
 
-$pdo = new PDO('mysql:host=127.0.0.1;port='.getenv('DB_PORT'), 'keep_pace', trim((string) file_get_contents((string) getenv('DB_PASSWORD_FILE'))));
+$pdo = new PDO(
+    'mysql:host=127.0.0.1;port='.getenv('DB_PORT'),
+    'keep_pace',
+    trim((string) file_get_contents((string) getenv('DB_PASSWORD_FILE'))),
+);
 $there = $pdo->query("SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'")
     ->fetchColumn();
 if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")->fetchColumn() < ($database === 'year' ? $orders : 10)) {

@@ -5,7 +5,18 @@ use Illuminate\Support\Facades\Route;
 
 // every id is one
 Route::patterns(array_fill_keys(['balance', 'booking', 'calendar', 'centre', 'component', 'consignment', 'cover', 'customerOrder', 'id', 'import', 'item', 'line', 'lot',
-    'move', 'order', 'person', 'plan', 'promise', 'purchaseOrder', 'question', 'reservation', 'search', 'slip', 'station', 'step'], '[0-9]{1,18}'));
+    'move',
+    'order',
+    'person',
+    'plan',
+    'promise',
+    'purchaseOrder',
+    'question',
+    'reservation',
+    'search',
+    'slip',
+    'station',
+    'step'], '[0-9]{1,18}'));
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [C\LoginController::class, 'show'])->name('login');
@@ -132,14 +143,26 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->name('purchases.show');
     Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])->middleware('may:purchase')->name('purchases.update');
     Route::delete('/purchase-lines/{line}', [C\PurchaseController::class, 'destroy'])->middleware('may:purchase')->name('purchases.destroy');
-    Route::put('/purchase-lines/{line}/arrival', [C\ArrivalController::class, 'purchase'])->middleware('may:purchase')->name('arrivals.purchase');
-    Route::put('/consignments/{consignment}/arrival', [C\ArrivalController::class, 'consignment'])->middleware('may:purchase')->name('arrivals.consignment');
+    Route::put('/purchase-lines/{line}/arrival', [C\ArrivalController::class, 'purchase'])
+        ->middleware('may:purchase')
+        ->name('arrivals.purchase');
+    Route::put('/consignments/{consignment}/arrival', [C\ArrivalController::class, 'consignment'])
+        ->middleware('may:purchase')
+        ->name('arrivals.consignment');
     Route::get('/people', [C\PersonController::class, 'index'])->middleware('may:people')->name('people.index');
     Route::post('/people', [C\PersonController::class, 'store'])->middleware('may:people')->name('people.store');
-    Route::put('/people/{person}', [C\PersonController::class, 'update'])->middleware('may:people')->name('people.update');
-    Route::put('/people/{person}/password', [C\PersonController::class, 'reset'])->middleware('may:people')->name('people.reset');
-    Route::post('/people/{person}/lock', [C\PersonController::class, 'lock'])->middleware('may:people')->name('people.lock');
-    Route::delete('/people/{person}/lock', [C\PersonController::class, 'unlock'])->middleware('may:people')->name('people.unlock');
+    Route::put('/people/{person}', [C\PersonController::class, 'update'])
+        ->middleware('may:people')
+        ->name('people.update');
+    Route::put('/people/{person}/password', [C\PersonController::class, 'reset'])
+        ->middleware('may:people')
+        ->name('people.reset');
+    Route::post('/people/{person}/lock', [C\PersonController::class, 'lock'])
+        ->middleware('may:people')
+        ->name('people.lock');
+    Route::delete('/people/{person}/lock', [C\PersonController::class, 'unlock'])
+        ->middleware('may:people')
+        ->name('people.unlock');
     Route::get('/questions', [C\QuestionController::class, 'index'])->name('questions.index');
     Route::put('/questions/{question}', [C\QuestionController::class, 'update'])->middleware('may:issue')->name('questions.update');
     Route::get('/periods', [C\PeriodController::class, 'index'])->name('periods.index');

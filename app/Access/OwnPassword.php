@@ -17,9 +17,30 @@ final readonly class OwnPassword implements ValidationRule
 
     /** Words and rows of keys that are tried first, with anything around them. */
     private const COMMON = [
-        'password', 'passwort', 'passphrase', 'welcome', 'letmein', 'letme', 'iloveyou', 'qwerty', 'qwertz', 'azerty', 'asdfgh', 'zxcvbn',
+        'password',
+        'passwort',
+        'passphrase',
+        'welcome',
+        'letmein',
+        'letme',
+        'iloveyou',
+        'qwerty',
+        'qwertz',
+        'azerty',
+        'asdfgh',
+        'zxcvbn',
         'abcdef', '123456', '654321', '111111', '000000', 'administrator', 'admin', 'changeme', 'changethis', 'default',
-        'monkey', 'dragon', 'sunshine', 'princess', 'football', 'baseball', 'superman', 'batman', 'trustno', 'starwars', 'whatever',
+        'monkey',
+        'dragon',
+        'sunshine',
+        'princess',
+        'football',
+        'baseball',
+        'superman',
+        'batman',
+        'trustno',
+        'starwars',
+        'whatever',
         'keeppace', 'production', 'supervisor',
     ];
 
@@ -63,7 +84,10 @@ final readonly class OwnPassword implements ValidationRule
     /** Figures and signs that stand for letters read as these. */
     private static function plain(string $password): string
     {
-        return self::letters(strtr($password, ['@' => 'a', '$' => 's', '0' => 'o', '3' => 'e', '!' => 'i', '|' => 'l']));
+        return self::letters(strtr(
+            $password,
+            ['@' => 'a', '$' => 's', '0' => 'o', '3' => 'e', '!' => 'i', '|' => 'l'],
+        ));
     }
 
     /** In small letters, nothing between words. */

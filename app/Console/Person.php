@@ -41,7 +41,12 @@ class Person extends Command
 
     private function list(): int
     {
-        $this->table(['login', 'name', 'role', ''], User::query()->orderBy('login')->get()->map(fn (User $user): array => [
+        $this->table([
+            'login',
+            'name',
+            'role',
+            '',
+        ], User::query()->orderBy('login')->get()->map(fn (User $user): array => [
             $user->login,
             $user->name,
             $user->role->value,
@@ -70,7 +75,15 @@ class Person extends Command
         if ($by === null && ! User::query()->exists()) {
             $add->first($name, $login, $password);
         } else {
-            $add->handle($name, $login, $role, $password, false, (string) Str::uuid(), $by ?? throw new \LogicException('Somebody can always let others in.'));
+            $add->handle(
+                $name,
+                $login,
+                $role,
+                $password,
+                false,
+                (string) Str::uuid(),
+                $by ?? throw new \LogicException('Somebody can always let others in.'),
+            );
         }
         $this->info("{$name} may log in as {$login}.");
 
@@ -108,7 +121,11 @@ class Person extends Command
     /** Somebody who can let others in, another than the one it is about if there is one. */
     private function whoCan(?User $but = null): ?User
     {
-        $can = User::query()->where('role', Role::Supervisor->value)->orderByRaw('locked_at IS NOT NULL')->orderBy('id')->get();
+        $can = User::query()
+            ->where('role', Role::Supervisor->value)
+            ->orderByRaw('locked_at IS NOT NULL')
+            ->orderBy('id')
+            ->get();
 
         return $can->first(fn (User $user): bool => $user->id !== $but?->id) ?? $can->first();
     }

@@ -76,12 +76,22 @@ final class Office
             // one of the last days' asks for more motors than anybody has ordered
             $big = $left <= 6 && ! $this->bigOneCame;
             $this->bigOneCame = $this->bigOneCame || $big;
-            $lines = $big ? [['item' => 'EX-9E', 'quantity' => '6', 'unit' => null, 'price' => null, 'promised_on' => $this->days->from($day->addDays(30))]] : [];
+            $lines = $big
+                ? [[
+                    'item' => 'EX-9E',
+                    'quantity' => '6',
+                    'unit' => null,
+                    'price' => null,
+                    'promised_on' => $this->days->from($day->addDays(30)),
+                ]]
+                : [];
             for ($n = $this->dice->pick([1, 2, 2]); $n > 0; $n--) {
                 $lines[] = ['item' => $this->dice
                     ->pick(['EX-20E', 'EX-20E', 'EX-9E', 'EX-9E', 'EX-9H', 'EX-9H', 'TANK-50', 'TRAY-40']),
                     'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
-                    'unit' => null, 'price' => null, 'promised_on' => $this->days->from($day->addDays($this->dice->between(17, 40)))];
+                    'unit' => null,
+                    'price' => null,
+                    'promised_on' => $this->days->from($day->addDays($this->dice->between(17, 40)))];
             }
             $this->tries->of(fn () => $this->enter(
                 $customer->id,

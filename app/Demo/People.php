@@ -11,7 +11,10 @@ final class People
     public const PASSWORD = 'pace';
 
     private const NAMES = [
-        'supervisor' => 'Maren Okafor', 'planner' => 'Piet Lindqvist', 'storekeeper' => 'Sunniva Barr', 'operator' => 'Oskar Vane',
+        'supervisor' => 'Maren Okafor',
+        'planner' => 'Piet Lindqvist',
+        'storekeeper' => 'Sunniva Barr',
+        'operator' => 'Oskar Vane',
         'buyer' => 'Ilse Marchetti', 'sales' => 'Tomas Quill', 'cost-clerk' => 'Wilma Ashe',
     ];
 

@@ -109,7 +109,14 @@ final class Stores
         });
         $this->tries->of(function (): void {
             $purchase = Purchase::query()->where('is_open', true)->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())->orderBy('expected_on')->firstOrFail();
-            app(ChangePurchase::class)->date($purchase->id, app(WorkedDays::class)->from(CarbonImmutable::parse($purchase->expected_on)->subDays(2)), app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(2)), 'an order waits for it', $this->token(), ($this->as)(Role::Buyer));
+            app(ChangePurchase::class)->date(
+                $purchase->id,
+                app(WorkedDays::class)->from(CarbonImmutable::parse($purchase->expected_on)->subDays(2)),
+                app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(2)),
+                'an order waits for it',
+                $this->token(),
+                ($this->as)(Role::Buyer),
+            );
         });
     }
 
@@ -130,7 +137,15 @@ final class Stores
     {
         $customer = Customer::query()->where('number', 'K-09')->firstOrFail();
         $ordered = app(EnterCustomerOrder::class)->handle(['customer_id' => $customer->id, 'reference' => 'our drum of 2019', 'ship_to' => ''],
-            [['item' => 'REFIT-9', 'quantity' => '1', 'unit' => null, 'promised_on' => app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(30)), 'price' => null]], $this->token(), ($this->as)(Role::Sales));
+            [[
+                'item' => 'REFIT-9',
+                'quantity' => '1',
+                'unit' => null,
+                'promised_on' => app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(30)),
+                'price' => null,
+            ]],
+            $this->token(),
+            ($this->as)(Role::Sales));
         $line = (int) DB::table('customer_order_lines')->where('customer_order_id', $ordered->customer_order_id)->value('id');
         app(CoverLines::class)->handle([$line], CoverBy::NewOrder, null, false, $this->token(), ($this->as)(Role::Sales));
         app(GoodsIn::class)->handle(Item::query()->where('number', 'DRUM-9')->firstOrFail()->id, '1', null, '0', Place::query()->where('code', 'STORES')->firstOrFail()->id, 'JH-2019', null, $this->token(), ($this->as)(Role::Storekeeper), new Arrival(owner: $customer->id));

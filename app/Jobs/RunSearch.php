@@ -50,7 +50,12 @@ class RunSearch implements ShouldQueue
         $found = ScheduleSearch::solve($problem, $schedule->steps, $row->seed, self::ENOUGH, $goOn, $row->moved_weight);
         $ran = round(microtime(true) - $began, 1);
         if (! $found->isBetter) {
-            $this->end(['cost' => $before, 'cost_before' => $before, 'iterations' => $found->iterations, 'ran' => $ran]);
+            $this->end([
+                'cost' => $before,
+                'cost_before' => $before,
+                'iterations' => $found->iterations,
+                'ran' => $ran,
+            ]);
 
             return;
         }

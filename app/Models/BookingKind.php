@@ -104,7 +104,14 @@ enum BookingKind: string
     public function isReversible(): bool
     {
         return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::LinesReversed, self::LotCorrected, self::Import, self::OrderChanged, self::Ranked, self::Purchased, self::PurchaseChanged,
-            self::Reserved, self::LotDated, self::BackChanged, self::Split, self::Answer, self::PeriodClosed, self::Person, self::CustomerLineChanged,
+            self::Reserved,
+            self::LotDated,
+            self::BackChanged,
+            self::Split,
+            self::Answer,
+            self::PeriodClosed,
+            self::Person,
+            self::CustomerLineChanged,
             self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld], true);
     }
 

@@ -20,7 +20,9 @@ final readonly class Cut
     {
     }
 
-    /** @return self<\stdClass> the first rows of a query, and how many it has: asked for only where some are left out */
+    /**
+     * @return self<\stdClass> the first rows of a query, and how many it has: asked for only where some are left out
+     */
     public static function of(Builder $query, int $most): self
     {
         $rows = (clone $query)->limit($most)->get();

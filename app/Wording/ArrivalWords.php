@@ -46,10 +46,18 @@ final class ArrivalWords
     {
         return $is->at === null
             ? ''
-            : self::day(new Arrival($is->at, Expected::from($is->rests ?? Expected::Given->value), $is->given ?? null, $is->on ?? null));
+            : self::day(new Arrival(
+                $is->at,
+                Expected::from($is->rests ?? Expected::Given->value),
+                $is->given ?? null,
+                $is->on ?? null,
+            ));
     }
 
-    /** "until Thu", "until about Thu, due Tue" for something that is ordered. @param  array{at: ?int, rests: ?string, given: ?string}  $is */
+    /**
+     * "until Thu", "until about Thu, due Tue" for something that is ordered. @param  array{at: ?int, rests: ?string,
+     * given: ?string}  $is
+     */
     public static function until(array $is): string
     {
         if ($is['at'] === null) {
@@ -67,6 +75,9 @@ final class ArrivalWords
     {
         return $is['at'] === null
             ? ''
-            : ' ('.self::ifOrdered(new Arrival($is['at'], Expected::from($is['rests'] ?? Expected::IfOrdered->value))).')';
+            : ' ('.self::ifOrdered(new Arrival(
+                $is['at'],
+                Expected::from($is['rests'] ?? Expected::IfOrdered->value),
+            )).')';
     }
 }

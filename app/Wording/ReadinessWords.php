@@ -18,13 +18,18 @@ final class ReadinessWords
         $first = $blocks === [] ? null : min(array_column($blocks, 'step'));
         $said = $plan->can_start ? ['can start now'] : [];
         foreach (array_slice($blocks, 0, self::SAID) as $block) {
-            $said[] = self::block($block, $plan->can_start || $block['step'] !== $first ? " at step {$block['step']}" : '');
+            $said[] = self::block(
+                $block,
+                $plan->can_start || $block['step'] !== $first ? " at step {$block['step']}" : '',
+            );
         }
         if (count($blocks) > self::SAID) {
             $said[] = (count($blocks) - self::SAID).' more';
         }
 
-        return implode('; ', $said === [] ? ['all parts there'] : $said).($plan->unplaced !== '' ? "; {$plan->unplaced}" : '');
+        return implode('; ', $said === [] ? ['all parts there'] : $said).(
+            $plan->unplaced !== '' ? "; {$plan->unplaced}" : ''
+        );
     }
 
     /**
@@ -35,10 +40,18 @@ final class ReadinessWords
     public static function blocks(string $json): array
     {
         $blocks = array_map(
-            fn (array $block): array => [...$block, 'rests' => $block['rests'] ?? null, 'given' => $block['given'] ?? null],
+            fn (array $block): array => [
+                ...$block,
+                'rests' => $block['rests'] ?? null,
+                'given' => $block['given'] ?? null,
+            ],
             json_decode($json, true),
         );
-        $place = fn (array $block): array => [$block['supply'] !== null, $block['step'], -($block['at'] ?? PHP_INT_MAX)];
+        $place = fn (array $block): array => [
+            $block['supply'] !== null,
+            $block['step'],
+            -($block['at'] ?? PHP_INT_MAX),
+        ];
         usort($blocks, fn (array $a, array $b): int => $place($a) <=> $place($b));
 
         return $blocks;

@@ -109,7 +109,9 @@ final readonly class TypedDay
     {
         $found = array_filter(
             $names,
-            static fn (string $name): bool => str_starts_with($text, $name) || (strlen($text) === 2 && str_starts_with($name, $text)),
+            static fn (string $name): bool => str_starts_with($text, $name) || (
+                strlen($text) === 2 && str_starts_with($name, $text)
+            ),
             ARRAY_FILTER_USE_KEY,
         );
 

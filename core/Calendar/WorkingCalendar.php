@@ -86,7 +86,12 @@ final readonly class WorkingCalendar
             }
             foreach ($this->shifts as $shift) {
                 [$from, $to] = $this->span($date, $shift->from, $shift->to);
-                if (! $shift->isBreak && $shift->weekday === (int) $day->format('N') && $from <= $minute && $minute < $to) {
+                if (
+                    ! $shift->isBreak
+                    && $shift->weekday === (int) $day->format('N')
+                    && $from <= $minute
+                    && $minute < $to
+                ) {
                     $last = max($last ?? $to, $to);
                 }
             }

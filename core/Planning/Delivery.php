@@ -57,7 +57,10 @@ final readonly class Delivery
     /** The last of our working days on which it can be ordered to be usable by a minute. */
     public function orderBy(int $neededAt): string
     {
-        $left = $this->ours->workingDaysFrom($this->ours->date($neededAt), -$this->inspectionDays - $this->transportDays);
+        $left = $this->ours->workingDaysFrom(
+            $this->ours->date($neededAt),
+            -$this->inspectionDays - $this->transportDays,
+        );
         $day = $this->onWorkingDay($this->theirs->workingDaysFrom($left, -$this->leadDays), -1);
         for ($i = 0; $i < self::FAR && $this->orderedOn($day) > $neededAt; $i++) {
             $day = $this->onWorkingDay($this->dayBefore($day), -1);

@@ -6,7 +6,10 @@ namespace KeepPace\Core\Planning;
 
 use Brick\Math\BigDecimal;
 
-/** What there is of an item when all that is coming has come and all that is promised is gone; what it is ordered by, by level. */
+/**
+ * What there is of an item when all that is coming has come and all that is promised is gone; what it is ordered by,
+ * by level.
+ */
 final readonly class StockPosition
 {
     /**

@@ -26,7 +26,9 @@ final readonly class Spell
     /** Minutes a person worked at it. */
     public function worked(): int
     {
-        return $this->open->isOpen($this->from) ? $this->open->minutesBetween($this->from, $this->to) : $this->elapsed();
+        return $this->open->isOpen($this->from)
+            ? $this->open->minutesBetween($this->from, $this->to)
+            : $this->elapsed();
     }
 
     /** Minutes the machine ran: unattended it goes on when the people have gone. */

@@ -36,7 +36,8 @@ return new class extends Migration
                 GROUP BY order_step_id) e ON e.order_step_id = s.id
             WHERE s.supplier_id IS NOT NULL AND s.started_at IS NOT NULL AND s.taken_in > s.good + s.scrap');
         Schema::table('plan_components', function (Blueprint $table): void {
-            $table->date('order_by')->nullable(); // the last day on which what is missing can be ordered and it is in time
+            // the last day on which what is missing can be ordered and it is in time
+            $table->date('order_by')->nullable();
         });
         Schema::table('order_components', function (Blueprint $table): void {
             $table->boolean('short_at_release')->default(false); // released without it, until it is issued

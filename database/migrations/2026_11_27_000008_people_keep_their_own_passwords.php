@@ -6,7 +6,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Schema;
 
-/** Who may log in can be locked; a password somebody else has given is changed at the first login; the demo's are known. */
+/**
+ * Who may log in can be locked; a password somebody else has given is changed at the first login; the demo's are
+ * known.
+ */
 return new class extends Migration
 {
     public function up(): void

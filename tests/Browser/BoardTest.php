@@ -91,7 +91,9 @@ it('moves nothing while logged out, and goes on after a login in another tab; a 
     $browser->press('Move it there')->see('You were logged out meanwhile');
     expect($this->live->value('SELECT COUNT(*) FROM plan_changes'))->toBe('0');
     // the board left open asks for news while one logs in: a late answer must not undo the login
-    $browser->driver->executeScript('(function ask() { fetch("/board/news", { headers: { Accept: "application/json" } }).then(ask); })()');
+    $browser->driver->executeScript(
+        '(function ask() { fetch("/board/news", { headers: { Accept: "application/json" } }).then(ask); })()',
+    );
     $browser->driver->switchTo()->newWindow();
     $browser->visit('/login')->fill('Login', 'supervisor')->fill('Password', 'pace')->press('Log in')->see(' can be released');
     $browser->driver->close();

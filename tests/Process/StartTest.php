@@ -24,7 +24,12 @@ function start(object $test, array $options, array $fakes = []): Process
         chmod("{$test->var}/fake/{$name}", 0755);
     }
     $environment = ['PACE_VAR' => $test->var, 'PATH' => "{$test->var}/fake:".getenv('PATH'), 'APP_ENV' => 'production', 'DB_PORT' => false,
-        'DB_DATABASE' => false, 'DB_PASSWORD_FILE' => false, 'DB_SOCKET' => false, 'QUEUE_CONNECTION' => false, 'CACHE_STORE' => false, 'PACE_PROGRESS_CONNECTION' => false];
+        'DB_DATABASE' => false,
+        'DB_PASSWORD_FILE' => false,
+        'DB_SOCKET' => false,
+        'QUEUE_CONNECTION' => false,
+        'CACHE_STORE' => false,
+        'PACE_PROGRESS_CONNECTION' => false];
 
     return new Process(['bash', 'bin/start', '--port', (string) $test->port, '--empty', ...$options], dirname(__DIR__, 2), $environment,
         null, 120);
@@ -37,7 +42,9 @@ function served(object $test, array $options = FIRST): Process
 {
     $process = start($test, $options);
     $process->start();
-    $process->waitUntil(fn ($type, $output): bool => str_contains($output, 'Ctrl-C') || str_contains($output, 'cannot start'));
+    $process->waitUntil(
+        fn ($type, $output): bool => str_contains($output, 'Ctrl-C') || str_contains($output, 'cannot start'),
+    );
     expect($process->getOutput())->toContain('Ctrl-C', $process->getErrorOutput());
 
     return $process;
@@ -65,7 +72,10 @@ function processes(object $test, string $text): array
         if ($state[0] === 'Z' || ! str_contains($args, $text)) {
             continue;
         }
-        if (str_contains($args, $test->var) || str_contains((string) file_get_contents("/proc/{$pid}/environ"), $test->var)) {
+        if (
+            str_contains($args, $test->var)
+            || str_contains((string) file_get_contents("/proc/{$pid}/environ"), $test->var)
+        ) {
             $found[] = (int) $pid;
         }
     }
@@ -107,26 +117,47 @@ it('says that a port is taken, by name', function () {
 it('starts, serves, starts again, and ends all it started', function () {
     foreach ([FIRST, []] as $options) { // the first person is asked for once
         $process = served($this, $options);
-        expect(file_get_contents("http://127.0.0.1:{$this->port}/login"))->toContain('Keep Pace')->not->toContain('Demo password');
+        expect(file_get_contents("http://127.0.0.1:{$this->port}/login"))
+            ->toContain('Keep Pace')->not
+            ->toContain('Demo password');
         ended($this, $process);
     }
 });
 
-it('asks for the first person, and takes none with a password anybody guesses', function (array $options, string $says) {
+it('asks for the first person, and takes none with a password anybody guesses', function (
+    array $options,
+    string $says,
+) {
     $process = start($this, $options);
     $process->run();
-    expect($process->getExitCode())->toBe(1)->and($process->getOutput().$process->getErrorOutput())->toContain($says)->toContain('it needs a first person');
+    expect($process->getExitCode())
+        ->toBe(1)
+        ->and($process->getOutput().$process->getErrorOutput())
+        ->toContain($says)
+        ->toContain('it needs a first person');
 })->with([
     'nobody' => [[], 'A login and a name are needed'],
     'too short' => [['--name', 'Ada', '--login', 'ada', '--password', 'short'], 'at least 12 characters'],
-    'one tried first' => [['--name', 'Ada', '--login', 'ada', '--password', 'password1234'], 'one of those tried first'],
+    'one tried first' => [
+        ['--name', 'Ada', '--login', 'ada', '--password', 'password1234'],
+        'one of those tried first',
+    ],
 ]);
 
 it('brings back what was killed within ten seconds, a worker of the web server too, and says when all is well', function () {
     $process = served($this);
-    $up = fn (): string => (string) @file_get_contents("http://127.0.0.1:{$this->port}/up", false, stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 2]]));
+    $up = fn (): string => (string) @file_get_contents(
+        "http://127.0.0.1:{$this->port}/up",
+        false,
+        stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 2]]),
+    );
     expect($up())->toContain('well database')->toContain('well clock')->toContain('well queue');
-    foreach (['bin/router.php' => 5, 'queue:work' => 1, 'schedule:work' => 1, 'mariadbd --no-defaults' => 1] as $text => $count) {
+    foreach ([
+        'bin/router.php' => 5,
+        'queue:work' => 1,
+        'schedule:work' => 1,
+        'mariadbd --no-defaults' => 1,
+    ] as $text => $count) {
         $there = processes($this, $text);
         expect($there)->toHaveCount($count, $text);
         posix_kill($killed = (int) end($there), SIGKILL);
@@ -146,10 +177,16 @@ it('runs the database and PHP as users of their own, and lets nobody in without 
         $this->markTestSkipped('only root can give processes other users');
     }
     $process = served($this);
-    $owner = fn (string $text): array => array_values(array_unique(array_map(fn (int $pid): string => posix_getpwuid(fileowner("/proc/{$pid}"))['name'], processes($this, $text))));
+    $owner = fn (string $text): array => array_values(array_unique(array_map(
+        fn (int $pid): string => posix_getpwuid(fileowner("/proc/{$pid}"))['name'],
+        processes($this, $text),
+    )));
     expect($owner('mariadbd --no-defaults'))->toBe(['keep-pace-db'])->and($owner('bin/router.php'))->toBe(['keep-pace'])
         ->and($owner('queue:work'))->toBe(['keep-pace'])->and($owner('schedule:work'))->toBe(['keep-pace']);
-    expect(substr(sprintf('%o', fileperms("{$this->var}/db.password")), -3))->toBe('600')->and(strlen(trim((string) file_get_contents("{$this->var}/db.password"))))->toBeGreaterThan(40);
+    expect(substr(sprintf('%o', fileperms("{$this->var}/db.password")), -3))
+        ->toBe('600')
+        ->and(strlen(trim((string) file_get_contents("{$this->var}/db.password"))))
+        ->toBeGreaterThan(40);
     preg_match('/DB_PORT=(\d+)/', (string) file_get_contents("{$this->var}/running"), $port);
     foreach (['root', 'keep_pace', '', 'mariadb.sys'] as $name) {
         expect(fn () => new PDO("mysql:host=127.0.0.1;port={$port[1]}", $name, ''))->toThrow(PDOException::class);
@@ -158,7 +195,18 @@ it('runs the database and PHP as users of their own, and lets nobody in without 
     exec('ls /run/keep-pace-*/db.sock', $sockets);
     foreach ($sockets as $socket) {
         foreach (['root', 'keep_pace', ''] as $name) {
-            $try = new Process(['runuser', '-u', 'nobody', '--', 'mariadb', '--no-defaults', "--socket={$socket}", "--user={$name}", '-e', 'SELECT 1']);
+            $try = new Process([
+                'runuser',
+                '-u',
+                'nobody',
+                '--',
+                'mariadb',
+                '--no-defaults',
+                "--socket={$socket}",
+                "--user={$name}",
+                '-e',
+                'SELECT 1',
+            ]);
             $try->run();
             expect($try->getExitCode())->not->toBe(0, "{$name} at {$socket}");
         }
@@ -171,25 +219,55 @@ it('keeps the data before it changes it, and brings it back', function () {
     ended($this, $process);
     // as if one change of the database had not been made yet
     $sql = function (string $statement): string {
-        $process = new Process(['bash', '-c', '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; db_up db 33070; sql "$1" -N', '-', $statement], dirname(__DIR__, 2), ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false, 'DB_PASSWORD_FILE' => false], null, 60);
+        $process = new Process(
+            ['bash', '-c', '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; db_up db 33070; sql "$1" -N', '-', $statement],
+            dirname(__DIR__, 2),
+            ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false, 'DB_PASSWORD_FILE' => false],
+            null,
+            60,
+        );
 
         return trim($process->mustRun()->getOutput());
     };
     $last = $sql('SELECT migration FROM keep_pace.migrations ORDER BY id DESC LIMIT 1');
-    $sql("DELETE FROM keep_pace.migrations WHERE migration = '{$last}'; UPDATE keep_pace.users SET name = 'Ada of before'; ALTER TABLE keep_pace.users DROP locked_at, DROP must_change, DROP is_demo");
+    $sql(
+        "DELETE FROM keep_pace.migrations WHERE migration = '{$last}'; UPDATE keep_pace.users SET name = 'Ada of before'; ALTER TABLE keep_pace.users DROP locked_at, DROP must_change, DROP is_demo",
+    );
     $process = served($this, []);
     expect($process->getOutput())->toContain('Keeping the data as it is in');
     ended($this, $process);
     $dumps = glob("{$this->var}/dumps/*.sql.gz") ?: [];
     expect($dumps)->toHaveCount(1)->and(substr(sprintf('%o', fileperms($dumps[0])), -3))->toBe('600');
     $sql("UPDATE keep_pace.users SET name = 'Ada of after'");
-    $restore = new Process(['bash', 'bin/restore', $dumps[0]], dirname(__DIR__, 2), ['PACE_VAR' => $this->var, 'DB_PORT' => false, 'DB_SOCKET' => false, 'DB_PASSWORD_FILE' => false, 'DB_DATABASE' => false, 'APP_ENV' => 'production'], null, 120);
+    $restore = new Process(
+        ['bash', 'bin/restore', $dumps[0]],
+        dirname(__DIR__, 2),
+        [
+            'PACE_VAR' => $this->var,
+            'DB_PORT' => false,
+            'DB_SOCKET' => false,
+            'DB_PASSWORD_FILE' => false,
+            'DB_DATABASE' => false,
+            'APP_ENV' => 'production',
+        ],
+        null,
+        120,
+    );
     $restore->mustRun();
     expect($restore->getOutput())->toContain('rules hold')->toContain('What was there is in')
         ->and($sql('SELECT name FROM keep_pace.users'))->toBe('Ada of before')
         ->and(glob("{$this->var}/dumps/*-before-restore.sql.gz"))->toHaveCount(1);
     file_put_contents("{$this->var}/half.sql.gz", substr((string) file_get_contents($dumps[0]), 0, 3000));
-    $restore = new Process(['bash', 'bin/restore', "{$this->var}/half.sql.gz"], dirname(__DIR__, 2), ['PACE_VAR' => $this->var], null, 60);
+    $restore = new Process(
+        ['bash', 'bin/restore', "{$this->var}/half.sql.gz"],
+        dirname(__DIR__, 2),
+        ['PACE_VAR' => $this->var],
+        null,
+        60,
+    );
     $restore->run();
-    expect($restore->getErrorOutput())->toContain('is not a whole dump')->and($sql('SELECT name FROM keep_pace.users'))->toBe('Ada of before');
+    expect($restore->getErrorOutput())
+        ->toContain('is not a whole dump')
+        ->and($sql('SELECT name FROM keep_pace.users'))
+        ->toBe('Ada of before');
 });

@@ -35,7 +35,11 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             fn (Process $station): string => trim($station->getOutput()),
             $stations,
         )))->toBe(['done']);
-        $live = new PDO("mysql:host=127.0.0.1;port={$database->port};dbname=keep_pace_stations", 'keep_pace', trim((string) file_get_contents($database->passwordFile)));
+        $live = new PDO(
+            "mysql:host=127.0.0.1;port={$database->port};dbname=keep_pace_stations",
+            'keep_pace',
+            trim((string) file_get_contents($database->passwordFile)),
+        );
         $value = fn (string $sql): string => (string) $live->query($sql)->fetchColumn();
         expect($value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'"))->toBe('120')
             ->and((float) $value(
@@ -45,7 +49,12 @@ it('loses and doubles nothing when the database is killed under twenty stations'
         $verify = new Process(
             ['php', 'artisan', 'pace:verify'],
             dirname(__DIR__, 2),
-            ['DB_PORT' => $database->port, 'DB_PASSWORD_FILE' => $database->passwordFile, 'DB_DATABASE' => 'keep_pace_stations', 'APP_ENV' => 'production'],
+            [
+                'DB_PORT' => $database->port,
+                'DB_PASSWORD_FILE' => $database->passwordFile,
+                'DB_DATABASE' => 'keep_pace_stations',
+                'APP_ENV' => 'production',
+            ],
             null,
             120,
         );

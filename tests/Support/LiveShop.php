@@ -20,12 +20,21 @@ final class LiveShop
     private int $clock;
 
     /** @param  string|null  $port  of another database server than that of the tests */
-    public function __construct(private readonly string $database, bool $serve = false, ?string $port = null, ?string $passwordFile = null)
-    {
+    public function __construct(
+        private readonly string $database,
+        bool $serve = false,
+        ?string $port = null,
+        ?string $passwordFile = null,
+    ) {
         $this->passwordFile = $passwordFile ?? (string) getenv('DB_PASSWORD_FILE');
         $this->setClock(self::MORNING);
         $this->port = $port ?? (string) (getenv('DB_PORT') ?: '33070');
-        $this->db = new \PDO("mysql:host=127.0.0.1;port={$this->port}", 'keep_pace', trim((string) file_get_contents($this->passwordFile)), [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        $this->db = new \PDO(
+            "mysql:host=127.0.0.1;port={$this->port}",
+            'keep_pace',
+            trim((string) file_get_contents($this->passwordFile)),
+            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
+        );
         $this->db->exec("DROP DATABASE IF EXISTS `{$database}`; CREATE DATABASE `{$database}`; USE `{$database}`");
         $this->fill();
         $this->webPort = random_int(20000, 50000);
@@ -53,7 +62,20 @@ final class LiveShop
     /** @param  non-empty-list<string>  $client */
     private function mariadb(array $client, ?string $input = null): string
     {
-        $process = new Process([array_shift($client), '--no-defaults', '--host=127.0.0.1', "--port={$this->port}", '--user=keep_pace', ...$client, $this->database], env: ['MYSQL_PWD' => trim((string) file_get_contents($this->passwordFile))], input: $input, timeout: 120);
+        $process = new Process(
+            [
+                array_shift($client),
+                '--no-defaults',
+                '--host=127.0.0.1',
+                "--port={$this->port}",
+                '--user=keep_pace',
+                ...$client,
+                $this->database,
+            ],
+            env: ['MYSQL_PWD' => trim((string) file_get_contents($this->passwordFile))],
+            input: $input,
+            timeout: 120,
+        );
 
         return $process->mustRun()->getOutput();
     }

@@ -108,7 +108,17 @@ final class Folder
         $lines = 0;
         foreach (CsvFile::rows($path, $spec, $this->keep(...)) as $line => $cells) {
             if (++$lines > self::LINES) {
-                $this->problem($spec->name, $line, '', 'is one line too many: '.number_format(self::LINES, 0, '.', ' ').' at most in one file. Import it in parts.');
+                $this->problem(
+                    $spec->name,
+                    $line,
+                    '',
+                    'is one line too many: '.number_format(
+                        self::LINES,
+                        0,
+                        '.',
+                        ' ',
+                    ).' at most in one file. Import it in parts.',
+                );
                 break;
             }
             $problems = $this->problemCount;

@@ -13,7 +13,9 @@ final class ImportRefused extends \DomainException implements Refusal
      */
     public function __construct(public readonly array $problems, public readonly int $count)
     {
-        $all = number_format($count, 0, '.', ' ').($count === 1 ? ' problem' : ' problems').' found; nothing was imported.';
+        $all = number_format($count, 0, '.', ' ').(
+            $count === 1 ? ' problem' : ' problems'
+        ).' found; nothing was imported.';
         parent::__construct($count > count($problems) ? "{$all} The first ".count($problems).' are told.' : $all);
     }
 }

@@ -16,8 +16,12 @@ use KeepPace\Core\Refused;
 /** Changes the head of an order, or cancels it; the master stays as it is and the difference is kept. */
 final class ChangeOrder
 {
-    public function __construct(private readonly OrderChange $change, private readonly OrderCopy $copy, private readonly PlannedCost $cost, private readonly PartsDue $due)
-    {
+    public function __construct(
+        private readonly OrderChange $change,
+        private readonly OrderCopy $copy,
+        private readonly PlannedCost $cost,
+        private readonly PartsDue $due,
+    ) {
     }
 
     /** Quantity, due date, rank, held. @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to */

@@ -32,7 +32,11 @@ final class PlaceInRank
      */
     public function handle(int $id, ?int $before, string $token, User $by, bool $withServants = false): Booking
     {
-        return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use ($id, $before, $withServants): void {
+        return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use (
+            $id,
+            $before,
+            $withServants
+        ): void {
             $orders = Heads::orders([$id, ...self::open()]);
             $order = $orders[$id] ?? throw Heads::gone(Order::class, $id);
             if (! $order->state->isOpen()) {
@@ -114,7 +118,11 @@ final class PlaceInRank
         $rows = self::rows();
         $id = $block[count($block) - 1];
         $was = array_search($id, array_keys($rows), true);
-        if ($was === false || ($before !== null && ! isset($rows[$before])) || array_diff($block, array_keys($rows)) !== []) {
+        if (
+            $was === false
+            || ($before !== null && ! isset($rows[$before]))
+            || array_diff($block, array_keys($rows)) !== []
+        ) {
             throw Refused::because('One of the orders is no longer open. Look at the list anew.');
         }
         $others = array_values(array_diff(array_keys($rows), $block));

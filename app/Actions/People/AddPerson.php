@@ -25,9 +25,22 @@ final class AddPerson
      *
      * @throws Refused when the login is taken
      */
-    public function handle(string $name, string $login, Role $role, string $password, bool $isGiven, string $token, User $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($name, $login, $role, $password, $isGiven): void {
+    public function handle(
+        string $name,
+        string $login,
+        Role $role,
+        string $password,
+        bool $isGiven,
+        string $token,
+        User $by,
+    ): Booking {
+        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use (
+            $name,
+            $login,
+            $role,
+            $password,
+            $isGiven
+        ): void {
             self::make($name, $login, $role, $password, $isGiven);
             $ledger->says("{$name} may log in as {$login}, {$role->label()}.");
         });

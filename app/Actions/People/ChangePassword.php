@@ -24,7 +24,12 @@ final class ChangePassword
      */
     public function handle(string $present, string $new, string $session, string $token, User $by): Booking
     {
-        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($present, $new, $session, $by): void {
+        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use (
+            $present,
+            $new,
+            $session,
+            $by
+        ): void {
             $user = User::query()->lockForUpdate()->findOrFail($by->id);
             if (! Hash::check($present, $user->password)) {
                 throw Refused::because('That is not your present password.', 'present');

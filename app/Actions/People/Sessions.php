@@ -10,6 +10,9 @@ final class Sessions
     /** Ends them. @param  string|null  $but  the one that goes on */
     public static function end(int $userId, ?string $but = null): void
     {
-        DB::table('sessions')->where('user_id', $userId)->when($but !== null, fn ($query) => $query->where('id', '<>', $but))->delete();
+        DB::table('sessions')
+            ->where('user_id', $userId)
+            ->when($but !== null, fn ($query) => $query->where('id', '<>', $but))
+            ->delete();
     }
 }

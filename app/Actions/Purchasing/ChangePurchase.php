@@ -47,7 +47,9 @@ final class ChangePurchase
         });
     }
 
-    /** Nobody knows when it comes. @param  string  $on  the day on which the supplier is asked again. @throws Refused */
+    /**
+     * Nobody knows when it comes. @param  string  $on  the day on which the supplier is asked again. @throws Refused
+     */
     public function askAgain(int $id, string $on, string $reason, string $token, User $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($on): string {

@@ -62,7 +62,10 @@ final class AskPromise
         return $there->isPositive() ? $there : BigDecimal::zero();
     }
 
-    /** @return array{Problem, list<Job>, int, array<string, Arrival>} the shop without it, its jobs, its own, what must be ordered and when it could be here */
+    /**
+     * @return array{Problem, list<Job>, int, array<string, Arrival>} the shop without it, its jobs, its own, what must
+     * be ordered and when it could be here
+     */
     private function asIfMade(Item $item, BigDecimal $quantity, User $by): array
     {
         DB::beginTransaction();

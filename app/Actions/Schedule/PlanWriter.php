@@ -53,8 +53,14 @@ final class PlanWriter
      * @param  Collection<int, \stdClass>|null  $there
      * @return array{late: array<int, int>, saved: list<int>}
      */
-    private function rows(int $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there, bool $sameFacts): array
-    {
+    private function rows(
+        int $plan,
+        ShopState $shop,
+        Problem $problem,
+        Schedule $schedule,
+        ?Collection $there,
+        bool $sameFacts,
+    ): array {
         $plant = $shop->plant;
         $dues = array_filter($shop->orders->map(fn ($order) => $shop->dueMinute($order->due_on))->all());
         $ends = [...$dues, ...$schedule->finish];
@@ -189,7 +195,10 @@ final class PlanWriter
         }
     }
 
-    /** @return array{step: int, item: string, supply: string|null, at: int|null, rests: string|null, given: string|null, on: string|null} */
+    /**
+     * @return array{step: int, item: string, supply: string|null, at: int|null, rests: string|null, given:
+     * string|null, on: string|null}
+     */
     private static function block(Block $block): array
     {
         return [
@@ -203,7 +212,12 @@ final class PlanWriter
     /** @return array{at: int|null, rests: string|null, given: string|null, on: string|null} */
     private static function arrival(?Arrival $arrival): array
     {
-        return ['at' => $arrival?->at, 'rests' => $arrival?->rests->value, 'given' => $arrival?->given, 'on' => $arrival?->on];
+        return [
+            'at' => $arrival?->at,
+            'rests' => $arrival?->rests->value,
+            'given' => $arrival?->given,
+            'on' => $arrival?->on,
+        ];
     }
 
     private static function time(int $minute): string

@@ -59,7 +59,10 @@ final class ShortFor
             $far = $this->shop->missing($job->id) === [] ? $far : max($far, $job->due ?? 0);
         }
         $far = min($far, $this->problem->now + self::FAR_DAYS * 1440);
-        $known = array_map(fn (WorkCentre $centre): int => max([0, ...$centre->open->ends]), $this->problem->workCentres);
+        $known = array_map(
+            fn (WorkCentre $centre): int => max([0, ...$centre->open->ends]),
+            $this->problem->workCentres,
+        );
         $days = intdiv($far - $this->problem->now, 1440) + 2;
 
         return $known === [] || $far <= min($known)

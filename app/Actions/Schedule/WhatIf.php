@@ -120,7 +120,10 @@ final class WhatIf
     {
         $standing = StandingPlan::of($plan->id);
         $shop = $standing->shop();
-        [$problem, $schedule] = $standing->loadNow($shop, fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps));
+        [$problem, $schedule] = $standing->loadNow(
+            $shop,
+            fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps),
+        );
         $plan->booking_id = $facts;
         $this->writer->write($plan, $shop, $problem, $schedule);
     }

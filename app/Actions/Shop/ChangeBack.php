@@ -27,7 +27,10 @@ final class ChangeBack
     /** @param  string  $on  the day the supplier says now. @throws Refused */
     public function date(int $id, string $on, string $reason, string $token, User $by): Booking
     {
-        return $this->change($id, $reason, $token, $by, function (Consignment $handful, string $what) use ($on): string {
+        return $this->change($id, $reason, $token, $by, function (
+            Consignment $handful,
+            string $what,
+        ) use ($on): string {
             $deliveries = Deliveries::now();
             if ($on < $deliveries->today) {
                 throw Refused::because('It cannot be back before today.', 'expected_on');
@@ -48,7 +51,10 @@ final class ChangeBack
     /** Nobody knows when. @param  string  $on  the day on which it is asked again. @throws Refused */
     public function askAgain(int $id, string $on, string $reason, string $token, User $by): Booking
     {
-        return $this->change($id, $reason, $token, $by, function (Consignment $handful, string $what) use ($on): string {
+        return $this->change($id, $reason, $token, $by, function (
+            Consignment $handful,
+            string $what,
+        ) use ($on): string {
             if ($on <= Deliveries::now()->today) {
                 throw Refused::because('Ask again on a day after today.', 'expected_on');
             }
@@ -63,7 +69,8 @@ final class ChangeBack
     {
         return $this->bookings->once(BookingKind::BackChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
             $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
-            $order = Heads::orders([$step->order_id])[$step->order_id] ?? throw Heads::gone(Order::class, $step->order_id);
+            $order = Heads::orders([$step->order_id])[$step->order_id]
+                ?? throw Heads::gone(Order::class, $step->order_id);
             if (! Away::handfuls()->where('h.id', $id)->exists()) {
                 throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
             }

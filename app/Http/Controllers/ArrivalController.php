@@ -23,7 +23,13 @@ class ArrivalController extends Controller
                 $request->token(),
                 $request->person(),
             ),
-            'again' => $change->askAgain($line, $request->on(), $request->reason(), $request->token(), $request->person()),
+            'again' => $change->askAgain(
+                $line,
+                $request->on(),
+                $request->reason(),
+                $request->token(),
+                $request->person(),
+            ),
             'never' => $change->giveUp($line, $request->reason(), $request->token(), $request->person()),
         };
 

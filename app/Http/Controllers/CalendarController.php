@@ -29,7 +29,10 @@ class CalendarController extends Controller
     public function show(Request $request, int $calendar): View
     {
         $week = $request->string('week')->value();
-        $isDay = Validator::make(['week' => $week], ['week' => ['required', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']])->passes();
+        $isDay = Validator::make(
+            ['week' => $week],
+            ['week' => ['required', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']],
+        )->passes();
         $monday = ($isDay ? CarbonImmutable::parse($week, When::zone()) : When::today())->startOfWeek();
 
         $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar);

@@ -26,7 +26,15 @@ class CustomerOrderController extends Controller
             ? (string) $request->query('show') : 'open';
         $text = mb_substr($request->string('text')->trim()->value(), 0, 60);
 
-        return view('customer-orders.index', ['cut' => $cut = CustomerOrderList::page($show, $text), 'lines' => $cut->rows, 'show' => $show, 'text' => $text]);
+        return view(
+            'customer-orders.index',
+            [
+                'cut' => $cut = CustomerOrderList::page($show, $text),
+                'lines' => $cut->rows,
+                'show' => $show,
+                'text' => $text,
+            ],
+        );
     }
 
     public function create(): View

@@ -15,7 +15,9 @@ class DayController extends Controller
     {
         $typed = mb_substr($request->string('typed')->value(), 0, 40);
         try {
-            $says = $typed === '' ? '' : When::dayOf((new PlainDay(isWorked: $request->boolean('worked')))->read($typed));
+            $says = $typed === ''
+                ? ''
+                : When::dayOf((new PlainDay(isWorked: $request->boolean('worked')))->read($typed));
         } catch (Refused $refused) {
             $says = $refused->getMessage();
         }

@@ -24,7 +24,14 @@ class LateController extends Controller
     {
         $orders = LateOrders::all();
 
-        return view('late.index', ['orders' => $orders, 'forParts' => $orders->where('late_for', 'parts')->count(), 'strips' => PaceStrips::for($orders)]);
+        return view(
+            'late.index',
+            [
+                'orders' => $orders,
+                'forParts' => $orders->where('late_for', 'parts')->count(),
+                'strips' => PaceStrips::for($orders),
+            ],
+        );
     }
 
     public function show(int $order): View

@@ -17,7 +17,10 @@ class LoginController extends Controller
 {
     public function show(): View
     {
-        return view('login', ['people' => User::query()->where('is_demo', true)->orderBy('id')->get(['login', 'name'])]);
+        return view(
+            'login',
+            ['people' => User::query()->where('is_demo', true)->orderBy('id')->get(['login', 'name'])],
+        );
     }
 
     public function store(Request $request): RedirectResponse
@@ -42,7 +45,12 @@ class LoginController extends Controller
         if ($user?->locked_at !== null) {
             Auth::logout();
 
-            return $this->refused($request, $typed['login'], 'locked', 'This login is locked. Ask who lets people in here.');
+            return $this->refused(
+                $request,
+                $typed['login'],
+                'locked',
+                'This login is locked. Ask who lets people in here.',
+            );
         }
         $brake->release();
         Log::channel('logins')->info('logged in', ['login' => $user?->login, 'from' => $request->ip()]);

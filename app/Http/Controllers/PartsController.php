@@ -14,6 +14,9 @@ class PartsController extends Controller
         $chosen = array_values(array_filter(array_map(intval(...), array_filter((array) $request->query('orders', []), is_string(...)))));
         $show = in_array($request->query('show'), ['waits', 'stuck'], true) ? (string) $request->query('show') : 'open';
 
-        return view('orders.parts', ['chosen' => $chosen, 'show' => $show, 'cut' => $cut = PartsList::of($chosen, $show), 'rows' => $cut->rows]);
+        return view(
+            'orders.parts',
+            ['chosen' => $chosen, 'show' => $show, 'cut' => $cut = PartsList::of($chosen, $show), 'rows' => $cut->rows],
+        );
     }
 }

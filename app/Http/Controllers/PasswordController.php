@@ -24,7 +24,13 @@ class PasswordController extends Controller
             'new' => ['required', new OwnPassword([$user->login, $user->name])],
             'again' => ['required', 'same:new'],
         ], ['again.same' => 'The two are not the same. Type the new one again.']);
-        $booking = $change->handle($typed['present'], $typed['new'], $request->session()->getId(), $request->token(), $user);
+        $booking = $change->handle(
+            $typed['present'],
+            $typed['new'],
+            $request->session()->getId(),
+            $request->token(),
+            $user,
+        );
 
         return $this->done(to_route('today'), $booking);
     }

@@ -27,7 +27,10 @@ class PersonController extends Controller
             'name' => ['required', ...Rules::text(80)],
             'login' => ['required', ...Rules::code()],
             'role' => ['required', Rule::enum(Role::class)],
-            'password' => ['required', new OwnPassword([(string) $request->input('login'), (string) $request->input('name')])],
+            'password' => [
+                'required',
+                new OwnPassword([(string) $request->input('login'), (string) $request->input('name')]),
+            ],
         ]);
 
         return $this->done(back(), $add->handle(
@@ -45,7 +48,10 @@ class PersonController extends Controller
     {
         $typed = $request->validate(['role' => ['required', Rule::enum(Role::class)]]);
 
-        return $this->done(back(), $change->role($person, Role::from($typed['role']), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->role($person, Role::from($typed['role']), $request->token(), $request->person()),
+        );
     }
 
     public function lock(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse

@@ -33,7 +33,9 @@ class PromiseController extends Controller
         $wanted = $request->validated('wanted');
 
         return to_route('promise.index')->withInput($request->except('_token'))->with('answer', ['item' => $item->name, 'unit' => $item->unit->code,
-            'stock' => Amount::plain($answer->fromStock), 'made' => Amount::plain($answer->made), 'buy' => array_map(ArrivalWords::ifOrdered(...), $answer->buy),
+            'stock' => Amount::plain($answer->fromStock),
+            'made' => Amount::plain($answer->made),
+            'buy' => array_map(ArrivalWords::ifOrdered(...), $answer->buy),
             'nobody' => $say($answer->movingNobody()), 'slack' => $say($answer->usingSlack()), 'wanted' => $wanted,
             'insist' => $wanted === null || $answer->promise === null ? null : $this->insist($answer->promise->insisting($this->due($wanted)), $this->due($wanted), $answer->lateIfBy($this->due($wanted)))]);
     }

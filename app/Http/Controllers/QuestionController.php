@@ -16,7 +16,15 @@ class QuestionController extends Controller
 {
     public function index(): View
     {
-        return view('questions.index', ['cut' => $cut = QuestionList::open(), 'open' => $cut->rows, 'arrivals' => ArrivalList::asked(Deliveries::now()), 'answered' => QuestionList::answered()]);
+        return view(
+            'questions.index',
+            [
+                'cut' => $cut = QuestionList::open(),
+                'open' => $cut->rows,
+                'arrivals' => ArrivalList::asked(Deliveries::now()),
+                'answered' => QuestionList::answered(),
+            ],
+        );
     }
 
     public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse

@@ -36,7 +36,10 @@ class RankController extends Controller
     {
         [$order, $before] = $this->typed($request);
 
-        return $this->done(to_route('rank.index'), $place->handle($order, $before, $request->token(), $request->person(), $request->boolean('with_servants')));
+        return $this->done(
+            to_route('rank.index'),
+            $place->handle($order, $before, $request->token(), $request->person(), $request->boolean('with_servants')),
+        );
     }
 
     /** "12-7": order 12 before order 7; "12-0": last of all. @return array{int, int|null} */
@@ -51,7 +54,10 @@ class RankController extends Controller
         return [$order, $before === 0 ? null : $before];
     }
 
-    /** @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>, servants: Collection<int, Order>}|null  $effect */
+    /**
+     * @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>, servants:
+     * Collection<int, Order>}|null  $effect
+     */
     private function page(?array $effect): View
     {
         $rows = OrderList::ranked();

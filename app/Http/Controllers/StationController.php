@@ -17,12 +17,22 @@ class StationController extends Controller
 {
     public function index(): View
     {
-        return view('station.index', ['workCentres' => StationQueue::workCentres(), 'outside' => StationQueue::outside(Deliveries::now())]);
+        return view(
+            'station.index',
+            ['workCentres' => StationQueue::workCentres(), 'outside' => StationQueue::outside(Deliveries::now())],
+        );
     }
 
     public function show(int $station): View
     {
-        return view('station.show', ['centre' => WorkCentre::query()->findOrFail($station), 'cut' => $cut = StationQueue::steps($station), 'steps' => $cut->rows]);
+        return view(
+            'station.show',
+            [
+                'centre' => WorkCentre::query()->findOrFail($station),
+                'cut' => $cut = StationQueue::steps($station),
+                'steps' => $cut->rows,
+            ],
+        );
     }
 
     public function start(DeedRequest $request, int $step, StartStep $start): RedirectResponse

@@ -32,7 +32,13 @@ class AbsentRequest extends DeedRequest
 
     public function messages(): array
     {
-        return [...parent::messages(), '*.date_format' => 'Choose a day and a time, or leave it empty.', '*.after_or_equal' => self::FAR, '*.before' => self::FAR, 'centre.required_without' => 'Choose a work centre.'];
+        return [
+            ...parent::messages(),
+            '*.date_format' => 'Choose a day and a time, or leave it empty.',
+            '*.after_or_equal' => self::FAR,
+            '*.before' => self::FAR,
+            'centre.required_without' => 'Choose a work centre.',
+        ];
     }
 
     public function from(): CarbonImmutable

@@ -40,7 +40,12 @@ final class BoardData
         foreach (DB::select(self::BARS, [$planId]) as $row) {
             $others = array_values(array_filter(array_map(fn (string $code): ?int => $codes[$code] ?? null, array_keys(StepAlternatives::read($row->alternatives)))));
             $bars[] = [$row->id, (int) $row->centre, (int) $row->machine, (int) $row->start, (int) $row->run, (int) $row->end, $row->order, $row->number,
-                $row->name, (int) $row->started, (int) $row->pinned, $row->supplier ?? '', $row->family, isset($late[$row->id]) ? 1 : 0,
+                $row->name,
+                (int) $row->started,
+                (int) $row->pinned,
+                $row->supplier ?? '',
+                $row->family,
+                isset($late[$row->id]) ? 1 : 0,
                 $others === [] ? [] : [(int) $row->home, ...$others]];
         }
         $from = min([$problem->now, ...array_column($bars, 3)]);
@@ -142,7 +147,9 @@ final class BoardData
         $rows = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->join('items AS i', 'i.id', 'o.item_id')->where('p.plan_id', $planId)
             ->orderBy('p.place_in_rank')
             ->get(['o.id', 'o.number', 'o.state', 'o.quantity', 'o.for_order_id', 'o.due_on', 'i.number AS item', 'i.name', 'p.late_minutes', 'p.readiness',
-                'p.unplaced', DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.due_at) AS due'), DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.finish_at) AS finish')])->keyBy('id');
+                'p.unplaced',
+                DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.due_at) AS due'),
+                DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.finish_at) AS finish')])->keyBy('id');
         $customers = self::customers($rows);
         $orders = [];
         foreach ($rows as $row) {

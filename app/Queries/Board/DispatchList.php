@@ -18,14 +18,21 @@ final readonly class DispatchList
     public const HEAD = ['Machine', 'Start', 'End', 'Order', 'Step', 'Item', 'Pieces', 'Setup family', 'Ready', 'Papers'];
 
     /** @param  Collection<int, \stdClass>  $rows  @param  Cut<\stdClass>  $cut */
-    private function __construct(public WorkCentre $centre, public ?int $machine, public ?\stdClass $person, public Collection $rows, public Cut $cut)
-    {
+    private function __construct(
+        public WorkCentre $centre,
+        public ?int $machine,
+        public ?\stdClass $person,
+        public Collection $rows,
+        public Cut $cut,
+    ) {
     }
 
     public static function of(int $centre, ?int $machine = null, ?int $person = null, int $days = 7): self
     {
         $who = $person === null ? null : DB::table('people')->where('id', $person)->where('work_centre_id', $centre)->first();
-        $query = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->join('orders AS o', 'o.id', 's.order_id')
+        $query = DB::table('plan_steps AS p')
+            ->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
             ->join('items AS i', 'i.id', 'o.item_id')->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
             ->where('p.plan_id', Plan::LIVE)->where('p.work_centre_id', $centre)->when($machine !== null, fn ($query) => $query->where('p.machine', $machine))
@@ -35,11 +42,15 @@ final readonly class DispatchList
                 'o.short_reason', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at', 'po.late_minutes'])
             ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing > 0) AS missing', [Plan::LIVE])
             ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing = 0 AND k.coming <> "[]") AS coming', [Plan::LIVE])
-            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = "hand") AS to_issue');
+            ->selectRaw(
+                '(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = "hand") AS to_issue',
+            );
         $cut = Cut::of($query, self::MOST);
         $rows = $cut->rows->each(function (\stdClass $row): void {
             $row->ready = self::ready($row);
-            $row->papers = $row->state === 'firm' ? 'not released' : ($row->instructions === '' ? 'traveler' : 'traveler, instructions');
+            $row->papers = $row->state === 'firm'
+                ? 'not released'
+                : ($row->instructions === '' ? 'traveler' : 'traveler, instructions');
         });
 
         return new self(WorkCentre::query()->findOrFail($centre), $machine, $who, $rows, $cut);

@@ -54,7 +54,14 @@ final class LeverOffers
         // a higher rank takes parts as well as machines
         $with = $lever['kind'] === PlanLever::RANK ? $standing->problemIfFirst($lever['order']) : $problem;
 
-        return LeverEffect::of($problem, PlanLever::of($lever)->on($with), $standing->steps(), $order, self::SEED, self::ITERATIONS[$isPlain ? 'plain' : 'full']);
+        return LeverEffect::of(
+            $problem,
+            PlanLever::of($lever)->on($with),
+            $standing->steps(),
+            $order,
+            self::SEED,
+            self::ITERATIONS[$isPlain ? 'plain' : 'full'],
+        );
     }
 
     /** @return list<array<string, mixed>> */

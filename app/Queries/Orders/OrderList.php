@@ -104,7 +104,15 @@ final class OrderList
             ->select(['parent.number AS for_number', 'o.id', 'o.number', 'o.quantity', 'o.received_quantity', 'o.state', 'o.is_held', 'o.due_on', 'o.rank', 'o.version',
                 'o.short_reason', 'o.for_order_id', 'o.item_id', 'i.number AS item_number', 'i.name AS item_name', 'i.tracking',
                 'u.code AS unit',
-                'p.finish_at', 'p.due_at', 'p.late_minutes', 'p.readiness', 'p.can_start', 'p.blocks', 'p.unplaced', 'p.order_by', 'p.late_for'])
+                'p.finish_at',
+                'p.due_at',
+                'p.late_minutes',
+                'p.readiness',
+                'p.can_start',
+                'p.blocks',
+                'p.unplaced',
+                'p.order_by',
+                'p.late_for'])
             ->selectSub(fn (Builder $cover) => self::ties($cover)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')"), 'customers')
             ->selectSub(fn (Builder $booking) => $booking->from('bookings')->whereColumn('order_id', 'o.id')->orderByDesc('id')->limit(1)
                 ->select('entered_at'), 'last_booking');

@@ -110,7 +110,12 @@ final readonly class OrderPage
         $toCure = BigDecimal::max(0, BigDecimal::min((string) $asked, $remakes->reduce(fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity), $short)));
 
         return new self($order, PaceStrips::for(collect([$order]))[$order->id], $components, $reservations, self::deviations($id, $components), $steps, $ties, $related, $bookings, $changes,
-            self::cost($order), $short, $remakes, $toCure, self::orderBy($order, $deliveries), $order->order_by !== null && $order->order_by < $deliveries->today);
+            self::cost($order),
+            $short,
+            $remakes,
+            $toCure,
+            self::orderBy($order, $deliveries),
+            $order->order_by !== null && $order->order_by < $deliveries->today);
     }
 
     /** By when what it misses has to be ordered to keep its date; and what becomes of it when that is too late. */

@@ -18,7 +18,11 @@ final class PartsList
      */
     public static function of(array $orders, string $show): Cut
     {
-        $query = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->join('items AS i', 'i.id', 'c.item_id')->join('units AS u', 'u.id', 'i.unit_id')->join('items AS oi', 'oi.id', 'o.item_id')
+        $query = DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->join('items AS i', 'i.id', 'c.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('items AS oi', 'oi.id', 'o.item_id')
             ->join('plan_components AS p', fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE))->join('plan_orders AS r', fn ($join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE))
             ->when($orders !== [], fn ($query) => $query->whereIn('o.id', $orders))
             ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))->when($show === 'waits', fn ($query) => $query->where(fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'")))

@@ -18,9 +18,17 @@ final class PurchaseList
     public static function lines(?int $order = null): Cut
     {
         $deliveries = Deliveries::now();
-        $lines = DB::table('purchases AS u')->join('suppliers AS s', 's.id', 'u.supplier_id')->join('items AS i', 'i.id', 'u.item_id')->join('units AS x', 'x.id', 'i.unit_id')
+        $lines = DB::table('purchases AS u')
+            ->join('suppliers AS s', 's.id', 'u.supplier_id')
+            ->join('items AS i', 'i.id', 'u.item_id')
+            ->join('units AS x', 'x.id', 'i.unit_id')
             ->leftJoin('purchase_orders AS p', 'p.id', 'u.purchase_order_id')
-            ->when($order === null, fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on'), fn ($query) => $query->where('u.purchase_order_id', $order))->orderBy('u.id')
+            ->when(
+                $order === null,
+                fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on'),
+                fn ($query) => $query->where('u.purchase_order_id', $order),
+            )
+            ->orderBy('u.id')
             ->select(['u.id', 'u.number', 'u.purchase_order_id', 'u.item_id', 'u.quantity', 'u.received_quantity', 'u.cancelled_quantity', 'u.price', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on', 'u.asked_for', 'u.is_open', 's.name AS supplier', 'p.ordered_on',
                 'i.number AS item_number', 'i.name AS item_name', 'x.code AS unit']);
 
@@ -30,7 +38,9 @@ final class PurchaseList
             $line->is_late = $line->is_open && $arrival->isLate();
             $line->when = ArrivalWords::day($arrival);
             $passed = (int) $line->days_passed + ($line->expected_on < $deliveries->today ? 1 : 0);
-            $line->history = $passed === 0 ? '' : 'first said for '.When::day($line->first_expected_on ?? $line->expected_on)
+            $line->history = $passed === 0
+                ? ''
+                : 'first said for '.When::day($line->first_expected_on ?? $line->expected_on)
                 .', passed '.Figures::count($passed, 'time');
         });
 

@@ -59,7 +59,13 @@ final class Capacity
             foreach ($downtimes[$centre->id] ?? [] as $down) {
                 $own[$down->machine] = $this->less($own[$down->machine] ?? $open, $down);
             }
-            $this->workCentres[$centre->id] = new CoreWorkCentre($centre->name, $centre->machines, $open, $own, fence: $this->fence($calendars[$centre->calendar_id], $open));
+            $this->workCentres[$centre->id] = new CoreWorkCentre(
+                $centre->name,
+                $centre->machines,
+                $open,
+                $own,
+                fence: $this->fence($calendars[$centre->calendar_id], $open),
+            );
             $this->byCode[Code::keyOf($centre->code)] = $centre->id;
         }
         $this->readCrews($calendars);
@@ -151,7 +157,11 @@ final class Capacity
         $spans = [];
         foreach (DB::table($table)->whereNull('ended_at')
             ->where(fn ($query) => $query->whereNull('until_at')->orWhere('until_at', '>', now()))
-            ->selectRaw('*, TIMESTAMPDIFF(MINUTE, "1970-01-01", from_at) AS `from`, TIMESTAMPDIFF(MINUTE, "1970-01-01", until_at) AS `until`')->orderBy('id')->get() as $row) {
+            ->selectRaw(
+                '*, TIMESTAMPDIFF(MINUTE, "1970-01-01", from_at) AS `from`, TIMESTAMPDIFF(MINUTE, "1970-01-01", until_at) AS `until`',
+            )
+            ->orderBy('id')
+            ->get() as $row) {
             $spans[$row->{$by}][] = $row;
         }
 

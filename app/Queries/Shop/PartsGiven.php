@@ -82,7 +82,14 @@ final class PartsGiven
                 $this->owned[$row->id] = (int) $order->owner_id;
             }
             $open = BigDecimal::of($row->planned_quantity)->minus($row->used_quantity)->minus($row->replaced_quantity);
-            $this->needs[$order->id][] = new ComponentNeed($row->id, $order->id, $row->item_id, $row->name, $row->step_number, $open);
+            $this->needs[$order->id][] = new ComponentNeed(
+                $row->id,
+                $order->id,
+                $row->item_id,
+                $row->name,
+                $row->step_number,
+                $open,
+            );
         }
     }
 
@@ -164,7 +171,9 @@ final class PartsGiven
         $wanted = array_flip($items->all());
         $supplies = [];
         foreach ($this->orders as $order) {
-            $open = $order->will_give->minus($order->received_quantity)->minus($this->promised[$order->id] ?? BigDecimal::zero());
+            $open = $order->will_give
+                ->minus($order->received_quantity)
+                ->minus($this->promised[$order->id] ?? BigDecimal::zero());
             if (isset($wanted[$order->item_id]) && $open->isPositive()) {
                 $supplies[] = new Supply("order {$order->number}", $order->item_id, $open, order: $order->id,
                     forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null);

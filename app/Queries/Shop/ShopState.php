@@ -56,7 +56,10 @@ final class ShopState
     /** @param  list<int>  $first */
     private function __construct(private readonly CarbonImmutable $now, array $first)
     {
-        $orders = DB::table('orders')->whereIn('state', self::OPEN)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')
+        $orders = DB::table('orders')
+            ->whereIn('state', self::OPEN)
+            ->orderBy('rank')
+            ->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')
             ->get(['id', 'number', 'item_id', 'quantity', 'received_quantity', 'state', 'is_held', 'due_on', 'rank', 'for_order_id',
                 'released_at', 'owner_id'])->keyBy('id');
@@ -104,7 +107,13 @@ final class ShopState
                 [$materialAt, $after] = $this->material($order->id, $step->id);
                 $steps[] = $input->step($step, $order->quantity, $this->steps[$order->id][$place + 1] ?? null, $materialAt, $after, $pins[$step->id] ?? null);
             }
-            $jobs[] = new Job($order->id, "order {$order->number}", $order->standing->rank, $this->dueMinute($order->due_on), $steps);
+            $jobs[] = new Job(
+                $order->id,
+                "order {$order->number}",
+                $order->standing->rank,
+                $this->dueMinute($order->due_on),
+                $steps,
+            );
         }
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
@@ -288,7 +297,9 @@ final class ShopState
                 }
             }
         } while ($moved);
-        $this->orders = $this->orders->sort(fn (\stdClass $a, \stdClass $b): int => $a->standing->key <=> $b->standing->key);
+        $this->orders = $this->orders->sort(
+            fn (\stdClass $a, \stdClass $b): int => $a->standing->key <=> $b->standing->key,
+        );
     }
 
     private function readSteps(): void
@@ -336,7 +347,9 @@ final class ShopState
             fn (BigDecimal $sum, \stdClass $one): BigDecimal => $sum->plus($one->away),
             BigDecimal::zero(),
         );
-        $back = $handfuls->max(fn (\stdClass $one): int => $this->deliveries->back($one->back_at, $one->ask_again_on)->at);
+        $back = $handfuls->max(
+            fn (\stdClass $one): int => $this->deliveries->back($one->back_at, $one->ask_again_on)->at,
+        );
 
         return $step->left->isGreaterThan($away)
             ? max($back, self::minute($this->now) + $step->lead_days * 1440)

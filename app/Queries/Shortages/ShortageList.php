@@ -20,8 +20,15 @@ final readonly class ShortageList
      * @param  array<int, Collection<int, \stdClass>>  $holders  by item, other open orders that have some of its stock given or kept
      * @param  Collection<int, \stdClass>  $released  released short, what of it is still missing
      */
-    private function __construct(public Collection $rows, public Collection $waiting, public array $coming, public array $holders, public Collection $released, private Deliveries $deliveries, public string $today)
-    {
+    private function __construct(
+        public Collection $rows,
+        public Collection $waiting,
+        public array $coming,
+        public array $holders,
+        public Collection $released,
+        private Deliveries $deliveries,
+        public string $today,
+    ) {
     }
 
     public static function now(): self
@@ -31,10 +38,29 @@ final readonly class ShortageList
             ->filter(fn (\stdClass $row): bool => collect(json_decode($row->coming))->contains(fn (\stdClass $coming): bool => str_starts_with($coming->supply, 'purchase ')))->values();
         $items = $rows->pluck('item_id')->merge($waiting->pluck('item_id'))->unique()->values();
         $coming = DB::table('purchases AS u')->join('suppliers AS s', 's.id', 'u.supplier_id')->whereIn('u.item_id', $items)->where('u.is_open', true)->orderBy('u.expected_on')
-            ->get(['u.id', 'u.item_id', 'u.number', 'u.expected_on', 'u.ask_again_on', 'u.asked_for', 's.name AS supplier', DB::raw('u.quantity - u.received_quantity - u.cancelled_quantity AS open')])->groupBy('item_id')->all();
+            ->get([
+                'u.id',
+                'u.item_id',
+                'u.number',
+                'u.expected_on',
+                'u.ask_again_on',
+                'u.asked_for',
+                's.name AS supplier',
+                DB::raw('u.quantity - u.received_quantity - u.cancelled_quantity AS open'),
+            ])
+            ->groupBy('item_id')
+            ->all();
         $holders = self::components()->whereIn('c.item_id', $rows->pluck('item_id')->unique())->where('p.from_stock', '>', 0)->get()->groupBy('item_id')->all();
 
-        return new self(self::sorted($rows), self::sorted($waiting), $coming, $holders, self::releasedShort(), $deliveries = Deliveries::now(), $deliveries->today);
+        return new self(
+            self::sorted($rows),
+            self::sorted($waiting),
+            $coming,
+            $holders,
+            self::releasedShort(),
+            $deliveries = Deliveries::now(),
+            $deliveries->today,
+        );
     }
 
     /** By item: by when it has to be ordered, all that is missing, the orders. @return Collection<int, \stdClass> */
@@ -54,8 +80,15 @@ final readonly class ShortageList
                     default => 'has to be ordered by '.When::day($by),
                 },
                 'comes' => When::day($this->deliveries->comesOn($lead)).' if today',
-                'lead' => $lead > 0 ? Figures::count($lead, 'working day') : 'lead time not known, '.Figures::count(config()->integer('pace.lead_days'), 'day').' taken',
-                'hurts' => $first->hurts, 'missing' => (string) $rows->reduce(fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->missing), BigDecimal::zero()), 'rows' => $rows];
+                'lead' => $lead > 0
+                    ? Figures::count($lead, 'working day')
+                    : 'lead time not known, '.Figures::count(config()->integer('pace.lead_days'), 'day').' taken',
+                'hurts' => $first->hurts,
+                'missing' => (string) $rows->reduce(
+                    fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->missing),
+                    BigDecimal::zero(),
+                ),
+                'rows' => $rows];
         })->values();
     }
 
@@ -82,14 +115,19 @@ final readonly class ShortageList
      */
     private static function sorted(Collection $rows): Collection
     {
-        return $rows->sortBy(fn (\stdClass $row): array => [$row->order_by ?? '9999', $row->place_in_rank, $row->id])->values();
+        return $rows
+            ->sortBy(fn (\stdClass $row): array => [$row->order_by ?? '9999', $row->place_in_rank, $row->id])
+            ->values();
     }
 
     /** @return Collection<int, \stdClass> */
     private static function releasedShort(): Collection
     {
         // listed until it is issued: a part that has arrived still has to be brought to the job
-        return self::components()->where('c.short_at_release', true)->leftJoin('users AS w', 'w.id', 'o.released_by')->addSelect('w.name AS person')
+        return self::components()
+            ->where('c.short_at_release', true)
+            ->leftJoin('users AS w', 'w.id', 'o.released_by')
+            ->addSelect('w.name AS person')
             ->selectRaw('GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0) AS to_issue')
             ->selectRaw("p.missing = 0 AND p.coming = '[]' AS is_there")
             ->get()

@@ -38,7 +38,9 @@ final class Positions
 
     public static function of(int $item): StockPosition
     {
-        return self::position(self::base()->where('i.id', $item)->first() ?? throw new \LogicException('There is no such item.'));
+        return self::position(
+            self::base()->where('i.id', $item)->first() ?? throw new \LogicException('There is no such item.'),
+        );
     }
 
     private static function position(\stdClass $row): StockPosition
@@ -93,7 +95,9 @@ final class Positions
             ->leftJoinSub($scrap, 's', 's.order_id', 'o.id')
             ->whereIn('o.state', self::OPEN)
             ->groupBy('o.item_id')
-            ->selectRaw('o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - COALESCE(s.scrap, 0), 0)) AS quantity');
+            ->selectRaw(
+                'o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - COALESCE(s.scrap, 0), 0)) AS quantity',
+            );
     }
 
     private static function tied(): Builder
@@ -110,6 +114,8 @@ final class Positions
             ->whereIn('o.state', self::OPEN)->where('o.is_held', false)
             ->where('c.supplied_by', 'us')
             ->groupBy('c.item_id')
-            ->selectRaw('c.item_id, SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0)) AS quantity');
+            ->selectRaw(
+                'c.item_id, SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0)) AS quantity',
+            );
     }
 }

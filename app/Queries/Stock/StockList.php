@@ -28,12 +28,18 @@ final class StockList
             ->join('places AS p', 'p.id', 'b.place_id')->leftJoin('lots AS l', 'l.id', 'b.lot_id')
             ->leftJoin('stock_values AS v', fn ($join) => $join->on('v.item_id', 'b.item_id')->where('b.owner_id', 0)
                 ->on('v.lot_id', DB::raw("IF(i.costing = 'own', b.lot_id, 0)")))
-            ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')->where('b.quantity', '>', 0)->orderBy('i.number')->orderBy('p.code')->orderByRaw('MIN(b.lot_id)')
+            ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')
+            ->where('b.quantity', '>', 0)
+            ->orderBy('i.number')
+            ->orderBy('p.code')
+            ->orderByRaw('MIN(b.lot_id)')
             ->groupBy('b.item_id', 'b.place_id', 'b.condition', 'b.owner_id', 'i.number', 'i.name', 'i.reorder_point', 'u.code', 'p.name',
                 'p.code', 'ow.name')->groupByRaw($each ? 'b.id' : "IF(i.tracking = 'serial', 0, b.id)")
             ->select(['b.item_id', 'b.condition', 'i.number AS item_number', 'i.name AS item_name', 'i.reorder_point', 'u.code AS unit',
                 'p.name AS place', 'ow.name AS owner'])
-            ->selectRaw("MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on, SUM(b.quantity) AS quantity, COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised");
+            ->selectRaw(
+                "MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on, SUM(b.quantity) AS quantity, COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised",
+            );
         if ($item !== 0) {
             $query->where('b.item_id', $item);
         }

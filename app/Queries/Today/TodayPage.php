@@ -45,7 +45,10 @@ final readonly class TodayPage
         $open = DB::table('orders AS o')
             ->join('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
             ->whereIn('o.state', ['firm', 'released', 'running'])->orderBy('p.place_in_rank')
-            ->selectRaw("o.id, o.state, o.is_held, p.readiness, p.can_start, p.late_minutes, p.late_for, IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks")->get();
+            ->selectRaw(
+                "o.id, o.state, o.is_held, p.readiness, p.can_start, p.late_minutes, p.late_for, IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks",
+            )
+            ->get();
         $stuck = $open->filter(fn (\stdClass $row): bool => $row->readiness === 'stuck' && ! $row->is_held);
         $release = $open->filter(fn (\stdClass $row): bool => $row->state === 'firm' && $row->can_start && $row->readiness !== 'stuck');
         $late = $open->filter(fn (\stdClass $row): bool => (int) $row->late_minutes > 0)->sortByDesc('late_minutes');

@@ -53,7 +53,10 @@ final class CrewBook
             $this->edges[] = $edge;
             $this->present[] = $there;
         }
-        $this->areAlike = array_filter($crew->persons, static fn (Person $person): bool => $person->qualifications !== []) === [];
+        $this->areAlike = array_filter(
+            $crew->persons,
+            static fn (Person $person): bool => $person->qualifications !== [],
+        ) === [];
         foreach ($this->present as $there) {
             $this->free[] = count($there);
         }

@@ -94,7 +94,12 @@ final class Loading
                     continue;
                 }
                 $need = $way->crewing;
-                if ($need === null || $need->run < 1 || ! isset($this->crews[$need->crew]) || $need->crew !== ($crew ?? $need->crew)) {
+                if (
+                    $need === null
+                    || $need->run < 1
+                    || ! isset($this->crews[$need->crew])
+                    || $need->crew !== ($crew ?? $need->crew)
+                ) {
                     return PHP_INT_MAX;
                 }
                 $crew = $need->crew;

@@ -19,7 +19,9 @@ use KeepPace\Core\Scheduling\WorkCentre;
  */
 final class LatestStart
 {
-    /** @var array<string, list<array{int, int, int}>> start, end and job of what is planned, by work centre and machine */
+    /**
+     * @var array<string, list<array{int, int, int}>> start, end and job of what is planned, by work centre and machine
+     */
     private array $planned = [];
 
     /** @param  array<int, WorkCentre>  $centres  with open time looked up as far as the dates */

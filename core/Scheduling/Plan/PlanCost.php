@@ -8,7 +8,10 @@ use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Schedule;
 
-/** What plans are compared by: lateness and what moves cost; among equals who is late, then what moves, then time in the shop. */
+/**
+ * What plans are compared by: lateness and what moves cost; among equals who is late, then what moves, then time in
+ * the shop.
+ */
 final readonly class PlanCost
 {
     /**
@@ -53,6 +56,11 @@ final readonly class PlanCost
 
     public function isBetterThan(self $other): bool
     {
-        return [$this->cost, $this->late, $this->moved, $this->time] < [$other->cost, $other->late, $other->moved, $other->time];
+        return [$this->cost, $this->late, $this->moved, $this->time] < [
+            $other->cost,
+            $other->late,
+            $other->moved,
+            $other->time,
+        ];
     }
 }

@@ -63,13 +63,20 @@ final class ScheduleSearch
         $cost = PlanCost::of($net, $best, $plan, $movedWeight);
         $groups = [];
         foreach ($net->step as $x => $step) {
-            if (isset($plan[$step->id], $best->steps[$step->id]) && $plan[$step->id]->start !== $best->steps[$step->id]->start) {
+            if (
+                isset($plan[$step->id], $best->steps[$step->id])
+                && $plan[$step->id]->start !== $best->steps[$step->id]->start
+            ) {
                 $groups["centre {$net->centre[$x]}"][$step->id] = $plan[$step->id];
                 $groups["job {$net->job[$x]}"][$step->id] = $plan[$step->id];
             }
         }
         ksort($groups); // work centres first
-        foreach (array_slice($groups, 0, min(self::CALMED, intdiv(self::CALMED_LOADED, max(1, $net->count)))) as $group) {
+        foreach (array_slice(
+            $groups,
+            0,
+            min(self::CALMED, intdiv(self::CALMED_LOADED, max(1, $net->count))),
+        ) as $group) {
             $keys = array_replace($best->steps, $group);
             $one = Loading::load($net, KeptSequence::orderOf($net, $keys), $keys);
             $oneCost = PlanCost::of($net, $one, $plan, $movedWeight);

@@ -72,6 +72,10 @@ it('reads back what it says, on every day of two years', function () {
 it('takes the nearest of a day without a year, whatever today is', function (string $today) {
     foreach ([-150, -90, -1, 0, 1, 90, 150] as $ahead) {
         $day = (new DateTimeImmutable($today))->modify("{$ahead} days");
-        expect((new TypedDay($today, '2000-01-01', '2099-12-31'))->read($day->format('j.n.')))->toBe($day->format('Y-m-d'));
+        expect((new TypedDay(
+            $today,
+            '2000-01-01',
+            '2099-12-31',
+        ))->read($day->format('j.n.')))->toBe($day->format('Y-m-d'));
     }
 })->with(['2026-01-01', '2026-12-31', '2027-03-01', '2028-02-28', '2026-06-30']);

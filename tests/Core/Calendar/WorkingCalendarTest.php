@@ -142,7 +142,10 @@ it('agrees with counting minute by minute on random weeks', function () {
 
 it('knows when the shift that runs ends: common practice', function (string $now, ?string $end) {
     $calendar = new WorkingCalendar('Europe/Berlin', [
-        new Shift(1, '06:00', '14:00'), new Shift(1, '14:00', '22:00'), new Shift(1, '10:00', '10:30', isBreak: true), new Shift(1, '22:00', '06:00'),
+        new Shift(1, '06:00', '14:00'),
+        new Shift(1, '14:00', '22:00'),
+        new Shift(1, '10:00', '10:30', isBreak: true),
+        new Shift(1, '22:00', '06:00'),
         new Shift(3, '00:00', '00:00'),
     ], [DayException::closed('2026-12-07'), DayException::overtime('2026-11-28', '07:00', '12:00')]);
     expect($calendar->shiftEnd(at($now)))->toBe($end === null ? null : at($end));
@@ -160,7 +163,10 @@ it('knows when the shift that runs ends: common practice', function (string $now
 
 it('looks no further than some ten years, whatever is asked, and works beyond 2038', function () {
     $open = office()->windows(at('2026-11-24 00:00'), at('2700-01-01 00:00'));
-    expect(count($open->starts))->toBeLessThan(6000)->and($open->ends[count($open->ends) - 1])->toBeGreaterThan(at('2037-01-01 00:00'));
+    expect(count($open->starts))
+        ->toBeLessThan(6000)
+        ->and($open->ends[count($open->ends) - 1])
+        ->toBeGreaterThan(at('2037-01-01 00:00'));
     $late = office()->windows(at('2045-03-01 00:00'), at('2045-03-31 00:00'));
     // Wed 1 March 2045, eight hours and an hour's break
     expect($late->finish(at('2045-03-01 08:00'), 480))->toBe(at('2045-03-01 17:00'));

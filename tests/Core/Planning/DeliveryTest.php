@@ -18,8 +18,13 @@ function weekdays(array $closed = []): WorkingCalendar
 }
 
 /** @param  list<string>  $theirsClosed */
-function delivery(int $lead, int $transport = 0, int $inspection = 0, array $theirsClosed = [], ?string $from = null): Delivery
-{
+function delivery(
+    int $lead,
+    int $transport = 0,
+    int $inspection = 0,
+    array $theirsClosed = [],
+    ?string $from = null,
+): Delivery {
     $ours = weekdays(['2026-12-25', '2027-01-01']);
 
     return new Delivery(
@@ -41,7 +46,13 @@ it('orders by the last day that keeps the date', function (array $closed, string
     'the supplier closed on 14 Dec' => [['2026-12-14'], '2026-12-08'],
 ]);
 
-it('says when what is ordered comes and can be used', function (int $lead, string $ordered, string $comes, string $usable, ?string $from = null) {
+it('says when what is ordered comes and can be used', function (
+    int $lead,
+    string $ordered,
+    string $comes,
+    string $usable,
+    ?string $from = null,
+) {
     $delivery = delivery($lead, from: $from);
     expect($delivery->comesOn($ordered))->toBe($comes)
         ->and($delivery->usableAt($comes))->toBe(weekdays()->minute(...explode(' ', $usable)));
@@ -55,11 +66,22 @@ it('says when what is ordered comes and can be used', function (int $lead, strin
 
 it('counts working days both ways', function (string $from, string $to, int $days) {
     expect(delivery(1)->workingDays($from, $to))->toBe($days);
-})->with([['2026-11-27', '2026-11-30', 1], ['2026-11-30', '2026-11-27', -1], ['2026-12-24', '2026-12-28', 1], ['2026-11-27', '2026-11-27', 0]]);
+})->with([
+    ['2026-11-27', '2026-11-30', 1],
+    ['2026-11-30', '2026-11-27', -1],
+    ['2026-12-24', '2026-12-28', 1],
+    ['2026-11-27', '2026-11-27', 0],
+]);
 
 it('finds no day too late and none too early: a day later misses it', function (int $seed) {
     mt_srand($seed);
-    $delivery = delivery(mt_rand(0, 12), mt_rand(0, 3), mt_rand(0, 2), ['2026-12-14', '2026-12-31'], mt_rand(0, 1) === 1 ? '09:00' : null);
+    $delivery = delivery(
+        mt_rand(0, 12),
+        mt_rand(0, 3),
+        mt_rand(0, 2),
+        ['2026-12-14', '2026-12-31'],
+        mt_rand(0, 1) === 1 ? '09:00' : null,
+    );
     $needed = weekdays()->minute('2026-12-07', '00:00') + mt_rand(0, 60 * 1440);
     $by = $delivery->orderBy($needed);
     $ordered = fn (string $day): int => $delivery->usableAt($delivery->comesOn($day));

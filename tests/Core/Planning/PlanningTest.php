@@ -18,7 +18,8 @@ function need(int $id, int $order, int $item, int $open, int $step = 10): Compon
 
 it('gives scarce stock by rank, then what is coming by its date: common practice', function () {
     $result = Allocation::of([need(1, 100, 7, 6), need(2, 200, 7, 6), need(3, 300, 7, 6)], [7 => BigDecimal::of(8)], [
-        new Supply('purchase 2', 7, BigDecimal::of(5), arrival: new Arrival(900)), new Supply('purchase 1', 7, BigDecimal::of(2), arrival: new Arrival(500)),
+        new Supply('purchase 2', 7, BigDecimal::of(5), arrival: new Arrival(900)),
+        new Supply('purchase 1', 7, BigDecimal::of(2), arrival: new Arrival(500)),
     ]);
     $plain = array_map(fn ($row): array => [(string) $row->fromStock,
         array_map(fn ($coming): string => "{$coming['quantity']} {$coming['supply']->name}", $row->coming), (string) $row->missing],
@@ -50,7 +51,12 @@ it('never gives out more than there is, on random shops', function () {
             $stock[$item] = BigDecimal::of(mt_rand(0, 15));
         }
         foreach (range(1, 4) as $i) {
-            $supplies[] = new Supply("s{$i}", mt_rand(1, 3), BigDecimal::of(mt_rand(1, 9)), arrival: new Arrival(mt_rand(1, 99)));
+            $supplies[] = new Supply(
+                "s{$i}",
+                mt_rand(1, 3),
+                BigDecimal::of(mt_rand(1, 9)),
+                arrival: new Arrival(mt_rand(1, 99)),
+            );
         }
         $result = Allocation::of($needs, $stock, $supplies);
         foreach (range(1, 3) as $item) {
@@ -81,7 +87,11 @@ it('says what an order can do now and what it waits for',
     })->with([
         'our own rule: all there' => [fn () => [need(1, 1, 7, 2)], [7 => 2], fn () => [], 10, ReadinessState::Ready, true, []],
         'our own rule: a part needed late does not stop the first step' => [fn () => [need(1, 1, 7, 2, 60)], [],
-            fn () => [new Supply('p', 7, BigDecimal::of(9), arrival: new Arrival(500))], 10, ReadinessState::Waits, true, [[60, 'p', 500]]],
+            fn () => [new Supply('p', 7, BigDecimal::of(9), arrival: new Arrival(500))],
+            10,
+            ReadinessState::Waits,
+            true,
+            [[60, 'p', 500]]],
         'our own rule: the first step waits, the date out of the schedule' => [fn () => [need(1, 1, 7, 2)], [],
             fn () => [new Supply('order 77', 7, BigDecimal::of(9), order: 77)], 10, ReadinessState::Waits, false, [[10, 'order 77', 1234]]],
         'our own rule: nothing ordered' => [fn () => [need(1, 1, 7, 2, 30)], [7 => 1], fn () => [], 10, ReadinessState::Stuck, true,

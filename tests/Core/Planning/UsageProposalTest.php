@@ -38,7 +38,11 @@ it('parts a difference into quantity and price, which add up to it', function (s
 function shared(array $kept): array
 {
     $need = fn (int $id, int $order, string $open): ComponentNeed => new ComponentNeed($id, $order, 7, 'gear blank', 10, BigDecimal::of($open));
-    $given = Allocation::of([$need(1, 100, '6'), $need(2, 200, '5'), $need(3, 300, '4')], [7 => BigDecimal::of(10)], [new Supply('purchase P-1', 7, BigDecimal::of(2), arrival: new Arrival(99))],
+    $given = Allocation::of([
+        $need(1, 100, '6'),
+        $need(2, 200, '5'),
+        $need(3, 300, '4'),
+    ], [7 => BigDecimal::of(10)], [new Supply('purchase P-1', 7, BigDecimal::of(2), arrival: new Arrival(99))],
         array_map(BigDecimal::of(...), $kept));
 
     return array_map(fn ($row): array => [(string) $row->fromStock, (string) $row->missing], $given);
@@ -57,7 +61,15 @@ it('never gives away more than is there, on random shops', function () {
     for ($round = 0; $round < 1000; $round++) {
         $stock = array_map(fn (): BigDecimal => BigDecimal::of(mt_rand(0, 20)), [1 => 1, 2 => 1, 3 => 1]);
         $needs = array_map(fn (int $id): ComponentNeed => new ComponentNeed($id, mt_rand(1, 5), mt_rand(1, 3), 'x', 10, BigDecimal::of(mt_rand(1, 9))), range(1, 12));
-        $supplies = array_map(fn (): Supply => new Supply('p', mt_rand(1, 3), BigDecimal::of(mt_rand(1, 9)), arrival: new Arrival(mt_rand(1, 99))), range(1, 4));
+        $supplies = array_map(
+            fn (): Supply => new Supply(
+                'p',
+                mt_rand(1, 3),
+                BigDecimal::of(mt_rand(1, 9)),
+                arrival: new Arrival(mt_rand(1, 99)),
+            ),
+            range(1, 4),
+        );
         $kept = [];
         foreach ([1, 2, 3] as $item) {
             $part = mt_rand(0, $stock[$item]->toInt());

@@ -33,7 +33,10 @@ it('says until when too few are free, whatever was taken before', function (int 
     mt_srand($seed);
     $people = peopleAtOddHours(mt_rand(1, 4));
     $book = new CrewBook(new Crew('c', $people), 0);
-    $free = array_map(fn (int $minute): int => count(array_filter($people, fn (Person $one): bool => $one->present->isOpen($minute))), range(0, 1100));
+    $free = array_map(
+        fn (int $minute): int => count(array_filter($people, fn (Person $one): bool => $one->present->isOpen($minute))),
+        range(0, 1100),
+    );
     for ($i = 0; $i < 60; $i++) {
         $from = mt_rand(0, 900);
         $to = $from + mt_rand(1, 150);
@@ -59,12 +62,21 @@ it('says until when too few are free, whatever was taken before', function (int 
 
 it('uses no more machines than people, unless one is pinned or down', function () {
     $open = OpenWindows::of([[0, 100_000]], [], 0, 100_000);
-    $two = [new Person('a', OpenWindows::of([[0, 50_000]], [], 0, 100_000)), new Person('b', OpenWindows::of([[600, 90_000]], [], 0, 100_000))];
-    $jobs = array_map(fn (int $id): Job => new Job($id, "J{$id}", 1, null, [new Step($id, 1, 300, crewing: new Crewing(1, 1, 1))]), range(1, 30));
+    $two = [
+        new Person('a', OpenWindows::of([[0, 50_000]], [], 0, 100_000)),
+        new Person('b', OpenWindows::of([[600, 90_000]], [], 0, 100_000)),
+    ];
+    $jobs = array_map(
+        fn (int $id): Job => new Job($id, "J{$id}", 1, null, [new Step($id, 1, 300, crewing: new Crewing(1, 1, 1))]),
+        range(1, 30),
+    );
     $machines = function (array $own) use ($open, $two, $jobs): array {
         $problem = new Problem(0, [1 => new WorkCentre('W', 9, $open, $own)], $jobs, [1 => new Crew('c', $two)]);
 
-        return array_values(array_unique(array_map(fn (PlannedStep $at): ?int => $at->machine, ForwardLoading::load($problem)->steps)));
+        return array_values(array_unique(array_map(
+            fn (PlannedStep $at): ?int => $at->machine,
+            ForwardLoading::load($problem)->steps,
+        )));
     };
     expect($machines([]))->toEqualCanonicalizing([1, 2])
         ->and($machines([1 => OpenWindows::of([], [], 0, 1)]))->toEqualCanonicalizing([2, 3]);

@@ -12,7 +12,10 @@ use KeepPace\Core\Scheduling\WorkCentre;
 
 /* The latest start that keeps a date, others unmoved: against every minute tried one by one. */
 
-/** @param  list<array{int, int}>  $open  @param  list<Step>  $steps  @param  array<int, array{int, int}>  $others  where steps 100 and up stand on the one machine */
+/**
+ * @param  list<array{int, int}>  $open  @param  list<Step>  $steps  @param  array<int, array{int, int}>  $others
+ * where steps 100 and up stand on the one machine
+ */
 function latest(array $open, array $steps, int $due, array $others, int $of): ?int
 {
     $jobs = [new Job(1, 'A', 1, $due, $steps)];
@@ -39,7 +42,8 @@ it('goes back from the date into the gaps between others', function (array $othe
 it('pauses at closed time and goes through its steps, with what lies between them', function () {
     $steps = [new Step(1, 1, 60, wait: 30), new Step(2, null, 200), new Step(3, 1, 50, setup: 10)];
     $open = [[0, 300], [400, 700], [800, 1000]];
-    // step 3: 60 minutes, done at 850: from 690 on, over the gap; step 2 from 490; step 1 with its wait done at 460, its 60 minutes at 400
+    // step 3: 60 minutes, done at 850: from 690 on, over the gap; step 2 from 490; step 1 with its wait done at 460,
+    // its 60 minutes at 400
     expect(latest($open, $steps, 850, [], 3))->toBe(690)
         ->and(latest($open, $steps, 850, [], 2))->toBe(490)
         ->and(latest($open, $steps, 850, [], 1))->toBe(400)
@@ -61,7 +65,13 @@ it('is the last minute that does, whatever stands around it', function (int $see
     $windows = OpenWindows::of($open, [], 0, 10_000);
     $jobs = [];
     for ($id = 100; $id < 106; $id++) {
-        $jobs[] = new Job($id, "J{$id}", mt_rand(1, 9), null, [new Step($id, 1, mt_rand(10, 120), materialAt: mt_rand(0, 800))]);
+        $jobs[] = new Job(
+            $id,
+            "J{$id}",
+            mt_rand(1, 9),
+            null,
+            [new Step($id, 1, mt_rand(10, 120), materialAt: mt_rand(0, 800))],
+        );
     }
     $minutes = mt_rand(5, 150);
     $due = mt_rand(600, 1800);
@@ -72,7 +82,10 @@ it('is the last minute that does, whatever stands around it', function (int $see
     $fits = function (int $from) use ($windows, $minutes, $due, $plan, $centres): bool {
         $end = $windows->isOpen($from) ? $windows->finish($from, $minutes) : null;
         foreach ($end === null || $end > $due ? [] : range(1, $centres[1]->machines) as $machine) {
-            $clash = array_filter($plan->steps, fn ($at): bool => $at->machine === $machine && $at->start < $end && $at->end > $from);
+            $clash = array_filter(
+                $plan->steps,
+                fn ($at): bool => $at->machine === $machine && $at->start < $end && $at->end > $from,
+            );
             if ($clash === []) {
                 return true;
             }

@@ -283,7 +283,10 @@ function deed(object $test, string $name): array
         'say a machine is down' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine', 'no' => Role::Buyer,
             'data' => ['centre' => '1', 'machine' => '1', 'reason' => 'lens'], 'bad' => ['machine' => '7'], 'field' => 'machine', 'says' => 'has 1 machines'],
         'say a person is away' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/person', 'no' => Role::Sales,
-            'data' => ['person' => '1', 'reason' => 'ill'], 'bad' => ['until' => '2026-01-02T10:00'], 'field' => 'until', 'says' => 'over before it begins'],
+            'data' => ['person' => '1', 'reason' => 'ill'],
+            'bad' => ['until' => '2026-01-02T10:00'],
+            'field' => 'until',
+            'says' => 'over before it begins'],
         'say it is back' => (function () use ($shop): array {
             app(SayAbsent::class)->machine(1, 1, \Carbon\CarbonImmutable::now(), null, '', 'down', $shop->as(Role::Operator));
 
@@ -299,7 +302,10 @@ function deed(object $test, string $name): array
             return ['role' => Role::Sales, 'method' => 'delete', 'uri' => '/promise/held/'.DB::table('promises')->value('id'), 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
         })(),
         'answer when a purchase comes' => ['role' => Role::Buyer, 'method' => 'put', 'uri' => '/purchase-lines/'.$bought().'/arrival', 'no' => Role::Operator,
-            'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'], 'bad' => ['expected_on' => 'soon'], 'field' => 'expected_on', 'says' => 'is no day'],
+            'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'],
+            'bad' => ['expected_on' => 'soon'],
+            'field' => 'expected_on',
+            'says' => 'is no day'],
         'answer when a handful is back' => (function () use ($shop): array {
             $order = $shop->order('DRUM-20', '2', '2027-01-15');
             $shop->release($order);
@@ -308,16 +314,28 @@ function deed(object $test, string $name): array
             }
 
             return ['role' => Role::Buyer, 'method' => 'put', 'uri' => '/consignments/'.App\Models\Consignment::query()->value('id').'/arrival', 'no' => Role::Operator,
-                'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'], 'bad' => ['expected_on' => '2026-11-12'], 'field' => 'expected_on', 'says' => 'cannot be back before today'];
+                'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'],
+                'bad' => ['expected_on' => '2026-11-12'],
+                'field' => 'expected_on',
+                'says' => 'cannot be back before today'];
         })(),
         'let somebody in' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people', 'no' => Role::Planner,
-            'data' => ['name' => 'Ada Quarry', 'login' => 'ada', 'role' => 'buyer', 'password' => 'seven slow kettles'], 'bad' => ['login' => 'planner', 'password' => 'nine green kettles'], 'field' => 'login', 'says' => 'logs in as planner already'],
+            'data' => ['name' => 'Ada Quarry', 'login' => 'ada', 'role' => 'buyer', 'password' => 'seven slow kettles'],
+            'bad' => ['login' => 'planner', 'password' => 'nine green kettles'],
+            'field' => 'login',
+            'says' => 'logs in as planner already'],
         'give a role' => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/people/'.$shop->as(Role::Buyer)->id, 'no' => Role::Planner,
-            'data' => ['role' => 'planner'], 'bad' => ['role' => 'buyer'], 'field' => 'role', 'says' => 'is buyer already'],
+            'data' => ['role' => 'planner'],
+            'bad' => ['role' => 'buyer'],
+            'field' => 'role',
+            'says' => 'is buyer already'],
         'lock a person' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/lock', 'no' => Role::Planner,
             'data' => ['reason' => 'left us'], 'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why'],
         'give a password' => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/password', 'no' => Role::Planner,
-            'data' => ['password' => 'seven slow kettles'], 'bad' => ['password' => 'short'], 'field' => 'password', 'says' => 'at least 12'],
+            'data' => ['password' => 'seven slow kettles'],
+            'bad' => ['password' => 'short'],
+            'field' => 'password',
+            'says' => 'at least 12'],
         'reverse' => (fn (Booking $booking): array => ['role' => Role::CostClerk, 'method' => 'delete',
             'uri' => "/bookings/{$booking->id}", 'no' => Role::Sales, 'data' => ['reason' => 'wrong item'], 'bad' => ['reason' => ''],
             'field' => 'reason', 'says' => 'Say why it is reversed'])($shop->goodsIn('BRG-25', '5', '7')),
@@ -331,7 +349,12 @@ const DEEDS = ['enter a customer order', 'change a customer line', 'cover from s
     'substitute a component', 'split an order', 'cure a short order', 'cancel a customer line', 'answer a question', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
     'book goods in', 'count stock', 'load by rank', 'move a step', 'take a pin out', 'undo on the board', 'do again on the board', 'copy the plan', 'search',
     'work a what-if out again', 'let a what-if go live', 'throw a what-if away', 'say a machine is down', 'say a person is away', 'say it is back', 'change a calendar',
-    'answer when a purchase comes', 'answer when a handful is back', 'let somebody in', 'give a role', 'lock a person', 'give a password',
+    'answer when a purchase comes',
+    'answer when a handful is back',
+    'let somebody in',
+    'give a role',
+    'lock a person',
+    'give a password',
     'hold a date', 'let a held date go', 'reverse'];
 
 /** @return array<string, string> everything a deed may write, as checksums of what it holds */
@@ -340,7 +363,21 @@ function books(): array
     $sums = [];
     foreach (['bookings', 'moves', 'balances', 'step_entries', 'cost_entries', 'covers', 'cover_entries', 'orders', 'order_steps',
         'order_components', 'order_changes', 'customer_orders', 'customer_order_lines', 'numberings', 'plan_pins', 'plan_changes', 'searches', 'downtimes',
-        'absences', 'calendar_days', 'shifts', 'promises', 'stock_values', 'cost_layers', 'layer_uses', 'reservations', 'reservation_entries', 'purchases', 'purchase_orders', 'questions', 'periods', 'consignments', 'users'] as $table) {
+        'absences',
+        'calendar_days',
+        'shifts',
+        'promises',
+        'stock_values',
+        'cost_layers',
+        'layer_uses',
+        'reservations',
+        'reservation_entries',
+        'purchases',
+        'purchase_orders',
+        'questions',
+        'periods',
+        'consignments',
+        'users'] as $table) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
 

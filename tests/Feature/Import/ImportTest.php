@@ -160,9 +160,20 @@ it('keeps how a moved item is tracked and valued, and asks own cost for lots', f
 it('is not brought down by half a million short wrong lines: counts them, tells the first, and stops at what a file may have', function () {
     memory_reset_peak_usage();
     $before = memory_get_peak_usage();
-    $import = fn (string $lines): array => [$this->shop->import(['items.csv' => "number,name,kind,unit\n{$lines}"]), memory_get_peak_usage() - $before];
-    [$problems, $memory] = $import(implode("\n", array_map(fn (int $n): string => "A{$n},x,bolt,y", range(1, 480_000))));
-    expect($problems)->toHaveCount(500)->and($problems[0])->toContain('items.csv line 2, kind')->and($memory)->toBeLessThan(160 * 1024 * 1024);
+    $import = fn (string $lines): array => [
+        $this->shop->import(['items.csv' => "number,name,kind,unit\n{$lines}"]),
+        memory_get_peak_usage() - $before,
+    ];
+    [$problems, $memory] = $import(implode(
+        "\n",
+        array_map(fn (int $n): string => "A{$n},x,bolt,y", range(1, 480_000)),
+    ));
+    expect($problems)
+        ->toHaveCount(500)
+        ->and($problems[0])
+        ->toContain('items.csv line 2, kind')
+        ->and($memory)
+        ->toBeLessThan(160 * 1024 * 1024);
     try {
         $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
         mkdir($path);
@@ -171,7 +182,10 @@ it('is not brought down by half a million short wrong lines: counts them, tells 
         $this->fail('It went in.');
     } catch (App\Actions\Import\ImportRefused $refused) {
         // each line: the kind, the unit, and that it stands there already
-        expect($refused->count)->toBe(2000 * 3 - 1)->and($refused->getMessage())->toBe('5 999 problems found; nothing was imported. The first 500 are told.');
+        expect($refused->count)
+            ->toBe(2000 * 3 - 1)
+            ->and($refused->getMessage())
+            ->toBe('5 999 problems found; nothing was imported. The first 500 are told.');
     } finally {
         unlink("{$path}/items.csv");
         rmdir($path);

@@ -17,29 +17,53 @@ function dueOn(object $test, string $typed): object
 it('takes what people type', function (string $typed, string $day) {
     dueOn($this, $typed)->assertSessionHasNoErrors();
     expect(Order::query()->latest('id')->value('due_on'))->toBe($day);
-})->with([['4.12.', '2026-12-04'], ['fri', '2026-11-27'], ['+3', '2026-11-27'], ['2026-12-04', '2026-12-04'], ['Fri 4 Dec 2026', '2026-12-04'],
+})->with([['4.12.', '2026-12-04'], ['fri', '2026-11-27'], ['+3', '2026-11-27'], ['2026-12-04', '2026-12-04'], [
+    'Fri 4 Dec 2026',
+    '2026-12-04',
+],
     ['Sat 5 Dec 2026!', '2026-12-05'], ['5.12. !', '2026-12-05']]);
 
 it('asks kindly what cannot be meant, keeps what was typed and makes nothing', function (string $typed, string $says) {
     $orders = Order::query()->count();
     dueOn($this, $typed)->assertSessionHasErrors('due_on');
-    expect(session('errors')->first('due_on'))->toBe($says)->and(old('due_on'))->toBe($typed)->and(Order::query()->count())->toBe($orders);
+    expect(session('errors')->first('due_on'))
+        ->toBe($says)
+        ->and(old('due_on'))
+        ->toBe($typed)
+        ->and(Order::query()->count())
+        ->toBe($orders);
     $this->get('/orders')->assertSee('value="'.e($typed).'"', false);
 })->with([
-    'two figures for a year, as a box of dates sends them' => ['0027-12-05', 'Is 5 Dec 0027 meant? A day here lies between 24 Nov 2024 and 24 Nov 2031.'],
+    'two figures for a year, as a box of dates sends them' => [
+        '0027-12-05',
+        'Is 5 Dec 0027 meant? A day here lies between 24 Nov 2024 and 24 Nov 2031.',
+    ],
     ['2700-01-04', 'Is 4 Jan 2700 meant? A day here lies between 24 Nov 2024 and 24 Nov 2031.'],
     ['31.12.9999', 'Is 31 Dec 9999 meant? A day here lies between 24 Nov 2024 and 24 Nov 2031.'],
     ['soon', "'soon' is no day. Type such as 4.12., fri, +3 or 2026-12-04."],
-    'closed' => ['Sat', "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it."],
-    'a holiday' => ['25.12.', "Fri 25 Dec 2026 is closed in the plant's calendar. Take Mon 28 Dec 2026, or type 'Fri 25 Dec 2026!' to keep it."],
+    'closed' => [
+        'Sat',
+        "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.",
+    ],
+    'a holiday' => [
+        '25.12.',
+        "Fri 25 Dec 2026 is closed in the plant's calendar. Take Mon 28 Dec 2026, or type 'Fri 25 Dec 2026!' to keep it.",
+    ],
 ]);
 
 it('says beside the field how a day is read', function (string $typed, string $says, string $worked = '') {
-    $this->actingAs($this->shop->as(Role::Operator))->get('/day?'.http_build_query(['typed' => $typed, 'worked' => $worked]))->assertOk()->assertContent($says);
+    $this->actingAs($this->shop->as(Role::Operator))
+        ->get('/day?'.http_build_query(['typed' => $typed, 'worked' => $worked]))
+        ->assertOk()
+        ->assertContent($says);
 })->with([
     ['4.12.', 'Fri 4 Dec 2026'],
     ['sat', 'Sat 28 Nov 2026'],
-    ['sat', "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.", '1'],
+    [
+        'sat',
+        "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.",
+        '1',
+    ],
     ['Sat 28 Nov 2026!', 'Sat 28 Nov 2026', '1'],
     ['31.2.', "'31.2.' is in no calendar."],
     ['', ''],
@@ -52,7 +76,9 @@ it('plans on with dates that were there before and lie anywhere', function () {
     DB::table('orders')->where('id', $missing->id)->update(['due_on' => '2099-12-31']);
     DB::table('orders')->where('id', $this->shop->order('LID-9', '1')->id)->update(['due_on' => '0027-12-05']);
     app(KeepUp::class)->handle(null);
-    expect(DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $far->id)->value('late_minutes'))->toBeLessThan(0)
+    expect(
+        DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $far->id)->value('late_minutes'),
+    )->toBeLessThan(0)
         ->and(DB::table('plan_orders')->where('order_id', $missing->id)->value('order_by'))->toBeNull();
     $this->actingAs($this->shop->as(Role::Supervisor))->get('/')->assertOk();
     $this->get('/late')->assertOk();

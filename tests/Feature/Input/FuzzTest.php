@@ -18,7 +18,18 @@ use Tests\Support\Sent;
 function fuzzed(): array
 {
     // a person who is locked, or given a password, sends nothing more
-    $without = ['login', 'login.store', 'logout', 'dispatch.feed', 'plans.search', 'storage.local', 'up', 'people.lock', 'people.reset', null];
+    $without = [
+        'login',
+        'login.store',
+        'logout',
+        'dispatch.feed',
+        'plans.search',
+        'storage.local',
+        'up',
+        'people.lock',
+        'people.reset',
+        null,
+    ];
 
     return array_values(array_filter(
         Routes::getRoutes()->getRoutes(),

@@ -16,13 +16,23 @@ use KeepPace\Core\Planning\OrderState;
 beforeEach(function () {
     $this->planner = $this->shop->as(Role::Planner);
     foreach (['GEAR-48', 'SHAFT-L', 'SHAFT-S', 'CAST-48'] as $item) {
-        DB::table('balances')->where('item_id', $this->shop->item($item)->id)->update(['quantity' => $item === 'CAST-48' ? 400 : 0]);
+        DB::table('balances')
+            ->where('item_id', $this->shop->item($item)->id)
+            ->update(['quantity' => $item === 'CAST-48' ? 400 : 0]);
     }
 });
 
 function withParts(object $test, string $due): Order
 {
-    $booking = app(MakeOrder::class)->handle($test->shop->item('GBOX-1')->id, '10', null, $due, true, $test->shop->token(), $test->planner);
+    $booking = app(MakeOrder::class)->handle(
+        $test->shop->item('GBOX-1')->id,
+        '10',
+        null,
+        $due,
+        true,
+        $test->shop->token(),
+        $test->planner,
+    );
 
     return Order::query()->findOrFail($booking->order_id);
 }
@@ -44,12 +54,18 @@ it('makes parts due before the step that takes them has to begin', function () {
             ->and($days)->toBeGreaterThanOrEqual(intdiv($minutes, 465));
     }
     $this->actingAs($this->planner)->get('/orders')->assertSeeInOrder([$parts[0]->number, $box->number]);
-    $this->get("/orders/{$parts[0]->id}")->assertDontSee('for the shelf')->assertSee('for <a href="'.route('orders.show', $box->id), false);
+    $this->get("/orders/{$parts[0]->id}")
+        ->assertDontSee('for the shelf')
+        ->assertSee('for <a href="'.route('orders.show', $box->id), false);
 });
 
 it('lets its parts follow when an order gets another date, each with its own trail', function () {
     $box = withParts($this, '2027-01-29');
-    $dues = fn (): array => Order::query()->where('for_order_id', $box->id)->orderBy('id')->pluck('due_on', 'id')->all();
+    $dues = fn (): array => Order::query()
+        ->where('for_order_id', $box->id)
+        ->orderBy('id')
+        ->pluck('due_on', 'id')
+        ->all();
     $was = $dues();
     $to = fn (string $due): array => ['quantity' => '10', 'due_on' => $due, 'rank' => $box->rank, 'is_held' => false];
     $said = app(ChangeOrder::class)->head($box->id, $box->version, $to('2027-02-12'), 'd', $this->planner)->says;
@@ -67,7 +83,9 @@ function shelfOrder(object $test): array
 {
     DB::table('balances')->where('item_id', $test->shop->item('CAST-48')->id)->update(['quantity' => 8]);
     $others = [$test->shop->order('GEAR-48', '4', '2026-12-18'), $test->shop->order('GEAR-48', '4', '2026-12-18')];
-    DB::table('orders')->whereIn('id', [$others[0]->id, $others[1]->id])->update(['for_order_id' => $test->shop->order('EX-9E', '1', '2026-12-22')->id]);
+    DB::table('orders')
+        ->whereIn('id', [$others[0]->id, $others[1]->id])
+        ->update(['for_order_id' => $test->shop->order('EX-9E', '1', '2026-12-22')->id]);
     $shelf = $test->shop->order('GEAR-48', '8', null);
 
     return [$others, $shelf, $test->shop->order('GBOX-1', '2', '2026-12-21')];
@@ -76,10 +94,23 @@ function shelfOrder(object $test): array
 it('gives what an order waits for at least its rank, for parts and for machines', function () {
     [$others, $shelf, $box] = shelfOrder($this);
     $castings = fn (Order $order): string => (string) collect(ShopState::now()->allocated)
-        ->first(fn (Allocated $row): bool => $row->need->order === $order->id && $row->need->item === $this->shop->item('CAST-48')->id)->fromStock;
+        ->first(
+            fn (Allocated $row): bool => $row->need->order === $order->id
+                && $row->need->item === $this->shop->item('CAST-48')->id,
+        )->fromStock;
     expect(ShopState::now()->waitsFor($box->id))->toContain($shelf->id);
     expect($castings($shelf))->toBe('0.000000')->and($castings($others[0]))->not->toBe('0.000000');
-    app(PlaceInRank::class)->handle($box->id, Order::query()->where('state', OrderState::Firm)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->value('id'), 'r', $this->planner);
+    app(PlaceInRank::class)->handle(
+        $box->id,
+        Order::query()
+            ->where('state', OrderState::Firm)
+            ->orderBy('rank')
+            ->orderByRaw('due_on IS NULL, due_on')
+            ->orderBy('id')
+            ->value('id'),
+        'r',
+        $this->planner,
+    );
     expect($castings($shelf))->toBe('8.000000')->and($castings($others[0]))->toBe('0.000000');
     $places = DB::table('plan_orders')->where('plan_id', Plan::LIVE)->pluck('place_in_rank', 'order_id');
     expect($places[$shelf->id])->toBeLessThan($places[$box->id]);
@@ -87,13 +118,26 @@ it('gives what an order waits for at least its rank, for parts and for machines'
 
 it('names the shelf orders that go with an order, and puts them before it if wished', function (bool $with) {
     [, $shelf, $box] = shelfOrder($this);
-    $first = Order::query()->where('state', OrderState::Firm)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->value('id');
+    $first = Order::query()
+        ->where('state', OrderState::Firm)
+        ->orderBy('rank')
+        ->orderByRaw('due_on IS NULL, due_on')
+        ->orderBy('id')
+        ->value('id');
     $this->actingAs($this->shop->as(Role::Supervisor));
     $this->post('/rank/preview', ['token' => 'p', 'move' => "{$box->id}-{$first}"])->assertOk()
         ->assertSee('For the shelf, but allotted to it')->assertSee("put it before {$box->number} in the list too");
     $this->post('/rank', ['token' => 'r', 'move' => "{$box->id}-{$first}", ...($with ? ['with_servants' => '1'] : [])])
-        ->assertSessionHas('done', "Order {$box->number} from place 3 to place ".($with ? "2, before it {$shelf->number}." : '1.'));
-    $list = DB::table('orders')->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->pluck('id')->all();
+        ->assertSessionHas(
+            'done',
+            "Order {$box->number} from place 3 to place ".($with ? "2, before it {$shelf->number}." : '1.'),
+        );
+    $list = DB::table('orders')
+        ->orderBy('rank')
+        ->orderByRaw('due_on IS NULL, due_on')
+        ->orderBy('id')
+        ->pluck('id')
+        ->all();
     expect(array_slice($list, 0, 2))->toBe($with ? [$shelf->id, $box->id] : [$box->id, $first]);
 })->with([true, false]);
 
@@ -102,5 +146,7 @@ it('ends when orders wait for each other in a ring', function () {
     $b = $this->shop->order('GEAR-48', '4');
     DB::table('orders')->where('id', $a->id)->update(['for_order_id' => $b->id]);
     DB::table('orders')->where('id', $b->id)->update(['for_order_id' => $a->id, 'rank' => 3]);
-    expect(ShopState::now()->orders->map(fn (stdClass $order): int => $order->standing->rank)->unique()->values()->all())->toBe([3]);
+    expect(
+        ShopState::now()->orders->map(fn (stdClass $order): int => $order->standing->rank)->unique()->values()->all(),
+    )->toBe([3]);
 });

@@ -33,7 +33,8 @@ it('groups serials on the stock page, and names each on the page of the item', f
     }
     $rows = StockList::balances('CTRL-3')->rows;
     expect($rows)->toHaveCount(1)->and((int) $rows[0]->serials)->toBeGreaterThanOrEqual(3)
-        ->and(StockList::balances(item: $this->shop->item('CTRL-3')->id)->rows->pluck('lot')->all())->toContain('S-1', 'S-2', 'S-3');
+        ->and(StockList::balances(item: $this->shop->item('CTRL-3')->id)->rows->pluck('lot')->all())
+        ->toContain('S-1', 'S-2', 'S-3');
     $this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock')->assertSee('serials')->assertDontSee('>S-2<', false);
     expect(StockList::balances('S-2')->rows->pluck('lot')->all())->toBe(['S-2']);
 });
@@ -41,7 +42,9 @@ it('groups serials on the stock page, and names each on the page of the item', f
 it('lists what is low by its position: free and coming less promised (W8, common practice)', function () {
     $item = $this->shop->item('MOT-120'); // 14 there
     DB::table('items')->where('id', '<>', $item->id)->update(['reorder_point' => 0]);
-    $low = fn (): array => Positions::low()->rows->map(fn (stdClass $row): array => [$row->number, (string) $row->is->position()->stripTrailingZeros()])->all();
+    $low = fn (): array => Positions::low()->rows
+        ->map(fn (stdClass $row): array => [$row->number, (string) $row->is->position()->stripTrailingZeros()])
+        ->all();
     $reorderAt = fn (int $at) => DB::table('items')->where('id', $item->id)->update(['reorder_point' => $at]);
     $reorderAt(13);
     expect($low())->toBe([]);
@@ -56,10 +59,19 @@ it('lists what is low by its position: free and coming less promised (W8, common
     // what is blocked is not free; nothing on hand at all is listed too
     DB::table('balances')->where('item_id', $item->id)->update(['condition' => 'blocked']);
     expect($low())->toBe([['MOT-120', '-6']]);
-    $this->actingAs($this->shop->as(Role::Buyer))->get('/stock?below=1')->assertOk()->assertSee('MOT-120')->assertSee('Reorder at');
+    $this->actingAs($this->shop->as(Role::Buyer))
+        ->get('/stock?below=1')
+        ->assertOk()
+        ->assertSee('MOT-120')
+        ->assertSee('Reorder at');
     DB::table('balances')->where('item_id', $item->id)->update(['quantity' => 0]);
     expect($low())->toBe([['MOT-120', '-6']]);
-    app(App\Actions\Purchasing\RaisePurchases::class)->handle([new App\Actions\Purchasing\PurchaseLine($item->id, '17')], false, 'p', $this->shop->as(Role::Buyer));
+    app(App\Actions\Purchasing\RaisePurchases::class)->handle(
+        [new App\Actions\Purchasing\PurchaseLine($item->id, '17')],
+        false,
+        'p',
+        $this->shop->as(Role::Buyer),
+    );
     expect($low())->toBe([]);
     $this->get('/stock?below=1')->assertSee('Nothing is.');
     $this->get("/stock/{$item->id}")->assertSee('17')->assertSee('coming');
@@ -73,12 +85,30 @@ it('says of how many it shows the first, and narrows before it cuts', function (
     }
     DB::table('lots')->insert($lots);
     $ids = DB::table('lots')->where('code', 'like', 'CUT-%')->pluck('id');
-    DB::table('balances')->insert($ids->map(fn (int $id): array => ['item_id' => $item->id, 'place_id' => $place, 'lot_id' => $id, 'condition' => 'free', 'owner_id' => 0, 'quantity' => 1])->all());
+    DB::table('balances')->insert($ids->map(fn (int $id): array => [
+        'item_id' => $item->id,
+        'place_id' => $place,
+        'lot_id' => $id,
+        'condition' => 'free',
+        'owner_id' => 0,
+        'quantity' => 1,
+    ])->all());
     $all = DB::table('balances')->where('quantity', '>', 0)->count();
     $cut = StockList::balances();
-    expect($cut->rows)->toHaveCount(500)->and($cut->says())->toBe("first 500 of {$cut->count}")->and($cut->count)->toBeGreaterThan(519)->toBeLessThanOrEqual($all);
-    $this->actingAs($this->shop->as(Role::Buyer))->get('/stock')->assertSee("First 500 of {$cut->count}. Narrow it down");
-    expect(StockList::balances('CUT-520')->rows->pluck('lot')->all())->toBe(['CUT-520'])->and(StockList::balances('CUT-520')->says())->toBe('');
+    expect($cut->rows)
+        ->toHaveCount(500)
+        ->and($cut->says())
+        ->toBe("first 500 of {$cut->count}")
+        ->and($cut->count)
+        ->toBeGreaterThan(519)
+        ->toBeLessThanOrEqual($all);
+    $this->actingAs($this->shop->as(Role::Buyer))
+        ->get('/stock')
+        ->assertSee("First 500 of {$cut->count}. Narrow it down");
+    expect(StockList::balances('CUT-520')->rows->pluck('lot')->all())
+        ->toBe(['CUT-520'])
+        ->and(StockList::balances('CUT-520')->says())
+        ->toBe('');
 });
 
 it('tells late lines by the day of the plant', function () {

@@ -86,7 +86,11 @@ it('shows every page of an empty shop', function () {
 it('lets nobody in without a login, and each role do what the one map says', function () {
     fill($this, 1);
     foreach (Route::getRoutes() as $route) {
-        if (in_array($route->getName(), ['login', 'login.store', 'logout', 'storage.local', 'bookings.destroy', 'dispatch.feed', 'up', null], true)) {
+        if (in_array(
+            $route->getName(),
+            ['login', 'login.store', 'logout', 'storage.local', 'bookings.destroy', 'dispatch.feed', 'up', null],
+            true,
+        )) {
             continue;
         }
         $method = $route->methods()[0];

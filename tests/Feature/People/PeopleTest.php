@@ -20,7 +20,10 @@ function sessionOf(User $user, string $id): void
 
 function tryLogin(object $test, string $login, string $password): object
 {
-    return $test->withServerVariables(['REMOTE_ADDR' => '10.0.0.'.mt_rand(2, 250)])->from('/login')->post('/login', ['login' => $login, 'password' => $password]);
+    return $test
+        ->withServerVariables(['REMOTE_ADDR' => '10.0.0.'.mt_rand(2, 250)])
+        ->from('/login')
+        ->post('/login', ['login' => $login, 'password' => $password]);
 }
 
 it('takes a password nobody guesses', function (string $password, ?string $says) {
@@ -46,14 +49,23 @@ it('takes a password nobody guesses', function (string $password, ?string $says)
 
 it('lets somebody in, who takes an own password first', function () {
     $supervisor = $this->shop->as(Role::Supervisor);
-    $this->actingAs($supervisor)->from('/people')->post('/people', ['token' => 'a', 'name' => 'Ada Quarry', 'login' => 'ada', 'role' => 'storekeeper', 'password' => KETTLES])
+    $this->actingAs($supervisor)
+        ->from('/people')
+        ->post(
+            '/people',
+            ['token' => 'a', 'name' => 'Ada Quarry', 'login' => 'ada', 'role' => 'storekeeper', 'password' => KETTLES],
+        )
         ->assertSessionHas('done', 'Ada Quarry may log in as ada, storekeeper.');
     $this->get('/people')->assertSee('Ada Quarry')->assertSee('takes an own password at the next login');
     $this->post('/logout');
     tryLogin($this, 'Ada', KETTLES)->assertRedirect(config('app.url'));
     $this->get('/')->assertRedirect('/password');
     $this->get('/password')->assertSee('given to you by somebody else')->assertOk();
-    $this->from('/password')->put('/password', ['token' => 'b', 'present' => KETTLES, 'new' => 'nine green kettles', 'again' => 'nine green kettles'])
+    $this->from('/password')
+        ->put(
+            '/password',
+            ['token' => 'b', 'present' => KETTLES, 'new' => 'nine green kettles', 'again' => 'nine green kettles'],
+        )
         ->assertRedirect('/')->assertSessionHas('done');
     $this->app['auth']->forgetGuards();
     $this->get('/')->assertOk()->assertDontSee('People who log in');
@@ -62,16 +74,67 @@ it('lets somebody in, who takes an own password first', function () {
         ->and(Booking::query()->latest('id')->first()->says)->toBe('Ada Quarry took a new password.');
 });
 
-it('refuses what is wrong with a new person or a password, beside its field, and gives no password back', function (string $uri, string $method, array $typed, string $field, string $says) {
-    $this->actingAs($this->shop->as(Role::Supervisor))->from('/people')->{$method}($uri, ['token' => 't', ...$typed])->assertSessionHasErrors($field);
-    expect(session('errors')->first($field))->toContain($says)->and(old('password'))->toBeNull()->and(old('new'))->toBeNull()->and(old('present'))->toBeNull();
+it('refuses what is wrong with a new person or a password, beside its field, and gives no password back', function (
+    string $uri,
+    string $method,
+    array $typed,
+    string $field,
+    string $says,
+) {
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->from('/people')->{$method}($uri, ['token' => 't', ...$typed])
+        ->assertSessionHasErrors($field);
+    expect(session('errors')->first($field))
+        ->toContain($says)
+        ->and(old('password'))
+        ->toBeNull()
+        ->and(old('new'))
+        ->toBeNull()
+        ->and(old('present'))
+        ->toBeNull();
 })->with([
-    'a login that is taken, in capitals' => ['/people', 'post', ['name' => 'X', 'login' => 'PLANNER', 'role' => 'buyer', 'password' => KETTLES], 'login', 'Somebody logs in as PLANNER already'],
-    'a short password' => ['/people', 'post', ['name' => 'X', 'login' => 'x', 'role' => 'buyer', 'password' => 'pace'], 'password', 'at least 12'],
-    'no such role' => ['/people', 'post', ['name' => 'X', 'login' => 'x', 'role' => 'king', 'password' => KETTLES], 'role', 'offered'],
-    'another present password' => ['/password', 'put', ['present' => 'nope', 'new' => KETTLES, 'again' => KETTLES], 'present', 'not your present password'],
-    'typed otherwise again' => ['/password', 'put', ['present' => 'pace', 'new' => KETTLES, 'again' => 'x'], 'again', 'not the same'],
-    'a common one' => ['/password', 'put', ['present' => 'pace', 'new' => 'password1234', 'again' => 'password1234'], 'new', 'tried first'],
+    'a login that is taken, in capitals' => [
+        '/people',
+        'post',
+        ['name' => 'X', 'login' => 'PLANNER', 'role' => 'buyer', 'password' => KETTLES],
+        'login',
+        'Somebody logs in as PLANNER already',
+    ],
+    'a short password' => [
+        '/people',
+        'post',
+        ['name' => 'X', 'login' => 'x', 'role' => 'buyer', 'password' => 'pace'],
+        'password',
+        'at least 12',
+    ],
+    'no such role' => [
+        '/people',
+        'post',
+        ['name' => 'X', 'login' => 'x', 'role' => 'king', 'password' => KETTLES],
+        'role',
+        'offered',
+    ],
+    'another present password' => [
+        '/password',
+        'put',
+        ['present' => 'nope', 'new' => KETTLES, 'again' => KETTLES],
+        'present',
+        'not your present password',
+    ],
+    'typed otherwise again' => [
+        '/password',
+        'put',
+        ['present' => 'pace', 'new' => KETTLES, 'again' => 'x'],
+        'again',
+        'not the same',
+    ],
+    'a common one' => [
+        '/password',
+        'put',
+        ['present' => 'pace', 'new' => 'password1234', 'again' => 'password1234'],
+        'new',
+        'tried first',
+    ],
 ]);
 
 it('ends other logins when a password is taken, given, or a person locked', function () {
@@ -80,25 +143,40 @@ it('ends other logins when a password is taken, given, or a person locked', func
     sessionOf($buyer, 'at the tablet');
     sessionOf($supervisor, 'elsewhere');
     $left = fn (): array => DB::table('sessions')->whereIn('id', ['at the tablet', 'elsewhere'])->pluck('id')->all();
-    $this->actingAs($buyer)->put('/password', ['token' => 'a', 'present' => 'pace', 'new' => KETTLES, 'again' => KETTLES])->assertSessionHas('done');
+    $this->actingAs($buyer)
+        ->put('/password', ['token' => 'a', 'present' => 'pace', 'new' => KETTLES, 'again' => KETTLES])
+        ->assertSessionHas('done');
     expect($left())->toBe(['elsewhere']);
     sessionOf($buyer, 'at the tablet');
-    $this->actingAs($supervisor)->put("/people/{$buyer->id}/password", ['token' => 'b', 'password' => 'eleven old kettles'])->assertSessionHas('done');
+    $this->actingAs($supervisor)
+        ->put("/people/{$buyer->id}/password", ['token' => 'b', 'password' => 'eleven old kettles'])
+        ->assertSessionHas('done');
     expect($left())->toBe(['elsewhere'])->and($buyer->refresh()->must_change)->toBeTrue();
     sessionOf($buyer, 'at the tablet');
     $this->post("/people/{$buyer->id}/lock", ['token' => 'c'])->assertSessionHasErrors(['reason' => 'Say why.']);
-    $this->post("/people/{$buyer->id}/lock", ['token' => 'd', 'reason' => 'left us'])->assertSessionHas('done', "{$buyer->name} is locked.");
+    $this->post("/people/{$buyer->id}/lock", ['token' => 'd', 'reason' => 'left us'])
+        ->assertSessionHas('done', "{$buyer->name} is locked.");
     expect($left())->toBe(['elsewhere']);
 });
 
 it('lets nobody in who is locked, and puts out who was in', function () {
     $buyer = $this->shop->as(Role::Buyer);
-    $this->actingAs($this->shop->as(Role::Supervisor))->post("/people/{$buyer->id}/lock", ['token' => 'c', 'reason' => 'left us']);
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->post("/people/{$buyer->id}/lock", ['token' => 'c', 'reason' => 'left us']);
     $this->post('/logout');
-    tryLogin($this, 'buyer', 'pace')->assertSessionHasErrors(['login' => 'This login is locked. Ask who lets people in here.']);
-    tryLogin($this, 'buyer', 'guessed')->assertSessionHasErrors(['login' => 'Login and password do not belong together.']); // tells nobody else
+    tryLogin($this, 'buyer', 'pace')->assertSessionHasErrors([
+        'login' => 'This login is locked. Ask who lets people in here.',
+    ]);
+    // tells nobody else
+    tryLogin(
+        $this,
+        'buyer',
+        'guessed',
+    )->assertSessionHasErrors(['login' => 'Login and password do not belong together.']);
     $this->actingAs($buyer->refresh())->get('/')->assertRedirect('/login');
-    $this->actingAs($this->shop->as(Role::Supervisor))->delete("/people/{$buyer->id}/lock", ['token' => 'e'])->assertSessionHas('done');
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->delete("/people/{$buyer->id}/lock", ['token' => 'e'])
+        ->assertSessionHas('done');
     $this->post('/logout');
     tryLogin($this, 'buyer', 'pace')->assertSessionHasNoErrors();
 });
@@ -106,18 +184,28 @@ it('lets nobody in who is locked, and puts out who was in', function () {
 it('leaves somebody who can let others in', function () {
     $supervisor = $this->shop->as(Role::Supervisor);
     $planner = $this->shop->as(Role::Planner);
-    $this->actingAs($supervisor)->from('/people')->put("/people/{$supervisor->id}", ['token' => 'a', 'role' => 'buyer'])->assertSessionHasErrors(['refused' => 'Nobody would be left who can let others in. Give somebody else that role first.']);
-    $this->post("/people/{$supervisor->id}/lock", ['token' => 'b', 'reason' => 'x'])->assertSessionHasErrors(['refused' => 'You cannot lock yourself out. Somebody else has to.']);
-    $this->put("/people/{$planner->id}", ['token' => 'c', 'role' => 'supervisor'])->assertSessionHas('done', "{$planner->name} is supervisor now, before planner.");
+    $this->actingAs($supervisor)
+        ->from('/people')
+        ->put("/people/{$supervisor->id}", ['token' => 'a', 'role' => 'buyer'])
+        ->assertSessionHasErrors([
+            'refused' => 'Nobody would be left who can let others in. Give somebody else that role first.',
+        ]);
+    $this->post("/people/{$supervisor->id}/lock", ['token' => 'b', 'reason' => 'x'])
+        ->assertSessionHasErrors(['refused' => 'You cannot lock yourself out. Somebody else has to.']);
+    $this->put("/people/{$planner->id}", ['token' => 'c', 'role' => 'supervisor'])
+        ->assertSessionHas('done', "{$planner->name} is supervisor now, before planner.");
     $this->put("/people/{$supervisor->id}", ['token' => 'd', 'role' => 'buyer'])->assertSessionHas('done');
-    expect(User::all()->filter(fn (User $user): bool => $user->may(Deed::People))->pluck('id')->all())->toBe([$planner->id]);
+    expect(
+        User::all()->filter(fn (User $user): bool => $user->may(Deed::People))->pluck('id')->all(),
+    )->toBe([$planner->id]);
 });
 
 it('tells names and the demo\'s password only where the demo\'s people are', function () {
     $this->get('/login')->assertDontSee('Demo password')->assertDontSee('Planner');
     DB::table('users')->where('login', 'planner')->update(['is_demo' => true]);
     $this->get('/login')->assertSee('Demo password')->assertSee('Planner')->assertDontSee('Buyer');
-    $this->actingAs($this->shop->as(Role::Planner))->put('/password', ['token' => 'a', 'present' => 'pace', 'new' => KETTLES, 'again' => KETTLES]);
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->put('/password', ['token' => 'a', 'present' => 'pace', 'new' => KETTLES, 'again' => KETTLES]);
     $this->post('/logout');
     $this->get('/login')->assertDontSee('Demo password');
 });
@@ -130,15 +218,30 @@ it('does the same on the command line', function () {
 
         return $said;
     };
-    expect($run('add', ['login' => 'ada', '--name' => 'Ada Quarry', '--role' => 'buyer', '--password' => KETTLES]))->toContain('Ada Quarry may log in as ada.');
-    expect($run('add', ['login' => 'Ada', '--name' => 'Other', '--password' => KETTLES], 1))->toContain('Somebody logs in as Ada already');
+    expect($run(
+        'add',
+        ['login' => 'ada', '--name' => 'Ada Quarry', '--role' => 'buyer', '--password' => KETTLES],
+    ))->toContain(
+        'Ada Quarry may log in as ada.',
+    );
+    expect($run('add', ['login' => 'Ada', '--name' => 'Other', '--password' => KETTLES], 1))->toContain(
+        'Somebody logs in as Ada already',
+    );
     expect($run('add', ['login' => 'bo', '--name' => 'Bo', '--password' => 'short'], 1))->toContain('at least 12');
-    expect($run('add', ['login' => 'bo', '--name' => 'Bo', '--role' => 'king', '--password' => KETTLES], 1))->toContain('The roles are supervisor, planner');
+    expect($run('add', ['login' => 'bo', '--name' => 'Bo', '--role' => 'king', '--password' => KETTLES], 1))->toContain(
+        'The roles are supervisor, planner',
+    );
     expect($run('role', ['login' => 'ada', '--role' => 'planner']))->toContain('is planner now, before buyer');
     expect($run('lock', ['login' => 'ada']))->toContain('is locked')->and($run('list', []))->toContain('locked');
     expect($run('unlock', ['login' => 'ada']))->toContain('may log in again');
-    expect($run('reset', ['login' => 'ada', '--password' => 'nine green kettles']))->toContain('new password')->and(User::query()->firstWhere('login', 'ada')->must_change)->toBeTrue();
-    expect($run('lock', ['login' => 'nobody'], 1))->toContain('Nobody logs in as nobody')->and($run('dance', [], 1))->toContain('list, add, role');
+    expect($run('reset', ['login' => 'ada', '--password' => 'nine green kettles']))
+        ->toContain('new password')
+        ->and(User::query()->firstWhere('login', 'ada')->must_change)
+        ->toBeTrue();
+    expect($run('lock', ['login' => 'nobody'], 1))
+        ->toContain('Nobody logs in as nobody')
+        ->and($run('dance', [], 1))
+        ->toContain('list, add, role');
     expect(Booking::query()->where('kind', 'person')->count())->toBe(5)->and($this->shop->differences())->toBe([]);
 });
 
@@ -146,7 +249,13 @@ it('says what is well, without a login and without a session', function () {
     $this->get('/up')->assertStatus(503)->assertSee('NOT WELL clock: not heard of yet');
     Artisan::call('pace:beat');
     app(App\Actions\Schedule\KeepUp::class)->handle(null);
-    $up = $this->get('/up')->assertOk()->assertSee('well database: answers')->assertSee('well clock: 0 s ago')->assertSee('well queue')->assertDontSee('NOT WELL');
+    $up = $this
+        ->get('/up')
+        ->assertOk()
+        ->assertSee('well database: answers')
+        ->assertSee('well clock: 0 s ago')
+        ->assertSee('well queue')
+        ->assertDontSee('NOT WELL');
     expect($up->headers->getCookies())->toBe([]);
     $this->travel(5)->minutes();
     $this->get('/up')->assertStatus(503)->assertSee('NOT WELL clock: 300 s ago')->assertSee("\nwell queue", false);

@@ -80,8 +80,12 @@ it('plans what is overdue for two working days from today, each day anew, and as
     day($this, '2026-12-10');
     expect(begins($this->gear))->toBe('2026-12-15 07:00');
     $this->actingAs($this->buyer)->get("/orders/{$this->gear->id}")->assertSee('waits until about Tue, was due 26 Nov');
-    $this->get('/purchases')->assertSee('was due 26 Nov, taken for Mon')->assertSee('first said for 26 Nov, passed 1 time');
-    $this->get('/questions')->assertSee("{$this->line->number} was due on 26 Nov: when does it come?")->assertSee('Comes on that day');
+    $this->get('/purchases')
+        ->assertSee('was due 26 Nov, taken for Mon')
+        ->assertSee('first said for 26 Nov, passed 1 time');
+    $this->get('/questions')
+        ->assertSee("{$this->line->number} was due on 26 Nov: when does it come?")
+        ->assertSee('Comes on that day');
     $this->get('/')->assertSee('1 question is open');
 });
 
@@ -107,7 +111,10 @@ it('asks again on the day that was said, and plans for no day before it', functi
     castings($this);
     day($this, '2026-11-27');
     $this->actingAs($this->buyer)->from('/questions')
-        ->put("/purchase-lines/{$this->line->id}/arrival", ['token' => 'a', 'answer' => 'again', 'expected_on' => 'Thu'])
+        ->put(
+            "/purchase-lines/{$this->line->id}/arrival",
+            ['token' => 'a', 'answer' => 'again', 'expected_on' => 'Thu'],
+        )
         ->assertSessionHasNoErrors();
     expect(asked())->toBe([])->and(begins($this->gear))->toBe('2026-12-04 07:00');
     day($this, '2026-12-02');
@@ -135,9 +142,15 @@ it('refuses a day that has passed, a closed one with its cure, and who may not',
     $put = fn (array $typed): object => $this->from('/questions')
         ->put("/purchase-lines/{$this->line->id}/arrival", ['token' => uniqid(), ...$typed]);
     $this->actingAs($this->buyer);
-    $put(['answer' => 'day', 'expected_on' => '25.11.'])->assertSessionHasErrors(['expected_on' => 'It cannot come before today.']);
-    $put(['answer' => 'day', 'expected_on' => 'sat'])->assertSessionHasErrors(['expected_on' => "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it."]);
-    $put(['answer' => 'again', 'expected_on' => 'today'])->assertSessionHasErrors(['expected_on' => 'Ask again on a day after today.']);
+    $put(['answer' => 'day', 'expected_on' => '25.11.'])->assertSessionHasErrors([
+        'expected_on' => 'It cannot come before today.',
+    ]);
+    $put(['answer' => 'day', 'expected_on' => 'sat'])->assertSessionHasErrors([
+        'expected_on' => "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.",
+    ]);
+    $put(['answer' => 'again', 'expected_on' => 'today'])->assertSessionHasErrors([
+        'expected_on' => 'Ask again on a day after today.',
+    ]);
     $put(['answer' => 'day'])->assertSessionHasErrors(['expected_on' => 'Type the day.']);
     $put(['answer' => 'maybe', 'expected_on' => 'mon'])->assertSessionHasErrors('answer');
     $this->actingAs($this->shop->as(Role::Operator));
@@ -150,9 +163,18 @@ it('refuses a day that has passed, a closed one with its cure, and who may not',
 
 it('expects a purchase its lead time in working days from today, never on a closed day', function (int $lead, string $on) {
     DB::table('items')->where('id', $this->shop->item('MOT-120')->id)->update(['lead_days' => $lead]);
-    app(RaisePurchases::class)->handle([new PurchaseLine($this->shop->item('MOT-120')->id, '5')], false, 'w', $this->buyer);
+    app(RaisePurchases::class)->handle(
+        [new PurchaseLine($this->shop->item('MOT-120')->id, '5')],
+        false,
+        'w',
+        $this->buyer,
+    );
     expect(Purchase::query()->latest('id')->value('expected_on'))->toBe($on);
-})->with(['four days: over the week-end' => [4, '2026-11-30'], 'over Christmas' => [25, '2026-12-30'], 'none known: ten' => [0, '2026-12-08']]);
+})->with([
+    'four days: over the week-end' => [4, '2026-11-30'],
+    'over Christmas' => [25, '2026-12-30'],
+    'none known: ten' => [0, '2026-12-08'],
+]);
 
 /** Passes pieces on to the step at the supplier: DRUM-20's step 40, four days away. */
 function sent(object $test, Order $order, string $quantity): void
@@ -176,20 +198,31 @@ it('gives each handful that goes to a supplier a day of its own, and asks for th
     app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-03', 'bath is down', 'c', $this->buyer);
     day($this, '2026-12-01');
     $this->actingAs($this->buyer)->get('/station')->assertSee('was due yesterday, taken for Thu')->assertSee('Thu');
-    expect(asked())->toContain("Order {$order->number} was to be back from step 40 Passivate yesterday: when does it come?");
+    expect(asked())->toContain(
+        "Order {$order->number} was to be back from step 40 Passivate yesterday: when does it come?",
+    );
     // the plan waits for the last of them, and not until this minute
     $outside = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
-    $end = fn (): string => CarbonImmutable::parse(DB::table('plan_steps')->where('order_step_id', $outside->id)->where('plan_id', Plan::LIVE)->value('end_at'), 'UTC')
+    $end = fn (): string => CarbonImmutable::parse(
+        DB::table('plan_steps')->where('order_step_id', $outside->id)->where('plan_id', Plan::LIVE)->value('end_at'),
+        'UTC',
+    )
         ->setTimezone('Europe/Dublin')->format('Y-m-d H:i');
     expect($end())->toBe('2026-12-03 09:00');
     // the first handful comes: what is left is the second
     $this->shop->report($outside->refresh(), '4');
     expect(array_filter(asked(), fn (string $says): bool => str_contains($says, $order->number)))->toBe([]);
     $this->actingAs($this->buyer)->from('/questions')
-        ->put("/consignments/{$handfuls[1]->id}/arrival", ['token' => 'n', 'answer' => 'again', 'expected_on' => '9.12.'])->assertSessionHasNoErrors();
+        ->put(
+            "/consignments/{$handfuls[1]->id}/arrival",
+            ['token' => 'n', 'answer' => 'again', 'expected_on' => '9.12.'],
+        )
+        ->assertSessionHasNoErrors();
     expect($end())->toBe('2026-12-09 09:00');
     $this->shop->report($outside->refresh(), '6');
-    expect(fn () => app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-10', '', 'z', $this->buyer))->toThrow(Refused::class, 'All of it is back');
+    expect(
+        fn () => app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-10', '', 'z', $this->buyer),
+    )->toThrow(Refused::class, 'All of it is back');
     expect($this->shop->differences())->toBe([]);
 });
 

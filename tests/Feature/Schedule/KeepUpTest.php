@@ -97,7 +97,8 @@ it('starts a step when its parts have come: a purchase by its day, a part order 
     DB::table('purchases')->insert(['number' => 'P-7', 'supplier_id' => 1, 'item_id' => $this->shop->item('CAST-48')
             ->id, 'quantity' => 50, 'price' => 18, 'expected_on' => '2026-12-01', 'is_open' => true]);
     $gear = $this->shop->order('GEAR-48', '10');
-    expect(live()[$gear->steps[0]->id][0])->toBe('2026-12-02 07:00:00'); // W11: from the next opening after the day it comes
+    // W11: from the next opening after the day it comes
+    expect(live()[$gear->steps[0]->id][0])->toBe('2026-12-02 07:00:00');
     $row = DB::table('plan_orders')->where('order_id', $gear->id)->first();
     expect($row->readiness)->toBe('waits')->and((bool) $row->can_start)->toBeFalse()->and($row->blocks)->toContain('purchase P-7');
     DB::table('balances')->where('item_id', $this->shop->item('GEAR-48')->id)->update(['quantity' => 0]);

@@ -46,7 +46,8 @@ it('waits for what must be bought, and names it', function () {
     DB::table('items')->where('id', $this->shop->item('CAST-48')->id)->update(['lead_days' => 20]);
     $answer = ask($this, 'GEAR-48', '10');
     expect(array_values($answer->buy))->toEqual([
-        new Arrival(ShopState::minute(now()->setTime(7, 0)->addDays(29)), Expected::IfOrdered), // 20 working days, the morning after
+        new Arrival(ShopState::minute(now()->setTime(7, 0)->addDays(29)), Expected::IfOrdered),
+        // 20 working days, the morning after
     ])
         ->and($answer->movingNobody()->finish)->toBeGreaterThan(ShopState::minute(now()) + 28 * 1440);
 });

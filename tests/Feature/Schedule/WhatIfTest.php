@@ -155,7 +155,10 @@ it('tries levers: overtime, a machine, halves, rank; the effect is what the what
     $due = ShopState::minute(Carbon\CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value('due_at'), 'UTC'));
     $kinds = array_map(fn (array $offer): string => $offer['lever']['kind'], $offers);
     expect($kinds)->toContain(PlanLever::OVERTIME, PlanLever::MACHINE, PlanLever::SPLIT, PlanLever::RANK, PlanLever::SEND_OUT);
-    foreach (array_filter($offers, fn (array $offer): bool => ! in_array($offer['lever']['kind'], [PlanLever::SEND_OUT, PlanLever::OTHER], true)) as $offer) {
+    foreach (array_filter(
+        $offers,
+        fn (array $offer): bool => ! in_array($offer['lever']['kind'], [PlanLever::SEND_OUT, PlanLever::OTHER], true),
+    ) as $offer) {
         // an order in time either way may end some minutes later for others' sake
         expect($offer['finishWith'])->toBeLessThanOrEqual(max($offer['finish'], $due), $offer['says']);
     }
@@ -205,21 +208,43 @@ it('offers nothing where a search finds nothing better, and says so', function (
     $this->shop->order('LID-9', '20', '2027-01-20');
     $steps = arrangedSteps();
     $planner = $this->shop->as(Role::Planner);
-    $this->actingAs($planner)->post('/plans/search', ['token' => 's', 'seconds' => '2', 'moved_weight' => '0', 'seed' => '3'])->assertSessionHas('done');
+    $this->actingAs($planner)
+        ->post('/plans/search', ['token' => 's', 'seconds' => '2', 'moved_weight' => '0', 'seed' => '3'])
+        ->assertSessionHas('done');
     $row = DB::table('searches')->latest('id')->first();
-    expect($row->state)->toBe('done')->and($row->plan_id)->toBeNull()->and($row->cost)->toBe($row->cost_before)->and($row->iterations)->toBeGreaterThan(100);
+    expect($row->state)
+        ->toBe('done')
+        ->and($row->plan_id)
+        ->toBeNull()
+        ->and($row->cost)
+        ->toBe($row->cost_before)
+        ->and($row->iterations)
+        ->toBeGreaterThan(100);
     expect(Plan::query()->where('is_live', false)->count())->toBe(0)->and(arrangedSteps())->toBe($steps);
-    $this->get('/plans')->assertSee('No better plan found in')->assertSee('seed 3')->assertDontSee('Look at what it found');
+    $this->get('/plans')
+        ->assertSee('No better plan found in')
+        ->assertSee('seed 3')
+        ->assertDontSee('Look at what it found');
 });
 
 it('fences the running shift, and a day where one works round the clock', function () {
-    $ends = fn (): array => array_map(fn ($centre): string => gmdate('Y-m-d H:i', $centre->fence * 60), (new App\Queries\Shop\Capacity(ShopState::minute(now()), 45))->workCentres);
+    $ends = fn (): array => array_map(
+        fn ($centre): string => gmdate('Y-m-d H:i', $centre->fence * 60),
+        (new App\Queries\Shop\Capacity(ShopState::minute(now()), 45))->workCentres,
+    );
     $laser = App\Models\WorkCentre::query()->where('code', 'LASER')->firstOrFail();
     $form = App\Models\WorkCentre::query()->where('code', 'FORM')->value('id');
     expect($ends()[$laser->id])->toBe('2026-11-24 14:00')->and($ends()[$form])->toBe('2026-11-24 15:30');
     DB::table('shifts')->where('calendar_id', $laser->calendar_id)->delete();
     foreach (range(1, 7) as $day) {
-        DB::table('calendar_days')->insert(['calendar_id' => $laser->calendar_id, 'date' => '2026-11-'.(22 + $day), 'kind' => 'overtime', 'from_time' => '00:00', 'to_time' => '00:00', 'name' => 'burn-in']);
+        DB::table('calendar_days')->insert([
+            'calendar_id' => $laser->calendar_id,
+            'date' => '2026-11-'.(22 + $day),
+            'kind' => 'overtime',
+            'from_time' => '00:00',
+            'to_time' => '00:00',
+            'name' => 'burn-in',
+        ]);
     }
     expect($ends()[$laser->id])->toBe('2026-11-25 09:00'); // not the end of the calendar
 });

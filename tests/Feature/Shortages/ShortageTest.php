@@ -84,7 +84,10 @@ it('takes another item instead before it is issued', function () {
 
 it('keeps what was released short on a list until it is issued', function () {
     $this->shop->release($this->electric, 'customer insists');
-    $this->actingAs($this->shop->as(Role::Supervisor))->get('/shortages')->assertSee('Released short, not issued yet')->assertSee('customer insists');
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->get('/shortages')
+        ->assertSee('Released short, not issued yet')
+        ->assertSee('customer insists');
     $this->shop->goodsIn('MOT-120', '6', '84');
     $row = fn (): ?stdClass => ShortageList::now()->released->firstWhere('item_number', 'MOT-120');
     expect((bool) $row()?->is_there)->toBeTrue();
