@@ -196,8 +196,10 @@ final class PlanWriter
     }
 
     /**
-     * @return array{step: int, item: string, supply: string|null, at: int|null, rests: string|null, given:
-     * string|null, on: string|null}
+     * @return array{
+     *     step: int, item: string, supply: string|null, at: int|null, rests: string|null, given: string|null,
+     *     on: string|null,
+     * }
      */
     private static function block(Block $block): array
     {

@@ -55,8 +55,10 @@ class RankController extends Controller
     }
 
     /**
-     * @param  array{order: Order, before: Order|null, says: list<array{says: string, tone: string}>, servants:
-     * Collection<int, Order>}|null  $effect
+     * @param  array{
+     *     order: Order, before: Order|null, says: list<array{says: string, tone: string}>,
+     *     servants: Collection<int, Order>,
+     * }|null  $effect
      */
     private function page(?array $effect): View
     {
