@@ -4,8 +4,10 @@ namespace App\Queries\Board;
 
 use App\Wording\CauseWords;
 use App\Wording\Figures;
+use App\Wording\ReadinessWords;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Expected;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 use KeepPace\Core\Scheduling\Why\Cause;
@@ -18,8 +20,8 @@ final class WhyLate
     /** @var Collection<int, \stdClass>|null steps by id */
     private ?Collection $steps = null;
 
-    /** @var Collection<int|string, Collection<int, \stdClass>>|null parts that are to come, by order */
-    private ?Collection $parts = null;
+    /** @var array<int, list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}>>|null by order */
+    private ?array $blocks = null;
 
     private readonly int $planId;
 
@@ -121,20 +123,24 @@ final class WhyLate
         return $centre === null ? null : [$centre, $from[$centre]];
     }
 
-    /** What a step waits for that is bought: the part that comes last. */
+    /** What a step waits for that is bought: the part that comes last, and what its day rests on. */
     private function material(\stdClass $step): string
     {
-        $this->parts ??= DB::table('plan_components AS k')->join('order_components AS c', 'c.id', 'k.component_id')->join('items AS i', 'i.id', 'c.item_id')
-            ->where('k.plan_id', $this->planId)->where('k.coming', '<>', '[]')->get(['c.order_id', 'c.step_number', 'i.name', 'k.coming'])->groupBy('order_id');
+        $this->blocks ??= DB::table('plan_orders')->where('plan_id', $this->planId)->pluck('blocks', 'order_id')
+            ->map(ReadinessWords::blocks(...))->all();
         $last = null;
-        foreach ($this->parts[$step->order_id] ?? [] as $part) {
-            $at = max(0, ...array_map(static fn (array $coming): int => (int) $coming['at'], json_decode($part->coming, true)));
-            if ($part->step_number <= $step->number && ($last === null || $at > $last[0])) {
-                $last = [$at, $part->name];
+        foreach ($this->blocks[$step->order_id] ?? [] as $block) {
+            $isBought = $block['supply'] === null || str_starts_with($block['supply'], 'purchase ');
+            if ($isBought && $block['step'] <= $step->number && ($last === null || $block['at'] > $last['at'])) {
+                $last = $block;
             }
         }
 
-        return $last[1] ?? '';
+        return $last === null ? '' : $last['item'].match (true) {
+            $last['supply'] === null => ', not ordered',
+            $last['rests'] === Expected::Overdue->value => ', overdue',
+            default => '',
+        };
     }
 
     private static function long(int $minutes): string

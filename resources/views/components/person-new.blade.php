@@ -4,7 +4,8 @@
     <x-field :in="$in" name="login" label="Login" size="14" maxlength="60" required />
     <div class="in">
         <label for="new-role">Role</label>
-        <select class="form-select" id="new-role" name="role">
+        <select class="form-select" id="new-role" name="role" required>
+            <option value="">choose</option>
             @foreach ($roles as $one)<option value="{{ $one->value }}" @selected($in->value('role') === $one->value)>{{ $one->label() }}</option>@endforeach
         </select>
     </div>

@@ -5,6 +5,8 @@ use App\Actions\Schedule\KeepUp;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Queries\Board\LateOrders;
+use App\Queries\Board\StandingPlan;
+use App\Queries\Board\WhyLate;
 use App\Queries\Shop\ShopState;
 use App\Queries\Today\TodayPage;
 use Illuminate\Support\Facades\DB;
@@ -129,4 +131,20 @@ it('makes no order stuck for consumables, and asks for none', function () {
     $this->shop->release($drum, null);
     $this->shop->report($drum->steps[0], '2', '2');
     expect(DB::table('questions')->count())->toBe(0);
+});
+
+it('names in the why what nobody ordered, and what is overdue', function () {
+    withoutCastings($this, 15);
+    $gear = $this->shop->order('GEAR-48', '10', '2026-12-15');
+    $cause = fn (): string => implode('; ', array_column((new WhyLate(StandingPlan::of()))->rows($gear->id, true), 'says'));
+    expect($cause())->toContain('waits for')->toContain(', not ordered');
+    app(App\Actions\Purchasing\RaisePurchases::class)->handle(
+        [new App\Actions\Purchasing\PurchaseLine($this->shop->item('CAST-48')->id, '50', expectedOn: '2026-11-25')],
+        false,
+        'p',
+        $this->shop->as(Role::Buyer),
+    );
+    $this->travelTo(new Carbon\CarbonImmutable('2026-12-08 09:00', 'Europe/Dublin'));
+    app(KeepUp::class)->handle(null);
+    expect($cause())->toContain(', overdue');
 });
