@@ -10,6 +10,8 @@ beforeEach(function () {
     $this->live = new LiveShop('keep_pace_board', serve: true);
     // more work than forming can do in time
     $this->live->php('foreach ([["TRAY-40", "60", 12], ["LID-9", "40", 10], ["TRAY-40", "50", 4], ["DRUM-9", "12", 7], ["LID-20", "40", 3]] as [$item, $quantity, $days]) { $shop->order($item, $quantity, now()->addDays($days)->toDateString()); }')->wait();
+    // and all that is bought for it is there, so that machines alone say when
+    $this->live->php('$shop->goodsIn("SS-15", "900", "46", "H-1", null, "RACK"); $shop->goodsIn("FOOT-1", "900");')->wait();
     $this->browser = new Browser($this->live->url);
 });
 
