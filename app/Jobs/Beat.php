@@ -10,14 +10,15 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\Cache;
 
-/** Says that the queue does its work; one waits at most. */
+/** Says that the queue does its work; one or two wait at most. */
 class Beat implements ShouldBeUnique, ShouldQueue
 {
     use Dispatchable;
     use InteractsWithQueue;
     use Queueable;
 
-    public int $uniqueFor = 3600;
+    /** Seconds; short, so that a lock whose job was lost with its database does not keep the queue from being heard. */
+    public int $uniqueFor = 300;
 
     public function handle(): void
     {

@@ -3,11 +3,14 @@
 use App\Access\Deed;
 use App\Access\OwnPassword;
 use App\Access\Role;
+use App\Jobs\Beat;
 use App\Models\Booking;
 use App\Models\User;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Queue;
 
 /* Who may log in (OWASP ASVS 2.1: 12 characters, common ones refused, other sessions ended; 4.1: asked by route and page). */
 
@@ -259,4 +262,13 @@ it('says what is well, without a login and without a session', function () {
     expect($up->headers->getCookies())->toBe([]);
     $this->travel(5)->minutes();
     $this->get('/up')->assertStatus(503)->assertSee('NOT WELL clock: 300 s ago')->assertSee("\nwell queue", false);
+});
+
+it('asks the queue again when what it was asked before is lost', function () {
+    Queue::fake();
+    foreach ([0, 60, 360] as $seconds) {
+        $this->travelTo(Carbon::parse('2026-11-24 09:00:00')->addSeconds($seconds));
+        Artisan::call('pace:beat');
+    }
+    Queue::assertPushed(Beat::class, 2); // the second still waits for the first
 });
