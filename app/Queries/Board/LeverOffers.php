@@ -4,6 +4,7 @@ namespace App\Queries\Board;
 
 use App\Models\WorkCentre;
 use App\Queries\Shop\PlanLever;
+use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Cache;
@@ -78,7 +79,8 @@ final class LeverOffers
             $evenings = self::evenings($problem, $centreId, $from);
             if ($evenings !== []) {
                 $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
-                    'says' => "Two hours longer at {$centre->name}, ".count($evenings).' days from '.CarbonImmutable::parse($evenings[0][0])->format('D j M')];
+                    'says' => "Two hours longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
+                        .CarbonImmutable::parse($evenings[0][0])->format('D j M')];
             }
             $saturday = self::saturday($problem, $centreId, $from);
             if ($saturday !== null) {
@@ -92,7 +94,7 @@ final class LeverOffers
             foreach ($job->id === $order ? $job->steps : [] as $step) {
                 if ($away > 0 && ! $step->started && $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null)) {
                     $levers[] = ['kind' => PlanLever::SEND_OUT, 'step' => $step->id, 'days' => $away,
-                        'says' => StepName::of($step->id)->label." at a supplier, back after {$away} days"];
+                        'says' => StepName::of($step->id)->label.' at a supplier, back after '.Figures::count($away, 'day')];
                 }
                 foreach ($step->started ? [] : $step->alternatives as $other) {
                     $levers[] = ['kind' => PlanLever::OTHER, 'step' => $step->id, 'centre' => $other->workCentre,

@@ -43,6 +43,8 @@ final readonly class ShortageList
                 'u.item_id',
                 'u.number',
                 'u.expected_on',
+                // a day that has passed is no day to offer again
+                DB::raw('IF(u.expected_on < '.DB::escape(now()->toDateString()).', NULL, u.expected_on) AS still_expected_on'),
                 'u.ask_again_on',
                 'u.asked_for',
                 's.name AS supplier',

@@ -31,7 +31,8 @@
         @foreach (collect(json_decode($row->coming))->filter(fn ($coming) => str_starts_with($coming->supply, 'purchase ')) as $coming)
         @php($line = ($list->coming[$row->item_id] ?? collect())->firstWhere('number', Str::after($coming->supply, 'purchase ')))
         <tr><td><a class="num" href="{{ route('orders.show', $row->order_id) }}">{{ $row->order_number }}</a></td><td>{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td><td class="n">{{ $row->step_number }}</td><td>{{ $amount($coming->quantity) }} {{ $row->unit }} of {{ Str::after($coming->supply, 'purchase ') }}, {{ \App\Wording\ArrivalWords::coming($coming) }} @if ($line?->asked_for)<span class="sub">hurried</span>@endif</td><td class="tight"><x-late :minutes="$row->late_minutes" /></td>
-            <td>@if ($line) @can('purchase')<form class="d-inline-flex gap-1" method="post" action="{{ route('purchases.update', $line->id) }}">@csrf @method('put') @token<input type="hidden" name="asked_for" value="{{ now()->toDateString() }}"><x-day bare worked name="expected_on" :value="$line->expected_on" :label="'New date of '.$line->number.' for '.$row->order_number" /><button class="btn btn-quiet btn-small">Hurry it</button></form>@endcan @endif</td></tr>
+            <td>@if ($line) @can('purchase')<form class="d-inline-flex gap-1" method="post" action="{{ route('purchases.update', $line->id) }}">@csrf @method('put') @token<input type="hidden" name="asked_for" value="{{ now()->toDateString() }}"><x-day bare worked name="expected_on" 
+                :value="$line->still_expected_on" :label="'New date of '.$line->number.' for '.$row->order_number" /><button class="btn btn-quiet btn-small">Hurry it</button></form>@endcan @endif</td></tr>
         @endforeach
     @endforeach
     </tbody></table>@endif

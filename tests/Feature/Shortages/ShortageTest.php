@@ -55,6 +55,15 @@ it('hurries what is coming, receives it with its lot, and gives up the rest', fu
     expect(fn () => app(ChangePurchase::class)->date($line->id, '2026-12-09', null, '', 'z', $this->shop->as(Role::Buyer)))->toThrow(Refused::class, 'nothing of it is to come');
 });
 
+it('offers the day something is expected to hurry it, but no day that has passed', function () {
+    $motor = ['number' => 'MOT-120', 'quantity' => '4', 'price' => '80', 'expected_on' => '2026-11-27'];
+    $this->actingAs($this->shop->as(Role::Buyer))->post('/purchases', ['token' => 'b', 'items' => [$motor]]);
+    $cures = "/shortages/{$this->shop->item('MOT-120')->id}/cures";
+    $this->get($cures)->assertOk()->assertSee('value="Fri 27 Nov 2026"', false);
+    $this->travelTo('2026-11-30 09:00:00');
+    $this->get($cures)->assertOk()->assertSee('New date of P-500/1')->assertDontSee('value="Fri 27 Nov 2026"', false);
+});
+
 it('refuses what cannot be ordered, at its line', function (array $row, string $field, string $says) {
     $response = $this->actingAs($this->shop->as(Role::Buyer))->from('/purchases')->post('/purchases', ['token' => 't', 'items' => [$row]]);
     $response->assertSessionHasErrors($field);
