@@ -2,7 +2,7 @@
 @php($total = array_sum(array_column($rows, 'minutes')))
 <x-layout title="{{ $order->number }}: why">
     <div class="head"><h1><a href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a> {{ \App\Wording\Figures::amount($order->quantity) }} {{ $order->item->name }}</h1><a href="{{ route('late.index') }}">all late orders</a><a href="{{ route('board', ['order' => $order->number]) }}">on the board</a></div>
-    <p class="lead">@if ($planned === null || $planned->finish_at === null){{ $planned->unplaced ?? 'It is not in the plan.' }} @else Finished {{ \App\Wording\When::say($planned->finish_at) }}, @if ($planned->due_at !== null) due {{ \App\Wording\When::say($planned->due_at) }}: <span class="{{ $late > 0 ? 'behind' : 'good' }}">{{ \App\Wording\Figures::pace($late) }}</span>. @else nobody waits for it. @endif {{ $sentence }} @endif</p>
+    <p class="lead">@if ($planned === null || $planned->finish_at === null){{ $planned->unplaced ?? 'It is not in the plan.' }} @else Finishes {{ \App\Wording\When::say($planned->finish_at) }}, @if ($planned->due_at !== null) due {{ \App\Wording\When::say($planned->due_at) }}: <span class="{{ $late > 0 ? 'behind' : 'good' }}">{{ \App\Wording\Figures::pace($late) }}</span>. @else nobody waits for it. @endif {{ $sentence }} @endif</p>
     <div class="halves explains">
         <section><h2>From now to its completion</h2>
             @if ($rows === [])<p class="none">There is nothing to explain: it has no place in the plan.</p>@else
