@@ -10,7 +10,7 @@ return [
     // what is overdue is taken to come so many working days from today, until somebody gives a day
     'overdue_days' => (int) env('PACE_OVERDUE_DAYS', 2),
     // working days until a part is here that has no lead time of its own
-    'lead_days' => (int) env('PACE_LEAD_DAYS', 10),
+    'lead_time_days' => (int) env('PACE_LEAD_TIME_DAYS', 10),
     // goods can be used from this time of the day they come; null = from the next opening after that day
     'goods_usable_from' => env('PACE_GOODS_USABLE_FROM'),
     // where a work centre works without shifts, a search leaves so much of the plan ahead as it is

@@ -142,7 +142,7 @@ final class Floor
                 continue;
             }
             $outside = $step->isOutside();
-            $back = $outside && $step->started_at !== null && $step->started_at->addDays($step->lead_days + ($left < 10 ? 2 : 0))->isPast();
+            $back = $outside && $step->started_at !== null && $step->started_at->addDays($step->lead_time_days + ($left < 10 ? 2 : 0))->isPast();
             if ($outside ? $back : $row->end_at <= $now) {
                 $this->tries->of(fn () => $this->count($step, $left));
             } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {

@@ -137,8 +137,8 @@ final class Office
     public function shelf(int $left): void
     {
         $there = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
-            ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_days')
-            ->selectRaw("i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_days, COALESCE(SUM(b.quantity), 0) + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0) FROM purchases p WHERE p.item_id = i.id AND p.is_open)
+            ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_time_days')
+            ->selectRaw("i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_time_days, COALESCE(SUM(b.quantity), 0) + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0) FROM purchases p WHERE p.item_id = i.id AND p.is_open)
                 + (SELECT COALESCE(SUM(o.quantity - o.received_quantity), 0) FROM orders o WHERE o.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
                 - (SELECT COALESCE(SUM(GREATEST(c.planned_quantity - c.used_quantity, 0)), 0) FROM order_components c JOIN orders o ON o.id = c.order_id WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity")
             ->get();

@@ -20,7 +20,7 @@ use KeepPace\Core\Quantity\QuantityRefused;
  * @property string $tracking
  * @property string $cover_for
  * @property int|null $supplier_id
- * @property int $lead_days
+ * @property int $lead_time_days
  * @property string $reorder_point
  * @property string $safety_stock
  * @property string $cost

@@ -26,7 +26,7 @@ use KeepPace\Core\Routing\StepTime;
  * @property int $crew
  * @property int $wait_minutes
  * @property int $move_minutes
- * @property int $lead_days
+ * @property int $lead_time_days
  * @property string $price
  * @property string $instructions
  * @property int $baseline_minutes

@@ -20,7 +20,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $crew
  * @property int $wait_minutes
  * @property int $move_minutes
- * @property int $lead_days
+ * @property int $lead_time_days
  * @property string $price
  * @property string $instructions
  */

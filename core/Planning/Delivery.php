@@ -24,7 +24,7 @@ final readonly class Delivery
      * @param  WorkingCalendar  $ours  the plant's
      * @param  WorkingCalendar  $theirs  the supplier's; the plant's where his is not known
      * @param  OpenWindows  $open  of the plant, looked up over the days in question
-     * @param  int  $leadDays  the supplier's working days, 0 or more
+     * @param  int  $leadTimeDays  the supplier's working days, 0 or more
      * @param  int  $transportDays  0 or more
      * @param  int  $inspectionDays  0 or more
      * @param  string|null  $usableFrom  "HH:MM" of the day they are free; null = the next opening after that day
@@ -33,7 +33,7 @@ final readonly class Delivery
         private WorkingCalendar $ours,
         private WorkingCalendar $theirs,
         private OpenWindows $open,
-        private int $leadDays,
+        private int $leadTimeDays,
         private int $transportDays = 0,
         private int $inspectionDays = 0,
         private ?string $usableFrom = null,
@@ -43,7 +43,7 @@ final readonly class Delivery
     /** The day it comes when it is ordered on a date. @param  string  $orderedOn "YYYY-MM-DD" */
     public function comesOn(string $orderedOn): string
     {
-        $leaves = $this->theirs->workingDaysFrom($orderedOn, $this->leadDays);
+        $leaves = $this->theirs->workingDaysFrom($orderedOn, $this->leadTimeDays);
 
         return $this->onWorkingDay($this->ours->workingDaysFrom($leaves, $this->transportDays), 1);
     }
@@ -61,7 +61,7 @@ final readonly class Delivery
             $this->ours->date($neededAt),
             -$this->inspectionDays - $this->transportDays,
         );
-        $day = $this->onWorkingDay($this->theirs->workingDaysFrom($left, -$this->leadDays), -1);
+        $day = $this->onWorkingDay($this->theirs->workingDaysFrom($left, -$this->leadTimeDays), -1);
         for ($i = 0; $i < self::FAR && $this->orderedOn($day) > $neededAt; $i++) {
             $day = $this->onWorkingDay($this->dayBefore($day), -1);
         }

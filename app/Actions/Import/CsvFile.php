@@ -45,7 +45,10 @@ final class CsvFile
             fseek($file, (int) $start);
             $comma = substr_count($head, ';') > substr_count($head, ',') ? ';' : ',';
             $names = fgetcsv($file, null, $comma, '"', '');
-            $names = array_map(fn (?string $name): string => mb_strtolower(trim((string) $name)), $names === false ? [] : $names);
+            $names = array_map(
+                fn (?string $name): string => FileSpec::nameNow(mb_strtolower(trim((string) $name))),
+                $names === false ? [] : $names,
+            );
             if (! self::namesAreRight($names, $spec, $problem)) {
                 return;
             }

@@ -5,6 +5,9 @@ namespace App\Actions\Import;
 /** One kind of import file: its columns, and what makes a line of it unique. */
 final readonly class FileSpec
 {
+    /** What columns were called in files of before. */
+    private const FORMER = ['lead_days' => 'lead_time_days'];
+
     /**
      * @param  list<string>  $key  columns that together are unique in the file
      * @param  list<Column>  $columns
@@ -12,6 +15,11 @@ final readonly class FileSpec
      */
     public function __construct(public string $name, public array $key, public array $columns, public ?string $table = null)
     {
+    }
+
+    public static function nameNow(string $written): string
+    {
+        return self::FORMER[$written] ?? $written;
     }
 
     public function file(): string

@@ -322,7 +322,7 @@ final class ProductDataWriter
         return ['number' => (int) $row['step'], 'name' => $row['name'],
             'work_centre_id' => $this->id(['work_centres', 'code'], $row['work_centre']),
             'supplier_id' => $this->id(['suppliers', 'number'], $row['supplier']),
-            ...collect($row)->only(['setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days',
+            ...collect($row)->only(['setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_time_days',
                 'price', 'instructions', 'family', 'alternatives'])->all()];
     }
 

@@ -25,7 +25,7 @@ use KeepPace\Core\Structure\Structures;
 final class OrderCopy
 {
     private const STEP = ['name', 'work_centre_id', 'supplier_id', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_days', 'price', 'instructions', 'family', 'alternatives'];
+        'wait_minutes', 'move_minutes', 'lead_time_days', 'price', 'instructions', 'family', 'alternatives'];
 
     /**
      * @param  string|null  $number  typed; null = the next running number, taken last
@@ -128,7 +128,7 @@ final class OrderCopy
     /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */
     public function minutes(OrderStep $step, BigDecimal $quantity): int
     {
-        return $step->supplier_id !== null ? $step->lead_days * 1440 : $step->time()->minutes($quantity);
+        return $step->supplier_id !== null ? $step->lead_time_days * 1440 : $step->time()->minutes($quantity);
     }
 
     /** The date an order must be finished to ship on a date: some working days before. */

@@ -28,7 +28,7 @@ use KeepPace\Core\Refused;
 final class SplitOrder
 {
     private const STEP = ['number', 'routing_step_id', 'name', 'work_centre_id', 'supplier_id', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes',
-        'lead_days', 'price', 'instructions', 'family', 'alternatives', 'transfer_quantity', 'labour_rate', 'machine_rate', 'overhead_percent'];
+        'lead_time_days', 'price', 'instructions', 'family', 'alternatives', 'transfer_quantity', 'labour_rate', 'machine_rate', 'overhead_percent'];
 
     public function __construct(private readonly Bookings $bookings, private readonly OrderCopy $copy, private readonly PlannedCost $cost)
     {

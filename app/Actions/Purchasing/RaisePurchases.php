@@ -86,7 +86,7 @@ final class RaisePurchases
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
         $supplier = $line->supplier ?? $item->supplier_id ?? throw Refused::because("{$item->label()} has no supplier. Name one, or make it.");
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
-        $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_days);
+        $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_time_days);
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
             throw Refused::because('It cannot come before today.');
         }

@@ -89,7 +89,7 @@ final class LeverOffers
             }
             $levers[] = ['kind' => PlanLever::MACHINE, 'centre' => $centreId, 'says' => 'One machine more at '.$centre->name];
         }
-        $away = (int) round((float) DB::table('routing_steps')->whereNotNull('supplier_id')->avg('lead_days'));
+        $away = (int) round((float) DB::table('routing_steps')->whereNotNull('supplier_id')->avg('lead_time_days'));
         foreach ($problem->jobs as $job) {
             foreach ($job->id === $order ? $job->steps : [] as $step) {
                 if ($away > 0 && ! $step->started && $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null)) {

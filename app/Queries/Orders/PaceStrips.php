@@ -19,29 +19,60 @@ final class PaceStrips
      */
     public static function for(Collection $orders): array
     {
-        // shares are worked out where the figures are: a list has thousands of steps
-        $steps = DB::table('order_steps AS s')->join('orders AS o', 'o.id', 's.order_id')->whereIn('s.order_id', $orders->pluck('id'))
-            ->orderBy('s.order_id')->orderBy('s.number')
-            ->get(['s.order_id', 's.number', 's.name', 's.supplier_id', 's.planned_minutes', 's.lead_days', 's.started_at',
-                DB::raw('LEAST(1, COALESCE((s.good + s.scrap) / NULLIF(o.quantity, 0), 0)) AS done'),
-                DB::raw('s.taken_in > s.good + s.scrap AS here')])
-            ->groupBy('order_id');
+        $steps = self::segments($orders->pluck('id'));
         $untilDue = self::untilDue($orders);
         $strips = [];
         foreach ($orders as $order) {
-            $segments = [];
-            foreach ($steps[$order->id] ?? [] as $step) {
-                $minutes = max(1, $step->supplier_id === null ? $step->planned_minutes : $step->lead_days * self::DAY);
-                $segments[] = new PaceSegment($step->number, $step->name, $minutes, (float) $step->done, $step->supplier_id !== null,
-                    $step->started_at !== null, (bool) $step->here);
-            }
+            $segments = $steps[$order->id] ?? [];
             $total = array_sum(array_map(fn (PaceSegment $segment): int => $segment->minutes, $segments));
             $left = $untilDue[$order->id] ?? null;
-            $strips[$order->id] = new PaceStrip($segments, $total, $left === null || $total === 0 ? null
-                : max(0.0, min(1.0, ($total - $left) / $total)));
+            $isKnown = $left !== null && $total > 0;
+            $shouldBe = $isKnown ? max(0.0, min(1.0, ($total - $left) / $total)) : null;
+            $strips[$order->id] = new PaceStrip($segments, $total, $shouldBe);
         }
 
         return $strips;
+    }
+
+    /**
+     * Shares are worked out where the figures are: a list has thousands of steps.
+     *
+     * @param  Collection<int, int>  $orders  ids
+     * @return array<int, list<PaceSegment>> by order id
+     */
+    private static function segments(Collection $orders): array
+    {
+        $steps = DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->whereIn('s.order_id', $orders)
+            ->orderBy('s.order_id')
+            ->orderBy('s.number')
+            ->get([
+                's.order_id',
+                's.number',
+                's.name',
+                's.supplier_id',
+                's.planned_minutes',
+                's.lead_time_days',
+                's.started_at',
+                DB::raw('LEAST(1, COALESCE((s.good + s.scrap) / NULLIF(o.quantity, 0), 0)) AS done'),
+                DB::raw('s.taken_in > s.good + s.scrap AS here'),
+            ]);
+        $segments = [];
+        foreach ($steps as $step) {
+            $isOutside = $step->supplier_id !== null;
+            $segments[$step->order_id][] = new PaceSegment(
+                $step->number,
+                $step->name,
+                max(1, $isOutside ? $step->lead_time_days * self::DAY : $step->planned_minutes),
+                (float) $step->done,
+                $isOutside,
+                $step->started_at !== null,
+                (bool) $step->here,
+            );
+        }
+
+        return $segments;
     }
 
     /**

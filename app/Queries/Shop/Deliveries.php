@@ -61,25 +61,25 @@ final class Deliveries
         );
     }
 
-    /** Of what nothing is ordered for. @param  int  $leadDays  of the item, in working days; 0 = not known */
-    public function ifOrdered(int $leadDays): Arrival
+    /** Of what nothing is ordered for. @param  int  $leadTimeDays  of the item, in working days; 0 = not known */
+    public function ifOrdered(int $leadTimeDays): Arrival
     {
-        return $this->ifOrdered[$leadDays] ??= new Arrival(
-            $this->of($leadDays)->orderedOn($this->today),
-            $leadDays > 0 ? Expected::IfOrdered : Expected::NoLeadTime,
+        return $this->ifOrdered[$leadTimeDays] ??= new Arrival(
+            $this->of($leadTimeDays)->orderedOn($this->today),
+            $leadTimeDays > 0 ? Expected::IfOrdered : Expected::NoLeadTime,
         );
     }
 
-    /** The day it comes if it is ordered today. @param  int  $leadDays  of the item; 0 = not known */
-    public function comesOn(int $leadDays): string
+    /** The day it comes if it is ordered today. @param  int  $leadTimeDays  of the item; 0 = not known */
+    public function comesOn(int $leadTimeDays): string
     {
-        return $this->of($leadDays)->comesOn($this->today);
+        return $this->of($leadTimeDays)->comesOn($this->today);
     }
 
     /** The last day on which it can be ordered to be there by a minute. */
-    public function orderBy(int $leadDays, int $neededAt): string
+    public function orderBy(int $leadTimeDays, int $neededAt): string
     {
-        return $this->of($leadDays)->orderBy($neededAt);
+        return $this->of($leadTimeDays)->orderBy($neededAt);
     }
 
     /**
@@ -118,9 +118,9 @@ final class Deliveries
     }
 
     /** When pieces sent now are to be back, on a day that is worked. @return string UTC */
-    public function backFrom(CarbonImmutable $sent, int $leadDays): string
+    public function backFrom(CarbonImmutable $sent, int $leadTimeDays): string
     {
-        $local = $sent->setTimezone(config()->string('pace.zone'))->addDays($leadDays);
+        $local = $sent->setTimezone(config()->string('pace.zone'))->addDays($leadTimeDays);
         $on = $this->plant->workingDaysFrom($local->subDay()->toDateString(), 1);
 
         return $this->at($on, $local->format('H:i'));
@@ -150,9 +150,9 @@ final class Deliveries
         return $this->usable[$day] ??= $this->of(1)->usableAt($day);
     }
 
-    private function of(int $leadDays): Delivery
+    private function of(int $leadTimeDays): Delivery
     {
-        $days = $leadDays > 0 ? $leadDays : config()->integer('pace.lead_days');
+        $days = $leadTimeDays > 0 ? $leadTimeDays : config()->integer('pace.lead_time_days');
 
         return $this->byLead[$days] ??= new Delivery(
             $this->plant,

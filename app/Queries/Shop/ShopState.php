@@ -28,7 +28,7 @@ final class ShopState
     private const OPEN = ['firm', 'released', 'running'];
 
     private const STEP = ['id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at', 'spell_from',
-        'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_days', 'alternatives',
+        'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_time_days', 'alternatives',
         'transfer_quantity'];
 
     /** @var Collection<int, \stdClass> open orders by id, with ->standing (a Standing), by that */
@@ -48,7 +48,7 @@ final class ShopState
     public readonly Deliveries $deliveries;
 
     /** @var array<int, int> of what nothing is ordered for, by item; 0 = not known */
-    private readonly array $leadDays;
+    private readonly array $leadTimeDays;
 
     /** @var array<int, Arrival> of what nothing is ordered for, by item */
     public readonly array $ifOrdered;
@@ -75,9 +75,9 @@ final class ShopState
                 $missing[$allocated->need->item] = true;
             }
         }
-        $this->leadDays = DB::table('items')->whereIn('id', array_keys($missing))->pluck('lead_days', 'id')
+        $this->leadTimeDays = DB::table('items')->whereIn('id', array_keys($missing))->pluck('lead_time_days', 'id')
             ->map(fn ($days): int => (int) $days)->all();
-        $this->ifOrdered = array_map($this->deliveries->ifOrdered(...), $this->leadDays);
+        $this->ifOrdered = array_map($this->deliveries->ifOrdered(...), $this->leadTimeDays);
     }
 
     /** @param  list<int>  $first  orders that are taken to go before all others */
@@ -230,7 +230,7 @@ final class ShopState
     /** The last day on which a missing part can be ordered to be there by a minute. */
     public function orderBy(int $item, int $neededAt): string
     {
-        return $this->deliveries->orderBy($this->leadDays[$item], $neededAt);
+        return $this->deliveries->orderBy($this->leadTimeDays[$item], $neededAt);
     }
 
     public function dueMinute(?string $dueOn): ?int
@@ -352,7 +352,7 @@ final class ShopState
         );
 
         return $step->left->isGreaterThan($away)
-            ? max($back, self::minute($this->now) + $step->lead_days * 1440)
+            ? max($back, self::minute($this->now) + $step->lead_time_days * 1440)
             : (int) $back;
     }
 

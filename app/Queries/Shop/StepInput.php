@@ -84,7 +84,7 @@ final readonly class StepInput
     private function minutesLeft(\stdClass $step, string $quantity): int
     {
         if ($step->supplier_id !== null) {
-            return max(1, $step->back_at === null ? $step->lead_days * 1440 : $step->back_at - $this->now);
+            return max(1, $step->back_at === null ? $step->lead_time_days * 1440 : $step->back_at - $this->now);
         }
         if ($this->isUntouched($step) && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
             return max(1, $step->planned_minutes); // nothing has happened to it: the time is the one planned

@@ -70,7 +70,7 @@ final readonly class ShortageList
     {
         return $this->rows->groupBy('item_id')->map(function (Collection $rows): \stdClass {
             $first = $rows->first();
-            $lead = (int) $first->lead_days;
+            $lead = (int) $first->lead_time_days;
 
             return (object) ['item_id' => $first->item_id, 'item_number' => $first->item_number, 'item_name' => $first->item_name, 'kind' => $first->kind, 'unit' => $first->unit, 'supplier' => $first->supplier,
                 'supplier_id' => $first->supplier_id, 'order_by' => $by = $rows->pluck('order_by')->filter()->min(),
@@ -84,7 +84,7 @@ final readonly class ShortageList
                 'comes' => When::day($this->deliveries->comesOn($lead)).' if today',
                 'lead' => $lead > 0
                     ? Figures::count($lead, 'working day')
-                    : 'lead time not known, '.Figures::count(config()->integer('pace.lead_days'), 'day').' taken',
+                    : 'lead time not known, '.Figures::count(config()->integer('pace.lead_time_days'), 'day').' taken',
                 'hurts' => $first->hurts,
                 'missing' => (string) $rows->reduce(
                     fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->missing),
@@ -106,7 +106,7 @@ final readonly class ShortageList
             ->join('units AS u', 'u.id', 'i.unit_id')->leftJoin('suppliers AS s', 's.id', 'i.supplier_id')->join('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
             ->where('p.plan_id', Plan::LIVE)->whereIn('o.state', ['firm', 'released', 'running'])
             ->select(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'p.missing', 'p.coming', 'p.from_stock', 'p.order_by', 'o.number AS order_number', 'o.state', 'o.due_on', 'o.version', 'o.short_reason', 'i.number AS item_number', 'i.name AS item_name',
-                'i.kind', 'i.supplier_id', 'i.lead_days', 'u.code AS unit', 's.name AS supplier', 'po.late_minutes', 'po.place_in_rank'])
+                'i.kind', 'i.supplier_id', 'i.lead_time_days', 'u.code AS unit', 's.name AS supplier', 'po.late_minutes', 'po.place_in_rank'])
             // the first open step at or after the one that needs it
             ->selectRaw('(SELECT MIN(ps.start_at) FROM order_steps os JOIN plan_steps ps ON ps.order_step_id = os.id AND ps.plan_id = ? WHERE os.order_id = c.order_id AND os.number >= c.step_number) AS hurts', [Plan::LIVE]);
     }

@@ -32,7 +32,7 @@
         @foreach ($page->steps as $step)
             <tr><td><span class="num">{{ $step->number }}</span> {{ $step->name }} @if ($step->started_at && ! $step->supplier)<span class="tag running">running</span>@endif</td>
                 <td>@if ($step->supplier)<span class="outside">{{ $step->supplier }}</span>@else<a href="{{ route('station.show', $step->work_centre_id) }}">{{ $step->work_centre_name }}</a>@endif</td>
-                <td class="n" title="{{ $step->planned_minutes === $step->baseline_minutes ? '' : 'the master says '.$step->baseline_minutes }}">@if ($step->supplier){{ $step->lead_days }} days @else {{ \App\Wording\Figures::minutes($step->planned_minutes) }}@if ($step->planned_minutes !== $step->baseline_minutes) <span class="soon">≠</span>@endif @endif</td>
+                <td class="n" title="{{ $step->planned_minutes === $step->baseline_minutes ? '' : 'the master says '.$step->baseline_minutes }}">@if ($step->supplier){{ $step->lead_time_days }} days @else {{ \App\Wording\Figures::minutes($step->planned_minutes) }}@if ($step->planned_minutes !== $step->baseline_minutes) <span class="soon">≠</span>@endif @endif</td>
                 <td class="n w2">{{ $step->booked_minutes > 0 ? \App\Wording\Figures::minutes($step->booked_minutes) : '' }}</td>
                 <td class="n w2">{{ \Brick\Math\BigDecimal::of($step->taken_in)->isZero() ? '' : \App\Wording\Figures::amount($step->taken_in) }}</td>
                 @foreach ([ \Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap), $step->good, $step->scrap, $step->passed_on] as $count)<td class="n">{{ \Brick\Math\BigDecimal::of($count)->isZero() ? '' : \App\Wording\Figures::amount($count) }}</td>@endforeach

@@ -45,6 +45,13 @@ it('changes nothing when the same product data comes again', function () {
     expect($sums())->toBe($before)->and($result->sentence())->toStartWith('0 new, 0 changed');
 });
 
+it('takes files whose columns are called as they were before', function () {
+    expect(import(['items.csv' => "number,name,kind,unit,lead_days\nOLD-1,Old,bought,pc,17\n"]))->toBe([])
+        ->and(DB::table('items')->where('number', 'OLD-1')->value('lead_time_days'))->toBe(17);
+    $both = "number,name,kind,unit,lead_days,lead_time_days\nOLD-2,Old,bought,pc,1,2\n";
+    expect(implode(import(['items.csv' => $both])))->toContain('a column stands there twice');
+});
+
 it('says file, line, column and what would be right', function (array $files, array $says) {
     $bookings = DB::table('bookings')->count();
     $items = DB::table('items')->count();
@@ -57,7 +64,7 @@ it('says file, line, column and what would be right', function (array $files, ar
     'missing and unknown columns' => [['items.csv' => "number,nome,kind\nA,B,made\n"],
         ['items.csv line 1, name: this column is missing', 'items.csv line 1, unit: this column is missing',
             'items.csv line 1, nome: no such column']],
-    'bad values, all of them' => [['items.csv' => "number,name,kind,unit,cost,lead_days\nA-1,Good,bought,pc,1,1\n,Nameless,bolt,furlong,1 000,1.5\n"], ['line 3, number: is empty', "'bolt' must be one of", "'furlong' is not among the units", "'1 000' must be a number", "'1.5' must be a whole number"]],
+    'bad values, all of them' => [['items.csv' => "number,name,kind,unit,cost,lead_time_days\nA-1,Good,bought,pc,1,1\n,Nameless,bolt,furlong,1 000,1.5\n"], ['line 3, number: is empty', "'bolt' must be one of", "'furlong' is not among the units", "'1 000' must be a number", "'1.5' must be a whole number"]],
     'negative' => [['items.csv' => "number,name,kind,unit,cost\nA-1,Good,bought,pc,-1\n"], ["'-1' must be 0 or more"]],
     'a line twice' => [['items.csv' => "number,name,kind,unit\nA-1,Good,bought,pc\na-1,Again,bought,pc\n"],
         ['line 3, number: stands in line 2 already']],

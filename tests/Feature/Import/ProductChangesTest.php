@@ -46,11 +46,11 @@ function trail(): array
 
 it('keeps what a file changed, with codes for what it refers to', function () {
     importAs($this, Role::Planner, ['items.csv' => itemLine('BRG-25', 'S-07,4,30,12', 'S-08,6,30,12')]);
-    expect(trail())->toBe(['planner | BRG-25 | supplier | S-07 | S-08', 'planner | BRG-25 | lead days | 4 | 6']);
+    expect(trail())->toBe(['planner | BRG-25 | supplier | S-07 | S-08', 'planner | BRG-25 | lead time days | 4 | 6']);
     $item = $this->shop->item('BRG-25');
     $this->actingAs($this->shop->as(Role::Buyer))
         ->get("/stock/{$item->id}")
-        ->assertSee('lead days')
+        ->assertSee('lead time days')
         ->assertSee('from 4 to 6')
         ->assertSee(User::query()->firstWhere('login', 'planner')->name);
 });

@@ -162,7 +162,7 @@ it('refuses a day that has passed, a closed one with its cure, and who may not',
 });
 
 it('expects a purchase its lead time in working days from today, never on a closed day', function (int $lead, string $on) {
-    DB::table('items')->where('id', $this->shop->item('MOT-120')->id)->update(['lead_days' => $lead]);
+    DB::table('items')->where('id', $this->shop->item('MOT-120')->id)->update(['lead_time_days' => $lead]);
     app(RaisePurchases::class)->handle(
         [new PurchaseLine($this->shop->item('MOT-120')->id, '5')],
         false,

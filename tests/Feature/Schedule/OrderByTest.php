@@ -13,10 +13,10 @@ use Illuminate\Support\Facades\DB;
 
 /* What nothing is ordered for: planned as if ordered today, with the day by which it has to be (W11, common practice). Today is Tue 24 Nov 2026. */
 
-function withoutCastings(object $test, int $leadDays): void
+function withoutCastings(object $test, int $leadTimeDays): void
 {
     DB::table('balances')->where('item_id', $test->shop->item('CAST-48')->id)->update(['quantity' => 0]);
-    DB::table('items')->where('id', $test->shop->item('CAST-48')->id)->update(['lead_days' => $leadDays]);
+    DB::table('items')->where('id', $test->shop->item('CAST-48')->id)->update(['lead_time_days' => $leadTimeDays]);
 }
 
 function planned(Order $order): stdClass

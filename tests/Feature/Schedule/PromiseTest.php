@@ -43,7 +43,7 @@ it('takes what is there from stock first', function () {
 it('waits for what must be bought, and names it', function () {
     DB::table('balances')->where('item_id', $this->shop->item('CAST-48')->id)->update(['quantity' => 0]);
     DB::table('balances')->where('item_id', $this->shop->item('GEAR-48')->id)->update(['quantity' => 0]);
-    DB::table('items')->where('id', $this->shop->item('CAST-48')->id)->update(['lead_days' => 20]);
+    DB::table('items')->where('id', $this->shop->item('CAST-48')->id)->update(['lead_time_days' => 20]);
     $answer = ask($this, 'GEAR-48', '10');
     expect(array_values($answer->buy))->toEqual([
         new Arrival(ShopState::minute(now()->setTime(7, 0)->addDays(29)), Expected::IfOrdered),
