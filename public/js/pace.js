@@ -4,7 +4,7 @@
     const typing = (el) => el.matches('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]');
 
     // keys
-    const go = { t: '/', c: '/customer-orders', o: '/orders', r: '/release', b: '/board', i: '/issue', s: '/station', v: '/receive', h: '/ship', k: '/stock' };
+    const go = (key) => document.querySelector(`dialog.keys [data-go="${key}"]`)?.dataset.to;
     let waiting = false;
     document.addEventListener('keydown', (event) => {
         if (event.key === 'Escape') {
@@ -15,7 +15,7 @@
         if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
         if (event.key === '/') { event.preventDefault(); document.querySelector('#find')?.focus(); return; }
         if (event.key === '?') { document.querySelector('dialog.keys').showModal(); return; }
-        if (waiting && go[event.key]) { window.location = go[event.key]; return; }
+        if (waiting && /^[a-z]$/.test(event.key) && go(event.key)) { window.location = go(event.key); return; }
         waiting = event.key === 'g';
         setTimeout(() => { waiting = false; }, 1200);
         if (event.key === 'n' && document.querySelector('[data-new]')) window.location = document.querySelector('[data-new]').href;

@@ -28,7 +28,8 @@ it('takes a customer line from entry to shipment through the pages', function ()
     $browser->press('Cover all 2 open lines')->see('3 from stock')->see('4 from 218');
 
     // the supervisor releases it
-    $browser->login('supervisor')->see('1 order can be released')->press('Release')->see('can start now');
+    $browser->login('supervisor')->see('1 order can be released');
+    $browser->press('Orders')->press('Release')->see('can start now');
     $browser->field('Order 218')->click();
     $browser->press('Release 1 order')->see('Released 218');
 

@@ -62,7 +62,8 @@ final class Browser
         $this->visit('/login')->fill('Login', $as)->fill('Password', 'pace')->press('Log in');
         $this->driver->wait(10)->until(fn (): bool => ! str_ends_with($this->driver->getCurrentURL(), '/login'), "{$as} is not let in");
 
-        return $this->see(' can be released');
+        // a role begins where it works; a story begins at Today
+        return $this->visit('/')->see(' can be released');
     }
 
     /** Types into the field with this label (its own or its aria-label). */

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Access\LoginBrake;
+use App\Http\Bar\Page;
 use App\Http\FormMark;
 use App\Models\User;
 use Illuminate\Contracts\View\View;
@@ -57,7 +58,7 @@ class LoginController extends Controller
         $kept = $request->session()->pull('typed_before');
         $request->session()->regenerate();
 
-        return is_array($kept) ? $this->goOn($kept) : redirect()->intended('/');
+        return is_array($kept) ? $this->goOn($kept) : redirect()->intended(route(Page::first($user->role)->value));
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -17,46 +17,7 @@
 </head>
 <body>
 @auth
-<a class="skip" href="#page">To the page</a>
-<header class="bar">
-    <a class="name" href="/"><x-mark /> Keep Pace</a>
-    <nav aria-label="Subjects">
-        @foreach (['today' => 'Today', 'customer-orders.index' => 'Customer orders', 'orders.index' => 'Orders', 'release.index' => 'Release', 'board' => 'Board', 'issue.index' => 'Issue', 'station.index' => 'Station', 'receive.index' => 'Receive', 'ship.index' => 'Ship', 'stock.index' => 'Stock'] as $route => $word)
-            <a href="{{ route($route) }}" @if (request()->routeIs($route, str_replace('.index', '.show', $route), str_replace('.index', '.create', $route), ...($route === 'issue.index' ? ['slips.*', 'returns.*', 'shortages.*', 'questions.*'] : []), ...($route === 'orders.index' ? ['rank.*', 'parts.*'] : []), ...($route === 'stock.index' ? ['purchases.*', 'reservations.*'] : []), ...($route === 'board' ? ['late.*', 'plans.*', 'dispatch.*', 'absence.*', 'calendars.*'] : ($route === 'customer-orders.index' ? ['promise.*'] : [])))) aria-current="page" @endif>{{ $word }}</a>
-        @endforeach
-    </nav>
-    <form class="find" action="{{ route('find') }}" role="search">
-        <input id="find" name="q" type="search" aria-label="Find or scan" placeholder="Find or scan  /" autocomplete="off" value="{{ request()->routeIs('find') && is_string(request('q')) ? request('q') : '' }}"
-               hx-get="{{ route('find') }}" hx-trigger="input changed delay:180ms" hx-target="next .found">
-        <div class="found"></div>
-    </form>
-    @php($clock = \App\Queries\Shop\ShopClock::now())
-    <div class="clock"><span data-clock="{{ config('pace.zone') }}" data-now="{{ $clock->now->getTimestampMs() }}">{{ $clock->now->format('H:i') }}</span> · {{ $clock->now->format('D j M') }}<br><span class="shift">{{ $clock->shift }}</span></div>
-    <details data-drop>
-        <summary>{{ auth()->user()->name }} ▾</summary>
-        <div class="drop">
-            <div class="sub">{{ auth()->user()->role->label() }}</div>
-            <div><a href="{{ route('parts.index') }}">Parts of orders</a></div>
-            <div><a href="{{ route('shortages.index') }}">Shortages</a></div>
-            <div><a href="{{ route('rank.index') }}">Rank of orders</a></div>
-            <div><a href="{{ route('purchases.index') }}">Purchases</a></div>
-            <div><a href="{{ route('questions.index') }}">Questions</a></div>
-            <div><a href="{{ route('returns.index') }}">Components back to stores</a></div>
-            <div><a href="{{ route('late.index') }}">Late orders</a></div>
-            <div><a href="{{ route('dispatch.index') }}">Dispatch lists</a></div>
-            <div><a href="{{ route('plans.index') }}">Plans and what-ifs</a></div>
-            <div><a href="{{ route('promise.index') }}">Promise a date</a></div>
-            <div><a href="{{ route('absence.index') }}">Machine down, person away</a></div>
-            <div><a href="{{ route('calendars.index') }}">Calendars</a></div>
-            <div><a href="{{ route('bookings.index') }}">All bookings</a></div>
-            <div><a href="{{ route('periods.index') }}">Periods of the books</a></div>
-            @can('import')<div><a href="{{ route('import.index') }}">Import files</a></div>@endcan
-            @can('people')<div><a href="{{ route('people.index') }}">People who log in</a></div>@endcan
-            <div><a href="{{ route('password.show') }}">Your password</a></div>
-            <form method="post" action="{{ route('logout') }}" class="mt-1" data-whole>@csrf<button class="btn btn-quiet btn-small">Log out</button></form>
-        </div>
-    </details>
-</header>
+<x-bar />
 @endauth
 <div id="says" aria-live="polite">
     @if (session('done'))
@@ -78,8 +39,7 @@
     <h2 class="mt-0">Keys of this page</h2>
     <dl class="facts">
         <dt><kbd>/</kbd></dt><dd>find or scan</dd>
-        <dt><kbd>g</kbd> then <kbd>t</kbd> <kbd>c</kbd> <kbd>o</kbd> <kbd>r</kbd> <kbd>b</kbd></dt><dd>Today, customer orders, orders, release, board</dd>
-        <dt><kbd>g</kbd> then <kbd>i</kbd> <kbd>s</kbd> <kbd>v</kbd> <kbd>h</kbd> <kbd>k</kbd></dt><dd>issue, station, receive, ship, stock</dd>
+        @auth<x-bar-keys />@endauth
         <dt><kbd>j</kbd> <kbd>k</kbd></dt><dd>next row, row before</dd>
         <dt><kbd>Ctrl</kbd> <kbd>Enter</kbd></dt><dd>send the form</dd>
         @foreach ($keys as $key => $does)<dt><kbd>{{ $key }}</kbd></dt><dd>{{ $does }}</dd>@endforeach

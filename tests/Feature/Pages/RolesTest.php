@@ -28,7 +28,7 @@ it('locks a login after many wrong passwords, and tells no more than that', func
 
 it('changes the session at login and forgets it at logout', function () {
     $before = $this->get('/login') ? session()->getId() : '';
-    $this->post('/login', ['login' => 'sales', 'password' => 'pace'])->assertRedirect('/');
+    $this->post('/login', ['login' => 'sales', 'password' => 'pace'])->assertRedirect('/customer-orders');
     expect(session()->getId())->not->toBe($before);
     $this->post('/logout')->assertRedirect('/login');
     $this->get('/orders')->assertRedirect('/login');

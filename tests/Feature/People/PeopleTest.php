@@ -61,7 +61,7 @@ it('lets somebody in, who takes an own password first', function () {
         ->assertSessionHas('done', 'Ada Quarry may log in as ada, storekeeper.');
     $this->get('/people')->assertSee('Ada Quarry')->assertSee('takes an own password at the next login');
     $this->post('/logout');
-    tryLogin($this, 'Ada', KETTLES)->assertRedirect(config('app.url'));
+    tryLogin($this, 'Ada', KETTLES)->assertRedirect('/issue');
     $this->get('/')->assertRedirect('/password');
     $this->get('/password')->assertSee('given to you by somebody else')->assertOk();
     $this->from('/password')

@@ -1,0 +1,85 @@
+<?php
+
+namespace App\View\Components;
+
+use App\Http\Bar\Page;
+use App\Http\Bar\Subject;
+use App\Models\User;
+use App\Queries\Shop\ShopClock;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
+use Illuminate\View\Component;
+
+/** The head of each page: the subjects a person works in, and in a second row the pages of the one that is open. */
+class Bar extends Component
+{
+    public readonly User $user;
+
+    public readonly ShopClock $clock;
+
+    public readonly ?Page $page;
+
+    /** @var list<Subject> */
+    public readonly array $subjects;
+
+    /** @var list<Page> */
+    public readonly array $pages;
+
+    public function __construct(public readonly Request $request)
+    {
+        $user = $request->user();
+        abort_unless($user instanceof User, 401);
+        $this->user = $user;
+        $this->clock = ShopClock::now();
+        $this->page = Page::at(Route::currentRouteName());
+        $this->subjects = $this->subjects();
+        $this->pages = $this->page === null ? [] : $this->page->subject()->pages($user);
+    }
+
+    public function render(): View
+    {
+        return view('components.bar');
+    }
+
+    public function address(Subject $subject): string
+    {
+        return route($subject->pages($this->user)[0]->value);
+    }
+
+    /** As ARIA has it. */
+    public function isOpen(Subject $subject): string
+    {
+        return $this->page?->subject() === $subject ? 'true' : 'false';
+    }
+
+    public function isPage(Page $page): string
+    {
+        return $this->page === $page ? 'page' : 'false';
+    }
+
+    public function hasSecondRow(): bool
+    {
+        return count($this->pages) > 1;
+    }
+
+    public function typedToFind(): string
+    {
+        $typed = $this->request->routeIs('find') ? $this->request->query('q') : '';
+
+        return is_string($typed) ? $typed : '';
+    }
+
+    /** @return list<Subject>  those of the role, and that of a page it was led to */
+    private function subjects(): array
+    {
+        $of = Subject::of($this->user->role);
+        $open = $this->page?->subject();
+
+        return array_values(array_filter(
+            Subject::cases(),
+            fn (Subject $subject): bool => (in_array($subject, $of, true) || $subject === $open)
+                && $subject->pages($this->user) !== [],
+        ));
+    }
+}
