@@ -19,7 +19,7 @@ afterEach(function () {
 });
 
 /** @return array<string, string>  what a row of the bar leads to, by its words */
-function rowOf(Browser $browser, string $row): array
+function rowOfBar(Browser $browser, string $row): array
 {
     $links = [];
     foreach ($browser->driver->findElements(WebDriverBy::cssSelector("{$row} a")) as $link) {
@@ -29,7 +29,7 @@ function rowOf(Browser $browser, string $row): array
     return $links;
 }
 
-function follow(Browser $browser, string $row, string $words): void
+function followInBar(Browser $browser, string $row, string $words): void
 {
     $browser->driver->findElement(WebDriverBy::xpath("//nav[{$row}]//a[normalize-space() = '{$words}']"))->click();
 }
@@ -40,13 +40,13 @@ it('leads each role to all its pages by clicks', function () {
     foreach (Role::cases() as $role) {
         $browser = $this->browser->login($role->value);
         $of = array_map(fn (Subject $subject): string => $subject->value, Subject::of($role));
-        expect(array_keys(rowOf($browser, 'header nav')))->toBe($of, $role->value);
+        expect(array_keys(rowOfBar($browser, 'header nav')))->toBe($of, $role->value);
         $seen = [];
         foreach ($of as $subject) {
-            follow($browser, $subjects, $subject);
+            followInBar($browser, $subjects, $subject);
             $seen[] = $browser->driver->getTitle();
-            foreach (array_keys(rowOf($browser, 'nav.pages')) as $page) {
-                follow($browser, $pages, $page);
+            foreach (array_keys(rowOfBar($browser, 'nav.pages')) as $page) {
+                followInBar($browser, $pages, $page);
                 $current = $browser->driver->findElement(WebDriverBy::cssSelector('nav.pages a[aria-current=page]'));
                 expect($current->getText())->toBe($page);
                 $seen[] = $browser->driver->getTitle();
@@ -67,7 +67,7 @@ it('stands in one row at 1024, and goes by keys', function () {
         $browser->driver->executeScript('document.activeElement.blur()');
         $browser->keys('g', $key);
         $browser->driver->wait(10)->until(fn (): bool => in_array($page, array_keys(array_filter(
-            rowOf($browser, 'nav.pages'),
+            rowOfBar($browser, 'nav.pages'),
             fn (string $address): bool => $address === $browser->driver->getCurrentURL(),
         )), true) || $page === 'Purchases' && str_ends_with($browser->driver->getCurrentURL(), '/purchases'));
     }
