@@ -128,7 +128,7 @@ it('gives cookies with the first page, not again to the same guest, and new ones
     expect(cookiesOf($this->get('/login')))->toBe(['XSRF-TOKEN', 'keep_pace']);
     $this->withCookie('keep_pace', $guest = str_repeat('a', 40));
     expect(cookiesOf($this->get('/login')))->toBe([]);
-    $in = login($this, 'planner')->assertRedirect(config('app.url'));
+    $in = login($this, 'planner')->assertRedirect('/board');
     expect(cookiesOf($in))->toBe(['XSRF-TOKEN', 'keep_pace'])
         ->and($in->getCookie('keep_pace')->getValue())->not->toBe($guest);
     expect(cookiesOf($this->post('/logout')->assertRedirect('/login')))->toBe(['XSRF-TOKEN', 'keep_pace']);
