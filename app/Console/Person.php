@@ -11,6 +11,7 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refusal;
+use KeepPace\Core\Refused;
 
 /** Who may log in, for who looks after the machine: what the page of people does, and the first person of all. */
 class Person extends Command
@@ -19,7 +20,7 @@ class Person extends Command
         {do=list : list, add, role, lock, unlock or reset}
         {login? : whose}
         {--name= : of somebody new}
-        {--role=supervisor : of somebody new, or the new one}
+        {--role= : of somebody new, else supervisor; or the new one}
         {--password= : else it is asked for; from a program better by PACE_PASSWORD}
         {--reason=on the command line : why somebody is locked}';
 
@@ -60,12 +61,9 @@ class Person extends Command
     {
         $login = $this->asked((string) $this->argument('login'), 'Login');
         $name = $this->asked((string) $this->option('name'), 'Name');
-        $role = Role::tryFrom((string) $this->option('role'));
+        $role = $this->role(Role::Supervisor);
         if ($login === '' || $name === '' || mb_strlen($login) > 60 || mb_strlen($name) > 80) {
             return $this->no('A login and a name are needed: pace:person add LOGIN --name="NAME".');
-        }
-        if ($role === null) {
-            return $this->noRole();
         }
         $password = $this->password([$login, $name]);
         if ($password === null) {
@@ -99,16 +97,12 @@ class Person extends Command
             return $this->no("Nobody logs in as {$this->argument('login')}.");
         }
         $token = (string) Str::uuid();
-        $role = Role::tryFrom((string) $this->option('role'));
-        if ($role === null) {
-            return $this->noRole();
-        }
         $password = $do === 'reset' ? $this->password([$user->login, $user->name]) : '';
         if ($password === null) {
             return self::FAILURE;
         }
         $booking = match ($do) {
-            'role' => $change->role($user->id, $role, $token, $by),
+            'role' => $change->role($user->id, $this->role(), $token, $by),
             'lock' => $change->lock($user->id, (string) $this->option('reason'), $token, $by),
             'unlock' => $change->unlock($user->id, $token, $by),
             default => $change->reset($user->id, $password, $token, $by),
@@ -153,9 +147,13 @@ class Person extends Command
         }
     }
 
-    private function noRole(): int
+    /** @throws Refused */
+    private function role(?Role $else = null): Role
     {
-        return $this->no('The roles are '.implode(', ', array_column(Role::cases(), 'value')).'.');
+        $given = $this->option('role');
+
+        return ($given === null ? $else : Role::tryFrom((string) $given))
+            ?? throw Refused::because('The roles are '.implode(', ', array_column(Role::cases(), 'value')).'.');
     }
 
     private function no(string $why): int

@@ -14,7 +14,7 @@ final class WorkedDays
     /** The day itself, or the next that is worked. @return string "YYYY-MM-DD" */
     public function from(CarbonImmutable $day): string
     {
-        $this->plant ??= Deliveries::plant() ?? Deliveries::everyDay();
+        $this->plant ??= Deliveries::calendar();
 
         return $this->plant->workingDaysFrom($day->subDay()->toDateString(), 1);
     }

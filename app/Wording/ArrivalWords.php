@@ -26,6 +26,12 @@ final class ArrivalWords
             : When::day($arrival->on ?? $arrival->at);
     }
 
+    /** "first said for Tue, passed 2 times"; nothing where no day has passed. @param  string  $first  day or time */
+    public static function history(string $first, int $passed): string
+    {
+        return $passed === 0 ? '' : 'first said for '.When::day($first).', passed '.Figures::count($passed, 'time');
+    }
+
     /**
      * "order by Wed 9 Dec", "order today", "5 working days too late".
      *
@@ -38,6 +44,17 @@ final class ArrivalWords
             $by > $today => 'order by '.When::day($by),
             $by === $today => 'order today',
             default => Figures::count(max(1, $workingDays), 'working day').' too late',
+        };
+    }
+
+    /** "has to be ordered by Wed 9 Dec". @param  string|null  $by  the last day on which it keeps all dates */
+    public static function hasToBeOrdered(?string $by, string $today): string
+    {
+        return match (true) {
+            $by === null => 'holds up no date',
+            $by < $today => 'should have been ordered by '.When::day($by),
+            $by === $today => 'has to be ordered today',
+            default => 'has to be ordered by '.When::day($by),
         };
     }
 

@@ -114,14 +114,11 @@ final readonly class WorkingCalendar
     /** Whether work is done on a date: a shift or overtime begins on it. @param  string  $date "YYYY-MM-DD" */
     public function isWorkingDay(string $date): bool
     {
-        $extra = false;
-        foreach ($this->exceptions as $exception) {
-            if ($exception->date === $date) {
-                if (! $exception->open && $exception->from === null) {
-                    return $this->hasOvertime($date);
-                }
-                $extra = $extra || $exception->open;
-            }
+        if ($this->hasOvertime($date)) {
+            return true;
+        }
+        if ($this->isClosed($date)) {
+            return false;
         }
         $weekday = (int) (new DateTimeImmutable($date, $this->zone))->format('N');
         foreach ($this->shifts as $shift) {
@@ -130,7 +127,7 @@ final readonly class WorkingCalendar
             }
         }
 
-        return $extra;
+        return false;
     }
 
     /**
@@ -149,6 +146,19 @@ final readonly class WorkingCalendar
         }
 
         return $left > 0 ? $date : $day->format('Y-m-d');
+    }
+
+    /** Working days from one date to another, the first not counted; negative when it lies before. */
+    public function workingDaysBetween(string $from, string $to): int
+    {
+        $days = 0;
+        $last = new DateTimeImmutable(max($from, $to));
+        for ($day = new DateTimeImmutable(min($from, $to)); $day < $last;) {
+            $day = $day->modify('+1 day');
+            $days += $this->isWorkingDay($day->format('Y-m-d')) ? 1 : 0;
+        }
+
+        return $to < $from ? -$days : $days;
     }
 
     /** The date a UTC minute falls on, "YYYY-MM-DD". */

@@ -83,18 +83,6 @@ final readonly class Delivery
         return $this->usableAt($this->comesOn($day));
     }
 
-    /** Our working days from one date to another; negative when it lies before. */
-    public function workingDays(string $from, string $to): int
-    {
-        $days = 0;
-        for ($day = min($from, $to); $day < max($from, $to);) {
-            $day = $this->dayAfter($day);
-            $days += $this->ours->isWorkingDay($day) ? 1 : 0;
-        }
-
-        return $to < $from ? -$days : $days;
-    }
-
     private function freeAt(string $day): int
     {
         if ($this->usableFrom !== null) {

@@ -4,7 +4,7 @@
         <a href="{{ route('release.index') }}">{{ $w($today->counts['release'], 'order', 'orders') }} can be released</a>.
         <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif; <a href="{{ route('shortages.index') }}" @class(['behind' => $today->short > 0])>{{ $w($today->short, 'item is', 'items are') }} short</a>.
         <a href="{{ route('late.index') }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>@if ($today->counts['for_parts'] > 0), {{ $today->counts['for_parts'] === $today->counts['late'] ? 'all' : $today->counts['for_parts'] }} of them for parts nobody has ordered @endif.
-        <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->isNotEmpty()])>{{ $w($today->uncovered->count(), 'customer line is', 'customer lines are') }} not covered</a>.
+        <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->count > 0])>{{ $w($today->uncovered->count, 'customer line is', 'customer lines are') }} not covered</a>.
         <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $w($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
         <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
         <a href="{{ route('ship.index') }}">{{ $w($today->counts['shippable'], 'line', 'lines') }} to be shipped</a>.
@@ -23,9 +23,9 @@
             @include('orders.short-list', ['rows' => $today->release, 'none' => 'No firm order has its parts.', 'pace' => true])
             @if ($today->questions->isNotEmpty())<h2>Open questions</h2><table class="list"><thead><tr><th>Since</th><th>What</th><th>Of</th></tr></thead><tbody>@foreach ($today->questions as $row)<tr><td class="tight">{{ \App\Wording\When::ago($row->opened_at) }}</td><td class="rest" title="{{ $row->says }}"><a href="{{ $row->kind === 'short' ? route('orders.show', $row->order_id) : route('questions.index') }}">{{ $row->says }}</a></td><td class="tight">{{ $row->role }}</td></tr>@endforeach</tbody></table>@endif
             <h2>Not covered</h2>
-            @if ($today->uncovered->isEmpty())<div class="none">Every customer line is covered.</div>@else
+            @if ($today->uncovered->count === 0)<div class="none">Every customer line is covered.</div>@else
             <table class="list"><thead><tr><th>Line</th><th>Customer</th><th>Item</th><th>Promised</th></tr></thead><tbody>
-                @foreach ($today->uncovered->take(7) as $line)<tr><td class="tight"><a class="num" href="{{ route('customer-orders.show', $line->customer_order_id) }}">{{ $line->number }}/{{ $line->position }}</a></td><td class="cut">{{ $line->customer }}</td><td class="cut"><x-amount :of="$line->quantity" :unit="$line->unit" /> {{ $line->item_name }}</td><td class="tight">{{ \App\Wording\When::day($line->promised_on) }}</td></tr>@endforeach
+                @foreach ($today->uncovered->rows->take(7) as $line)<tr><td class="tight"><a class="num" href="{{ route('customer-orders.show', $line->customer_order_id) }}">{{ $line->number }}/{{ $line->position }}</a></td><td class="cut">{{ $line->customer }}</td><td class="cut"><x-amount :of="$line->quantity" :unit="$line->unit" /> {{ $line->item_name }}</td><td class="tight">{{ \App\Wording\When::day($line->promised_on) }}</td></tr>@endforeach
             </tbody></table>@endif
             <h2>Outside the house</h2>
             @if ($today->outside->isEmpty())<div class="none">Nothing is at a supplier.</div>@else

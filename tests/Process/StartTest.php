@@ -173,20 +173,19 @@ it('brings back what was killed within ten seconds, a worker of the web server t
 });
 
 it('runs the database and PHP as users of their own, and lets nobody in without a password', function () {
-    if (posix_geteuid() !== 0) {
-        $this->markTestSkipped('only root can give processes other users');
-    }
     $process = served($this);
-    if (str_contains($process->getOutput(), 'Nobody but root can enter this folder')) {
-        ended($this, $process);
-        $this->markTestSkipped('the project lies where only root can enter');
-    }
     $owner = fn (string $text): array => array_values(array_unique(array_map(
         fn (int $pid): string => posix_getpwuid(fileowner("/proc/{$pid}"))['name'],
         processes($this, $text),
     )));
-    expect($owner('mariadbd --no-defaults'))->toBe(['keep-pace-db'])->and($owner('bin/router.php'))->toBe(['keep-pace'])
-        ->and($owner('queue:work'))->toBe(['keep-pace'])->and($owner('schedule:work'))->toBe(['keep-pace']);
+    // only root can give processes other users, and only where these can enter the folder; it is said where not
+    $me = posix_getpwuid(posix_geteuid())['name'];
+    $isGiven = $me === 'root' && ! str_contains($process->getOutput(), 'Nobody but root can enter this folder');
+    [$db, $php] = $isGiven ? ['keep-pace-db', 'keep-pace'] : [$me, $me];
+    expect($owner('mariadbd --no-defaults'))->toBe([$db])
+        ->and($owner('bin/router.php'))->toBe([$php])
+        ->and($owner('queue:work'))->toBe([$php])
+        ->and($owner('schedule:work'))->toBe([$php]);
     expect(substr(sprintf('%o', fileperms("{$this->var}/db.password")), -3))
         ->toBe('600')
         ->and(strlen(trim((string) file_get_contents("{$this->var}/db.password"))))

@@ -12,17 +12,11 @@ use KeepPace\Core\Routing\Spell;
 /** The clock of one step: a start begins a spell, each count closes it and begins the next. */
 final readonly class StepClock
 {
-    private ?Spell $spell;
-
     private CarbonImmutable $now;
 
     public function __construct(private OrderStep $step)
     {
         $this->now = CarbonImmutable::now()->startOfSecond();
-        [$from, $to] = [ShopState::minute($step->spell_from ?? $this->now), ShopState::minute($this->now)];
-        $this->spell = $step->spell_from === null || $step->work_centre_id === null
-            ? null
-            : new Spell(WorkCentreHours::between($step->work_centre_id, $from, $to), $from, $to);
     }
 
     public function start(int $userId): void
@@ -36,7 +30,13 @@ final readonly class StepClock
     /** Minutes of the present spell, of the machine where nobody need be there; 0 when no clock runs. */
     public function minutes(): int
     {
-        return $this->spell?->machine($this->step->crew === 0) ?? 0;
+        if ($this->step->spell_from === null || $this->step->work_centre_id === null) {
+            return 0;
+        }
+        [$from, $to] = [ShopState::minute($this->step->spell_from), ShopState::minute($this->now)];
+        $open = WorkCentreHours::between($this->step->work_centre_id, $from, $to);
+
+        return (new Spell($open, $from, $to))->machine($this->step->crew === 0);
     }
 
     /** How it stands before a count, for a reversal to put back. @return array<string, CarbonImmutable|int|null> */

@@ -23,7 +23,7 @@ final class PartsDue
         if ($order->due_on === null) {
             return null;
         }
-        $plant = Deliveries::plant() ?? Deliveries::everyDay();
+        $plant = Deliveries::calendar();
         $hour = config()->string('pace.due_hour');
         $needed = $plant->minute($order->due_on, $hour);
         foreach ($order->steps()->get()->sortByDesc('number') as $step) {

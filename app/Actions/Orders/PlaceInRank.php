@@ -87,7 +87,7 @@ final class PlaceInRank
         $shop = ShopState::now([$id]);
 
         return array_values(array_filter(
-            array_diff($shop->servants($id), $ahead),
+            array_diff($shop->parts->servants($id), $ahead),
             fn (int $one): bool => isset($shop->orders[$one]) && $shop->orders[$one]->for_order_id === null,
         ));
     }

@@ -80,11 +80,12 @@ final class PlanWriter
                 'plan_id' => $plan, 'order_id' => $order->id,
                 'finish_at' => $finish === null ? null : self::time($finish), 'due_at' => $due === null ? null : self::time($due),
                 'late_minutes' => $finish === null || $due === null ? 0 : ($open?->minutesBetween($due, $finish) ?? $finish - $due),
-                'place_in_rank' => ++$place, 'readiness' => $readiness->state
-                    ->value, 'can_start' => $readiness->canStart && ! $order->is_held && ! $shop->isOutside($order->id),
+                'place_in_rank' => ++$place,
+                'readiness' => $readiness->state->value,
+                'can_start' => $readiness->canStart && ! $order->is_held && ! $shop->steps->isOutside($order->id),
                 'blocks' => json_encode(array_map(self::block(...), $readiness->blocks)),
                 'order_by' => $short->orderBy($order->id),
-                'late_for' => $short->lateFor($order->id),
+                'late_for' => $short->lateFor($order->id)->value ?? '',
                 'unplaced' => $order->is_held ? 'held' : $schedule->unplaced[$order->id] ?? '',
             ];
         }
@@ -98,7 +99,7 @@ final class PlanWriter
                 'minutes' => $step->end - $step->start];
         }
         $components = [];
-        foreach ($shop->allocated as $id => $row) {
+        foreach ($shop->parts->allocated as $id => $row) {
             $moves = array_filter($row->coming, static fn (array $coming): bool => $coming['supply']->order !== null);
             if ($sameFacts && $moves === [] && $row->missing->isZero()) {
                 continue; // neither when it comes nor by when it has to be ordered can have changed

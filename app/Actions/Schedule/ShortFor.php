@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Queries\Shop\Capacity;
 use App\Queries\Shop\ShopState;
+use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Plan\LatestStart;
 use KeepPace\Core\Scheduling\Problem;
@@ -16,10 +17,6 @@ use KeepPace\Core\Scheduling\WorkCentre;
  */
 final class ShortFor
 {
-    public const PARTS = 'parts';
-
-    public const CAPACITY = 'capacity';
-
     private const FAR_DAYS = 1100;
 
     /** @var array<int, string> the first of them, by order */
@@ -28,7 +25,7 @@ final class ShortFor
     /** @var array<int, string> by component */
     private array $componentBy = [];
 
-    /** @var array<int, string> by order, of the late ones */
+    /** @var array<int, LateFor> by order, of the late ones */
     private array $lateFor = [];
 
     public function __construct(private readonly ShopState $shop, private readonly Problem $problem, Schedule $schedule)
@@ -41,7 +38,7 @@ final class ShortFor
             }
             $isForParts = $this->judge($job, $latest);
             if (($schedule->finish[$job->id] ?? 0) > $job->due) {
-                $this->lateFor[$job->id] = $isForParts ? self::PARTS : self::CAPACITY;
+                $this->lateFor[$job->id] = $isForParts ? LateFor::Parts : LateFor::Time;
             }
         }
         $this->passOn();
@@ -56,7 +53,7 @@ final class ShortFor
     {
         $far = 0;
         foreach ($this->problem->jobs as $job) {
-            $far = $this->shop->missing($job->id) === [] ? $far : max($far, $job->due ?? 0);
+            $far = $this->shop->parts->missing($job->id) === [] ? $far : max($far, $job->due ?? 0);
         }
         $far = min($far, $this->problem->now + self::FAR_DAYS * 1440);
         $known = array_map(
@@ -81,9 +78,10 @@ final class ShortFor
         return $this->componentBy[$component] ?? null;
     }
 
-    public function lateFor(int $order): string
+    /** Null when it is not late. */
+    public function lateFor(int $order): ?LateFor
     {
-        return $this->lateFor[$order] ?? '';
+        return $this->lateFor[$order] ?? null;
     }
 
     /** Whether it is the missing parts that make it late: each step they are for could still be in time without. */
@@ -91,8 +89,8 @@ final class ShortFor
     {
         $isLate = false;
         $couldBe = true;
-        foreach ($this->shop->missing($job->id) as $row) {
-            $start = $latest->of($job, (int) $this->shop->stepOf($row));
+        foreach ($this->shop->parts->missing($job->id) as $row) {
+            $start = $latest->of($job, (int) $this->shop->steps->takes($row->need));
             if ($start === null) {
                 continue;
             }
@@ -110,14 +108,14 @@ final class ShortFor
     {
         do {
             $found = array_filter(
-                array_keys($this->lateFor, self::CAPACITY, true),
+                array_keys($this->lateFor, LateFor::Time, true),
                 fn (int $order): bool => array_filter(
-                    $this->shop->waitsFor($order),
-                    fn (int $for): bool => $this->lateFor($for) === self::PARTS,
+                    $this->shop->parts->waitsFor($order),
+                    fn (int $for): bool => $this->lateFor($for) === LateFor::Parts,
                 ) !== [],
             );
             foreach ($found as $order) {
-                $this->lateFor[$order] = self::PARTS;
+                $this->lateFor[$order] = LateFor::Parts;
             }
         } while ($found !== []);
     }

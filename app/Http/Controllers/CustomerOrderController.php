@@ -42,7 +42,7 @@ class CustomerOrderController extends Controller
         return view('customer-orders.create', [
             'customers' => Customer::query()->orderBy('name')->get(),
             // three weeks are usual; on a day that is worked
-            'promise' => (Deliveries::plant() ?? Deliveries::everyDay())
+            'promise' => Deliveries::calendar()
                 ->workingDaysFrom(When::today()->addDays(20)->toDateString(), 1),
         ]);
     }

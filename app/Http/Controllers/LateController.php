@@ -15,6 +15,7 @@ use App\Queries\Orders\PaceStrips;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Refused;
 
 /** Orders that will miss their date: why, and what would help. */
@@ -28,7 +29,7 @@ class LateController extends Controller
             'late.index',
             [
                 'orders' => $orders,
-                'forParts' => $orders->where('late_for', 'parts')->count(),
+                'forParts' => $orders->where('late_for', LateFor::Parts)->count(),
                 'strips' => PaceStrips::for($orders),
             ],
         );

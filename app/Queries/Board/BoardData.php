@@ -22,13 +22,6 @@ use KeepPace\Core\Scheduling\Problem;
 /** A whole plan for the board's script: what stands where, open time, load by day. Times are UTC minutes; drawn is only what is in view. */
 final class BoardData
 {
-    private const BARS = 'SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
-        TIMESTAMPDIFF(MINUTE, "1970-01-01", p.start_at) AS start, LEAST(TIMESTAMPDIFF(MINUTE, "1970-01-01", COALESCE(p.run_at, p.start_at)), TIMESTAMPDIFF(MINUTE, "1970-01-01", p.start_at) + CEIL(s.setup_minutes)) AS run, TIMESTAMPDIFF(MINUTE, "1970-01-01", p.end_at) AS end,
-        s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started, n.id IS NOT NULL AS pinned, v.name AS supplier,
-        s.alternatives, s.work_centre_id AS home
-        FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id LEFT JOIN suppliers v ON v.id = s.supplier_id
-        LEFT JOIN plan_pins n ON n.plan_id = p.plan_id AND n.order_step_id = s.id WHERE p.plan_id = ? ORDER BY p.start_at';
-
     /** @return array<string, mixed> */
     public static function of(int $planId = Plan::LIVE): array
     {
@@ -37,7 +30,7 @@ final class BoardData
         $codes = DB::table('work_centres')->pluck('id', 'code_key')->map(fn ($id): int => (int) $id);
         $bars = [];
         $late = self::lateBack();
-        foreach (DB::select(self::BARS, [$planId]) as $row) {
+        foreach (DB::select(self::bars(), [$planId]) as $row) {
             $others = array_values(array_filter(array_map(fn (string $code): ?int => $codes[$code] ?? null, array_keys(StepAlternatives::read($row->alternatives)))));
             $bars[] = [$row->id, (int) $row->centre, (int) $row->machine, (int) $row->start, (int) $row->run, (int) $row->end, $row->order, $row->number,
                 $row->name,
@@ -60,6 +53,26 @@ final class BoardData
             'calendars' => $calendars, 'centres' => self::withLoad($problem, $centres, $standing, $days), 'bars' => $bars,
             'orders' => self::orders($planId, $problem), 'held' => self::held(),
         ];
+    }
+
+    /** SQL of what stands in a plan, by its start. */
+    private static function bars(): string
+    {
+        [$start, $run, $end] = array_map(
+            ShopState::minuteOf(...),
+            ['p.start_at', 'COALESCE(p.run_at, p.start_at)', 'p.end_at'],
+        );
+
+        return "SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
+            {$start} AS start, LEAST({$run}, {$start} + CEIL(s.setup_minutes)) AS run, {$end} AS end,
+            s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started,
+            n.id IS NOT NULL AS pinned, v.name AS supplier, s.alternatives, s.work_centre_id AS home
+            FROM plan_steps p
+            JOIN order_steps s ON s.id = p.order_step_id
+            LEFT JOIN suppliers v ON v.id = s.supplier_id
+            LEFT JOIN plan_pins n ON n.plan_id = p.plan_id AND n.order_step_id = s.id
+            WHERE p.plan_id = ?
+            ORDER BY p.start_at";
     }
 
     /** Steps of which pieces should be back from their supplier. @return array<int, true> */
@@ -148,8 +161,8 @@ final class BoardData
             ->orderBy('p.place_in_rank')
             ->get(['o.id', 'o.number', 'o.state', 'o.quantity', 'o.for_order_id', 'o.due_on', 'i.number AS item', 'i.name', 'p.late_minutes', 'p.readiness',
                 'p.unplaced',
-                DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.due_at) AS due'),
-                DB::raw('TIMESTAMPDIFF(MINUTE, "1970-01-01", p.finish_at) AS finish')])->keyBy('id');
+                DB::raw(ShopState::minuteOf('p.due_at').' AS due'),
+                DB::raw(ShopState::minuteOf('p.finish_at').' AS finish')])->keyBy('id');
         $customers = self::customers($rows);
         $orders = [];
         foreach ($rows as $row) {

@@ -7,6 +7,7 @@ use App\Queries\Orders\OrderList;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\LateFor;
 
 /** Orders that will miss their date, each with its cause in a sentence; latest first. */
 final class LateOrders
@@ -31,7 +32,7 @@ final class LateOrders
             $order = $orders[$row->order_id];
             $order->finish_at = $row->finish_at;
             $order->due_at = $row->due_at;
-            $order->late_for = $row->late_for;
+            $order->late_for = LateFor::tryFrom($row->late_for);
             $order->cause = $causes[$row->order_id] ?? '';
 
             return $order;

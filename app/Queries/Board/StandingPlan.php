@@ -138,7 +138,7 @@ final class StandingPlan
     public function finishes(): array
     {
         return DB::table('plan_orders')->where('plan_id', $this->plan->id)->whereNotNull('finish_at')
-            ->selectRaw('order_id, TIMESTAMPDIFF(MINUTE, "1970-01-01", finish_at) AS finish')
+            ->selectRaw('order_id, '.ShopState::minuteOf('finish_at').' AS finish')
             ->pluck('finish', 'order_id')
             ->map(fn ($minute): int => (int) $minute)
             ->all();
@@ -154,9 +154,7 @@ final class StandingPlan
     public function pins(): array
     {
         return DB::table('plan_pins')->where('plan_id', $this->plan->id)
-            ->selectRaw(
-                'order_step_id, work_centre_id, machine, TIMESTAMPDIFF(MINUTE, "1970-01-01", start_at) AS start',
-            )
+            ->selectRaw('order_step_id, work_centre_id, machine, '.ShopState::minuteOf('start_at').' AS start')
             ->get()
             ->mapWithKeys(fn (\stdClass $row): array => [$row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)]])->all();
     }

@@ -127,7 +127,7 @@ final readonly class OrderPage
         $says = ArrivalWords::orderBy(
             $order->order_by,
             $deliveries->today,
-            $deliveries->workingDays($order->order_by, $deliveries->today),
+            $deliveries->plant->workingDaysBetween($order->order_by, $deliveries->today),
         );
         $here = collect(ReadinessWords::blocks($order->blocks))->whereNull('supply')->max('at');
 

@@ -5,8 +5,6 @@ namespace App\Queries\Purchasing;
 use App\Queries\Cut;
 use App\Queries\Shop\Deliveries;
 use App\Wording\ArrivalWords;
-use App\Wording\Figures;
-use App\Wording\When;
 use Illuminate\Support\Facades\DB;
 
 /** What is ordered of suppliers: lines still to come, soonest first, and one order. */
@@ -38,10 +36,7 @@ final class PurchaseList
             $line->is_late = $line->is_open && $arrival->isLate();
             $line->when = ArrivalWords::day($arrival);
             $passed = (int) $line->days_passed + ($line->expected_on < $deliveries->today ? 1 : 0);
-            $line->history = $passed === 0
-                ? ''
-                : 'first said for '.When::day($line->first_expected_on ?? $line->expected_on)
-                .', passed '.Figures::count($passed, 'time');
+            $line->history = ArrivalWords::history($line->first_expected_on ?? $line->expected_on, $passed);
         });
 
         return $cut;

@@ -4,6 +4,7 @@ namespace App\Queries\Questions;
 
 use App\Queries\Shop\Away;
 use App\Queries\Shop\Deliveries;
+use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
 use Illuminate\Support\Facades\DB;
@@ -45,7 +46,7 @@ final class ArrivalList
             Figures::amount($row->open)." {$row->unit} {$row->item}",
             $row->supplier,
             $row->expected_on,
-            self::history($row->first_expected_on ?? $row->expected_on, (int) $row->days_passed + 1),
+            ArrivalWords::history($row->first_expected_on ?? $row->expected_on, (int) $row->days_passed + 1),
             When::day($deliveries->assumedOn()),
         ))->all());
     }
@@ -77,16 +78,11 @@ final class ArrivalList
                 Figures::amount($row->away)." {$row->unit} {$row->item}",
                 $row->supplier,
                 (string) $back->given,
-                self::history($row->first_back_at ?? $row->back_at, (int) $row->days_passed + 1),
+                ArrivalWords::history($row->first_back_at ?? $row->back_at, (int) $row->days_passed + 1),
                 When::day($deliveries->assumedOn()),
             );
         }
 
         return $asked;
-    }
-
-    private static function history(string $first, int $passed): string
-    {
-        return 'first said for '.When::day($first).', passed '.Figures::count($passed, 'time');
     }
 }

@@ -11,14 +11,26 @@ use Illuminate\Support\Facades\DB;
  */
 final class Away
 {
+    /** @return array<int, list<Handful>> by step, oldest first */
+    public static function all(Deliveries $deliveries): array
+    {
+        return self::read(self::handfuls(), $deliveries);
+    }
+
     /**
      * @param  iterable<int>  $steps
      * @return array<int, list<Handful>> by step, oldest first
      */
     public static function of(iterable $steps, Deliveries $deliveries): array
     {
+        return self::read(self::handfuls()->whereIn('h.order_step_id', collect($steps)), $deliveries);
+    }
+
+    /** @return array<int, list<Handful>> */
+    private static function read(Builder $query, Deliveries $deliveries): array
+    {
         $handfuls = [];
-        foreach (self::handfuls()->whereIn('h.order_step_id', collect($steps))->orderBy('h.id')->get() as $row) {
+        foreach ($query->orderBy('h.id')->get() as $row) {
             $back = $deliveries->back($row->back_at, $row->ask_again_on);
             $handfuls[$row->order_step_id][] = new Handful(
                 $row->id,

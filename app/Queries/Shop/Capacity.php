@@ -157,9 +157,9 @@ final class Capacity
         $spans = [];
         foreach (DB::table($table)->whereNull('ended_at')
             ->where(fn ($query) => $query->whereNull('until_at')->orWhere('until_at', '>', now()))
-            ->selectRaw(
-                '*, TIMESTAMPDIFF(MINUTE, "1970-01-01", from_at) AS `from`, TIMESTAMPDIFF(MINUTE, "1970-01-01", until_at) AS `until`',
-            )
+            ->select('*')
+            ->selectRaw(ShopState::minuteOf('from_at').' AS `from`')
+            ->selectRaw(ShopState::minuteOf('until_at').' AS `until`')
             ->orderBy('id')
             ->get() as $row) {
             $spans[$row->{$by}][] = $row;

@@ -42,7 +42,7 @@ final class Deliveries
 
     public static function now(): self
     {
-        return new self(self::plant() ?? self::everyDay(), ShopState::minute(CarbonImmutable::now()));
+        return new self(self::calendar(), ShopState::minute(CarbonImmutable::now()));
     }
 
     /** The plant's calendar, if there is one. */
@@ -52,10 +52,10 @@ final class Deliveries
             ->firstWhere('code', config()->string('pace.calendar'))?->toCore();
     }
 
-    /** A plant without a calendar works every day. */
-    public static function everyDay(): WorkingCalendar
+    /** The plant's calendar; a plant without one works every day. */
+    public static function calendar(): WorkingCalendar
     {
-        return new WorkingCalendar(
+        return self::plant() ?? new WorkingCalendar(
             config()->string('pace.zone'),
             array_map(fn (int $day): Shift => new Shift($day, '00:00', '00:00'), range(1, 7)),
         );
@@ -138,11 +138,6 @@ final class Deliveries
         $assumed = $this->plant->workingDaysFrom($this->today, config()->integer('pace.overdue_days'));
 
         return max($assumed, $askAgainOn ?? '');
-    }
-
-    public function workingDays(string $from, string $to): int
-    {
-        return $this->of(1)->workingDays($from, $to);
     }
 
     public function usableAt(string $day): int

@@ -23,9 +23,8 @@ final class WorkCentreHours
             ->whereNull('ended_at')
             ->where('from_at', '<=', gmdate('Y-m-d H:i:s', $to * 60))
             ->where('until_at', '>', gmdate('Y-m-d H:i:s', $from * 60))
-            ->selectRaw(
-                'TIMESTAMPDIFF(MINUTE, "1970-01-01", from_at) AS begins, TIMESTAMPDIFF(MINUTE, "1970-01-01", until_at) AS ends',
-            );
+            ->selectRaw(ShopState::minuteOf('from_at').' AS begins')
+            ->selectRaw(ShopState::minuteOf('until_at').' AS ends');
         foreach ($overtimes->get() as $overtime) {
             $spans[] = [(int) $overtime->begins, (int) $overtime->ends];
         }

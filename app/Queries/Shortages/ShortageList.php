@@ -4,6 +4,7 @@ namespace App\Queries\Shortages;
 
 use App\Models\Plan;
 use App\Queries\Shop\Deliveries;
+use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
@@ -27,29 +28,30 @@ final readonly class ShortageList
         public array $holders,
         public Collection $released,
         private Deliveries $deliveries,
-        public string $today,
     ) {
     }
 
     public static function now(): self
     {
+        $deliveries = Deliveries::now();
         $rows = self::components()->where('p.missing', '>', 0)->get();
         $waiting = self::components()->where('p.missing', 0)->whereRaw("p.coming <> '[]'")->where('po.late_minutes', '>', 0)->get()
             ->filter(fn (\stdClass $row): bool => collect(json_decode($row->coming))->contains(fn (\stdClass $coming): bool => str_starts_with($coming->supply, 'purchase ')))->values();
         $items = $rows->pluck('item_id')->merge($waiting->pluck('item_id'))->unique()->values();
         $coming = DB::table('purchases AS u')->join('suppliers AS s', 's.id', 'u.supplier_id')->whereIn('u.item_id', $items)->where('u.is_open', true)->orderBy('u.expected_on')
-            ->get([
+            // a day that has passed is no day to offer again
+            ->selectRaw('IF(u.expected_on < ?, NULL, u.expected_on) AS still_expected_on', [$deliveries->today])
+            ->addSelect([
                 'u.id',
                 'u.item_id',
                 'u.number',
                 'u.expected_on',
-                // a day that has passed is no day to offer again
-                DB::raw('IF(u.expected_on < '.DB::escape(now()->toDateString()).', NULL, u.expected_on) AS still_expected_on'),
                 'u.ask_again_on',
                 'u.asked_for',
                 's.name AS supplier',
                 DB::raw('u.quantity - u.received_quantity - u.cancelled_quantity AS open'),
             ])
+            ->get()
             ->groupBy('item_id')
             ->all();
         $holders = self::components()->whereIn('c.item_id', $rows->pluck('item_id')->unique())->where('p.from_stock', '>', 0)->get()->groupBy('item_id')->all();
@@ -60,27 +62,29 @@ final readonly class ShortageList
             $coming,
             $holders,
             self::releasedShort(),
-            $deliveries = Deliveries::now(),
-            $deliveries->today,
+            $deliveries,
         );
+    }
+
+    /** The plant's. @return string "YYYY-MM-DD" */
+    public function today(): string
+    {
+        return $this->deliveries->today;
     }
 
     /** By item: by when it has to be ordered, all that is missing, the orders. @return Collection<int, \stdClass> */
     public function byItem(): Collection
     {
-        return $this->rows->groupBy('item_id')->map(function (Collection $rows): \stdClass {
+        $today = $this->today();
+
+        return $this->rows->groupBy('item_id')->map(function (Collection $rows) use ($today): \stdClass {
             $first = $rows->first();
             $lead = (int) $first->lead_time_days;
 
             return (object) ['item_id' => $first->item_id, 'item_number' => $first->item_number, 'item_name' => $first->item_name, 'kind' => $first->kind, 'unit' => $first->unit, 'supplier' => $first->supplier,
                 'supplier_id' => $first->supplier_id, 'order_by' => $by = $rows->pluck('order_by')->filter()->min(),
-                'is_too_late' => $by !== null && $by < $this->today,
-                'says' => match (true) {
-                    $by === null => 'holds up no date',
-                    $by < $this->today => 'should have been ordered by '.When::day($by),
-                    $by === $this->today => 'has to be ordered today',
-                    default => 'has to be ordered by '.When::day($by),
-                },
+                'is_too_late' => $by !== null && $by < $today,
+                'says' => ArrivalWords::hasToBeOrdered($by, $today),
                 'comes' => When::day($this->deliveries->comesOn($lead)).' if today',
                 'lead' => $lead > 0
                     ? Figures::count($lead, 'working day')

@@ -4,6 +4,7 @@ namespace App\Queries\Stock;
 
 use App\Queries\Cut;
 use App\Queries\Like;
+use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
@@ -37,6 +38,7 @@ final class StockList
                 'p.code', 'ow.name')->groupByRaw($each ? 'b.id' : "IF(i.tracking = 'serial', 0, b.id)")
             ->select(['b.item_id', 'b.condition', 'i.number AS item_number', 'i.name AS item_name', 'i.reorder_point', 'u.code AS unit',
                 'p.name AS place', 'ow.name AS owner'])
+            ->selectRaw('MIN(l.expires_on) < ? AS is_expired', [When::today()->toDateString()])
             ->selectRaw(
                 "MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on, SUM(b.quantity) AS quantity, COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised",
             );

@@ -3,6 +3,7 @@
 namespace App\Queries\Today;
 
 use App\Models\Plan;
+use App\Queries\Cut;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrip;
@@ -14,6 +15,7 @@ use App\Queries\Shop\Deliveries;
 use App\Queries\Station\StationQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\LateFor;
 
 /** The page a supervisor opens first: what can be released, what is stuck and for what, what will be late, what else waits. */
 final readonly class TodayPage
@@ -27,14 +29,14 @@ final readonly class TodayPage
      * @param  Collection<int, \stdClass>  $stuck  likewise
      * @param  Collection<int, \stdClass>  $late  latest first, likewise
      * @param  array{release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int}  $counts
-     * @param  Collection<int, \stdClass>  $uncovered  customer lines
+     * @param  Cut<\stdClass>  $uncovered  customer lines, the first of them
      * @param  Collection<int, \stdClass>  $outside  steps at suppliers
      * @param  array<string, int>  $missing  how many stuck orders miss which item
      * @param  array<int, PaceStrip>  $strips
      * @param  Collection<int, \stdClass>  $questions  open ones, the oldest of them
      */
     private function __construct(public Collection $release, public Collection $stuck, public Collection $late, public array $counts,
-        public Collection $uncovered,
+        public Cut $uncovered,
         public Collection $outside, public array $missing, public array $strips, public ?string $lastBooking,
         public Collection $questions, public int $questionCount, public int $short)
     {
@@ -68,10 +70,10 @@ final readonly class TodayPage
 
         return new self(
             $rows($release, self::SHOWN), $rows($stuck, self::SHOWN), $rows($late, self::LATE),
-            ['release' => $release->count(), 'stuck' => $stuck->count(), 'late' => $late->count(), 'for_parts' => $late->where('late_for', 'parts')->count(), 'receive' => ReceiveList::count(),
+            ['release' => $release->count(), 'stuck' => $stuck->count(), 'late' => $late->count(), 'for_parts' => $late->where('late_for', LateFor::Parts->value)->count(), 'receive' => ReceiveList::count(),
                 'shippable' => DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')->where('l.is_open', true)
                     ->where('c.supply', 'stock')->where('c.quantity', '>', 0)->count()],
-            CustomerOrderList::lines('uncovered'),
+            CustomerOrderList::page('uncovered', ''),
             StationQueue::outside($deliveries),
             $missing,
             PaceStrips::for($shown->values()),

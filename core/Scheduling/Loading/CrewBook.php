@@ -150,7 +150,7 @@ final class CrewBook
 
     public function take(int $from, int $to, int $number, ?string $qualification): void
     {
-        if ($this->areAlike && $qualification === null) {
+        if ($this->areAlike) {
             $at = $this->cut($from);
             for ($end = $this->cut($to); $at < $end; $at++) {
                 $this->free[$at] -= $number;

@@ -109,6 +109,24 @@ it('counts working days', function (string $from, int $days, string $to) {
     'common practice: none' => ['2026-12-25', 0, '2026-12-25'],
 ]);
 
+// common practice
+it('counts working days from one date to another, both ways', function (string $from, string $to, int $days) {
+    expect(office(exceptions: [DayException::closed('2026-12-25')])->workingDaysBetween($from, $to))->toBe($days);
+})->with([
+    'over a week-end' => ['2026-11-27', '2026-11-30', 1],
+    'back' => ['2026-11-30', '2026-11-27', -1],
+    'over a holiday' => ['2026-12-24', '2026-12-28', 1],
+    'none' => ['2026-11-27', '2026-11-27', 0],
+]);
+
+it('works on a closed day that has overtime, whichever of the two was said first', function () {
+    $closed = DayException::closed('2026-12-25');
+    $overtime = DayException::overtime('2026-12-25', '08:00', '12:00');
+    expect(office(exceptions: [$closed, $overtime])->isWorkingDay('2026-12-25'))->toBeTrue()
+        ->and(office(exceptions: [$overtime, $closed])->isWorkingDay('2026-12-25'))->toBeTrue()
+        ->and(office(exceptions: [$closed])->isWorkingDay('2026-12-25'))->toBeFalse();
+});
+
 it('answers when no open time is left', function () {
     $none = OpenWindows::of([], [], 0, 1000);
     expect($none->nextOpen(5))->toBeNull()->and($none->finish(5, 1))->toBeNull()->and($none->startFor(500, 1))->toBeNull()

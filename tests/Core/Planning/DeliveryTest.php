@@ -64,15 +64,6 @@ it('says when what is ordered comes and can be used', function (
     'usable the same day from an hour' => [3, '2026-11-24', '2026-11-27', '2026-11-27 10:00', '10:00'],
 ]);
 
-it('counts working days both ways', function (string $from, string $to, int $days) {
-    expect(delivery(1)->workingDays($from, $to))->toBe($days);
-})->with([
-    ['2026-11-27', '2026-11-30', 1],
-    ['2026-11-30', '2026-11-27', -1],
-    ['2026-12-24', '2026-12-28', 1],
-    ['2026-11-27', '2026-11-27', 0],
-]);
-
 it('finds no day too late and none too early: a day later misses it', function (int $seed) {
     mt_srand($seed);
     $delivery = delivery(

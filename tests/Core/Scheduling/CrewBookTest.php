@@ -29,6 +29,14 @@ function peopleAtOddHours(int $number): array
     return $people;
 }
 
+it('counts somebody who is at a step that asks for what nobody is qualified for', function () {
+    $one = new Person('one', OpenWindows::of([[0, 480]], [], 0, 480));
+    $book = new CrewBook(new Crew('c', [$one]), 0);
+    $book->take(60, 120, 1, 'welding'); // it runs already, whatever the plan thinks of it
+    expect($book->lackingUntil(60, 90, 1, null))->toBe(120)
+        ->and($book->lackingUntil(120, 180, 1, null))->toBeNull();
+});
+
 it('says until when too few are free, whatever was taken before', function (int $seed) {
     mt_srand($seed);
     $people = peopleAtOddHours(mt_rand(1, 4));

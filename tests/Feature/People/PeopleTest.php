@@ -234,6 +234,8 @@ it('does the same on the command line', function () {
     expect($run('add', ['login' => 'bo', '--name' => 'Bo', '--role' => 'king', '--password' => KETTLES], 1))->toContain(
         'The roles are supervisor, planner',
     );
+    // none is taken for granted
+    expect($run('role', ['login' => 'ada'], 1))->toContain('The roles are supervisor, planner');
     expect($run('role', ['login' => 'ada', '--role' => 'planner']))->toContain('is planner now, before buyer');
     expect($run('lock', ['login' => 'ada']))->toContain('is locked')->and($run('list', []))->toContain('locked');
     expect($run('unlock', ['login' => 'ada']))->toContain('may log in again');

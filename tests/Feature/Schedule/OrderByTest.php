@@ -10,6 +10,7 @@ use App\Queries\Board\WhyLate;
 use App\Queries\Shop\ShopState;
 use App\Queries\Today\TodayPage;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\LateFor;
 
 /* What nothing is ordered for: planned as if ordered today, with the day by which it has to be (W11, common practice). Today is Tue 24 Nov 2026. */
 
@@ -86,7 +87,7 @@ it('tells orders late for parts nobody ordered from those late for time', functi
         ->toBe('capacity');
     expect(
         LateOrders::all()->pluck('late_for', 'id')->all(),
-    )->toEqual([$parts->id => 'parts', $time->id => 'capacity', $both->id => 'capacity']);
+    )->toEqual([$parts->id => LateFor::Parts, $time->id => LateFor::Time, $both->id => LateFor::Time]);
     expect(TodayPage::now()->counts)->toMatchArray(['late' => 3, 'for_parts' => 1]);
     $this->actingAs($this->shop->as(Role::Supervisor))->get('/')->assertSee('1 of them for parts nobody has ordered');
     $this->get('/late')->assertSee('1 for parts nobody has ordered');

@@ -60,7 +60,9 @@ it('offers the day something is expected to hurry it, but no day that has passed
     $this->actingAs($this->shop->as(Role::Buyer))->post('/purchases', ['token' => 'b', 'items' => [$motor]]);
     $cures = "/shortages/{$this->shop->item('MOT-120')->id}/cures";
     $this->get($cures)->assertOk()->assertSee('value="Fri 27 Nov 2026"', false);
-    $this->travelTo('2026-11-30 09:00:00');
+    // half past midnight by the plant's clock: the day has passed, though not in UTC
+    config(['pace.zone' => 'Europe/Berlin']);
+    $this->travelTo('2026-11-27 23:30:00');
     $this->get($cures)->assertOk()->assertSee('New date of P-500/1')->assertDontSee('value="Fri 27 Nov 2026"', false);
 });
 
