@@ -181,9 +181,9 @@ it('is not brought down by half a million short wrong lines: counts them, tells 
         ->toContain('items.csv line 2, kind')
         ->and($memory)
         ->toBeLessThan(160 * 1024 * 1024);
+    $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
+    mkdir($path);
     try {
-        $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
-        mkdir($path);
         file_put_contents("{$path}/items.csv", "number,name,kind,unit\n".str_repeat("A,x,bolt,y\n", 2000));
         app(App\Actions\Import\ImportFolder::class)->handle($path, $this->shop->as(App\Access\Role::Planner));
         $this->fail('It went in.');

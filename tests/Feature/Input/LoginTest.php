@@ -3,6 +3,7 @@
 use App\Access\Role;
 use App\Http\FormMark;
 use App\Models\User;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 
@@ -73,7 +74,7 @@ it('slows down who tries one account, however its name is written', function () 
         ]);
     }
     login($this, 'planner', 'pace')->assertSessionHasErrors('login');
-    expect(session('errors')->first('login'))->toContain('Too many tries')->and(auth()->check())->toBeFalse();
+    expect(session('errors')->first('login'))->toContain('Too many tries')->and(Auth::check())->toBeFalse();
     // from another address as well: it is the account that is counted
     login($this, 'planner', 'pace', '10.0.0.2')->assertSessionHasErrors('login');
     login($this, 'buyer', 'pace')->assertSessionHasNoErrors();

@@ -93,12 +93,12 @@ function shelfOrder(object $test): array
 
 it('gives what an order waits for at least its rank, for parts and for machines', function () {
     [$others, $shelf, $box] = shelfOrder($this);
-    $castings = fn (Order $order): string => (string) collect(ShopState::now()->allocated)
+    $castings = fn (Order $order): string => (string) collect(ShopState::now()->parts->allocated)
         ->first(
             fn (Allocated $row): bool => $row->need->order === $order->id
                 && $row->need->item === $this->shop->item('CAST-48')->id,
         )->fromStock;
-    expect(ShopState::now()->waitsFor($box->id))->toContain($shelf->id);
+    expect(ShopState::now()->parts->waitsFor($box->id))->toContain($shelf->id);
     expect($castings($shelf))->toBe('0.000000')->and($castings($others[0]))->not->toBe('0.000000');
     app(PlaceInRank::class)->handle(
         $box->id,

@@ -131,7 +131,7 @@ it('shows scrap to the order that waits for the part', function () {
     DB::table('balances')->where('item_id', $this->shop->item('LID-9')->id)->update(['quantity' => 0]);
     $part = $this->shop->order('LID-9', '6'); // two lids each
     DB::table('orders')->where('id', $part->id)->update(['for_order_id' => $parent->id]);
-    $missing = fn (): string => collect(ShopState::now()->allocated)->filter(
+    $missing = fn (): string => collect(ShopState::now()->parts->allocated)->filter(
         fn ($row): bool => $row->need->order === $parent->id && $row->need->item === $part->item_id,
     )
         ->map(fn ($row): string => Amount::plain($row->missing))->implode(',');

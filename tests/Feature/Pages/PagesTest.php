@@ -5,6 +5,7 @@ use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Models\Order;
 use App\Models\WorkCentre;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 
@@ -95,7 +96,7 @@ it('lets nobody in without a login, and each role do what the one map says', fun
         }
         $method = $route->methods()[0];
         $uri = '/'.preg_replace(['/\{what\}/', '/\{\w+\}/'], ['machine', '1'], $route->uri());
-        auth()->logout();
+        Auth::logout();
         $status = $this->call($method, $uri)->getStatusCode();
         expect($status)->toBe(302, "nobody on {$route->getName()}");
         $deeds = array_map(fn (string $middleware): Deed => Deed::from(substr($middleware, 4)),

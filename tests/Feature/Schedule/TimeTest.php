@@ -11,6 +11,7 @@ use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
 use KeepPace\Core\Refused;
@@ -169,7 +170,7 @@ it('gives dispatch lists as page, paper, CSV and feed, all with the same rows', 
     expect($csv[0])->toContain('Setup family')->and($csv)->toHaveCount(3)->and($csv[1][3])->toBe('218')->and($csv[1][1])->toBe('2026-11-24T09:00:00+00:00');
     $pdf = (string) $user->get('/dispatch/1/list.pdf')->assertHeader('Content-Type', 'application/pdf')->getContent();
     expect(substr($pdf, 0, 5))->toBe('%PDF-')->and(strlen($pdf))->toBeGreaterThan(3000);
-    auth()->logout();
+    Auth::logout();
     $feed = URL::signedRoute('dispatch.feed', ['centre' => 1]);
     $calendar = Reader::read((string) $this->get($feed)->assertOk()->getContent());
     expect($calendar->select('VEVENT'))->toHaveCount(2)->and((string) $calendar->select('VEVENT')[0]->SUMMARY)->toBe('218 10 Cut');

@@ -10,6 +10,7 @@ use App\Models\Lot;
 use App\Models\OrderComponent;
 use App\Models\Slip;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 

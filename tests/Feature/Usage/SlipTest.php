@@ -5,6 +5,7 @@ use App\Models\Booking;
 use App\Models\Order;
 use App\Models\Slip;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** @param  list<Order>  $orders */
 function slipFor(object $test, array $orders, string $part = 'whole', array $over = []): Slip
