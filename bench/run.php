@@ -15,7 +15,9 @@ $database = $kind === 'parts' ? 'year' : $kind;
 putenv("DB_DATABASE=keep_pace_{$database}");
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = "keep_pace_{$database}";
 require __DIR__.'/../vendor/autoload.php';
-require __DIR__.'/Year.php';
+foreach (['Bulk', 'YearStock', 'YearDemand', 'YearStep', 'YearOrder', 'Year'] as $part) {
+    require __DIR__."/{$part}.php";
+}
 require __DIR__.'/Web.php';
 require __DIR__.'/Pages.php';
 require __DIR__.'/Components.php';

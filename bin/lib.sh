@@ -4,7 +4,10 @@ set -euo pipefail
 ROOT=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
 cd "$ROOT"
 VAR=${PACE_VAR:-$ROOT/var} # another folder runs a second shop beside the first
-mkdir -p "$VAR" storage/app storage/logs storage/framework/{cache/data,sessions,views} bootstrap/cache
+STORAGE=$ROOT/storage
+[ -z "${PACE_VAR:-}" ] || STORAGE=$VAR/storage
+export PACE_STORAGE=$STORAGE
+mkdir -p "$VAR" "$STORAGE"/{app,logs} "$STORAGE"/framework/{cache/data,sessions,views} bootstrap/cache
 export COMPOSER_ALLOW_SUPERUSER=1 DEBIAN_FRONTEND=noninteractive
 
 say() { printf '%s\n' "$*"; }
@@ -117,9 +120,10 @@ own() { [ "$(id -u)" != 0 ] || chown -R "$1" "${@:2}"; }
 # as_web COMMAND...: runs it as the user PHP runs as
 as_web() { if [ "$WEB_USER" = "$(id -un)" ]; then "$@"; else runuser -u "$WEB_USER" -- "$@"; fi; }
 
+DB_HOME=$VAR # where data folders lie
 # db_prepare NAME FIRST_PORT: a data folder in var/NAME and a free loopback port; sets DB_PORT, DB_SOCKET, DB_COMMAND
 db_prepare() {
-    local dir=$VAR/$1 run
+    local dir=$DB_HOME/$1 run
     own_users
     run=/run/keep-pace-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
     [ -w /run ] || run=/tmp/keep-pace-$(id -u)-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
@@ -149,7 +153,7 @@ db_prepare() {
 
 # db_answers NAME COMMAND...: waits until it does, as long as the command says that it runs
 db_answers() {
-    local dir=$VAR/$1 i; shift
+    local dir=$DB_HOME/$1 i; shift
     for i in $(seq 1 150); do
         mariadb-admin --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" ping > /dev/null 2>&1 && return 0
         # a data folder of before had a root without a password

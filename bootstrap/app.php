@@ -14,7 +14,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Support\Facades\Route;
 
-return Application::configure(basePath: dirname(__DIR__))
+$app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php',
         // without a session: it answers when the database does not
         then: fn () => Route::get('/up', [UpController::class, 'show'])->name('up'))
@@ -31,3 +31,8 @@ return Application::configure(basePath: dirname(__DIR__))
         Refusals::render($exceptions);
     })
     ->create();
+
+// a second shop from this folder, and each process of the tests, writes views, logs and files in a folder of its own
+$storage = getenv('PACE_STORAGE');
+
+return is_string($storage) && $storage !== '' ? $app->useStoragePath($storage) : $app;

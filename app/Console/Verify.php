@@ -15,20 +15,13 @@ class Verify extends Command
 
     public function handle(): int
     {
-        $found = 0;
         if (DB::transactionLevel() === 0) {
             DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ'); // one snapshot for all rules
         }
-        DB::transaction(function () use (&$found): void {
-            foreach (Checks::all() as $rule => $sql) {
-                foreach (DB::select($sql) as $row) {
-                    $this->line("{$rule}: {$row->difference}");
-                    $found++;
-                }
-            }
-        });
-        $this->line($found === 0 ? 'Verified: '.count(Checks::all()).' rules hold.' : "{$found} differences.");
+        $found = DB::transaction(Checks::differences(...));
+        array_map($this->line(...), $found);
+        $this->line($found === [] ? 'Verified: '.count(Checks::all()).' rules hold.' : count($found).' differences.');
 
-        return $found === 0 ? self::SUCCESS : self::FAILURE;
+        return $found === [] ? self::SUCCESS : self::FAILURE;
     }
 }

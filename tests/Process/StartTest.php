@@ -11,7 +11,7 @@ beforeEach(function () {
     foreach (glob(dirname(__DIR__, 2).'/var/stamp-*') ?: [] as $stamp) {
         copy($stamp, $this->var.'/'.basename($stamp));
     }
-    $this->port = random_int(41000, 49000);
+    $this->port = Ports::free();
 });
 
 afterEach(fn () => (new Process(['rm', '-rf', $this->var]))->run());

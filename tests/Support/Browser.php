@@ -22,7 +22,7 @@ final class Browser
 
     public function __construct(private readonly string $base)
     {
-        $port = random_int(10000, 19000);
+        $port = Ports::free();
         $this->profile = sys_get_temp_dir().'/keep-pace-browser-'.bin2hex(random_bytes(6));
         $this->chromedriver = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
         $this->chromedriver->start();

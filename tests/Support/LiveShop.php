@@ -17,15 +17,29 @@ final class LiveShop
     /** A Tuesday on which the shop works, as in the feature tests. */
     private const MORNING = '2026-11-24 09:00';
 
+    private const ROOT = __DIR__.'/../..';
+
+    private readonly string $database;
+
+    private readonly string $port;
+
+    private readonly string $passwordFile;
+
+    private readonly int $webPort;
+
+    private ?Process $web = null;
+
+    /** Seconds the plant's clock is ahead of the machine's. */
     private int $clock;
 
     /** @param  string|null  $port  of another database server than that of the tests */
     public function __construct(
-        private readonly string $database,
+        string $name,
         bool $serve = false,
         ?string $port = null,
         ?string $passwordFile = null,
     ) {
+        $this->database = Instance::database($name);
         $this->passwordFile = $passwordFile ?? (string) getenv('DB_PASSWORD_FILE');
         $this->setClock(self::MORNING);
         $this->port = $port ?? (string) (getenv('DB_PORT') ?: '33070');
@@ -35,9 +49,11 @@ final class LiveShop
             trim((string) file_get_contents($this->passwordFile)),
             [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
         );
-        $this->db->exec("DROP DATABASE IF EXISTS `{$database}`; CREATE DATABASE `{$database}`; USE `{$database}`");
+        $this->db->exec("DROP DATABASE IF EXISTS `{$this->database}`");
+        $this->db->exec("CREATE DATABASE `{$this->database}`");
+        $this->db->exec("USE `{$this->database}`");
         $this->fill();
-        $this->webPort = random_int(20000, 50000);
+        $this->webPort = Ports::free();
         $this->url = "http://127.0.0.1:{$this->webPort}";
         if ($serve) {
             $this->serve();
@@ -80,17 +96,9 @@ final class LiveShop
         return $process->mustRun()->getOutput();
     }
 
-    private readonly string $port;
-
-    private readonly string $passwordFile;
-
-    private readonly int $webPort;
-
-    private ?Process $web = null;
-
     public function artisan(string ...$command): string
     {
-        $process = new Process(['php', '-d', 'auto_prepend_file='.__DIR__.'/clock.php', 'artisan', ...$command], dirname(__DIR__, 2), $this->env(), null, 120);
+        $process = $this->process('-d', 'auto_prepend_file='.__DIR__.'/clock.php', 'artisan', ...$command);
         $process->mustRun();
 
         return $process->getOutput();
@@ -99,8 +107,14 @@ final class LiveShop
     /** Starts a PHP script in the application, in a process of its own. */
     public function php(string $code): Process
     {
-        $boot = 'require "tests/Support/clock.php"; $app = require "bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $shop = new Tests\Support\Shop; ';
-        $process = new Process(['php', '-r', $boot.$code], dirname(__DIR__, 2), $this->env(), null, 120);
+        $boot = <<<'PHP'
+            require "tests/Support/clock.php";
+            $app = require "bootstrap/app.php";
+            $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+            $shop = new Tests\Support\Shop;
+
+            PHP;
+        $process = $this->process('-r', $boot.$code);
         $process->start();
 
         return $this->processes[] = $process;
@@ -123,8 +137,16 @@ final class LiveShop
 
     public function serve(): void
     {
-        $this->web = new Process(['php', '-d', 'opcache.enable_cli=1', '-d', 'pcov.enabled=0', '-S', "127.0.0.1:{$this->webPort}", '-t',
-            'public', 'tests/Support/router.php'], dirname(__DIR__, 2), $this->env(), null, null);
+        $this->web = $this->process(
+            '-d',
+            'opcache.file_cache_only=0',
+            '-S',
+            "127.0.0.1:{$this->webPort}",
+            '-t',
+            'public',
+            'tests/Support/router.php',
+        );
+        $this->web->setTimeout(null);
         $this->web->start();
         $this->processes[] = $this->web;
         for ($i = 0; $i < 100 && ! Ports::answers($this->webPort); $i++) {
@@ -143,12 +165,27 @@ final class LiveShop
         $this->clock = (new \DateTimeImmutable($at, new \DateTimeZone('Europe/Dublin')))->getTimestamp() - time();
     }
 
+    /** PHP that keeps what it compiled, for the many short ones of a test. */
+    private function process(string ...$arguments): Process
+    {
+        return new Process(['php', ...Instance::OPCACHE, ...$arguments], self::ROOT, $this->env(), null, 120);
+    }
+
     /** @return array<string, string> */
     private function env(): array
     {
-        return ['DB_DATABASE' => $this->database, 'DB_PORT' => $this->port, 'DB_PASSWORD_FILE' => $this->passwordFile, 'APP_ENV' => 'production', 'APP_DEBUG' => 'false',
-            'QUEUE_CONNECTION' => 'sync', 'CACHE_STORE' => 'database', 'SESSION_DRIVER' => 'database',
+        return [
+            'DB_DATABASE' => $this->database,
+            'DB_PORT' => $this->port,
+            'DB_PASSWORD_FILE' => $this->passwordFile,
+            'APP_ENV' => 'production',
+            'APP_DEBUG' => 'false',
+            'QUEUE_CONNECTION' => 'sync',
+            'CACHE_STORE' => 'database',
+            'SESSION_DRIVER' => 'database',
+            'PACE_TEST_CLOCK' => (string) $this->clock,
             // years, since the browser's clock is the machine's and it drops a cookie that has run out
-            'PACE_TEST_CLOCK' => (string) $this->clock, 'SESSION_MINUTES' => '5256000'];
+            'SESSION_MINUTES' => '5256000',
+        ];
     }
 }

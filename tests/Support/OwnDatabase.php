@@ -20,7 +20,7 @@ final class OwnDatabase
         $this->var = sys_get_temp_dir().'/keep-pace-database-'.bin2hex(random_bytes(5));
         mkdir($this->var, 0700);
         $this->passwordFile = "{$this->var}/db.password";
-        $this->start((string) random_int(35000, 39000));
+        $this->start((string) Ports::free());
     }
 
     /** As a power cut would: nothing is written any more. */

@@ -31,6 +31,7 @@ use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
 use App\Models\User;
+use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -213,13 +214,6 @@ final class Shop
     /** Lines of differences pace:verify finds. @return list<string> */
     public function differences(): array
     {
-        $found = [];
-        foreach (\App\Verify\Checks::all() as $rule => $sql) {
-            foreach (DB::select($sql) as $row) {
-                $found[] = "{$rule}: {$row->difference}";
-            }
-        }
-
-        return $found;
+        return Checks::differences();
     }
 }

@@ -101,9 +101,26 @@ it('answers every deed that is sent with nothing, or with everything malformed a
  */
 function takesWords(Route $route): bool
 {
-    return in_array($route->getName(), ['station.start', 'orders.close', 'board.by-rank', 'board.undo', 'board.redo', 'plans.again', 'plans.live', 'plans.destroy', 'absence.back',
-        'promise.destroy', 'board.unpin', 'reservations.destroy', 'slips.destroy',
-        'covers.destroy', 'plans.store', 'purchases.destroy'], true);
+    return in_array($route->getName(), [
+        'station.start',
+        'orders.close',
+        'board.by-rank',
+        'board.undo',
+        'board.redo',
+        'board.unpin',
+        'plans.store',
+        'plans.again',
+        'plans.live',
+        'plans.destroy',
+        'absence.back',
+        'promise.destroy',
+        'reservations.destroy',
+        'slips.destroy',
+        'covers.destroy',
+        'purchases.destroy',
+        'people.lock',
+        'people.unlock',
+    ], true);
 }
 
 it('answers every deed with one field malformed', function (string $name) {

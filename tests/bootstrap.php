@@ -1,0 +1,5 @@
+<?php
+
+require dirname(__DIR__).'/vendor/autoload.php';
+
+Tests\Support\Instance::begin();
