@@ -5,74 +5,71 @@ namespace App\Verify;
 /** A reversal takes back what its booking did, and a closed period stays as it is. */
 final class BookingRules
 {
-    /** @return array<string, string> SQL by what must hold */
-    public static function all(): array
-    {
-        return [
-            'a reversal takes back every move' => <<<'SQL'
-                SELECT CONCAT('booking ', o.booking_id, ' move ', o.id, ' is not taken back by ', r.id) AS difference
-                FROM bookings r
-                JOIN moves o ON o.booking_id = r.reverses_id
-                LEFT JOIN moves n ON n.reverses_id = o.id AND n.item_id = o.item_id AND n.lot_id = o.lot_id
-                    AND n.quantity = o.quantity AND n.value = o.value AND n.from_place_id = o.to_place_id
-                    AND n.to_place_id = o.from_place_id
-                WHERE n.id IS NULL
-                SQL,
-            'a reversal has no move of its own' => <<<'SQL'
-                SELECT CONCAT('reversal ', r.id, ': move ', m.id) AS difference
-                FROM bookings r
-                JOIN moves m ON m.booking_id = r.id
-                LEFT JOIN moves o ON o.id = m.reverses_id
-                WHERE (r.reverses_id IS NOT NULL AND (o.id IS NULL OR o.booking_id <> r.reverses_id))
-                    OR (r.kind = 'lines_reversed' AND o.id IS NULL)
-                SQL,
-            'a move taken back is the exact negative' => <<<'SQL'
-                SELECT CONCAT('move ', n.id, ' takes back ', o.id) AS difference
-                FROM moves n
-                JOIN moves o ON o.id = n.reverses_id
-                WHERE n.item_id <> o.item_id OR n.lot_id <> o.lot_id OR n.owner_id <> o.owner_id
-                    OR n.quantity <> o.quantity OR n.value <> o.value OR n.from_place_id <> o.to_place_id
-                    OR n.to_place_id <> o.from_place_id OR n.from_condition <> o.to_condition
-                    OR n.to_condition <> o.from_condition
-                SQL,
-            'a reversal takes back cost' => <<<'SQL'
-                SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', cost_entries') AS difference
-                FROM bookings r
-                JOIN (
-                    SELECT booking_id, SUM(IF(kind = 'material', 0, cents)) AS c
-                    FROM cost_entries
-                    GROUP BY booking_id
-                ) o ON o.booking_id = r.reverses_id
-                LEFT JOIN (
-                    SELECT booking_id, SUM(IF(kind = 'material', 0, cents)) AS c
-                    FROM cost_entries
-                    GROUP BY booking_id
-                ) n ON n.booking_id = r.id
-                WHERE o.c <> 0 - COALESCE(n.c, 0)
-                SQL,
-            'nothing is booked in a period after its close' => <<<'SQL'
-                SELECT CONCAT('booking ', b.id, ' on ', b.booked_on, ', closed up to ', p.ends_on) AS difference
-                FROM bookings b
-                JOIN periods p ON b.booked_on <= p.ends_on AND b.id > p.last_booking_id
-                SQL,
-            'a reversal takes back counts' => <<<'SQL'
-                SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', step_entries') AS difference
-                FROM bookings r
-                JOIN (
-                    SELECT booking_id, SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d,
-                        SUM(machine_minutes) AS e
-                    FROM step_entries
-                    GROUP BY booking_id
-                ) o ON o.booking_id = r.reverses_id
-                LEFT JOIN (
-                    SELECT booking_id, SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d,
-                        SUM(machine_minutes) AS e
-                    FROM step_entries
-                    GROUP BY booking_id
-                ) n ON n.booking_id = r.id
-                WHERE o.a <> 0 - COALESCE(n.a, 0) OR o.b <> 0 - COALESCE(n.b, 0) OR o.c <> 0 - COALESCE(n.c, 0)
-                    OR o.d <> 0 - COALESCE(n.d, 0) OR o.e <> 0 - COALESCE(n.e, 0)
-                SQL,
-        ];
-    }
+    /** @var array<string, string> SQL by what must hold */
+    public const ALL = [
+        'a reversal takes back every move' => <<<'SQL'
+            SELECT CONCAT('booking ', o.booking_id, ' move ', o.id, ' is not taken back by ', r.id) AS difference
+            FROM bookings r
+            JOIN moves o ON o.booking_id = r.reverses_id
+            LEFT JOIN moves n ON n.reverses_id = o.id AND n.item_id = o.item_id AND n.lot_id = o.lot_id
+                AND n.quantity = o.quantity AND n.value = o.value AND n.from_place_id = o.to_place_id
+                AND n.to_place_id = o.from_place_id
+            WHERE n.id IS NULL
+            SQL,
+        'a reversal has no move of its own' => <<<'SQL'
+            SELECT CONCAT('reversal ', r.id, ': move ', m.id) AS difference
+            FROM bookings r
+            JOIN moves m ON m.booking_id = r.id
+            LEFT JOIN moves o ON o.id = m.reverses_id
+            WHERE (r.reverses_id IS NOT NULL AND (o.id IS NULL OR o.booking_id <> r.reverses_id))
+                OR (r.kind = 'lines_reversed' AND o.id IS NULL)
+            SQL,
+        'a move taken back is the exact negative' => <<<'SQL'
+            SELECT CONCAT('move ', n.id, ' takes back ', o.id) AS difference
+            FROM moves n
+            JOIN moves o ON o.id = n.reverses_id
+            WHERE n.item_id <> o.item_id OR n.lot_id <> o.lot_id OR n.owner_id <> o.owner_id
+                OR n.quantity <> o.quantity OR n.value <> o.value OR n.from_place_id <> o.to_place_id
+                OR n.to_place_id <> o.from_place_id OR n.from_condition <> o.to_condition
+                OR n.to_condition <> o.from_condition
+            SQL,
+        'a reversal takes back cost' => <<<'SQL'
+            SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', cost_entries') AS difference
+            FROM bookings r
+            JOIN (
+                SELECT booking_id, SUM(IF(kind = 'material', 0, cents)) AS c
+                FROM cost_entries
+                GROUP BY booking_id
+            ) o ON o.booking_id = r.reverses_id
+            LEFT JOIN (
+                SELECT booking_id, SUM(IF(kind = 'material', 0, cents)) AS c
+                FROM cost_entries
+                GROUP BY booking_id
+            ) n ON n.booking_id = r.id
+            WHERE o.c <> 0 - COALESCE(n.c, 0)
+            SQL,
+        'nothing is booked in a period after its close' => <<<'SQL'
+            SELECT CONCAT('booking ', b.id, ' on ', b.booked_on, ', closed up to ', p.ends_on) AS difference
+            FROM bookings b
+            JOIN periods p ON b.booked_on <= p.ends_on AND b.id > p.last_booking_id
+            SQL,
+        'a reversal takes back counts' => <<<'SQL'
+            SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', step_entries') AS difference
+            FROM bookings r
+            JOIN (
+                SELECT booking_id, SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d,
+                    SUM(machine_minutes) AS e
+                FROM step_entries
+                GROUP BY booking_id
+            ) o ON o.booking_id = r.reverses_id
+            LEFT JOIN (
+                SELECT booking_id, SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d,
+                    SUM(machine_minutes) AS e
+                FROM step_entries
+                GROUP BY booking_id
+            ) n ON n.booking_id = r.id
+            WHERE o.a <> 0 - COALESCE(n.a, 0) OR o.b <> 0 - COALESCE(n.b, 0) OR o.c <> 0 - COALESCE(n.c, 0)
+                OR o.d <> 0 - COALESCE(n.d, 0) OR o.e <> 0 - COALESCE(n.e, 0)
+            SQL,
+    ];
 }

@@ -11,13 +11,13 @@ final class Checks
     public static function all(): array
     {
         return [
-            ...StockRules::all(),
-            ...BookingRules::all(),
-            ...OrderRules::all(),
-            ...CoverRules::all(),
-            ...ValueRules::all(),
+            ...StockRules::ALL,
+            ...BookingRules::ALL,
+            ...OrderRules::ALL,
+            ...CoverRules::ALL,
+            ...ValueRules::ALL,
             ...NumberRules::all(),
-            ...PlanRules::all(),
+            ...PlanRules::ALL,
         ];
     }
 

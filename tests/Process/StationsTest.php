@@ -35,12 +35,12 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             fn (Process $station): string => trim($station->getOutput()),
             $stations,
         )))->toBe(['done']);
-        $live = new PDO(
-            "mysql:host=127.0.0.1;port={$database->port};dbname=keep_pace_stations",
+        $books = new PDO(
+            "mysql:host=127.0.0.1;port={$database->port};dbname={$live->database}",
             'keep_pace',
             trim((string) file_get_contents($database->passwordFile)),
         );
-        $value = fn (string $sql): string => (string) $live->query($sql)->fetchColumn();
+        $value = fn (string $sql): string => (string) $books->query($sql)->fetchColumn();
         expect($value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'"))->toBe('120')
             ->and((float) $value(
                 "SELECT SUM(quantity) FROM balances JOIN items ON items.id = item_id WHERE number = 'BRG-25'",
@@ -52,7 +52,7 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             [
                 'DB_PORT' => $database->port,
                 'DB_PASSWORD_FILE' => $database->passwordFile,
-                'DB_DATABASE' => 'keep_pace_stations',
+                'DB_DATABASE' => $live->database,
                 'APP_ENV' => 'production',
             ],
             null,

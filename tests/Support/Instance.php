@@ -20,6 +20,15 @@ final class Instance
         'opcache.file_cache_only=1',
     ];
 
+    private const FOLDERS = [
+        'app',
+        'logs',
+        'opcache',
+        'framework/cache/data',
+        'framework/sessions',
+        'framework/views',
+    ];
+
     /** Which process of a parallel run this is; 0 when it is the only one. */
     public static function token(): string
     {
@@ -37,9 +46,7 @@ final class Instance
         $storage = (getenv('PACE_VAR') ?: dirname(__DIR__, 2).'/var').'/test-storage-'.self::token();
         $files = new Filesystem;
         $files->remove($storage);
-        foreach (['app', 'logs', 'opcache', 'framework/cache/data', 'framework/sessions', 'framework/views'] as $folder) {
-            $files->mkdir("{$storage}/{$folder}");
-        }
+        $files->mkdir(array_map(fn (string $folder): string => "{$storage}/{$folder}", self::FOLDERS));
         // processes that a test starts are given what stands in all three
         putenv("PACE_STORAGE={$storage}");
         $_ENV['PACE_STORAGE'] = $_SERVER['PACE_STORAGE'] = $storage;

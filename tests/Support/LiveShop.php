@@ -19,7 +19,7 @@ final class LiveShop
 
     private const ROOT = __DIR__.'/../..';
 
-    private readonly string $database;
+    public readonly string $database;
 
     private readonly string $port;
 
