@@ -7,8 +7,8 @@ use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Schedule\KeepUp;
 use App\Actions\Stock\GoodsIn;
 use App\Models\OrderComponent;
+use App\Models\Person;
 use App\Models\Place;
-use App\Models\User;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
 use App\Queries\Shortages\ShortageList;
@@ -97,7 +97,7 @@ function released(int $count): array
     if (count($there) + count($running) >= $count) {
         return array_slice([...$running, ...$there], 0, $count);
     }
-    $as = fn (Role $role): User => User::query()->where('role', $role->value)->firstOrFail();
+    $as = fn (Role $role): Person => Person::inRole($role);
     $ids = DB::table('orders')->where('state', 'firm')->orderBy('id')->limit($count - count($running))->pluck('id')->map(intval(...))->all();
     app(KeepUp::class)->once(function () use ($ids, $running, $as): void {
         $store = (int) Place::query()->where('kind', 'store')->orderByDesc('id')->value('id');

@@ -68,7 +68,7 @@ final class Year
             ->map(fn ($id): int => (int) $id)->all();
         $this->stock = new YearStock($this->bulk, $this->places);
         $this->unit = (int) DB::table('units')->where('code', 'pc')->value('id');
-        $this->person = (int) DB::table('users')->value('id');
+        $this->person = (int) DB::table('people')->value('id');
         $this->orderNumber = 1 + (int) DB::table('numberings')->where('code', 'order')->value('next') + 1000;
     }
 

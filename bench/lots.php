@@ -13,8 +13,8 @@ use App\Actions\Stock\ScrapStock;
 use App\Demo\People;
 use App\Models\Balance;
 use App\Models\Item;
+use App\Models\Person;
 use App\Models\Place;
-use App\Models\User;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -27,7 +27,7 @@ Artisan::call('pace:import', ['folder' => 'demo']);
 
 $item = Item::query()->where('number', 'SS-15')->firstOrFail();
 $place = Place::query()->where('code', 'RACK')->firstOrFail();
-$by = User::query()->where('role', Role::Storekeeper->value)->firstOrFail();
+$by = Person::inRole(Role::Storekeeper);
 $token = fn (): string => (string) Str::uuid();
 
 /** Brings the item to so many lots, booked as one opening would be. */

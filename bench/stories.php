@@ -8,8 +8,9 @@
  */
 
 use App\Access\Role;
+use App\Demo\People;
 use App\Demo\Story;
-use App\Models\User;
+use App\Models\Person;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Date;
@@ -30,11 +31,11 @@ for ($day = 0; $day < (int) $option('days', '365'); $day++) {
     Date::setTestNow($moment);
     Artisan::call('migrate:fresh', ['--force' => true]);
     App\Demo\People::make();
-    $people = User::all()->keyBy(fn (User $user): string => $user->role->value);
+    $people = People::byRole();
     $says = [];
     try {
         $story = app(Story::class);
-        $story->play((int) $option('weeks', '6'), fn (Role $role): User => $people[$role->value], fn () => null);
+        $story->play((int) $option('weeks', '6'), fn (Role $role): Person => $people[$role->value], fn () => null);
         Artisan::call('pace:verify') === 0 ?: $says[] = trim(Artisan::output());
         $put = count($story->tries->refused);
         if ($put * 10 > $story->tries->done) {

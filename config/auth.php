@@ -1,9 +1,9 @@
 <?php
 
 return [
-    'defaults' => ['guard' => 'web', 'passwords' => 'users'],
-    'guards' => ['web' => ['driver' => 'session', 'provider' => 'users']],
-    'providers' => ['users' => ['driver' => 'eloquent', 'model' => App\Models\User::class]],
+    'defaults' => ['guard' => 'web', 'passwords' => 'people'],
+    'guards' => ['web' => ['driver' => 'session', 'provider' => 'people']],
+    'providers' => ['people' => ['driver' => 'eloquent', 'model' => App\Models\Person::class]],
     'passwords' => [],
     'password_timeout' => 10800,
 ];

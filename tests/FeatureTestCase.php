@@ -47,7 +47,7 @@ abstract class FeatureTestCase extends TestCase
         });
         DB::listen(function ($query) use (&$looking): void {
             if ($looking && preg_match('/^\s*(insert|update|delete|replace)/i', $query->sql) === 1
-                && preg_match('/`(sessions|cache|cache_locks|users)`/', $query->sql) !== 1) {
+                && preg_match('/`(sessions|cache|cache_locks|people)`/', $query->sql) !== 1) {
                 throw new \LogicException("A GET wrote: {$query->sql}");
             }
         });

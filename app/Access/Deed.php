@@ -26,6 +26,7 @@ enum Deed: string
     case Reverse = 'reverse';
     case Import = 'import';
     case People = 'people';
+    case SeeMoney = 'see-money';
 
     public function label(): string
     {
@@ -51,6 +52,7 @@ enum Deed: string
             self::Reverse => 'reverse bookings',
             self::Import => 'import files',
             self::People => 'say who may log in',
+            self::SeeMoney => 'see what things cost',
         };
     }
 }

@@ -2,7 +2,7 @@
 
 namespace App\Access;
 
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\RateLimiter;
 
 /**
@@ -15,7 +15,7 @@ final readonly class LoginBrake
 
     private const BY_ADDRESS = 60;
 
-    public function __construct(private ?User $user, private string $address)
+    public function __construct(private ?Person $user, private string $address)
     {
     }
 

@@ -32,12 +32,54 @@ enum Role: string
     {
         return match ($this) {
             self::Supervisor => Deed::cases(),
-            self::Planner => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover, Deed::ChangeOrder, Deed::Plan, Deed::SayAbsent, Deed::Promise, Deed::Reserve, Deed::Purchase, Deed::Release, Deed::Import],
-            self::Storekeeper => [Deed::Look, Deed::Issue, Deed::GoodsIn, Deed::Receive, Deed::Ship, Deed::Reverse],
-            self::Operator => [Deed::Look, Deed::Report, Deed::SayAbsent],
-            self::Buyer => [Deed::Look, Deed::GoodsIn, Deed::Purchase],
-            self::Sales => [Deed::Look, Deed::EnterCustomerOrder, Deed::Cover, Deed::Promise],
-            self::CostClerk => [Deed::Look, Deed::Close, Deed::Value, Deed::Reverse],
+            self::Planner => [
+                Deed::Look,
+                Deed::EnterCustomerOrder,
+                Deed::Cover,
+                Deed::ChangeOrder,
+                Deed::Plan,
+                Deed::SayAbsent,
+                Deed::Promise,
+                Deed::Reserve,
+                Deed::Purchase,
+                Deed::Release,
+                Deed::Import,
+                Deed::SeeMoney,
+            ],
+            self::Storekeeper => [
+                Deed::Look,
+                Deed::Issue,
+                Deed::GoodsIn,
+                Deed::Receive,
+                Deed::Ship,
+                Deed::Reverse,
+                Deed::SeeMoney,
+            ],
+            self::Operator => [
+                Deed::Look,
+                Deed::Report,
+                Deed::SayAbsent,
+            ],
+            self::Buyer => [
+                Deed::Look,
+                Deed::GoodsIn,
+                Deed::Purchase,
+                Deed::SeeMoney,
+            ],
+            self::Sales => [
+                Deed::Look,
+                Deed::EnterCustomerOrder,
+                Deed::Cover,
+                Deed::Promise,
+                Deed::SeeMoney,
+            ],
+            self::CostClerk => [
+                Deed::Look,
+                Deed::Close,
+                Deed::Value,
+                Deed::Reverse,
+                Deed::SeeMoney,
+            ],
         };
     }
 }

@@ -6,7 +6,7 @@ use App\Access\Role;
 use App\Demo\People;
 use App\Demo\Story;
 use App\Models\Booking;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Console\Command;
 
 /** Fills an empty database with the demo: its folder of files, then a year of bookings on a set clock. */
@@ -27,9 +27,9 @@ class Demo extends Command
         if ($this->option('people')) {
             return self::SUCCESS;
         }
-        $people = User::all()->keyBy(fn (User $user): string => $user->role->value);
+        $people = People::byRole();
         $weeks = max(1, (int) $this->option('weeks'));
-        $story->play($weeks, fn (Role $role): User => $people[$role->value], function (int $day) use ($weeks): void {
+        $story->play($weeks, fn (Role $role): Person => $people[$role->value], function (int $day) use ($weeks): void {
             if ($day % 70 === 0) {
                 $this->line('  week '.intdiv($day, 7)." of {$weeks}");
             }

@@ -6,7 +6,7 @@ use App\Access\Deed;
 use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Console\Command;
 use KeepPace\Core\Naming\Code;
 
@@ -25,7 +25,7 @@ class ImportFiles extends Command
 
             return self::FAILURE;
         }
-        $by = User::query()->firstWhere('login_key', Code::keyOf((string) $this->option('as')));
+        $by = Person::query()->firstWhere('login_key', Code::keyOf((string) $this->option('as')));
         if ($by === null || ! $by->may(Deed::Import)) {
             $this->error("{$this->option('as')} is nobody who may import files.");
 

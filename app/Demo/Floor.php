@@ -15,9 +15,9 @@ use App\Models\Cover;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
+use App\Models\Person;
 use App\Models\Place;
 use App\Models\Purchase;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -28,7 +28,7 @@ use KeepPace\Core\Stock\Condition;
 /** What storekeeper and operators do in the story. */
 final class Floor
 {
-    /** @var callable(Role): User */
+    /** @var callable(Role): Person */
     private $as;
 
     private Dice $dice;
@@ -43,7 +43,7 @@ final class Floor
     {
     }
 
-    /** @param  callable(Role): User  $as */
+    /** @param  callable(Role): Person  $as */
     public function begin(callable $as, Dice $dice, Tries $tries): void
     {
         $this->as = $as;

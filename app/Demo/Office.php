@@ -17,7 +17,7 @@ use App\Actions\Schedule\LoadByRank;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Shop\Deliveries;
@@ -30,7 +30,7 @@ use KeepPace\Core\Quantity\Amount;
 /** What sales desk, planner, buyer and supervisor do in the story. */
 final class Office
 {
-    /** @var callable(Role): User */
+    /** @var callable(Role): Person */
     private $as;
 
     private Dice $dice;
@@ -59,7 +59,7 @@ final class Office
     {
     }
 
-    /** @param  callable(Role): User  $as */
+    /** @param  callable(Role): Person  $as */
     public function begin(callable $as, Dice $dice, Tries $tries): void
     {
         $this->as = $as;

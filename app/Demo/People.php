@@ -3,7 +3,8 @@
 namespace App\Demo;
 
 use App\Access\Role;
-use App\Models\User;
+use App\Access\Roles;
+use App\Models\Person;
 
 /** The people of the demo, one for each role, with a password that is told at the login. */
 final class People
@@ -21,12 +22,23 @@ final class People
     public static function make(): void
     {
         foreach (Role::cases() as $role) {
-            User::query()->firstOrCreate(['login' => $role->value], [
+            $person = Person::query()->firstOrCreate(['login' => $role->value], [
                 'name' => self::NAMES[$role->value],
-                'role' => $role,
                 'password' => self::PASSWORD,
                 'is_demo' => true,
             ]);
+            $person->setRoles(Roles::of($role));
         }
+    }
+
+    /** @return array<string, Person> who has it, by role */
+    public static function byRole(): array
+    {
+        $people = [];
+        foreach (Role::cases() as $role) {
+            $people[$role->value] = Person::inRole($role);
+        }
+
+        return $people;
     }
 }

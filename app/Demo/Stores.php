@@ -33,11 +33,11 @@ use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
+use App\Models\Person;
 use App\Models\Place;
 use App\Models\Plan;
 use App\Models\Purchase;
 use App\Models\Question;
-use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
@@ -47,7 +47,7 @@ use KeepPace\Core\Stock\ScrapClass;
 /** What goes otherwise than planned with parts in the last weeks of the story, one of each kind. */
 final class Stores
 {
-    /** @var callable(Role): User */
+    /** @var callable(Role): Person */
     private $as;
 
     private Dice $dice;
@@ -57,7 +57,7 @@ final class Stores
     /** @var array<int, true> */
     private array $done = [];
 
-    /** @param  callable(Role): User  $as */
+    /** @param  callable(Role): Person  $as */
     public function begin(callable $as, Dice $dice, Tries $tries): void
     {
         $this->as = $as;

@@ -5,7 +5,7 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Schedule\KeepUp;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
@@ -30,7 +30,7 @@ final class Story
      * Tells the story up to now.
      *
      * @param  int  $weeks  whole ones before the running week
-     * @param  callable(Role): User  $as
+     * @param  callable(Role): Person  $as
      * @param  callable(int): void  $progress  told each day
      */
     public function play(int $weeks, callable $as, callable $progress): void

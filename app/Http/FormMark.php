@@ -2,7 +2,7 @@
 
 namespace App\Http;
 
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 
@@ -18,7 +18,7 @@ final class FormMark
         $user = Auth::user();
         $fields = [
             'token' => (string) Str::uuid(),
-            '_by' => $user instanceof User ? self::of($user) : '',
+            '_by' => $user instanceof Person ? self::of($user) : '',
             'form' => $form,
         ];
 
@@ -30,13 +30,13 @@ final class FormMark
     }
 
     /** Tells persons apart without saying who they are. */
-    public static function of(User $user): string
+    public static function of(Person $user): string
     {
         return substr(hash_hmac('sha256', "form of person {$user->id}", config()->string('app.key')), 0, 20);
     }
 
     /** Whether what was typed into a form is this person's, to be given back. */
-    public static function isOf(mixed $mark, User $user): bool
+    public static function isOf(mixed $mark, Person $user): bool
     {
         return is_string($mark) && hash_equals(self::of($user), $mark);
     }

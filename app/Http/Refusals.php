@@ -3,7 +3,7 @@
 namespace App\Http;
 
 use App\Actions\Bookings\JustBooked;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -101,7 +101,7 @@ final class Refusals
     private static function tokenGone(Request $request): JsonResponse|RedirectResponse
     {
         $user = $request->user();
-        if (! $user instanceof User) {
+        if (! $user instanceof Person) {
             return $request
                 ->routeIs('login.store') ? to_route('login')
                 ->with('said', 'The page had been open for long. Log in again.')

@@ -27,6 +27,8 @@ final readonly class Shape
         'calendars.update' => ['week.*.*', 'remove.*'],
         'bookings.lines' => ['moves.*'],
         'import.store' => ['files.*'],
+        'people.store' => ['roles.*'],
+        'people.update' => ['roles.*'],
     ];
 
     /** @param  array<array-key, mixed>  $input  @param  list<string>  $lists */

@@ -22,6 +22,12 @@ final readonly class Typed
         return (string) ($this->isMine() ? old($field) : $else);
     }
 
+    /** Whether a word of several was ticked. */
+    public function ticks(string $field, string $word, bool $else): bool
+    {
+        return $this->isMine() ? in_array($word, (array) old($field), true) : $else;
+    }
+
     /** The sentence beside the field, where there is one. */
     public function why(string $field): ?string
     {

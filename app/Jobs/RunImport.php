@@ -6,7 +6,7 @@ use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
 use App\Actions\Import\Problem;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -39,7 +39,7 @@ class RunImport implements ShouldQueue
             glob("{$row->folder}/*") ?: []));
         $this->keep(['state' => 'running', 'doing' => 'Reading', 'lines_total' => $lines]);
         try {
-            $result = $import->handle($row->folder, User::query()->findOrFail($row->user_id), function (string $doing, int $done): void {
+            $result = $import->handle($row->folder, Person::query()->findOrFail($row->user_id), function (string $doing, int $done): void {
                 $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
             });
             $this->keep([

@@ -4,7 +4,7 @@ namespace App\Jobs;
 
 use App\Actions\Schedule\PlanChanges;
 use App\Actions\Schedule\WhatIf;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
 use Illuminate\Bus\Queueable;
@@ -60,7 +60,7 @@ class RunSearch implements ShouldQueue
             return;
         }
         $name = 'Search of '.now(config()->string('pace.zone'))->format('H:i');
-        $plan = $whatIf->found($name, "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.", User::query()->findOrFail($row->user_id), $found->schedule->steps, $facts);
+        $plan = $whatIf->found($name, "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.", Person::query()->findOrFail($row->user_id), $found->schedule->steps, $facts);
         $this->end([
             'plan_id' => $plan->id,
             'cost' => $found->cost,

@@ -22,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $user_id
  * @property int|null $worked_by
  * @property int|null $reverses_id
- * @property-read User $user
+ * @property-read Person $user
  * @property-read Order|null $order
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Move> $moves
  * @property-read \Illuminate\Database\Eloquent\Collection<int, StepEntry> $stepEntries
@@ -43,10 +43,10 @@ class Booking extends Model
         return ['entered_at' => 'immutable_datetime', 'kind' => BookingKind::class];
     }
 
-    /** @return BelongsTo<User, $this> */
+    /** @return BelongsTo<Person, $this> */
     public function user(): BelongsTo
     {
-        return $this->belongsTo(User::class);
+        return $this->belongsTo(Person::class);
     }
 
     /** @return BelongsTo<Order, $this> */

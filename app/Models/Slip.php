@@ -22,8 +22,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $version
  * @property \Illuminate\Support\Carbon $created_at
  * @property \Illuminate\Support\Carbon $updated_at
- * @property-read User $user
- * @property-read User $changedBy
+ * @property-read Person $user
+ * @property-read Person $changedBy
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SlipLine> $lines
  */
 class Slip extends Model
@@ -32,16 +32,16 @@ class Slip extends Model
 
     protected $guarded = [];
 
-    /** @return BelongsTo<User, $this> */
+    /** @return BelongsTo<Person, $this> */
     public function user(): BelongsTo
     {
-        return $this->belongsTo(User::class);
+        return $this->belongsTo(Person::class);
     }
 
-    /** @return BelongsTo<User, $this> */
+    /** @return BelongsTo<Person, $this> */
     public function changedBy(): BelongsTo
     {
-        return $this->belongsTo(User::class, 'changed_by');
+        return $this->belongsTo(Person::class, 'changed_by');
     }
 
     /** @return HasMany<SlipLine, $this> */

@@ -6,12 +6,14 @@ use App\Access\Deed;
 use App\Actions\Bookings\JustBooked;
 use App\Actions\Schedule\KeepUp;
 use App\Http\FormMark;
-use App\Models\User;
+use App\Models\Person;
+use App\View\Printed;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Events\RouteMatched;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 
 class AppServiceProvider extends ServiceProvider
@@ -27,8 +29,9 @@ class AppServiceProvider extends ServiceProvider
         Event::listen(RouteMatched::class, fn () => $this->app->make(JustBooked::class)->begin());
         Model::shouldBeStrict(! $this->app->environment('production'));
         foreach (Deed::cases() as $deed) {
-            Gate::define($deed->value, fn (User $user): bool => $user->may($deed));
+            Gate::define($deed->value, fn (Person $user): bool => $user->may($deed));
         }
+        View::share('print', new Printed);
         // a token makes a form safe to send twice; nothing is booked under a refused one, so each page shows new ones
         Blade::directive('token', fn (string $form): string => '<?php echo '.FormMark::class."::fields({$form}); ?>");
     }

@@ -17,7 +17,7 @@ final class ProductTrail
     {
         return DB::table('product_changes AS c')
             ->join('bookings AS b', 'b.id', 'c.booking_id')
-            ->join('users AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.user_id')
             ->where('c.kind', $kind)
             ->where('c.record_id', $record)
             ->orderByDesc('c.id')

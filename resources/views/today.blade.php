@@ -9,7 +9,7 @@
         <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
         <a href="{{ route('ship.index') }}">{{ $w($today->counts['shippable'], 'line', 'lines') }} to be shipped</a>.
         <a href="{{ route('questions.index') }}" @class(['soon' => $today->questionCount > 0])>{{ $w($today->questionCount, 'question is', 'questions are') }} open</a>.
-        <span class="sub" style="font-size:.95rem">Last booking {{ \App\Wording\When::ago($today->lastBooking) }}.</span>
+        <span class="sub" style="font-size:.95rem">Last booking {{ $print->ago($today->lastBooking) }}.</span>
     </p>
     <div class="halves today">
         <section>
@@ -21,11 +21,11 @@
         <section>
             <h2>Can be released</h2>
             @include('orders.short-list', ['rows' => $today->release, 'none' => 'No firm order has its parts.', 'pace' => true])
-            @if ($today->questions->isNotEmpty())<h2>Open questions</h2><table class="list"><thead><tr><th>Since</th><th>What</th><th>Of</th></tr></thead><tbody>@foreach ($today->questions as $row)<tr><td class="tight">{{ \App\Wording\When::ago($row->opened_at) }}</td><td class="rest" title="{{ $row->says }}"><a href="{{ $row->kind === 'short' ? route('orders.show', $row->order_id) : route('questions.index') }}">{{ $row->says }}</a></td><td class="tight">{{ $row->role }}</td></tr>@endforeach</tbody></table>@endif
+            @if ($today->questions->isNotEmpty())<h2>Open questions</h2><table class="list"><thead><tr><th>Since</th><th>What</th><th>Of</th></tr></thead><tbody>@foreach ($today->questions as $row)<tr><td class="tight">{{ $print->ago($row->opened_at) }}</td><td class="rest" title="{{ $print->says($row->says) }}"><a href="{{ $row->kind === 'short' ? route('orders.show', $row->order_id) : route('questions.index') }}">{{ $print->says($row->says) }}</a></td><td class="tight">{{ $row->role }}</td></tr>@endforeach</tbody></table>@endif
             <h2>Not covered</h2>
             @if ($today->uncovered->count === 0)<div class="none">Every customer line is covered.</div>@else
             <table class="list"><thead><tr><th>Line</th><th>Customer</th><th>Item</th><th>Promised</th></tr></thead><tbody>
-                @foreach ($today->uncovered->rows->take(7) as $line)<tr><td class="tight"><a class="num" href="{{ route('customer-orders.show', $line->customer_order_id) }}">{{ $line->number }}/{{ $line->position }}</a></td><td class="cut">{{ $line->customer }}</td><td class="cut"><x-amount :of="$line->quantity" :unit="$line->unit" /> {{ $line->item_name }}</td><td class="tight">{{ \App\Wording\When::day($line->promised_on) }}</td></tr>@endforeach
+                @foreach ($today->uncovered->rows->take(7) as $line)<tr><td class="tight"><a class="num" href="{{ route('customer-orders.show', $line->customer_order_id) }}">{{ $line->number }}/{{ $line->position }}</a></td><td class="cut">{{ $line->customer }}</td><td class="cut"><x-amount :of="$line->quantity" :unit="$line->unit" /> {{ $line->item_name }}</td><td class="tight">{{ $print->day($line->promised_on) }}</td></tr>@endforeach
             </tbody></table>@endif
             <h2>Outside the house</h2>
             @if ($today->outside->isEmpty())<div class="none">Nothing is at a supplier.</div>@else

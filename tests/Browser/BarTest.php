@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Access\Roles;
 use App\Http\Bar\Subject;
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Support\Browser;
@@ -39,7 +40,7 @@ it('leads each role to all its pages by clicks', function () {
     $pages = 'starts-with(@aria-label, "Pages of")';
     foreach (Role::cases() as $role) {
         $browser = $this->browser->login($role->value);
-        $of = array_map(fn (Subject $subject): string => $subject->value, Subject::of($role));
+        $of = array_map(fn (Subject $subject): string => $subject->value, Subject::of(Roles::of($role)));
         expect(array_keys(rowOfBar($browser, 'header nav')))->toBe($of, $role->value);
         $seen = [];
         foreach ($of as $subject) {

@@ -232,15 +232,19 @@ it('keeps the data before it changes it, and brings it back', function () {
 
         return trim($process->mustRun()->getOutput());
     };
+    foreach (['items', 'routing_steps', 'order_steps'] as $table) {
+        $sql("ALTER TABLE keep_pace.{$table} RENAME COLUMN lead_time_days TO lead_days");
+    }
     $sql(
-        "DELETE FROM keep_pace.migrations WHERE migration LIKE '%_people_keep_their_own_passwords'; UPDATE keep_pace.users SET name = 'Ada of before'; ALTER TABLE keep_pace.users DROP locked_at, DROP must_change, DROP is_demo",
+        "DELETE FROM keep_pace.migrations WHERE migration LIKE '%_lead_time_days'; "
+            ."UPDATE keep_pace.people SET name = 'Ada of before'",
     );
     $process = served($this, []);
     expect($process->getOutput())->toContain('Keeping the data as it is in');
     ended($this, $process);
     $dumps = glob("{$this->var}/dumps/*.sql.gz") ?: [];
     expect($dumps)->toHaveCount(1)->and(substr(sprintf('%o', fileperms($dumps[0])), -3))->toBe('600');
-    $sql("UPDATE keep_pace.users SET name = 'Ada of after'");
+    $sql("UPDATE keep_pace.people SET name = 'Ada of after'");
     $restore = new Process(
         ['bash', 'bin/restore', $dumps[0]],
         dirname(__DIR__, 2),
@@ -257,7 +261,7 @@ it('keeps the data before it changes it, and brings it back', function () {
     );
     $restore->mustRun();
     expect($restore->getOutput())->toContain('rules hold')->toContain('What was there is in')
-        ->and($sql('SELECT name FROM keep_pace.users'))->toBe('Ada of before')
+        ->and($sql('SELECT name FROM keep_pace.people'))->toBe('Ada of before')
         ->and(glob("{$this->var}/dumps/*-before-restore.sql.gz"))->toHaveCount(1);
     file_put_contents("{$this->var}/half.sql.gz", substr((string) file_get_contents($dumps[0]), 0, 3000));
     $restore = new Process(
@@ -270,6 +274,6 @@ it('keeps the data before it changes it, and brings it back', function () {
     $restore->run();
     expect($restore->getErrorOutput())
         ->toContain('is not a whole dump')
-        ->and($sql('SELECT name FROM keep_pace.users'))
+        ->and($sql('SELECT name FROM keep_pace.people'))
         ->toBe('Ada of before');
 });

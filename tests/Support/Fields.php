@@ -78,7 +78,7 @@ final class Fields
         'worked' => '1',
         'with_servants' => '1',
         'login' => 'new-one',
-        'role' => 'buyer',
+        'roles' => ['buyer'],
         'password' => 'seven slow kettles',
         'present' => 'pace',
         'new' => 'seven slow kettles',

@@ -24,7 +24,7 @@ final class Locks
         'item_stock',
         'numberings',
         'plans',
-        'users', // people: their own deeds lock nothing else
+        'people', // their own deeds lock nothing else
     ];
 
     /** @var list<array{table: string, ids: list<int>, afterWrite: string}> */

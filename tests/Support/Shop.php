@@ -29,8 +29,8 @@ use App\Models\Lot;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
+use App\Models\Person;
 use App\Models\Place;
-use App\Models\User;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -38,9 +38,9 @@ use Illuminate\Support\Str;
 /** The deeds of the shop in one line each, for tests. */
 final class Shop
 {
-    public function as(Role $role): User
+    public function as(Role $role): Person
     {
-        return User::query()->where('role', $role->value)->firstOrFail();
+        return Person::inRole($role);
     }
 
     public function item(string $number): Item

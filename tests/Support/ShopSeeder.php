@@ -3,8 +3,9 @@
 namespace Tests\Support;
 
 use App\Access\Role;
+use App\Access\Roles;
 use App\Actions\Import\ImportFolder;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Database\Seeder;
 
 /** The demo's people, product data and opening stock. */
@@ -13,8 +14,13 @@ class ShopSeeder extends Seeder
     public function run(ImportFolder $import): void
     {
         foreach (Role::cases() as $role) {
-            User::query()->create(['login' => $role->value, 'name' => ucfirst($role->label()), 'role' => $role, 'password' => 'pace']);
+            $person = Person::query()->create([
+                'login' => $role->value,
+                'name' => ucfirst($role->label()),
+                'password' => 'pace',
+            ]);
+            $person->setRoles(Roles::of($role));
         }
-        $import->handle(base_path('demo'), User::query()->where('role', 'planner')->firstOrFail());
+        $import->handle(base_path('demo'), Person::inRole(Role::Planner));
     }
 }

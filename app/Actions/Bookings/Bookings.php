@@ -5,7 +5,7 @@ namespace App\Actions\Bookings;
 use App\Actions\Schedule\KeepUp;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +28,7 @@ final class Bookings
      * @param  string|null  $bookedOn  the day it counts for; null = today
      * @param  PeriodLock  $period  when the period is locked
      */
-    public function once(BookingKind $kind, string $token, User $by, Closure $work, string $reason = '', ?int $reverses = null,
+    public function once(BookingKind $kind, string $token, Person $by, Closure $work, string $reason = '', ?int $reverses = null,
         ?string $bookedOn = null, PeriodLock $period = PeriodLock::First): Booking
     {
         [$token, $fingerprint] = explode('.', "{$token}.");

@@ -4,7 +4,7 @@ namespace App\Actions\Bookings;
 
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -16,7 +16,7 @@ final class ClosePeriod
     }
 
     /** @throws Refused when the day lies ahead, or before what is closed already */
-    public function handle(string $endsOn, string $token, User $by): Booking
+    public function handle(string $endsOn, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::PeriodClosed, $token, $by, function (Ledger $ledger) use ($endsOn, $by): void {
             $closed = DB::table('periods')->max('ends_on');

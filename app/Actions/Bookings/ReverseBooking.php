@@ -11,9 +11,9 @@ use App\Models\CustomerOrderLine;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\Person;
 use App\Models\Purchase;
 use App\Models\Question;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +32,7 @@ final class ReverseBooking
      *
      * @throws Refused
      */
-    public function handle(int $bookingId, string $reason, string $token, User $by, ?string $bookedOn = null): Booking
+    public function handle(int $bookingId, string $reason, string $token, Person $by, ?string $bookedOn = null): Booking
     {
         return $this->bookings->once(BookingKind::Reversal, $token, $by, function (Ledger $ledger) use ($bookingId): void {
             $booking = Booking::query()->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')->lockForUpdate()

@@ -6,9 +6,9 @@ use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;
+use App\Models\Person;
 use App\Models\Place;
 use App\Models\Purchase;
-use App\Models\User;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
@@ -25,7 +25,7 @@ final class ReverseLines
      *
      * @throws Refused
      */
-    public function handle(int $bookingId, array $moveIds, string $reason, string $token, User $by): Booking
+    public function handle(int $bookingId, array $moveIds, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::LinesReversed, $token, $by, function (Ledger $ledger) use ($bookingId, $moveIds): void {
             $booking = Booking::query()->with('coverEntries.cover')->lockForUpdate()->findOrFail($bookingId);

@@ -10,7 +10,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -29,7 +29,7 @@ final class CoverLines
      *
      * @throws Refused
      */
-    public function handle(array $lineIds, CoverBy $by, ?string $quantity, bool $withParts, string $token, User $user): Booking
+    public function handle(array $lineIds, CoverBy $by, ?string $quantity, bool $withParts, string $token, Person $user): Booking
     {
         return $this->bookings->once(BookingKind::Cover, $token, $user,
             function (Ledger $ledger) use ($lineIds, $by, $quantity, $withParts): void {

@@ -10,7 +10,7 @@ use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -23,7 +23,7 @@ final class TieToOrder
     }
 
     /** @throws Refused */
-    public function tie(int $lineId, int $orderId, string $quantity, string $token, User $by): Booking
+    public function tie(int $lineId, int $orderId, string $quantity, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use ($lineId, $orderId, $quantity): void {
             $customerOrder = CustomerOrder::query()->lockForUpdate()
@@ -52,7 +52,7 @@ final class TieToOrder
     }
 
     /** @throws Refused when nothing is left to untie */
-    public function untie(int $coverId, string $reason, string $token, User $by): Booking
+    public function untie(int $coverId, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use ($coverId, $reason): void {
             $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);

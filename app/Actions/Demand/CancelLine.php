@@ -10,7 +10,7 @@ use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
@@ -29,7 +29,7 @@ final class CancelLine
      *
      * @throws Refused
      */
-    public function handle(int $lineId, int $version, string $then, ?int $otherLine, string $reason, string $token, User $by): Booking
+    public function handle(int $lineId, int $version, string $then, ?int $otherLine, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by, function (Ledger $ledger) use ($lineId, $version, $then, $otherLine, $reason): void {
             $heads = CustomerOrder::query()->whereIn('id', CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]))->select('customer_order_id'))->orderBy('id')->lockForUpdate()->get()->keyBy('id');

@@ -10,7 +10,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -23,7 +23,7 @@ final class ChangeCustomerLine
     }
 
     /** @throws Refused */
-    public function handle(int $lineId, int $version, string $quantity, string $promisedOn, string $token, User $by): Booking
+    public function handle(int $lineId, int $version, string $quantity, string $promisedOn, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by,
             function (Ledger $ledger) use ($lineId, $version, $quantity, $promisedOn): void {

@@ -9,7 +9,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\Item;
-use App\Models\User;
+use App\Models\Person;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
@@ -26,7 +26,7 @@ final class EnterCustomerOrder
      *
      * @throws Refused with a sentence beside each field that is wrong
      */
-    public function handle(array $head, array $lines, string $token, User $by): Booking
+    public function handle(array $head, array $lines, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::CustomerOrder, $token, $by, function (Ledger $ledger) use ($head, $lines): void {
             $items = Item::query()

@@ -11,7 +11,7 @@ use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -29,7 +29,7 @@ final class ShipLines
      *
      * @throws Refused
      */
-    public function handle(int $customerOrderId, array $lines, string $token, User $by): Booking
+    public function handle(int $customerOrderId, array $lines, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Ship, $token, $by, function (Ledger $ledger) use ($customerOrderId, $lines): void {
             $order = CustomerOrder::query()->with('customer')->lockForUpdate()->findOrFail($customerOrderId);

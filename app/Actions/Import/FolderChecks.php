@@ -3,7 +3,7 @@
 namespace App\Actions\Import;
 
 use App\Access\Deed;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\StepAlternatives;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
@@ -34,11 +34,11 @@ final class FolderChecks
     /** @var array<string, string> numbers as first seen, by key */
     private array $spelt = [];
 
-    private function __construct(private readonly Folder $folder, private readonly User $by)
+    private function __construct(private readonly Folder $folder, private readonly Person $by)
     {
     }
 
-    public static function run(Folder $folder, User $by): void
+    public static function run(Folder $folder, Person $by): void
     {
         $self = new self($folder, $by);
         $self->load();

@@ -9,7 +9,7 @@ use App\Actions\Schedule\KeepUp;
 use App\Actions\Stock\SetStandardCost;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Str;
 
 /** Reads a folder of CSV files, checks all of it first, and writes all of it or nothing. */
@@ -25,7 +25,7 @@ final class ImportFolder
      *
      * @throws ImportRefused with every problem; nothing is written then
      */
-    public function handle(string $path, User $by, ?callable $progress = null): ImportResult
+    public function handle(string $path, Person $by, ?callable $progress = null): ImportResult
     {
         $progress ??= function (string $doing, int $done): void {
         };

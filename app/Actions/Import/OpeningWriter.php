@@ -10,9 +10,9 @@ use App\Actions\Stock\Lots;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\Person;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
@@ -48,7 +48,7 @@ final class OpeningWriter
     }
 
     /** @param  callable(string, int): void  $progress */
-    public function write(Folder $folder, Ledger $ledger, ImportResult $result, User $by, callable $progress): void
+    public function write(Folder $folder, Ledger $ledger, ImportResult $result, Person $by, callable $progress): void
     {
         $this->items = [];
         $this->steps = [];
@@ -151,7 +151,7 @@ final class OpeningWriter
         }
     }
 
-    private function orders(Folder $folder, Ledger $ledger, ImportResult $result, User $by): void
+    private function orders(Folder $folder, Ledger $ledger, ImportResult $result, Person $by): void
     {
         foreach ($folder->rows['orders'] ?? [] as $line => $row) {
             $item = $this->item($row['item']);
@@ -183,7 +183,7 @@ final class OpeningWriter
     }
 
     /** @param  array<string, ?string>  $row */
-    private function halfDone(Folder $folder, Ledger $ledger, Order $order, array $row, int $line, User $by): void
+    private function halfDone(Folder $folder, Ledger $ledger, Order $order, array $row, int $line, Person $by): void
     {
         $order->released_at = now()->toImmutable();
         $order->released_by = $by->id;

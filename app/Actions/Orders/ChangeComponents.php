@@ -7,7 +7,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -19,7 +19,7 @@ final class ChangeComponents
     {
     }
 
-    public function change(int $componentId, int $version, string $quantity, string $token, User $by): Booking
+    public function change(int $componentId, int $version, string $quantity, string $token, Person $by): Booking
     {
         $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
 
@@ -41,7 +41,7 @@ final class ChangeComponents
     }
 
     /** Another item instead of what is still open of a component; what was used of it stays. */
-    public function swap(int $componentId, int $version, int $itemId, string $quantity, string $reason, string $token, User $by): Booking
+    public function swap(int $componentId, int $version, int $itemId, string $quantity, string $reason, string $token, Person $by): Booking
     {
         $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
 
@@ -69,7 +69,7 @@ final class ChangeComponents
     }
 
     public function add(int $orderId, int $version, int $itemId, string $quantity, ?string $unit, int $stepNumber, string $token,
-        User $by): Booking
+        Person $by): Booking
     {
         return $this->change->handle($orderId, $version, $token, $by,
             function (Ledger $ledger, Order $order) use ($itemId, $quantity, $unit, $stepNumber): string {

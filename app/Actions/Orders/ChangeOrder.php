@@ -5,7 +5,7 @@ namespace App\Actions\Orders;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use KeepPace\Core\Planning\OrderState;
@@ -25,7 +25,7 @@ final class ChangeOrder
     }
 
     /** Quantity, due date, rank, held. @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to */
-    public function head(int $id, int $version, array $to, string $token, User $by): Booking
+    public function head(int $id, int $version, array $to, string $token, Person $by): Booking
     {
         return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($to): string {
             $follow = '';
@@ -74,7 +74,7 @@ final class ChangeOrder
         return $over->isEmpty() ? '' : ' More is issued than it takes now: '.$over->join(', ', ' and ').'. Bring it back to stores, or leave it as used.';
     }
 
-    public function cancel(int $id, int $version, string $reason, string $token, User $by): Booking
+    public function cancel(int $id, int $version, string $reason, string $token, Person $by): Booking
     {
         return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($reason): string {
             if ($order->state !== OrderState::Firm && $order->state !== OrderState::Released) {

@@ -7,7 +7,7 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -25,7 +25,7 @@ final class CloseOrder
     }
 
     /** @throws Refused */
-    public function handle(int $id, string $token, User $by): Booking
+    public function handle(int $id, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Close, $token, $by, function (Ledger $ledger) use ($id): void {
             $order = Order::query()->with('item')->lockForUpdate()->findOrFail($id);

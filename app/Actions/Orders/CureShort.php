@@ -10,7 +10,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
@@ -28,7 +28,7 @@ final class CureShort
      *
      * @throws Refused when it is not short by so many, or stock has not that many
      */
-    public function handle(int $id, int $version, string $how, string $quantity, string $reason, string $token, User $by): Booking
+    public function handle(int $id, int $version, string $how, string $quantity, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Remake, $token, $by, function (Ledger $ledger) use ($id, $version, $how, $quantity, $reason): void {
             $lost = self::lost($id);

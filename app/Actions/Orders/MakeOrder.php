@@ -7,7 +7,7 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\User;
+use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 
 /** Makes an order for the shelf. */
@@ -18,7 +18,7 @@ final class MakeOrder
     }
 
     /** @throws \KeepPace\Core\Refusal */
-    public function handle(int $itemId, string $quantity, ?string $unit, ?string $dueOn, bool $withParts, string $token, User $by): Booking
+    public function handle(int $itemId, string $quantity, ?string $unit, ?string $dueOn, bool $withParts, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::OrderMade, $token, $by,
             function (Ledger $ledger) use ($itemId, $quantity, $unit, $dueOn, $withParts): void {

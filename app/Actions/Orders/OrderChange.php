@@ -8,7 +8,7 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Closure;
 use KeepPace\Core\Refused;
 
@@ -27,7 +27,7 @@ final class OrderChange
      * @throws ChangedMeanwhile
      * @throws Refused when the order is no longer open
      */
-    public function handle(int|Closure $id, int $version, string $token, User $by, Closure $work, string $reason = ''): Booking
+    public function handle(int|Closure $id, int $version, string $token, Person $by, Closure $work, string $reason = ''): Booking
     {
         return $this->bookings->once(BookingKind::OrderChanged, $token, $by, function (Ledger $ledger) use ($id, $version, $work): void {
             $id = $id instanceof Closure ? $id() : $id;

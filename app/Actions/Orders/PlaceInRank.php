@@ -10,7 +10,7 @@ use App\Actions\Schedule\Effect;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -30,7 +30,7 @@ final class PlaceInRank
      *
      * @throws Refused
      */
-    public function handle(int $id, ?int $before, string $token, User $by, bool $withServants = false): Booking
+    public function handle(int $id, ?int $before, string $token, Person $by, bool $withServants = false): Booking
     {
         return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use (
             $id,

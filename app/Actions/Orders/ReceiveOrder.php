@@ -10,8 +10,8 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\Person;
 use App\Models\Place;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
@@ -30,7 +30,7 @@ final class ReceiveOrder
      *
      * @throws Refused
      */
-    public function handle(int $orderId, string $quantity, int $placeId, string $codes, string $token, User $by): Booking
+    public function handle(int $orderId, string $quantity, int $placeId, string $codes, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Receive, $token, $by,
             function (Ledger $ledger) use ($orderId, $quantity, $placeId, $codes): void {

@@ -8,7 +8,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\Rates;
@@ -29,7 +29,7 @@ final class ReleaseOrders
      *
      * @throws Refused with all the reasons of all the orders; none is released then
      */
-    public function handle(array $ids, ?string $shortReason, string $token, User $by): Booking
+    public function handle(array $ids, ?string $shortReason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Release, $token, $by, function (Ledger $ledger) use ($ids, $shortReason, $by): void {
             sort($ids);
@@ -71,7 +71,7 @@ final class ReleaseOrders
         });
     }
 
-    private function release(Ledger $ledger, Order $order, User $by, ?string $shortReason): void
+    private function release(Ledger $ledger, Order $order, Person $by, ?string $shortReason): void
     {
         $this->cost->freeze($order);
         $first = $order->steps()->firstOrFail();

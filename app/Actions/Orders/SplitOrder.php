@@ -13,7 +13,7 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
@@ -35,7 +35,7 @@ final class SplitOrder
     }
 
     /** @throws Refused when so many pieces have begun already */
-    public function handle(int $id, int $version, string $pieces, string $reason, string $token, User $by): Booking
+    public function handle(int $id, int $version, string $pieces, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Split, $token, $by, function (Ledger $ledger) use ($id, $version, $pieces, $by): void {
             $parts = Order::query()->where('for_order_id', $id)->pluck('id')->all();
@@ -74,7 +74,7 @@ final class SplitOrder
         }, $reason);
     }
 
-    private function head(Ledger $ledger, Order $order, BigDecimal $part, User $by): Order
+    private function head(Ledger $ledger, Order $order, BigDecimal $part, Person $by): Order
     {
         $new = new Order($order->only(['item_id', 'structure_id', 'routing_id', 'due_on', 'rank', 'for_order_id', 'owner_id', 'remake_of_id', 'short_reason', 'is_held']));
         $new->fill(['number' => Numbers::next('order'), 'quantity' => (string) $part, 'state' => $order->released_at === null ? 'firm' : 'released', 'split_from_id' => $order->id, 'made_by_id' => $ledger->booking->id,

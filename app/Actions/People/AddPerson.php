@@ -3,11 +3,12 @@
 namespace App\Actions\People;
 
 use App\Access\Role;
+use App\Access\Roles;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Naming\Code;
@@ -23,37 +24,24 @@ final class AddPerson
     /**
      * @param  bool  $isGiven  somebody else chose the password: it is changed at the first login
      *
-     * @throws Refused when the login is taken
+     * @throws Refused when the login is taken, or somebody who works here has one already
      */
-    public function handle(
-        string $name,
-        string $login,
-        Role $role,
-        string $password,
-        bool $isGiven,
-        string $token,
-        User $by,
-    ): Booking {
-        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use (
-            $name,
-            $login,
-            $role,
-            $password,
-            $isGiven
-        ): void {
-            self::make($name, $login, $role, $password, $isGiven);
-            $ledger->says("{$name} may log in as {$login}, {$role->label()}.");
+    public function handle(NewLogin $new, bool $isGiven, string $token, Person $by): Booking
+    {
+        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($new, $isGiven): void {
+            $person = self::make($new, $isGiven);
+            $ledger->says("{$person->name} may log in as {$new->login}, {$new->roles->label()}.");
         });
     }
 
     /** The first of all, who lets the others in. @throws Refused when there is somebody already */
-    public function first(string $name, string $login, string $password): User
+    public function first(string $name, string $login, string $password): Person
     {
-        return DB::transaction(function () use ($name, $login, $password): User {
-            if (User::query()->exists()) {
+        return DB::transaction(function () use ($name, $login, $password): Person {
+            if (Person::whoLogIn()->exists()) {
                 throw Refused::because('There is somebody already who can let others in.');
             }
-            $user = self::make($name, $login, Role::Supervisor, $password, false);
+            $user = self::make(new NewLogin($name, $login, Roles::of(Role::Supervisor), $password), false);
             $this->bookings->once(BookingKind::Person, (string) Str::uuid(), $user, fn (Ledger $ledger) => $ledger
                 ->says("{$name} is the first who may log in, as {$login}."));
 
@@ -61,18 +49,30 @@ final class AddPerson
         });
     }
 
-    private static function make(string $name, string $login, Role $role, string $password, bool $isGiven): User
+    private static function make(NewLogin $new, bool $isGiven): Person
     {
-        if (User::query()->where('login_key', Code::keyOf($login))->exists()) {
-            throw Refused::because("Somebody logs in as {$login} already.", 'login');
+        if (Person::query()->where('login_key', Code::keyOf($new->login))->exists()) {
+            throw Refused::because("Somebody logs in as {$new->login} already.", 'login');
+        }
+        $person = self::who($new);
+        $person->fill(['login' => $new->login, 'password' => $new->password, 'must_change' => $isGiven])->save();
+        $person->setRoles($new->roles);
+
+        return $person;
+    }
+
+    /** Somebody new, or somebody who has worked here without a login. */
+    private static function who(NewLogin $new): Person
+    {
+        if ($new->works === null) {
+            return new Person(['name' => $new->name]);
+        }
+        $person = Person::query()->lockForUpdate()->find($new->works)
+            ?? throw Refused::because('That person is not there any more.', 'works');
+        if ($person->login !== null) {
+            throw Refused::because("{$person->name} logs in as {$person->login} already.", 'works');
         }
 
-        return User::query()->create([
-            'name' => $name,
-            'login' => $login,
-            'role' => $role,
-            'password' => $password,
-            'must_change' => $isGiven,
-        ]);
+        return $person;
     }
 }

@@ -6,7 +6,7 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\Hash;
 use KeepPace\Core\Refused;
 
@@ -22,7 +22,7 @@ final class ChangePassword
      *
      * @throws Refused when the present password is another
      */
-    public function handle(string $present, string $new, string $session, string $token, User $by): Booking
+    public function handle(string $present, string $new, string $session, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use (
             $present,
@@ -30,7 +30,7 @@ final class ChangePassword
             $session,
             $by
         ): void {
-            $user = User::query()->lockForUpdate()->findOrFail($by->id);
+            $user = Person::query()->lockForUpdate()->findOrFail($by->id);
             if (! Hash::check($present, $user->password)) {
                 throw Refused::because('That is not your present password.', 'present');
             }

@@ -3,16 +3,16 @@
 namespace App\Actions\People;
 
 use App\Access\Deed;
-use App\Access\Role;
+use App\Access\Roles;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Refused;
 
-/** A person gets another role, is locked or let in again, or gets a new password from somebody else. */
+/** A person gets other roles, is locked or let in again, or gets a new password from somebody else. */
 final class ChangePerson
 {
     public function __construct(private readonly Bookings $bookings)
@@ -20,23 +20,23 @@ final class ChangePerson
     }
 
     /** @throws Refused */
-    public function role(int $id, Role $role, string $token, User $by): Booking
+    public function roles(int $id, Roles $roles, string $token, Person $by): Booking
     {
-        return $this->change($id, $token, $by, function (User $user) use ($role): string {
-            if ($user->role === $role) {
-                throw Refused::because("{$user->name} is {$role->label()} already.", 'role');
+        return $this->change($id, $token, $by, function (Person $user) use ($roles): string {
+            $was = $user->roles();
+            if ($was->equals($roles)) {
+                throw Refused::because("{$user->name} is {$roles->label()} already.", 'roles');
             }
-            $was = $user->role->label();
-            $user->role = $role;
+            $user->setRoles($roles);
 
-            return "{$user->name} is {$role->label()} now, before {$was}.";
+            return "{$user->name} is {$roles->label()} now, before {$was->label()}.";
         });
     }
 
     /** Ends what is open and lets nobody in by this login. @throws Refused */
-    public function lock(int $id, string $reason, string $token, User $by): Booking
+    public function lock(int $id, string $reason, string $token, Person $by): Booking
     {
-        return $this->change($id, $token, $by, function (User $user) use ($by): string {
+        return $this->change($id, $token, $by, function (Person $user) use ($by): string {
             if ($user->id === $by->id) {
                 throw Refused::because('You cannot lock yourself out. Somebody else has to.');
             }
@@ -51,9 +51,9 @@ final class ChangePerson
     }
 
     /** @throws Refused */
-    public function unlock(int $id, string $token, User $by): Booking
+    public function unlock(int $id, string $token, Person $by): Booking
     {
-        return $this->change($id, $token, $by, function (User $user): string {
+        return $this->change($id, $token, $by, function (Person $user): string {
             if ($user->locked_at === null) {
                 throw Refused::because("{$user->name} is not locked.");
             }
@@ -64,9 +64,9 @@ final class ChangePerson
     }
 
     /** Gives a password that is changed at the next login; all that is open is ended. @throws Refused */
-    public function reset(int $id, string $password, string $token, User $by): Booking
+    public function reset(int $id, string $password, string $token, Person $by): Booking
     {
-        return $this->change($id, $token, $by, function (User $user) use ($password): string {
+        return $this->change($id, $token, $by, function (Person $user) use ($password): string {
             $user->fill(['password' => $password, 'must_change' => true, 'is_demo' => false]);
             Sessions::end($user->id);
 
@@ -74,12 +74,12 @@ final class ChangePerson
         });
     }
 
-    /** @param  \Closure(User): string  $work */
-    private function change(int $id, string $token, User $by, \Closure $work, string $reason = ''): Booking
+    /** @param  \Closure(Person): string  $work */
+    private function change(int $id, string $token, Person $by, \Closure $work, string $reason = ''): Booking
     {
         return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($id, $work): void {
             // all of them, by id: somebody who can let others in must be left
-            $all = User::query()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            $all = Person::whoLogIn()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $user = $all[$id] ?? throw Refused::because('That person is not there any more.');
             $said = $work($user);
             self::assertSomebodyIsLeft($all);
@@ -88,10 +88,10 @@ final class ChangePerson
         }, $reason);
     }
 
-    /** @param  Collection<int, User>  $all */
+    /** @param  Collection<int, Person>  $all */
     private static function assertSomebodyIsLeft(Collection $all): void
     {
-        if (! $all->contains(fn (User $user): bool => $user->locked_at === null && $user->role->may(Deed::People))) {
+        if (! $all->contains(fn (Person $user): bool => $user->locked_at === null && $user->may(Deed::People))) {
             throw Refused::because('Nobody would be left who can let others in. Give somebody else that role first.');
         }
     }

@@ -8,8 +8,8 @@ use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Said;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Purchase;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -27,7 +27,7 @@ final class ChangePurchase
      *
      * @throws Refused
      */
-    public function date(int $id, string $expectedOn, ?string $askedFor, string $reason, string $token, User $by): Booking
+    public function date(int $id, string $expectedOn, ?string $askedFor, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
             $before = $purchase->expected_on;
@@ -50,7 +50,7 @@ final class ChangePurchase
     /**
      * Nobody knows when it comes. @param  string  $on  the day on which the supplier is asked again. @throws Refused
      */
-    public function askAgain(int $id, string $on, string $reason, string $token, User $by): Booking
+    public function askAgain(int $id, string $on, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($on): string {
             if ($on <= $this->today()) {
@@ -63,7 +63,7 @@ final class ChangePurchase
     }
 
     /** Gives up what has not come yet. */
-    public function giveUp(int $id, string $reason, string $token, User $by): Booking
+    public function giveUp(int $id, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (Purchase $purchase): string {
             $open = $purchase->openQuantity();
@@ -88,7 +88,7 @@ final class ChangePurchase
     }
 
     /** @param  \Closure(Purchase): string  $work */
-    private function change(int $id, string $reason, string $token, User $by, \Closure $work): Booking
+    private function change(int $id, string $reason, string $token, Person $by, \Closure $work): Booking
     {
         return $this->bookings->once(BookingKind::PurchaseChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
             $purchase = Heads::purchase($id)->load('item.unit');

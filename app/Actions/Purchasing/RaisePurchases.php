@@ -9,9 +9,9 @@ use App\Actions\Bookings\Numbers;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
+use App\Models\Person;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
-use App\Models\User;
 use App\Queries\Shop\Deliveries;
 use KeepPace\Core\Refused;
 
@@ -30,7 +30,7 @@ final class RaisePurchases
      *
      * @throws Refused with a sentence for each line that is wrong
      */
-    public function handle(array $lines, bool $add, string $token, User $by): Booking
+    public function handle(array $lines, bool $add, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Purchased, $token, $by, function (Ledger $ledger) use ($lines, $add): void {
             if ($lines === []) {

@@ -7,8 +7,8 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
+use App\Models\Person;
 use App\Models\Question;
-use App\Models\User;
 use KeepPace\Core\Refused;
 
 /** Closes a question with a sentence: nothing more is to be booked for it. */
@@ -19,7 +19,7 @@ final class AnswerQuestion
     }
 
     /** @throws Refused when it was answered already */
-    public function handle(int $id, string $answer, string $token, User $by): Booking
+    public function handle(int $id, string $answer, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Answer, $token, $by, function (Ledger $ledger) use ($id, $answer, $by): void {
             $orderId = Question::query()->findOrFail($id)->order_id;

@@ -10,7 +10,7 @@ use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\Item;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\HeldPromises;
 use App\Queries\Shop\ShopState;
@@ -34,7 +34,7 @@ final class AskPromise
     }
 
     /** @throws Refused when it can neither be taken from stock nor made */
-    public function handle(int $itemId, string $quantity, ?string $unit, User $by): PromiseAnswer
+    public function handle(int $itemId, string $quantity, ?string $unit, Person $by): PromiseAnswer
     {
         $item = Item::query()->with(['unit', 'units.unit'])->findOrFail($itemId);
         $asked = $item->quantity($quantity, $unit)->amount;
@@ -66,7 +66,7 @@ final class AskPromise
      * @return array{Problem, list<Job>, int, array<string, Arrival>} the shop without it, its jobs, its own, what must
      * be ordered and when it could be here
      */
-    private function asIfMade(Item $item, BigDecimal $quantity, User $by): array
+    private function asIfMade(Item $item, BigDecimal $quantity, Person $by): array
     {
         DB::beginTransaction();
         try {

@@ -9,8 +9,8 @@ use App\Actions\Bookings\Said;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Calendar;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -34,7 +34,7 @@ final class ChangeCalendar
      *
      * @throws Refused
      */
-    public function handle(int $calendarId, ?array $week, array $add, array $remove, bool $anyway, string $token, User $by): Booking
+    public function handle(int $calendarId, ?array $week, array $add, array $remove, bool $anyway, string $token, Person $by): Booking
     {
         if (! $anyway && ($lost = $this->effect($calendarId, $week, $add, $remove)->lost) !== []) {
             throw Refused::because('It would leave no open time: '.implode(' ', array_slice($lost, 0, 5)).' Keep it all the same, or leave time open.', 'anyway');

@@ -5,8 +5,8 @@ namespace App\Actions\Schedule;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\PlanLever;
@@ -23,7 +23,7 @@ final class GoLive
     }
 
     /** @throws Refused when facts changed since it was worked out, or a lever is nothing a plan can make true */
-    public function handle(int $planId, ?int $seen, string $token, User $by): Booking
+    public function handle(int $planId, ?int $seen, string $token, Person $by): Booking
     {
         return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $token, $by,
             function (Ledger $ledger, StandingPlan $live, \ArrayObject $facts) use ($planId): \Closure {

@@ -7,8 +7,8 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
@@ -30,7 +30,7 @@ final class HoldPromise
      *
      * @throws Refused when nothing has to be made, or the date is not to be had any more
      */
-    public function handle(int $itemId, string $quantity, ?string $unit, bool $slack, int $hours, string $for, ?CarbonImmutable $said, string $token, User $by): Booking
+    public function handle(int $itemId, string $quantity, ?string $unit, bool $slack, int $hours, string $for, ?CarbonImmutable $said, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use ($itemId, $quantity, $unit, $slack, $hours, $for, $said, $by): void {
             Plan::lockLive(); // two who promise one gap: one after the other
@@ -53,7 +53,7 @@ final class HoldPromise
     }
 
     /** @throws Refused */
-    public function release(int $promise, string $token, User $by): Booking
+    public function release(int $promise, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use ($promise): void {
             Plan::lockLive();

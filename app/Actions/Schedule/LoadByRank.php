@@ -5,8 +5,8 @@ namespace App\Actions\Schedule;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Queries\Board\StandingPlan;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
@@ -21,7 +21,7 @@ final class LoadByRank
     }
 
     /** @throws Refused when the plan stands so already */
-    public function handle(string $token, User $by): Booking
+    public function handle(string $token, Person $by): Booking
     {
         return $this->changes->make(BookingKind::LoadedByRank, Plan::LIVE, null, $token, $by, function (Ledger $ledger, StandingPlan $standing): \Closure {
             if (Booking::query()->find($standing->plan->booking_id)?->kind === BookingKind::LoadedByRank) {

@@ -5,7 +5,7 @@ namespace App\Actions\Schedule;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Board\StepName;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +28,7 @@ final class MoveStep
      *
      * @throws Refused
      */
-    public function handle(int $planId, int $stepId, int $workCentre, int $machine, int $minute, bool $pin, ?int $seen, string $token, User $by): Booking
+    public function handle(int $planId, int $stepId, int $workCentre, int $machine, int $minute, bool $pin, ?int $seen, string $token, Person $by): Booking
     {
         return $this->changes->make($pin ? BookingKind::StepPinned : BookingKind::StepMoved, $planId, $seen, $token, $by,
             function (Ledger $ledger, StandingPlan $standing) use ($planId, $stepId, $workCentre, $machine, $minute, $pin): \Closure {
@@ -56,7 +56,7 @@ final class MoveStep
     }
 
     /** Takes a pin out; the step stays in its sequence. @throws Refused */
-    public function unpin(int $planId, int $stepId, ?int $seen, string $token, User $by): Booking
+    public function unpin(int $planId, int $stepId, ?int $seen, string $token, Person $by): Booking
     {
         return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $token, $by, function (Ledger $ledger, StandingPlan $standing) use ($planId, $stepId): \Closure {
             if (DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $stepId)->delete() === 0) {

@@ -7,8 +7,8 @@ use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
@@ -43,7 +43,7 @@ final class PlanChanges
         int $planId,
         ?int $seen,
         string $token,
-        User $by,
+        Person $by,
         \Closure $work,
         array $orders = [],
     ): Booking {
@@ -124,12 +124,12 @@ final class PlanChanges
     }
 
     /** @throws Refused when somebody else arranged the plan since the person looked at it */
-    private function assertSeen(Plan $plan, ?int $seen, User $by): void
+    private function assertSeen(Plan $plan, ?int $seen, Person $by): void
     {
         if ($seen === null || $seen === (int) $plan->change_id) {
             return;
         }
-        $last = DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('users AS u', 'u.id', 'c.user_id')
+        $last = DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('people AS u', 'u.id', 'c.user_id')
             ->where('c.plan_id', $plan->id)->where('c.id', '>', $seen)->where('c.user_id', '<>', $by->id)->orderByDesc('c.id')
             ->first(['b.says', 'u.name']);
         if ($last !== null) {

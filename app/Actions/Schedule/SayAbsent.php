@@ -6,8 +6,8 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Models\WorkCentre;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -26,7 +26,7 @@ final class SayAbsent
      *
      * @throws Refused
      */
-    public function machine(int $workCentre, int $machine, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, User $by): Booking
+    public function machine(int $workCentre, int $machine, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Downtime, $token, $by, function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $reason): void {
             Plan::lockLive();
@@ -46,11 +46,12 @@ final class SayAbsent
     }
 
     /** @throws Refused */
-    public function person(int $person, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, User $by): Booking
+    public function person(int $person, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($person, $from, $until, $reason): void {
             Plan::lockLive();
-            $row = DB::table('people')->where('id', $person)->where('is_there', true)->first()
+            $working = DB::table('people')->whereNotNull('work_centre_id')->where('is_there', true);
+            $row = $working->where('id', $person)->first()
                 ?? throw Refused::because('Choose a person.', 'person');
             self::assertSpan($from, $until);
             if ($until === null && DB::table('absences')->where('person_id', $person)->whereNull('until_at')->whereNull('ended_at')->exists()) {
@@ -62,7 +63,7 @@ final class SayAbsent
     }
 
     /** @param  'downtimes'|'absences'  $what  @throws Refused when it is over already */
-    public function back(string $what, int $id, string $token, User $by): Booking
+    public function back(string $what, int $id, string $token, Person $by): Booking
     {
         return $this->bookings->once($what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($what, $id): void {
             Plan::lockLive();

@@ -7,8 +7,8 @@ use App\Actions\Bookings\Ledger;
 use App\Jobs\RunSearch;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Queries\Board\PlanComparison;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -28,7 +28,7 @@ final class StartSearch
      *
      * @throws Refused when one runs already
      */
-    public function handle(int $seconds, int $movedWeight, int $seed, string $token, User $by): Booking
+    public function handle(int $seconds, int $movedWeight, int $seed, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($seconds, $movedWeight, $seed, $by): void {
             Plan::lockLive();

@@ -6,8 +6,8 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Queries\Board\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -20,7 +20,7 @@ final class UndoPlan
     }
 
     /** @throws Refused when there is nothing to take back */
-    public function undo(int $planId, string $token, User $by): Booking
+    public function undo(int $planId, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, false)));
@@ -38,7 +38,7 @@ final class UndoPlan
     }
 
     /** @throws Refused when nothing was undone */
-    public function redo(int $planId, string $token, User $by): Booking
+    public function redo(int $planId, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, true)));

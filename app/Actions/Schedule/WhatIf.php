@@ -6,8 +6,8 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Person;
 use App\Models\Plan;
-use App\Models\User;
 use App\Queries\Board\LeverOffers;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
@@ -37,7 +37,7 @@ final class WhatIf
     }
 
     /** @throws Refused */
-    public function copy(string $name, string $token, User $by): Booking
+    public function copy(string $name, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($name, $by): void {
             $plan = $this->add($name === '' ? 'Copy of the live plan' : $name, 'A copy of the live plan.', [], $by, StandingPlan::of()->steps(), null);
@@ -52,7 +52,7 @@ final class WhatIf
      *
      * @throws Refused
      */
-    public function tryLever(int $order, array $lever, string $token, User $by): Booking
+    public function tryLever(int $order, array $lever, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($order, $lever, $by): void {
             $standing = StandingPlan::of();
@@ -69,13 +69,13 @@ final class WhatIf
      * @param  array<int, PlannedStep>  $steps
      * @param  int|null  $facts  the newest booking the search knew of
      */
-    public function found(string $name, string $says, User $by, array $steps, ?int $facts): Plan
+    public function found(string $name, string $says, Person $by, array $steps, ?int $facts): Plan
     {
         return DB::transaction(fn (): Plan => $this->add($name, $says, [], $by, $steps, $facts), attempts: 5);
     }
 
     /** Over the facts of now, in the sequences it has. @throws Refused */
-    public function again(int $planId, string $token, User $by): Booking
+    public function again(int $planId, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {
             $plan = $this->locked($planId);
@@ -86,7 +86,7 @@ final class WhatIf
     }
 
     /** @throws Refused */
-    public function discard(int $planId, string $token, User $by): Booking
+    public function discard(int $planId, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {
             $plan = $this->locked($planId);
@@ -103,7 +103,7 @@ final class WhatIf
      * @param  list<array<string, mixed>>  $levers
      * @param  array<int, PlannedStep>  $steps
      */
-    private function add(string $name, string $says, array $levers, User $by, array $steps, ?int $facts): Plan
+    private function add(string $name, string $says, array $levers, Person $by, array $steps, ?int $facts): Plan
     {
         self::assertRoom();
         $plan = Plan::query()->create(['name' => mb_strimwidth($name, 0, 60, '…'), 'says' => mb_strimwidth($says, 0, 300, '…'), 'is_live' => false,

@@ -11,7 +11,7 @@ use App\Models\BookingKind;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\Away;
 use App\Queries\Shop\Deliveries;
 use Carbon\CarbonImmutable;
@@ -25,7 +25,7 @@ final class ChangeBack
     }
 
     /** @param  string  $on  the day the supplier says now. @throws Refused */
-    public function date(int $id, string $on, string $reason, string $token, User $by): Booking
+    public function date(int $id, string $on, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (
             Consignment $handful,
@@ -49,7 +49,7 @@ final class ChangeBack
     }
 
     /** Nobody knows when. @param  string  $on  the day on which it is asked again. @throws Refused */
-    public function askAgain(int $id, string $on, string $reason, string $token, User $by): Booking
+    public function askAgain(int $id, string $on, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (
             Consignment $handful,
@@ -65,7 +65,7 @@ final class ChangeBack
     }
 
     /** @param  \Closure(Consignment, string): string  $work */
-    private function change(int $id, string $reason, string $token, User $by, \Closure $work): Booking
+    private function change(int $id, string $reason, string $token, Person $by, \Closure $work): Booking
     {
         return $this->bookings->once(BookingKind::BackChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
             $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);

@@ -12,7 +12,7 @@ use App\Models\BookingKind;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -33,7 +33,7 @@ final class ReportStep
      *
      * @throws Refused
      */
-    public function handle(int $stepId, array $report, string $token, User $by): Booking
+    public function handle(int $stepId, array $report, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Report, $token, $by, function (Ledger $ledger) use ($stepId, $report): void {
             $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()

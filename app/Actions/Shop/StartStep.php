@@ -9,7 +9,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\User;
+use App\Models\Person;
 use KeepPace\Core\Refused;
 
 /** A person starts a step; the clock runs until the next count. */
@@ -20,7 +20,7 @@ final class StartStep
     }
 
     /** @throws Refused */
-    public function handle(int $stepId, string $token, User $by): Booking
+    public function handle(int $stepId, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Start, $token, $by, function (Ledger $ledger) use ($stepId, $by): void {
             $order = Order::query()->lockForUpdate()->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);

@@ -8,7 +8,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Move;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LateCost;
@@ -29,7 +29,7 @@ final class AddLateCost
      *
      * @throws Refused
      */
-    public function handle(int $bookingId, int $cents, string $reason, string $token, User $by): Booking
+    public function handle(int $bookingId, int $cents, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::LateCost, $token, $by, function (Ledger $ledger) use ($bookingId, $cents): void {
             $receipt = Booking::query()->lockForUpdate()->findOrFail($bookingId);
@@ -50,7 +50,11 @@ final class AddLateCost
             foreach (Cents::split($cents, $moves->map(fn (Move $move): int => max(0, $move->value))->all()) as $i => $share) {
                 $toStock += $this->spread($ledger, $items[$moves[$i]->item_id], $moves[$i], $share);
             }
-            $ledger->says(number_format($cents / 100, 2)." € late cost of booking {$receipt->id}: ".number_format($toStock / 100, 2).' to stock, '.number_format(($cents - $toStock) / 100, 2).' variance.');
+            [$all, $stock, $variance] = array_map(
+                fn (int $part): string => number_format($part / 100, 2),
+                [$cents, $toStock, $cents - $toStock],
+            );
+            $ledger->says("{$all} € late cost of booking {$receipt->id}: {$stock} to stock, {$variance} variance.");
         }, $reason);
     }
 

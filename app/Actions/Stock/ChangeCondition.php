@@ -8,7 +8,7 @@ use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Lot;
-use App\Models\User;
+use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
@@ -23,7 +23,7 @@ final class ChangeCondition
     }
 
     /** @throws Refused when less lies there, or it is promised or kept for an order */
-    public function handle(int $balanceId, string $quantity, Condition $to, string $reason, string $token, User $by): Booking
+    public function handle(int $balanceId, string $quantity, Condition $to, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Condition, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $to): void {
             $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
@@ -47,7 +47,7 @@ final class ChangeCondition
     }
 
     /** @param  string|null  $expiresOn  date; null = it does not expire */
-    public function expiry(int $lotId, ?string $expiresOn, string $reason, string $token, User $by): Booking
+    public function expiry(int $lotId, ?string $expiresOn, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::LotDated, $token, $by, function (Ledger $ledger) use ($lotId, $expiresOn): void {
             $ledger->stock->lock([Lot::query()->findOrFail($lotId)->item_id]);

@@ -7,7 +7,7 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -20,7 +20,7 @@ final class CountBalance
     }
 
     /** @throws Refused when the count is what is booked, or below what is promised */
-    public function handle(int $balanceId, string $counted, string $reason, string $token, User $by): Booking
+    public function handle(int $balanceId, string $counted, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Count, $token, $by, function (Ledger $ledger) use ($balanceId, $counted): void {
             $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);

@@ -8,9 +8,9 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
+use App\Models\Person;
 use App\Models\Place;
 use App\Models\Purchase;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
@@ -32,7 +32,7 @@ final class GoodsIn
      * @throws Refused
      */
     public function handle(int $itemId, string $quantity, ?string $unit, string $price, int $placeId, string $codes, ?int $purchaseId,
-        string $token, User $by, Arrival $how = new Arrival): Booking
+        string $token, Person $by, Arrival $how = new Arrival): Booking
     {
         return $this->bookings->once(BookingKind::GoodsIn, $token, $by,
             function (Ledger $ledger) use ($itemId, $quantity, $unit, $price, $placeId, $codes, $purchaseId, $how): void {

@@ -10,7 +10,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Order;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
@@ -36,7 +36,7 @@ final class ReserveStock
      *
      * @throws Refused when it is not there, promised, or kept for another
      */
-    public function handle(int $orderId, int $itemId, string $lot, string $quantity, string $reason, string $token, User $by): Booking
+    public function handle(int $orderId, int $itemId, string $lot, string $quantity, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Reserved, $token, $by, function (Ledger $ledger) use ($orderId, $itemId, $lot, $quantity): void {
             $order = Order::query()->lockForUpdate()->findOrFail($orderId);
@@ -64,7 +64,7 @@ final class ReserveStock
         }, $reason);
     }
 
-    public function giveUp(int $reservationId, string $reason, string $token, User $by): Booking
+    public function giveUp(int $reservationId, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Reserved, $token, $by, function (Ledger $ledger) use ($reservationId): void {
             $row = DB::table('reservations')->where('id', $reservationId)->first() ?? throw Refused::because('This is not kept any more.');

@@ -7,7 +7,7 @@ use App\Actions\Bookings\Ledger;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\ScrapClass;
@@ -21,7 +21,7 @@ final class ScrapStock
     }
 
     /** @throws Refused when less lies there, or it is promised */
-    public function handle(int $balanceId, string $quantity, ScrapClass $class, string $reason, string $token, User $by): Booking
+    public function handle(int $balanceId, string $quantity, ScrapClass $class, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Scrap, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $class, $reason): void {
             $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);

@@ -8,7 +8,7 @@ use App\Actions\Bookings\ProductChanges;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Quantity\Amount;
@@ -25,7 +25,7 @@ final class SetStandardCost
     }
 
     /** @param  string  $cost  euros per stock unit */
-    public function handle(int $itemId, string $cost, string $reason, string $token, User $by): Booking
+    public function handle(int $itemId, string $cost, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Revalued, $token, $by, function (Ledger $ledger) use ($itemId, $cost): void {
             $ledger->stock->lock([$itemId]);
@@ -40,7 +40,11 @@ final class SetStandardCost
             $changes->field('items', $item->id, $item->number, 'cost', $before, $cost);
             $changes->write();
             $difference = self::revalue($ledger, $item, $cost);
-            $ledger->says("{$item->label()} costs ".Amount::plain($cost).' € by standard, before '.Amount::plain($before).': stock is worth '.number_format($difference / 100, 2).' € more.');
+            $more = number_format($difference / 100, 2);
+            $ledger->says(
+                "{$item->label()} costs ".Amount::plain($cost).' € by standard, before '.Amount::plain($before)
+                    .": stock is worth {$more} € more.",
+            );
         }, $reason);
     }
 

@@ -4,10 +4,10 @@ namespace App\Actions\Usage;
 
 use App\Actions\Bookings\Ledger;
 use App\Models\Booking;
+use App\Models\Person;
 use App\Models\Slip;
 use App\Models\SlipLine;
 use App\Models\SlipSplit;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
 use Illuminate\Support\Facades\DB;
@@ -26,7 +26,7 @@ final class BookSlip
      *
      * @throws Refused with a sentence beside each line that is wrong
      */
-    public function handle(int $id, int $version, bool $pickedOnly, bool $overPlan, string $reason, string $token, User $by): Booking
+    public function handle(int $id, int $version, bool $pickedOnly, bool $overPlan, string $reason, string $token, Person $by): Booking
     {
         $slip = Slip::query()->findOrFail($id);
 
@@ -61,7 +61,7 @@ final class BookSlip
     }
 
     /** What was not picked goes on a slip of its own. */
-    private function rest(Slip $slip, User $by): ?Slip
+    private function rest(Slip $slip, Person $by): ?Slip
     {
         $open = $slip->lines()->with('splits')->get()->filter(fn (SlipLine $line): bool => ! $line->is_out && $line->splits->contains(fn (SlipSplit $split): bool => ! $split->is_picked));
         if ($open->isEmpty()) {

@@ -11,7 +11,7 @@ use App\Models\Lot;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\User;
+use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\OrderState;
@@ -37,7 +37,7 @@ final class CorrectLot
      *
      * @throws Refused
      */
-    public function handle(int $moveId, string $code, ?string $quantity, string $reason, string $token, User $by): Booking
+    public function handle(int $moveId, string $code, ?string $quantity, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::LotCorrected, $token, $by, function (Ledger $ledger) use ($moveId, $code, $quantity): void {
             $move = Move::query()->with('from', 'to')->findOrFail($moveId);

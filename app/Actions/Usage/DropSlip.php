@@ -2,14 +2,14 @@
 
 namespace App\Actions\Usage;
 
+use App\Models\Person;
 use App\Models\Slip;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
 /** Gives a draft up; it stays readable. */
 final class DropSlip
 {
-    public function handle(int $id, int $version, User $by): Slip
+    public function handle(int $id, int $version, Person $by): Slip
     {
         return DB::transaction(function () use ($id, $version, $by): Slip {
             $slip = KeepSlip::open($id, $version);

@@ -7,7 +7,7 @@ use App\Actions\Bookings\Ledger;
 use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\User;
+use App\Models\Person;
 use Closure;
 use KeepPace\Core\Refused;
 
@@ -25,7 +25,7 @@ final class IssueComponents
      *
      * @throws Refused with a sentence beside each line that is wrong; nothing is booked then
      */
-    public function handle(array|Closure $lines, bool $overPlan, string $reason, string $token, User $by, ?string $bookedOn = null, ?Closure $after = null): Booking
+    public function handle(array|Closure $lines, bool $overPlan, string $reason, string $token, Person $by, ?string $bookedOn = null, ?Closure $after = null): Booking
     {
         return $this->bookings->once(BookingKind::Issue, $token, $by, function (Ledger $ledger) use ($lines, $overPlan, $reason, $after): void {
             $lines = $lines instanceof Closure ? $lines($ledger) : $lines;

@@ -4,10 +4,10 @@ namespace App\Actions\Usage;
 
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\Person;
 use App\Models\Place;
 use App\Models\Slip;
 use App\Models\SlipLine;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
@@ -18,7 +18,7 @@ final class KeepSlip
     /**
      * @param  array<int, array{quantity?: ?string, unit?: ?string, reason?: ?string, out?: ?string, item?: ?string, splits?: array<int, array{code?: ?string, quantity?: ?string, place?: ?string}>}>  $lines  by line id; what is not sent stays
      */
-    public function handle(int $id, int $version, array $lines, string $note, ?string $bookedOn, User $by): Slip
+    public function handle(int $id, int $version, array $lines, string $note, ?string $bookedOn, Person $by): Slip
     {
         return DB::transaction(function () use ($id, $version, $lines, $note, $bookedOn, $by): Slip {
             $slip = self::open($id, $version);
@@ -30,7 +30,7 @@ final class KeepSlip
     }
 
     /** Adds a line: an item that was not planned, for one of the slip's orders. @throws Refused */
-    public function add(int $id, int $version, int $orderId, int $itemId, int $step, string $quantity, string $unit, string $reason, User $by): Slip
+    public function add(int $id, int $version, int $orderId, int $itemId, int $step, string $quantity, string $unit, string $reason, Person $by): Slip
     {
         return DB::transaction(function () use ($id, $version, $orderId, $itemId, $step, $quantity, $unit, $reason, $by): Slip {
             $slip = self::open($id, $version);
@@ -66,7 +66,7 @@ final class KeepSlip
         return $slip;
     }
 
-    public static function changed(Slip $slip, User $by): Slip
+    public static function changed(Slip $slip, Person $by): Slip
     {
         $slip->fill(['changed_by' => $by->id, 'version' => $slip->version + 1])->save();
 

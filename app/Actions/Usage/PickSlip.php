@@ -2,8 +2,8 @@
 
 namespace App\Actions\Usage;
 
+use App\Models\Person;
 use App\Models\Slip;
-use App\Models\User;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
@@ -17,7 +17,7 @@ final class PickSlip
      *
      * @throws Refused when it stands for nothing on the list, or for two things
      */
-    public function scan(int $id, string $code, User $by): Slip
+    public function scan(int $id, string $code, Person $by): Slip
     {
         return $this->change($id, $by, function (Collection $rows) use ($code): void {
             $text = Code::keyOf($code);
@@ -41,7 +41,7 @@ final class PickSlip
     }
 
     /** @param  list<int>  $splits  what is picked; the others are not */
-    public function tick(int $id, array $splits, User $by): Slip
+    public function tick(int $id, array $splits, Person $by): Slip
     {
         return $this->change($id, $by, function (Collection $rows) use ($splits): void {
             $mine = $rows->pluck('id')->all();
@@ -50,13 +50,13 @@ final class PickSlip
         });
     }
 
-    public function all(int $id, User $by): Slip
+    public function all(int $id, Person $by): Slip
     {
         return $this->change($id, $by, fn (Collection $rows) => DB::table('slip_splits')->whereIn('id', $rows->pluck('id'))->update(['is_picked' => true]));
     }
 
     /** @param  callable(Collection<int, \stdClass>): mixed  $work */
-    private function change(int $id, User $by, callable $work): Slip
+    private function change(int $id, Person $by, callable $work): Slip
     {
         return DB::transaction(function () use ($id, $by, $work): Slip {
             $slip = KeepSlip::open($id, null);

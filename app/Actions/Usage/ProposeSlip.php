@@ -4,8 +4,8 @@ namespace App\Actions\Usage;
 
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\Person;
 use App\Models\Slip;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\UniqueConstraintViolationException;
@@ -23,7 +23,7 @@ final class ProposeSlip
      *
      * @throws Refused when there is nothing to propose
      */
-    public function handle(array $orders, string $part, ?int $step, string $token, User $by): Slip
+    public function handle(array $orders, string $part, ?int $step, string $token, Person $by): Slip
     {
         if ($done = Slip::query()->firstWhere('token', $token)) {
             return $done;

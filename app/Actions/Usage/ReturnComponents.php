@@ -9,8 +9,8 @@ use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Models\Person;
 use App\Models\Place;
-use App\Models\User;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -33,7 +33,7 @@ final class ReturnComponents
      *
      * @throws Refused with a sentence beside each line that is wrong
      */
-    public function handle(int $orderId, array $lines, int $placeId, Condition $as, string $reason, string $token, User $by): Booking
+    public function handle(int $orderId, array $lines, int $placeId, Condition $as, string $reason, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::Return, $token, $by, function (Ledger $ledger) use ($orderId, $lines, $placeId, $as): void {
             $order = Order::query()->lockForUpdate()->findOrFail($orderId);

@@ -2,8 +2,8 @@
 
 namespace App\Actions\Usage;
 
+use App\Models\Person;
 use App\Models\Slip;
-use App\Models\User;
 use App\Queries\Usage\SlipPage;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
@@ -14,7 +14,7 @@ use KeepPace\Core\Refused;
 /** A scanned lot or serial names itself on the line of a slip that still wants it; refused when it stands for nothing there, or for two things. */
 final class ScanLot
 {
-    public function handle(int $id, string $code, User $by): Slip
+    public function handle(int $id, string $code, Person $by): Slip
     {
         return DB::transaction(function () use ($id, $code, $by): Slip {
             $slip = KeepSlip::open($id, null);

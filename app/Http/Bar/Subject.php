@@ -3,7 +3,8 @@
 namespace App\Http\Bar;
 
 use App\Access\Role;
-use App\Models\User;
+use App\Access\Roles;
+use App\Models\Person;
 
 /** What the shop's work is made of, in its order; the first row of the bar. */
 enum Subject: string
@@ -20,16 +21,24 @@ enum Subject: string
     case Data = 'Data';
 
     /** @return list<Page>  those the person may see, in the order of the bar */
-    public function pages(User $user): array
+    public function pages(Person $user): array
     {
         return array_values(array_filter(
             Page::cases(),
-            fn (Page $page): bool => $page->subject() === $this && $user->role->may($page->right()),
+            fn (Page $page): bool => $page->subject() === $this && $user->may($page->right()),
         ));
     }
 
-    /** @return list<self>  what a role works in; what else it may look at, it gets to from there */
-    public static function of(Role $role): array
+    /** @return list<self>  what somebody works in; what else they may look at, they get to from there */
+    public static function of(Roles $roles): array
+    {
+        $of = array_merge(...array_map(self::ofRole(...), $roles->all));
+
+        return array_values(array_filter(self::cases(), fn (self $one): bool => in_array($one, $of, true)));
+    }
+
+    /** @return list<self> */
+    private static function ofRole(Role $role): array
     {
         return match ($role) {
             Role::Supervisor => self::cases(),

@@ -14,6 +14,7 @@ use App\Models\Plan;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
 use App\Queries\Board\PlanNews;
+use App\View\Printed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -40,7 +41,7 @@ class BoardController extends Controller
     {
         $news = PlanNews::of($this->plan($request));
 
-        return response()->json(['stamp' => $news->stamp, 'when' => $news->when]);
+        return response()->json(['stamp' => $news->stamp, 'when' => (new Printed)->says($news->when)]);
     }
 
     public function preview(Request $request): JsonResponse

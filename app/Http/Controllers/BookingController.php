@@ -24,7 +24,7 @@ class BookingController extends Controller
     {
         $before = $request->integer('before');
 
-        return view('bookings.index', ['rows' => DB::table('bookings AS b')->join('users AS u', 'u.id', 'b.user_id')
+        return view('bookings.index', ['rows' => DB::table('bookings AS b')->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
             ->when($before > 0, fn ($query) => $query->where('b.id', '<', $before))->orderByDesc('b.id')->limit(60)
             ->get(['b.id', 'b.kind', 'b.says', 'b.reason', 'b.entered_at', 'b.booked_on', 'b.reverses_id', 'u.name AS person',

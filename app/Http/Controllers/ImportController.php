@@ -5,7 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Import\Files;
 use App\Http\Upload;
 use App\Jobs\RunImport;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,8 +17,8 @@ class ImportController extends Controller
 {
     public function index(): View
     {
-        return view('import.index', ['specs' => Files::all(), 'imports' => DB::table('imports')->join('users', 'users.id', 'user_id')
-            ->orderByDesc('imports.id')->limit(20)->get(['imports.*', 'users.name AS person'])]);
+        return view('import.index', ['specs' => Files::all(), 'imports' => DB::table('imports')->join('people', 'people.id', 'user_id')
+            ->orderByDesc('imports.id')->limit(20)->get(['imports.*', 'people.name AS person'])]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -30,7 +30,7 @@ class ImportController extends Controller
                 'files.*.max' => $most,
                 'files.*.uploaded' => $most,
             ]);
-        /** @var User $user */
+        /** @var Person $user */
         $user = $request->user();
         $folder = storage_path('app/imports/'.Str::uuid());
         mkdir($folder, 0700, true);

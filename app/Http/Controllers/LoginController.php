@@ -5,7 +5,7 @@ namespace App\Http\Controllers;
 use App\Access\LoginBrake;
 use App\Http\Bar\Page;
 use App\Http\FormMark;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -20,7 +20,7 @@ class LoginController extends Controller
     {
         return view(
             'login',
-            ['people' => User::query()->where('is_demo', true)->orderBy('id')->get(['login', 'name'])],
+            ['people' => Person::whoLogIn()->where('is_demo', true)->orderBy('id')->get(['login', 'name'])],
         );
     }
 
@@ -28,7 +28,7 @@ class LoginController extends Controller
     {
         $typed = $request->validate(['login' => ['required', 'string', 'max:60'], 'password' => ['required', 'string', 'max:200']]);
         $key = Code::keyOf($typed['login']);
-        $user = User::query()->firstWhere('login_key', $key);
+        $user = Person::query()->firstWhere('login_key', $key);
         $brake = new LoginBrake($user, (string) $request->ip());
         if ($brake->seconds() > 0) {
             return $this->refused(
@@ -58,7 +58,7 @@ class LoginController extends Controller
         $kept = $request->session()->pull('typed_before');
         $request->session()->regenerate();
 
-        return is_array($kept) ? $this->goOn($kept) : redirect()->intended(route(Page::first($user->role)->value));
+        return is_array($kept) ? $this->goOn($kept) : redirect()->intended(route(Page::first($user->roles()->first())->value));
     }
 
     public function destroy(Request $request): RedirectResponse
@@ -85,7 +85,7 @@ class LoginController extends Controller
     private function goOn(array $kept): RedirectResponse
     {
         $user = Auth::user();
-        if (! $user instanceof User || ! FormMark::isOf($kept['by'] ?? null, $user)) {
+        if (! $user instanceof Person || ! FormMark::isOf($kept['by'] ?? null, $user)) {
             return redirect('/')->with(
                 'said',
                 'Somebody else was typing here when the login was lost; that was not kept.',

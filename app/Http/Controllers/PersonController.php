@@ -4,11 +4,13 @@ namespace App\Http\Controllers;
 
 use App\Access\OwnPassword;
 use App\Access\Role;
+use App\Access\Roles;
 use App\Actions\People\AddPerson;
 use App\Actions\People\ChangePerson;
+use App\Actions\People\NewLogin;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Validation\Rule;
@@ -18,40 +20,41 @@ class PersonController extends Controller
 {
     public function index(): View
     {
-        return view('people.index', ['people' => User::query()->orderBy('name')->get(), 'roles' => Role::cases()]);
+        return view('people.index', [
+            'people' => Person::whoLogIn()->with('personRoles')->orderBy('name')->get(),
+            'others' => Person::query()->whereNull('login')->where('is_there', true)->orderBy('name')->get(),
+        ]);
     }
 
     public function store(DeedRequest $request, AddPerson $add): RedirectResponse
     {
         $typed = $request->validate([
-            'name' => ['required', ...Rules::text(80)],
+            'works' => ['nullable', 'integer', Rule::exists('people', 'id')],
+            'name' => ['required_without:works', 'nullable', ...Rules::text(80)],
             'login' => ['required', ...Rules::code()],
-            'role' => ['required', Rule::enum(Role::class)],
+            ...self::roles(),
             'password' => [
                 'required',
                 new OwnPassword([(string) $request->input('login'), (string) $request->input('name')]),
             ],
-        ]);
+        ], ['name.required_without' => 'Type a name, or choose who works here already.']);
 
-        return $this->done(back(), $add->handle(
-            $typed['name'],
+        $new = new NewLogin(
+            $typed['name'] ?? '',
             $typed['login'],
-            Role::from($typed['role']),
+            Roles::fromWords($typed['roles']),
             $typed['password'],
-            true,
-            $request->token(),
-            $request->person(),
-        ));
+            isset($typed['works']) ? (int) $typed['works'] : null,
+        );
+
+        return $this->done(back(), $add->handle($new, true, $request->token(), $request->person()));
     }
 
     public function update(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
     {
-        $typed = $request->validate(['role' => ['required', Rule::enum(Role::class)]]);
+        $roles = Roles::fromWords($request->validate(self::roles())['roles']);
 
-        return $this->done(
-            back(),
-            $change->role($person, Role::from($typed['role']), $request->token(), $request->person()),
-        );
+        return $this->done(back(), $change->roles($person, $roles, $request->token(), $request->person()));
     }
 
     public function lock(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
@@ -68,9 +71,20 @@ class PersonController extends Controller
 
     public function reset(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
     {
-        $user = User::query()->findOrFail($person);
-        $typed = $request->validate(['password' => ['required', new OwnPassword([$user->login, $user->name])]]);
+        $user = Person::whoLogIn()->findOrFail($person);
+        $typed = $request->validate([
+            'password' => ['required', new OwnPassword([(string) $user->login, $user->name])],
+        ]);
 
         return $this->done(back(), $change->reset($person, $typed['password'], $request->token(), $request->person()));
+    }
+
+    /** @return array<string, list<mixed>> */
+    private static function roles(): array
+    {
+        return [
+            'roles' => ['required', 'array', 'min:1', 'max:'.count(Role::cases())],
+            'roles.*' => ['required', 'distinct', Rule::enum(Role::class)],
+        ];
     }
 }

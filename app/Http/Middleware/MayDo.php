@@ -3,7 +3,7 @@
 namespace App\Http\Middleware;
 
 use App\Access\Deed;
-use App\Models\User;
+use App\Models\Person;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Log;
@@ -16,12 +16,12 @@ class MayDo
     {
         $user = $request->user();
         $deed = Deed::from($deed);
-        if (! $user instanceof User || ! $user->may($deed)) {
+        if (! $user instanceof Person || ! $user->may($deed)) {
             Log::channel('logins')->warning(
                 'may not',
                 ['login' => $user?->login, 'deed' => $deed->value, 'from' => $request->ip()],
             );
-            abort(403, "You are logged in as {$user?->role->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.");
+            abort(403, "You are logged in as {$user?->roles()->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.");
         }
 
         return $next($request);

@@ -2,7 +2,7 @@
 
 namespace App\Http\Middleware;
 
-use App\Models\User;
+use App\Models\Person;
 use Closure;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
@@ -15,7 +15,7 @@ class StillIn
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        if (! $user instanceof User) {
+        if (! $user instanceof Person) {
             return $next($request);
         }
         if ($user->locked_at !== null) {

@@ -3,7 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Models\Item;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
@@ -32,11 +32,11 @@ class DeedRequest extends FormRequest
         return $this->string('token').'.'.substr(hash('sha256', $this->path().json_encode($typed)), 0, 16);
     }
 
-    public function person(): User
+    public function person(): Person
     {
         $user = $this->user();
 
-        return $user instanceof User ? $user : throw new \LogicException('The route asks for a login.');
+        return $user instanceof Person ? $user : throw new \LogicException('The route asks for a login.');
     }
 
     /** The item whose number was typed, in capitals or not. @throws ValidationException beside the field */

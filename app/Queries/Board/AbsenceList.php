@@ -20,7 +20,7 @@ final readonly class AbsenceList
 
     public static function now(): self
     {
-        $open = fn (string $table) => DB::table("{$table} AS a")->join('bookings AS b', 'b.id', 'a.booking_id')->join('users AS u', 'u.id', 'b.user_id')
+        $open = fn (string $table) => DB::table("{$table} AS a")->join('bookings AS b', 'b.id', 'a.booking_id')->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('plan_effects AS e', 'e.booking_id', 'a.booking_id')->whereNull('a.ended_at')
             ->where(fn ($query) => $query->whereNull('a.until_at')->orWhere('a.until_at', '>', now()))->orderBy('a.from_at')
             ->select(['a.*', 'u.name AS by', 'e.late']);

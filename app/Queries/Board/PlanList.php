@@ -15,7 +15,7 @@ final class PlanList
         $facts = PlanComparison::facts();
         $moved = self::moved();
 
-        return DB::table('plans AS p')->leftJoin('users AS u', 'u.id', 'p.user_id')->leftJoin('plan_orders AS o', 'o.plan_id', 'p.id')
+        return DB::table('plans AS p')->leftJoin('people AS u', 'u.id', 'p.user_id')->leftJoin('plan_orders AS o', 'o.plan_id', 'p.id')
             ->groupBy('p.id', 'p.name', 'p.says', 'p.is_live', 'p.made_at', 'p.booking_id', 'p.levers', 'u.name')->orderByDesc('p.is_live')->orderByDesc('p.id')
             ->select(['p.id', 'p.name', 'p.says', 'p.is_live', 'p.made_at', 'p.booking_id', 'p.levers', 'u.name AS person'])
             ->selectRaw('SUM(o.late_minutes > 0) AS late, SUM(GREATEST(o.late_minutes, 0)) AS minutes, MAX(o.finish_at) AS finish')->get()
@@ -27,7 +27,7 @@ final class PlanList
 
     public static function lastSearch(): ?\stdClass
     {
-        return DB::table('searches AS s')->join('users AS u', 'u.id', 's.user_id')->orderByDesc('s.id')->first(['s.*', 'u.name AS person']);
+        return DB::table('searches AS s')->join('people AS u', 'u.id', 's.user_id')->orderByDesc('s.id')->first(['s.*', 'u.name AS person']);
     }
 
     /** @return array<int, int> how many steps stand elsewhere than in the live plan, by what-if */

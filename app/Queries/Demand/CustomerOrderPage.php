@@ -51,7 +51,7 @@ final readonly class CustomerOrderPage
             );
         $bookings = DB::table('bookings AS b')
             ->joinSub($ids, 'ids', 'ids.id', 'b.id')
-            ->join('users AS u', 'u.id', 'b.user_id')
+            ->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
             ->orderByDesc('b.id')
             ->limit(100)

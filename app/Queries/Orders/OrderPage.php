@@ -94,12 +94,12 @@ final readonly class OrderPage
         $ids = DB::table('bookings')->where('order_id', $id)->select('id')
             ->union(DB::table('moves')->where('order_id', $id)->select('booking_id'))
             ->union(DB::table('order_changes')->where('order_id', $id)->select('booking_id'));
-        $bookings = DB::table('bookings AS b')->joinSub($ids, 'ids', 'ids.id', 'b.id')->join('users AS u', 'u.id', 'b.user_id')
+        $bookings = DB::table('bookings AS b')->joinSub($ids, 'ids', 'ids.id', 'b.id')->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
             ->orderByDesc('b.id')->limit(200)
             ->get(['b.id', 'b.kind', 'b.says', 'b.reason', 'b.entered_at', 'b.booked_on', 'b.reverses_id', 'u.name AS person',
                 'r.id AS reversed_by']);
-        $changes = DB::table('order_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('users AS u', 'u.id', 'b.user_id')
+        $changes = DB::table('order_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('people AS u', 'u.id', 'b.user_id')
             ->where('c.order_id', $id)->where('c.what', '<>', 'released')
             ->orderByDesc('c.id')->limit(100)->get(['c.what', 'c.before', 'c.after', 'b.entered_at', 'u.name AS person']);
 

@@ -131,7 +131,12 @@ final class Capacity
     private function readCrews(Collection $calendars): void
     {
         $absences = self::spans('absences', 'person_id');
-        foreach (DB::table('people')->where('is_there', true)->orderBy('id')->get()->groupBy('work_centre_id') as $centre => $people) {
+        $working = DB::table('people')
+            ->whereNotNull('work_centre_id')
+            ->where('is_there', true)
+            ->orderBy('id')
+            ->get(['id', 'name', 'work_centre_id', 'calendar_id']);
+        foreach ($working->groupBy('work_centre_id') as $centre => $people) {
             $this->heads[$centre] = $people->count();
             $persons = [];
             $isShort = false;

@@ -132,7 +132,7 @@ final readonly class ShortageList
         // listed until it is issued: a part that has arrived still has to be brought to the job
         return self::components()
             ->where('c.short_at_release', true)
-            ->leftJoin('users AS w', 'w.id', 'o.released_by')
+            ->leftJoin('people AS w', 'w.id', 'o.released_by')
             ->addSelect('w.name AS person')
             ->selectRaw('GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0) AS to_issue')
             ->selectRaw("p.missing = 0 AND p.coming = '[]' AS is_there")

@@ -82,7 +82,7 @@ final class StationQueue
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('plan_steps AS p', fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE))
             ->leftJoin('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
-            ->leftJoin('users AS w', 'w.id', 's.started_by')->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->leftJoin('people AS w', 'w.id', 's.started_by')->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
             ->whereRaw('(s.taken_in > s.good + s.scrap OR s.good > s.passed_on OR p.id IS NOT NULL)')
             ->select(['s.*', 'o.number AS order_number', 'o.quantity', 'o.due_on', 'i.number AS item_number', 'i.name AS item_name',
                 'u.code AS unit', 'p.start_at', 'p.end_at', 'p.machine', 'po.late_minutes', 'w.name AS worker'])

@@ -73,7 +73,7 @@ final class StockList
         $after = $before === 0 ? '0' : (string) $base()->where('m.id', '>=', $before)->selectRaw("COALESCE(SUM({$signed}), 0) AS quantity")
             ->value('quantity');
         $running = \Brick\Math\BigDecimal::of($now)->minus($after);
-        $rows = $base()->join('bookings AS b', 'b.id', 'm.booking_id')->join('users AS u', 'u.id', 'b.user_id')
+        $rows = $base()->join('bookings AS b', 'b.id', 'm.booking_id')->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
             ->leftJoin('orders AS o', 'o.id', 'm.order_id')->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
             ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')->leftJoin('purchases AS pu', 'pu.id', 'm.purchase_id')

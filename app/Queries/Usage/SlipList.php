@@ -24,7 +24,7 @@ final class SlipList
     /** Open drafts, and those of the last days that were booked. @return Collection<int, \stdClass> */
     public static function slips(): Collection
     {
-        $rows = DB::table('slips AS s')->join('users AS u', 'u.id', 's.changed_by')->where(fn ($any) => $any->where('s.state', 'open')->orWhere('s.updated_at', '>=', now()->subDay()))
+        $rows = DB::table('slips AS s')->join('people AS u', 'u.id', 's.changed_by')->where(fn ($any) => $any->where('s.state', 'open')->orWhere('s.updated_at', '>=', now()->subDay()))
             ->where('s.state', '<>', 'dropped')->orderByRaw("s.state <> 'open'")->orderByDesc('s.id')->limit(40)
             ->get(['s.id', 's.state', 's.part', 's.step_number', 's.note', 's.booking_id', 's.updated_at', 'u.name AS person']);
         $lines = DB::table('slip_lines AS l')->join('orders AS o', 'o.id', 'l.order_id')->whereIn('l.slip_id', $rows->pluck('id'))->where('l.is_out', false)->groupBy('l.slip_id')

@@ -4,7 +4,7 @@ namespace App\View\Components;
 
 use App\Http\Bar\Page;
 use App\Http\Bar\Subject;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\ShopClock;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -14,7 +14,7 @@ use Illuminate\View\Component;
 /** The head of each page: the subjects a person works in, and in a second row the pages of the one that is open. */
 class Bar extends Component
 {
-    public readonly User $user;
+    public readonly Person $user;
 
     public readonly ShopClock $clock;
 
@@ -29,7 +29,7 @@ class Bar extends Component
     public function __construct(public readonly Request $request)
     {
         $user = $request->user();
-        abort_unless($user instanceof User, 401);
+        abort_unless($user instanceof Person, 401);
         $this->user = $user;
         $this->clock = ShopClock::now();
         $this->page = Page::at(Route::currentRouteName());
@@ -73,7 +73,7 @@ class Bar extends Component
     /** @return list<Subject>  those of the role, and that of a page it was led to */
     private function subjects(): array
     {
-        $of = Subject::of($this->user->role);
+        $of = Subject::of($this->user->roles());
         $open = $this->page?->subject();
 
         return array_values(array_filter(

@@ -2,9 +2,8 @@
 
 namespace App\View\Components;
 
-use App\Access\Role;
 use App\Http\Typed;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 
@@ -19,8 +18,7 @@ class PersonForms extends Component
 
     public readonly bool $isOpen;
 
-    /** @param  list<Role>  $roles */
-    public function __construct(public readonly User $person, public readonly array $roles)
+    public function __construct(public readonly Person $person)
     {
         [$this->role, $this->reset, $this->lock] = array_map(
             fn (string $form): Typed => new Typed("{$form}-{$person->id}"),

@@ -2,9 +2,10 @@
 
 namespace App\View\Components;
 
-use App\Access\Role;
 use App\Http\Typed;
+use App\Models\Person;
 use Illuminate\Contracts\View\View;
+use Illuminate\Support\Collection;
 use Illuminate\View\Component;
 
 /** The form that lets somebody in. */
@@ -12,10 +13,15 @@ class PersonNew extends Component
 {
     public readonly Typed $in;
 
-    /** @param  list<Role>  $roles */
-    public function __construct(public readonly array $roles)
+    /** @param  Collection<int, Person>  $others  who work here without a login */
+    public function __construct(public readonly Collection $others)
     {
         $this->in = new Typed('new');
+    }
+
+    public function isChosen(Person $person): bool
+    {
+        return $this->in->value('works') === (string) $person->id;
     }
 
     public function render(): View

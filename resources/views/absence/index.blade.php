@@ -5,7 +5,7 @@
     <div class="halves">
         <section><h2>Machines</h2>
             @if ($list->down->isNotEmpty())<table class="list"><thead><tr><th>Machine</th><th>From</th><th>Until</th><th>Why</th><th></th></tr></thead><tbody>
-            @foreach ($list->down as $row)<tr><td>{{ $row->name }}{{ $row->machines > 1 ? " {$row->machine}" : '' }}</td><td class="tight">{{ \App\Wording\When::say($row->from_at) }}</td><td>{{ $row->until_at === null ? 'unknown, planned as 8 open hours from now' : \App\Wording\When::say($row->until_at) }}</td><td>{{ $row->reason }} <span class="sub">{{ $row->by }}</span></td><td class="tight">@can('say-absent')<form method="post" action="{{ route('absence.back', ['machine', $row->id]) }}">@csrf @token<button class="btn btn-quiet btn-small">It is back</button></form>@endcan</td></tr>@endforeach
+            @foreach ($list->down as $row)<tr><td>{{ $row->name }}{{ $row->machines > 1 ? " {$row->machine}" : '' }}</td><td class="tight">{{ $print->when($row->from_at) }}</td><td>{{ $row->until_at === null ? 'unknown, planned as 8 open hours from now' : $print->when($row->until_at) }}</td><td>{{ $row->reason }} <span class="sub">{{ $row->by }}</span></td><td class="tight">@can('say-absent')<form method="post" action="{{ route('absence.back', ['machine', $row->id]) }}">@csrf @token<button class="btn btn-quiet btn-small">It is back</button></form>@endcan</td></tr>@endforeach
             </tbody></table>@else<p class="none">All machines run as their calendars say.</p>@endif
             @can('say-absent')
             @php($form = new \App\Http\Typed('machine'))
@@ -20,7 +20,7 @@
         </section>
         <section><h2>People</h2>
             @if ($list->away->isNotEmpty())<table class="list"><thead><tr><th>Person</th><th>Of</th><th>From</th><th>Until</th><th>Why</th><th></th></tr></thead><tbody>
-            @foreach ($list->away as $row)<tr><td>{{ $row->name }}</td><td>{{ $row->centre }}</td><td class="tight">{{ \App\Wording\When::say($row->from_at) }}</td><td>{{ $row->until_at === null ? 'unknown, planned as 8 open hours from now' : \App\Wording\When::say($row->until_at) }}</td><td>{{ $row->reason }}</td><td class="tight">@can('say-absent')<form method="post" action="{{ route('absence.back', ['person', $row->id]) }}">@csrf @token<button class="btn btn-quiet btn-small">Is back</button></form>@endcan</td></tr>@endforeach
+            @foreach ($list->away as $row)<tr><td>{{ $row->name }}</td><td>{{ $row->centre }}</td><td class="tight">{{ $print->when($row->from_at) }}</td><td>{{ $row->until_at === null ? 'unknown, planned as 8 open hours from now' : $print->when($row->until_at) }}</td><td>{{ $row->reason }}</td><td class="tight">@can('say-absent')<form method="post" action="{{ route('absence.back', ['person', $row->id]) }}">@csrf @token<button class="btn btn-quiet btn-small">Is back</button></form>@endcan</td></tr>@endforeach
             </tbody></table>@else<p class="none">{{ $list->people->isEmpty() ? 'No people are entered yet: import people.csv.' : 'Everybody is there as their calendars say.' }}</p>@endif
             @can('say-absent') @if ($list->people->isNotEmpty())
             @php($form = new \App\Http\Typed('person'))

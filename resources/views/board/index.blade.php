@@ -7,7 +7,7 @@
     <div class="head">
         <h1>{{ $live ? 'Board' : 'What if: '.$data['plan']['name'] }}</h1>
         <a href="{{ route('late.index') }}" class="{{ $late > 0 ? 'behind' : '' }}">{{ $late === 0 ? 'No order is late' : ($late === 1 ? '1 order will miss its date' : "{$late} orders will miss their date") }}</a>
-        <span class="say" id="board-when">{{ $news->when }}</span><span id="board-news"></span>
+        <span class="say" id="board-when">{{ $print->says($news->when) }}</span><span id="board-news"></span>
         @if ($news->effect !== '')<span class="soon">{{ $news->effect }}</span>@endif
     </div>
     @unless ($live)<p class="said note">{{ auth()->user()->can('plan') ? 'Nothing here counts until it goes live.' : '' }} <a href="{{ route('plans.show', $data['plan']['id']) }}">Compare with the live plan</a></p>@endunless

@@ -27,7 +27,7 @@
                 </tbody></table><p class="sub">Such as 07:00-15:30; several with commas. An end at or before its begin is on the next day.</p><x-why field="week" />
             </section>
             <section><h2>Days that differ</h2>
-                @php($ahead = $calendar->days->where('date', '>=', \App\Wording\When::today()->subDays(7)->format('Y-m-d'))->sortBy('date'))
+                @php($ahead = $calendar->days->where('date', '>=', $print->today()->subDays(7)->format('Y-m-d'))->sortBy('date'))
                 @if ($ahead->isEmpty())<p class="none">No day ahead differs from the week.</p>@else
                 <table class="list"><thead><tr><th>Date</th><th></th><th>Time</th><th>Name</th><th>Take out</th></tr></thead><tbody>@foreach ($ahead->take(30) as $day)<tr><td class="tight">{{ \Carbon\CarbonImmutable::parse($day->date)->format('D j M Y') }}</td><td>{{ $day->kind }}</td><td class="tight">{{ $day->from_time === '' ? 'whole day' : "{$day->from_time}–{$day->to_time}" }}</td><td>{{ $day->name }}</td><td><input type="checkbox" name="remove[]" value="{{ $day->id }}" aria-label="Take out {{ $day->date }} {{ $day->name }}" @checked(in_array((string) $day->id, old('remove', []), true))></td></tr>@endforeach</tbody></table>@endif
                 <div class="actions align-items-end"><x-day name="date" label="Add a day" /><div class="in"><label for="day-kind">It is</label><select class="form-select" name="kind" id="day-kind"><option value="closed">closed</option><option value="overtime" @selected(old('kind') === 'overtime')>overtime</option></select></div><x-field name="from" label="From" type="time" /><x-field name="to" label="To" type="time" /><x-field name="name" label="Name" size="14" maxlength="60" /></div>

@@ -1,2 +1,2 @@
 @props(['of', 'unit' => ''])
-{{ \App\Wording\Figures::amount($of) }}@if ($unit !== '') {{ $unit }}@endif
+{{ $print->amount($of) }}@if ($unit !== '') {{ $unit }}@endif

@@ -21,7 +21,7 @@
     <details data-drop>
         <summary>{{ $user->name }} ▾</summary>
         <div class="drop">
-            <div class="sub">{{ $user->role->label() }}</div>
+            <div class="sub">{{ $user->roles()->label() }}</div>
             <div><a href="{{ route('password.show') }}">Your password</a></div>
             <form method="post" action="{{ route('logout') }}" class="mt-1" data-whole>
                 @csrf

@@ -4,9 +4,9 @@
     <tbody>
     @forelse ($rows as $row)
         <tr>
-            <td class="tight" title="{{ \App\Wording\When::full($row->entered_at) }}"><a href="{{ route('bookings.show', $row->id) }}">{{ \App\Wording\When::say($row->entered_at) }}</a></td>
+            <td class="tight" title="{{ $print->moment($row->entered_at) }}"><a href="{{ route('bookings.show', $row->id) }}">{{ $print->when($row->entered_at) }}</a></td>
             <td class="tight">{{ $row->person }}</td>
-            <td>@if ($row->reversed_by)<s>{{ $row->says }}</s> <a href="{{ route('bookings.show', $row->reversed_by) }}">reversed</a>@else{{ $row->says }}@endif @if ($row->reason !== '' && ! str_contains($row->says, $row->reason))<span class="sub">({{ $row->reason }})</span>@endif</td>
+            <td>@if ($row->reversed_by)<s>{{ $print->says($row->says) }}</s> <a href="{{ route('bookings.show', $row->reversed_by) }}">reversed</a>@else{{ $print->says($row->says) }}@endif @if ($row->reason !== '' && ! str_contains($row->says, $row->reason))<span class="sub">({{ $row->reason }})</span>@endif</td>
             <td class="sub tight">{{ \App\Models\BookingKind::from($row->kind)->label() }}</td>
         </tr>
     @empty

@@ -8,7 +8,11 @@
     @foreach ($rows as $change)
         <tr>
             <td class="tight"><a href="{{ route('bookings.show', $change->booking) }}">{{ $change->when }}</a></td>
-            <td>{{ $change->field }} from {{ $change->before }} to {{ $change->after }}</td>
+            <td>
+                {{ $change->field }}
+                from {{ $print->field($change->field, $change->before) }}
+                to {{ $print->field($change->field, $change->after) }}
+            </td>
             <td class="cut">{{ $change->person }}</td>
         </tr>
     @endforeach

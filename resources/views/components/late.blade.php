@@ -1,2 +1,2 @@
 @props(['minutes'])
-<span class="pace-words {{ $minutes > 0 ? 'behind notched' : '' }}">{{ \App\Wording\Figures::pace((int) $minutes) }}</span>
+<span class="pace-words {{ $minutes > 0 ? 'behind notched' : '' }}">{{ $print->pace((int) $minutes) }}</span>

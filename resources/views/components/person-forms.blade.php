@@ -2,11 +2,8 @@
     <summary>change</summary>
     <form class="actions align-items-start" method="post" action="{{ route('people.update', $person->id) }}">
         @csrf @method('put') @token($role->form)
-        <select class="form-select" name="role" aria-label="Role of {{ $person->name }}">
-            @foreach ($roles as $one)<option value="{{ $one->value }}" @selected($one === $person->role)>{{ $one->label() }}</option>@endforeach
-        </select>
-        <button class="btn btn-quiet btn-small">Give this role</button>
-        @if ($role->why('role'))<div class="why">{{ $role->why('role') }}</div>@endif
+        <x-role-ticks :in="$role" :label="'Roles of '.$person->name" :roles="$person->roles()" />
+        <button class="btn btn-quiet btn-small">Give these roles</button>
     </form>
     <form class="actions align-items-start" method="post" action="{{ route('people.reset', $person->id) }}">
         @csrf @method('put') @token($reset->form)

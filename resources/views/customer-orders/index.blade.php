@@ -13,8 +13,8 @@
                 <td class="tight"><a class="num" href="{{ route('customer-orders.show', $line->customer_order_id) }}">{{ $line->number }}/{{ $line->position }}</a></td>
                 <td class="cut">{{ $line->customer }} <span class="sub">{{ $line->reference }}</span></td>
                 <td class="cut">{{ $line->item_name }} <span class="sub">{{ $line->item_number }}</span></td>
-                <td class="n">{{ \App\Wording\Figures::amount($line->quantity) }}</td><td>{{ $line->unit }}</td>
-                <td @class(['tight', 'behind' => $line->is_open && $line->promised_on < \App\Wording\When::today()->toDateString()])>{{ \App\Wording\When::day($line->promised_on) }}</td>
+                <td class="n">{{ $print->amount($line->quantity) }}</td><td>{{ $line->unit }}</td>
+                <td @class(['tight', 'behind' => $line->is_open && $line->promised_on < $print->today()->toDateString()])>{{ $print->day($line->promised_on) }}</td>
                 <td><x-cover :line="$line" /></td>
             </tr>
         @endforeach

@@ -2,7 +2,7 @@
 @php($uncovered = $page->lines->filter(fn ($line) => \Brick\Math\BigDecimal::of($line->quantity)->minus($line->shipped_quantity)->minus($line->cancelled_quantity)->isGreaterThan($line->covered)))
 <x-layout :title="$order->number">
     <div class="head"><h1>{{ $order->number }} · {{ $order->customer }}</h1>
-        <span class="say">{{ $order->reference }} · ordered {{ \App\Wording\When::day($order->ordered_on) }} · {{ $order->ship_to ?: $order->address }}{{ $order->contact ? ' · '.$order->contact : '' }}</span>
+        <span class="say">{{ $order->reference }} · ordered {{ $print->day($order->ordered_on) }} · {{ $order->ship_to ?: $order->address }}{{ $order->contact ? ' · '.$order->contact : '' }}</span>
         @can('ship')<a class="btn btn-quiet ms-auto" href="{{ route('ship.index') }}#o{{ $order->id }}">Ship</a>@endcan
     </div>
     @can('cover') @if ($uncovered->isNotEmpty())
@@ -19,15 +19,15 @@
             @php($open = \Brick\Math\BigDecimal::of($line->quantity)->minus($line->shipped_quantity)->minus($line->cancelled_quantity)->minus($line->covered))
             <tr>
                 <td class="num">{{ $line->position }}</td><td><a href="{{ route('stock.show', $line->item_id) }}">{{ $line->item_name }}</a> <span class="sub">{{ $line->item_number }}</span></td>
-                <td class="n">{{ \App\Wording\Figures::amount($line->quantity) }}@if ($line->typed_unit !== $line->unit) <span class="sub">({{ \App\Wording\Figures::amount($line->typed_quantity) }} {{ $line->typed_unit }})</span>@endif</td>
-                <td class="n">{{ \App\Wording\Figures::amount($line->shipped_quantity) }}</td><td>{{ $line->unit }}</td><td class="n">{{ \App\Wording\Figures::amount($line->price) }}</td>
-                <td class="tight">{{ \App\Wording\When::day($line->promised_on) }}</td>
+                <td class="n">{{ $print->amount($line->quantity) }}@if ($line->typed_unit !== $line->unit) <span class="sub">({{ $print->amount($line->typed_quantity) }} {{ $line->typed_unit }})</span>@endif</td>
+                <td class="n">{{ $print->amount($line->shipped_quantity) }}</td><td>{{ $line->unit }}</td><td class="n">{{ $print->price($line->price) }}</td>
+                <td class="tight">{{ $print->day($line->promised_on) }}</td>
                 <td>
                     @foreach ($line->covers as $cover) @if ($cover->order_id)<a href="{{ route('orders.show', $cover->order_id) }}" class="tag">{{ $cover->order_number }}</a> @endif @endforeach
                     <x-cover :line="$line" />
                 </td>
                 <td class="tight">
-                    @if ($open->isPositive()) @can('promise')<a href="{{ route('promise.index', ['item' => $line->item_number, 'quantity' => \App\Wording\Figures::amount((string) $open), 'wanted' => $line->promised_on]) }}">When?</a> @endcan @can('cover')
+                    @if ($open->isPositive()) @can('promise')<a href="{{ route('promise.index', ['item' => $line->item_number, 'quantity' => $print->amount((string) $open), 'wanted' => $line->promised_on]) }}">When?</a> @endcan @can('cover')
                         <form class="d-inline" method="post" action="{{ route('covers.store') }}">@csrf @token<input type="hidden" name="lines[]" value="{{ $line->id }}">
                             @if (isset($page->free[$line->item_id]) && \Brick\Math\BigDecimal::of($page->free[$line->item_id]->free)->isGreaterThanOrEqualTo($open))<button class="btn btn-act btn-small" name="by" value="stock">From stock</button>@endif
                             @if (in_array($line->kind, ['made', 'assembled']))<input type="hidden" name="with_parts" value="1"><button class="btn btn-quiet btn-small" name="by" value="order">Make an order</button>@endif
@@ -47,8 +47,8 @@
                 @php($form = new \App\Http\Typed("tie-{$line->id}"))
                 <form class="actions align-items-start" method="post" action="{{ route('covers.update', $line->id) }}">@csrf @method('put') @token($form->form)
                     Line {{ $line->position }} from an order that is open already:
-                    <select class="form-select" name="order" aria-label="Order">@foreach ($page->openOrders[$line->item_id] as $candidate)<option value="{{ $candidate->id }}">{{ $candidate->number }}, {{ \App\Wording\Figures::amount($candidate->free) }} not promised, due {{ \App\Wording\When::day($candidate->due_on) }}</option>@endforeach</select>
-                    <x-field bare :in="$form" name="quantity" label="Quantity" class="n" :value="\App\Wording\Figures::amount((string) $open)" inputmode="decimal" /><button class="btn btn-quiet btn-small">Tie</button>
+                    <select class="form-select" name="order" aria-label="Order">@foreach ($page->openOrders[$line->item_id] as $candidate)<option value="{{ $candidate->id }}">{{ $candidate->number }}, {{ $print->amount($candidate->free) }} not promised, due {{ $print->day($candidate->due_on) }}</option>@endforeach</select>
+                    <x-field bare :in="$form" name="quantity" label="Quantity" class="n" :value="$print->amount((string) $open)" inputmode="decimal" /><button class="btn btn-quiet btn-small">Tie</button>
                 </form>
                 @endif
             @endforeach
@@ -56,7 +56,7 @@
         <div>
             @foreach ($page->lines as $line) @foreach ($line->covers as $cover)
             <details class="more" @if (old('form') === "untie-{$cover->id}") open @endif><summary>Untie line {{ $line->position }} from {{ $cover->order_number ?? 'stock' }}</summary>
-                <form class="actions align-items-start" method="post" action="{{ route('covers.destroy', $cover->id) }}">@csrf @method('delete') @token("untie-{$cover->id}")<x-field bare :in="new \App\Http\Typed("untie-{$cover->id}")" name="reason" label="Why" placeholder="why" maxlength="200" /><button class="btn btn-quiet btn-small">Untie {{ \App\Wording\Figures::amount($cover->quantity) }}</button></form>
+                <form class="actions align-items-start" method="post" action="{{ route('covers.destroy', $cover->id) }}">@csrf @method('delete') @token("untie-{$cover->id}")<x-field bare :in="new \App\Http\Typed("untie-{$cover->id}")" name="reason" label="Why" placeholder="why" maxlength="200" /><button class="btn btn-quiet btn-small">Untie {{ $print->amount($cover->quantity) }}</button></form>
             </details>
             @endforeach @endforeach
         </div>
@@ -68,7 +68,7 @@
         @php($form = new \App\Http\Typed("line-{$line->id}"))
         <form class="actions align-items-start" method="post" action="{{ route('customer-order-lines.update', $line->id) }}">@csrf @method('put') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}">
             <span><span class="num">{{ $line->position }}</span> {{ $line->item_name }}</span>
-            <x-field bare :in="$form" name="quantity" :label="'Quantity of line '.$line->position" class="n" :value="\App\Wording\Figures::amount($line->quantity)" inputmode="decimal" /> {{ $line->unit }}
+            <x-field bare :in="$form" name="quantity" :label="'Quantity of line '.$line->position" class="n" :value="$print->amount($line->quantity)" inputmode="decimal" /> {{ $line->unit }}
             <x-day worked bare :in="$form" name="promised_on" :label="'Promise date of line '.$line->position" :value="$line->promised_on" /><button class="btn btn-quiet btn-small">Change line {{ $line->position }}</button>
         </form>
         @endforeach

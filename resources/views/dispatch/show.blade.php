@@ -12,8 +12,8 @@
     @if ($list->rows->isEmpty())<p class="none">Nothing is planned here in this time.</p>@else
     <table class="list"><thead><tr>@if ($list->machine === null && $list->centre->machines > 1)<th class="n">Machine</th>@endif<th>Start</th><th>Run from</th><th>End</th><th>Order</th><th>Step</th><th>Item</th><th class="n">Pieces</th><th class="w1">Family</th><th>Ready</th><th class="w2">Papers</th><th>Pace</th></tr></thead><tbody>
     @foreach ($list->rows as $row)
-        <tr>@if ($list->machine === null && $list->centre->machines > 1)<td class="n">{{ $row->machine }}</td>@endif<td class="tight">{{ \App\Wording\When::say($row->start_at) }}</td><td class="tight sub">{{ $row->run_at !== $row->start_at ? \App\Wording\When::local($row->run_at)->format('H:i') : '' }}</td><td class="tight">{{ \App\Wording\When::say($row->end_at) }}</td>
-            <td><a class="num" href="{{ route('orders.show', $row->order_id) }}">{{ $row->order }}</a></td><td>{{ $row->number }} {{ $row->name }}</td><td class="cut">{{ $row->item_name }}</td><td class="n">{{ \App\Wording\Figures::amount($row->quantity) }}</td><td class="w1">{{ $row->family }}</td>
+        <tr>@if ($list->machine === null && $list->centre->machines > 1)<td class="n">{{ $row->machine }}</td>@endif<td class="tight">{{ $print->when($row->start_at) }}</td><td class="tight sub">{{ $row->run_at !== $row->start_at ? $print->local($row->run_at)->format('H:i') : '' }}</td><td class="tight">{{ $print->when($row->end_at) }}</td>
+            <td><a class="num" href="{{ route('orders.show', $row->order_id) }}">{{ $row->order }}</a></td><td>{{ $row->number }} {{ $row->name }}</td><td class="cut">{{ $row->item_name }}</td><td class="n">{{ $print->amount($row->quantity) }}</td><td class="w1">{{ $row->family }}</td>
             <td class="tight {{ ['running' => 'good', 'can start' => 'good', 'parts not ordered' => 'behind', 'parts are coming' => 'soon'][$row->ready] ?? '' }}">{{ $row->ready }}</td><td class="w2 sub">{{ $row->papers }}</td><td class="tight"><x-late :minutes="$row->late_minutes" /></td></tr>
     @endforeach
     </tbody></table>@endif

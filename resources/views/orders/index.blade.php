@@ -19,12 +19,12 @@
         <tbody id="rows">
         @foreach ($rows as $row)
             <tr>
-                <td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}" title="last booking {{ \App\Wording\When::ago($row->last_booking) }}">{{ $row->number }}</a></td>
-                <td class="n">{{ \App\Wording\Figures::amount($row->quantity) }}</td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td>
+                <td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}" title="last booking {{ $print->ago($row->last_booking) }}">{{ $row->number }}</a></td>
+                <td class="n">{{ $print->amount($row->quantity) }}</td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td>
                 <td class="cut w1" style="max-width:9.5rem">{{ $row->for }}</td><td class="w2"><x-state :state="$row->state" :held="(bool) $row->is_held" /></td>
                 <td class="strip"><x-pace :strip="$strips[$row->id]" :words="false" /></td>
                 <td class="tight">@if ($row->late_minutes !== null && $row->due_on)<x-late :minutes="$row->late_minutes" />@endif</td>
-                <td class="tight w2">{{ \App\Wording\When::day($row->due_on) }}</td><td class="fill"><x-readiness :row="$row" /></td>
+                <td class="tight w2">{{ $print->day($row->due_on) }}</td><td class="fill"><x-readiness :row="$row" /></td>
             </tr>
         @endforeach
         @php($next = $filter->skip + $rows->count())

@@ -8,8 +8,8 @@
             <tbody>
             @foreach ($rows as $row)
                 <tr><td><input type="checkbox" name="orders[]" value="{{ $row->id }}" data-counts @class(['pick-order', 'can' => $can->contains('id', $row->id)]) aria-label="Order {{ $row->number }}" @checked(in_array($row->id, old('orders', []))) @cannot('release') disabled @endcannot></td>
-                    <td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="n">{{ \App\Wording\Figures::amount($row->quantity) }}</td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td>
-                    <td class="cut w1" style="max-width:9.5rem">{{ $row->for }}</td><td class="strip w2"><x-pace :strip="$strips[$row->id]" :words="false" /></td><td class="tight">@if ($row->due_on)<x-late :minutes="$row->late_minutes" />@endif</td><td class="tight w2">{{ \App\Wording\When::day($row->due_on) }}</td><td class="fill"><x-readiness :row="$row" /></td></tr>
+                    <td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="n">{{ $print->amount($row->quantity) }}</td><td class="cut">{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td>
+                    <td class="cut w1" style="max-width:9.5rem">{{ $row->for }}</td><td class="strip w2"><x-pace :strip="$strips[$row->id]" :words="false" /></td><td class="tight">@if ($row->due_on)<x-late :minutes="$row->late_minutes" />@endif</td><td class="tight w2">{{ $print->day($row->due_on) }}</td><td class="fill"><x-readiness :row="$row" /></td></tr>
             @endforeach
             </tbody>
         </table>

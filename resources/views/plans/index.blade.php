@@ -12,7 +12,7 @@
     <table class="list mt-2"><thead><tr><th>Plan</th><th>From</th><th class="n">Late orders</th><th class="n">All lateness, open hours</th><th class="n">Steps that move</th><th>Last finish</th><th></th></tr></thead><tbody>
     @foreach ($plans as $plan)
         <tr><td>@if ($plan->is_live)<a href="{{ route('board') }}"><b>Live plan</b></a>@else<a href="{{ route('plans.show', $plan->id) }}">{{ $plan->name }}</a>@if ($plan->isStale) <span class="soon">older than the last booking</span>@endif @endif</td>
-            <td class="sub">{{ $plan->is_live ? '' : "{$plan->person}, ".\App\Wording\When::say($plan->made_at).'. '.$plan->says }}</td><td class="n {{ $plan->late > 0 ? 'behind' : '' }}">{{ (int) $plan->late }}</td><td class="n">{{ number_format($plan->minutes / 60, 1, '.', "\u{202F}") }}</td><td class="n">{{ $plan->is_live ? '' : $plan->moved }}</td><td>{{ \App\Wording\When::say($plan->finish) }}</td>
+            <td class="sub">{{ $plan->is_live ? '' : "{$plan->person}, ".$print->when($plan->made_at).'. '.$plan->says }}</td><td class="n {{ $plan->late > 0 ? 'behind' : '' }}">{{ (int) $plan->late }}</td><td class="n">{{ number_format($plan->minutes / 60, 1, '.', "\u{202F}") }}</td><td class="n">{{ $plan->is_live ? '' : $plan->moved }}</td><td>{{ $print->when($plan->finish) }}</td>
             <td class="tight">@unless ($plan->is_live) <a href="{{ route('board', ['plan' => $plan->id]) }}">on the board</a> @endunless</td></tr>
     @endforeach
     </tbody></table>

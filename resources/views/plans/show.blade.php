@@ -1,6 +1,6 @@
 @php($e = $compared->effect) @php($plan = $compared->plan) @php($h = fn (int $minutes): string => number_format($minutes / 60, 1, '.', "\u{202F}").' h')
 <x-layout title="{{ $plan->name }}">
-    <div class="head"><h1>{{ $plan->name }}</h1><span class="say">{{ $plan->says }} Made {{ \App\Wording\When::say($plan->made_at) }}.</span><a href="{{ route('plans.index') }}">all plans</a><a href="{{ route('board', ['plan' => $plan->id]) }}">on the board</a></div>
+    <div class="head"><h1>{{ $plan->name }}</h1><span class="say">{{ $print->says($plan->says) }} Made {{ $print->when($plan->made_at) }}.</span><a href="{{ route('plans.index') }}">all plans</a><a href="{{ route('board', ['plan' => $plan->id]) }}">on the board</a></div>
     <p class="lead">@if ($e['lateBefore'] === $e['lateAfter']){{ $e['lateAfter'] }} orders late, as in the live plan.@else From {{ $e['lateBefore'] }} late orders to {{ $e['lateAfter'] }}.@endif All lateness from {{ $h($e['totalBefore']) }} to <b>{{ $h($e['totalAfter']) }}</b>.
         @if ($e['saved'] !== [])<span class="good">In time again: {{ collect($e['saved'])->pluck('number')->implode(', ') }}.</span>@endif
         @if ($e['late'] !== [])<span class="behind">Becomes late: {{ collect($e['late'])->map(fn ($one) => "{$one['number']} ({$one['says']})")->implode(', ') }}.</span>@else Nobody becomes late. @endif {{ $e['moved'] }} steps move.</p>
@@ -19,11 +19,11 @@
         <section><h2>Late orders, before and after</h2>
             @if ($compared->late->isEmpty())<p class="none">No order is late in either plan.</p>@else
             <table class="list"><thead><tr><th>Order</th><th>Item</th><th>Due</th><th class="n">Live plan</th><th class="n">This one</th></tr></thead><tbody>
-            @foreach ($compared->late as $row)<tr><td><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="cut">{{ $row->name }}</td><td>{{ \App\Wording\When::day($row->due_at) }}</td><td class="n {{ $row->before > 0 ? 'behind' : '' }}">{{ $row->before > 0 ? \App\Wording\Figures::pace($row->before) : 'in time' }}</td><td class="n {{ $row->after > 0 ? 'behind' : 'good' }}">{{ $row->after > 0 ? \App\Wording\Figures::pace($row->after) : 'in time' }}</td></tr>@endforeach
+            @foreach ($compared->late as $row)<tr><td><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="cut">{{ $row->name }}</td><td>{{ $print->day($row->due_at) }}</td><td class="n {{ $row->before > 0 ? 'behind' : '' }}">{{ $row->before > 0 ? $print->pace($row->before) : 'in time' }}</td><td class="n {{ $row->after > 0 ? 'behind' : 'good' }}">{{ $row->after > 0 ? $print->pace($row->after) : 'in time' }}</td></tr>@endforeach
             </tbody></table>@endif
         </section>
         <section><h2>Load of the next days, live plan above, this one below</h2>
-            <table class="list load-table"><thead><tr><th></th>@foreach (array_slice($compared->days, 0, -1) as $day)<th class="n">{{ \App\Wording\When::local($day)->format('D j') }}</th>@endforeach</tr></thead><tbody>
+            <table class="list load-table"><thead><tr><th></th>@foreach (array_slice($compared->days, 0, -1) as $day)<th class="n">{{ $print->local($day)->format('D j') }}</th>@endforeach</tr></thead><tbody>
             @foreach ($compared->load as $row)<tr><td>{{ $row['name'] }}</td>@foreach ($row['before'] as $i => $minutes)@php($cap = $row['capacity'][$i] ?? 0)<td class="n">@if ($cap > 0 || $minutes > 0 || ($row['after'][$i] ?? 0) > 0){{ $cap > 0 ? intdiv(100 * $minutes, $cap) : '–' }}<br><b>{{ $cap > 0 ? intdiv(100 * ($row['after'][$i] ?? 0), $cap) : '–' }}</b>@endif</td>@endforeach</tr>@endforeach
             </tbody></table><p class="sub">In percent of the open machine time.</p>
         </section>
@@ -31,6 +31,6 @@
     <h2>What moves{{ $compared->moves->count() < $e['moved'] ? ', the '.$compared->moves->count().' that move most' : '' }}</h2>
     @if ($compared->moves->isEmpty())<p class="none">Nothing moves.</p>@else
     <table class="list"><thead><tr><th>Order</th><th>Step</th><th>Where</th><th>Live plan</th><th>This one</th></tr></thead><tbody>
-    @foreach ($compared->moves as $row)<tr><td><a class="num" href="{{ route('orders.show', $row->order_id) }}">{{ $row->order }}</a></td><td>{{ $row->number }} {{ $row->name }}</td><td>{{ $row->where }}{{ $row->from_machine === $row->to_machine ? '' : ", machine {$row->from_machine} → {$row->to_machine}" }}</td><td>{{ \App\Wording\When::say($row->from_at) }}</td><td>{{ \App\Wording\When::say($row->to_at) }}</td></tr>@endforeach
+    @foreach ($compared->moves as $row)<tr><td><a class="num" href="{{ route('orders.show', $row->order_id) }}">{{ $row->order }}</a></td><td>{{ $row->number }} {{ $row->name }}</td><td>{{ $row->where }}{{ $row->from_machine === $row->to_machine ? '' : ", machine {$row->from_machine} → {$row->to_machine}" }}</td><td>{{ $print->when($row->from_at) }}</td><td>{{ $print->when($row->to_at) }}</td></tr>@endforeach
     </tbody></table>@endif
 </x-layout>

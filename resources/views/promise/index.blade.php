@@ -13,8 +13,8 @@
             @if ($a['stock'] !== '0')<dt>From stock</dt><dd><b>{{ $a['stock'] }} now</b></dd>@endif
             @if ($a['nobody'] !== null)<dt>Moving nobody</dt><dd><b>{{ $a['nobody']['says'] }}</b> <span class="sub">no planned step moves</span></dd>
             <dt>Using others' slack</dt><dd>@if ($a['slack'] === null) not sooner @else<b>{{ $a['slack']['says'] }}</b> <span class="sub">others move, nobody becomes late</span>@endif</dd>@endif
-            @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ \App\Wording\When::onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b>, in time @else <span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif,
-                @if ($a['insist']['late'] === [])<span class="good">nobody becomes late</span>@else<span class="behind notched">becomes late or later: @foreach ($a['insist']['late'] as $name => $minutes){{ $name }} by {{ \App\Wording\Figures::minutes($minutes) }}{{ $loop->last ? '' : ', ' }}@endforeach</span>@endif</dd>@endif
+            @if ($a['wanted'] !== null && $a['insist'] !== null)<dt>Wanted {{ $print->onDay($a['wanted']) }}</dt><dd>@if ($a['insist']['inTime'])<b>{{ $a['insist']['says'] }}</b>, in time @else <span class="behind notched">not to be had; the soonest is {{ $a['insist']['says'] }}</span>@endif,
+                @if ($a['insist']['late'] === [])<span class="good">nobody becomes late</span>@else<span class="behind notched">becomes late or later: @foreach ($a['insist']['late'] as $name => $minutes){{ $name }} by {{ $print->minutes($minutes) }}{{ $loop->last ? '' : ', ' }}@endforeach</span>@endif</dd>@endif
             @if ($a['buy'] !== [])<dt>To be ordered first</dt><dd>@foreach ($a['buy'] as $name => $when){{ $name }} ({{ $when }}){{ $loop->last ? '' : ', ' }}@endforeach</dd>@endif
         </dl>
         @if ($a['nobody'] !== null)
@@ -29,6 +29,6 @@
     <h2>Held now</h2>
     @if ($held->isEmpty())<p class="none">No date is held.</p>@else
     <table class="list"><thead><tr><th>Item</th><th class="n">Pieces</th><th>For</th><th>Finish</th><th>Held until</th><th>By</th><th></th></tr></thead><tbody>
-    @foreach ($held as $row)<tr><td>{{ $row->name }} <span class="sub">{{ $row->number }}</span></td><td class="n">{{ \App\Wording\Figures::amount($row->quantity) }}</td><td>{{ $row->for }}</td><td>{{ \App\Wording\When::say($row->finish_at) }}</td><td>{{ \App\Wording\When::say($row->held_until) }}</td><td>{{ $row->person }}</td><td class="tight"><form method="post" action="{{ route('promise.destroy', $row->id) }}">@csrf @method('delete') @token<button class="btn btn-quiet btn-small">Let it go</button></form></td></tr>@endforeach
+    @foreach ($held as $row)<tr><td>{{ $row->name }} <span class="sub">{{ $row->number }}</span></td><td class="n">{{ $print->amount($row->quantity) }}</td><td>{{ $row->for }}</td><td>{{ $print->when($row->finish_at) }}</td><td>{{ $print->when($row->held_until) }}</td><td>{{ $row->person }}</td><td class="tight"><form method="post" action="{{ route('promise.destroy', $row->id) }}">@csrf @method('delete') @token<button class="btn btn-quiet btn-small">Let it go</button></form></td></tr>@endforeach
     </tbody></table>@endif
 </x-layout>

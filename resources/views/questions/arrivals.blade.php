@@ -6,7 +6,7 @@
     <tbody>
     @foreach ($arrivals as $question)
         <tr>
-            <td>{{ $question->says }}</td>
+            <td>{{ $print->says($question->says) }}</td>
             <td>{{ $question->what }}</td>
             <td class="cut">{{ $question->supplier }}</td>
             <td class="sub">{{ $question->history }}</td>

@@ -5,7 +5,7 @@
     @if ($outside->isEmpty())<div class="none">Nothing is outside.</div>@else
     <table class="list"><thead><tr><th>Order</th><th class="w2">Item</th><th>Step</th><th>At</th><th class="n">Pieces</th><th>Expected back</th>@can('report')<th>Came back good</th><th>Scrap, and why</th><th>Pass on</th><th></th>@endcan</tr></thead><tbody>
     @foreach ($outside as $step)
-        @php($todo = \App\Wording\Figures::amount((string) \Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)))
+        @php($todo = $print->amount((string) \Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)))
         @php($form = new \App\Http\Typed("step-{$step->id}"))
         <tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut w2">{{ $step->item_name }}</td><td>{{ $step->number }} {{ $step->name }}</td><td class="cut outside">{{ $step->supplier }}</td><td class="n">{{ $todo }}</td><td><x-back :handfuls="$step->handfuls" :unit="$step->unit" /></td>
         @can('report')

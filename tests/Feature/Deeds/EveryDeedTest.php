@@ -320,14 +320,14 @@ function deed(object $test, string $name): array
                 'says' => 'cannot be back before today'];
         })(),
         'let somebody in' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people', 'no' => Role::Planner,
-            'data' => ['name' => 'Ada Quarry', 'login' => 'ada', 'role' => 'buyer', 'password' => 'seven slow kettles'],
+            'data' => ['name' => 'Ada Quarry', 'login' => 'ada', 'roles' => ['buyer'], 'password' => 'seven slow kettles'],
             'bad' => ['login' => 'planner', 'password' => 'nine green kettles'],
             'field' => 'login',
             'says' => 'logs in as planner already'],
         'give a role' => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/people/'.$shop->as(Role::Buyer)->id, 'no' => Role::Planner,
-            'data' => ['role' => 'planner'],
-            'bad' => ['role' => 'buyer'],
-            'field' => 'role',
+            'data' => ['roles' => ['planner', 'buyer']],
+            'bad' => ['roles' => ['buyer']],
+            'field' => 'roles',
             'says' => 'is buyer already'],
         'lock a person' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/lock', 'no' => Role::Planner,
             'data' => ['reason' => 'left us'], 'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why'],
@@ -377,7 +377,7 @@ function books(): array
         'questions',
         'periods',
         'consignments',
-        'users'] as $table) {
+        'people'] as $table) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
 

@@ -1,9 +1,10 @@
 <?php
 
 use App\Access\Role;
+use App\Demo\People;
 use App\Demo\Story;
 use App\Demo\StoryDays;
-use App\Models\User;
+use App\Models\Person;
 use App\Queries\Shop\Deliveries;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
@@ -71,9 +72,9 @@ it('tells a story whose books agree and that shows a shop at work', function (st
     }
     $now = CarbonImmutable::parse($moment, 'Europe/Dublin');
     Carbon::setTestNow($now);
-    $people = User::all()->keyBy(fn (User $user): string => $user->role->value);
+    $people = People::byRole();
     $story = app(Story::class);
-    $story->play(2, fn (Role $role): User => $people[$role->value], fn () => null);
+    $story->play(2, fn (Role $role): Person => $people[$role->value], fn () => null);
 
     expect($this->shop->differences())->toBe([])
         ->and(count($story->tries->refused))->toBeLessThan(intdiv($story->tries->done, 10))

@@ -4,7 +4,7 @@ use App\Access\Role;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Stock\SetStandardCost;
 use App\Models\Booking;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 
 /* Product data keeps who changed what from what to what, by page or by file; a standard cost goes through its valuation. */
@@ -36,7 +36,7 @@ function trail(): array
 {
     return DB::table('product_changes AS c')
         ->join('bookings AS b', 'b.id', 'c.booking_id')
-        ->join('users AS u', 'u.id', 'b.user_id')
+        ->join('people AS u', 'u.id', 'b.user_id')
         ->orderBy('c.id')
         ->where('c.booking_id', '>', DB::table('bookings')->min('id'))
         ->get(['u.login', 'c.record', 'c.field', 'c.before', 'c.after'])
@@ -52,7 +52,7 @@ it('keeps what a file changed, with codes for what it refers to', function () {
         ->get("/stock/{$item->id}")
         ->assertSee('lead time days')
         ->assertSee('from 4 to 6')
-        ->assertSee(User::query()->firstWhere('login', 'planner')->name);
+        ->assertSee(Person::query()->firstWhere('login', 'planner')->name);
 });
 
 it('keeps nothing where nothing differs', function () {

@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Http\FormMark;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
@@ -105,10 +105,10 @@ it('logs who came in, who did not, and who tried what is not theirs', function (
 });
 
 it('marks forms apart by person, and says not who', function () {
-    $marks = User::all()->map(FormMark::of(...));
+    $marks = Person::all()->map(FormMark::of(...));
     expect($marks->unique())
         ->toHaveCount($marks->count())
-        ->and(FormMark::isOf(['x'], User::query()->firstOrFail()))
+        ->and(FormMark::isOf(['x'], Person::query()->firstOrFail()))
         ->toBeFalse();
 });
 

@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Access\Roles;
 use App\Http\Bar\Page;
 use App\Http\Bar\Subject;
 use Illuminate\Routing\Route;
@@ -33,8 +34,8 @@ it('begins where the role works, in a subject it works in', function (Role $role
     $first = Page::first($role);
     $this->post('/login', ['login' => $role->value, 'password' => 'pace'])->assertRedirect(route($first->value));
     $page = $this->get(route($first->value))->assertOk();
-    expect(Subject::of($role))->toContain($first->subject());
-    foreach (Subject::of($role) as $subject) {
+    expect(Subject::of(Roles::of($role)))->toContain($first->subject());
+    foreach (Subject::of(Roles::of($role)) as $subject) {
         $page->assertSee(">{$subject->value}</a>", false);
     }
 })->with(Role::cases());

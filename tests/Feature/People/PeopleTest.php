@@ -3,9 +3,10 @@
 use App\Access\Deed;
 use App\Access\OwnPassword;
 use App\Access\Role;
+use App\Http\Bar\Subject;
 use App\Jobs\Beat;
 use App\Models\Booking;
-use App\Models\User;
+use App\Models\Person;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,7 @@ use Illuminate\Support\Facades\Queue;
 
 const KETTLES = 'seven slow kettles';
 
-function sessionOf(User $user, string $id): void
+function sessionOf(Person $user, string $id): void
 {
     DB::table('sessions')->insert(['id' => $id, 'user_id' => $user->id, 'payload' => '', 'last_activity' => time()]);
 }
@@ -56,7 +57,7 @@ it('lets somebody in, who takes an own password first', function () {
         ->from('/people')
         ->post(
             '/people',
-            ['token' => 'a', 'name' => 'Ada Quarry', 'login' => 'ada', 'role' => 'storekeeper', 'password' => KETTLES],
+            ['token' => 'a', 'name' => 'Ada Quarry', 'login' => 'ada', 'roles' => ['storekeeper'], 'password' => KETTLES],
         )
         ->assertSessionHas('done', 'Ada Quarry may log in as ada, storekeeper.');
     $this->get('/people')->assertSee('Ada Quarry')->assertSee('takes an own password at the next login');
@@ -73,7 +74,7 @@ it('lets somebody in, who takes an own password first', function () {
     $this->app['auth']->forgetGuards();
     $this->get('/')->assertOk()->assertDontSee('People who log in');
     $this->get('/people')->assertForbidden();
-    expect(Hash::check('nine green kettles', User::query()->where('login', 'ada')->value('password')))->toBeTrue()
+    expect(Hash::check('nine green kettles', Person::query()->where('login', 'ada')->value('password')))->toBeTrue()
         ->and(Booking::query()->latest('id')->first()->says)->toBe('Ada Quarry took a new password.');
 });
 
@@ -99,22 +100,22 @@ it('refuses what is wrong with a new person or a password, beside its field, and
     'a login that is taken, in capitals' => [
         '/people',
         'post',
-        ['name' => 'X', 'login' => 'PLANNER', 'role' => 'buyer', 'password' => KETTLES],
+        ['name' => 'X', 'login' => 'PLANNER', 'roles' => ['buyer'], 'password' => KETTLES],
         'login',
         'Somebody logs in as PLANNER already',
     ],
     'a short password' => [
         '/people',
         'post',
-        ['name' => 'X', 'login' => 'x', 'role' => 'buyer', 'password' => 'pace'],
+        ['name' => 'X', 'login' => 'x', 'roles' => ['buyer'], 'password' => 'pace'],
         'password',
         'at least 12',
     ],
     'no such role' => [
         '/people',
         'post',
-        ['name' => 'X', 'login' => 'x', 'role' => 'king', 'password' => KETTLES],
-        'role',
+        ['name' => 'X', 'login' => 'x', 'roles' => ['king'], 'password' => KETTLES],
+        'roles.0',
         'offered',
     ],
     'another present password' => [
@@ -189,23 +190,23 @@ it('leaves somebody who can let others in', function () {
     $planner = $this->shop->as(Role::Planner);
     $this->actingAs($supervisor)
         ->from('/people')
-        ->put("/people/{$supervisor->id}", ['token' => 'a', 'role' => 'buyer'])
+        ->put("/people/{$supervisor->id}", ['token' => 'a', 'roles' => ['buyer']])
         ->assertSessionHasErrors([
             'refused' => 'Nobody would be left who can let others in. Give somebody else that role first.',
         ]);
     $this->post("/people/{$supervisor->id}/lock", ['token' => 'b', 'reason' => 'x'])
         ->assertSessionHasErrors(['refused' => 'You cannot lock yourself out. Somebody else has to.']);
-    $this->put("/people/{$planner->id}", ['token' => 'c', 'role' => 'supervisor'])
+    $this->put("/people/{$planner->id}", ['token' => 'c', 'roles' => ['supervisor']])
         ->assertSessionHas('done', "{$planner->name} is supervisor now, before planner.");
-    $this->put("/people/{$supervisor->id}", ['token' => 'd', 'role' => 'buyer'])->assertSessionHas('done');
+    $this->put("/people/{$supervisor->id}", ['token' => 'd', 'roles' => ['buyer']])->assertSessionHas('done');
     expect(
-        User::all()->filter(fn (User $user): bool => $user->may(Deed::People))->pluck('id')->all(),
+        Person::all()->filter(fn (Person $user): bool => $user->may(Deed::People))->pluck('id')->all(),
     )->toBe([$planner->id]);
 });
 
 it('tells names and the demo\'s password only where the demo\'s people are', function () {
     $this->get('/login')->assertDontSee('Demo password')->assertDontSee('Planner');
-    DB::table('users')->where('login', 'planner')->update(['is_demo' => true]);
+    DB::table('people')->where('login', 'planner')->update(['is_demo' => true]);
     $this->get('/login')->assertSee('Demo password')->assertSee('Planner')->assertDontSee('Buyer');
     $this->actingAs($this->shop->as(Role::Planner))
         ->put('/password', ['token' => 'a', 'present' => 'pace', 'new' => KETTLES, 'again' => KETTLES]);
@@ -241,7 +242,7 @@ it('does the same on the command line', function () {
     expect($run('unlock', ['login' => 'ada']))->toContain('may log in again');
     expect($run('reset', ['login' => 'ada', '--password' => 'nine green kettles']))
         ->toContain('new password')
-        ->and(User::query()->firstWhere('login', 'ada')->must_change)
+        ->and(Person::query()->firstWhere('login', 'ada')->must_change)
         ->toBeTrue();
     expect($run('lock', ['login' => 'nobody'], 1))
         ->toContain('Nobody logs in as nobody')
@@ -273,4 +274,73 @@ it('asks the queue again when what it was asked before is lost', function () {
         Artisan::call('pace:beat');
     }
     Queue::assertPushed(Beat::class, 2); // the second still waits for the first
+});
+
+it('gives several roles to one person, who may do what any of them may and works in all their subjects', function () {
+    $supervisor = $this->shop->as(Role::Supervisor);
+    $buyer = $this->shop->as(Role::Buyer);
+    $this->actingAs($supervisor)
+        ->from('/people')
+        ->put("/people/{$buyer->id}", ['token' => 'a', 'roles' => ['storekeeper', 'buyer']])
+        ->assertSessionHas('done', 'Buyer is storekeeper and buyer now, before buyer.');
+    $buyer = Person::query()->findOrFail($buyer->id);
+    expect($buyer->may(Deed::Issue))->toBeTrue()
+        ->and($buyer->may(Deed::Purchase))->toBeTrue()
+        ->and($buyer->may(Deed::Release))->toBeFalse()
+        ->and(Subject::of($buyer->roles()))->toBe([
+            Subject::Today,
+            Subject::Demand,
+            Subject::Orders,
+            Subject::Parts,
+            Subject::Floor,
+            Subject::Suppliers,
+            Subject::Stock,
+        ]);
+    $this->actingAs($buyer)->get('/release')->assertOk();
+    $this->post('/release', ['token' => 'x'])->assertForbidden();
+    expect((string) $this->get('/')->getContent())->toContain('storekeeper and buyer');
+});
+
+it('takes roles only as they are, each once, and one at least', function (mixed $roles, string $field) {
+    $buyer = $this->shop->as(Role::Buyer);
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->from('/people')
+        ->put("/people/{$buyer->id}", ['token' => 'a', 'roles' => $roles])
+        ->assertSessionHasErrors($field);
+    expect(Person::query()->findOrFail($buyer->id)->roles()->words())->toBe(['buyer']);
+})->with([
+    'none' => [[], 'roles'],
+    'one that is none' => [['buyer', 'king'], 'roles.1'],
+    'one twice' => [['buyer', 'buyer'], 'roles.0'],
+    'a word' => ['buyer', 'roles'],
+]);
+
+it('gives a login to somebody who works here already, once', function () {
+    $idris = Person::query()->where('name', 'Idris Vale')->firstOrFail();
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/people')->assertSee('Idris Vale, E-02');
+    $new = ['works' => (string) $idris->id, 'login' => 'idris', 'roles' => ['operator'], 'password' => KETTLES];
+    $this->from('/people')
+        ->post('/people', ['token' => 'a', ...$new])
+        ->assertSessionHas('done', 'Idris Vale may log in as idris, operator.');
+    expect(Person::query()->where('name', 'Idris Vale')->count())->toBe(1)
+        ->and($idris->refresh()->number)->toBe('E-02')
+        ->and($idris->work_centre_id)->not->toBeNull()
+        ->and($idris->roles()->words())->toBe(['operator']);
+    $this->post('/people', ['token' => 'b', ...$new, 'login' => 'other'])
+        ->assertSessionHasErrors(['works' => 'Idris Vale logs in as idris already.']);
+    $this->post('/people', ['token' => 'c', ...$new, 'works' => '', 'login' => 'third'])
+        ->assertSessionHasErrors(['name' => 'Type a name, or choose who works here already.']);
+    $this->post('/people', ['token' => 'd', ...$new, 'works' => '999999', 'login' => 'fourth'])
+        ->assertSessionHasErrors('works');
+    $this->post('/logout');
+    tryLogin($this, 'idris', KETTLES)->assertRedirect('/station');
+});
+
+it('lets nobody in by the name of somebody who only works here', function () {
+    foreach (['', 'Idris Vale', 'E-02'] as $login) {
+        tryLogin($this, $login, '');
+        $this->assertGuest();
+        tryLogin($this, $login, 'pace');
+        $this->assertGuest();
+    }
 });

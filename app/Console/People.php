@@ -2,11 +2,14 @@
 
 namespace App\Console;
 
+use App\Access\Deed;
 use App\Access\OwnPassword;
 use App\Access\Role;
+use App\Access\Roles;
 use App\Actions\People\AddPerson;
 use App\Actions\People\ChangePerson;
-use App\Models\User;
+use App\Actions\People\NewLogin;
+use App\Models\Person;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;
 use KeepPace\Core\Naming\Code;
@@ -14,17 +17,17 @@ use KeepPace\Core\Refusal;
 use KeepPace\Core\Refused;
 
 /** Who may log in, for who looks after the machine: what the page of people does, and the first person of all. */
-class Person extends Command
+class People extends Command
 {
     protected $signature = 'pace:person
         {do=list : list, add, role, lock, unlock or reset}
         {login? : whose}
         {--name= : of somebody new}
-        {--role= : of somebody new, else supervisor; or the new one}
+        {--role= : of somebody new, else supervisor; or the new ones, with commas}
         {--password= : else it is asked for; from a program better by PACE_PASSWORD}
         {--reason=on the command line : why somebody is locked}';
 
-    protected $description = 'Say who may log in: add, set the role, lock, unlock, give a new password';
+    protected $description = 'Say who may log in: add, set the roles, lock, unlock, give a new password';
 
     public function handle(AddPerson $add, ChangePerson $change): int
     {
@@ -47,10 +50,10 @@ class Person extends Command
             'name',
             'role',
             '',
-        ], User::query()->orderBy('login')->get()->map(fn (User $user): array => [
+        ], Person::whoLogIn()->with('personRoles')->orderBy('login')->get()->map(fn (Person $user): array => [
             $user->login,
             $user->name,
-            $user->role->value,
+            implode(', ', $user->roles()->words()),
             $user->locked_at !== null ? 'locked' : ($user->is_demo ? 'demo password' : ''),
         ])->all());
 
@@ -61,7 +64,7 @@ class Person extends Command
     {
         $login = $this->asked((string) $this->argument('login'), 'Login');
         $name = $this->asked((string) $this->option('name'), 'Name');
-        $role = $this->role(Role::Supervisor);
+        $roles = $this->roles(Roles::of(Role::Supervisor));
         if ($login === '' || $name === '' || mb_strlen($login) > 60 || mb_strlen($name) > 80) {
             return $this->no('A login and a name are needed: pace:person add LOGIN --name="NAME".');
         }
@@ -70,14 +73,11 @@ class Person extends Command
             return self::FAILURE;
         }
         $by = $this->whoCan();
-        if ($by === null && ! User::query()->exists()) {
+        if ($by === null && ! Person::whoLogIn()->exists()) {
             $add->first($name, $login, $password);
         } else {
             $add->handle(
-                $name,
-                $login,
-                $role,
-                $password,
+                new NewLogin($name, $login, $roles, $password),
                 false,
                 (string) Str::uuid(),
                 $by ?? throw new \LogicException('Somebody can always let others in.'),
@@ -90,19 +90,19 @@ class Person extends Command
 
     private function change(ChangePerson $change, string $do): int
     {
-        $user = User::query()->firstWhere('login_key', Code::keyOf((string) $this->argument('login')));
+        $user = Person::query()->firstWhere('login_key', Code::keyOf((string) $this->argument('login')));
         // what is done on the command line is booked for whoever may do it on the page
         $by = $this->whoCan($user);
         if ($user === null || $by === null) {
             return $this->no("Nobody logs in as {$this->argument('login')}.");
         }
         $token = (string) Str::uuid();
-        $password = $do === 'reset' ? $this->password([$user->login, $user->name]) : '';
+        $password = $do === 'reset' ? $this->password([(string) $user->login, $user->name]) : '';
         if ($password === null) {
             return self::FAILURE;
         }
         $booking = match ($do) {
-            'role' => $change->role($user->id, $this->role(), $token, $by),
+            'role' => $change->roles($user->id, $this->roles(), $token, $by),
             'lock' => $change->lock($user->id, (string) $this->option('reason'), $token, $by),
             'unlock' => $change->unlock($user->id, $token, $by),
             default => $change->reset($user->id, $password, $token, $by),
@@ -113,15 +113,15 @@ class Person extends Command
     }
 
     /** Somebody who can let others in, another than the one it is about if there is one. */
-    private function whoCan(?User $but = null): ?User
+    private function whoCan(?Person $but = null): ?Person
     {
-        $can = User::query()
-            ->where('role', Role::Supervisor->value)
+        $can = Person::whoLogIn()
             ->orderByRaw('locked_at IS NOT NULL')
             ->orderBy('id')
-            ->get();
+            ->get()
+            ->filter(fn (Person $person): bool => $person->may(Deed::People));
 
-        return $can->first(fn (User $user): bool => $user->id !== $but?->id) ?? $can->first();
+        return $can->first(fn (Person $user): bool => $user->id !== $but?->id) ?? $can->first();
     }
 
     private function asked(string $given, string $what): string
@@ -148,12 +148,19 @@ class Person extends Command
     }
 
     /** @throws Refused */
-    private function role(?Role $else = null): Role
+    private function roles(?Roles $else = null): Roles
     {
         $given = $this->option('role');
+        if ($given === null && $else !== null) {
+            return $else;
+        }
+        $words = explode(',', (string) $given);
+        $roles = Roles::fromWords($words);
+        if (count($roles->all) !== count($words)) {
+            throw Refused::because('The roles are '.implode(', ', array_column(Role::cases(), 'value')).'.');
+        }
 
-        return ($given === null ? $else : Role::tryFrom((string) $given))
-            ?? throw Refused::because('The roles are '.implode(', ', array_column(Role::cases(), 'value')).'.');
+        return $roles;
     }
 
     private function no(string $why): int

@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Models;
+
+use App\Access\Deed;
+use App\Access\Role;
+use App\Access\Roles;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * A person of the shop: one who works at a work centre, one who logs in, or both.
+ *
+ * @property int $id
+ * @property string|null $number of who works at a work centre
+ * @property string $name
+ * @property int|null $work_centre_id
+ * @property int|null $calendar_id
+ * @property bool $is_there works here still
+ * @property string|null $login of who logs in
+ * @property string|null $password
+ * @property \Carbon\CarbonImmutable|null $locked_at nobody gets in by this login
+ * @property bool $must_change the password was given by somebody else
+ * @property bool $is_demo has the demo's password
+ * @property string|null $badge
+ * @property string|null $remember_token
+ * @property \Illuminate\Support\Carbon|null $created_at
+ * @property \Illuminate\Support\Carbon|null $updated_at
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, PersonRole> $personRoles
+ */
+class Person extends Authenticatable
+{
+    protected $table = 'people';
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'remember_token'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'password' => 'hashed',
+            'is_there' => 'boolean',
+            'locked_at' => 'immutable_datetime',
+            'must_change' => 'boolean',
+            'is_demo' => 'boolean',
+        ];
+    }
+
+    /** @return HasMany<PersonRole, $this> */
+    public function personRoles(): HasMany
+    {
+        return $this->hasMany(PersonRole::class);
+    }
+
+    public function roles(): Roles
+    {
+        $this->loadMissing('personRoles');
+
+        return Roles::of(...$this->personRoles->map(fn (PersonRole $one): Role => $one->role)->all());
+    }
+
+    public function setRoles(Roles $roles): void
+    {
+        $this->personRoles()->delete();
+        $this->personRoles()->insert(array_map(
+            fn (string $role): array => ['person_id' => $this->id, 'role' => $role],
+            $roles->words(),
+        ));
+        $this->load('personRoles');
+    }
+
+    public function may(Deed $deed): bool
+    {
+        return $this->roles()->may($deed);
+    }
+
+    /** @return Builder<static> those who may log in, or once might */
+    public static function whoLogIn(): Builder
+    {
+        return self::query()->whereNotNull('login');
+    }
+
+    /** Somebody who can log in and has this role; in the demo and the tests there is one for each. */
+    public static function inRole(Role $role): self
+    {
+        return self::whoLogIn()
+            ->whereHas('personRoles', fn (Builder $one) => $one->where('role', $role->value))
+            ->orderBy('id')
+            ->firstOrFail();
+    }
+}

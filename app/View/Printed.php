@@ -1,0 +1,112 @@
+<?php
+
+namespace App\View;
+
+use App\Access\Deed;
+use App\Wording\Figures;
+use App\Wording\When;
+use Brick\Math\BigNumber;
+use Carbon\CarbonImmutable;
+use DateTimeInterface;
+use Illuminate\Support\Facades\Gate;
+
+/**
+ * How a value reads on a page: $print in every view. Who may not see money reads a dot where it would stand, on every
+ * page by this one place.
+ */
+final class Printed
+{
+    private const HIDDEN = '•';
+
+    /** Fields of product data that are money. */
+    private const MONEY_FIELDS = ['cost', 'price', 'labour_rate', 'machine_rate', 'overhead_percent'];
+
+    public function amount(BigNumber|string|int|null $of): string
+    {
+        return Figures::amount($of === null ? null : (string) $of);
+    }
+
+    public function money(int|string $cents): string
+    {
+        return $this->seesMoney() ? Figures::money((int) $cents) : self::HIDDEN;
+    }
+
+    /** Money as an exact amount: a price, a rate. */
+    public function price(BigNumber|string|int|null $of): string
+    {
+        return $of === null || $this->seesMoney() ? $this->amount($of) : self::HIDDEN;
+    }
+
+    /** A sentence of a booking: what it says of money is hidden with it. */
+    public function says(?string $sentence): string
+    {
+        $sentence = (string) $sentence;
+        if (! str_contains($sentence, '€') || $this->seesMoney()) {
+            return $sentence;
+        }
+
+        return (string) preg_replace('/-?\d[\d,\x{202F}]*(?:\.\d+|(?= €))/u', self::HIDDEN, $sentence);
+    }
+
+    /** What stood in a field of product data. */
+    public function field(string $name, string $value): string
+    {
+        return in_array($name, self::MONEY_FIELDS, true) && ! $this->seesMoney() ? self::HIDDEN : $value;
+    }
+
+    public function seesMoney(): bool
+    {
+        return Gate::allows(Deed::SeeMoney->value);
+    }
+
+    public function minutes(int|string $minutes): string
+    {
+        return Figures::minutes((int) $minutes);
+    }
+
+    public function pace(int|string $late): string
+    {
+        return Figures::pace((int) $late);
+    }
+
+    public function when(DateTimeInterface|string|int|null $time): string
+    {
+        return When::say($time);
+    }
+
+    public function day(DateTimeInterface|string|int|null $date): string
+    {
+        return When::day($date);
+    }
+
+    public function onDay(DateTimeInterface|string|int $date): string
+    {
+        return When::onDay($date);
+    }
+
+    public function span(DateTimeInterface|string|int $from, DateTimeInterface|string|int $to): string
+    {
+        return When::span($from, $to);
+    }
+
+    /** With its date, year and time. */
+    public function moment(DateTimeInterface|string|int $time): string
+    {
+        return When::full($time);
+    }
+
+    public function ago(DateTimeInterface|string|null $time): string
+    {
+        return When::ago($time);
+    }
+
+    public function local(DateTimeInterface|string|int $time): CarbonImmutable
+    {
+        return When::local($time);
+    }
+
+    public function today(): CarbonImmutable
+    {
+        return When::today();
+    }
+}
