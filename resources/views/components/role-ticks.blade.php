@@ -1,6 +1,6 @@
 <fieldset class="ticks" aria-label="{{ $label }}">
     @foreach ($all as $role)
-        <label class="d-inline">
+        <label>
             <input type="checkbox" name="roles[]" value="{{ $role->value }}" @checked($isOn($role))>
             {{ $role->label() }}
         </label>
