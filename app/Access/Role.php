@@ -13,6 +13,58 @@ enum Role: string
     case Sales = 'sales';
     case CostClerk = 'cost-clerk';
 
+    /** By role, but for the supervisor, who may do all. */
+    private const DEEDS = [
+        'planner' => [
+            Deed::Look,
+            Deed::EnterCustomerOrder,
+            Deed::Cover,
+            Deed::ChangeOrder,
+            Deed::Plan,
+            Deed::SayAbsent,
+            Deed::Promise,
+            Deed::Reserve,
+            Deed::Purchase,
+            Deed::Release,
+            Deed::Import,
+            Deed::SeeMoney,
+        ],
+        'storekeeper' => [
+            Deed::Look,
+            Deed::Issue,
+            Deed::GoodsIn,
+            Deed::Receive,
+            Deed::Ship,
+            Deed::Reverse,
+            Deed::SeeMoney,
+        ],
+        'operator' => [
+            Deed::Look,
+            Deed::Report,
+            Deed::SayAbsent,
+        ],
+        'buyer' => [
+            Deed::Look,
+            Deed::GoodsIn,
+            Deed::Purchase,
+            Deed::SeeMoney,
+        ],
+        'sales' => [
+            Deed::Look,
+            Deed::EnterCustomerOrder,
+            Deed::Cover,
+            Deed::Promise,
+            Deed::SeeMoney,
+        ],
+        'cost-clerk' => [
+            Deed::Look,
+            Deed::Close,
+            Deed::Value,
+            Deed::Reverse,
+            Deed::SeeMoney,
+        ],
+    ];
+
     public function label(): string
     {
         return match ($this) {
@@ -30,56 +82,6 @@ enum Role: string
     /** @return list<Deed> */
     public function deeds(): array
     {
-        return match ($this) {
-            self::Supervisor => Deed::cases(),
-            self::Planner => [
-                Deed::Look,
-                Deed::EnterCustomerOrder,
-                Deed::Cover,
-                Deed::ChangeOrder,
-                Deed::Plan,
-                Deed::SayAbsent,
-                Deed::Promise,
-                Deed::Reserve,
-                Deed::Purchase,
-                Deed::Release,
-                Deed::Import,
-                Deed::SeeMoney,
-            ],
-            self::Storekeeper => [
-                Deed::Look,
-                Deed::Issue,
-                Deed::GoodsIn,
-                Deed::Receive,
-                Deed::Ship,
-                Deed::Reverse,
-                Deed::SeeMoney,
-            ],
-            self::Operator => [
-                Deed::Look,
-                Deed::Report,
-                Deed::SayAbsent,
-            ],
-            self::Buyer => [
-                Deed::Look,
-                Deed::GoodsIn,
-                Deed::Purchase,
-                Deed::SeeMoney,
-            ],
-            self::Sales => [
-                Deed::Look,
-                Deed::EnterCustomerOrder,
-                Deed::Cover,
-                Deed::Promise,
-                Deed::SeeMoney,
-            ],
-            self::CostClerk => [
-                Deed::Look,
-                Deed::Close,
-                Deed::Value,
-                Deed::Reverse,
-                Deed::SeeMoney,
-            ],
-        };
+        return self::DEEDS[$this->value] ?? Deed::cases();
     }
 }

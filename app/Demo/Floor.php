@@ -22,8 +22,10 @@ use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\Tracking;
 
 /** What storekeeper and operators do in the story. */
 final class Floor
@@ -83,7 +85,7 @@ final class Floor
     /** The storekeeper issues to released orders what is there; some of the last day's still wait. */
     public function issue(int $left): void
     {
-        foreach (Order::query()->whereIn('state', ['released', 'running'])->where('is_held', false)->orderBy('rank')->orderBy('due_on')
+        foreach (Order::query()->whereIn('state', OrderState::IN_THE_SHOP)->where('is_held', false)->orderBy('rank')->orderBy('due_on')
             ->orderBy('id')->get() as $order) {
             if ($left <= 3 && $order->released_at?->diffInDays(CarbonImmutable::now()) < 4 && $this->dice->chance(80)) {
                 continue;
@@ -132,7 +134,7 @@ final class Floor
         $plan = DB::table('plan_steps AS p')
             ->join('order_steps AS s', 's.id', 'p.order_step_id')
             ->join('orders AS o', 'o.id', 's.order_id')
-            ->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
             ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
             ->orderBy('p.end_at')->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
         foreach ($plan as $row) {
@@ -208,7 +210,7 @@ final class Floor
     private function receiveAll(int $left): void
     {
         $places = Place::query()->pluck('id', 'code');
-        foreach (Order::query()->with('item')->whereIn('state', ['released', 'running'])->get() as $order) {
+        foreach (Order::query()->with('item')->whereIn('state', OrderState::IN_THE_SHOP)->get() as $order) {
             $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->first();
             if ($last !== null && $last->pieces()->inHand()
                 ->isPositive() && ! $order->is_held && ! ($left <= 3 && $this->dice->chance(75))) {
@@ -222,7 +224,7 @@ final class Floor
     {
         $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
         $more = ! BigDecimal::of($order->received_quantity)->isZero();
-        $number = $order->item->tracking === 'lot' && $more ? $order->number : '';
+        $number = $order->item->tracking === Tracking::Lot && $more ? $order->number : '';
         $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
             $places[$finished ? 'FINISHED' : 'STORES'],
             $number, $this->dice->token(), ($this->as)(Role::Storekeeper));

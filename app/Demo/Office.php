@@ -25,6 +25,7 @@ use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 
 /** What sales desk, planner, buyer and supervisor do in the story. */
@@ -190,10 +191,10 @@ final class Office
     public function release(int $left): void
     {
         $shop = ShopState::now();
-        $inShop = $shop->orders->filter(fn ($order): bool => $order->state !== 'firm')->count();
+        $inShop = $shop->orders->filter(fn ($order): bool => $order->state !== OrderState::Firm->value)->count();
         foreach ($shop->orders as $order) {
             $soon = $order->due_on === null || CarbonImmutable::parse($order->due_on)->subDays(27)->isPast();
-            if ($order->state !== 'firm' || ! $soon || $inShop >= 28 || $order->is_held || ($left < 2 && $this->dice->chance(75))) {
+            if ($order->state !== OrderState::Firm->value || ! $soon || $inShop >= 28 || $order->is_held || ($left < 2 && $this->dice->chance(75))) {
                 continue;
             }
             $short = $shop->shortParts($order->id) !== [];

@@ -40,6 +40,7 @@ use App\Models\Purchase;
 use App\Models\Question;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
@@ -95,7 +96,7 @@ final class Stores
     public function thisMorning(): void
     {
         $this->tries->of($this->miscount(...));
-        $orders = Order::query()->whereIn('state', ['released', 'running'])->where('is_held', false)->whereHas('components', fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'))->orderBy('rank')->orderBy('due_on')->limit(5)->pluck('id')->all();
+        $orders = Order::query()->whereIn('state', OrderState::IN_THE_SHOP)->where('is_held', false)->whereHas('components', fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'))->orderBy('rank')->orderBy('due_on')->limit(5)->pluck('id')->all();
         $this->tries->of(function () use ($orders): void {
             $slip = app(ProposeSlip::class)->handle(array_map(intval(...), array_slice($orders, 0, 3)), 'whole', null, $this->token(), ($this->as)(Role::Storekeeper));
             app(KeepSlip::class)->handle($slip->id, $slip->version, [], 'trolley by the laser', null, ($this->as)(Role::Storekeeper));

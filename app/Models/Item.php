@@ -8,6 +8,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Quantity\QuantityRefused;
+use KeepPace\Core\Stock\Tracking;
+use KeepPace\Core\Structure\ItemKind;
 
 /**
  * Something bought, made, assembled or used.
@@ -15,9 +17,9 @@ use KeepPace\Core\Quantity\QuantityRefused;
  * @property int $id
  * @property string $number
  * @property string $name
- * @property string $kind
+ * @property ItemKind $kind
  * @property int $unit_id
- * @property string $tracking
+ * @property Tracking $tracking
  * @property string $cover_for
  * @property int|null $supplier_id
  * @property int $lead_time_days
@@ -36,14 +38,17 @@ use KeepPace\Core\Quantity\QuantityRefused;
  */
 class Item extends Model
 {
-    /** Kinds that are counted or costed, but never taken from stock for an order. */
-    public const NEVER_ISSUED = ['phantom', 'outside', 'time', 'consumable'];
-
     public $timestamps = false;
 
     protected $table = 'items';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => ItemKind::class, 'tracking' => Tracking::class];
+    }
 
     /** @return BelongsTo<Unit, $this> */
     public function unit(): BelongsTo
@@ -102,16 +107,22 @@ class Item extends Model
 
     public function isMade(): bool
     {
-        return in_array($this->kind, ['made', 'assembled'], true);
+        return $this->kind->isMadeHere();
     }
 
     public function isIssued(): bool
     {
-        return ! in_array($this->kind, self::NEVER_ISSUED, true);
+        return ! in_array($this->kind, ItemKind::NEVER_ISSUED, true);
+    }
+
+    /** Why it cannot be taken for an order. */
+    public function whyNeverIssued(): string
+    {
+        return "{$this->label()} is {$this->kind->value}: it is never issued to an order.";
     }
 
     public function isTracked(): bool
     {
-        return $this->tracking !== 'none';
+        return $this->tracking->isTracked();
     }
 }

@@ -26,6 +26,9 @@ class Plan extends Model
     /** The live plan's row, made with the table: going live changes what stands in it, never which it is. */
     public const LIVE = 1;
 
+    /** Why an order has no place in it: somebody holds it. */
+    public const HELD = 'held';
+
     public $timestamps = false;
 
     protected $table = 'plans';

@@ -2,6 +2,8 @@
 
 namespace App\Wording;
 
+use App\Models\Plan;
+
 /** Readiness in words: "can start now; waits at step 50 until Thu for Gear blank (P-558)". */
 final class ReadinessWords
 {
@@ -11,7 +13,7 @@ final class ReadinessWords
     /** @param  \stdClass  $plan row of plan_orders */
     public static function say(\stdClass $plan): string
     {
-        if ($plan->unplaced === 'held') {
+        if ($plan->unplaced === Plan::HELD) {
             return 'held';
         }
         $blocks = self::blocks($plan->blocks);

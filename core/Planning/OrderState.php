@@ -17,6 +17,12 @@ enum OrderState: string
     case Closed = 'closed';
     case Cancelled = 'cancelled';
 
+    /** Still want time and material. */
+    public const OPEN = [self::Firm, self::Released, self::Running];
+
+    /** Work and issues may be booked. */
+    public const IN_THE_SHOP = [self::Released, self::Running];
+
     /** The state of a released order. @param  BigDecimal  $out received, scrapped and given up of what was started */
     public static function derived(bool $worked, BigDecimal $started, BigDecimal $out): self
     {
@@ -30,12 +36,12 @@ enum OrderState: string
     /** Work and issues may be booked. */
     public function isInTheShop(): bool
     {
-        return $this === self::Released || $this === self::Running;
+        return in_array($this, self::IN_THE_SHOP, true);
     }
 
     /** Still wants time and material. */
     public function isOpen(): bool
     {
-        return $this === self::Firm || $this->isInTheShop();
+        return in_array($this, self::OPEN, true);
     }
 }

@@ -11,6 +11,12 @@ enum Tracking: string
     case Lot = 'lot';
     case Serial = 'serial';
 
+    /** What is told apart, in words. */
+    public function many(): string
+    {
+        return $this === self::Serial ? 'serials' : 'lots';
+    }
+
     public function isTracked(): bool
     {
         return $this !== self::None;

@@ -52,7 +52,9 @@ return new class extends Migration
             .'SET a.person_id = p.id',
         );
         Schema::drop('workers');
-        Schema::table('absences', fn (Blueprint $table) => $table->foreign('person_id')->references('id')->on('people'));
+        Schema::table('absences', function (Blueprint $table): void {
+            $table->foreign('person_id')->references('id')->on('people');
+        });
         Schema::table('people', function (Blueprint $table): void {
             $table->foreign('work_centre_id')->references('id')->on('work_centres');
             $table->foreign('calendar_id')->references('id')->on('calendars');

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LayerUse;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\PlaceKind;
 use KeepPace\Core\Stock\StockKey;
 
 /** The two-sided moves of one booking: quantity between balances, value by the item's costing rule, layers where it keeps them. */
@@ -55,9 +56,9 @@ final class Moves
         $this->quantities($item, $quantity, $from, $to);
         $id = $this->write($item, $this->row($item, $quantity, $value, $from, $to, $because, $lot), $from, $to);
         $this->layers($item, $id, $quantity, $value, $from, $to, $uses);
-        if ($from === 'outside' && $given !== null && $given !== $value && $to instanceof StockKey && $to->owner === 0) {
+        if ($from === PlaceKind::Outside->value && $to instanceof StockKey && $to->owner === 0) {
             // standard cost: what was paid more or less than the set cost is variance at once (IAS 2.21)
-            $this->variance($item, $given - $value, $to->lot);
+            $this->variance($item, ($given ?? $value) - $value, $to->lot);
         }
 
         return $value;

@@ -2,6 +2,11 @@
 
 namespace App\Actions\Import;
 
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Stock\Tracking;
+use KeepPace\Core\Structure\IssueBy;
+use KeepPace\Core\Structure\ItemKind;
+
 /** All kinds of import file, in the order they are written. docs/formats.md says the same for people. */
 final class Files
 {
@@ -55,8 +60,8 @@ final class Files
             ], 'people'),
             new FileSpec('items', ['number'], [
                 Column::code('number', 40), Column::text('name', 100),
-                Column::choice('kind', ['bought', 'made', 'assembled', 'phantom', 'outside', 'time', 'consumable']),
-                Column::refers('unit', 'units', 'code', 'unit_id'), Column::choice('tracking', ['none', 'lot', 'serial'], 'none'),
+                Column::choice('kind', array_column(ItemKind::cases(), 'value')),
+                Column::refers('unit', 'units', 'code', 'unit_id'), Column::choice('tracking', array_column(Tracking::cases(), 'value'), 'none'),
                 Column::choice('cover_for', ['line', 'shelf'], 'line'),
                 Column::refers('supplier', 'suppliers', 'number', 'supplier_id', ''),
                 Column::whole('lead_time_days', '0', most: '999'),
@@ -93,7 +98,7 @@ final class Files
                 Column::refers('unit', 'units', 'code', 'unit_id', ''), Column::choice('basis', ['unit', 'order'], 'unit'),
                 Column::decimal('scrap_percent', '0', max: 4),
                 Column::whole('step', ''), Column::text('designators', 200, ''),
-                Column::choice('issue_by', ['hand', 'backflush'], 'hand'), Column::choice('supplied_by', ['us', 'customer'], 'us'),
+                Column::choice('issue_by', array_column(IssueBy::cases(), 'value'), 'hand'), Column::choice('supplied_by', ['us', 'customer'], 'us'),
             ]),
             new FileSpec('opening-stock', ['item', 'place', 'lot'], [
                 Column::refers('item', 'items', 'number', 'item_id'), Column::refers('place', 'places', 'code', 'place_id', 'STORES'),
@@ -120,7 +125,7 @@ final class Files
             new FileSpec('orders', ['number'], [
                 Column::code('number', 30), Column::refers('item', 'items', 'number', 'item_id'),
                 Column::decimal('quantity', null, '0.000001'), Column::date('due_on', ''),
-                Column::choice('state', ['firm', 'released'], 'firm'), Column::text('customer_order', 30, ''), Column::whole('line', ''),
+                Column::choice('state', [OrderState::Firm->value, OrderState::Released->value], 'firm'), Column::text('customer_order', 30, ''), Column::whole('line', ''),
                 ...array_map(fn (string $kind): Column => Column::decimal($kind, '0', max: 2, most: '9999999999'),
                     ['material', 'labour', 'machine', 'overhead', 'outside']),
             ]),

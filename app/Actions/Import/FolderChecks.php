@@ -9,10 +9,12 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Unit;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\Line;
 use KeepPace\Core\Structure\Structures;
 
@@ -98,7 +100,7 @@ final class FolderChecks
                 }
             }
             $this->standardCost($line, $key, $row);
-            if ($row['costing'] === 'own' && $row['tracking'] === 'none') {
+            if ($row['costing'] === 'own' && $row['tracking'] === Tracking::None->value) {
                 $this->folder->problem('items', $line, 'costing', 'own cost is kept by lot or serial: track the item, or take the average.');
             }
             $this->items[$key] = ['kind' => (string) $row['kind'], 'unit' => (string) $row['unit'],
@@ -220,12 +222,13 @@ final class FolderChecks
                 $this->folder->problem('opening-stock', $line, 'item',
                     "{$row['item']} has bookings already. Count instead: Stock, the item, Count.");
             }
-            if (($item['tracking'] === 'none') !== ($row['lot'] === '')) {
+            if (($item['tracking'] === Tracking::None->value) !== ($row['lot'] === '')) {
                 $this->folder->problem('opening-stock', $line, 'lot', $row['lot'] === ''
                     ? "{$row['item']} is tracked by {$item['tracking']}: name it."
                     : "{$row['item']} is not tracked by lot: leave it empty.");
             }
-            if ($item['tracking'] === 'serial' && ! BigDecimal::of((string) $row['quantity'])->isEqualTo(1)) {
+            $isOne = BigDecimal::of((string) $row['quantity'])->isEqualTo(1);
+            if ($item['tracking'] === Tracking::Serial->value && ! $isOne) {
                 $this->folder->problem('opening-stock', $line, 'quantity', 'a serial is one piece: give each its own line.');
             }
             $this->quantity('opening-stock', $line, (string) $row['item'], (string) $row['quantity'], (string) $row['unit']);
@@ -288,7 +291,8 @@ final class FolderChecks
         foreach (['order-steps', 'order-components'] as $file) {
             foreach ($this->rows($file) as $line => $row) {
                 $state = $states[Code::keyOf((string) $row['order'])] ?? null;
-                if ($state !== 'released' && ! $this->folder->isRefused('orders.number', (string) $row['order'])) {
+                $isRefused = $this->folder->isRefused('orders.number', (string) $row['order']);
+                if ($state !== OrderState::Released->value && ! $isRefused) {
                     $this->folder->problem($file, $line, 'order', $state === null ? "{$row['order']} is not in orders.csv."
                         : "{$row['order']} is not released: nothing can be booked on it yet.");
                 }

@@ -16,6 +16,7 @@ use App\Models\PurchaseOrder;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Stock\StockKey;
@@ -175,7 +176,7 @@ final class OpeningWriter
                 $ledger->cover($tied, $order, BigDecimal::min($tied->openQuantity()
                     ->minus((string) $tied->covers()->sum('quantity')), $order->quantity));
             }
-            if ($row['state'] === 'released') {
+            if ($row['state'] === OrderState::Released->value) {
                 $this->halfDone($folder, $ledger, $order, $row, $line, $by);
             }
             $result->add('orders', 'new');

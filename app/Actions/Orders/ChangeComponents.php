@@ -75,7 +75,7 @@ final class ChangeComponents
             function (Ledger $ledger, Order $order) use ($itemId, $quantity, $unit, $stepNumber): string {
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 if (! $item->isIssued()) {
-                    throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order. Choose an item that is kept in stock.", 'item');
+                    throw Refused::because("{$item->label()} is {$item->kind->value}: it is never issued to an order. Choose an item that is kept in stock.", 'item');
                 }
                 if (! $order->steps()->where('number', $stepNumber)->exists()) {
                     throw Refused::because("Order {$order->number} has no step {$stepNumber}.", 'step_number');

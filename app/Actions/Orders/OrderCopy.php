@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\Need;
 use KeepPace\Core\Structure\Structures;
 
@@ -36,7 +37,7 @@ final class OrderCopy
         ?string $number = null): Order
     {
         if (! $item->isMade()) {
-            throw Refused::because("{$item->label()} is {$item->kind}, not made here. Buy it, or give it a structure and a routing.",
+            throw Refused::because("{$item->label()} is {$item->kind->value}, not made here. Buy it, or give it a structure and a routing.",
                 'item');
         }
         $today = now(config()->string('pace.zone'))->toDateString();
@@ -100,7 +101,7 @@ final class OrderCopy
         $open = $lines[(string) $item->id];
         while (($line = array_pop($open)) !== null) {
             $component = Item::query()->findOrFail((int) $line->item);
-            if ($component->kind === 'phantom' && ! isset($phantoms[$line->item])) {
+            if ($component->kind === ItemKind::Phantom && ! isset($phantoms[$line->item])) {
                 $phantoms[$line->item] = true;
                 $inner = isset($copied[$component->id]) ? Structure::query()->findOrFail($copied[$component->id])
                     : $this->effective(

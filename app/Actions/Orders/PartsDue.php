@@ -7,6 +7,7 @@ use App\Models\OrderStep;
 use App\Queries\Shop\Deliveries;
 use App\Queries\Shop\WorkCentreHours;
 use Illuminate\Database\Eloquent\Collection;
+use KeepPace\Core\Planning\OrderState;
 
 /**
  * When the parts made for an order are due: when the step that takes them has to begin for the order to keep its own
@@ -94,7 +95,7 @@ final class PartsDue
     {
         return Order::query()
             ->whereIn('for_order_id', $orders)
-            ->whereIn('state', ['firm', 'released', 'running'])
+            ->whereIn('state', OrderState::OPEN)
             ->orderBy('id')
             ->get();
     }

@@ -13,6 +13,7 @@ use App\Models\Order;
 use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
 /** Gives an order its place in the one rank that decides who gets scarce stock and who gets the machine. */
@@ -95,14 +96,14 @@ final class PlaceInRank
     /** @return list<int> */
     private static function open(): array
     {
-        return array_values(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->pluck('id')->all());
+        return array_values(DB::table('orders')->whereIn('state', OrderState::OPEN)->pluck('id')->all());
     }
 
     /** @return array<int, int> rank by order, first the one that goes first */
     private static function rows(): array
     {
         return DB::table('orders')
-            ->whereIn('state', ['firm', 'released', 'running'])
+            ->whereIn('state', OrderState::OPEN)
             ->orderBy('rank')
             ->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')

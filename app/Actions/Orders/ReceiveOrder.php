@@ -17,6 +17,7 @@ use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\StockKey;
+use KeepPace\Core\Stock\Tracking;
 
 /** Takes good pieces from the last step into stock, at the planned unit cost until the order is closed. */
 final class ReceiveOrder
@@ -49,7 +50,7 @@ final class ReceiveOrder
                         Amount::plain($amount), Amount::plain($last->pieces()->inHand())), 'quantity');
                 }
                 if (trim($codes) === '' && $item->isTracked()) {
-                    $codes = $item->tracking === 'lot' ? $order->number : implode("\n", Numbers::block('serial', $amount->toInt()));
+                    $codes = $item->tracking === Tracking::Lot ? $order->number : implode("\n", Numbers::block('serial', $amount->toInt()));
                 }
                 $lots = TrackedCodes::split($item, $amount, $codes);
                 $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);

@@ -28,10 +28,12 @@ final class AddPerson
      */
     public function handle(NewLogin $new, bool $isGiven, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($new, $isGiven): void {
+        $work = function (Ledger $ledger) use ($new, $isGiven): void {
             $person = self::make($new, $isGiven);
             $ledger->says("{$person->name} may log in as {$new->login}, {$new->roles->label()}.");
-        });
+        };
+
+        return $this->bookings->once(BookingKind::Person, $token, $by, $work);
     }
 
     /** The first of all, who lets the others in. @throws Refused when there is somebody already */

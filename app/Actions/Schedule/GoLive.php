@@ -13,6 +13,7 @@ use App\Queries\Shop\PlanLever;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
 /** A what-if becomes the live plan, and what its levers took to be so becomes a fact: one deed, and one undo. */
@@ -69,7 +70,7 @@ final class GoLive
     {
         return array_values(
             DB::table('orders')
-                ->whereIn('state', ['firm', 'released', 'running'])
+                ->whereIn('state', OrderState::OPEN)
                 ->where('id', '<>', $order)
                 ->where('rank', 0)
                 ->pluck('id')
@@ -97,7 +98,7 @@ final class GoLive
     private function rank(int $order): array
     {
         $was = (int) DB::table('orders')->where('id', $order)->value('rank');
-        $best = (int) DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->where('id', '<>', $order)->min('rank');
+        $best = (int) DB::table('orders')->whereIn('state', OrderState::OPEN)->where('id', '<>', $order)->min('rank');
         $facts = [];
         foreach ($best > 0 ? [] : self::first($order) as $id) {
             $facts[] = ['table' => 'orders', 'id' => $id, 'column' => 'rank', 'before' => 0, 'after' => 1];

@@ -86,7 +86,7 @@ final class PlanWriter
                 'blocks' => json_encode(array_map(self::block(...), $readiness->blocks)),
                 'order_by' => $short->orderBy($order->id),
                 'late_for' => $short->lateFor($order->id)->value ?? '',
-                'unplaced' => $order->is_held ? 'held' : $schedule->unplaced[$order->id] ?? '',
+                'unplaced' => $order->is_held ? Plan::HELD : $schedule->unplaced[$order->id] ?? '',
             ];
         }
         $steps = [];

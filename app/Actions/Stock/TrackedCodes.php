@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Tracking;
 
 /** The lot or serials a receipt is booked under, as typed or scanned. */
 final class TrackedCodes
@@ -23,7 +24,7 @@ final class TrackedCodes
     {
         $list = array_values(array_filter(array_map(trim(...), preg_split('/[\r\n,;]+/', $codes) ?: []),
             fn (string $code): bool => $code !== ''));
-        if ($item->tracking === 'none') {
+        if (! $item->isTracked()) {
             return $list === [] ? [['lot' => 0, 'quantity' => $quantity]]
                 : throw Refused::because("{$item->label()} is not tracked by lot. Leave the lot empty.", 'codes');
         }
@@ -33,7 +34,7 @@ final class TrackedCodes
             }
             Code::of($code, 'codes');
         }
-        if ($item->tracking === 'lot') {
+        if ($item->tracking === Tracking::Lot) {
             if (count($list) !== 1) {
                 throw Refused::because("{$item->label()} is tracked by lot. Type one lot for this receipt.", 'codes');
             }
@@ -63,7 +64,7 @@ final class TrackedCodes
      */
     public static function assertSerialsAreNew(Item $item, array $lots): void
     {
-        if ($item->tracking !== 'serial') {
+        if ($item->tracking !== Tracking::Serial) {
             return;
         }
         $ids = array_column($lots, 'lot');

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\ItemKind;
 
 /**
  * Books the components of a step that are used by backflush when its pieces are counted, with those of steps before it
@@ -33,7 +34,7 @@ final class Backflush
     public static function of(Ledger $ledger, Order $order, OrderStep $counted): self
     {
         $components = OrderComponent::query()->with('item.unit')->where('order_id', $order->id)->where('issue_by', 'backflush')
-            ->whereHas('item', fn ($item) => $item->whereNotIn('kind', Item::NEVER_ISSUED))
+            ->whereHas('item', fn ($item) => $item->whereNotIn('kind', ItemKind::NEVER_ISSUED))
             ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
         $items = array_values($components->pluck('item_id')->unique()->all());
 

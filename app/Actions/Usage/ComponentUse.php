@@ -20,6 +20,7 @@ use KeepPace\Core\Stock\LotThere;
 use KeepPace\Core\Stock\Split;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
+use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Stock\Withdrawal;
 
 /** Takes components out of stores into orders, line by line, on what one deed has locked; component rows are written at the end. */
@@ -105,7 +106,7 @@ final class ComponentUse
             throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state->value).'. Components go to released orders only.');
         }
         if (! $item->isIssued()) {
-            throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order.", 'item');
+            throw Refused::because($item->whyNeverIssued(), 'item');
         }
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
         $planned = $line->component === null ? null : $this->component($line->component);
@@ -200,7 +201,7 @@ final class ComponentUse
         $lots = $this->free->lots($item, $order->id, $owner);
         $day = $this->ledger->booking->booked_on;
         if ($line->splits === [] && $item->isTracked() && LotRule::from($item->lot_rule) === LotRule::Ask) {
-            Split::of($quantity, [])->decide($item->tracking === 'serial' ? 'serials' : 'lots', $item->tracking === 'serial');
+            Split::of($quantity, [])->decide($item->tracking->many(), $item->tracking === Tracking::Serial);
         }
         if ($line->splits === [] || ! $item->isTracked()) {
             $this->free->assertEnough($item, $order->id, $quantity, $owner);
@@ -216,7 +217,7 @@ final class ComponentUse
         } catch (QuantityRefused $refused) {
             throw Refused::because($refused->getMessage(), 'splits');
         }
-        $split->decide($item->tracking === 'serial' ? 'serials' : 'lots', $item->tracking === 'serial');
+        $split->decide($item->tracking->many(), $item->tracking === Tracking::Serial);
         $parts = [];
         foreach ($split->parts as $part) {
             $mine = $this->free->named($item, $lots, $part['code'], $order->id, $owner, $part['quantity'], $day);

@@ -36,7 +36,7 @@ final class KeepSlip
             $slip = self::open($id, $version);
             $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
             if (! $item->isIssued()) {
-                throw Refused::because("{$item->label()} is {$item->kind}: it is never issued to an order.", 'item');
+                throw Refused::because($item->whyNeverIssued(), 'item');
             }
             $amount = $item->quantity($quantity, $unit ?: null)->amount;
             $order = Order::query()->findOrFail($orderId);

@@ -10,9 +10,12 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\IssueBy;
+use KeepPace\Core\Structure\ItemKind;
 
 /** Proposes component use for released orders as a draft: for the whole of them, for what is reported so far, or for one step. */
 final class ProposeSlip
@@ -30,7 +33,7 @@ final class ProposeSlip
         }
         try {
             return DB::transaction(function () use ($orders, $part, $step, $token, $by): Slip {
-                $found = Order::query()->whereKey($orders)->whereIn('state', ['released', 'running'])->where('is_held', false)->get()->keyBy('id');
+                $found = Order::query()->whereKey($orders)->whereIn('state', OrderState::IN_THE_SHOP)->where('is_held', false)->get()->keyBy('id');
                 if ($found->isEmpty()) {
                     throw Refused::because('None of these orders is released and going. Release them, or let them go on, first.', 'orders');
                 }
@@ -51,7 +54,7 @@ final class ProposeSlip
     private function lines(Slip $slip, array $orders, string $part, ?int $step): int
     {
         $rows = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->join('items AS i', 'i.id', 'c.item_id')
-            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')->whereIn('c.order_id', $orders)->whereNotIn('i.kind', Item::NEVER_ISSUED)
+            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')->whereIn('c.order_id', $orders)->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
             ->when($part === 'step', fn ($query) => $query->where('c.step_number', $step))
             ->where('c.planned_quantity', '>', 0)->orderBy('o.rank')->orderBy('o.due_on')->orderBy('o.id')->orderBy('c.position')->orderBy('c.id')
             ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'c.issue_by', 'o.quantity', 'o.owner_id', 's.basis']);
@@ -62,7 +65,7 @@ final class ProposeSlip
         $splits = [];
         foreach ($rows as $row) {
             $item = $items[$row->item_id];
-            if ($row->issue_by === 'backflush' && $part !== 'reported') {
+            if ($row->issue_by === IssueBy::Backflush->value && $part !== 'reported') {
                 continue; // used by itself when its step is counted
             }
             $share = $part === 'reported' ? BigRational::of($served["{$row->order_id}-{$row->step_number}"] ?? '0')->dividedBy($row->quantity) : BigRational::one();

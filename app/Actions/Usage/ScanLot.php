@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Tracking;
 
 /** A scanned lot or serial names itself on the line of a slip that still wants it; refused when it stands for nothing there, or for two things. */
 final class ScanLot
@@ -19,7 +20,7 @@ final class ScanLot
         return DB::transaction(function () use ($id, $code, $by): Slip {
             $slip = KeepSlip::open($id, null);
             $code = trim($code);
-            $lines = SlipPage::of($slip)->lines->filter(fn (\stdClass $line): bool => ! $line->is_out && $line->tracking !== 'none');
+            $lines = SlipPage::of($slip)->lines->filter(fn (\stdClass $line): bool => ! $line->is_out && $line->tracking !== Tracking::None->value);
             $lots = DB::table('lots AS l')
                 ->join('balances AS b', 'b.lot_id', 'l.id')
                 ->join('places AS p', 'p.id', 'b.place_id')
@@ -43,7 +44,7 @@ final class ScanLot
             }
             $line = $wanting->firstOrFail();
             $lot = $lots[$line->item_id];
-            DB::table('slip_splits')->insert(['slip_line_id' => $line->id, 'code' => $lot->code, 'typed' => Amount::plain((string) BigDecimal::min($line->left, $line->tracking === 'serial' ? 1 : $lot->quantity))]);
+            DB::table('slip_splits')->insert(['slip_line_id' => $line->id, 'code' => $lot->code, 'typed' => Amount::plain((string) BigDecimal::min($line->left, $line->tracking === Tracking::Serial->value ? 1 : $lot->quantity))]);
 
             return KeepSlip::changed($slip, $by);
         }, attempts: 5);

@@ -58,7 +58,9 @@ class LoginController extends Controller
         $kept = $request->session()->pull('typed_before');
         $request->session()->regenerate();
 
-        return is_array($kept) ? $this->goOn($kept) : redirect()->intended(route(Page::first($user->roles()->first())->value));
+        $first = Page::first($user->roles()->first());
+
+        return is_array($kept) ? $this->goOn($kept) : redirect()->intended(route($first->value));
     }
 
     public function destroy(Request $request): RedirectResponse

@@ -9,6 +9,7 @@ use App\Wording\Figures;
 use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** What a work centre, one of its machines or one of its people does next, in sequence, and whether it can begin. */
 final readonly class DispatchList
@@ -40,6 +41,7 @@ final readonly class DispatchList
             ->where('p.start_at', '<', now()->addDays($days))->orderBy('p.start_at')
             ->select(['s.id', 's.order_id', 's.number', 's.name', 's.family', 's.started_at', 's.instructions', 's.taken_in', 's.good', 's.scrap', 'o.number AS order', 'o.state', 'o.quantity',
                 'o.short_reason', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at', 'po.late_minutes'])
+            ->selectRaw('s.taken_in > s.good + s.scrap AS has_pieces')
             ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing > 0) AS missing', [Plan::LIVE])
             ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing = 0 AND k.coming <> "[]") AS coming', [Plan::LIVE])
             ->selectRaw(
@@ -48,7 +50,7 @@ final readonly class DispatchList
         $cut = Cut::of($query, self::MOST);
         $rows = $cut->rows->each(function (\stdClass $row): void {
             $row->ready = self::ready($row);
-            $row->papers = $row->state === 'firm'
+            $row->papers = $row->state === OrderState::Firm->value
                 ? 'not released'
                 : ($row->instructions === '' ? 'traveler' : 'traveler, instructions');
         });
@@ -81,8 +83,8 @@ final readonly class DispatchList
             $row->started_at !== null => 'running',
             (int) $row->missing > 0 => 'parts not ordered',
             (int) $row->coming > 0 => 'parts are coming',
-            $row->state === 'firm' => 'parts are there',
-            (float) $row->taken_in <= (float) $row->good + (float) $row->scrap => 'pieces not here yet',
+            $row->state === OrderState::Firm->value => 'parts are there',
+            ! $row->has_pieces => 'pieces not here yet',
             (int) $row->to_issue > 0 => 'parts to be issued',
             default => 'can start',
         };

@@ -89,7 +89,10 @@ final class LeverOffers
             }
             $levers[] = ['kind' => PlanLever::MACHINE, 'centre' => $centreId, 'says' => 'One machine more at '.$centre->name];
         }
-        $away = (int) round((float) DB::table('routing_steps')->whereNotNull('supplier_id')->avg('lead_time_days'));
+        $away = (int) DB::table('routing_steps')
+            ->whereNotNull('supplier_id')
+            ->selectRaw('ROUND(AVG(lead_time_days)) AS days')
+            ->value('days');
         foreach ($problem->jobs as $job) {
             foreach ($job->id === $order ? $job->steps : [] as $step) {
                 if ($away > 0 && ! $step->started && $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null)) {

@@ -5,6 +5,7 @@ namespace App\Queries\Demand;
 use App\Models\Plan;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** One customer order: its lines, how each is covered, and what has been booked on it. */
 final readonly class CustomerOrderPage
@@ -31,7 +32,7 @@ final readonly class CustomerOrderPage
         }
         $lines = CustomerOrderList::lines(order: $id);
         $items = $lines->pluck('item_id')->unique();
-        $openOrders = DB::table('orders AS o')->whereIn('o.item_id', $items)->whereIn('o.state', ['firm', 'released', 'running'])
+        $openOrders = DB::table('orders AS o')->whereIn('o.item_id', $items)->whereIn('o.state', OrderState::OPEN)
             ->orderBy('o.due_on')
             ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
             ->selectRaw('o.quantity - o.received_quantity - (SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)

@@ -7,6 +7,7 @@ use App\Queries\Like;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** Orders with their plan, as the lists show them. */
 final class OrderList
@@ -26,7 +27,7 @@ final class OrderList
     /** All open orders by the rank itself, as it is stored. @return Collection<int, \stdClass> */
     public static function ranked(): Collection
     {
-        return self::find(DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->pluck('id')->all());
+        return self::find(DB::table('orders')->whereIn('state', OrderState::OPEN)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->pluck('id')->all());
     }
 
     public static function count(OrderFilter $filter): int
@@ -54,7 +55,7 @@ final class OrderList
         $query = DB::table('orders AS o')
             ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE));
         match ($filter->state) {
-            'open' => $query->whereIn('o.state', ['firm', 'released', 'running', 'built']),
+            'open' => $query->whereIn('o.state', [...OrderState::OPEN, OrderState::Built]),
             'all' => null,
             default => $query->where('o.state', $filter->state),
         };
@@ -66,8 +67,8 @@ final class OrderList
             default => $query->where('p.readiness', $filter->readiness)->where('o.is_held', false),
         };
         match ($filter->pace) {
-            'late' => $query->where('p.late_minutes', '>', 0)->whereIn('o.state', ['firm', 'released', 'running']),
-            'soon' => $query->whereIn('o.state', ['firm', 'released', 'running'])
+            'late' => $query->where('p.late_minutes', '>', 0)->whereIn('o.state', OrderState::OPEN),
+            'soon' => $query->whereIn('o.state', OrderState::OPEN)
                 ->whereBetween('o.due_on', [now()->subYear()->toDateString(), now()->addDays(3)->toDateString()]),
             'outside' => $query->whereExists(fn (Builder $step) => $step->from('order_steps')->whereColumn('order_id', 'o.id')
                 ->whereNotNull('supplier_id')->whereRaw('taken_in > good + scrap')),

@@ -55,7 +55,7 @@ final class PaceStrips
                 's.planned_minutes',
                 's.lead_time_days',
                 's.started_at',
-                DB::raw('LEAST(1, COALESCE((s.good + s.scrap) / NULLIF(o.quantity, 0), 0)) AS done'),
+                DB::raw('LEAST(1e6, COALESCE((s.good + s.scrap) * 1000000 DIV NULLIF(o.quantity, 0), 0)) AS millionths'),
                 DB::raw('s.taken_in > s.good + s.scrap AS here'),
             ]);
         $segments = [];
@@ -65,7 +65,7 @@ final class PaceStrips
                 $step->number,
                 $step->name,
                 max(1, $isOutside ? $step->lead_time_days * self::DAY : $step->planned_minutes),
-                (float) $step->done,
+                $step->millionths / 1_000_000,
                 $isOutside,
                 $step->started_at !== null,
                 (bool) $step->here,

@@ -5,6 +5,7 @@ namespace App\Queries\Orders;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** Orders whose last step has good pieces in hand, to be received into stock. */
 final class ReceiveList
@@ -23,7 +24,7 @@ final class ReceiveList
 
     private static function ready(Builder $orders): Builder
     {
-        return $orders->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+        return $orders->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
             ->join('order_steps AS last', 'last.order_id', 'o.id')->whereColumn('last.good', '>', 'last.passed_on')
             ->whereNotExists(fn (Builder $later) => $later->from('order_steps AS later')->whereColumn('later.order_id', 'o.id')
                 ->whereColumn('later.number', '>', 'last.number'));

@@ -4,6 +4,7 @@ namespace App\Queries\Shop;
 
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /**
  * Handfuls of pieces that are at a supplier: each was sent on its own day and has a day on which it is to be back.
@@ -50,7 +51,7 @@ final class Away
         $sent = DB::table('consignments AS c')
             ->join('order_steps AS s', 's.id', 'c.order_step_id')
             ->join('orders AS o', 'o.id', 's.order_id')
-            ->whereIn('o.state', ['released', 'running'])
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)
             ->select([
                 'c.id', 'c.order_step_id', 'c.quantity', 'c.sent_at', 'c.back_at', 'c.first_back_at', 'c.days_passed',
                 'c.ask_again_on',

@@ -11,6 +11,7 @@ use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Allocation;
 use KeepPace\Core\Planning\ComponentNeed;
 use KeepPace\Core\Planning\Supply;
+use KeepPace\Core\Structure\ItemKind;
 
 /**
  * What open orders still need, and the stock, reservations and receipts that are given to them: read once, dealt out by
@@ -67,7 +68,7 @@ final class PartsGiven
         $components = DB::table('order_components AS c')
             ->join('items AS i', 'i.id', 'c.item_id')
             ->whereIn('c.order_id', $this->orders->keys())
-            ->whereNotIn('i.kind', Item::NEVER_ISSUED)
+            ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
             ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
             ->get([
                 'c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity',

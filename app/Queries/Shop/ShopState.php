@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Pin;
@@ -20,8 +21,6 @@ use KeepPace\Core\Scheduling\Problem;
  */
 final class ShopState
 {
-    private const OPEN = ['firm', 'released', 'running'];
-
     /** @var Collection<int, \stdClass> open orders by id, with ->standing (a Standing), by that */
     public readonly Collection $orders;
 
@@ -43,7 +42,7 @@ final class ShopState
     private function __construct(private readonly CarbonImmutable $now, array $first)
     {
         $orders = DB::table('orders')
-            ->whereIn('state', self::OPEN)
+            ->whereIn('state', OrderState::OPEN)
             ->orderBy('rank')
             ->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')

@@ -10,6 +10,7 @@ use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** What open orders need and neither stock nor anything ordered will give; and what is coming too late. From the live plan. */
 final readonly class ShortageList
@@ -108,7 +109,7 @@ final readonly class ShortageList
     {
         return DB::table('plan_components AS p')->join('order_components AS c', 'c.id', 'p.component_id')->join('orders AS o', 'o.id', 'c.order_id')->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')->leftJoin('suppliers AS s', 's.id', 'i.supplier_id')->join('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
-            ->where('p.plan_id', Plan::LIVE)->whereIn('o.state', ['firm', 'released', 'running'])
+            ->where('p.plan_id', Plan::LIVE)->whereIn('o.state', OrderState::OPEN)
             ->select(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'p.missing', 'p.coming', 'p.from_stock', 'p.order_by', 'o.number AS order_number', 'o.state', 'o.due_on', 'o.version', 'o.short_reason', 'i.number AS item_number', 'i.name AS item_name',
                 'i.kind', 'i.supplier_id', 'i.lead_time_days', 'u.code AS unit', 's.name AS supplier', 'po.late_minutes', 'po.place_in_rank'])
             // the first open step at or after the one that needs it

@@ -11,6 +11,7 @@ use App\Queries\Shop\WorkCentreHours;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Routing\Spell;
 
 /** What a work centre does next: its open steps in the plan's order. */
@@ -71,7 +72,7 @@ final class StationQueue
     {
         return DB::table('work_centres AS w')
             ->leftJoin('order_steps AS s', fn ($join) => $join->on('s.work_centre_id', 'w.id')->whereRaw('s.taken_in > s.good + s.scrap'))
-            ->leftJoin('orders AS o', fn ($join) => $join->on('o.id', 's.order_id')->whereIn('o.state', ['released', 'running']))
+            ->leftJoin('orders AS o', fn ($join) => $join->on('o.id', 's.order_id')->whereIn('o.state', OrderState::IN_THE_SHOP))
             ->groupBy('w.id', 'w.code', 'w.name', 'w.machines')->orderBy('w.id')->select(['w.id', 'w.code', 'w.name', 'w.machines'])
             ->selectRaw('COUNT(o.id) AS waiting, COALESCE(SUM(s.started_at IS NOT NULL AND o.id IS NOT NULL), 0) AS running')->get();
     }
@@ -82,7 +83,7 @@ final class StationQueue
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('plan_steps AS p', fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE))
             ->leftJoin('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
-            ->leftJoin('people AS w', 'w.id', 's.started_by')->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->leftJoin('people AS w', 'w.id', 's.started_by')->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
             ->whereRaw('(s.taken_in > s.good + s.scrap OR s.good > s.passed_on OR p.id IS NOT NULL)')
             ->select(['s.*', 'o.number AS order_number', 'o.quantity', 'o.due_on', 'i.number AS item_number', 'i.name AS item_name',
                 'u.code AS unit', 'p.start_at', 'p.end_at', 'p.machine', 'po.late_minutes', 'w.name AS worker'])

@@ -7,14 +7,13 @@ use App\Queries\Like;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\StockPosition;
 
 /** The position of items: what is free, coming and promised of each. */
 final class Positions
 {
     private const SHOWN = 500;
-
-    private const OPEN = ['firm', 'released', 'running'];
 
     /**
      * Those at or below their reorder point, whether anything of them is on hand or not.
@@ -93,7 +92,7 @@ final class Positions
 
         return DB::table('orders AS o')
             ->leftJoinSub($scrap, 's', 's.order_id', 'o.id')
-            ->whereIn('o.state', self::OPEN)
+            ->whereIn('o.state', OrderState::OPEN)
             ->groupBy('o.item_id')
             ->selectRaw(
                 'o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - COALESCE(s.scrap, 0), 0)) AS quantity',
@@ -111,7 +110,7 @@ final class Positions
     {
         return DB::table('order_components AS c')
             ->join('orders AS o', 'o.id', 'c.order_id')
-            ->whereIn('o.state', self::OPEN)->where('o.is_held', false)
+            ->whereIn('o.state', OrderState::OPEN)->where('o.is_held', false)
             ->where('c.supplied_by', 'us')
             ->groupBy('c.item_id')
             ->selectRaw(

@@ -16,6 +16,7 @@ use App\Queries\Station\StationQueue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\LateFor;
+use KeepPace\Core\Planning\OrderState;
 
 /** The page a supervisor opens first: what can be released, what is stuck and for what, what will be late, what else waits. */
 final readonly class TodayPage
@@ -46,13 +47,13 @@ final readonly class TodayPage
     {
         $open = DB::table('orders AS o')
             ->join('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
-            ->whereIn('o.state', ['firm', 'released', 'running'])->orderBy('p.place_in_rank')
+            ->whereIn('o.state', OrderState::OPEN)->orderBy('p.place_in_rank')
             ->selectRaw(
                 "o.id, o.state, o.is_held, p.readiness, p.can_start, p.late_minutes, p.late_for, IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks",
             )
             ->get();
         $stuck = $open->filter(fn (\stdClass $row): bool => $row->readiness === 'stuck' && ! $row->is_held);
-        $release = $open->filter(fn (\stdClass $row): bool => $row->state === 'firm' && $row->can_start && $row->readiness !== 'stuck');
+        $release = $open->filter(fn (\stdClass $row): bool => $row->state === OrderState::Firm->value && $row->can_start && $row->readiness !== 'stuck');
         $late = $open->filter(fn (\stdClass $row): bool => (int) $row->late_minutes > 0)->sortByDesc('late_minutes');
         $missing = [];
         foreach ($stuck as $order) {

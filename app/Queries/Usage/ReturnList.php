@@ -4,6 +4,7 @@ namespace App\Queries\Usage;
 
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** What lies in an order, lot by lot, and could go back to stores. */
 final class ReturnList
@@ -21,7 +22,7 @@ final class ReturnList
     /** Orders in the shop something was issued to. @return Collection<int, \stdClass> */
     public static function orders(): Collection
     {
-        return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->whereIn('o.state', ['released', 'running', 'built'])->where('o.closed_at', null)
+        return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->whereIn('o.state', [...OrderState::IN_THE_SHOP, OrderState::Built])->where('o.closed_at', null)
             ->whereExists(fn ($query) => $query->from('order_components AS c')->whereColumn('c.order_id', 'o.id')->where('c.used_quantity', '>', 0))->orderBy('o.number')->limit(200)
             ->get(['o.id', 'o.number', 'o.state', 'i.name AS item_name']);
     }

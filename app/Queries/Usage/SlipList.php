@@ -4,6 +4,7 @@ namespace App\Queries\Usage;
 
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** Released orders something can still be issued to, and the slips under way. */
 final class SlipList
@@ -13,7 +14,7 @@ final class SlipList
     {
         return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->join('order_components AS c', 'c.order_id', 'o.id')
             ->leftJoin('plan_components AS p', fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', \App\Models\Plan::LIVE))
-            ->whereIn('o.state', ['released', 'running'])->where('o.is_held', false)
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
             ->whereRaw('c.used_quantity + c.replaced_quantity < c.planned_quantity')->where('c.issue_by', 'hand')
             ->groupBy('o.id', 'o.number', 'o.due_on', 'o.rank', 'i.number', 'i.name', 'o.quantity', 'o.state')->orderBy('o.rank')
             ->orderBy('o.due_on')->orderBy('o.id')

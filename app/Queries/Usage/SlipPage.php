@@ -6,6 +6,8 @@ use App\Models\Slip;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Stock\Tracking;
 
 /** One usage slip with its lines: planned, used, proposed, on hand, lots, what is still to be named. A constant number of queries. */
 final readonly class SlipPage
@@ -39,11 +41,11 @@ final readonly class SlipPage
             $line->units = $units[$line->item_id] ?? collect();
             $line->on_hand = self::sum(($stock[$line->item_id] ?? collect())->filter(fn (\stdClass $row): bool => ($row->owner_id !== 0) === ($line->supplied_by === 'customer')));
             $line->left = self::left($line);
-            if ($line->tracking !== 'none') {
+            if ($line->tracking !== Tracking::None->value) {
                 $lots[$line->item_id] ??= ($stock[$line->item_id] ?? collect())->filter(fn (\stdClass $row): bool => $row->code !== null)->values();
             }
         }
-        $orders = $lines->unique('order_id')->map(fn (\stdClass $line): \stdClass => (object) ['id' => $line->order_id, 'number' => $line->order_number, 'says' => $line->is_held ? 'held' : (in_array($line->state, ['released', 'running'], true) ? '' : $line->state)])->keyBy('id');
+        $orders = $lines->unique('order_id')->map(fn (\stdClass $line): \stdClass => (object) ['id' => $line->order_id, 'number' => $line->order_number, 'says' => $line->is_held ? 'held' : (OrderState::from($line->state)->isInTheShop() ? '' : $line->state)])->keyBy('id');
 
         return new self($slip, $lines, $lots, $orders);
     }
@@ -68,7 +70,7 @@ final readonly class SlipPage
 
     private static function left(\stdClass $line): ?BigDecimal
     {
-        $amount = $line->tracking === 'none' ? null : self::amount($line);
+        $amount = $line->tracking === Tracking::None->value ? null : self::amount($line);
         if ($amount === null) {
             return null;
         }

@@ -8,7 +8,8 @@
             @foreach ($lines as $line)
             <tr><td class="tight"><a class="num" href="{{ route('customer-orders.show', $id) }}">{{ $line->number }}/{{ $line->position }}</a></td><td class="cut w2" title="{{ $line->ship_to ?: $line->address }}">@if ($loop->first){{ $line->customer }} <span class="sub">{{ $line->ship_to ?: $line->address }}</span>@endif</td>
                 <td class="cut">{{ $line->item_name }} <span class="sub">{{ $line->item_number }}</span></td><td @class(['tight', 'behind notched' => $line->promised_on < $print->today()->toDateString()])>{{ $print->day($line->promised_on) }}</td>
-                <td class="n w1">{{ $print->amount($line->open) }}</td><td class="n">{{ $print->amount($line->ready) }}</td>
+                <td class="n w1">{{ $print->amount($line->open) }}</td>
+                <td class="n">{{ $print->amount($line->ready) }}</td>
                 <td class="n"><input @class(['form-control n ms-auto', 'is-wrong' => $errors->has("lines.{$line->id}.quantity")]) form="ship{{ $id }}" name="lines[{{ $line->id }}][quantity]" value="{{ old("lines.{$line->id}.quantity", $print->amount($line->ready)) }}" aria-label="Ship of {{ $line->number }} line {{ $line->position }}" inputmode="decimal" @cannot('ship') disabled @endcannot><x-why field="lines.{{ $line->id }}.quantity" /></td>
                 <td>{{ $line->unit }}</td>
                 <td>@if ($line->tracking !== 'none')<select class="form-select" form="ship{{ $id }}" name="lines[{{ $line->id }}][lot]" aria-label="Lot of {{ $line->number }} line {{ $line->position }}"><option value="0">oldest first</option>@foreach ($line->lots as $lot)<option value="{{ $lot->id }}" @selected(old("lines.{$line->id}.lot") == $lot->id)>{{ $lot->code }} ({{ $print->amount($lot->quantity) }})</option>@endforeach</select>@endif</td>

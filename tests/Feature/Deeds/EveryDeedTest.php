@@ -320,7 +320,12 @@ function deed(object $test, string $name): array
                 'says' => 'cannot be back before today'];
         })(),
         'let somebody in' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people', 'no' => Role::Planner,
-            'data' => ['name' => 'Ada Quarry', 'login' => 'ada', 'roles' => ['buyer'], 'password' => 'seven slow kettles'],
+            'data' => [
+                'name' => 'Ada Quarry',
+                'login' => 'ada',
+                'roles' => ['buyer'],
+                'password' => 'seven slow kettles',
+            ],
             'bad' => ['login' => 'planner', 'password' => 'nine green kettles'],
             'field' => 'login',
             'says' => 'logs in as planner already'],

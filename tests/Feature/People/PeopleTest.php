@@ -57,7 +57,13 @@ it('lets somebody in, who takes an own password first', function () {
         ->from('/people')
         ->post(
             '/people',
-            ['token' => 'a', 'name' => 'Ada Quarry', 'login' => 'ada', 'roles' => ['storekeeper'], 'password' => KETTLES],
+            [
+                'token' => 'a',
+                'name' => 'Ada Quarry',
+                'login' => 'ada',
+                'roles' => ['storekeeper'],
+                'password' => KETTLES,
+            ],
         )
         ->assertSessionHas('done', 'Ada Quarry may log in as ada, storekeeper.');
     $this->get('/people')->assertSee('Ada Quarry')->assertSee('takes an own password at the next login');
