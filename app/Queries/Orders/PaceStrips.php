@@ -55,7 +55,9 @@ final class PaceStrips
                 's.planned_minutes',
                 's.lead_time_days',
                 's.started_at',
-                DB::raw('LEAST(1e6, COALESCE((s.good + s.scrap) * 1000000 DIV NULLIF(o.quantity, 0), 0)) AS millionths'),
+                DB::raw(
+                    'LEAST(1000000, COALESCE((s.good + s.scrap) * 1000000 DIV NULLIF(o.quantity, 0), 0)) AS millionths',
+                ),
                 DB::raw('s.taken_in > s.good + s.scrap AS here'),
             ]);
         $segments = [];
