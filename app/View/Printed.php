@@ -19,7 +19,7 @@ final class Printed
     private const HIDDEN = '•';
 
     /** Fields of product data that are money. */
-    private const MONEY_FIELDS = ['cost', 'price', 'labour_rate', 'machine_rate', 'overhead_percent'];
+    private const MONEY_FIELDS = ['cost', 'price', 'labour rate', 'machine rate', 'overhead percent'];
 
     public function amount(BigNumber|string|int|null $of): string
     {
@@ -51,7 +51,15 @@ final class Printed
     /** What stood in a field of product data. */
     public function field(string $name, string $value): string
     {
-        return in_array($name, self::MONEY_FIELDS, true) && ! $this->seesMoney() ? self::HIDDEN : $value;
+        $isMoney = in_array(str_replace('_', ' ', $name), self::MONEY_FIELDS, true);
+
+        return $isMoney && ! $this->seesMoney() ? self::HIDDEN : $value;
+    }
+
+    /** "lead time days from 4 to 6" */
+    public function change(string $field, string $before, string $after): string
+    {
+        return "{$field} from {$this->field($field, $before)} to {$this->field($field, $after)}";
     }
 
     public function seesMoney(): bool

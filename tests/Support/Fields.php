@@ -4,6 +4,9 @@ namespace Tests\Support;
 
 final class Fields
 {
+    /** The first who works at a work centre: the seven before are those who log in. */
+    public const WORKER = '8';
+
     /** Fields the forms of the application have, with values that are right. */
     public const RIGHT = ['item' => 'LID-9', 'quantity' => '1', 'version' => '1', 'reason' => 'why', 'place_id' => '5', 'due_on' => '2026-12-11', 'rank' => '5', 'price' => '1', 'codes' => '',
         'order' => '1',
@@ -50,7 +53,7 @@ final class Fields
         'wanted' => '2026-12-18',
         'from' => '2026-11-25T08:00',
         'until' => '2026-11-26T08:00',
-        'person' => '1',
+        'person' => self::WORKER,
         'date' => '2026-12-24',
         'kind' => 'closed',
         'week' => ['1' => ['work' => '07:00-15:30', 'break' => '']],

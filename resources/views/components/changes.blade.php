@@ -8,11 +8,7 @@
     @foreach ($rows as $change)
         <tr>
             <td class="tight"><a href="{{ route('bookings.show', $change->booking) }}">{{ $change->when }}</a></td>
-            <td>
-                {{ $change->field }}
-                from {{ $print->field($change->field, $change->before) }}
-                to {{ $print->field($change->field, $change->after) }}
-            </td>
+            <td>{{ $print->change($change->field, $change->before, $change->after) }}</td>
             <td class="cut">{{ $change->person }}</td>
         </tr>
     @endforeach

@@ -15,6 +15,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\Fields;
 use Tests\Support\Locks;
 
 /*
@@ -283,7 +284,7 @@ function deed(object $test, string $name): array
         'say a machine is down' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine', 'no' => Role::Buyer,
             'data' => ['centre' => '1', 'machine' => '1', 'reason' => 'lens'], 'bad' => ['machine' => '7'], 'field' => 'machine', 'says' => 'has 1 machines'],
         'say a person is away' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/person', 'no' => Role::Sales,
-            'data' => ['person' => '1', 'reason' => 'ill'],
+            'data' => ['person' => Fields::WORKER, 'reason' => 'ill'],
             'bad' => ['until' => '2026-01-02T10:00'],
             'field' => 'until',
             'says' => 'over before it begins'],

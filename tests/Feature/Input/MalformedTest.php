@@ -295,7 +295,7 @@ function onefields(): array
         'a person away' => [
             fn () => '/absence/person',
             'post',
-            ['person' => '1', 'until' => '2026-11-26T08:00'],
+            ['person' => Fields::WORKER, 'until' => '2026-11-26T08:00'],
             ['person', 'from', 'until', 'reason'],
         ],
         'a calendar' => [
