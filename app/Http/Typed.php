@@ -7,19 +7,29 @@ use Illuminate\Support\ViewErrorBag;
 /** What was typed into one of several forms of a page, put back into that one when it was refused. */
 final readonly class Typed
 {
-    /** @param  string  $form  its key on the page, sent along by @token($form) */
+    /** @param  string  $form  its key on the page, sent along by @token($form); none where it is the only one */
     public function __construct(public string $form)
     {
     }
 
+    /** The only form of a page. */
+    public static function whole(): self
+    {
+        return new self('');
+    }
+
     public function isMine(): bool
     {
-        return old('form') === $this->form;
+        return $this->form === '' || old('form') === $this->form;
     }
 
     public function value(string $field, ?string $else = ''): string
     {
-        return (string) ($this->isMine() ? old($field) : $else);
+        return (string) match (true) {
+            $this->form === '' => old($field, $else),
+            $this->isMine() => old($field),
+            default => $else,
+        };
     }
 
     /** Whether a word of several was ticked. */

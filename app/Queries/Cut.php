@@ -30,6 +30,19 @@ final readonly class Cut
         return new self($rows, $rows->count() < $most ? $rows->count() : $query->getCountForPagination());
     }
 
+    /**
+     * @template R of object
+     *
+     * @param  callable(Row): R  $from
+     * @return self<R> as of(), with rows that say what they are
+     */
+    public static function read(Builder $query, int $most, callable $from): self
+    {
+        $rows = Row::all((clone $query)->limit($most), $from);
+
+        return new self($rows, $rows->count() < $most ? $rows->count() : $query->getCountForPagination());
+    }
+
     /** "first 500 of 2 310"; nothing where all are shown. */
     public function says(): string
     {

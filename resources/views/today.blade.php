@@ -30,7 +30,18 @@
             <h2>Outside the house</h2>
             @if ($today->outside->isEmpty())<div class="none">Nothing is at a supplier.</div>@else
             <table class="list"><thead><tr><th>Order</th><th>Step</th><th>At</th><th>Back</th></tr></thead><tbody>
-                @foreach ($today->outside->take(7) as $step)<tr><td class="tight"><a class="num" href="{{ route('orders.show', $step->order_id) }}">{{ $step->order_number }}</a></td><td class="cut">{{ $step->name }}, <x-amount :of="\Brick\Math\BigDecimal::of($step->taken_in)->minus($step->good)->minus($step->scrap)" :unit="$step->unit" /></td><td class="cut outside">{{ $step->supplier }}</td><td><x-back :handfuls="$step->handfuls" :unit="$step->unit" /></td></tr>@endforeach
+                @foreach ($today->outside->take(7) as $out)
+                    <tr>
+                        <td class="tight">
+                            <a class="num" href="{{ route('orders.show', $out->job->orderId) }}">
+                                {{ $out->job->order }}
+                            </a>
+                        </td>
+                        <td class="cut">{{ $out->job->name }}, <x-amount :of="$out->job->toDo()" :unit="$out->job->unit" /></td>
+                        <td class="cut outside">{{ $out->supplier }}</td>
+                        <td><x-back :handfuls="$out->handfuls" :unit="$out->job->unit" /></td>
+                    </tr>
+                @endforeach
             </tbody></table>@endif
         </section>
     </div>

@@ -8,6 +8,8 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReportRequest;
 use App\Models\WorkCentre;
 use App\Queries\Shop\Deliveries;
+use App\Queries\Station\OutsideJob;
+use App\Queries\Station\StationLoad;
 use App\Queries\Station\StationQueue;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -17,22 +19,18 @@ class StationController extends Controller
 {
     public function index(): View
     {
-        return view(
-            'station.index',
-            ['workCentres' => StationQueue::workCentres(), 'outside' => StationQueue::outside(Deliveries::now())],
-        );
+        return view('station.index', [
+            'stations' => StationLoad::all(),
+            'outside' => OutsideJob::all(Deliveries::now()),
+        ]);
     }
 
     public function show(int $station): View
     {
-        return view(
-            'station.show',
-            [
-                'centre' => WorkCentre::query()->findOrFail($station),
-                'cut' => $cut = StationQueue::steps($station),
-                'steps' => $cut->rows,
-            ],
-        );
+        return view('station.show', [
+            'centre' => WorkCentre::query()->findOrFail($station),
+            'queue' => StationQueue::at($station),
+        ]);
     }
 
     public function start(DeedRequest $request, int $step, StartStep $start): RedirectResponse

@@ -2,92 +2,97 @@
 
 namespace App\Queries\Station;
 
-use App\Models\Plan;
 use App\Queries\Cut;
-use App\Queries\Shop\Away;
-use App\Queries\Shop\Deliveries;
 use App\Queries\Shop\ShopState;
 use App\Queries\Shop\WorkCentreHours;
-use Carbon\CarbonImmutable;
+use App\Wording\Figures;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Routing\Spell;
 
-/** What a work centre does next: its open steps in the plan's order. */
-final class StationQueue
+/** What a work centre does next: the jobs that stand there, and what is on the way, in the plan's order. */
+final readonly class StationQueue
 {
+    /** So many steps of a work centre are read. */
     private const SHOWN = 60;
 
-    /** @return Cut<\stdClass> */
-    public static function steps(int $workCentre): Cut
+    private const COMING = 12;
+
+    /**
+     * @param  Cut<StationJob>  $all
+     * @param  Collection<int, StationJob>  $here
+     * @param  Collection<int, StationJob>  $coming  the next of those on the way
+     * @param  array<int, int>  $clocks  minutes a count would book now, by job whose clock runs
+     */
+    private function __construct(
+        public Cut $all,
+        public Collection $here,
+        public Collection $coming,
+        public int $onTheWay,
+        private array $clocks,
+    ) {
+    }
+
+    public static function at(int $workCentre): self
     {
-        $steps = self::base()
+        $steps = StationSteps::open()
             ->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre])
             ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at');
-        $cut = Cut::of($steps, self::SHOWN);
-        self::readClocks($cut->rows, $workCentre);
+        $all = Cut::read($steps, self::SHOWN, StationJob::from(...));
+        [$here, $others] = $all->rows->partition(fn (StationJob $job): bool => $job->isHere());
+        $coming = $others->filter(fn (StationJob $job): bool => $job->planned !== null)->values();
 
-        return $cut;
+        return new self(
+            $all,
+            $here->values(),
+            $coming->take(self::COMING),
+            $coming->count(),
+            self::clocks($all->rows, $workCentre),
+        );
+    }
+
+    /** "2 jobs stand here, 3 on the way." */
+    public function says(): string
+    {
+        $here = $this->here->count();
+
+        return Figures::count($here, 'job').($here === 1 ? ' stands' : ' stand')." here, {$this->onTheWay} on the way.";
+    }
+
+    /** "On the way, the next 12 of 40" */
+    public function comingSays(): string
+    {
+        $count = $this->coming->count();
+
+        return $count < $this->onTheWay ? "On the way, the next {$count} of {$this->onTheWay}" : 'On the way';
+    }
+
+    /** Minutes a count of the job would book now; null where no clock runs. */
+    public function clock(StationJob $job): ?int
+    {
+        return $this->clocks[$job->id] ?? null;
     }
 
     /**
-     * ->clock: the minutes a count would book now; null where no clock runs.
-     *
-     * @param  Collection<int, \stdClass>  $steps
+     * @param  Collection<int, StationJob>  $jobs
+     * @return array<int, int>
      */
-    private static function readClocks(Collection $steps, int $workCentre): void
+    private static function clocks(Collection $jobs, int $workCentre): array
     {
-        $now = ShopState::minute(now());
-        $from = fn (\stdClass $step): ?int => $step->spell_from === null || $step->work_centre_id !== $workCentre
-            ? null
-            : ShopState::minute(CarbonImmutable::parse($step->spell_from));
-        $first = $steps->map($from)->filter()->min();
-        $open = $first === null ? null : WorkCentreHours::between($workCentre, $first, $now);
-        foreach ($steps as $step) {
-            $begun = $from($step);
-            $step->clock = $open === null || $begun === null
-                ? null
-                : (new Spell($open, $begun, $now))->machine($step->crew === 0);
+        $begun = [];
+        foreach ($jobs as $job) {
+            if ($job->spellFrom !== null && $job->workCentre === $workCentre) {
+                $begun[$job->id] = ShopState::minute($job->spellFrom);
+            }
         }
-    }
+        if ($begun === []) {
+            return [];
+        }
+        $now = ShopState::minute(now());
+        $open = WorkCentreHours::between($workCentre, min($begun), $now);
+        $jobs = $jobs->keyBy('id');
 
-    /** Steps with pieces outside now, and ->handfuls of them. @return Collection<int, \stdClass> */
-    public static function outside(Deliveries $deliveries): Collection
-    {
-        $steps = self::base()
-            ->join('suppliers AS v', 'v.id', 's.supplier_id')->addSelect('v.name AS supplier')
-            ->whereRaw('s.taken_in > s.good + s.scrap')
-            ->get();
-        $handfuls = Away::of($steps->pluck('id'), $deliveries);
-
-        return $steps
-            ->each(fn (\stdClass $step) => $step->handfuls = $handfuls[$step->id] ?? [])
-            ->sortBy(fn (\stdClass $step): int => $step->handfuls === [] ? PHP_INT_MAX : $step->handfuls[0]->back->at)
-            ->values();
-    }
-
-    /** @return Collection<int, \stdClass> work centres with what stands at each */
-    public static function workCentres(): Collection
-    {
-        return DB::table('work_centres AS w')
-            ->leftJoin('order_steps AS s', fn ($join) => $join->on('s.work_centre_id', 'w.id')->whereRaw('s.taken_in > s.good + s.scrap'))
-            ->leftJoin('orders AS o', fn ($join) => $join->on('o.id', 's.order_id')->whereIn('o.state', OrderState::IN_THE_SHOP))
-            ->groupBy('w.id', 'w.code', 'w.name', 'w.machines')->orderBy('w.id')->select(['w.id', 'w.code', 'w.name', 'w.machines'])
-            ->selectRaw('COUNT(o.id) AS waiting, COALESCE(SUM(s.started_at IS NOT NULL AND o.id IS NOT NULL), 0) AS running')->get();
-    }
-
-    private static function base(): \Illuminate\Database\Query\Builder
-    {
-        return DB::table('order_steps AS s')->join('orders AS o', 'o.id', 's.order_id')->join('items AS i', 'i.id', 'o.item_id')
-            ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin('plan_steps AS p', fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE))
-            ->leftJoin('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
-            ->leftJoin('people AS w', 'w.id', 's.started_by')->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
-            ->whereRaw('(s.taken_in > s.good + s.scrap OR s.good > s.passed_on OR p.id IS NOT NULL)')
-            ->select(['s.*', 'o.number AS order_number', 'o.quantity', 'o.due_on', 'i.number AS item_number', 'i.name AS item_name',
-                'u.code AS unit', 'p.start_at', 'p.end_at', 'p.machine', 'po.late_minutes', 'w.name AS worker'])
-            ->selectRaw('(SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id AND n.number > s.number) AS next_number')
-            ->selectRaw('(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = "hand") AS parts_open');
+        return collect($begun)
+            ->map(fn (int $from, int $id): int => (new Spell($open, $from, $now))->machine($jobs[$id]->isUnattended))
+            ->all();
     }
 }

@@ -12,7 +12,7 @@ use App\Queries\Orders\ReceiveList;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\QuestionList;
 use App\Queries\Shop\Deliveries;
-use App\Queries\Station\StationQueue;
+use App\Queries\Station\OutsideJob;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\LateFor;
@@ -31,7 +31,7 @@ final readonly class TodayPage
      * @param  Collection<int, \stdClass>  $late  latest first, likewise
      * @param  array{release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int}  $counts
      * @param  Cut<\stdClass>  $uncovered  customer lines, the first of them
-     * @param  Collection<int, \stdClass>  $outside  steps at suppliers
+     * @param  Collection<int, OutsideJob>  $outside  steps at suppliers
      * @param  array<string, int>  $missing  how many stuck orders miss which item
      * @param  array<int, PaceStrip>  $strips
      * @param  Collection<int, \stdClass>  $questions  open ones, the oldest of them
@@ -75,7 +75,7 @@ final readonly class TodayPage
                 'shippable' => DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')->where('l.is_open', true)
                     ->where('c.supply', 'stock')->where('c.quantity', '>', 0)->count()],
             CustomerOrderList::page('uncovered', ''),
-            StationQueue::outside($deliveries),
+            OutsideJob::all($deliveries),
             $missing,
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),

@@ -1,0 +1,40 @@
+<?php
+
+namespace App\Queries\Station;
+
+use App\Queries\Row;
+use App\Queries\Shop\Away;
+use App\Queries\Shop\Deliveries;
+use App\Queries\Shop\Handful;
+use Illuminate\Support\Collection;
+
+/** A step whose pieces are at a supplier, and when each handful of them is due back. */
+final readonly class OutsideJob
+{
+    /** @param  list<Handful>  $handfuls  oldest first */
+    public function __construct(public StationJob $job, public string $supplier, public array $handfuls)
+    {
+    }
+
+    /** @return Collection<int, self> what comes back first stands first */
+    public static function all(Deliveries $deliveries): Collection
+    {
+        $steps = StationSteps::open()
+            ->join('suppliers AS v', 'v.id', 's.supplier_id')
+            ->addSelect('v.name AS supplier')
+            ->whereRaw('s.taken_in > s.good + s.scrap');
+        $jobs = Row::all($steps, fn (Row $row): self => new self(StationJob::from($row), $row->text('supplier'), []));
+        $handfuls = Away::of($jobs->map(fn (self $one): int => $one->job->id), $deliveries);
+
+        return $jobs
+            ->map(fn (self $one): self => new self($one->job, $one->supplier, $handfuls[$one->job->id] ?? []))
+            ->sortBy(fn (self $one): int => $one->dueBack())
+            ->values();
+    }
+
+    /** The UTC minute the first of them is due; at the end when nobody knows. */
+    private function dueBack(): int
+    {
+        return $this->handfuls === [] ? PHP_INT_MAX : $this->handfuls[0]->back->at;
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Queries\Station;
+
+use App\Models\Plan;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+
+/** Steps of orders in the shop that have pieces, or a place in the plan; what a StationJob is read from. */
+final class StationSteps
+{
+    public static function open(): Builder
+    {
+        return DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoin(
+                'plan_steps AS p',
+                fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE),
+            )
+            ->leftJoin(
+                'plan_orders AS po',
+                fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
+            )
+            ->leftJoin('people AS w', 'w.id', 's.started_by')
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)
+            ->where('o.is_held', false)
+            ->whereRaw('(s.taken_in > s.good + s.scrap OR s.good > s.passed_on OR p.id IS NOT NULL)')
+            ->select([
+                's.*',
+                'o.number AS order_number',
+                'o.quantity',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'u.code AS unit',
+                'p.start_at',
+                'po.late_minutes',
+                'w.name AS worker',
+            ])
+            ->selectSub(self::next(), 'next_number')
+            ->selectSub(self::partsOpen(), 'parts_open');
+    }
+
+    private static function next(): Builder
+    {
+        return DB::table('order_steps AS n')
+            ->whereColumn('n.order_id', 'o.id')
+            ->whereColumn('n.number', '>', 's.number')
+            ->selectRaw('MIN(n.number)');
+    }
+
+    private static function partsOpen(): Builder
+    {
+        return DB::table('order_components AS c')
+            ->whereColumn('c.order_id', 'o.id')
+            ->whereColumn('c.step_number', 's.number')
+            ->whereRaw('c.used_quantity + c.replaced_quantity < c.planned_quantity')
+            ->where('c.issue_by', 'hand')
+            ->selectRaw('COUNT(*)');
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+namespace App\View\Components;
+
+use App\Http\Typed;
+use Illuminate\Contracts\View\View;
+use Illuminate\Support\Facades\View as Views;
+use Illuminate\View\Component;
+
+/**
+ * One input with its label (or, bare, its name for those who do not see it), what was typed into its form, and what
+ * was wrong with it.
+ */
+class Field extends Component
+{
+    public readonly string $id;
+
+    public readonly string $typed;
+
+    public readonly ?string $why;
+
+    /** @param  Typed|null  $in  its form, where it does not stand inside of it */
+    public function __construct(
+        public readonly string $name,
+        public readonly string $label,
+        ?Typed $in = null,
+        int|string|null $value = '',
+        public readonly bool $bare = false,
+    ) {
+        $in ??= Views::getConsumableComponentData('in') ?? Typed::whole();
+        $this->id = str_replace(['.', '[', ']'], '-', ($in->form === '' ? 'f' : $in->form)."-{$name}");
+        $this->typed = $in->value($name, $value === null ? null : (string) $value);
+        $this->why = $in->why($name);
+    }
+
+    public function render(): View
+    {
+        return view('components.field');
+    }
+}
