@@ -6,6 +6,7 @@ use App\Actions\Schedule\SayAbsent;
 use App\Http\Requests\AbsentRequest;
 use App\Http\Requests\DeedRequest;
 use App\Queries\Board\AbsenceList;
+use App\Queries\Board\EffectOf;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -15,7 +16,13 @@ class AbsenceController extends Controller
 {
     public function index(Request $request): View
     {
-        return view('absence.index', ['list' => AbsenceList::now(), 'centre' => $request->integer('centre')]);
+        $booking = $request->session()->get('booking');
+
+        return view('absence.index', [
+            'list' => AbsenceList::now($request->integer('centre')),
+            'centre' => $request->integer('centre'),
+            'effect' => is_int($booking) ? EffectOf::booking($booking) : '',
+        ]);
     }
 
     public function machine(AbsentRequest $request, SayAbsent $say): RedirectResponse

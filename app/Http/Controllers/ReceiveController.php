@@ -10,14 +10,17 @@ use App\Models\Place;
 use App\Queries\Orders\ReceiveList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use KeepPace\Core\Stock\PlaceKind;
 
 /** Good pieces from orders into stock, and closing what is built. */
 class ReceiveController extends Controller
 {
     public function index(): View
     {
-        return view('orders.receive', ['rows' => ReceiveList::rows(), 'places' => Place::query()->where('kind', 'store')->orderBy('id')
-            ->pluck('name', 'id')]);
+        return view('orders.receive', [
+            'orders' => ReceiveList::rows(),
+            'places' => Place::query()->where('kind', PlaceKind::Store)->orderBy('id')->pluck('name', 'id'),
+        ]);
     }
 
     public function store(DeedRequest $request, int $order, ReceiveOrder $receive): RedirectResponse

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Orders;
 
+use App\Queries\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -10,11 +11,15 @@ use KeepPace\Core\Planning\OrderState;
 /** Orders whose last step has good pieces in hand, to be received into stock. */
 final class ReceiveList
 {
-    /** @return Collection<int, \stdClass> */
+    /** @return Collection<int, ReadyOrder> */
     public static function rows(): Collection
     {
-        return self::ready(OrderList::base())->orderBy('o.due_on')->orderBy('o.id')->addSelect('last.name AS step_name')
-            ->selectRaw('last.good - last.passed_on AS ready')->get();
+        $orders = self::ready(OrderList::base())
+            ->orderBy('o.due_on')
+            ->orderBy('o.id')
+            ->selectRaw('last.good - last.passed_on AS ready');
+
+        return Row::all($orders, ReadyOrder::from(...));
     }
 
     public static function count(): int
@@ -24,9 +29,14 @@ final class ReceiveList
 
     private static function ready(Builder $orders): Builder
     {
-        return $orders->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
-            ->join('order_steps AS last', 'last.order_id', 'o.id')->whereColumn('last.good', '>', 'last.passed_on')
-            ->whereNotExists(fn (Builder $later) => $later->from('order_steps AS later')->whereColumn('later.order_id', 'o.id')
+        return $orders
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)
+            ->where('o.is_held', false)
+            ->join('order_steps AS last', 'last.order_id', 'o.id')
+            ->whereColumn('last.good', '>', 'last.passed_on')
+            ->whereNotExists(fn (Builder $later) => $later
+                ->from('order_steps AS later')
+                ->whereColumn('later.order_id', 'o.id')
                 ->whereColumn('later.number', '>', 'last.number'));
     }
 }

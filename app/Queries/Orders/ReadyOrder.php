@@ -1,0 +1,83 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use App\Queries\Row;
+use App\Wording\Figures;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Stock\Tracking;
+
+/** An order with good pieces at its last step, to be taken into stock. */
+final readonly class ReadyOrder
+{
+    /** @param  string|null  $customers  whom it is made for; null = an order, or the shelf */
+    public function __construct(
+        public int $id,
+        public string $number,
+        public string $item,
+        public string $itemNumber,
+        public string $unit,
+        public BigDecimal $ready,
+        private BigDecimal $received,
+        private BigDecimal $quantity,
+        private ?string $customers,
+        private ?string $forOrder,
+        private Tracking $tracking,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->text('number'),
+            $row->text('item_name'),
+            $row->text('item_number'),
+            $row->text('unit'),
+            $row->decimal('ready'),
+            $row->decimal('received_quantity'),
+            $row->decimal('quantity'),
+            $row->textOrNull('customers'),
+            $row->textOrNull('for_number'),
+            $row->enum('tracking', Tracking::class),
+        );
+    }
+
+    public function isForSomebody(): bool
+    {
+        return $this->customers !== null;
+    }
+
+    public function forWhom(): string
+    {
+        return $this->customers ?? $this->forOrder ?? 'the shelf';
+    }
+
+    /** "2 of 6" */
+    public function receivedSays(): string
+    {
+        return Figures::amount((string) $this->received).' of '.Figures::amount((string) $this->quantity);
+    }
+
+    public function takesCodes(): bool
+    {
+        return $this->tracking->isTracked();
+    }
+
+    public function codesLabel(): string
+    {
+        return ($this->tracking === Tracking::Lot ? 'Lot' : 'Serials, one a line,')." of {$this->number}";
+    }
+
+    /** What they are when none are typed. */
+    public function codesHint(): string
+    {
+        return $this->tracking === Tracking::Lot ? "lot: {$this->number}" : 'serials: by numbering';
+    }
+
+    /** Its form among the others of a page. */
+    public function form(): string
+    {
+        return "receive-{$this->id}";
+    }
+}

@@ -1,0 +1,19 @@
+<td class="n">
+    <x-form :id="$form" :key="$order->form()" :to="route('receive.store', $order->id)" />
+    <x-field bare :in="$in" :form="$form" name="quantity" :label="'Quantity from '.$order->number" class="n ms-auto"
+        :value="$print->amount($order->ready)" inputmode="decimal" />
+</td>
+<td>
+    <x-choice bare :in="$in" :form="$form" name="place_id" label="To" :options="$places" :value="$place" />
+</td>
+<td>
+    @if ($order->takesCodes())
+        <textarea @class(['form-control', 'is-wrong' => $why]) form="{{ $form }}" name="codes" rows="1" cols="18"
+            aria-label="{{ $order->codesLabel() }}"
+            placeholder="{{ $order->codesHint() }}">{{ $in->value('codes') }}</textarea>
+        @if ($why)
+            <div class="why">{{ $why }}</div>
+        @endif
+    @endif
+</td>
+<td><button class="btn btn-act btn-small" form="{{ $form }}">Receive</button></td>
