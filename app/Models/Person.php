@@ -37,6 +37,9 @@ class Person extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    /** Asked many times by a page. */
+    private ?Roles $roles = null;
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -59,7 +62,7 @@ class Person extends Authenticatable
     {
         $this->loadMissing('personRoles');
 
-        return Roles::of(...$this->personRoles->map(fn (PersonRole $one): Role => $one->role)->all());
+        return $this->roles ??= Roles::of(...$this->personRoles->map(fn (PersonRole $one): Role => $one->role)->all());
     }
 
     public function setRoles(Roles $roles): void
@@ -70,6 +73,7 @@ class Person extends Authenticatable
             $roles->words(),
         ));
         $this->load('personRoles');
+        $this->roles = null;
     }
 
     public function may(Deed $deed): bool

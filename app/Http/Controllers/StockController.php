@@ -44,7 +44,9 @@ class StockController extends Controller
     {
         $found = Item::query()->with(['unit', 'units.unit'])->findOrFail($item);
 
-        return view('stock.show', ['item' => $found, 'balances' => StockList::balances(item: $found->id)->rows,
+        $lots = StockList::ofItem($found->id, mb_substr($request->string('lot')->trim()->value(), 0, 60));
+
+        return view('stock.show', ['item' => $found, 'lots' => $lots, 'balances' => $lots->rows,
             'position' => Positions::of($found->id),
             'moves' => StockList::movements($found->id, $request->integer('before')),
             'changes' => ProductTrail::of('items', $found->id),

@@ -5,6 +5,7 @@ namespace App\Queries\Stock;
 use App\Queries\Cut;
 use App\Queries\Like;
 use App\Wording\When;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
@@ -16,46 +17,117 @@ final class StockList
 
     private const SHOWN = 500;
 
+    /** Lots of one item on its page, where each has its forms. */
+    private const SHOWN_OF_ITEM = 60;
+
     /**
      * Balances that hold something. Serials of an item at one place are one row with ->serials counting them,
      * unless one is asked for by name.
      *
      * @return Cut<\stdClass>
      */
-    public static function balances(string $text = '', int $item = 0): Cut
+    public static function balances(string $text = ''): Cut
     {
-        $each = $item !== 0 || ($text !== '' && DB::table('lots')->where('code_key', Code::keyOf($text))->exists());
-        $query = DB::table('balances AS b')->join('items AS i', 'i.id', 'b.item_id')->join('units AS u', 'u.id', 'i.unit_id')
-            ->join('places AS p', 'p.id', 'b.place_id')->leftJoin('lots AS l', 'l.id', 'b.lot_id')
-            ->leftJoin('stock_values AS v', fn ($join) => $join->on('v.item_id', 'b.item_id')->where('b.owner_id', 0)
-                ->on('v.lot_id', DB::raw("IF(i.costing = 'own', b.lot_id, 0)")))
-            ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')
-            ->where('b.quantity', '>', 0)
-            ->orderBy('i.number')
-            ->orderBy('p.code')
-            ->orderByRaw('MIN(b.lot_id)')
-            ->groupBy('b.item_id', 'b.place_id', 'b.condition', 'b.owner_id', 'i.number', 'i.name', 'i.reorder_point', 'u.code', 'p.name',
-                'p.code', 'ow.name')->groupByRaw($each ? 'b.id' : "IF(i.tracking = 'serial', 0, b.id)")
-            ->select(['b.item_id', 'b.condition', 'i.number AS item_number', 'i.name AS item_name', 'i.reorder_point', 'u.code AS unit',
-                'p.name AS place', 'ow.name AS owner'])
-            ->selectRaw('MIN(l.expires_on) < ? AS is_expired', [When::today()->toDateString()])
-            ->selectRaw(
-                "MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on, SUM(b.quantity) AS quantity, COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value, MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials, (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS promised",
-            );
-        if ($item !== 0) {
-            $query->where('b.item_id', $item);
-        }
-        if ($text !== '' && $each) {
-            $query->where('l.code_key', Code::keyOf($text));
+        $each = $text !== '' && DB::table('lots')->where('code_key', Code::keyOf($text))->exists();
+        $found = self::found();
+        if ($each) {
+            $found->where('l.code_key', Code::keyOf($text));
         } elseif ($text !== '') {
             $key = Like::insideKey($text);
-            $query->where(fn ($any) => $any
+            $found->where(fn (Builder $any) => $any
                 ->where('i.number_key', 'like', $key)
                 ->orWhere('i.name', 'like', Like::inside($text))
                 ->orWhere('l.code_key', 'like', $key));
         }
+        [$items, $count] = self::firstItems($found, $each);
+        $rows = self::shown($found->whereIn('b.item_id', $items), $each)->orderByRaw('MIN(b.lot_id)');
 
-        return Cut::of($query, self::SHOWN);
+        return new Cut($rows->limit(self::SHOWN)->get(), $count);
+    }
+
+    /**
+     * Each lot of one item, the one asked for first.
+     *
+     * @return Cut<\stdClass>
+     */
+    public static function ofItem(int $item, string $lot = ''): Cut
+    {
+        $rows = self::shown(self::found()->where('b.item_id', $item), each: true)
+            ->when($lot !== '', fn (Builder $query) => $query
+                ->orderByRaw('MAX(l.code_key = ?) DESC', [Code::keyOf($lot)])
+                ->orderByRaw('MAX(l.code_key LIKE ?) DESC', [Like::insideKey($lot)]))
+            ->orderByRaw('MIN(b.lot_id)');
+
+        return Cut::of($rows, self::SHOWN_OF_ITEM);
+    }
+
+    /**
+     * The items whose rows fill the list, by number, and how many rows there are of all: a shop may have more balances
+     * than can be grouped and priced for one page.
+     *
+     * @return array{list<int>, int}
+     */
+    private static function firstItems(Builder $found, bool $each): array
+    {
+        $rows = $each
+            ? 'COUNT(*)'
+            : "IF(i.tracking = 'serial', COUNT(DISTINCT b.place_id, b.condition, b.owner_id), COUNT(*))";
+        $items = [];
+        $count = 0;
+        $counted = (clone $found)
+            ->groupBy('i.id', 'i.number', 'i.tracking')
+            ->orderBy('i.number')
+            ->select('i.id')
+            ->selectRaw("{$rows} AS count");
+        foreach ($counted->get() as $item) {
+            if ($count < self::SHOWN) {
+                $items[] = $item->id;
+            }
+            $count += $item->count;
+        }
+
+        return [$items, $count];
+    }
+
+    private static function found(): Builder
+    {
+        return DB::table('balances AS b')
+            ->join('items AS i', 'i.id', 'b.item_id')
+            ->leftJoin('lots AS l', 'l.id', 'b.lot_id')
+            ->where('b.quantity', '>', 0);
+    }
+
+    private static function shown(Builder $found, bool $each): Builder
+    {
+        return $found
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')
+            ->leftJoin('stock_values AS v', fn ($join) => $join
+                ->on('v.item_id', 'b.item_id')
+                ->where('b.owner_id', 0)
+                ->on('v.lot_id', DB::raw("IF(i.costing = 'own', b.lot_id, 0)")))
+            ->orderBy('i.number')
+            ->orderBy('p.code')
+            ->groupBy('b.item_id', 'b.place_id', 'b.condition', 'b.owner_id', 'i.number', 'i.name', 'i.reorder_point')
+            ->groupBy('u.code', 'p.name', 'p.code', 'ow.name')
+            ->groupByRaw($each ? 'b.id' : "IF(i.tracking = 'serial', 0, b.id)")
+            ->select(['b.item_id', 'b.condition', 'i.number AS item_number', 'i.name AS item_name', 'i.reorder_point'])
+            ->addSelect(['u.code AS unit', 'p.name AS place', 'ow.name AS owner'])
+            ->selectRaw('MIN(l.expires_on) < ? AS is_expired', [When::today()->toDateString()])
+            ->selectRaw('MIN(b.id) AS id, MIN(b.lot_id) AS lot_id, MIN(l.expires_on) AS expires_on')
+            ->selectRaw('MIN(l.code) AS lot, MAX(l.code) AS last_lot, COUNT(*) AS serials')
+            ->selectRaw('SUM(b.quantity) AS quantity')
+            ->selectRaw('COALESCE(ROUND(SUM(v.value * b.quantity / NULLIF(v.quantity, 0))), 0) AS value')
+            ->selectSub(self::promised(), 'promised');
+    }
+
+    private static function promised(): Builder
+    {
+        return DB::table('covers AS c')
+            ->whereColumn('c.item_id', 'b.item_id')
+            ->where('c.supply', 'stock')
+            ->selectRaw('COALESCE(SUM(c.quantity), 0)');
     }
 
     /**

@@ -18,6 +18,13 @@
         </section>
         <section>
             <h2 class="mt-0">On hand</h2>
+            @if ($lots->says() !== '')
+                <form class="actions">
+                    <input class="form-control" name="lot" value="{{ request('lot') }}" placeholder="lot" aria-label="Lot">
+                    <button class="btn btn-quiet btn-small">Show it first</button>
+                    <span class="sub">{{ ucfirst($lots->says()) }} lots.</span>
+                </form>
+            @endif
             @if ($balances->isEmpty())<div class="none">None.</div>@else
             <table class="list"><thead><tr><th>Place</th><th>Lot</th><th class="n">{{ $item->unit->code }}</th><th class="n">€</th></tr></thead><tbody>@foreach ($balances as $row)<tr @if (request('lot') === $row->lot && $row->lot) style="background:var(--act-2)" @endif><td>{{ $row->place }} @if ($row->condition !== 'free')<span class="tag soon">{{ \KeepPace\Core\Stock\Condition::from($row->condition)->label() }}</span>@endif @if ($row->owner)<span class="tag outside">{{ $row->owner }}'s own</span>@endif</td><td class="tight">{{ $row->lot }} @if ($row->expires_on)<span @class(['sub', 'behind' => $row->is_expired])>until {{ $print->day($row->expires_on) }}</span>@endif</td><td class="n">{{ $print->amount($row->quantity) }}</td><td class="n">{{ $print->money($row->value) }}</td></tr>@endforeach</tbody></table>@endif
             <h2>Coming</h2>

@@ -33,7 +33,7 @@ it('groups serials on the stock page, and names each on the page of the item', f
     }
     $rows = StockList::balances('CTRL-3')->rows;
     expect($rows)->toHaveCount(1)->and((int) $rows[0]->serials)->toBeGreaterThanOrEqual(3)
-        ->and(StockList::balances(item: $this->shop->item('CTRL-3')->id)->rows->pluck('lot')->all())
+        ->and(StockList::ofItem($this->shop->item('CTRL-3')->id)->rows->pluck('lot')->all())
         ->toContain('S-1', 'S-2', 'S-3');
     $this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock')->assertSee('serials')->assertDontSee('>S-2<', false);
     expect(StockList::balances('S-2')->rows->pluck('lot')->all())->toBe(['S-2']);
@@ -183,3 +183,31 @@ it('shows an import that waits, runs, is done or refused', function (string $sta
     $this->get("/import/{$id}", ['HX-Request' => 'true', 'HX-Boosted' => 'true'])->assertSee('<html', false);
 })->with([['waiting', '', 'Waiting for the worker.'], ['running', 'Reading items.csv', '30 of 100 lines'],
     ['done', '3 new', 'Done. 3 new'], ['refused', '3 problems', 'and 2 more'], ['failed', 'broke off', 'Broken off.']]);
+
+it('shows the first lots of an item on its page, and the one asked for before them', function () {
+    $item = $this->shop->item('SS-15');
+    $place = $this->shop->place('RACK')->id;
+    foreach (range(1, 70) as $n) {
+        $id = DB::table('lots')->insertGetId(['item_id' => $item->id, 'code' => sprintf('MANY-%03d', $n)]);
+        DB::table('balances')->insert([
+            'item_id' => $item->id,
+            'place_id' => $place,
+            'lot_id' => $id,
+            'condition' => 'free',
+            'owner_id' => 0,
+            'quantity' => 1,
+        ]);
+    }
+    $count = DB::table('balances')->where('item_id', $item->id)->where('quantity', '>', 0)->count();
+    expect(StockList::ofItem($item->id)->rows)->toHaveCount(60)
+        ->and(StockList::ofItem($item->id)->says())->toBe("first 60 of {$count}")
+        ->and(StockList::ofItem($item->id)->rows->pluck('lot'))->not->toContain('MANY-070')
+        ->and(StockList::ofItem($item->id, 'many-070')->rows[0]->lot)->toBe('MANY-070')
+        ->and(StockList::ofItem($item->id, '070')->rows[0]->lot)->toBe('MANY-070')
+        ->and(StockList::ofItem($item->id, 'no such lot')->rows)->toHaveCount(60);
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->get("/stock/{$item->id}?lot=MANY-070")
+        ->assertSee("First 60 of {$count} lots.")
+        ->assertSee('MANY-070');
+    $this->get("/stock/{$this->shop->item('GATE-40')->id}")->assertDontSee('Show it first');
+});
