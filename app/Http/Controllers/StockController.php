@@ -46,7 +46,7 @@ class StockController extends Controller
 
         $lots = StockList::ofItem($found->id, mb_substr($request->string('lot')->trim()->value(), 0, 60));
 
-        return view('stock.show', ['item' => $found, 'lots' => $lots, 'balances' => $lots->rows,
+        return view('stock.show', ['item' => $found, 'lots' => $lots,
             'position' => Positions::of($found->id),
             'moves' => StockList::movements($found->id, $request->integer('before')),
             'changes' => ProductTrail::of('items', $found->id),

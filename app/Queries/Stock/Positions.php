@@ -38,7 +38,7 @@ final class Positions
     public static function of(int $item): StockPosition
     {
         return self::position(
-            self::base()->where('i.id', $item)->first() ?? throw new \LogicException('There is no such item.'),
+            self::base($item)->where('i.id', $item)->first() ?? throw new \LogicException('There is no such item.'),
         );
     }
 
@@ -52,11 +52,14 @@ final class Positions
         );
     }
 
-    private static function base(): Builder
+    /** @param  int|null  $item  null = all */
+    private static function base(?int $item = null): Builder
     {
+        $free = self::free()->when($item !== null, fn (Builder $query) => $query->where('x.item_id', $item));
+
         return DB::table('items AS i')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoinSub(self::free(), 'f', 'f.item_id', 'i.id')
+            ->leftJoinSub($free, 'f', 'f.item_id', 'i.id')
             ->leftJoinSub(self::bought(), 'b', 'b.item_id', 'i.id')
             ->leftJoinSub(self::made(), 'm', 'm.item_id', 'i.id')
             ->leftJoinSub(self::tied(), 't', 't.item_id', 'i.id')
@@ -88,15 +91,12 @@ final class Positions
     /** Of open orders what is neither received nor scrapped. */
     private static function made(): Builder
     {
-        $scrap = DB::table('order_steps')->groupBy('order_id')->selectRaw('order_id, SUM(scrap) AS scrap');
+        $scrap = '(SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)';
 
         return DB::table('orders AS o')
-            ->leftJoinSub($scrap, 's', 's.order_id', 'o.id')
             ->whereIn('o.state', OrderState::OPEN)
             ->groupBy('o.item_id')
-            ->selectRaw(
-                'o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - COALESCE(s.scrap, 0), 0)) AS quantity',
-            );
+            ->selectRaw("o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - {$scrap}, 0)) AS quantity");
     }
 
     private static function tied(): Builder

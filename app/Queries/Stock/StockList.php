@@ -4,6 +4,7 @@ namespace App\Queries\Stock;
 
 use App\Queries\Cut;
 use App\Queries\Like;
+use App\Queries\Row;
 use App\Wording\When;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -21,10 +22,10 @@ final class StockList
     private const SHOWN_OF_ITEM = 60;
 
     /**
-     * Balances that hold something. Serials of an item at one place are one row with ->serials counting them,
+     * Balances that hold something. Serials of an item at one place are one row with serials counting them,
      * unless one is asked for by name.
      *
-     * @return Cut<\stdClass>
+     * @return Cut<StockRow>
      */
     public static function balances(string $text = ''): Cut
     {
@@ -42,13 +43,13 @@ final class StockList
         [$items, $count] = self::firstItems($found, $each);
         $rows = self::shown($found->whereIn('b.item_id', $items), $each)->orderByRaw('MIN(b.lot_id)');
 
-        return new Cut($rows->limit(self::SHOWN)->get(), $count);
+        return new Cut(Row::all($rows->limit(self::SHOWN), StockRow::from(...)), $count);
     }
 
     /**
      * Each lot of one item, the one asked for first.
      *
-     * @return Cut<\stdClass>
+     * @return Cut<StockRow>
      */
     public static function ofItem(int $item, string $lot = ''): Cut
     {
@@ -58,7 +59,7 @@ final class StockList
                 ->orderByRaw('MAX(l.code_key LIKE ?) DESC', [Like::insideKey($lot)]))
             ->orderByRaw('MIN(b.lot_id)');
 
-        return Cut::of($rows, self::SHOWN_OF_ITEM);
+        return Cut::read($rows, self::SHOWN_OF_ITEM, StockRow::from(...));
     }
 
     /**

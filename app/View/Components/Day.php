@@ -5,6 +5,7 @@ namespace App\View\Components;
 use App\Http\Typed;
 use App\Wording\When;
 use Illuminate\Contracts\View\View;
+use Illuminate\Support\Facades\View as Views;
 use Illuminate\Support\ViewErrorBag;
 use Illuminate\View\Component;
 
@@ -28,13 +29,14 @@ class Day extends Component
     public function __construct(
         public readonly string $name,
         public readonly string $label,
-        public readonly ?Typed $in = null,
+        ?Typed $in = null,
         ?string $value = '',
         public readonly bool $bare = false,
         public readonly bool $worked = false,
         ?string $field = null,
     ) {
         $field ??= $name;
+        $in ??= Views::getConsumableComponentData('in');
         $this->id = str_replace(['.', '[', ']'], '-', ($in->form ?? 'f')."-{$name}");
         $isTyped = $in === null ? old($field) !== null : $in->isMine();
         $shown = $in === null ? (string) old($field, $value) : $in->value($name, $value);

@@ -1,19 +1,11 @@
 <x-layout title="Stock">
     <div class="head"><h1>Stock</h1><form class="d-flex gap-2 align-items-center"><input class="form-control" name="text" value="{{ $text }}" placeholder="item, name or lot" aria-label="Item, name or lot"><label class="d-inline"><input type="checkbox" name="below" value="1" @checked($below) data-send> below reorder point</label></form>
-        @if ($low === null)<span class="say">{{ $rows->rows->pluck('item_id')->unique()->count() }} items, {{ $print->money((int) $rows->rows->sum('value')) }} €{{ $rows->says() === '' ? '' : ', '.$rows->says() }}</span>@endif</div>
+        @if ($low === null)<span class="say">{{ $rows->rows->pluck('itemId')->unique()->count() }} items, {{ $print->money((int) $rows->rows->sum('value')) }} €{{ $rows->says() === '' ? '' : ', '.$rows->says() }}</span>@endif</div>
     @if ($low !== null)
     @include('stock.low')
     @elseif ($rows->rows->isEmpty())<div class="none">Nothing like this is in stock.</div>@else
-    <table class="list">
-        <thead><tr><th>Item</th><th>Place</th><th>Lot or serial</th><th>Condition</th><th class="n">On hand</th><th>Unit</th><th class="n">Promised, item</th><th class="n">Value €</th></tr></thead>
-        <tbody>
-        @foreach ($rows->rows as $i => $row)
-            @php($again = $i > 0 && $rows->rows[$i - 1]->item_id === $row->item_id)
-            <tr @class(['again' => $again])><td>@if (! $again)<a href="{{ route('stock.show', $row->item_id) }}"><span class="num">{{ $row->item_number }}</span></a> {{ $row->item_name }} @endif</td><td>{{ $row->place }}</td><td>@if ($row->serials > 1)<a href="{{ route('stock.show', $row->item_id) }}">{{ $row->serials }} serials</a> <span class="sub">{{ $row->lot }} to {{ $row->last_lot }}</span>@else{{ $row->lot }}@endif</td><td>{{ $row->condition === 'free' ? '' : \KeepPace\Core\Stock\Condition::from($row->condition)->label() }} @if ($row->owner)<span class="tag outside">{{ $row->owner }}'s own</span>@endif @if ($row->expires_on)<span @class(['sub', 'behind' => $row->is_expired])>until {{ $print->day($row->expires_on) }}</span>@endif</td>
-                <td class="n">{{ $print->amount($row->quantity) }}</td><td>{{ $row->unit }}</td><td class="n">{{ ! $again && $row->promised > 0 ? $print->amount($row->promised) : '' }}</td><td class="n">{{ $print->money((int) $row->value) }}</td></tr>
-        @endforeach
-        </tbody>
-    </table><x-cut :of="$rows" />@endif
+    <x-stock-list :rows="$rows->rows" />
+    <x-cut :of="$rows" />@endif
     @can('goods-in')
     <details class="more mt-3" id="in" @if ($errors->any() || $receive) open @endif><summary>Book goods in</summary>
         <form class="actions align-items-end" method="post" action="{{ route('stock.store') }}">@csrf @token
