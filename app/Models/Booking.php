@@ -43,6 +43,11 @@ class Booking extends Model
         return ['entered_at' => 'immutable_datetime', 'kind' => BookingKind::class];
     }
 
+    public function isGoodsIn(): bool
+    {
+        return $this->kind === BookingKind::GoodsIn;
+    }
+
     /** @return BelongsTo<Person, $this> */
     public function user(): BelongsTo
     {

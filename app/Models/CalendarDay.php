@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use KeepPace\Core\Calendar\DayException;
 
@@ -23,6 +24,18 @@ class CalendarDay extends Model
     protected $table = 'calendar_days';
 
     protected $guarded = [];
+
+    /** "07:00–12:00"; nothing when it is the whole day. */
+    public function span(): string
+    {
+        return $this->from_time === '' ? '' : "{$this->from_time}–{$this->to_time}";
+    }
+
+    /** "Wed 25 Nov 2026" */
+    public function says(): string
+    {
+        return CarbonImmutable::parse($this->date)->format('D j M Y');
+    }
 
     public function toCore(): DayException
     {

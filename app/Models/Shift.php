@@ -22,6 +22,15 @@ class Shift extends Model
 
     protected $guarded = [];
 
+    /** How long it is; an end at or before its begin is on the next day. */
+    public function minutes(): int
+    {
+        $of = fn (string $time): int => (int) substr($time, 0, 2) * 60 + (int) substr($time, 3, 2);
+        $minutes = $of($this->to_time) - $of($this->from_time);
+
+        return $minutes <= 0 ? $minutes + 1440 : $minutes;
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

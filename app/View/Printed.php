@@ -3,12 +3,15 @@
 namespace App\View;
 
 use App\Access\Deed;
+use App\Models\BookingKind;
+use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigNumber;
 use Carbon\CarbonImmutable;
 use DateTimeInterface;
 use Illuminate\Support\Facades\Gate;
+use KeepPace\Core\Planning\Arrival;
 
 /**
  * How a value reads on a page: $print in every view. Who may not see money reads a dot where it would stand, on every
@@ -65,6 +68,30 @@ final class Printed
     public function seesMoney(): bool
     {
         return Gate::allows(Deed::SeeMoney->value);
+    }
+
+    /** "1 order", "3 orders" */
+    public function count(int $count, string $one, string $many): string
+    {
+        return $count === 1 ? "1 {$one}" : "{$count} {$many}";
+    }
+
+    /** Open hours with one place: "12.5". */
+    public function hours(int|string|null $minutes): string
+    {
+        return number_format((int) $minutes / 60, 1, '.', "\u{202F}");
+    }
+
+    /** What kind of booking it was. */
+    public function kind(BookingKind|string $kind): string
+    {
+        return ($kind instanceof BookingKind ? $kind : BookingKind::from($kind))->label();
+    }
+
+    /** When something is back or here, by what it rests on. */
+    public function arrival(Arrival $arrival): string
+    {
+        return ArrivalWords::day($arrival);
     }
 
     public function minutes(int|string $minutes): string

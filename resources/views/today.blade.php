@@ -1,14 +1,14 @@
-@php($w = fn (int $n, string $one, string $many): string => $n === 1 ? "1 {$one}" : "{$n} {$many}")
 <x-layout title="Today">
     <p class="lead">
-        <a href="{{ route('release.index') }}">{{ $w($today->counts['release'], 'order', 'orders') }} can be released</a>.
-        <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $w($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif; <a href="{{ route('shortages.index') }}" @class(['behind' => $today->short > 0])>{{ $w($today->short, 'item is', 'items are') }} short</a>.
+        <a href="{{ route('release.index') }}">
+            {{ $print->count($today->counts['release'], 'order', 'orders') }} can be released</a>.
+        <a href="{{ route('orders.index', ['readiness' => 'stuck']) }}" @class(['behind' => $today->counts['stuck'] > 0])>{{ $print->count($today->counts['stuck'], 'is', 'are') }} stuck</a>@if ($today->missing !== []), {{ $today->counts['stuck'] === 1 ? 'for the ' : (current($today->missing) === $today->counts['stuck'] ? 'all for the ' : current($today->missing).' of them for the ') }}{{ Str::lcfirst(array_key_first($today->missing)) }}@endif; <a href="{{ route('shortages.index') }}" @class(['behind' => $today->short > 0])>{{ $print->count($today->short, 'item is', 'items are') }} short</a>.
         <a href="{{ route('late.index') }}" @class(['behind' => $today->counts['late'] > 0])>{{ $today->counts['late'] }} will miss {{ $today->counts['late'] === 1 ? 'its' : 'their' }} date</a>@if ($today->counts['for_parts'] > 0), {{ $today->counts['for_parts'] === $today->counts['late'] ? 'all' : $today->counts['for_parts'] }} of them for parts nobody has ordered @endif.
-        <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->count > 0])>{{ $w($today->uncovered->count, 'customer line is', 'customer lines are') }} not covered</a>.
-        <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $w($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
-        <a href="{{ route('receive.index') }}">{{ $w($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
-        <a href="{{ route('ship.index') }}">{{ $w($today->counts['shippable'], 'line', 'lines') }} to be shipped</a>.
-        <a href="{{ route('questions.index') }}" @class(['soon' => $today->questionCount > 0])>{{ $w($today->questionCount, 'question is', 'questions are') }} open</a>.
+        <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}" @class(['soon' => $today->uncovered->count > 0])>{{ $print->count($today->uncovered->count, 'customer line is', 'customer lines are') }} not covered</a>.
+        <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">{{ $print->count($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
+        <a href="{{ route('receive.index') }}">{{ $print->count($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
+        <a href="{{ route('ship.index') }}">{{ $print->count($today->counts['shippable'], 'line', 'lines') }} to be shipped</a>.
+        <a href="{{ route('questions.index') }}" @class(['soon' => $today->questionCount > 0])>{{ $print->count($today->questionCount, 'question is', 'questions are') }} open</a>.
         <span class="sub" style="font-size:.95rem">Last booking {{ $print->ago($today->lastBooking) }}.</span>
     </p>
     <div class="halves today">
@@ -37,7 +37,9 @@
                                 {{ $out->job->order }}
                             </a>
                         </td>
-                        <td class="cut">{{ $out->job->name }}, <x-amount :of="$out->job->toDo()" :unit="$out->job->unit" /></td>
+                        <td class="cut">
+                            {{ $out->job->name }}, <x-amount :of="$out->job->toDo()" :unit="$out->job->unit" />
+                        </td>
                         <td class="cut outside">{{ $out->supplier }}</td>
                         <td><x-back :handfuls="$out->handfuls" :unit="$out->job->unit" /></td>
                     </tr>

@@ -5,11 +5,10 @@ namespace App\Http\Controllers;
 use App\Actions\Schedule\ChangeCalendar;
 use App\Http\Requests\CalendarRequest;
 use App\Models\Calendar;
-use App\Models\WorkCentre;
 use App\Papers\CalendarFile;
-use App\Queries\Board\CalendarWeek;
+use App\Queries\Board\CalendarList;
+use App\Queries\Board\CalendarPage;
 use App\Queries\Board\EffectWords;
-use App\Queries\ProductTrail;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
@@ -23,7 +22,7 @@ class CalendarController extends Controller
 {
     public function index(): View
     {
-        return view('calendars.index', ['calendars' => Calendar::query()->with('shifts')->withCount('days')->orderBy('id')->get(), 'centres' => WorkCentre::query()->get()->groupBy('calendar_id')]);
+        return view('calendars.index', ['calendars' => CalendarList::all()]);
     }
 
     public function show(Request $request, int $calendar): View
@@ -34,15 +33,12 @@ class CalendarController extends Controller
             ['week' => ['required', 'string', 'date_format:Y-m-d', 'after:2000-01-01', 'before:2100-01-01']],
         )->passes();
         $monday = ($isDay ? CarbonImmutable::parse($week, When::zone()) : When::today())->startOfWeek();
-
-        $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar);
+        $effect = $request->session()->get('effect');
 
         return view('calendars.show', [
-            'calendar' => $found,
-            'monday' => $monday,
-            'drawn' => CalendarWeek::of($found, $monday),
-            'centres' => WorkCentre::query()->where('calendar_id', $calendar)->pluck('name'),
-            'changes' => ProductTrail::of('calendars', $calendar),
+            'page' => CalendarPage::of($calendar, $monday),
+            'effect' => is_array($effect) ? EffectWords::sentence($effect) : '',
+            'lost' => (array) $request->session()->get('lost', []),
         ]);
     }
 

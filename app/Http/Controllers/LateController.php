@@ -30,6 +30,7 @@ class LateController extends Controller
             [
                 'orders' => $orders,
                 'forParts' => $orders->where('late_for', LateFor::Parts)->count(),
+                'forTime' => $orders->where('late_for', '!==', LateFor::Parts)->count(),
                 'strips' => PaceStrips::for($orders),
             ],
         );

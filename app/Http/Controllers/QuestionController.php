@@ -16,15 +16,21 @@ class QuestionController extends Controller
 {
     public function index(): View
     {
-        return view(
-            'questions.index',
-            [
-                'cut' => $cut = QuestionList::open(),
-                'open' => $cut->rows,
-                'arrivals' => ArrivalList::asked(Deliveries::now()),
-                'answered' => QuestionList::answered(),
-            ],
-        );
+        $cut = QuestionList::open();
+        $arrivals = ArrivalList::asked(Deliveries::now());
+        $count = $cut->count + count($arrivals);
+
+        return view('questions.index', [
+            'says' => match ($count) {
+                0 => 'None is open.',
+                1 => '1 is open.',
+                default => "{$count} are open, oldest first.",
+            },
+            'cut' => $cut,
+            'open' => $cut->rows,
+            'arrivals' => $arrivals,
+            'answered' => QuestionList::answered(),
+        ]);
     }
 
     public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse

@@ -10,7 +10,6 @@ use App\Models\Place;
 use App\Queries\Orders\ReceiveList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use KeepPace\Core\Stock\PlaceKind;
 
 /** Good pieces from orders into stock, and closing what is built. */
 class ReceiveController extends Controller
@@ -19,7 +18,7 @@ class ReceiveController extends Controller
     {
         return view('orders.receive', [
             'orders' => ReceiveList::rows(),
-            'places' => Place::query()->where('kind', PlaceKind::Store)->orderBy('id')->pluck('name', 'id'),
+            'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
         ]);
     }
 

@@ -18,7 +18,13 @@ class ReleaseController extends Controller
     {
         $rows = OrderList::rows(new OrderFilter(state: 'firm'));
 
-        return view('orders.release', ['rows' => $rows, 'strips' => PaceStrips::for($rows)]);
+        return view('orders.release', [
+            'rows' => $rows,
+            'can' => $rows->filter(
+                fn ($row): bool => $row->can_start && $row->readiness !== 'stuck' && ! $row->is_held,
+            ),
+            'strips' => PaceStrips::for($rows),
+        ]);
     }
 
     public function store(DeedRequest $request, ReleaseOrders $release): RedirectResponse

@@ -9,6 +9,23 @@ use KeepPace\Core\Scheduling\Plan\Comparison;
 /** A comparison as the pages say it: orders by number, worst first. */
 final class EffectWords
 {
+    /**
+     * What of() tells, in one sentence.
+     *
+     * @param  array<string, mixed>  $effect
+     */
+    public static function sentence(array $effect): string
+    {
+        $late = array_map(fn (array $one): string => "{$one['number']} ({$one['says']})", $effect['late']);
+        $saved = array_column($effect['saved'], 'number');
+        $hours = fn (int $minutes): string => (string) round($minutes / 60, 1);
+
+        return 'It would '.($late === [] ? 'make nobody late' : 'make late: '.implode(', ', $late))
+            .($saved === [] ? '' : '; save '.implode(', ', $saved))
+            .". {$effect['moved']} steps move. All lateness from {$hours($effect['totalBefore'])}"
+            ." to {$hours($effect['totalAfter'])} open hours.";
+    }
+
     /** @return array{late: list<array{id: int, number: string, says: string}>, saved: list<array{id: int, number: string, says: string}>, other: list<array{id: int, number: string, says: string}>, moved: int, lateBefore: int, lateAfter: int, totalBefore: int, totalAfter: int} */
     public static function of(Comparison $comparison): array
     {

@@ -8,7 +8,16 @@
     @include('bookings.moves')
     @if ($booking->stepEntries->isNotEmpty())<h2>Counts</h2><table class="list"><thead><tr><th>Step</th><th class="n">In</th><th class="n">Good</th><th class="n">Scrap</th><th class="n">Passed on</th><th class="n">Minutes</th></tr></thead><tbody>@foreach ($booking->stepEntries as $entry)<tr><td>{{ $entry->step->number }} {{ $entry->step->name }}</td>@foreach (['taken_in', 'good', 'scrap', 'passed_on'] as $column)<td class="n">{{ $print->amount($entry->{$column}) }}</td>@endforeach<td class="n">{{ $entry->machine_minutes }}</td></tr>@endforeach</tbody></table>@endif
     @if ($booking->costEntries->isNotEmpty())<h2>Cost</h2><table class="list"><thead><tr><th>Kind</th><th class="n">€</th></tr></thead><tbody>@foreach ($booking->costEntries as $entry)<tr><td>{{ $entry->kind }}</td><td class="n">{{ $print->money($entry->cents) }}</td></tr>@endforeach</tbody></table>@endif
-    @if ($booking->kind === \App\Models\BookingKind::GoodsIn && ! $reversedBy) @can('value')@php($form = new \App\Http\Typed('late'))<form class="actions mt-3 align-items-end" method="post" action="{{ route('bookings.late-cost', $booking->id) }}">@csrf @token($form->form)<x-field :in="$form" name="amount" label="A cost known only now, €" class="n" inputmode="decimal" /><x-field :in="$form" name="reason" label="What it is" placeholder="freight, duty, corrected price" size="26" maxlength="200" /><button class="btn btn-quiet">Add it to these goods</button></form>@endcan @endif
+    @if ($booking->isGoodsIn() && ! $reversedBy)
+        @can('value')
+            <x-form key="late" class="actions mt-3 align-items-end" :to="route('bookings.late-cost', $booking->id)">
+                <x-field name="amount" label="A cost known only now, €" class="n" inputmode="decimal" />
+                <x-field name="reason" label="What it is" placeholder="freight, duty, corrected price" size="26"
+                    maxlength="200" />
+                <button class="btn btn-quiet">Add it to these goods</button>
+            </x-form>
+        @endcan
+    @endif
     @if ($changes->isNotEmpty())
     <h2>Product data changed</h2>
     <table class="list">

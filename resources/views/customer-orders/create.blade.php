@@ -12,7 +12,7 @@
             <tbody data-grow>
             @foreach (array_values(old('lines', array_fill(0, 3, []))) as $n => $line)
                 <tr>
-                    <td class="sub" data-n>{{ ($n + 1) * 10 }}</td>
+                    <td class="sub" data-n>{{ $loop->iteration }}0</td>
                     <td><input @class(['form-control', 'is-wrong' => $errors->has("lines.$n.item")]) name="lines[{{ $n }}][item]" value="{{ $line['item'] ?? '' }}" list="items" size="26" aria-label="Item" autocomplete="off"><x-why field="lines.{{ $n }}.item" /></td>
                     <td class="n"><input @class(['form-control n ms-auto', 'is-wrong' => $errors->has("lines.$n.quantity")]) name="lines[{{ $n }}][quantity]" value="{{ $line['quantity'] ?? '' }}" inputmode="decimal" aria-label="Quantity"><x-why field="lines.{{ $n }}.quantity" /></td>
                     <td><input @class(['form-control', 'is-wrong' => $errors->has("lines.$n.unit")]) name="lines[{{ $n }}][unit]" value="{{ $line['unit'] ?? '' }}" size="4" placeholder="stock" aria-label="Unit"><x-why field="lines.{{ $n }}.unit" /></td>

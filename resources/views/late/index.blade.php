@@ -1,5 +1,5 @@
 <x-layout title="Late orders">
-    <p class="lead">{{ $orders->isEmpty() ? 'No order will miss its date.' : ($orders->count() === 1 ? '1 order will miss its date.' : $orders->count().' orders will miss their date.') }} @if ($forParts > 0)<span class="behind">{{ $forParts }} for parts nobody has ordered</span>, {{ $orders->count() - $forParts }} for time: machines, people, suppliers, parts that are on their way.@endif</p>
+    <p class="lead">{{ $orders->isEmpty() ? 'No order will miss its date.' : ($orders->count() === 1 ? '1 order will miss its date.' : $orders->count().' orders will miss their date.') }} @if ($forParts > 0)<span class="behind">{{ $forParts }} for parts nobody has ordered</span>, {{ $forTime }} for time: machines, people, suppliers, parts that are on their way.@endif</p>
     @if ($orders->isEmpty())<p class="none">When one will, it stands here with what it waits for and what would help. <a href="{{ route('board') }}">Board</a></p>@else
     <table class="list"><thead><tr><th>Order</th><th>Item</th><th>Due</th><th>Finish</th><th>Late by</th><th class="w2">Pace</th>@if ($forParts > 0)<th>Late for</th>@endif<th>What it waits for</th><th></th></tr></thead><tbody>
     @foreach ($orders as $order)

@@ -1,5 +1,4 @@
 <x-layout title="Release">
-    @php($can = $rows->filter(fn ($row) => $row->can_start && $row->readiness !== 'stuck' && ! $row->is_held))
     <div class="head"><h1>Release</h1><span class="say">{{ $rows->count() }} firm {{ $rows->count() === 1 ? 'order' : 'orders' }}; {{ $can->count() }} can be released with their parts.</span></div>
     @if ($rows->isEmpty())<div class="none">No firm order waits for release.</div>@else
     <form method="post" action="{{ route('release.store') }}">@csrf @token

@@ -9,7 +9,7 @@
                 <tbody>
                 @foreach ($moves as $move)
                     <tr><td class="tight" title="{{ $print->moment($move->entered_at) }}, {{ $move->person }}"><a href="{{ route('bookings.show', $move->booking_id) }}">{{ $print->when($move->entered_at) }}</a></td>
-                        <td class="tight">{{ \App\Models\BookingKind::from($move->kind)->label() }} @if ($move->order_id)<a class="num" href="{{ route('orders.show', $move->order_id) }}">{{ $move->order_number }}</a>@elseif ($move->customer_order_id)<a class="num" href="{{ route('customer-orders.show', $move->customer_order_id) }}">{{ $move->customer_order_number }}</a>@elseif ($move->purchase_number){{ $move->purchase_number }}@endif</td>
+                        <td class="tight">{{ $print->kind($move->kind) }} @if ($move->order_id)<a class="num" href="{{ route('orders.show', $move->order_id) }}">{{ $move->order_number }}</a>@elseif ($move->customer_order_id)<a class="num" href="{{ route('customer-orders.show', $move->customer_order_id) }}">{{ $move->customer_order_number }}</a>@elseif ($move->purchase_number){{ $move->purchase_number }}@endif</td>
                         <td>{{ $move->from_name }}</td><td>{{ $move->to_name }}</td><td>{{ $move->lot }}</td><td class="n">{{ $move->signed > 0 ? '+' : '' }}{{ $print->amount($move->signed) }}</td><td class="n">{{ $print->amount($move->running) }}</td><td class="n">{{ $print->money($move->value) }}</td></tr>
                 @endforeach
                 </tbody>

@@ -1,0 +1,59 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Models\Calendar;
+use App\Models\Shift;
+use App\Models\WorkCentre;
+use Illuminate\Support\Collection;
+
+/** A calendar among the others: who goes by it, how long it is open. */
+final readonly class CalendarList
+{
+    /** @param  int  $minutes  open in a week that does not differ */
+    private function __construct(
+        public int $id,
+        public string $code,
+        public string $usedBy,
+        private int $minutes,
+        public int $days,
+    ) {
+    }
+
+    /** @return Collection<int, self> */
+    public static function all(): Collection
+    {
+        $centres = WorkCentre::query()->orderBy('id')->get()->groupBy('calendar_id');
+
+        return Calendar::query()->with('shifts')->withCount('days')->orderBy('id')->get()->map(
+            fn (Calendar $calendar): self => new self(
+                $calendar->id,
+                $calendar->code,
+                self::used($calendar, $centres[$calendar->id] ?? collect()),
+                self::open($calendar),
+                (int) $calendar->getAttribute('days_count'),
+            ),
+        );
+    }
+
+    public function hours(): string
+    {
+        return (string) round($this->minutes / 60, 1);
+    }
+
+    private static function open(Calendar $calendar): int
+    {
+        [$breaks, $work] = $calendar->shifts->partition(fn (Shift $shift): bool => $shift->is_break);
+        $minutes = fn (Shift $shift): int => $shift->minutes();
+
+        return $work->sum($minutes) - $breaks->sum($minutes);
+    }
+
+    /** @param  Collection<int, WorkCentre>  $centres */
+    private static function used(Calendar $calendar, Collection $centres): string
+    {
+        $names = $centres->pluck('name')->implode(', ') ?: '–';
+
+        return $calendar->code === config('pace.calendar') ? "{$names} · the plant: working days, due dates" : $names;
+    }
+}
