@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use DateTimeInterface;
 use Illuminate\Support\Facades\Gate;
 use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Stock\Condition;
 
 /**
  * How a value reads on a page: $print in every view. Who may not see money reads a dot where it would stand, on every
@@ -70,10 +71,25 @@ final class Printed
         return Gate::allows(Deed::SeeMoney->value);
     }
 
-    /** "1 order", "3 orders" */
-    public function count(int $count, string $one, string $many): string
+    /** "1 order", "3 orders"; @param  string|null  $none  said in place of "0 orders" */
+    public function count(int $count, string $one, string $many, ?string $none = null): string
     {
-        return $count === 1 ? "1 {$one}" : "{$count} {$many}";
+        return match (true) {
+            $count === 0 && $none !== null => $none,
+            $count === 1 => "1 {$one}",
+            default => "{$count} {$many}",
+        };
+    }
+
+    /** @return array<string, string> labels of the conditions stock can be in, by what is sent */
+    public function conditions(): array
+    {
+        $labels = [];
+        foreach (Condition::cases() as $condition) {
+            $labels[$condition->value] = $condition->label();
+        }
+
+        return $labels;
     }
 
     /** Open hours with one place: "12.5". */

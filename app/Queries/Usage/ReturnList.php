@@ -16,7 +16,8 @@ final class ReturnList
             ->leftJoin('lots AS l', 'l.id', 'm.lot_id')->where('m.order_id', $order)->groupBy('m.component_id', 'm.lot_id', 'c.step_number', 'c.planned_quantity', 'i.number', 'i.name', 'u.code', 'l.code')
             ->havingRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0")->orderBy('c.step_number')->orderBy('i.number')->orderBy('m.lot_id')
             ->select(['m.component_id', 'm.lot_id', 'c.step_number', 'c.planned_quantity', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot'])
-            ->selectRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value")->get();
+            ->selectRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value")
+            ->selectRaw("CONCAT(m.component_id, '-', m.lot_id) AS `key`")->get();
     }
 
     /** Orders in the shop something was issued to. @return Collection<int, \stdClass> */

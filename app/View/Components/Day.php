@@ -38,8 +38,8 @@ class Day extends Component
         $field ??= $name;
         $in ??= Views::getConsumableComponentData('in');
         $this->id = str_replace(['.', '[', ']'], '-', ($in->form ?? 'f')."-{$name}");
-        $isTyped = $in === null ? old($field) !== null : $in->isMine();
-        $shown = $in === null ? (string) old($field, $value) : $in->value($name, $value);
+        $isTyped = $in === null || $in->form === '' ? old($field) !== null : $in->isMine();
+        $shown = $in === null ? (string) old($field, $value) : $in->value($field, $value);
         // what was typed is given back as it was
         $isDay = ! $isTyped && preg_match('/^\d{4}-\d\d-\d\d$/D', $shown) === 1;
         $this->shown = $isDay ? When::dayOf($shown) : $shown;

@@ -5,9 +5,9 @@ namespace App\View\Components;
 use App\Http\Typed;
 use App\Models\Item;
 use App\Queries\Stock\StockRow;
+use App\View\Printed;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
-use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
 use KeepPace\Core\Stock\Tracking;
 
@@ -31,12 +31,7 @@ class LotForms extends Component
         $keys = ["count-{$row->id}", "condition-{$row->id}", "scrap-{$row->id}", "lot-{$row->lotId}"];
         $mine = array_filter($keys, fn (string $key): bool => (new Typed($key))->isMine());
         $this->isOpen = $mine !== [];
-        $labels = array_column(array_map(
-            fn (Condition $one): array => [$one->value, $one->label()],
-            Condition::cases(),
-        ), 1, 0);
-        unset($labels[$row->condition->value]);
-        $this->conditions = $labels;
+        $this->conditions = array_diff_key((new Printed)->conditions(), [$row->condition->value => true]);
         $this->classes = array_column(array_map(
             fn (ScrapClass $one): array => [$one->value, $one->label()],
             ScrapClass::cases(),

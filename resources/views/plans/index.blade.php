@@ -1,5 +1,5 @@
 <x-layout title="Plans">
-    <p class="lead">One plan is live. {{ $print->count($plans->where('is_live', false)->count(), 'what-if stands', 'what-ifs stand') }} beside it. A what-if counts for nobody until it goes live.</p>
+    <p class="lead">One plan is live. {{ $print->count($plans->where('is_live', false)->count(), 'what-if stands', 'what-ifs stand', 'No what-if stands') }} beside it. A what-if counts for nobody until it goes live.</p>
     @can('plan')
     <form method="post" action="{{ route('plans.search') }}" class="actions">@csrf @token
         <x-field name="seconds" label="Search for seconds" value="20" class="n" inputmode="numeric" /><x-field name="moved_weight" label="A step moved counts as minutes late" value="5" class="n" inputmode="numeric" /><x-field name="seed" label="Seed" value="1" class="n" inputmode="numeric" />

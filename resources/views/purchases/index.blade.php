@@ -2,14 +2,6 @@
     <div class="head"><h1>Purchases</h1><span class="say">{{ $lines->count === 1 ? '1 line is' : $lines->count.' lines are' }} to come; {{ ($n = $lines->rows->where('is_late', true)->count()) }} {{ $n === 1 ? 'is' : 'are' }} overdue @if ($n > 0)(<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>)@endif.</span><a class="ms-auto" href="{{ route('shortages.index') }}">Shortages</a></div>
     @if ($lines->rows->isEmpty())<div class="none">Nothing is to come.</div>@else @include('purchases.lines', ['all' => true]) @endif
     @can('purchase')
-    @php($form = new \App\Http\Typed('new'))
-    <details class="more mt-3" @if ($form->isMine()) open @endif><summary>Order something</summary>
-        <form class="actions align-items-end" method="post" action="{{ route('purchases.store') }}">@csrf @token($form->form)
-            <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="toggle from:closest details once"></datalist>
-            @php($was = $form->isMine() ? (old('items')[0] ?? []) : [])
-            <div class="in"><label for="p-i">Item</label><input class="form-control" id="p-i" name="items[0][number]" list="items" value="{{ $was['number'] ?? '' }}" required><x-why field="items.0.number" /></div><div class="in"><label for="p-q">Quantity</label><input class="form-control n" id="p-q" name="items[0][quantity]" value="{{ $was['quantity'] ?? '' }}" inputmode="decimal" required><x-why field="items.0.quantity" /><x-why field="items.0" /></div><div class="in"><label for="p-u">Unit</label><input class="form-control" id="p-u" name="items[0][unit]" value="{{ $was['unit'] ?? '' }}" size="4" placeholder="stock"></div>
-            <div class="in"><label for="p-c">€ per stock unit</label><input class="form-control n" id="p-c" name="items[0][price]" value="{{ $was['price'] ?? '' }}" inputmode="decimal" placeholder="cost"><x-why field="items.0.price" /></div><x-day worked name="items[0][expected_on]" field="items.0.expected_on" label="Expected" :value="$was['expected_on'] ?? ''" /><div class="in"><label for="p-s">Supplier</label><select class="form-select" id="p-s" name="items[0][supplier]"><option value="">the item's own</option>@foreach ($suppliers as $id => $name)<option value="{{ $id }}" @selected(($was['supplier'] ?? '') == $id)>{{ $name }}</option>@endforeach</select></div>
-            <label class="d-inline"><input type="checkbox" name="add" value="1"> on an open order</label><button class="btn btn-act">Order it</button>
-        </form></details>
+    <x-purchase-new :suppliers="$suppliers" />
     @endcan
 </x-layout>

@@ -18,7 +18,7 @@
             <div><label for="g-t">To</label><select class="form-select" id="g-t" name="place_id">@foreach ($places as $id => $name)<option value="{{ $id }}" @selected(old('place_id') == $id)>{{ $name }}</option>@endforeach</select></div>
             <div><label for="g-l">Lot, or serials one a line</label><textarea class="form-control" id="g-l" name="codes" rows="1">{{ old('codes') }}</textarea><x-why field="codes" /></div>
             <x-field name="supplier_lot" label="Supplier's lot" size="9" maxlength="60" /><x-day name="expires_on" label="Good until" />
-            <div><label for="g-s">As</label><select class="form-select" id="g-s" name="condition">@foreach (\KeepPace\Core\Stock\Condition::cases() as $case)<option value="{{ $case->value }}" @selected(old('condition') === $case->value)>{{ $case->label() }}</option>@endforeach</select></div>
+            <x-choice name="condition" label="As" :options="$print->conditions()" />
             <div><label for="g-o">Whose</label><select class="form-select" id="g-o" name="owner_id"><option value="">ours</option>@foreach ($customers as $id => $name)<option value="{{ $id }}" @selected(old('owner_id') == $id)>{{ $name }}'s own</option>@endforeach</select></div>
             <x-day name="booked_on" label="Came in on" title="empty = today; an earlier day for a receipt that was missed" />
             <button class="btn btn-act">Book in</button>
