@@ -18,6 +18,12 @@ final readonly class Typed
         return new self('');
     }
 
+    /** The id of a field, by which its label and what is wrong with it name it. */
+    public function id(string $name): string
+    {
+        return str_replace(['.', '[', ']'], '-', ($this->form === '' ? 'f' : $this->form)."-{$name}");
+    }
+
     public function isMine(): bool
     {
         return $this->form === '' || old('form') === $this->form;

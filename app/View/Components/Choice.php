@@ -3,8 +3,8 @@
 namespace App\View\Components;
 
 use App\Http\Typed;
+use App\View\FormAround;
 use Illuminate\Contracts\View\View;
-use Illuminate\Support\Facades\View as Views;
 use Illuminate\View\Component;
 
 /** One of several, with its label (or, bare, its name for those who do not see it). */
@@ -28,8 +28,8 @@ class Choice extends Component
         int|string|null $value = '',
         public readonly bool $bare = false,
     ) {
-        $in ??= Views::getConsumableComponentData('in') ?? Typed::whole();
-        $this->id = str_replace(['.', '[', ']'], '-', ($in->form === '' ? 'f' : $in->form)."-{$name}");
+        $in = FormAround::of($in);
+        $this->id = $in->id($name);
         $this->chosen = $in->value($name, (string) $value);
         $this->why = $in->why($name);
     }

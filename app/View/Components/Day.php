@@ -3,10 +3,9 @@
 namespace App\View\Components;
 
 use App\Http\Typed;
+use App\View\FormAround;
 use App\Wording\When;
 use Illuminate\Contracts\View\View;
-use Illuminate\Support\Facades\View as Views;
-use Illuminate\Support\ViewErrorBag;
 use Illuminate\View\Component;
 
 /** A field for a day, typed as people say it; how it is read is said beside it while it is typed. */
@@ -36,19 +35,14 @@ class Day extends Component
         ?string $field = null,
     ) {
         $field ??= $name;
-        $in ??= Views::getConsumableComponentData('in');
-        $this->id = str_replace(['.', '[', ']'], '-', ($in->form ?? 'f')."-{$name}");
-        $isTyped = $in === null || $in->form === '' ? old($field) !== null : $in->isMine();
-        $shown = $in === null ? (string) old($field, $value) : $in->value($field, $value);
+        $in = FormAround::of($in);
+        $this->id = $in->id($name);
+        $isTyped = $in->form === '' ? old($field) !== null : $in->isMine();
+        $shown = $in->value($field, $value);
         // what was typed is given back as it was
         $isDay = ! $isTyped && preg_match('/^\d{4}-\d\d-\d\d$/D', $shown) === 1;
         $this->shown = $isDay ? When::dayOf($shown) : $shown;
-        $errors = session('errors');
-        $this->why = match (true) {
-            $in !== null => $in->why($field),
-            $errors instanceof ViewErrorBag => $errors->first($field) ?: null,
-            default => null,
-        };
+        $this->why = $in->why($field);
     }
 
     public function render(): View

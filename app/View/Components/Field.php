@@ -3,8 +3,8 @@
 namespace App\View\Components;
 
 use App\Http\Typed;
+use App\View\FormAround;
 use Illuminate\Contracts\View\View;
-use Illuminate\Support\Facades\View as Views;
 use Illuminate\View\Component;
 
 /**
@@ -27,8 +27,8 @@ class Field extends Component
         int|string|null $value = '',
         public readonly bool $bare = false,
     ) {
-        $in ??= Views::getConsumableComponentData('in') ?? Typed::whole();
-        $this->id = str_replace(['.', '[', ']'], '-', ($in->form === '' ? 'f' : $in->form)."-{$name}");
+        $in = FormAround::of($in);
+        $this->id = $in->id($name);
         $this->typed = $in->value($name, $value === null ? null : (string) $value);
         $this->why = $in->why($name);
     }

@@ -77,14 +77,16 @@ it('lists what is low by its position: free and coming less promised (W8, common
     $this->get("/stock/{$item->id}")->assertSee('17')->assertSee('coming');
 });
 
-it('says of how many it shows the first, and narrows before it cuts', function () {
-    $item = $this->shop->item('SS-15');
-    $place = $this->shop->place('RACK')->id;
-    for ($n = 1; $n <= 520; $n++) {
-        $lots[] = ['item_id' => $item->id, 'code' => sprintf('CUT-%03d', $n)];
-    }
-    DB::table('lots')->insert($lots);
-    $ids = DB::table('lots')->where('code', 'like', 'CUT-%')->pluck('id');
+/** So many lots of the sheet, one of each on the rack. */
+function manyLots(object $test, string $prefix, int $count): void
+{
+    $item = $test->shop->item('SS-15');
+    $place = $test->shop->place('RACK')->id;
+    DB::table('lots')->insert(array_map(
+        fn (int $n): array => ['item_id' => $item->id, 'code' => sprintf("{$prefix}-%03d", $n)],
+        range(1, $count),
+    ));
+    $ids = DB::table('lots')->where('code', 'like', "{$prefix}-%")->pluck('id');
     DB::table('balances')->insert($ids->map(fn (int $id): array => [
         'item_id' => $item->id,
         'place_id' => $place,
@@ -93,6 +95,10 @@ it('says of how many it shows the first, and narrows before it cuts', function (
         'owner_id' => 0,
         'quantity' => 1,
     ])->all());
+}
+
+it('says of how many it shows the first, and narrows before it cuts', function () {
+    manyLots($this, 'CUT', 520);
     $all = DB::table('balances')->where('quantity', '>', 0)->count();
     $cut = StockList::balances();
     expect($cut->rows)
@@ -186,18 +192,7 @@ it('shows an import that waits, runs, is done or refused', function (string $sta
 
 it('shows the first lots of an item on its page, and the one asked for before them', function () {
     $item = $this->shop->item('SS-15');
-    $place = $this->shop->place('RACK')->id;
-    foreach (range(1, 70) as $n) {
-        $id = DB::table('lots')->insertGetId(['item_id' => $item->id, 'code' => sprintf('MANY-%03d', $n)]);
-        DB::table('balances')->insert([
-            'item_id' => $item->id,
-            'place_id' => $place,
-            'lot_id' => $id,
-            'condition' => 'free',
-            'owner_id' => 0,
-            'quantity' => 1,
-        ]);
-    }
+    manyLots($this, 'MANY', 70);
     $count = DB::table('balances')->where('item_id', $item->id)->where('quantity', '>', 0)->count();
     expect(StockList::ofItem($item->id)->rows)->toHaveCount(60)
         ->and(StockList::ofItem($item->id)->says())->toBe("first 60 of {$count}")
