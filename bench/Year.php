@@ -43,11 +43,9 @@ final class Year
     /** @var list<int> */
     private array $yard = [];
 
+    private readonly YearBooks $books;
+
     private readonly int $unit;
-
-    private readonly int $person;
-
-    private string $day;
 
     private int $seed = 7;
 
@@ -68,7 +66,7 @@ final class Year
             ->map(fn ($id): int => (int) $id)->all();
         $this->stock = new YearStock($this->bulk, $this->places);
         $this->unit = (int) DB::table('units')->where('code', 'pc')->value('id');
-        $this->person = (int) DB::table('people')->value('id');
+        $this->books = new YearBooks($this->bulk, $this->unit, (int) DB::table('people')->value('id'));
         $this->orderNumber = 1 + (int) DB::table('numberings')->where('code', 'order')->value('next') + 1000;
     }
 
@@ -78,14 +76,14 @@ final class Year
         $this->productData();
         $inWork = [];
         for ($d = 0; $d < $this->days; $d++) {
-            $this->day = now()->subDays(intdiv(($this->days - 1 - $d) * 7, 5))->toDateString();
+            $this->books->day = now()->subDays(intdiv(($this->days - 1 - $d) * 7, 5))->toDateString();
             $inWork = $this->workOn($inWork, $d);
             for ($i = 0; $i < intdiv($this->orders, $this->days); $i++) {
                 $inWork[] = $this->start($d, firm: $d === $this->days - 1 && $i % 2 === 0);
             }
             $this->fillYard();
         }
-        array_map($this->writeOrder(...), $inWork);
+        array_map($this->books->writeOrder(...), $inWork);
         $this->stock->write();
         $this->bulk->flush();
         $this->numberings();
@@ -168,7 +166,7 @@ final class Year
             } elseif ($age === 4) {
                 $this->work($order, 5, self::STEPS);
                 $this->finish($order);
-                $this->writeOrder($order);
+                $this->books->writeOrder($order);
                 unset($inWork[$key]);
             }
         }
@@ -186,7 +184,7 @@ final class Year
             $day,
             $this->made[$this->dice(0, $this->madeItems - 1)],
             $quantity,
-            $this->daysOn($this->day, $this->dice(5, 20)),
+            self::daysOn($this->books->day, $this->dice(5, 20)),
         );
         for ($i = 0; $i < self::COMPONENTS; $i++) {
             $order->components[] = [
@@ -208,7 +206,7 @@ final class Year
                 $setup + $run * $quantity,
             );
         }
-        $number % 2 === 0 ? $this->demand($order) : $order->madeBy = $this->booking(
+        $number % 2 === 0 ? $this->demand($order) : $order->madeBy = $this->books->booking(
             'order_made',
             "Order {$number} made for the shelf.",
             $order->id,
@@ -227,27 +225,27 @@ final class Year
             'C-'.$this->customerNumber++,
             $this->bulk->id('customer_order_lines'),
             $this->bulk->id('covers'),
-            $this->day,
+            $this->books->day,
         );
-        $this->booking(
+        $this->books->booking(
             'customer_order',
             "Customer order {$demand->number} entered with 1 line.",
             customerOrder: $demand->id,
         );
-        $order->madeBy = $this->booking(
+        $order->madeBy = $this->books->booking(
             'cover',
             "{$demand->number} covered: line 10: {$order->quantity} from new order {$order->number}.",
             customerOrder: $demand->id,
         );
-        $this->coverEntry($order->madeBy, $demand->cover, $order->quantity);
+        $this->books->coverEntry($order->madeBy, $demand->cover, $order->quantity);
     }
 
     private function release(YearOrder $order): void
     {
-        $order->releasedAt = "{$this->day} 07:30:00";
-        $booking = $this->booking('release', "Released {$order->number}.", $order->id);
+        $order->releasedAt = "{$this->books->day} 07:30:00";
+        $booking = $this->books->booking('release', "Released {$order->number}.", $order->id);
         $order->steps[0]->takenIn = $order->quantity;
-        $this->stepEntry($booking, $order->steps[0]->id, in: $order->quantity);
+        $this->books->stepEntry($booking, $order->steps[0]->id, in: $order->quantity);
         foreach ($order->components as $component) {
             $order->plannedMaterial += $component['planned'] * 1000;
         }
@@ -270,7 +268,7 @@ final class Year
             }
         }
         $says = count($order->components)." components issued to {$order->number}.";
-        $booking = $this->booking('issue', $says, $order->id);
+        $booking = $this->books->booking('issue', $says, $order->id);
         $material = 0;
         foreach ($order->components as $i => $component) {
             $take = intdiv($component['planned'], self::SLIPS);
@@ -282,12 +280,12 @@ final class Year
             $order->components[$i]['value'] += $value;
             $material += $value;
         }
-        $this->cost($order, $booking, 'material', $material);
+        $this->books->cost($order, $booking, 'material', $material);
     }
 
     private function goodsIn(int $item, int $quantity): void
     {
-        $booking = $this->booking('goods_in', "{$quantity} pc in, to Main stores.");
+        $booking = $this->books->booking('goods_in', "{$quantity} pc in, to Main stores.");
         $this->stock->in($booking, $item, $quantity, $quantity * $this->dice(800, 1200), 'outside');
     }
 
@@ -317,223 +315,53 @@ final class Year
         $isLast = $i === self::STEPS - 1;
         $minutes = intdiv($step->minutes * $this->dice(85, 120), 100);
         $says = "{$order->number} step ".($i + 1)."0 Work: {$order->quantity} good.";
-        $booking = $this->booking('report', $says, $order->id);
+        $booking = $this->books->booking('report', $says, $order->id);
         $step->good = $order->quantity;
         $step->passedOn = $isLast ? 0 : $order->quantity;
         $step->booked = $minutes;
-        $this->stepEntry($booking, $step->id, good: $step->good, passed: $step->passedOn, minutes: $minutes);
+        $this->books->stepEntry($booking, $step->id, good: $step->good, passed: $step->passedOn, minutes: $minutes);
         if (! $isLast) {
             $order->steps[$i + 1]->takenIn = $order->quantity;
-            $this->stepEntry($booking, $order->steps[$i + 1]->id, in: $order->quantity);
+            $this->books->stepEntry($booking, $order->steps[$i + 1]->id, in: $order->quantity);
         }
         $labour = intdiv((int) $step->centre->labour_rate * 100 * $minutes + 30, 60);
         $machine = intdiv((int) $step->centre->machine_rate * 100 * $minutes + 30, 60);
-        $this->cost($order, $booking, 'labour', $labour, $step->id);
-        $this->cost($order, $booking, 'machine', $machine, $step->id);
-        $this->cost($order, $booking, 'overhead', intdiv($labour * 40 + 50, 100), $step->id);
+        $this->books->cost($order, $booking, 'labour', $labour, $step->id);
+        $this->books->cost($order, $booking, 'machine', $machine, $step->id);
+        $this->books->cost($order, $booking, 'overhead', intdiv($labour * 40 + 50, 100), $step->id);
     }
 
     private function finish(YearOrder $order): void
     {
         $says = "{$order->quantity} pc received from order {$order->number}, to Main stores.";
-        $booking = $this->booking('receive', $says, $order->id);
+        $booking = $this->books->booking('receive', $says, $order->id);
         $last = self::STEPS - 1;
         $order->steps[$last]->passedOn = $order->quantity;
-        $this->stepEntry($booking, $order->steps[$last]->id, passed: $order->quantity);
+        $this->books->stepEntry($booking, $order->steps[$last]->id, passed: $order->quantity);
         $order->received = $order->quantity;
         $order->receivedValue = $order->plannedMaterial;
         $this->stock->in($booking, $order->item, $order->quantity, $order->receivedValue, 'order', [
             'order_id' => $order->id,
         ]);
-        $this->cost($order, $booking, 'receipt', -$order->receivedValue);
+        $this->books->cost($order, $booking, 'receipt', -$order->receivedValue);
         if ($order->demand !== null) {
             $this->ship($order, $order->demand, $booking);
         }
-        $close = $this->booking('close', "Order {$order->number} closed.", $order->id);
-        $this->cost($order, $close, 'variance', -$order->cost);
+        $close = $this->books->booking('close', "Order {$order->number} closed.", $order->id);
+        $this->books->cost($order, $close, 'variance', -$order->cost);
         $order->state = OrderState::Closed;
-        $order->closedAt = "{$this->day} 15:00:00";
+        $order->closedAt = "{$this->books->day} 15:00:00";
     }
 
     private function ship(YearOrder $order, YearDemand $demand, int $received): void
     {
         $demand->fromStock = $this->bulk->id('covers');
-        $this->coverEntry($received, $demand->cover, -$order->quantity);
-        $this->coverEntry($received, $demand->fromStock, $order->quantity);
-        $booking = $this->booking('ship', "Shipped: {$order->quantity} pc.", customerOrder: $demand->id);
+        $this->books->coverEntry($received, $demand->cover, -$order->quantity);
+        $this->books->coverEntry($received, $demand->fromStock, $order->quantity);
+        $booking = $this->books->booking('ship', "Shipped: {$order->quantity} pc.", customerOrder: $demand->id);
         $this->stock->out($booking, $order->item, $order->quantity, 'customer', ['line_id' => $demand->line]);
-        $this->coverEntry($booking, $demand->fromStock, -$order->quantity);
+        $this->books->coverEntry($booking, $demand->fromStock, -$order->quantity);
         $demand->shipped = $order->quantity;
-    }
-
-    private function writeOrder(YearOrder $order): void
-    {
-        $this->bulk->add('orders', [
-            'id' => $order->id,
-            'number' => (string) $order->number,
-            'item_id' => $order->item,
-            'quantity' => $order->quantity,
-            'state' => $order->state->value,
-            'due_on' => $order->dueOn,
-            'rank' => 500,
-            'made_by_id' => $order->madeBy,
-            'released_at' => $order->releasedAt,
-            'released_by' => $order->releasedAt === null ? null : $this->person,
-            'planned_material' => $order->plannedMaterial,
-            'received_quantity' => $order->received,
-            'received_value' => $order->receivedValue,
-            'closed_at' => $order->closedAt,
-            'version' => 2,
-            'created_at' => "{$this->day} 07:00:00",
-            'updated_at' => "{$this->day} 07:00:00",
-        ]);
-        foreach ($order->components as $i => $component) {
-            $this->bulk->add('order_components', [
-                'id' => $component['id'],
-                'order_id' => $order->id,
-                'position' => ($i + 1) * 10,
-                'item_id' => $component['item'],
-                'step_number' => 10,
-                'baseline_quantity' => $component['planned'],
-                'planned_quantity' => $component['planned'],
-                'planned_value' => $order->releasedAt === null ? 0 : $component['planned'] * 1000,
-                'used_quantity' => $component['used'],
-                'used_value' => $component['value'],
-            ]);
-        }
-        $this->writeSteps($order);
-        if ($order->demand !== null) {
-            $this->writeDemand($order, $order->demand);
-        }
-    }
-
-    private function writeSteps(YearOrder $order): void
-    {
-        foreach ($order->steps as $i => $step) {
-            $this->bulk->add('order_steps', [
-                'id' => $step->id,
-                'order_id' => $order->id,
-                'number' => ($i + 1) * 10,
-                'name' => 'Work '.($i + 1),
-                'work_centre_id' => $step->centre->id,
-                'setup_minutes' => $step->setup,
-                'run_basis' => 'min_per_unit',
-                'run_rate' => $step->run,
-                'baseline_minutes' => $step->minutes,
-                'planned_minutes' => $step->minutes,
-                'labour_rate' => $step->centre->labour_rate,
-                'machine_rate' => $step->centre->machine_rate,
-                'overhead_percent' => $step->centre->overhead_percent,
-                'taken_in' => $step->takenIn,
-                'good' => $step->good,
-                'passed_on' => $step->passedOn,
-                'booked_minutes' => $step->booked,
-            ]);
-        }
-    }
-
-    private function writeDemand(YearOrder $order, YearDemand $demand): void
-    {
-        $this->bulk->add('customer_orders', [
-            'id' => $demand->id,
-            'number' => $demand->number,
-            'customer_id' => 1 + $order->number % 200,
-            'reference' => "PO {$order->number}",
-            'ordered_on' => $demand->orderedOn,
-            'version' => 2,
-            'created_at' => "{$this->day} 07:00:00",
-            'updated_at' => "{$this->day} 07:00:00",
-        ]);
-        $this->bulk->add('customer_order_lines', [
-            'id' => $demand->line,
-            'customer_order_id' => $demand->id,
-            'position' => 10,
-            'item_id' => $order->item,
-            'quantity' => $order->quantity,
-            'typed_quantity' => $order->quantity,
-            'typed_unit_id' => $this->unit,
-            'price' => 100,
-            'promised_on' => $this->daysOn($order->dueOn, 1),
-            'shipped_quantity' => $demand->shipped,
-            'is_open' => $demand->shipped === $order->quantity ? 0 : 1,
-        ]);
-        $this->cover($demand->cover, $demand->line, $order, $order->id, $order->quantity - $order->received);
-        if ($demand->fromStock !== null) {
-            $this->cover($demand->fromStock, $demand->line, $order, null, 0);
-        }
-    }
-
-    private function cover(int $id, int $line, YearOrder $order, ?int $by, int $quantity): void
-    {
-        $this->bulk->add('covers', [
-            'id' => $id,
-            'line_id' => $line,
-            'item_id' => $order->item,
-            'order_id' => $by,
-            'supply' => $by === null ? 'stock' : "order:{$by}",
-            'quantity' => $quantity,
-        ]);
-    }
-
-    private function booking(string $kind, string $says, ?int $order = null, ?int $customerOrder = null): int
-    {
-        $id = $this->bulk->id('bookings');
-
-        return $this->bulk->add('bookings', [
-            'id' => $id,
-            'token' => "bench-{$id}",
-            'fingerprint' => '',
-            'kind' => $kind,
-            'order_id' => $order,
-            'customer_order_id' => $customerOrder,
-            'says' => $says,
-            'entered_at' => "{$this->day} 09:00:00",
-            'booked_on' => $this->day,
-            'user_id' => $this->person,
-        ]);
-    }
-
-    private function stepEntry(
-        int $booking,
-        int $step,
-        int $in = 0,
-        int $good = 0,
-        int $passed = 0,
-        int $minutes = 0,
-    ): void {
-        $this->bulk->add('step_entries', [
-            'booking_id' => $booking,
-            'order_step_id' => $step,
-            'taken_in' => $in,
-            'good' => $good,
-            'scrap' => 0,
-            'passed_on' => $passed,
-            'labour_minutes' => $minutes,
-            'machine_minutes' => $minutes,
-        ]);
-    }
-
-    private function coverEntry(int $booking, int $cover, int $quantity): void
-    {
-        $this->bulk->add('cover_entries', [
-            'booking_id' => $booking,
-            'cover_id' => $cover,
-            'quantity' => $quantity,
-        ]);
-    }
-
-    private function cost(YearOrder $order, int $booking, string $kind, int $cents, ?int $step = null): void
-    {
-        $order->cost += $cents;
-        if ($cents !== 0) {
-            $this->bulk->add('cost_entries', [
-                'booking_id' => $booking,
-                'order_id' => $order->id,
-                'kind' => $kind,
-                'cents' => $cents,
-                'order_step_id' => $step,
-            ]);
-        }
     }
 
     private function numberings(): void
@@ -543,7 +371,7 @@ final class Year
         }
     }
 
-    private function daysOn(string $from, int $days): string
+    public static function daysOn(string $from, int $days): string
     {
         return date('Y-m-d', (int) strtotime("{$from} +{$days} days"));
     }

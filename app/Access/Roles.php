@@ -37,11 +37,6 @@ final readonly class Roles
         return in_array($role, $this->all, true);
     }
 
-    public function isNone(): bool
-    {
-        return $this->all === [];
-    }
-
     public function equals(self $other): bool
     {
         return $this->all === $other->all;

@@ -116,6 +116,7 @@ class People extends Command
     private function whoCan(?Person $but = null): ?Person
     {
         $can = Person::whoLogIn()
+            ->with('personRoles')
             ->orderByRaw('locked_at IS NOT NULL')
             ->orderBy('id')
             ->get()

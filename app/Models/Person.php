@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Access\Role;
 use App\Access\Roles;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 
@@ -37,8 +38,11 @@ class Person extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
-    /** Asked many times by a page. */
+    /** Asked many times by a page, so summed once for the rows that were read. */
     private ?Roles $roles = null;
+
+    /** @var Collection<int, PersonRole>|null the rows they are the sum of */
+    private ?Collection $summed = null;
 
     /** @return array<string, string> */
     protected function casts(): array
@@ -62,7 +66,12 @@ class Person extends Authenticatable
     {
         $this->loadMissing('personRoles');
 
-        return $this->roles ??= Roles::of(...$this->personRoles->map(fn (PersonRole $one): Role => $one->role)->all());
+        if ($this->summed !== $this->personRoles) {
+            $this->summed = $this->personRoles;
+            $this->roles = Roles::of(...$this->personRoles->map(fn (PersonRole $one): Role => $one->role)->all());
+        }
+
+        return $this->roles ?? throw new \LogicException('Roles are summed above.');
     }
 
     public function setRoles(Roles $roles): void
@@ -73,7 +82,6 @@ class Person extends Authenticatable
             $roles->words(),
         ));
         $this->load('personRoles');
-        $this->roles = null;
     }
 
     public function may(Deed $deed): bool

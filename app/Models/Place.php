@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\PlaceKind;
 
 /**
  * Where stock lies, or an end of a move that is not stock.
@@ -42,6 +43,6 @@ class Place extends Model
 
     public function holdsStock(): bool
     {
-        return in_array($this->kind, ['store', 'supplier'], true);
+        return PlaceKind::from($this->kind)->holdsStock();
     }
 }

@@ -79,7 +79,7 @@ final class ChangePerson
     {
         return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($id, $work): void {
             // all of them, by id: somebody who can let others in must be left
-            $all = Person::whoLogIn()->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+            $all = Person::whoLogIn()->with('personRoles')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
             $user = $all[$id] ?? throw Refused::because('That person is not there any more.');
             $said = $work($user);
             self::assertSomebodyIsLeft($all);

@@ -50,7 +50,8 @@ final class BookSlip
         foreach ($rows as $line) {
             $splits = array_values(($all[$line->id] ?? collect())->all());
             $quantity = $pickedOnly ? self::sum(array_column($splits, 'typed')) : ($line->typed === '' ? '0' : $line->typed);
-            if (preg_match('/^[+-]?0*\.?0*$/', trim($quantity)) === 1) { // nothing, however it is typed
+            // nothing, however it is typed
+            if (is_numeric($quantity) && preg_match('/^[+-]?0*\.?0*$/', trim($quantity)) === 1) {
                 continue;
             }
             $lines[] = new UseLine((string) $line->id, $line->order_id, $line->component_id, $line->item_id, $line->step_number, $quantity, $pickedOnly ? null : ($line->unit ?: null),

@@ -65,6 +65,12 @@ final readonly class StockRow
         return $this->condition === Condition::Free;
     }
 
+    /** "Main stores L-17 blocked" */
+    public function says(): string
+    {
+        return $this->isFree() ? $this->where() : "{$this->where()} {$this->condition->label()}";
+    }
+
     /** "Main stores L-17" */
     public function where(): string
     {

@@ -32,7 +32,7 @@
     @endif
     @if (session('behind'))<div class="said note" role="status">{{ session('behind') }}</div>@endif
     @if (session('said'))<div class="said note" role="status">{{ session('said') }}</div>@endif
-    @if (($errors ?? null)?->any())<div class="said not" role="alert">@include('parts.refused')</div>@endif
+    @if (($errors ?? null)?->any())<div class="said not" role="alert"><x-refused :says="$errors->all()" /></div>@endif
 </div>
 <main id="page" {{ $attributes }}>{{ $slot }}</main>
 <dialog class="keys" aria-label="Keys">

@@ -1,5 +1,4 @@
-<details class="more" @if ($isOpen) open @endif>
-    <summary>{{ $row->where() }} @unless ($row->isFree()){{ $row->condition->label() }}@endunless</summary>
+<x-more :summary="$row->says()" :open="$isOpen">
     @can('goods-in')
         <x-form class="actions align-items-start" :key="'count-'.$row->id" :to="route('stock.count', $row->id)">
             <x-field bare name="quantity" :label="'Counted at '.$row->where()" class="n" placeholder="counted"
@@ -33,4 +32,4 @@
             </x-form>
         @endif
     @endcan
-</details>
+</x-more>

@@ -1,5 +1,4 @@
-<details class="more" @if ($isOpen) open @endif>
-    <summary>change</summary>
+<x-more summary="change" :open="$isOpen">
     <form class="actions align-items-start" method="post" action="{{ route('people.update', $person->id) }}">
         @csrf @method('put') @token($role->form)
         <x-role-ticks :in="$role" :label="'Roles of '.$person->name" :roles="$person->roles()" />
@@ -21,4 +20,4 @@
             <button class="btn btn-quiet btn-small">Lock</button>
         </form>
     @endif
-</details>
+</x-more>

@@ -1,5 +1,4 @@
-<details class="more mt-3" @if ($isOpen) open @endif>
-    <summary>Order something</summary>
+<x-more summary="Order something" :open="$isOpen" class="mt-3">
     <x-form class="actions align-items-end" :key="$key()" :to="route('purchases.store')">
         <datalist id="items" hx-get="{{ route('items.index') }}?q="
             hx-trigger="toggle from:closest details once"></datalist>
@@ -41,4 +40,4 @@
         <label class="d-inline"><input type="checkbox" name="add" value="1"> on an open order</label>
         <button class="btn btn-act">Order it</button>
     </x-form>
-</details>
+</x-more>

@@ -3,6 +3,7 @@
 use App\Access\Deed;
 use App\Access\OwnPassword;
 use App\Access\Role;
+use App\Access\Roles;
 use App\Http\Bar\Subject;
 use App\Jobs\Beat;
 use App\Models\Booking;
@@ -305,6 +306,13 @@ it('gives several roles to one person, who may do what any of them may and works
     $this->actingAs($buyer)->get('/release')->assertOk();
     $this->post('/release', ['token' => 'x'])->assertForbidden();
     expect((string) $this->get('/')->getContent())->toContain('storekeeper and buyer');
+});
+
+it('knows of roles given meanwhile once it is read anew', function () {
+    $buyer = $this->shop->as(Role::Buyer);
+    expect($buyer->may(Deed::Issue))->toBeFalse();
+    Person::query()->findOrFail($buyer->id)->setRoles(Roles::of(Role::Buyer, Role::Storekeeper));
+    expect($buyer->refresh()->may(Deed::Issue))->toBeTrue();
 });
 
 it('takes roles only as they are, each once, and one at least', function (mixed $roles, string $field) {

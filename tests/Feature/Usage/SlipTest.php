@@ -180,3 +180,20 @@ it('names a scanned lot at the line that wants it, and says what does not belong
     }
     $this->get('/find?q=slip-'.$slip->id)->assertRedirect("/slips/{$slip->id}");
 });
+
+it('refuses signs that are no number, and leaves out what is typed as nothing', function (string $typed, bool $isRefused) {
+    $slip = slipFor($this, [releasedExtractor($this)]);
+    $motor = $slip->lines->firstWhere('item.number', 'MOT-120');
+    $before = $this->shop->stock('MOT-120');
+    $response = sendSlip($this, $slip, 'book', ['MOT-120' => ['quantity' => $typed]]);
+    $isRefused
+        ? $response->assertSessionHasErrors("lines.{$motor->id}.quantity")
+        : $response->assertSessionHasNoErrors();
+    expect($this->shop->stock('MOT-120'))->toBe($before);
+})->with([
+    'a minus' => ['-', true],
+    'a plus' => ['+', true],
+    'a point' => ['.', true],
+    'nought' => ['0', false],
+    'nought with places' => ['0.00', false],
+]);

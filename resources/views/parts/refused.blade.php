@@ -1,1 +1,0 @@
-<x-refused :says="$errors->all()" />
