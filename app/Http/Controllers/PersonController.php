@@ -18,6 +18,8 @@ use Illuminate\Validation\Rule;
 /** Who may log in, and as what. */
 class PersonController extends Controller
 {
+    private const NO_ROLE = ['roles.required' => 'Tick one role or more.'];
+
     public function index(): View
     {
         return view('people.index', [
@@ -37,7 +39,7 @@ class PersonController extends Controller
                 'required',
                 new OwnPassword([(string) $request->input('login'), (string) $request->input('name')]),
             ],
-        ], ['name.required_without' => 'Type a name, or choose who works here already.']);
+        ], ['name.required_without' => 'Type a name, or choose who works here already.', ...self::NO_ROLE]);
 
         $new = new NewLogin(
             $typed['name'] ?? '',
@@ -52,7 +54,7 @@ class PersonController extends Controller
 
     public function update(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
     {
-        $roles = Roles::fromWords($request->validate(self::roles())['roles']);
+        $roles = Roles::fromWords($request->validate(self::roles(), self::NO_ROLE)['roles']);
 
         return $this->done(back(), $change->roles($person, $roles, $request->token(), $request->person()));
     }

@@ -315,15 +315,20 @@ it('knows of roles given meanwhile once it is read anew', function () {
     expect($buyer->refresh()->may(Deed::Issue))->toBeTrue();
 });
 
-it('takes roles only as they are, each once, and one at least', function (mixed $roles, string $field) {
+it('takes roles only as they are, each once, and one at least', function (
+    mixed $roles,
+    string $field,
+    string $says = '',
+) {
     $buyer = $this->shop->as(Role::Buyer);
     $this->actingAs($this->shop->as(Role::Supervisor))
         ->from('/people')
         ->put("/people/{$buyer->id}", ['token' => 'a', 'roles' => $roles])
         ->assertSessionHasErrors($field);
+    expect(session('errors')->first($field))->toContain($says);
     expect(Person::query()->findOrFail($buyer->id)->roles()->words())->toBe(['buyer']);
 })->with([
-    'none' => [[], 'roles'],
+    'none' => [[], 'roles', 'Tick one role or more.'],
     'one that is none' => [['buyer', 'king'], 'roles.1'],
     'one twice' => [['buyer', 'buyer'], 'roles.0'],
     'a word' => ['buyer', 'roles'],

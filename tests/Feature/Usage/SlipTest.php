@@ -181,7 +181,10 @@ it('names a scanned lot at the line that wants it, and says what does not belong
     $this->get('/find?q=slip-'.$slip->id)->assertRedirect("/slips/{$slip->id}");
 });
 
-it('refuses signs that are no number, and leaves out what is typed as nothing', function (string $typed, bool $isRefused) {
+it('refuses a sign that is no number, and leaves out what is typed as nothing', function (
+    string $typed,
+    bool $isRefused,
+) {
     $slip = slipFor($this, [releasedExtractor($this)]);
     $motor = $slip->lines->firstWhere('item.number', 'MOT-120');
     $before = $this->shop->stock('MOT-120');
