@@ -22,13 +22,45 @@ final class Web
     {
         $port = random_int(20000, 40000);
         $this->base = "http://127.0.0.1:{$port}";
-        $this->server = new Process(['php', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=tracing', '-d', 'max_input_vars=30000', '-d', 'memory_limit=256M', '-S',
-            "127.0.0.1:{$port}", '-t', 'public', $router], dirname(__DIR__), ['APP_ENV' => 'production', 'APP_DEBUG' => 'false', 'DB_DATABASE' => getenv('DB_DATABASE'), 'CACHE_STORE' => 'file'], null, null);
+        $this->server = new Process(
+            [
+                'php',
+                '-d',
+                'opcache.enable_cli=1',
+                '-d',
+                'opcache.jit_buffer_size=64M',
+                '-d',
+                'opcache.jit=tracing',
+                '-d',
+                'max_input_vars=30000',
+                '-d',
+                'memory_limit=256M',
+                '-S',
+                "127.0.0.1:{$port}",
+                '-t',
+                'public',
+                $router,
+            ],
+            dirname(__DIR__),
+            [
+                'APP_ENV' => 'production',
+                'APP_DEBUG' => 'false',
+                'DB_DATABASE' => getenv('DB_DATABASE'),
+                'CACHE_STORE' => 'file',
+            ],
+            null,
+            null,
+        );
         $this->server->start();
         usleep(800_000);
         $this->jar = (string) tempnam(sys_get_temp_dir(), 'bench');
         $this->curl = curl_init();
-        curl_setopt_array($this->curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEFILE => $this->jar, CURLOPT_COOKIEJAR => $this->jar, CURLOPT_TIMEOUT => 60]);
+        curl_setopt_array($this->curl, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_COOKIEFILE => $this->jar,
+            CURLOPT_COOKIEJAR => $this->jar,
+            CURLOPT_TIMEOUT => 60,
+        ]);
         $this->get('/login');
         $this->send('POST', '/login', ['login' => $login, 'password' => 'pace']);
         $this->get('/');
@@ -37,7 +69,11 @@ final class Web
     /** @return array{float, string} milliseconds and page */
     public function get(string $path): array
     {
-        curl_setopt_array($this->curl, [CURLOPT_HTTPGET => true, CURLOPT_CUSTOMREQUEST => 'GET', CURLOPT_URL => $this->base.$path]);
+        curl_setopt_array($this->curl, [
+            CURLOPT_HTTPGET => true,
+            CURLOPT_CUSTOMREQUEST => 'GET',
+            CURLOPT_URL => $this->base.$path,
+        ]);
         [$taken, $page] = $this->ask($path, 200);
         if (preg_match('/name="_token" value="([^"]+)"/', $page, $token) === 1) {
             $this->csrf = $token[1];
@@ -52,7 +88,12 @@ final class Web
      */
     public function send(string $method, string $path, array $data): array
     {
-        curl_setopt_array($this->curl, [CURLOPT_POST => true, CURLOPT_CUSTOMREQUEST => 'POST', CURLOPT_URL => $this->base.$path, CURLOPT_POSTFIELDS => http_build_query(['_token' => $this->csrf, '_method' => $method, ...$data])]);
+        curl_setopt_array($this->curl, [
+            CURLOPT_POST => true,
+            CURLOPT_CUSTOMREQUEST => 'POST',
+            CURLOPT_URL => $this->base.$path,
+            CURLOPT_POSTFIELDS => http_build_query(['_token' => $this->csrf, '_method' => $method, ...$data]),
+        ]);
 
         return $this->ask($path, 302);
     }
@@ -71,6 +112,8 @@ final class Web
         $taken = (hrtime(true) - $began) / 1e6;
         $status = curl_getinfo($this->curl, CURLINFO_RESPONSE_CODE);
 
-        return $status === $wanted ? [$taken, $page] : throw new \RuntimeException("{$path}: {$status} ".substr(strip_tags($page), 0, 300));
+        return $status === $wanted
+            ? [$taken, $page]
+            : throw new \RuntimeException("{$path}: {$status} ".substr(strip_tags($page), 0, 300));
     }
 }

@@ -88,8 +88,10 @@ final class Year
         $this->bulk->flush();
         $this->numberings();
         DB::statement('SET foreign_key_checks = 1, unique_checks = 1');
-        DB::statement('ANALYZE TABLE moves, bookings, orders, order_steps, order_components, step_entries, cost_entries, '
-            .'covers, cover_entries, customer_order_lines, balances, lots');
+        DB::statement(
+            'ANALYZE TABLE moves, bookings, orders, order_steps, order_components, step_entries, cost_entries, '
+                .'covers, cover_entries, customer_order_lines, balances, lots',
+        );
     }
 
     private function productData(): void
@@ -366,7 +368,8 @@ final class Year
 
     private function numberings(): void
     {
-        foreach (['order' => ['', $this->orderNumber], 'customer_order' => ['C-', $this->customerNumber]] as $code => [$prefix, $last]) {
+        $last = ['order' => ['', $this->orderNumber], 'customer_order' => ['C-', $this->customerNumber]];
+        foreach ($last as $code => [$prefix, $last]) {
             DB::table('numberings')->updateOrInsert(['code' => $code], ['prefix' => $prefix, 'next' => $last + 1]);
         }
     }

@@ -48,23 +48,42 @@ $fill = function (int $lots) use ($item, $place, $by): void {
             ->whereIn('code_key', array_map(fn (int $n): string => "l-{$n}", $part))
             ->pluck('id')
             ->all();
-        DB::table('balances')->insert(array_map(
-            fn (int $lot): array => [
-                'item_id' => $item->id,
-                'place_id' => $place->id,
-                'lot_id' => $lot,
-                'condition' => 'free',
-                'owner_id' => 0,
-                'quantity' => 2,
-            ],
-            $ids,
-        ));
-        DB::table('stock_values')->insert(array_map(
-            fn (int $lot): array => ['item_id' => $item->id, 'lot_id' => $lot, 'quantity' => 2, 'value' => 9300],
-            $ids,
-        ));
-        DB::table('moves')->insert(array_map(fn (int $lot): array => ['booking_id' => $booking, 'item_id' => $item->id, 'lot_id' => $lot, 'owner_id' => 0, 'from_place_id' => $outside, 'from_condition' => 'free',
-            'to_place_id' => $place->id, 'to_condition' => 'free', 'quantity' => 2, 'value' => 9300], $ids));
+        DB::table('balances')->insert(
+            array_map(
+                fn (int $lot): array => [
+                    'item_id' => $item->id,
+                    'place_id' => $place->id,
+                    'lot_id' => $lot,
+                    'condition' => 'free',
+                    'owner_id' => 0,
+                    'quantity' => 2,
+                ],
+                $ids,
+            ),
+        );
+        DB::table('stock_values')->insert(
+            array_map(
+                fn (int $lot): array => ['item_id' => $item->id, 'lot_id' => $lot, 'quantity' => 2, 'value' => 9300],
+                $ids,
+            ),
+        );
+        DB::table('moves')->insert(
+            array_map(
+                fn (int $lot): array => [
+                    'booking_id' => $booking,
+                    'item_id' => $item->id,
+                    'lot_id' => $lot,
+                    'owner_id' => 0,
+                    'from_place_id' => $outside,
+                    'from_condition' => 'free',
+                    'to_place_id' => $place->id,
+                    'to_condition' => 'free',
+                    'quantity' => 2,
+                    'value' => 9300,
+                ],
+                $ids,
+            ),
+        );
     }
     DB::statement('ANALYZE TABLE balances, stock_values, lots, moves');
 };

@@ -1,6 +1,8 @@
 <?php
 
-/* The application with one page more: an empty Blade page behind the same session and login, the measure of all others. */
+/*
+ * The application with one page more: an empty Blade page behind the same session and login, the measure of all others.
+ */
 
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;

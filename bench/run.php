@@ -43,17 +43,32 @@ $pdo = new PDO(
     'keep_pace',
     trim((string) file_get_contents((string) getenv('DB_PASSWORD_FILE'))),
 );
-$there = $pdo->query("SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'")
+$there = $pdo
+    ->query(
+        "SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'",
+    )
     ->fetchColumn();
-if (! $there || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")->fetchColumn() < ($database === 'year' ? $orders : 10)) {
-    $pdo->exec("DROP DATABASE IF EXISTS keep_pace_{$database}; CREATE DATABASE keep_pace_{$database} CHARACTER SET utf8mb4");
+if (
+    ! $there
+    || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")->fetchColumn()
+        < ($database === 'year' ? $orders : 10)
+) {
+    $pdo->exec(
+        "DROP DATABASE IF EXISTS keep_pace_{$database}; CREATE DATABASE keep_pace_{$database} CHARACTER SET utf8mb4",
+    );
     $artisan('migrate', '--force');
     if ($kind === 'demo') {
         $artisan('pace:demo');
     } else {
         $artisan('pace:demo', '--people');
         $artisan('pace:import', 'demo');
-        fwrite(STDERR, sprintf("A year made in %.0f s\n", $seconds(fn () => ($kind === 'board' ? new Year(800, 8) : new Year($orders))->make())));
+        fwrite(
+            STDERR,
+            sprintf(
+                "A year made in %.0f s\n",
+                $seconds(fn () => ($kind === 'board' ? new Year(800, 8) : new Year($orders))->make()),
+            ),
+        );
     }
 }
 if ($kind === 'parts') {
@@ -67,7 +82,15 @@ if ($kind === 'board') {
     exit;
 }
 $count = fn (string $table): string => number_format((int) DB::table($table)->count());
-$say("### {$kind}: {$count('orders')} orders, {$count('order_steps')} steps, {$count('moves')} moves, {$count('bookings')} bookings; ".DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->count().' orders open');
+$say(
+    "### {$kind}: {$count('orders')} orders, {$count('order_steps')} steps, {$count('moves')} moves, {$count(
+        'bookings',
+    )} bookings; "
+        .DB::table('orders')
+            ->whereIn('state', ['firm', 'released', 'running'])
+            ->count()
+        .' orders open',
+);
 $say('');
 $say('| what | seconds |');
 $say('| --- | --- |');

@@ -9,7 +9,10 @@ require __DIR__.'/Schedules.php';
 require __DIR__.'/SolverModel.php';
 [$folder, $part] = [rtrim($argv[1] ?? '', '/'), $argv[2] ?? 'growth'];
 if (! is_file("{$folder}/expected.json")) {
-    fwrite(STDERR, "bench/schedule FOLDER [growth|calendars|jobshops|jobshops60|solver]: a folder with calendar/, jobshop/, expected.json and its checkers.\n");
+    fwrite(
+        STDERR,
+        "bench/schedule FOLDER [growth|calendars|jobshops|jobshops60|solver]: a folder with calendar/, jobshop/, expected.json and its checkers.\n",
+    );
     exit(2);
 }
 $bench = new Schedules($folder, function (string $line): void {

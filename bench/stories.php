@@ -21,7 +21,9 @@ if (preg_match('/^(--(from|days|weeks)[= ]\S+ ?)*$/', $typed) !== 1) {
     fwrite(STDERR, "bench/run stories [--from DATE] [--days N] [--weeks N]\n");
     exit(2);
 }
-$option = fn (string $name, string $else): string => preg_match("/--{$name}[= ](\S+)/", $typed, $part) === 1 ? $part[1] : $else;
+$option = fn (string $name, string $else): string => preg_match("/--{$name}[= ](\S+)/", $typed, $part) === 1
+    ? $part[1]
+    : $else;
 (require __DIR__.'/application.php')('keep_pace_stories');
 
 $first = CarbonImmutable::parse($option('from', '2026-11-25'), config()->string('pace.zone'));

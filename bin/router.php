@@ -11,7 +11,11 @@ if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file,
         return true;
     }
     header('Content-Type: '.match (pathinfo($file, PATHINFO_EXTENSION)) {
-        'css' => 'text/css', 'js' => 'text/javascript', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', default => 'application/octet-stream',
+        'css' => 'text/css',
+        'js' => 'text/javascript',
+        'woff2' => 'font/woff2',
+        'svg' => 'image/svg+xml',
+        default => 'application/octet-stream',
     });
     header('Cache-Control: public, max-age='.(isset($_GET['v']) || str_contains($path, '/assets/') ? 31536000 : 0));
     readfile($file);

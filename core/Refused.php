@@ -7,7 +7,10 @@ namespace KeepPace\Core;
 /** A refusal with one sentence for each thing that is wrong, all of them at once. */
 class Refused extends \DomainException implements Refusal
 {
-    /** @param  non-empty-array<array-key, string>  $reasons a string key names the form field the sentence belongs beside */
+    /**
+     * @param  non-empty-array<array-key, string>  $reasons a string key names the form field the sentence belongs
+     *     beside
+     */
     final public function __construct(public readonly array $reasons)
     {
         parent::__construct(implode(' ', $reasons));

@@ -4,19 +4,38 @@ use App\Http\Controllers as C;
 use Illuminate\Support\Facades\Route;
 
 // every id is one
-Route::patterns(array_fill_keys(['balance', 'booking', 'calendar', 'centre', 'component', 'consignment', 'cover', 'customerOrder', 'id', 'import', 'item', 'line', 'lot',
-    'move',
-    'order',
-    'person',
-    'plan',
-    'promise',
-    'purchaseOrder',
-    'question',
-    'reservation',
-    'search',
-    'slip',
-    'station',
-    'step'], '[0-9]{1,18}'));
+Route::patterns(
+    array_fill_keys(
+        [
+            'balance',
+            'booking',
+            'calendar',
+            'centre',
+            'component',
+            'consignment',
+            'cover',
+            'customerOrder',
+            'id',
+            'import',
+            'item',
+            'line',
+            'lot',
+            'move',
+            'order',
+            'person',
+            'plan',
+            'promise',
+            'purchaseOrder',
+            'question',
+            'reservation',
+            'search',
+            'slip',
+            'station',
+            'step',
+        ],
+        '[0-9]{1,18}',
+    ),
+);
 
 Route::middleware('guest')->group(function (): void {
     Route::get('/login', [C\LoginController::class, 'show'])->name('login');
@@ -24,7 +43,9 @@ Route::middleware('guest')->group(function (): void {
 });
 
 // calendar programs cannot log in: the signature in the address is the key
-Route::get('/feeds/work-centres/{centre}.ics', [C\DispatchController::class, 'feed'])->middleware('signed')->name('dispatch.feed');
+Route::get('/feeds/work-centres/{centre}.ics', [C\DispatchController::class, 'feed'])
+    ->middleware('signed')
+    ->name('dispatch.feed');
 
 Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/password', [C\PasswordController::class, 'show'])->name('password.show');
@@ -36,27 +57,61 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/items', [C\ItemController::class, 'index'])->name('items.index');
 
     Route::get('/customer-orders', [C\CustomerOrderController::class, 'index'])->name('customer-orders.index');
-    Route::get('/customer-orders/new', [C\CustomerOrderController::class, 'create'])->middleware('may:enter-customer-order')->name('customer-orders.create');
-    Route::post('/customer-orders', [C\CustomerOrderController::class, 'store'])->middleware('may:enter-customer-order')->name('customer-orders.store');
-    Route::get('/customer-orders/{customerOrder}', [C\CustomerOrderController::class, 'show'])->name('customer-orders.show');
-    Route::put('/customer-order-lines/{line}', [C\CustomerOrderController::class, 'update'])->middleware('may:enter-customer-order')->name('customer-order-lines.update');
-    Route::delete('/customer-order-lines/{line}', [C\CustomerOrderController::class, 'cancelLine'])->middleware('may:enter-customer-order')->name('customer-order-lines.destroy');
-    Route::post('/covers', [C\CoverController::class, 'store'])->middleware('may:cover')->name('covers.store');
-    Route::put('/customer-order-lines/{line}/cover', [C\CoverController::class, 'update'])->middleware('may:cover')->name('covers.update');
-    Route::delete('/covers/{cover}', [C\CoverController::class, 'destroy'])->middleware('may:cover')->name('covers.destroy');
+    Route::get('/customer-orders/new', [C\CustomerOrderController::class, 'create'])
+        ->middleware('may:enter-customer-order')
+        ->name('customer-orders.create');
+    Route::post('/customer-orders', [C\CustomerOrderController::class, 'store'])
+        ->middleware('may:enter-customer-order')
+        ->name('customer-orders.store');
+    Route::get('/customer-orders/{customerOrder}', [C\CustomerOrderController::class, 'show'])->name(
+        'customer-orders.show',
+    );
+    Route::put('/customer-order-lines/{line}', [C\CustomerOrderController::class, 'update'])
+        ->middleware('may:enter-customer-order')
+        ->name('customer-order-lines.update');
+    Route::delete('/customer-order-lines/{line}', [C\CustomerOrderController::class, 'cancelLine'])
+        ->middleware('may:enter-customer-order')
+        ->name('customer-order-lines.destroy');
+    Route::post('/covers', [C\CoverController::class, 'store'])
+        ->middleware('may:cover')
+        ->name('covers.store');
+    Route::put('/customer-order-lines/{line}/cover', [C\CoverController::class, 'update'])
+        ->middleware('may:cover')
+        ->name('covers.update');
+    Route::delete('/covers/{cover}', [C\CoverController::class, 'destroy'])
+        ->middleware('may:cover')
+        ->name('covers.destroy');
 
     Route::get('/orders', [C\OrderController::class, 'index'])->name('orders.index');
     Route::post('/orders', [C\OrderController::class, 'store'])->middleware('may:change-order')->name('orders.store');
     Route::get('/orders/{order}', [C\OrderController::class, 'show'])->name('orders.show');
-    Route::put('/orders/{order}', [C\OrderController::class, 'update'])->middleware('may:change-order')->name('orders.update');
-    Route::delete('/orders/{order}', [C\OrderController::class, 'destroy'])->middleware('may:change-order')->name('orders.destroy');
-    Route::post('/orders/{order}/split', [C\OrderController::class, 'split'])->middleware('may:change-order')->name('orders.split');
-    Route::post('/orders/{order}/short', [C\OrderController::class, 'short'])->middleware('may:change-order')->name('orders.short');
-    Route::post('/orders/{order}/components', [C\OrderComponentController::class, 'store'])->middleware('may:change-order')->name('order-components.store');
-    Route::put('/order-components/{component}', [C\OrderComponentController::class, 'update'])->middleware('may:change-order')->name('order-components.update');
-    Route::post('/orders/{order}/steps', [C\OrderStepController::class, 'store'])->middleware('may:change-order')->name('order-steps.store');
-    Route::delete('/order-steps/{step}', [C\OrderStepController::class, 'destroy'])->middleware('may:change-order')->name('order-steps.destroy');
-    Route::put('/order-steps/{step}', [C\OrderStepController::class, 'update'])->middleware('may:change-order')->name('order-steps.update');
+    Route::put('/orders/{order}', [C\OrderController::class, 'update'])
+        ->middleware('may:change-order')
+        ->name('orders.update');
+    Route::delete('/orders/{order}', [C\OrderController::class, 'destroy'])
+        ->middleware('may:change-order')
+        ->name('orders.destroy');
+    Route::post('/orders/{order}/split', [C\OrderController::class, 'split'])
+        ->middleware('may:change-order')
+        ->name('orders.split');
+    Route::post('/orders/{order}/short', [C\OrderController::class, 'short'])
+        ->middleware('may:change-order')
+        ->name('orders.short');
+    Route::post('/orders/{order}/components', [C\OrderComponentController::class, 'store'])
+        ->middleware('may:change-order')
+        ->name('order-components.store');
+    Route::put('/order-components/{component}', [C\OrderComponentController::class, 'update'])
+        ->middleware('may:change-order')
+        ->name('order-components.update');
+    Route::post('/orders/{order}/steps', [C\OrderStepController::class, 'store'])
+        ->middleware('may:change-order')
+        ->name('order-steps.store');
+    Route::delete('/order-steps/{step}', [C\OrderStepController::class, 'destroy'])
+        ->middleware('may:change-order')
+        ->name('order-steps.destroy');
+    Route::put('/order-steps/{step}', [C\OrderStepController::class, 'update'])
+        ->middleware('may:change-order')
+        ->name('order-steps.update');
 
     Route::get('/release', [C\ReleaseController::class, 'index'])->name('release.index');
     Route::post('/release', [C\ReleaseController::class, 'store'])->middleware('may:release')->name('release.store');
@@ -65,84 +120,159 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/day', [C\DayController::class, 'show'])->name('day');
     Route::get('/board/news', [C\BoardController::class, 'news'])->name('board.news');
     Route::get('/board/preview', [C\BoardController::class, 'preview'])->name('board.preview');
-    Route::post('/board/steps/{step}', [C\BoardController::class, 'move'])->middleware('may:plan')->name('board.move');
-    Route::delete('/board/steps/{step}/pin', [C\BoardController::class, 'unpin'])->middleware('may:plan')->name('board.unpin');
-    Route::post('/board/undo', [C\BoardController::class, 'undo'])->middleware('may:plan')->name('board.undo');
-    Route::post('/board/redo', [C\BoardController::class, 'redo'])->middleware('may:plan')->name('board.redo');
-    Route::post('/board/by-rank', [C\BoardController::class, 'byRank'])->middleware('may:plan')->name('board.by-rank');
+    Route::post('/board/steps/{step}', [C\BoardController::class, 'move'])
+        ->middleware('may:plan')
+        ->name('board.move');
+    Route::delete('/board/steps/{step}/pin', [C\BoardController::class, 'unpin'])
+        ->middleware('may:plan')
+        ->name('board.unpin');
+    Route::post('/board/undo', [C\BoardController::class, 'undo'])
+        ->middleware('may:plan')
+        ->name('board.undo');
+    Route::post('/board/redo', [C\BoardController::class, 'redo'])
+        ->middleware('may:plan')
+        ->name('board.redo');
+    Route::post('/board/by-rank', [C\BoardController::class, 'byRank'])
+        ->middleware('may:plan')
+        ->name('board.by-rank');
     Route::get('/late', [C\LateController::class, 'index'])->name('late.index');
     Route::get('/late/{order}', [C\LateController::class, 'show'])->name('late.show');
     Route::get('/late/{order}/levers', [C\LateController::class, 'levers'])->name('late.levers');
     Route::post('/late/{order}', [C\LateController::class, 'store'])->middleware('may:plan')->name('late.try');
     Route::get('/plans', [C\PlanController::class, 'index'])->name('plans.index');
-    Route::post('/plans', [C\PlanController::class, 'store'])->middleware('may:plan')->name('plans.store');
-    Route::post('/plans/search', [C\PlanController::class, 'search'])->middleware('may:plan')->name('plans.search');
-    Route::post('/searches/{search}/stop', [C\PlanController::class, 'stop'])->middleware('may:plan')->name('plans.stop');
+    Route::post('/plans', [C\PlanController::class, 'store'])
+        ->middleware('may:plan')
+        ->name('plans.store');
+    Route::post('/plans/search', [C\PlanController::class, 'search'])
+        ->middleware('may:plan')
+        ->name('plans.search');
+    Route::post('/searches/{search}/stop', [C\PlanController::class, 'stop'])
+        ->middleware('may:plan')
+        ->name('plans.stop');
     Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plans.show');
     Route::post('/plans/{plan}/again', [C\PlanController::class, 'again'])->middleware('may:plan')->name('plans.again');
     Route::post('/plans/{plan}/live', [C\PlanController::class, 'live'])->middleware('may:plan')->name('plans.live');
     Route::delete('/plans/{plan}', [C\PlanController::class, 'destroy'])->middleware('may:plan')->name('plans.destroy');
     Route::get('/absence', [C\AbsenceController::class, 'index'])->name('absence.index');
-    Route::post('/absence/machine', [C\AbsenceController::class, 'machine'])->middleware('may:say-absent')->name('absence.machine');
-    Route::post('/absence/person', [C\AbsenceController::class, 'person'])->middleware('may:say-absent')->name('absence.person');
-    Route::post('/absence/{what}/{id}/back', [C\AbsenceController::class, 'back'])->whereIn('what', ['machine', 'person'])->middleware('may:say-absent')->name('absence.back');
+    Route::post('/absence/machine', [C\AbsenceController::class, 'machine'])
+        ->middleware('may:say-absent')
+        ->name('absence.machine');
+    Route::post('/absence/person', [C\AbsenceController::class, 'person'])
+        ->middleware('may:say-absent')
+        ->name('absence.person');
+    Route::post('/absence/{what}/{id}/back', [C\AbsenceController::class, 'back'])
+        ->whereIn('what', ['machine', 'person'])
+        ->middleware('may:say-absent')
+        ->name('absence.back');
     Route::get('/dispatch', [C\DispatchController::class, 'index'])->name('dispatch.index');
     Route::get('/dispatch/{centre}', [C\DispatchController::class, 'show'])->name('dispatch.show');
     Route::get('/dispatch/{centre}/list.pdf', [C\DispatchController::class, 'pdf'])->name('dispatch.pdf');
     Route::get('/dispatch/{centre}/list.csv', [C\DispatchController::class, 'csv'])->name('dispatch.csv');
     Route::get('/promise', [C\PromiseController::class, 'index'])->name('promise.index');
-    Route::post('/promise', [C\PromiseController::class, 'ask'])->middleware('may:promise')->name('promise.ask');
-    Route::post('/promise/held', [C\PromiseController::class, 'store'])->middleware('may:promise')->name('promise.store');
-    Route::delete('/promise/held/{promise}', [C\PromiseController::class, 'destroy'])->middleware('may:promise')->name('promise.destroy');
+    Route::post('/promise', [C\PromiseController::class, 'ask'])
+        ->middleware('may:promise')
+        ->name('promise.ask');
+    Route::post('/promise/held', [C\PromiseController::class, 'store'])
+        ->middleware('may:promise')
+        ->name('promise.store');
+    Route::delete('/promise/held/{promise}', [C\PromiseController::class, 'destroy'])
+        ->middleware('may:promise')
+        ->name('promise.destroy');
     Route::get('/calendars', [C\CalendarController::class, 'index'])->name('calendars.index');
     Route::get('/calendars/{calendar}', [C\CalendarController::class, 'show'])->name('calendars.show');
-    Route::put('/calendars/{calendar}', [C\CalendarController::class, 'update'])->middleware('may:plan')->name('calendars.update');
+    Route::put('/calendars/{calendar}', [C\CalendarController::class, 'update'])
+        ->middleware('may:plan')
+        ->name('calendars.update');
     Route::get('/calendars/{calendar}/calendar.ics', [C\CalendarController::class, 'file'])->name('calendars.file');
     Route::get('/issue', [C\SlipController::class, 'index'])->name('issue.index');
     Route::post('/slips', [C\SlipController::class, 'store'])->middleware('may:issue')->name('slips.store');
     Route::get('/slips/{slip}', [C\SlipController::class, 'show'])->name('slips.show');
-    Route::put('/slips/{slip}', [C\SlipController::class, 'update'])->middleware('may:issue')->name('slips.update');
-    Route::delete('/slips/{slip}', [C\SlipController::class, 'destroy'])->middleware('may:issue')->name('slips.destroy');
-    Route::post('/slips/{slip}/lines', [C\SlipController::class, 'add'])->middleware('may:issue')->name('slips.add');
+    Route::put('/slips/{slip}', [C\SlipController::class, 'update'])
+        ->middleware('may:issue')
+        ->name('slips.update');
+    Route::delete('/slips/{slip}', [C\SlipController::class, 'destroy'])
+        ->middleware('may:issue')
+        ->name('slips.destroy');
+    Route::post('/slips/{slip}/lines', [C\SlipController::class, 'add'])
+        ->middleware('may:issue')
+        ->name('slips.add');
     Route::get('/slips/{slip}/lines/{line}', [C\SlipController::class, 'line'])->name('slips.line');
     Route::get('/slips/{slip}/pick', [C\SlipController::class, 'pickList'])->name('slips.pick');
     Route::post('/slips/{slip}/pick', [C\SlipController::class, 'pick'])->middleware('may:issue')->name('slips.picked');
     Route::get('/slips/{slip}/pick.pdf', [C\SlipController::class, 'paper'])->name('slips.paper');
     Route::get('/station', [C\StationController::class, 'index'])->name('station.index');
     Route::get('/station/{station}', [C\StationController::class, 'show'])->name('station.show');
-    Route::post('/order-steps/{step}/start', [C\StationController::class, 'start'])->middleware('may:report')->name('station.start');
-    Route::post('/order-steps/{step}/report', [C\StationController::class, 'report'])->middleware('may:report')->name('station.report');
+    Route::post('/order-steps/{step}/start', [C\StationController::class, 'start'])
+        ->middleware('may:report')
+        ->name('station.start');
+    Route::post('/order-steps/{step}/report', [C\StationController::class, 'report'])
+        ->middleware('may:report')
+        ->name('station.report');
     Route::get('/receive', [C\ReceiveController::class, 'index'])->name('receive.index');
-    Route::post('/orders/{order}/receive', [C\ReceiveController::class, 'store'])->middleware('may:receive')->name('receive.store');
-    Route::post('/orders/{order}/close', [C\ReceiveController::class, 'close'])->middleware('may:close')->name('orders.close');
+    Route::post('/orders/{order}/receive', [C\ReceiveController::class, 'store'])
+        ->middleware('may:receive')
+        ->name('receive.store');
+    Route::post('/orders/{order}/close', [C\ReceiveController::class, 'close'])
+        ->middleware('may:close')
+        ->name('orders.close');
     Route::get('/ship', [C\ShipController::class, 'index'])->name('ship.index');
-    Route::post('/customer-orders/{customerOrder}/ship', [C\ShipController::class, 'store'])->middleware('may:ship')->name('ship.store');
+    Route::post('/customer-orders/{customerOrder}/ship', [C\ShipController::class, 'store'])
+        ->middleware('may:ship')
+        ->name('ship.store');
     Route::get('/stock', [C\StockController::class, 'index'])->name('stock.index');
     Route::post('/stock', [C\StockController::class, 'store'])->middleware('may:goods-in')->name('stock.store');
     Route::get('/stock/{item}', [C\StockController::class, 'show'])->name('stock.show');
-    Route::post('/balances/{balance}/count', [C\StockController::class, 'count'])->middleware('may:goods-in')->name('stock.count');
+    Route::post('/balances/{balance}/count', [C\StockController::class, 'count'])
+        ->middleware('may:goods-in')
+        ->name('stock.count');
 
-    Route::post('/balances/{balance}/scrap', [C\StockController::class, 'scrap'])->middleware('may:issue')->name('stock.scrap');
-    Route::post('/balances/{balance}/condition', [C\StockController::class, 'condition'])->middleware('may:issue')->name('stock.condition');
-    Route::post('/lots/{lot}/expiry', [C\StockController::class, 'expiry'])->middleware('may:issue')->name('stock.expiry');
-    Route::post('/items/{item}/standard', [C\StockController::class, 'standard'])->middleware('may:value')->name('stock.standard');
+    Route::post('/balances/{balance}/scrap', [C\StockController::class, 'scrap'])
+        ->middleware('may:issue')
+        ->name('stock.scrap');
+    Route::post('/balances/{balance}/condition', [C\StockController::class, 'condition'])
+        ->middleware('may:issue')
+        ->name('stock.condition');
+    Route::post('/lots/{lot}/expiry', [C\StockController::class, 'expiry'])
+        ->middleware('may:issue')
+        ->name('stock.expiry');
+    Route::post('/items/{item}/standard', [C\StockController::class, 'standard'])
+        ->middleware('may:value')
+        ->name('stock.standard');
 
     Route::get('/returns', [C\ReturnController::class, 'index'])->name('returns.index');
-    Route::post('/orders/{order}/returns', [C\ReturnController::class, 'store'])->middleware('may:issue')->name('returns.store');
+    Route::post('/orders/{order}/returns', [C\ReturnController::class, 'store'])
+        ->middleware('may:issue')
+        ->name('returns.store');
     Route::get('/parts', [C\PartsController::class, 'index'])->name('parts.index');
     Route::get('/shortages', [C\ShortageController::class, 'index'])->name('shortages.index');
     Route::get('/shortages/{item}/cures', [C\ShortageController::class, 'cures'])->name('shortages.cures');
     Route::get('/rank', [C\RankController::class, 'index'])->name('rank.index');
-    Route::post('/rank/preview', [C\RankController::class, 'preview'])->middleware('may:rank')->name('rank.preview');
-    Route::post('/rank', [C\RankController::class, 'store'])->middleware('may:rank')->name('rank.store');
-    Route::post('/reservations/preview', [C\ReservationController::class, 'preview'])->middleware('may:reserve')->name('reservations.preview');
-    Route::post('/reservations', [C\ReservationController::class, 'store'])->middleware('may:reserve')->name('reservations.store');
-    Route::delete('/reservations/{reservation}', [C\ReservationController::class, 'destroy'])->middleware('may:reserve')->name('reservations.destroy');
+    Route::post('/rank/preview', [C\RankController::class, 'preview'])
+        ->middleware('may:rank')
+        ->name('rank.preview');
+    Route::post('/rank', [C\RankController::class, 'store'])
+        ->middleware('may:rank')
+        ->name('rank.store');
+    Route::post('/reservations/preview', [C\ReservationController::class, 'preview'])
+        ->middleware('may:reserve')
+        ->name('reservations.preview');
+    Route::post('/reservations', [C\ReservationController::class, 'store'])
+        ->middleware('may:reserve')
+        ->name('reservations.store');
+    Route::delete('/reservations/{reservation}', [C\ReservationController::class, 'destroy'])
+        ->middleware('may:reserve')
+        ->name('reservations.destroy');
     Route::get('/purchases', [C\PurchaseController::class, 'index'])->name('purchases.index');
-    Route::post('/purchases', [C\PurchaseController::class, 'store'])->middleware('may:purchase')->name('purchases.store');
+    Route::post('/purchases', [C\PurchaseController::class, 'store'])
+        ->middleware('may:purchase')
+        ->name('purchases.store');
     Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->name('purchases.show');
-    Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])->middleware('may:purchase')->name('purchases.update');
-    Route::delete('/purchase-lines/{line}', [C\PurchaseController::class, 'destroy'])->middleware('may:purchase')->name('purchases.destroy');
+    Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])
+        ->middleware('may:purchase')
+        ->name('purchases.update');
+    Route::delete('/purchase-lines/{line}', [C\PurchaseController::class, 'destroy'])
+        ->middleware('may:purchase')
+        ->name('purchases.destroy');
     Route::put('/purchase-lines/{line}/arrival', [C\ArrivalController::class, 'purchase'])
         ->middleware('may:purchase')
         ->name('arrivals.purchase');
@@ -164,13 +294,25 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         ->middleware('may:people')
         ->name('people.unlock');
     Route::get('/questions', [C\QuestionController::class, 'index'])->name('questions.index');
-    Route::put('/questions/{question}', [C\QuestionController::class, 'update'])->middleware('may:issue')->name('questions.update');
+    Route::put('/questions/{question}', [C\QuestionController::class, 'update'])
+        ->middleware('may:issue')
+        ->name('questions.update');
     Route::get('/periods', [C\PeriodController::class, 'index'])->name('periods.index');
-    Route::post('/periods', [C\PeriodController::class, 'store'])->middleware('may:value')->name('periods.store');
-    Route::delete('/bookings/{booking}/lines', [C\BookingController::class, 'lines'])->middleware('may:reverse')->name('bookings.lines');
-    Route::post('/moves/{move}/lot', [C\BookingController::class, 'lot'])->middleware('may:reverse')->name('bookings.lot');
-    Route::post('/bookings/{booking}/late-cost', [C\BookingController::class, 'lateCost'])->middleware('may:value')->name('bookings.late-cost');
-    Route::put('/order-components/{component}/swap', [C\OrderComponentController::class, 'swap'])->middleware('may:change-order')->name('order-components.swap');
+    Route::post('/periods', [C\PeriodController::class, 'store'])
+        ->middleware('may:value')
+        ->name('periods.store');
+    Route::delete('/bookings/{booking}/lines', [C\BookingController::class, 'lines'])
+        ->middleware('may:reverse')
+        ->name('bookings.lines');
+    Route::post('/moves/{move}/lot', [C\BookingController::class, 'lot'])
+        ->middleware('may:reverse')
+        ->name('bookings.lot');
+    Route::post('/bookings/{booking}/late-cost', [C\BookingController::class, 'lateCost'])
+        ->middleware('may:value')
+        ->name('bookings.late-cost');
+    Route::put('/order-components/{component}/swap', [C\OrderComponentController::class, 'swap'])
+        ->middleware('may:change-order')
+        ->name('order-components.swap');
 
     Route::get('/bookings', [C\BookingController::class, 'index'])->name('bookings.index');
     Route::get('/bookings/{booking}', [C\BookingController::class, 'show'])->name('bookings.show');

@@ -66,7 +66,9 @@ final readonly class OwnPassword implements ValidationRule
         $own = min(array_map($this->own(...), [$plain, self::plain($password)]));
 
         return match (true) {
-            $length < self::LEAST => 'Take at least '.self::LEAST.' characters: a few words of your own are easy to keep in mind.',
+            $length < self::LEAST => 'Take at least '
+                .self::LEAST
+                .' characters: a few words of your own are easy to keep in mind.',
             $length > self::MOST => 'At most '.self::MOST.' characters.',
             count(array_unique(mb_str_split($plain))) < 5 => 'That repeats a few characters. Take words of your own.',
             $own < self::OWN => 'That is one of those tried first. Take words of your own.',

@@ -13,7 +13,9 @@ use KeepPace\Core\Naming\Code;
 /** The importer from the command line. */
 class ImportFiles extends Command
 {
-    protected $signature = 'pace:import {folder : folder with the CSV files} {--as=planner : login of the person who imports}';
+    protected $signature = 'pace:import
+        {folder : folder with the CSV files}
+        {--as=planner : login of the person who imports}';
 
     protected $description = 'Import a folder of CSV files: all of it, or nothing';
 
@@ -42,7 +44,15 @@ class ImportFiles extends Command
             return self::FAILURE;
         }
         foreach ($result->files as $file => $counts) {
-            $this->line(sprintf('%-18s %5d new %5d changed %5d as before', $file, $counts['new'], $counts['changed'], $counts['same']));
+            $this->line(
+                sprintf(
+                    '%-18s %5d new %5d changed %5d as before',
+                    $file,
+                    $counts['new'],
+                    $counts['changed'],
+                    $counts['same'],
+                ),
+            );
         }
 
         app(JustBooked::class)->behind === null ?: $this->warn(app(JustBooked::class)->behind);

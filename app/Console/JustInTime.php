@@ -5,12 +5,26 @@ namespace App\Console;
 /** PHP's compiler to machine code, without which a search makes a half to a third of its moves. */
 final class JustInTime
 {
-    private const FLAGS = ['-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=tracing', '-d', 'memory_limit=1G'];
+    private const FLAGS = [
+        '-d',
+        'opcache.enable_cli=1',
+        '-d',
+        'opcache.jit_buffer_size=64M',
+        '-d',
+        'opcache.jit=tracing',
+        '-d',
+        'memory_limit=1G',
+    ];
 
     /** Begins the command again with it, in the same process, unless it is on or cannot be had. */
     public static function orAgain(): void
     {
-        if (self::isOn() || getenv('PACE_BEGUN_AGAIN') !== false || ! function_exists('pcntl_exec') || app()->runningUnitTests()) {
+        if (
+            self::isOn()
+            || getenv('PACE_BEGUN_AGAIN') !== false
+            || ! function_exists('pcntl_exec')
+            || app()->runningUnitTests()
+        ) {
             return;
         }
         /** @var list<string> $arguments */
@@ -26,8 +40,8 @@ final class JustInTime
     }
 
     /**
-     * Whole functions that run hot from now on, not traces through them: the annealing is one long loop of many branches, more than
-     * are traced. To be called before its class is loaded.
+     * Whole functions that run hot from now on, not traces through them: the annealing is one long loop of many
+     * branches, more than are traced. To be called before its class is loaded.
      */
     public static function byFunction(): void
     {

@@ -6,7 +6,10 @@ use App\Actions\Schedule\KeepUp;
 use App\Models\Plan;
 use Illuminate\Console\Command;
 
-/** Brings the live plan up to date when nothing was booked for a while: what should have begun has not, held promises lapse. */
+/**
+ * Brings the live plan up to date when nothing was booked for a while: what should have begun has not, held promises
+ * lapse.
+ */
 class KeepUpByClock extends Command
 {
     private const MINUTES = 5;

@@ -16,9 +16,13 @@ use KeepPace\Core\Scheduling\Search\TardinessSearch;
 /** Schedules a published case, to measure the search by what others reached. */
 class ScheduleFile extends Command
 {
-    protected $signature = 'pace:schedule-file {file : job shop in text form, or a calendar case in JSON}
-        {--objective= : makespan, or tardiness where there are due dates} {--seconds=10 : cut the search after this time}
-        {--iterations=0 : end it after this many moves; 0 = by time alone} {--seed=1} {--target=0 : end it at this makespan}
+    protected $signature = 'pace:schedule-file
+        {file : job shop in text form, or a calendar case in JSON}
+        {--objective= : makespan, or tardiness where there are due dates}
+        {--seconds=10 : cut the search after this time}
+        {--iterations=0 : end it after this many moves; 0 = by time alone}
+        {--seed=1}
+        {--target=0 : end it at this makespan}
         {--out= : write the schedule here}';
 
     protected $description = 'Schedule a case for the least makespan or the least weighted tardiness';
@@ -43,7 +47,11 @@ class ScheduleFile extends Command
         $isCase = str_starts_with(ltrim($text), '{');
         $objective = $this->option('objective') ?? ($isCase ? 'tardiness' : 'makespan');
         if (! in_array($objective, $isCase ? ['makespan', 'tardiness'] : ['makespan'], true)) {
-            $this->error($isCase ? '--objective must be makespan or tardiness.' : 'A job shop in text form has no due dates: it is scheduled for makespan.');
+            $this->error(
+                $isCase
+                    ? '--objective must be makespan or tardiness.'
+                    : 'A job shop in text form has no due dates: it is scheduled for makespan.',
+            );
 
             return self::FAILURE;
         }
@@ -67,10 +75,23 @@ class ScheduleFile extends Command
     {
         $shop = ShopFile::read($text);
         $began = hrtime(true);
-        $schedule = MakespanSearch::solve($shop, (int) $this->option('seed'), $this->iterations(), $this->goOn($began), (int) $this->option('target'));
+        $schedule = MakespanSearch::solve(
+            $shop,
+            (int) $this->option('seed'),
+            $this->iterations(),
+            $this->goOn($began),
+            (int) $this->option('target'),
+        );
 
-        return [ShopFile::write($shop, $schedule),
-            sprintf('makespan %d, %.1f s, %d iterations', $schedule->makespan, (hrtime(true) - $began) / 1e9, $schedule->iterations)];
+        return [
+            ShopFile::write($shop, $schedule),
+            sprintf(
+                'makespan %d, %.1f s, %d iterations',
+                $schedule->makespan,
+                (hrtime(true) - $began) / 1e9,
+                $schedule->iterations,
+            ),
+        ];
     }
 
     /** @return array{string, string} */
@@ -87,10 +108,24 @@ class ScheduleFile extends Command
         }
 
         $flow = array_sum($schedule->finish);
-        $late = array_sum(array_map(fn (Job $job): int => $job->weight * max(0, $schedule->finish[$job->id] - $job->due), $case->problem->jobs));
+        $late = array_sum(
+            array_map(
+                fn (Job $job): int => $job->weight * max(0, $schedule->finish[$job->id] - $job->due),
+                $case->problem->jobs,
+            ),
+        );
 
-        return [$case->write($schedule, [$late, $flow]), ($makespan ? 'makespan '.max(0, ...$schedule->finish).', ' : '')
-            .sprintf('weighted tardiness %d, sum of completions %d, %.1f s, %d iterations', $late, $flow, (hrtime(true) - $began) / 1e9, $found->iterations)];
+        return [
+            $case->write($schedule, [$late, $flow]),
+            ($makespan ? 'makespan '.max(0, ...$schedule->finish).', ' : '')
+            .sprintf(
+                'weighted tardiness %d, sum of completions %d, %.1f s, %d iterations',
+                $late,
+                $flow,
+                (hrtime(true) - $began) / 1e9,
+                $found->iterations,
+            ),
+        ];
     }
 
     private function iterations(): int

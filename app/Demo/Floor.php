@@ -41,8 +41,10 @@ final class Floor
 
     public function __construct(private readonly GoodsIn $goodsIn, private readonly IssueComponents $issueComponents,
         private readonly StartStep $start,
-        private readonly ReportStep $report, private readonly ReceiveOrder $receive, private readonly ShipLines $shipLines)
-    {
+        private readonly ReportStep $report,
+        private readonly ReceiveOrder $receive,
+        private readonly ShipLines $shipLines,
+    ) {
     }
 
     /** @param  callable(Role): Person  $as */
@@ -57,9 +59,18 @@ final class Floor
     public function goodsIn(int $left): void
     {
         $places = Place::query()->pluck('id', 'code');
-        foreach (Purchase::query()->with('item')->where('is_open', true)->where('expected_on', '<=', CarbonImmutable::now()->toDateString())
-            ->orderBy('id')->get() as $purchase) {
-            if ($this->dice->chance(18) || ($left < 8 && in_array($purchase->item->number, ['CAST-48', 'GATE-40'], true))) {
+        foreach (
+            Purchase::query()
+                ->with('item')
+                ->where('is_open', true)
+                ->where('expected_on', '<=', CarbonImmutable::now()->toDateString())
+                ->orderBy('id')
+                ->get() as $purchase
+        ) {
+            if (
+                $this->dice->chance(18)
+                || ($left < 8 && in_array($purchase->item->number, ['CAST-48', 'GATE-40'], true))
+            ) {
                 continue;
             }
             $this->tries->of(fn () => $this->bookIn($purchase, $places, $left));
@@ -71,9 +82,18 @@ final class Floor
     {
         $rack = in_array(substr($purchase->item->number, 0, 3), ['SS-', 'BAR', 'ROD', 'TUB'], true);
         $lot = $purchase->item->isTracked() ? ($rack ? 'H-' : 'N-').(8000 + ++$this->lots) : '';
-        $arrival = new Arrival(expiresOn: $purchase->item->number === 'GREASE-4'
-            ? CarbonImmutable::now()->addDays($left < 60 ? 70 : 500)->toDateString() : null);
-        $this->goodsIn->handle($purchase->item_id, Amount::plain($purchase->quantity), null, Amount::plain($purchase->price),
+        $arrival = new Arrival(
+            expiresOn: $purchase->item->number === 'GREASE-4'
+                ? CarbonImmutable::now()
+                    ->addDays($left < 60 ? 70 : 500)
+                    ->toDateString()
+                : null,
+        );
+        $this->goodsIn->handle(
+            $purchase->item_id,
+            Amount::plain($purchase->quantity),
+            null,
+            Amount::plain($purchase->price),
             $places[$rack ? 'RACK' : 'STORES'],
             $lot,
             $purchase->id,
@@ -85,14 +105,25 @@ final class Floor
     /** The storekeeper issues to released orders what is there; some of the last day's still wait. */
     public function issue(int $left): void
     {
-        foreach (Order::query()->whereIn('state', OrderState::IN_THE_SHOP)->where('is_held', false)->orderBy('rank')->orderBy('due_on')
-            ->orderBy('id')->get() as $order) {
+        foreach (
+            Order::query()
+                ->whereIn('state', OrderState::IN_THE_SHOP)
+                ->where('is_held', false)
+                ->orderBy('rank')
+                ->orderBy('due_on')
+                ->orderBy('id')
+                ->get() as $order
+        ) {
             if ($left <= 3 && $order->released_at?->diffInDays(CarbonImmutable::now()) < 4 && $this->dice->chance(80)) {
                 continue;
             }
             $lines = [];
-            foreach (OrderComponent::query()->where('order_id', $order->id)->whereColumn('used_quantity', '<', 'planned_quantity')
-                ->get() as $component) {
+            foreach (
+                OrderComponent::query()
+                    ->where('order_id', $order->id)
+                    ->whereColumn('used_quantity', '<', 'planned_quantity')
+                    ->get() as $component
+            ) {
                 $free = $this->free($component);
                 $take = $component->openQuantity()->isGreaterThan($free) ? $free : $component->openQuantity();
                 if ($take->isPositive() && ! isset($lines[$component->item_id]) && $component->issue_by === 'hand') {
@@ -100,8 +131,15 @@ final class Floor
                 }
             }
             if ($lines !== []) {
-                $this->tries->of(fn () => $this->issueComponents->handle(array_values($lines), false, '', $this->dice->token(),
-                    ($this->as)(Role::Storekeeper)));
+                $this->tries->of(
+                    fn () => $this->issueComponents->handle(
+                        array_values($lines),
+                        false,
+                        '',
+                        $this->dice->token(),
+                        ($this->as)(Role::Storekeeper),
+                    ),
+                );
             }
         }
     }
@@ -127,7 +165,10 @@ final class Floor
             ->minus((string) $kept);
     }
 
-    /** Operators count what the plan says is done by now, start what it says is running, and hand on; last steps are received. */
+    /**
+     * Operators count what the plan says is done by now, start what it says is running, and hand on; last steps are
+     * received.
+     */
     public function work(int $left): void
     {
         $now = CarbonImmutable::now()->utc()->toDateTimeString();
@@ -144,7 +185,9 @@ final class Floor
                 continue;
             }
             $outside = $step->isOutside();
-            $back = $outside && $step->started_at !== null && $step->started_at->addDays($step->lead_time_days + ($left < 10 ? 2 : 0))->isPast();
+            $back = $outside
+                && $step->started_at !== null
+                && $step->started_at->addDays($step->lead_time_days + ($left < 10 ? 2 : 0))->isPast();
             if ($outside ? $back : $row->end_at <= $now) {
                 $this->tries->of(fn () => $this->count($step, $left));
             } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {
@@ -164,8 +207,15 @@ final class Floor
      */
     public function ship(int $left): void
     {
-        $ready = Cover::query()->with('line')->where('supply', Cover::STOCK)->where('quantity', '>', 0)
-            ->whereHas('line', fn ($line) => $line->where('promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString()))->get()
+        $ready = Cover::query()
+            ->with('line')
+            ->where('supply', Cover::STOCK)
+            ->where('quantity', '>', 0)
+            ->whereHas(
+                'line',
+                fn ($line) => $line->where('promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString()),
+            )
+            ->get()
             ->groupBy(fn (Cover $cover): int => $cover->line->customer_order_id);
         foreach ($ready as $order => $covers) {
             if ($left > 3 || $this->dice->chance(40)) {
@@ -186,24 +236,40 @@ final class Floor
     private function count(OrderStep $step, int $left): void
     {
         $todo = $step->pieces()->toDo();
-        $part = $left < 3 && $todo->isGreaterThan(2) && $this->dice
-            ->chance(60) ? $todo->dividedBy(2, 0, \Brick\Math\RoundingMode::DOWN) : $todo;
-        $scrap = $part->isGreaterThan(3) && $this->dice->chance($left < 20 ? 7 : 3) ? BigDecimal::one() : BigDecimal::zero();
+        $part = $left < 3 && $todo->isGreaterThan(2) && $this->dice->chance(60)
+                ? $todo->dividedBy(2, 0, \Brick\Math\RoundingMode::DOWN)
+                : $todo;
+        $scrap =
+            $part->isGreaterThan(3) && $this->dice->chance($left < 20 ? 7 : 3)
+                ? BigDecimal::one()
+                : BigDecimal::zero();
         $good = $part->minus($scrap);
         $last = ! OrderStep::query()->where('order_id', $step->order_id)->where('number', '>', $step->number)->exists();
         $planned = $step->time()->minutes($part);
-        $this->report->handle($step->id,
-            ['good' => Amount::plain((string) $good), 'scrap' => Amount::plain((string) $scrap), 'pass_on' => $last ? '0'
-            : Amount::plain((string) $good),
+        $this->report->handle(
+            $step->id,
+            [
+                'good' => Amount::plain((string) $good),
+                'scrap' => Amount::plain((string) $scrap),
+                'pass_on' => $last ? '0' : Amount::plain((string) $good),
                 'minutes' => $step->isOutside() ? 0 : max(1, intdiv($planned * $this->dice->between(88, 121), 100)),
-                'reason' => $scrap->isZero() ? '' : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore'])],
-            $this->dice->token(), ($this->as)(Role::Operator));
+                'reason' => $scrap->isZero()
+                    ? ''
+                    : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']),
+            ],
+            $this->dice->token(),
+            ($this->as)(Role::Operator),
+        );
     }
 
     private function partsAreThere(OrderStep $step): bool
     {
-        return ! OrderComponent::query()->where('order_id', $step->order_id)->where('step_number', '<=', $step->number)->where('issue_by', 'hand')
-            ->whereColumn('used_quantity', '<', 'planned_quantity')->exists();
+        return ! OrderComponent::query()
+            ->where('order_id', $step->order_id)
+            ->where('step_number', '<=', $step->number)
+            ->where('issue_by', 'hand')
+            ->whereColumn('used_quantity', '<', 'planned_quantity')
+            ->exists();
     }
 
     /** Good pieces go into stores; some of the last day's still stand at their last step. */

@@ -43,21 +43,54 @@ final class Office
     private bool $oneHeld = false;
 
     /** Lots the shelf is filled up in. */
-    private const LOTS = ['DRUM-20' => 4, 'DRUM-9' => 6, 'LID-20' => 8, 'LID-9' => 10, 'CAGE-20' => 4, 'CAGE-9' => 6, 'SHAFT-L' => 8,
+    private const LOTS = [
+        'DRUM-20' => 4,
+        'DRUM-9' => 6,
+        'LID-20' => 8,
+        'LID-9' => 10,
+        'CAGE-20' => 4,
+        'CAGE-9' => 6,
+        'SHAFT-L' => 8,
         'SHAFT-S' => 10,
-        'GEAR-48' => 30, 'STAND-3' => 8, 'GBOX-1' => 6, 'CTRL-3' => 8];
+        'GEAR-48' => 30,
+        'STAND-3' => 8,
+        'GBOX-1' => 6,
+        'CTRL-3' => 8,
+    ];
 
-    private const BUY = ['SS-15' => 50, 'SS-20' => 25, 'BAR-25' => 60, 'BAR-40' => 18, 'ROD-8' => 480, 'TUBE-30' => 120, 'CAST-48' => 60,
-        'BRG-25' => 60, 'MOT-120' => 12,
-        'GATE-40' => 40, 'CRANK-1' => 12, 'BOARD-3' => 20, 'HOUSE-3' => 20, 'CABLE-3' => 100, 'FOOT-1' => 192, 'BOLT-8' => 80,
-        'SEAL-D' => 60, 'GREASE-4' => 24];
+    private const BUY = [
+        'SS-15' => 50,
+        'SS-20' => 25,
+        'BAR-25' => 60,
+        'BAR-40' => 18,
+        'ROD-8' => 480,
+        'TUBE-30' => 120,
+        'CAST-48' => 60,
+        'BRG-25' => 60,
+        'MOT-120' => 12,
+        'GATE-40' => 40,
+        'CRANK-1' => 12,
+        'BOARD-3' => 20,
+        'HOUSE-3' => 20,
+        'CABLE-3' => 100,
+        'FOOT-1' => 192,
+        'BOLT-8' => 80,
+        'SEAL-D' => 60,
+        'GREASE-4' => 24,
+    ];
 
-    public function __construct(private readonly EnterCustomerOrder $enter, private readonly CoverLines $cover,
+    public function __construct(
+        private readonly EnterCustomerOrder $enter,
+        private readonly CoverLines $cover,
         private readonly MakeOrder $make,
-        private readonly ReleaseOrders $releaseOrders, private readonly ChangeOrder $change, private readonly CloseOrder $closeOrder,
-        private readonly LoadByRank $loadByRank, private readonly RaisePurchases $raise,
-        private readonly ChangePurchase $changePurchase, private readonly WorkedDays $days)
-    {
+        private readonly ReleaseOrders $releaseOrders,
+        private readonly ChangeOrder $change,
+        private readonly CloseOrder $closeOrder,
+        private readonly LoadByRank $loadByRank,
+        private readonly RaisePurchases $raise,
+        private readonly ChangePurchase $changePurchase,
+        private readonly WorkedDays $days,
+    ) {
     }
 
     /** @param  callable(Role): Person  $as */
@@ -73,7 +106,11 @@ final class Office
     {
         $orders = $left > 30 ? ($this->dice->chance(14) ? 1 : 0) : 1;
         for ($i = 0; $i < $orders; $i++) {
-            $customer = Customer::query()->where('number', '<>', '')->orderBy('number')->offset($this->dice->between(0, 9))->firstOrFail();
+            $customer = Customer::query()
+                ->where('number', '<>', '')
+                ->orderBy('number')
+                ->offset($this->dice->between(0, 9))
+                ->firstOrFail();
             // one of the last days' asks for more motors than anybody has ordered
             $big = $left <= 6 && ! $this->bigOneCame;
             $this->bigOneCame = $this->bigOneCame || $big;
@@ -113,12 +150,20 @@ final class Office
         $booking = $this->enter->handle($head, $lines, $this->dice->token(), ($this->as)(Role::Sales));
         if ($covered) {
             $order = CustomerOrder::query()->with('lines')->findOrFail((int) $booking->customer_order_id);
-            $this->cover->handle(array_values($order->lines->pluck('id')->all()), CoverBy::StockThenOrder, null, $withParts,
-                $this->dice->token(), ($this->as)(Role::Sales));
+            $this->cover->handle(
+                array_values($order->lines->pluck('id')->all()),
+                CoverBy::StockThenOrder,
+                null,
+                $withParts,
+                $this->dice->token(),
+                ($this->as)(Role::Sales),
+            );
         }
     }
 
-    /** Lines that scrap or a late change left open are covered again at the end of the week; the last ones still wait. */
+    /**
+     * Lines that scrap or a late change left open are covered again at the end of the week; the last ones still wait.
+     */
     public function coverAgain(CarbonImmutable $day, int $left): void
     {
         if (! $day->isFriday() || $left < 5) {
@@ -139,9 +184,17 @@ final class Office
     {
         $there = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
             ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_time_days')
-            ->selectRaw("i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_time_days, COALESCE(SUM(b.quantity), 0) + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0) FROM purchases p WHERE p.item_id = i.id AND p.is_open)
-                + (SELECT COALESCE(SUM(o.quantity - o.received_quantity), 0) FROM orders o WHERE o.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
-                - (SELECT COALESCE(SUM(GREATEST(c.planned_quantity - c.used_quantity, 0)), 0) FROM order_components c JOIN orders o ON o.id = c.order_id WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity")
+            ->selectRaw(
+                "i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_time_days,
+                COALESCE(SUM(b.quantity), 0)
+                + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0)
+                    FROM purchases p WHERE p.item_id = i.id AND p.is_open)
+                + (SELECT COALESCE(SUM(o.quantity - o.received_quantity), 0)
+                    FROM orders o WHERE o.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
+                - (SELECT COALESCE(SUM(GREATEST(c.planned_quantity - c.used_quantity, 0)), 0)
+                    FROM order_components c JOIN orders o ON o.id = c.order_id
+                    WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity",
+            )
             ->get();
         $buy = [];
         foreach ($there as $item) {
@@ -149,14 +202,29 @@ final class Office
                 continue;
             }
             if (isset(self::LOTS[$item->number])) {
-                $this->tries->of(fn () => $this->make->handle($item->id, (string) self::LOTS[$item->number], null,
-                    $this->days->from(CarbonImmutable::now()->addDays(22)),
-                    false,
-                    $this->dice->token(),
-                    ($this->as)(Role::Planner)));
-            } elseif (isset(self::BUY[$item->number])
-                && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))) {
-                $buy[] = new PurchaseLine($item->id, (string) self::BUY[$item->number], null, (string) BigDecimal::of($item->cost)->multipliedBy($this->dice->between(96, 106))->dividedBy(100, 4));
+                $this->tries->of(
+                    fn () => $this->make->handle(
+                        $item->id,
+                        (string) self::LOTS[$item->number],
+                        null,
+                        $this->days->from(CarbonImmutable::now()->addDays(22)),
+                        false,
+                        $this->dice->token(),
+                        ($this->as)(Role::Planner),
+                    ),
+                );
+            } elseif (
+                isset(self::BUY[$item->number])
+                && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))
+            ) {
+                $buy[] = new PurchaseLine(
+                    $item->id,
+                    (string) self::BUY[$item->number],
+                    null,
+                    (string) BigDecimal::of($item->cost)
+                        ->multipliedBy($this->dice->between(96, 106))
+                        ->dividedBy(100, 4),
+                );
             }
         }
         if ($buy !== []) {
@@ -194,7 +262,13 @@ final class Office
         $inShop = $shop->orders->filter(fn ($order): bool => $order->state !== OrderState::Firm->value)->count();
         foreach ($shop->orders as $order) {
             $soon = $order->due_on === null || CarbonImmutable::parse($order->due_on)->subDays(27)->isPast();
-            if ($order->state !== OrderState::Firm->value || ! $soon || $inShop >= 28 || $order->is_held || ($left < 2 && $this->dice->chance(75))) {
+            if (
+                $order->state !== OrderState::Firm->value
+                || ! $soon
+                || $inShop >= 28
+                || $order->is_held
+                || ($left < 2 && $this->dice->chance(75))
+            ) {
                 continue;
             }
             $short = $shop->shortParts($order->id) !== [];
@@ -205,8 +279,14 @@ final class Office
                 continue;
             }
             if (! $short || $this->dice->chance(8)) {
-                $this->tries->of(fn () => $this->releaseOrders->handle([$order->id], $short ? 'parts promised for the end of the week' : null,
-                    $this->dice->token(), ($this->as)(Role::Supervisor)));
+                $this->tries->of(
+                    fn () => $this->releaseOrders->handle(
+                        [$order->id],
+                        $short ? 'parts promised for the end of the week' : null,
+                        $this->dice->token(),
+                        ($this->as)(Role::Supervisor),
+                    ),
+                );
                 $inShop++;
             }
         }
@@ -215,8 +295,18 @@ final class Office
     private function hold(int $id): void
     {
         $order = Order::query()->findOrFail($id);
-        $this->change->head($order->id, $order->version, ['quantity' => Amount::plain($order->quantity), 'due_on' => $order->due_on,
-            'rank' => $order->rank, 'is_held' => true], $this->dice->token(), ($this->as)(Role::Supervisor));
+        $this->change->head(
+            $order->id,
+            $order->version,
+            [
+                'quantity' => Amount::plain($order->quantity),
+                'due_on' => $order->due_on,
+                'rank' => $order->rank,
+                'is_held' => true,
+            ],
+            $this->dice->token(),
+            ($this->as)(Role::Supervisor),
+        );
     }
 
     /** The supervisor begins the day with a plan by rank. */

@@ -96,20 +96,63 @@ final class Stores
     public function thisMorning(): void
     {
         $this->tries->of($this->miscount(...));
-        $orders = Order::query()->whereIn('state', OrderState::IN_THE_SHOP)->where('is_held', false)->whereHas('components', fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'))->orderBy('rank')->orderBy('due_on')->limit(5)->pluck('id')->all();
+        $orders = Order::query()
+            ->whereIn('state', OrderState::IN_THE_SHOP)
+            ->where('is_held', false)
+            ->whereHas(
+                'components',
+                fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'),
+            )
+            ->orderBy('rank')
+            ->orderBy('due_on')
+            ->limit(5)
+            ->pluck('id')
+            ->all();
         $this->tries->of(function () use ($orders): void {
-            $slip = app(ProposeSlip::class)->handle(array_map(intval(...), array_slice($orders, 0, 3)), 'whole', null, $this->token(), ($this->as)(Role::Storekeeper));
-            app(KeepSlip::class)->handle($slip->id, $slip->version, [], 'trolley by the laser', null, ($this->as)(Role::Storekeeper));
-            $first = DB::table('slip_splits AS s')->join('slip_lines AS l', 'l.id', 's.slip_line_id')->where('l.slip_id', $slip->id)->value('s.id');
+            $slip = app(ProposeSlip::class)->handle(
+                array_map(intval(...), array_slice($orders, 0, 3)),
+                'whole',
+                null,
+                $this->token(),
+                ($this->as)(Role::Storekeeper),
+            );
+            app(KeepSlip::class)->handle(
+                $slip->id,
+                $slip->version,
+                [],
+                'trolley by the laser',
+                null,
+                ($this->as)(Role::Storekeeper),
+            );
+            $first = DB::table('slip_splits AS s')
+                ->join('slip_lines AS l', 'l.id', 's.slip_line_id')
+                ->where('l.slip_id', $slip->id)
+                ->value('s.id');
             $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], ($this->as)(Role::Storekeeper));
         });
         $this->tries->of(function (): void {
             $motor = Item::query()->where('number', 'BRG-25')->firstOrFail();
-            $order = Order::query()->where('state', 'firm')->whereHas('components', fn ($part) => $part->where('item_id', $motor->id))->orderByDesc('due_on')->firstOrFail();
-            app(ReserveStock::class)->handle($order->id, $motor->id, '', '2', 'the customer was promised these by phone', $this->token(), ($this->as)(Role::Supervisor));
+            $order = Order::query()
+                ->where('state', 'firm')
+                ->whereHas('components', fn ($part) => $part->where('item_id', $motor->id))
+                ->orderByDesc('due_on')
+                ->firstOrFail();
+            app(ReserveStock::class)->handle(
+                $order->id,
+                $motor->id,
+                '',
+                '2',
+                'the customer was promised these by phone',
+                $this->token(),
+                ($this->as)(Role::Supervisor),
+            );
         });
         $this->tries->of(function (): void {
-            $purchase = Purchase::query()->where('is_open', true)->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())->orderBy('expected_on')->firstOrFail();
+            $purchase = Purchase::query()
+                ->where('is_open', true)
+                ->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())
+                ->orderBy('expected_on')
+                ->firstOrFail();
             app(ChangePurchase::class)->date(
                 $purchase->id,
                 app(WorkedDays::class)->from(CarbonImmutable::parse($purchase->expected_on)->subDays(2)),
@@ -124,12 +167,33 @@ final class Stores
     /** Questions are answered within two days; the newest still wait. */
     private function questions(int $left): void
     {
-        foreach (Question::query()->whereNull('answered_at')
-            ->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 4))
-            ->get() as $question) {
-            $this->tries->of(fn () => $question->kind === 'short' && $left <= 12 && $left > 4 && ! Order::query()->whereNotNull('remake_of_id')->exists()
-                ? app(CureShort::class)->handle((int) $question->order_id, Order::query()->findOrFail($question->order_id)->version, 'remake', Amount::plain($question->open_quantity), '', $this->token(), ($this->as)(Role::Supervisor))
-                : app(AnswerQuestion::class)->handle($question->id, $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.', $this->token(), ($this->as)(Role::Supervisor)));
+        foreach (
+            Question::query()
+                ->whereNull('answered_at')
+                ->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 4))
+                ->get() as $question
+        ) {
+            $this->tries->of(
+                fn () => $question->kind === 'short'
+                && $left <= 12
+                && $left > 4
+                && ! Order::query()->whereNotNull('remake_of_id')->exists()
+                    ? app(CureShort::class)->handle(
+                        (int) $question->order_id,
+                        Order::query()->findOrFail($question->order_id)->version,
+                        'remake',
+                        Amount::plain($question->open_quantity),
+                        '',
+                        $this->token(),
+                        ($this->as)(Role::Supervisor),
+                    )
+                    : app(AnswerQuestion::class)->handle(
+                        $question->id,
+                        $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.',
+                        $this->token(),
+                        ($this->as)(Role::Supervisor),
+                    ),
+            );
         }
     }
 
@@ -137,24 +201,52 @@ final class Stores
     private function refit(): void
     {
         $customer = Customer::query()->where('number', 'K-09')->firstOrFail();
-        $ordered = app(EnterCustomerOrder::class)->handle(['customer_id' => $customer->id, 'reference' => 'our drum of 2019', 'ship_to' => ''],
-            [[
-                'item' => 'REFIT-9',
-                'quantity' => '1',
-                'unit' => null,
-                'promised_on' => app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(30)),
-                'price' => null,
-            ]],
+        $ordered = app(EnterCustomerOrder::class)->handle(
+            ['customer_id' => $customer->id, 'reference' => 'our drum of 2019', 'ship_to' => ''],
+            [
+                [
+                    'item' => 'REFIT-9',
+                    'quantity' => '1',
+                    'unit' => null,
+                    'promised_on' => app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(30)),
+                    'price' => null,
+                ],
+            ],
             $this->token(),
-            ($this->as)(Role::Sales));
-        $line = (int) DB::table('customer_order_lines')->where('customer_order_id', $ordered->customer_order_id)->value('id');
-        app(CoverLines::class)->handle([$line], CoverBy::NewOrder, null, false, $this->token(), ($this->as)(Role::Sales));
-        app(GoodsIn::class)->handle(Item::query()->where('number', 'DRUM-9')->firstOrFail()->id, '1', null, '0', Place::query()->where('code', 'STORES')->firstOrFail()->id, 'JH-2019', null, $this->token(), ($this->as)(Role::Storekeeper), new Arrival(owner: $customer->id));
+            ($this->as)(Role::Sales),
+        );
+        $line = (int) DB::table('customer_order_lines')
+            ->where('customer_order_id', $ordered->customer_order_id)
+            ->value('id');
+        app(CoverLines::class)->handle(
+            [$line],
+            CoverBy::NewOrder,
+            null,
+            false,
+            $this->token(),
+            ($this->as)(Role::Sales),
+        );
+        app(GoodsIn::class)->handle(
+            Item::query()->where('number', 'DRUM-9')->firstOrFail()->id,
+            '1',
+            null,
+            '0',
+            Place::query()->where('code', 'STORES')->firstOrFail()->id,
+            'JH-2019',
+            null,
+            $this->token(),
+            ($this->as)(Role::Storekeeper),
+            new Arrival(owner: $customer->id),
+        );
     }
 
     private function close(): void
     {
-        app(ClosePeriod::class)->handle(CarbonImmutable::now()->subMonthNoOverflow()->endOfMonth()->toDateString(), $this->token(), ($this->as)(Role::CostClerk));
+        app(ClosePeriod::class)->handle(
+            CarbonImmutable::now()->subMonthNoOverflow()->endOfMonth()->toDateString(),
+            $this->token(),
+            ($this->as)(Role::CostClerk),
+        );
     }
 
     private function lateFreight(): void
@@ -173,7 +265,11 @@ final class Stores
 
     private function scrap(): void
     {
-        $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', 'BRG-25'))->where('quantity', '>', 4)->where('condition', 'free')->first();
+        $balance = Balance::query()
+            ->whereHas('item', fn ($item) => $item->where('number', 'BRG-25'))
+            ->where('quantity', '>', 4)
+            ->where('condition', 'free')
+            ->first();
         if ($balance !== null) {
             $this->tries->of(fn () => app(ScrapStock::class)->handle(
                 $balance->id,
@@ -189,11 +285,33 @@ final class Stores
     private function wrongLot(): void
     {
         $done = false;
-        foreach (Move::query()->whereNotNull('component_id')->where('lot_id', '>', 0)->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))->orderByDesc('id')->limit(60)->get() as $move) {
-            $other = DB::table('balances AS b')->join('lots AS l', 'l.id', 'b.lot_id')->where('b.item_id', $move->item_id)->where('b.lot_id', '<>', $move->lot_id)->where('b.condition', 'free')->where('b.owner_id', 0)->where('b.quantity', '>=', $move->quantity)->value('l.code');
+        foreach (
+            Move::query()
+                ->whereNotNull('component_id')
+                ->where('lot_id', '>', 0)
+                ->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))
+                ->orderByDesc('id')
+                ->limit(60)
+                ->get() as $move
+        ) {
+            $other = DB::table('balances AS b')
+                ->join('lots AS l', 'l.id', 'b.lot_id')
+                ->where('b.item_id', $move->item_id)
+                ->where('b.lot_id', '<>', $move->lot_id)
+                ->where('b.condition', 'free')
+                ->where('b.owner_id', 0)
+                ->where('b.quantity', '>=', $move->quantity)
+                ->value('l.code');
             if (! $done && is_string($other)) {
                 $this->tries->of(function () use ($move, $other, &$done): void {
-                    app(CorrectLot::class)->handle($move->id, $other, null, 'read off the label on the part', $this->token(), ($this->as)(Role::Storekeeper));
+                    app(CorrectLot::class)->handle(
+                        $move->id,
+                        $other,
+                        null,
+                        'read off the label on the part',
+                        $this->token(),
+                        ($this->as)(Role::Storekeeper),
+                    );
                     $done = true;
                 });
             }
@@ -202,30 +320,94 @@ final class Stores
 
     private function split(): void
     {
-        $order = Order::query()->where('state', 'firm')->where('quantity', '>=', 6)->whereDoesntHave('covers')->orderByDesc('due_on')->firstOrFail();
-        app(SplitOrder::class)->handle($order->id, $order->version, '3', 'the first three are wanted sooner', $this->token(), ($this->as)(Role::Planner));
+        $order = Order::query()
+            ->where('state', 'firm')
+            ->where('quantity', '>=', 6)
+            ->whereDoesntHave('covers')
+            ->orderByDesc('due_on')
+            ->firstOrFail();
+        app(SplitOrder::class)->handle(
+            $order->id,
+            $order->version,
+            '3',
+            'the first three are wanted sooner',
+            $this->token(),
+            ($this->as)(Role::Planner),
+        );
     }
 
-    /** A bin is counted wrong, an operator's count finds too little there, the bin is counted again: the question stays for a person. */
+    /**
+     * A bin is counted wrong, an operator's count finds too little there, the bin is counted again: the question stays
+     * for a person.
+     */
     private function miscount(): void
     {
-        $first = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))->join('plan_orders AS p', 'p.order_id', 'o.id')
-            ->where('p.plan_id', Plan::LIVE)->where('c.issue_by', 'backflush')->where('o.state', 'firm')->where('o.is_held', false)->where('p.readiness', '<>', 'stuck')->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
-            ->orderBy('p.place_in_rank')->value('c.id');
+        $first = DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
+            ->join('plan_orders AS p', 'p.order_id', 'o.id')
+            ->where('p.plan_id', Plan::LIVE)
+            ->where('c.issue_by', 'backflush')
+            ->where('o.state', 'firm')
+            ->where('o.is_held', false)
+            ->where('p.readiness', '<>', 'stuck')
+            ->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
+            ->orderBy('p.place_in_rank')
+            ->value('c.id');
         $component = OrderComponent::query()->findOrFail($first);
-        app(ReleaseOrders::class)->handle([$component->order_id], 'the drums come this afternoon', $this->token(), ($this->as)(Role::Supervisor));
-        $balance = Balance::query()->where('item_id', $component->item_id)->where('quantity', '>', 1)->where('condition', 'free')->firstOrFail();
+        app(ReleaseOrders::class)->handle(
+            [$component->order_id],
+            'the drums come this afternoon',
+            $this->token(),
+            ($this->as)(Role::Supervisor),
+        );
+        $balance = Balance::query()
+            ->where('item_id', $component->item_id)
+            ->where('quantity', '>', 1)
+            ->where('condition', 'free')
+            ->firstOrFail();
         $before = Amount::plain($balance->quantity);
-        $step = OrderStep::query()->where('order_id', $component->order_id)->where('number', $component->step_number)->firstOrFail();
-        app(CountBalance::class)->handle($balance->id, '1', 'counted the wrong bin', $this->token(), ($this->as)(Role::Storekeeper));
-        app(ReportStep::class)->handle($step->id, ['good' => '1', 'scrap' => '0', 'pass_on' => '0', 'minutes' => 35, 'reason' => ''], $this->token(), ($this->as)(Role::Operator));
-        app(CountBalance::class)->handle($balance->id, $before, 'the right bin this time', $this->token(), ($this->as)(Role::Storekeeper));
+        $step = OrderStep::query()
+            ->where('order_id', $component->order_id)
+            ->where('number', $component->step_number)
+            ->firstOrFail();
+        app(CountBalance::class)->handle(
+            $balance->id,
+            '1',
+            'counted the wrong bin',
+            $this->token(),
+            ($this->as)(Role::Storekeeper),
+        );
+        app(ReportStep::class)->handle(
+            $step->id,
+            ['good' => '1', 'scrap' => '0', 'pass_on' => '0', 'minutes' => 35, 'reason' => ''],
+            $this->token(),
+            ($this->as)(Role::Operator),
+        );
+        app(CountBalance::class)->handle(
+            $balance->id,
+            $before,
+            'the right bin this time',
+            $this->token(),
+            ($this->as)(Role::Storekeeper),
+        );
     }
 
     private function condition(): void
     {
-        foreach ([['BOARD-3', Condition::InInspection, 'one failed at the bench'], ['SS-20', Condition::Blocked, 'scratched by the strap'], ['GREASE-4', Condition::Blocked, 'cartridge leaks']] as [$number, $to, $why]) {
-            $balance = Balance::query()->whereHas('item', fn ($item) => $item->where('number', $number))->where('quantity', '>', 1)->where('condition', 'free')->orderByDesc('lot_id')->first();
+        foreach (
+            [
+                ['BOARD-3', Condition::InInspection, 'one failed at the bench'],
+                ['SS-20', Condition::Blocked, 'scratched by the strap'],
+                ['GREASE-4', Condition::Blocked, 'cartridge leaks'],
+            ] as [$number, $to, $why]
+        ) {
+            $balance = Balance::query()
+                ->whereHas('item', fn ($item) => $item->where('number', $number))
+                ->where('quantity', '>', 1)
+                ->where('condition', 'free')
+                ->orderByDesc('lot_id')
+                ->first();
             if ($balance !== null) {
                 $this->tries->of(fn () => app(ChangeCondition::class)->handle(
                     $balance->id,

@@ -19,10 +19,14 @@ final class Story
 
     private readonly Dice $dice;
 
-    public function __construct(private readonly ImportFolder $import, private readonly KeepUp $plan, private readonly Office $office,
-        private readonly Floor $floor, private readonly Stores $stores)
-    {
-        $this->tries = new Tries;
+    public function __construct(
+        private readonly ImportFolder $import,
+        private readonly KeepUp $plan,
+        private readonly Office $office,
+        private readonly Floor $floor,
+        private readonly Stores $stores,
+    ) {
+        $this->tries = new Tries();
         $this->dice = new Dice(self::SEED);
     }
 

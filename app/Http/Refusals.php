@@ -23,7 +23,9 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Throwable;
 
-/** The one place where what cannot be done becomes an answer: back, what was typed kept, a sentence beside the field. */
+/**
+ * The one place where what cannot be done becomes an answer: back, what was typed kept, a sentence beside the field.
+ */
 final class Refusals
 {
     /** Never given back into a form. */
@@ -32,17 +34,35 @@ final class Refusals
     public static function render(Exceptions $exceptions): void
     {
         $exceptions->dontReport(Refusal::class);
-        $exceptions->map(fn (PostTooLargeException $tooMuch): HttpException => new HttpException(413, 'That was more than '
-            .Upload::words().', which is the most that can be sent at once. Nothing of it was taken in. Send it in parts.', $tooMuch));
-        $exceptions->render(fn (Refusal $refusal, Request $request) => self::back($request,
-            $refusal instanceof Refused ? $refusal->reasons : [$refusal->getMessage()]));
-        $exceptions->render(fn (ValidationException $wrong, Request $request) => self::back($request,
-            array_map(fn (array $says): string => $says[0], $wrong->errors())));
+        $exceptions->map(
+            fn (PostTooLargeException $tooMuch): HttpException => new HttpException(
+                413,
+                'That was more than '
+                    .Upload::words()
+                    .', which is the most that can be sent at once. Nothing of it was taken in. Send it in parts.',
+                $tooMuch,
+            ),
+        );
+        $exceptions->render(
+            fn (Refusal $refusal, Request $request) => self::back(
+                $request,
+                $refusal instanceof Refused ? $refusal->reasons : [$refusal->getMessage()],
+            ),
+        );
+        $exceptions->render(
+            fn (ValidationException $wrong, Request $request) => self::back(
+                $request,
+                array_map(fn (array $says): string => $says[0], $wrong->errors()),
+            ),
+        );
         $exceptions->render(fn (AuthenticationException $gone, Request $request) => self::loginFirst($request));
         $exceptions->render(fn (NotFoundHttpException $gone, Request $request) => self::gone($gone, $request));
         // Laravel turns a token mismatch into a 419 before it gets here
-        $exceptions->render(fn (HttpException $gone, Request $request) => $gone->getPrevious() instanceof TokenMismatchException
-            ? self::tokenGone($request) : null);
+        $exceptions->render(
+            fn (HttpException $gone, Request $request) => $gone->getPrevious() instanceof TokenMismatchException
+                ? self::tokenGone($request)
+                : null,
+        );
         $exceptions->render(fn (Throwable $failure, Request $request) => self::afterBooking($failure, $request));
     }
 
@@ -91,7 +111,10 @@ final class Refusals
     private static function loginFirst(Request $request): JsonResponse|RedirectResponse
     {
         if ($request->expectsJson()) {
-            return response()->json(['refused' => ['You are logged out. Log in again, then send it once more: nothing was done yet.']], 401);
+            return response()->json(
+                ['refused' => ['You are logged out. Log in again, then send it once more: nothing was done yet.']],
+                401,
+            );
         }
         self::keep($request);
 
@@ -108,7 +131,10 @@ final class Refusals
                 : self::loginFirst($request);
         }
         if ($request->expectsJson()) {
-            return response()->json(['refused' => ['The page had been open for long. Open it again: nothing was done yet.']], 419);
+            return response()->json(
+                ['refused' => ['The page had been open for long. Open it again: nothing was done yet.']],
+                419,
+            );
         }
         if (! FormMark::isOf($request->input('_by'), $user)) {
             return back()->withErrors([
@@ -116,8 +142,11 @@ final class Refusals
             ]);
         }
 
-        return back()->withInput(self::typed($request))
-            ->withErrors(['refused' => 'The page had been open for long, so nothing was booked. What you typed is still here: send it again.']);
+        return back()
+            ->withInput(self::typed($request))
+            ->withErrors([
+                'refused' => 'The page had been open for long, so nothing was booked. What you typed is still here: send it again.',
+            ]);
     }
 
     /** What was typed survives the login of the same person: it is put back on the page it was typed on. */

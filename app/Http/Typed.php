@@ -49,6 +49,8 @@ final readonly class Typed
     {
         $errors = session('errors');
 
-        return $this->isMine() && $errors instanceof ViewErrorBag && $errors->has($field) ? $errors->first($field) : null;
+        return $this->isMine() && $errors instanceof ViewErrorBag && $errors->has($field)
+            ? $errors->first($field)
+            : null;
     }
 }

@@ -39,7 +39,10 @@ class RunImport implements ShouldQueue
             glob("{$row->folder}/*") ?: []));
         $this->keep(['state' => 'running', 'doing' => 'Reading', 'lines_total' => $lines]);
         try {
-            $result = $import->handle($row->folder, Person::query()->findOrFail($row->user_id), function (string $doing, int $done): void {
+            $result = $import->handle($row->folder, Person::query()->findOrFail($row->user_id), function (
+                string $doing,
+                int $done,
+            ): void {
                 $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
             });
             $this->keep([
@@ -52,14 +55,21 @@ class RunImport implements ShouldQueue
             $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => $refused->count,
                 'problems' => json_encode($refused->problems)]);
         } catch (Refusal $refused) {
-            $this->keep(['state' => 'refused', 'doing' => "Nothing was imported: {$refused->getMessage()}", 'problem_count' => 1,
-                'problems' => json_encode([new Problem('', 0, '', $refused->getMessage())])]);
+            $this->keep([
+                'state' => 'refused',
+                'doing' => "Nothing was imported: {$refused->getMessage()}",
+                'problem_count' => 1,
+                'problems' => json_encode([new Problem('', 0, '', $refused->getMessage())]),
+            ]);
         }
     }
 
     public function failed(\Throwable $failure): void
     {
-        $this->keep(['state' => 'failed', 'doing' => 'The import broke off and nothing of it was written. The log says why.']);
+        $this->keep([
+            'state' => 'failed',
+            'doing' => 'The import broke off and nothing of it was written. The log says why.',
+        ]);
     }
 
     /** @param  array<string, mixed>  $values */

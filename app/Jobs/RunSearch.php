@@ -60,7 +60,13 @@ class RunSearch implements ShouldQueue
             return;
         }
         $name = 'Search of '.now(config()->string('pace.zone'))->format('H:i');
-        $plan = $whatIf->found($name, "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.", Person::query()->findOrFail($row->user_id), $found->schedule->steps, $facts);
+        $plan = $whatIf->found(
+            $name,
+            "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.",
+            Person::query()->findOrFail($row->user_id),
+            $found->schedule->steps,
+            $facts,
+        );
         $this->end([
             'plan_id' => $plan->id,
             'cost' => $found->cost,
@@ -91,7 +97,12 @@ class RunSearch implements ShouldQueue
             $ran = microtime(true) - $began;
             if ($ran >= $next) {
                 $next = $ran + 0.4;
-                $this->keep(['cost' => $cost, 'cost_before' => $before, 'iterations' => $iterations, 'ran' => round($ran, 1)]);
+                $this->keep([
+                    'cost' => $cost,
+                    'cost_before' => $before,
+                    'iterations' => $iterations,
+                    'ran' => round($ran, 1),
+                ]);
                 if ((bool) DB::table('searches')->where('id', $this->searchId)->value('stop')) {
                     return false;
                 }
@@ -104,6 +115,9 @@ class RunSearch implements ShouldQueue
     /** @param  array<string, mixed>  $values */
     private function keep(array $values): void
     {
-        DB::connection(config()->string('pace.progress_connection'))->table('searches')->where('id', $this->searchId)->update([...$values, 'updated_at' => now()]);
+        DB::connection(config()->string('pace.progress_connection'))
+            ->table('searches')
+            ->where('id', $this->searchId)
+            ->update([...$values, 'updated_at' => now()]);
     }
 }

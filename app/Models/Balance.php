@@ -43,7 +43,13 @@ class Balance extends Model
 
     public function key(): StockKey
     {
-        return new StockKey($this->item_id, $this->place_id, $this->lot_id, Condition::from($this->condition), $this->owner_id);
+        return new StockKey(
+            $this->item_id,
+            $this->place_id,
+            $this->lot_id,
+            Condition::from($this->condition),
+            $this->owner_id,
+        );
     }
 
     /** @return array{key: StockKey, quantity: BigDecimal} */

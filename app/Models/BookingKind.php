@@ -100,19 +100,39 @@ enum BookingKind: string
         };
     }
 
-    /** Openings are counted again, changes changed back, what is down or away or held is ended; plans have an undo of their own. */
+    /**
+     * Openings are counted again, changes changed back, what is down or away or held is ended; plans have an undo of
+     * their own.
+     */
     public function isReversible(): bool
     {
-        return ! $this->isOfPlan() && ! in_array($this, [self::Reversal, self::LinesReversed, self::LotCorrected, self::Import, self::OrderChanged, self::Ranked, self::Purchased, self::PurchaseChanged,
-            self::Reserved,
-            self::LotDated,
-            self::BackChanged,
-            self::Split,
-            self::Answer,
-            self::PeriodClosed,
-            self::Person,
-            self::CustomerLineChanged,
-            self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld], true);
+        return ! $this->isOfPlan()
+            && ! in_array(
+                $this,
+                [
+                    self::Reversal,
+                    self::LinesReversed,
+                    self::LotCorrected,
+                    self::Import,
+                    self::OrderChanged,
+                    self::Ranked,
+                    self::Purchased,
+                    self::PurchaseChanged,
+                    self::Reserved,
+                    self::LotDated,
+                    self::BackChanged,
+                    self::Split,
+                    self::Answer,
+                    self::PeriodClosed,
+                    self::Person,
+                    self::CustomerLineChanged,
+                    self::CalendarChanged,
+                    self::Downtime,
+                    self::Absence,
+                    self::PromiseHeld,
+                ],
+                true,
+            );
     }
 
     /** Its lines stand by themselves and can be taken back one by one. */

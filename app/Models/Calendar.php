@@ -40,8 +40,18 @@ class Calendar extends Model
     {
         return new WorkingCalendar(
             config()->string('pace.zone'),
-            array_values($this->shifts->map(fn (Shift $shift): CoreShift => new CoreShift(max(1, min(7, $shift->weekday)),
-                $shift->from_time, $shift->to_time, $shift->is_break))->all()),
+            array_values(
+                $this->shifts
+                    ->map(
+                        fn (Shift $shift): CoreShift => new CoreShift(
+                            max(1, min(7, $shift->weekday)),
+                            $shift->from_time,
+                            $shift->to_time,
+                            $shift->is_break,
+                        ),
+                    )
+                    ->all(),
+            ),
             array_values($this->days->map(fn (CalendarDay $day): DayException => $day->toCore())->all()),
         );
     }

@@ -40,7 +40,12 @@ class CalendarDay extends Model
     public function toCore(): DayException
     {
         return match (true) {
-            $this->kind === 'overtime' => DayException::overtime($this->date, $this->from_time, $this->to_time, $this->name),
+            $this->kind === 'overtime' => DayException::overtime(
+                $this->date,
+                $this->from_time,
+                $this->to_time,
+                $this->name,
+            ),
             $this->from_time === '' => DayException::closed($this->date, $this->name),
             default => DayException::closedBetween($this->date, $this->from_time, $this->to_time, $this->name),
         };

@@ -48,6 +48,8 @@ class Cover extends Model
     /** What of an item's stock is promised to customer lines. */
     public static function promisedFromStock(int $item): BigDecimal
     {
-        return BigDecimal::of((string) self::query()->where('item_id', $item)->where('supply', self::STOCK)->sum('quantity'));
+        return BigDecimal::of(
+            (string) self::query()->where('item_id', $item)->where('supply', self::STOCK)->sum('quantity'),
+        );
     }
 }

@@ -83,7 +83,9 @@ class Item extends Model
      */
     public function quantity(string $typed, ?string $unit = null): Quantity
     {
-        return $unit === null || $unit === $this->unit->code ? Quantity::of($typed, $this->unit->toCore()) : $this->conversion($unit)->toStock($typed);
+        return $unit === null || $unit === $this->unit->code
+            ? Quantity::of($typed, $this->unit->toCore())
+            : $this->conversion($unit)->toStock($typed);
     }
 
     /** @throws QuantityRefused */
@@ -94,7 +96,12 @@ class Item extends Model
         }
         foreach ($this->units as $other) {
             if ($other->unit->code === $unit) {
-                return Conversion::of($other->unit->toCore(), $this->unit->toCore(), (string) $other->p, (string) $other->q);
+                return Conversion::of(
+                    $other->unit->toCore(),
+                    $this->unit->toCore(),
+                    (string) $other->p,
+                    (string) $other->q,
+                );
             }
         }
         throw QuantityRefused::noConversion($unit, $this->unit->code, $this->number);

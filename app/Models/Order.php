@@ -106,8 +106,13 @@ class Order extends Model
 
     public function plannedCost(): OrderCost
     {
-        return new OrderCost($this->planned_material, $this->planned_labour, $this->planned_machine, $this->planned_overhead,
-            $this->planned_outside);
+        return new OrderCost(
+            $this->planned_material,
+            $this->planned_labour,
+            $this->planned_machine,
+            $this->planned_overhead,
+            $this->planned_outside,
+        );
     }
 
     /** What it will give in all, as its steps stand: nothing once it is cancelled. */

@@ -86,8 +86,12 @@ class OrderStep extends Model
 
     public function time(): StepTime
     {
-        return new StepTime(BigDecimal::of($this->setup_minutes), RunBasis::from($this->run_basis), BigDecimal::of($this->run_rate),
-            BigDecimal::of($this->batch));
+        return new StepTime(
+            BigDecimal::of($this->setup_minutes),
+            RunBasis::from($this->run_basis),
+            BigDecimal::of($this->run_rate),
+            BigDecimal::of($this->batch),
+        );
     }
 
     public function isOutside(): bool

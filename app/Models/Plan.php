@@ -38,7 +38,12 @@ class Plan extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_live' => 'boolean', 'computed_at' => 'immutable_datetime', 'made_at' => 'immutable_datetime', 'levers' => 'array'];
+        return [
+            'is_live' => 'boolean',
+            'computed_at' => 'immutable_datetime',
+            'made_at' => 'immutable_datetime',
+            'levers' => 'array',
+        ];
     }
 
     /**

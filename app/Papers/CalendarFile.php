@@ -12,7 +12,10 @@ use Sabre\VObject\ParseException;
 use Sabre\VObject\Property\ICalendar\DateTime;
 use Sabre\VObject\Reader;
 
-/** iCalendar (RFC 5545) in and out: schedules as feeds, working time as weekly events, holidays and overtime as single ones. */
+/**
+ * iCalendar (RFC 5545) in and out: schedules as feeds, working time as weekly events, holidays and overtime as single
+ * ones.
+ */
 final class CalendarFile
 {
     /** So many days of a repeated holiday are taken in at most. */
@@ -23,8 +26,15 @@ final class CalendarFile
     {
         $file = new VCalendar(['PRODID' => '-//Keep Pace//Schedule//EN', 'X-WR-CALNAME' => $list->title()]);
         foreach ($list->rows as $row) {
-            self::add($file, ['UID' => "step-{$row->id}@keep-pace", 'DTSTAMP' => self::utc(now()), 'DTSTART' => self::utc($row->start_at), 'DTEND' => self::utc($row->end_at),
-                'SUMMARY' => "{$row->order} {$row->number} {$row->name}", 'DESCRIPTION' => Figures::amount($row->quantity)." {$row->item_name}, {$row->ready}", 'LOCATION' => $list->centre->name]);
+            self::add($file, [
+                'UID' => "step-{$row->id}@keep-pace",
+                'DTSTAMP' => self::utc(now()),
+                'DTSTART' => self::utc($row->start_at),
+                'DTEND' => self::utc($row->end_at),
+                'SUMMARY' => "{$row->order} {$row->number} {$row->name}",
+                'DESCRIPTION' => Figures::amount($row->quantity)." {$row->item_name}, {$row->ready}",
+                'LOCATION' => $list->centre->name,
+            ]);
         }
 
         return $file->serialize();
@@ -34,23 +44,48 @@ final class CalendarFile
     public static function calendar(Calendar $calendar, CarbonImmutable $today): string
     {
         $zone = config()->string('pace.zone');
-        $file = new VCalendar(['PRODID' => '-//Keep Pace//Calendar//EN', 'X-WR-CALNAME' => $calendar->code, 'X-WR-TIMEZONE' => $zone]);
+        $file = new VCalendar([
+            'PRODID' => '-//Keep Pace//Calendar//EN',
+            'X-WR-CALNAME' => $calendar->code,
+            'X-WR-TIMEZONE' => $zone,
+        ]);
         $monday = $today->startOfWeek();
         foreach ($calendar->shifts->sortBy(['weekday', 'from_time']) as $shift) {
             $day = $monday->addDays($shift->weekday - 1);
-            $event = self::add($file, ['UID' => "shift-{$shift->id}@keep-pace", 'DTSTAMP' => self::utc(now()), 'SUMMARY' => $shift->is_break ? 'Break' : 'Shift',
-                'CATEGORIES' => $shift->is_break ? 'BREAK' : 'WORK', 'RRULE' => 'FREQ=WEEKLY']);
+            $event = self::add($file, [
+                'UID' => "shift-{$shift->id}@keep-pace",
+                'DTSTAMP' => self::utc(now()),
+                'SUMMARY' => $shift->is_break ? 'Break' : 'Shift',
+                'CATEGORIES' => $shift->is_break ? 'BREAK' : 'WORK',
+                'RRULE' => 'FREQ=WEEKLY',
+            ]);
             $event->add('DTSTART', self::local($day->format('Y-m-d'), $shift->from_time, $zone), ['TZID' => $zone]);
-            $event->add('DTEND', self::local(self::endDay($day, $shift->from_time, $shift->to_time), $shift->to_time, $zone), ['TZID' => $zone]);
+            $event->add(
+                'DTEND',
+                self::local(self::endDay($day, $shift->from_time, $shift->to_time), $shift->to_time, $zone),
+                ['TZID' => $zone],
+            );
         }
         foreach ($calendar->days->sortBy('date') as $day) {
-            $event = self::add($file, ['UID' => "day-{$day->id}@keep-pace", 'DTSTAMP' => self::utc(now()), 'SUMMARY' => $day->name === '' ? ucfirst($day->kind) : $day->name,
-                'CATEGORIES' => $day->kind === 'overtime' ? 'OVERTIME' : 'CLOSED']);
+            $event = self::add($file, [
+                'UID' => "day-{$day->id}@keep-pace",
+                'DTSTAMP' => self::utc(now()),
+                'SUMMARY' => $day->name === '' ? ucfirst($day->kind) : $day->name,
+                'CATEGORIES' => $day->kind === 'overtime' ? 'OVERTIME' : 'CLOSED',
+            ]);
             if ($day->from_time === '') {
                 $event->add('DTSTART', str_replace('-', '', $day->date), ['VALUE' => 'DATE']);
             } else {
                 $event->add('DTSTART', self::local($day->date, $day->from_time, $zone), ['TZID' => $zone]);
-                $event->add('DTEND', self::local(self::endDay(CarbonImmutable::parse($day->date), $day->from_time, $day->to_time), $day->to_time, $zone), ['TZID' => $zone]);
+                $event->add(
+                    'DTEND',
+                    self::local(
+                        self::endDay(CarbonImmutable::parse($day->date), $day->from_time, $day->to_time),
+                        $day->to_time,
+                        $zone,
+                    ),
+                    ['TZID' => $zone],
+                );
             }
         }
 
@@ -58,8 +93,8 @@ final class CalendarFile
     }
 
     /**
-     * Days that differ, from a file: a whole day is closed, part of one is closed time, and what says overtime or work is overtime.
-     * Weekly shifts in it are left alone: the week is edited, not imported.
+     * Days that differ, from a file: a whole day is closed, part of one is closed time, and what says overtime or work
+     * is overtime. Weekly shifts in it are left alone: the week is edited, not imported.
      *
      * @return list<array{date: string, kind: string, from: string, to: string, name: string}>
      *
@@ -73,7 +108,11 @@ final class CalendarFile
                 throw new \InvalidArgumentException('This is not an iCalendar file.');
             }
             $zone = new \DateTimeZone(config()->string('pace.zone'));
-            $weekly = array_filter($file->select('VEVENT'), fn ($event): bool => $event instanceof VEvent && str_contains((string) ($event->select('RRULE')[0] ?? ''), 'FREQ=WEEKLY'));
+            $weekly = array_filter(
+                $file->select('VEVENT'),
+                fn ($event): bool => $event instanceof VEvent
+                    && str_contains((string) ($event->select('RRULE')[0] ?? ''), 'FREQ=WEEKLY'),
+            );
             array_map(fn ($event) => $file->remove($event), $weekly);
             $once = $file->expand($today->subMonths(1), $today->addYears(2), $zone);
         } catch (ParseException|\Sabre\VObject\InvalidDataException) {
@@ -99,18 +138,36 @@ final class CalendarFile
         $start = CarbonImmutable::instance($begins->getDateTime($zone));
         if (! $begins->hasTime()) {
             $day = CarbonImmutable::parse($start->format('Y-m-d'), $zone);
-            $last = $ends instanceof DateTime ? $ends->getDateTime($zone)->format('Y-m-d') : $day->addDay()->format('Y-m-d');
+            $last = $ends instanceof DateTime
+                    ? $ends->getDateTime($zone)->format('Y-m-d')
+                    : $day->addDay()->format('Y-m-d');
             for ($days = []; $day->format('Y-m-d') < $last && count($days) < 60; $day = $day->addDay()) {
-                $days[] = ['date' => $day->format('Y-m-d'), 'kind' => 'closed', 'from' => '', 'to' => '', 'name' => $name];
+                $days[] = [
+                    'date' => $day->format('Y-m-d'),
+                    'kind' => 'closed',
+                    'from' => '',
+                    'to' => '',
+                    'name' => $name,
+                ];
             }
 
             return $days;
         }
         $start = $start->setTimezone($zone);
-        $end = $ends instanceof DateTime ? CarbonImmutable::instance($ends->getDateTime($zone))->setTimezone($zone) : $start->addHour();
+        $end = $ends instanceof DateTime
+                ? CarbonImmutable::instance($ends->getDateTime($zone))->setTimezone($zone)
+                : $start->addHour();
         $isOvertime = preg_match('/overtime|extra shift/i', $text('CATEGORIES')." {$name}") === 1;
 
-        return [['date' => $start->format('Y-m-d'), 'kind' => $isOvertime ? 'overtime' : 'closed', 'from' => $start->format('H:i'), 'to' => $end->format('H:i'), 'name' => $name]];
+        return [
+            [
+                'date' => $start->format('Y-m-d'),
+                'kind' => $isOvertime ? 'overtime' : 'closed',
+                'from' => $start->format('H:i'),
+                'to' => $end->format('H:i'),
+                'name' => $name,
+            ],
+        ];
     }
 
     /** @param  array<string, mixed>  $has */

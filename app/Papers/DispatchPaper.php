@@ -6,7 +6,10 @@ use App\Queries\Board\DispatchList;
 use App\Wording\When;
 use TCPDF;
 
-/** A dispatch list on paper: A4, in sequence, each row with its order's number as Code 128, to be scanned into the find box. */
+/**
+ * A dispatch list on paper: A4, in sequence, each row with its order's number as Code 128, to be scanned into the find
+ * box.
+ */
 final class DispatchPaper
 {
     private const WIDTHS = [11, 24, 24, 17, 38, 60, 14, 24, 27, 28];
@@ -29,7 +32,24 @@ final class DispatchPaper
             $y = $pdf->GetY();
             $pdf->setFont('helvetica', '', 8.5);
             foreach ($cells as $i => $cell) {
-                $pdf->MultiCell(self::WIDTHS[$i], 6, $cell, 0, $i === 0 || $i === 6 ? 'R' : 'L', false, 0, null, null, true, 0, false, true, 6, 'M', true);
+                $pdf->MultiCell(
+                    self::WIDTHS[$i],
+                    6,
+                    $cell,
+                    0,
+                    $i === 0 || $i === 6 ? 'R' : 'L',
+                    false,
+                    0,
+                    null,
+                    null,
+                    true,
+                    0,
+                    false,
+                    true,
+                    6,
+                    'M',
+                    true,
+                );
             }
             $pdf->write1DBarcode($cells[3], 'C128', 10, $y + 6, 40, 6, 0.25, ['stretch' => false, 'position' => 'L']);
             $pdf->setXY(10, $y + 13);

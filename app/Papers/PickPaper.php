@@ -10,7 +10,15 @@ use TCPDF;
 /** A pick list on paper: A4, by place, each lot or item as Code 128 to be scanned when it is taken. */
 final class PickPaper
 {
-    private const WIDTHS = ['Place' => 30, 'Item' => 66, 'Lot or serial' => 34, 'Quantity' => 20, '' => 12, 'Order' => 18, 'Step' => 10];
+    private const WIDTHS = [
+        'Place' => 30,
+        'Item' => 66,
+        'Lot or serial' => 34,
+        'Quantity' => 20,
+        '' => 12,
+        'Order' => 18,
+        'Step' => 10,
+    ];
 
     public static function pdf(PickList $list): string
     {
@@ -28,18 +36,53 @@ final class PickPaper
             }
             $y = $pdf->GetY();
             $pdf->setFont('helvetica', '', 9);
-            $cells = [$row->place ?? '', "{$row->item_number} {$row->item_name}", $row->code.($row->expires_on === null ? '' : " until {$row->expires_on}"), Figures::amount($row->typed), $row->unit, $row->order_number, (string) $row->step_number];
+            $cells = [
+                $row->place ?? '',
+                "{$row->item_number} {$row->item_name}",
+                $row->code.($row->expires_on === null ? '' : " until {$row->expires_on}"),
+                Figures::amount($row->typed),
+                $row->unit,
+                $row->order_number,
+                (string) $row->step_number,
+            ];
             foreach (array_values(self::WIDTHS) as $i => $width) {
-                $pdf->MultiCell($width, 6, $cells[$i], 0, $i === 3 ? 'R' : 'L', false, 0, null, null, true, 0, false, true, 6, 'M', true);
+                $pdf->MultiCell(
+                    $width,
+                    6,
+                    $cells[$i],
+                    0,
+                    $i === 3 ? 'R' : 'L',
+                    false,
+                    0,
+                    null,
+                    null,
+                    true,
+                    0,
+                    false,
+                    true,
+                    6,
+                    'M',
+                    true,
+                );
             }
-            $pdf->write1DBarcode($row->code === '' ? $row->item_number : $row->code, 'C128', 40, $y + 6, 60, 6, 0.25, ['stretch' => false, 'position' => 'L']);
+            $pdf->write1DBarcode($row->code === '' ? $row->item_number : $row->code, 'C128', 40, $y + 6, 60, 6, 0.25, [
+                'stretch' => false,
+                'position' => 'L',
+            ]);
             $pdf->Rect(186, $y + 7, 5, 5);
             $pdf->Line(10, $y + 13.4, 200, $y + 13.4, ['width' => 0.1, 'color' => [150, 150, 150]]);
             $pdf->setXY(10, $y + 14);
         }
         foreach ($list->missing as $row) {
             $pdf->setFont('helvetica', 'I', 9);
-            $pdf->Cell(190, 6, Figures::amount($row->quantity)." {$row->unit} of {$row->item_number} {$row->item_name} for {$row->order_number} are not there.", 0, 1);
+            $pdf->Cell(
+                190,
+                6,
+                Figures::amount($row->quantity)
+                    ." {$row->unit} of {$row->item_number} {$row->item_name} for {$row->order_number} are not there.",
+                0,
+                1,
+            );
         }
 
         return $pdf->Output('', 'S');
@@ -50,7 +93,10 @@ final class PickPaper
         $pdf->AddPage();
         $pdf->setFont('helvetica', 'B', 14);
         $pdf->Cell(70, 10, "Pick list {$list->slip->id}");
-        $pdf->write1DBarcode("SLIP-{$list->slip->id}", 'C128', 80, 10, 50, 8, 0.3, ['stretch' => false, 'position' => 'L']);
+        $pdf->write1DBarcode("SLIP-{$list->slip->id}", 'C128', 80, 10, 50, 8, 0.3, [
+            'stretch' => false,
+            'position' => 'L',
+        ]);
         $pdf->setFont('helvetica', '', 9);
         $pdf->setXY(130, 10);
         $pdf->Cell(70, 8, 'printed '.When::full(now()).', page '.$pdf->getPage(), 0, 1, 'R');

@@ -72,8 +72,9 @@ final class ArrivalWords
     }
 
     /**
-     * "until Thu", "until about Thu, due Tue" for something that is ordered. @param  array{at: ?int, rests: ?string,
-     * given: ?string}  $is
+     * "until Thu", "until about Thu, due Tue" for something that is ordered.
+     *
+     * @param  array{at: ?int, rests: ?string, given: ?string}  $is
      */
     public static function until(array $is): string
     {

@@ -21,8 +21,11 @@ final class CoverWords
         }
         foreach ($covers as $cover) {
             $open = $open->minus($cover->quantity);
-            $said[] = Amount::plain($cover->quantity).($cover->order_number === null ? ' from stock'
-                : " from {$cover->order_number}".($cover->finish_at === null ? ', no date yet' : ' '.When::onDay($cover->finish_at)));
+            $said[] = Amount::plain($cover->quantity)
+                .($cover->order_number === null
+                    ? ' from stock'
+                    : " from {$cover->order_number}"
+                        .($cover->finish_at === null ? ', no date yet' : ' '.When::onDay($cover->finish_at)));
         }
         if (BigDecimal::of($line->cancelled_quantity)->isPositive()) {
             $said[] = Amount::plain($line->cancelled_quantity).' cancelled';

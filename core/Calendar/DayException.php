@@ -7,8 +7,13 @@ namespace KeepPace\Core\Calendar;
 /** One date that differs from the week: closed (a holiday, downtime) or open besides (overtime). */
 final readonly class DayException
 {
-    private function __construct(public string $date, public bool $open, public ?string $from, public ?string $to, public string $name)
-    {
+    private function __construct(
+        public string $date,
+        public bool $open,
+        public ?string $from,
+        public ?string $to,
+        public string $name,
+    ) {
     }
 
     /** @param  string  $date "YYYY-MM-DD"; every shift that begins that day falls out */

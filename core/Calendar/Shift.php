@@ -12,7 +12,11 @@ final readonly class Shift
      * @param  string  $from  "HH:MM" on the plant's clock
      * @param  string  $to  "HH:MM"; at or before $from means the next day
      */
-    public function __construct(public int $weekday, public string $from, public string $to, public bool $isBreak = false)
-    {
+    public function __construct(
+        public int $weekday,
+        public string $from,
+        public string $to,
+        public bool $isBreak = false,
+    ) {
     }
 }

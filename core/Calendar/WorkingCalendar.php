@@ -66,8 +66,10 @@ final readonly class WorkingCalendar
             }
             $midnight = intdiv($day->getTimestamp(), 60);
             foreach ($week[(int) $day->format('N')] ?? [] as [$opens, $shuts, $isBreak, $shift]) {
-                $span = $plain ? [$midnight + $opens, $midnight + $shuts] : $this->span($date, $shift->from, $shift->to);
-                $isBreak ? $shut[] = $span : $open[] = $span;
+                $span = $plain
+                    ? [$midnight + $opens, $midnight + $shuts]
+                    : $this->span($date, $shift->from, $shift->to);
+                $isBreak ? ($shut[] = $span) : ($open[] = $span);
             }
         }
 
@@ -173,7 +175,10 @@ final readonly class WorkingCalendar
         return intdiv((new DateTimeImmutable("{$date} {$time}", $this->zone))->getTimestamp(), 60);
     }
 
-    /** @return array<int, list<array{int, int, bool, Shift}>> by weekday: minutes after midnight, past 1440 where it goes over */
+    /**
+     * @return array<int, list<array{int, int, bool, Shift}>> by weekday: minutes after midnight, past 1440 where it
+     *     goes over
+     */
     private function weekOfMinutes(): array
     {
         $week = [];

@@ -10,9 +10,13 @@ use KeepPace\Core\Quantity\Cents;
 /** Cost put into an order, by kind, in cents. */
 final readonly class OrderCost
 {
-    public function __construct(public int $material = 0, public int $labour = 0, public int $machine = 0, public int $overhead = 0,
-        public int $outside = 0)
-    {
+    public function __construct(
+        public int $material = 0,
+        public int $labour = 0,
+        public int $machine = 0,
+        public int $overhead = 0,
+        public int $outside = 0,
+    ) {
     }
 
     public function total(): int

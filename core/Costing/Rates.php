@@ -32,12 +32,19 @@ final readonly class Rates
         return [
             'labour' => $labour,
             'machine' => self::hours($machineMinutes, $this->machine),
-            'overhead' => BigDecimal::of($labour)->multipliedBy($this->overhead)->dividedBy(100, 0, RoundingMode::HALF_UP)->toInt(),
+            'overhead' => BigDecimal::of($labour)
+                ->multipliedBy($this->overhead)
+                ->dividedBy(100, 0, RoundingMode::HALF_UP)
+                ->toInt(),
         ];
     }
 
     private static function hours(int $minutes, string $rate): int
     {
-        return BigDecimal::of($rate)->multipliedBy(100)->multipliedBy($minutes)->dividedBy(60, 0, RoundingMode::HALF_UP)->toInt();
+        return BigDecimal::of($rate)
+            ->multipliedBy(100)
+            ->multipliedBy($minutes)
+            ->dividedBy(60, 0, RoundingMode::HALF_UP)
+            ->toInt();
     }
 }

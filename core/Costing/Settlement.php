@@ -24,8 +24,13 @@ final readonly class Settlement
      * @param  BigDecimal  $there  of it, still in stock
      * @param  int  $valueThere  value of what is still in stock; it is never taken below zero
      */
-    public static function decide(int $costIn, int $receivedValue, BigDecimal $received, BigDecimal $there, int $valueThere): self
-    {
+    public static function decide(
+        int $costIn,
+        int $receivedValue,
+        BigDecimal $received,
+        BigDecimal $there,
+        int $valueThere,
+    ): self {
         $difference = $costIn - $receivedValue;
         $toStock = $received->isZero() || $there->isZero() ? 0 : Cents::part($difference, $there, $received);
         $toStock = max($toStock, -$valueThere);

@@ -43,9 +43,13 @@ final readonly class Release
     /** @return list<string> what a named person can release over, with a reason */
     public function shortBlockers(): array
     {
-        return $this->short === [] ? [] : [
-            "{$this->order} is short of ".implode(', ', $this->short).'. Bring the parts in, or release it short and say why.',
-        ];
+        return $this->short === []
+            ? []
+            : [
+                "{$this->order} is short of "
+                .implode(', ', $this->short)
+                .'. Bring the parts in, or release it short and say why.',
+            ];
     }
 
     /** @throws Refused with all the reasons */

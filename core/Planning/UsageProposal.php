@@ -20,10 +20,18 @@ final class UsageProposal
      * @param  int  $decimals  of the stock unit; rounds up: short costs more than one spare
      * @param  BigDecimal  $minimum  it is issued in multiples of this; 0 = any amount
      */
-    public static function of(BigDecimal $planned, BigDecimal $used, BigRational $share, bool $perOrder, int $decimals, BigDecimal $minimum): BigDecimal
-    {
+    public static function of(
+        BigDecimal $planned,
+        BigDecimal $used,
+        BigRational $share,
+        bool $perOrder,
+        int $decimals,
+        BigDecimal $minimum,
+    ): BigDecimal {
         $part = $perOrder && $share->isPositive() ? BigRational::one() : $share;
-        $needed = $part->isGreaterThan(1) ? $planned : BigRational::of($planned)->multipliedBy($part)->toScale($decimals, RoundingMode::CEILING);
+        $needed = $part->isGreaterThan(1)
+            ? $planned
+            : BigRational::of($planned)->multipliedBy($part)->toScale($decimals, RoundingMode::CEILING);
         $open = $needed->minus($used);
 
         return $open->isPositive() ? self::inMultiples($open, $minimum) : BigDecimal::zero();
@@ -32,6 +40,8 @@ final class UsageProposal
     /** The least amount that can be issued and is enough. */
     public static function inMultiples(BigDecimal $amount, BigDecimal $minimum): BigDecimal
     {
-        return $minimum->isZero() ? $amount : $amount->dividedBy($minimum, 0, RoundingMode::CEILING)->multipliedBy($minimum);
+        return $minimum->isZero()
+            ? $amount
+            : $amount->dividedBy($minimum, 0, RoundingMode::CEILING)->multipliedBy($minimum);
     }
 }

@@ -16,7 +16,8 @@ final class WillGive
     /**
      * Rounded down once, over all of them: a part of a piece is none.
      *
-     * @param  list<array{alive: BigDecimal, yield: BigDecimal}>  $pieces  alive: taken in, neither scrapped nor handed on; yield: the product of
+     * @param  list<array{alive: BigDecimal, yield: BigDecimal}>  $pieces  alive: taken in, neither scrapped nor handed
+     *     on; yield: the product of
      *                                                                     the yields of the steps still to be done to
      * them, above 0 and up to 1
      * @param  int  $decimals  of the unit the order counts in

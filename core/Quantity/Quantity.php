@@ -105,6 +105,8 @@ final readonly class Quantity implements \Stringable
 
     private function like(self $other): self
     {
-        return $other->unit->code === $this->unit->code ? $other : throw QuantityRefused::unlike($this->unit, $other->unit);
+        return $other->unit->code === $this->unit->code
+            ? $other
+            : throw QuantityRefused::unlike($this->unit, $other->unit);
     }
 }

@@ -38,7 +38,10 @@ final class QuantityRefused extends Refused
 
     public static function noConversion(string $unit, string $stockUnit, string $item): self
     {
-        return self::because("{$item} is not counted in {$unit}. Use {$stockUnit}, or add the conversion to the item first.", 'unit');
+        return self::because(
+            "{$item} is not counted in {$unit}. Use {$stockUnit}, or add the conversion to the item first.",
+            'unit',
+        );
     }
 
     public static function unlike(Unit $one, Unit $other): self

@@ -12,7 +12,11 @@ final readonly class Unit
      * @param  int<0,6>  $decimals
      * @param  string  $rec20  common code of UN/CEFACT Recommendation 20, e.g. "C62", "MTR"
      */
-    public function __construct(public string $code, public string $name, public int $decimals, public string $rec20 = '')
-    {
+    public function __construct(
+        public string $code,
+        public string $name,
+        public int $decimals,
+        public string $rec20 = '',
+    ) {
     }
 }

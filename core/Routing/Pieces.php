@@ -51,8 +51,16 @@ final readonly class Pieces
     {
         $left = $this->toDo();
         if ($good->plus($scrap)->isGreaterThan($left)) {
-            throw Refused::because(sprintf('%s good and %s scrap counted, %s left to do at %s. Count again, or pass on more from the step before.',
-                Amount::plain($good), Amount::plain($scrap), Amount::plain($left), $step), 'good');
+            throw Refused::because(
+                sprintf(
+                    '%s good and %s scrap counted, %s left to do at %s. Count again, or pass on more from the step before.',
+                    Amount::plain($good),
+                    Amount::plain($scrap),
+                    Amount::plain($left),
+                    $step,
+                ),
+                'good',
+            );
         }
 
         return new self($this->takenIn, $this->good->plus($good), $this->scrap->plus($scrap), $this->passedOn);
@@ -75,13 +83,26 @@ final readonly class Pieces
     }
 
     /** A change put back: the same amounts with the other sign. @throws Refused when pieces have gone further */
-    public function putBack(BigDecimal $takenIn, BigDecimal $good, BigDecimal $scrap, BigDecimal $passedOn, string $step): self
-    {
-        $back = new self($this->takenIn->minus($takenIn), $this->good->minus($good), $this->scrap->minus($scrap), $this->passedOn
-            ->minus($passedOn));
-        foreach ([$back->takenIn, $back->good, $back->scrap, $back->passedOn, $back->toDo(), $back->inHand()] as $amount) {
+    public function putBack(
+        BigDecimal $takenIn,
+        BigDecimal $good,
+        BigDecimal $scrap,
+        BigDecimal $passedOn,
+        string $step,
+    ): self {
+        $back = new self(
+            $this->takenIn->minus($takenIn),
+            $this->good->minus($good),
+            $this->scrap->minus($scrap),
+            $this->passedOn->minus($passedOn),
+        );
+        foreach (
+            [$back->takenIn, $back->good, $back->scrap, $back->passedOn, $back->toDo(), $back->inHand()] as $amount
+        ) {
             if ($amount->isNegative()) {
-                throw Refused::because("The pieces have gone on from {$step}. Reverse the later bookings of this order first, newest before oldest.");
+                throw Refused::because(
+                    "The pieces have gone on from {$step}. Reverse the later bookings of this order first, newest before oldest.",
+                );
             }
         }
 

@@ -49,8 +49,14 @@ final readonly class StepTime
         $exact = $withSetup ? $this->run($quantity)->plus($this->setup) : $this->run($quantity);
         $minutes = $exact->toScale(0, RoundingMode::CEILING);
         if ($minutes->isGreaterThan(self::MOST)) {
-            throw Refused::because(sprintf('%s pieces would take %s years here. Check the quantity and the run time.', Amount::plain($quantity),
-                $minutes->dividedBy(525_600, 0, RoundingMode::DOWN)), 'quantity');
+            throw Refused::because(
+                sprintf(
+                    '%s pieces would take %s years here. Check the quantity and the run time.',
+                    Amount::plain($quantity),
+                    $minutes->dividedBy(525_600, 0, RoundingMode::DOWN),
+                ),
+                'quantity',
+            );
         }
 
         return $minutes->toInt();

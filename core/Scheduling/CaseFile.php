@@ -36,7 +36,11 @@ final class CaseFile
         $weeks = $this->weeks($list);
         foreach ($list as $i => $centre) {
             $name = self::text($centre, 'id', 'A work centre');
-            $centres[$i] = new WorkCentre($name, self::number($centre, 'machines', $name), $this->open($centre, $name, $weeks));
+            $centres[$i] = new WorkCentre(
+                $name,
+                self::number($centre, 'machines', $name),
+                $this->open($centre, $name, $weeks),
+            );
         }
         foreach (self::list($case, 'orders', 'The case') as $i => $order) {
             $this->orders[self::text($order, 'id', 'Order '.($i + 1))] = $i;
@@ -65,12 +69,27 @@ final class CaseFile
         $operations = [];
         foreach ($schedule->steps as $id => $at) {
             $step = $this->steps[$id];
-            $operations[] = json_encode(array_filter(['order' => $step['order'], 'op' => $step['op'], 'work_centre' => $step['work_centre'],
-                'machine' => $at->machine, 'start' => $at->start, 'end' => $at->end], static fn ($value): bool => $value !== null));
+            $operations[] = json_encode(
+                array_filter(
+                    [
+                        'order' => $step['order'],
+                        'op' => $step['op'],
+                        'work_centre' => $step['work_centre'],
+                        'machine' => $at->machine,
+                        'start' => $at->start,
+                        'end' => $at->end,
+                    ],
+                    static fn ($value): bool => $value !== null,
+                ),
+            );
         }
 
-        return '{"instance": '.json_encode($this->case['name'] ?? '').",\n\"objective\": {\"total_weighted_tardiness\": {$objective[0]}, "
-            ."\"sum_completion\": {$objective[1]}},\n\"operations\": [\n".implode(",\n", $operations)."\n]}\n";
+        return '{"instance": '
+            .json_encode($this->case['name'] ?? '')
+            .",\n\"objective\": {\"total_weighted_tardiness\": {$objective[0]}, "
+            ."\"sum_completion\": {$objective[1]}},\n\"operations\": [\n"
+            .implode(",\n", $operations)
+            ."\n]}\n";
     }
 
     /** @param  array<mixed>  $order */
@@ -91,12 +110,25 @@ final class CaseFile
                 throw Refused::because("{$name}, operation {$op}: there is no work centre {$centre}.");
             }
             $this->steps[] = ['order' => $name, 'op' => $op, 'work_centre' => $centre];
-            $steps[] = new Step(count($this->steps) - 1, $centre === null ? null : $this->centres[$centre],
-                $outside ? self::number($operation, 'lead_min', "{$name}, operation {$op}") : self::work($operation, "{$name}, operation {$op}"),
-                materialAt: $steps === [] ? self::number($order, 'release', $name) : 0, afterJobs: $steps === [] ? $after : []);
+            $steps[] = new Step(
+                count($this->steps) - 1,
+                $centre === null ? null : $this->centres[$centre],
+                $outside
+                    ? self::number($operation, 'lead_min', "{$name}, operation {$op}")
+                    : self::work($operation, "{$name}, operation {$op}"),
+                materialAt: $steps === [] ? self::number($order, 'release', $name) : 0,
+                afterJobs: $steps === [] ? $after : [],
+            );
         }
 
-        return new Job($this->orders[$name], $name, 0, self::number($order, 'due', $name), $steps, self::number($order, 'weight', $name));
+        return new Job(
+            $this->orders[$name],
+            $name,
+            0,
+            self::number($order, 'due', $name),
+            $steps,
+            self::number($order, 'weight', $name),
+        );
     }
 
     /** @param  array<mixed>  $operation */
@@ -120,8 +152,13 @@ final class CaseFile
     {
         $open = [];
         foreach ($centres as $centre) {
-            $open[self::text($centre, 'id', 'A work centre')] = array_sum(array_map(static fn (array $shift): int => self::number($shift, 'to', 'A shift')
-                - self::number($shift, 'from', 'A shift'), self::list($centre, 'shifts', 'A work centre')));
+            $open[self::text($centre, 'id', 'A work centre')] = array_sum(
+                array_map(
+                    static fn (array $shift): int => self::number($shift, 'to', 'A shift')
+                        - self::number($shift, 'from', 'A shift'),
+                    self::list($centre, 'shifts', 'A work centre'),
+                ),
+            );
         }
         $work = [];
         $weeks = 4;
@@ -129,7 +166,8 @@ final class CaseFile
             $weeks = max($weeks, 4 + intdiv(self::number($order, 'release', 'An order'), self::WEEK));
             foreach (self::list($order, 'operations', 'An order') as $operation) {
                 if (is_string($operation['work_centre'] ?? null)) {
-                    $work[$operation['work_centre']] = ($work[$operation['work_centre']] ?? 0) + self::work($operation, 'An operation');
+                    $work[$operation['work_centre']] =
+                        ($work[$operation['work_centre']] ?? 0) + self::work($operation, 'An operation');
                 } else {
                     $weeks += intdiv(self::number($operation, 'lead_min', 'An operation'), self::WEEK) > 0 ? 1 : 0;
                 }
@@ -187,6 +225,8 @@ final class CaseFile
     {
         $number = $from[$key] ?? null;
 
-        return is_int($number) && $number >= 0 ? $number : throw Refused::because("{$where}: {$key} must be a whole number from 0 up.");
+        return is_int($number) && $number >= 0
+            ? $number
+            : throw Refused::because("{$where}: {$key} must be a whole number from 0 up.");
     }
 }

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling;
 
-/** Minutes from one setup family to the next on a machine; they need be neither symmetric nor keep the triangle rule. */
+/**
+ * Minutes from one setup family to the next on a machine; they need be neither symmetric nor keep the triangle rule.
+ */
 final readonly class Changeovers
 {
     /**
@@ -18,7 +20,9 @@ final readonly class Changeovers
     /** Nothing is changed over for a step without a family, nor on a machine whose family nobody knows. */
     public function between(?string $before, ?string $after): int
     {
-        return $before === null || $after === null ? 0 : $this->minutes[$before][$after] ?? ($before === $after ? 0 : $this->other);
+        return $before === null || $after === null
+            ? 0
+            : $this->minutes[$before][$after] ?? ($before === $after ? 0 : $this->other);
     }
 
     /** The longest to a family, whatever stands before. */

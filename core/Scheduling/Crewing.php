@@ -8,8 +8,12 @@ namespace KeepPace\Core\Scheduling;
 final readonly class Crewing
 {
     /** @param  string|null  $qualification  each of them must have it */
-    public function __construct(public int $crew, public int $setup, public int $run, public ?string $qualification = null)
-    {
+    public function __construct(
+        public int $crew,
+        public int $setup,
+        public int $run,
+        public ?string $qualification = null,
+    ) {
     }
 
     public function isLike(?self $other): bool

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling;
 
 /**
- * A transfer batch: the next step begins when the first part is there, and late enough not to starve: its end is not before
- * this step's end, wait and move, and the time the next step takes for the last part. What goes outside goes whole.
+ * A transfer batch: the next step begins when the first part is there, and late enough not to starve: its end is not
+ * before this step's end, wait and move, and the time the next step takes for the last part. What goes outside goes
+ * whole.
  */
 final readonly class PassOn
 {

@@ -13,7 +13,11 @@ final readonly class Schedule
      * @param  array<int, string>  $unplaced  by job id
      * @param  list<string>  $notes  what is to be known about it besides, in sentences
      */
-    public function __construct(public array $steps, public array $finish, public array $unplaced, public array $notes = [])
-    {
+    public function __construct(
+        public array $steps,
+        public array $finish,
+        public array $unplaced,
+        public array $notes = [],
+    ) {
     }
 }

@@ -11,7 +11,8 @@ final readonly class Step
 {
     /**
      * @param  int|null  $workCentre  key into the problem's work centres; null = done outside
-     * @param  int  $minutes  open minutes of run left; for an outside step minutes in the supplier's calendar, or elapsed ones
+     * @param  int  $minutes  open minutes of run left; for an outside step minutes in the supplier's calendar, or
+     *     elapsed ones
      * @param  int  $wait  minutes after the end, in closed time too
      * @param  int  $move  open minutes after that
      * @param  int  $materialAt  not before this UTC minute

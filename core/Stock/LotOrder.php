@@ -19,10 +19,21 @@ final class LotOrder
         if (count($lots) === 1 && $lots[0]->expiresOn === null) {
             return $lots;
         }
-        $good = array_values(array_filter($lots, static fn (LotThere $lot): bool => $lot->isGoodOn($day, $minimumDays)));
+        $isGood = static fn (LotThere $lot): bool => $lot->isGoodOn($day, $minimumDays);
+        $good = array_values(array_filter($lots, $isGood));
         $place = array_flip(array_map(static fn (LotThere $lot): string => $lot->key->sortKey(), $good));
-        usort($good, static fn (LotThere $a, LotThere $b): int => [! in_array($a->key->lot, $kept, true), $rule === LotRule::Expiry ? $a->expiresOn ?? '9999' : '', $place[$a->key->sortKey()]]
-            <=> [! in_array($b->key->lot, $kept, true), $rule === LotRule::Expiry ? $b->expiresOn ?? '9999' : '', $place[$b->key->sortKey()]]);
+        usort(
+            $good,
+            static fn (LotThere $a, LotThere $b): int => [
+                ! in_array($a->key->lot, $kept, true),
+                $rule === LotRule::Expiry ? $a->expiresOn ?? '9999' : '',
+                $place[$a->key->sortKey()],
+            ] <=> [
+                ! in_array($b->key->lot, $kept, true),
+                $rule === LotRule::Expiry ? $b->expiresOn ?? '9999' : '',
+                $place[$b->key->sortKey()],
+            ],
+        );
 
         return $good;
     }

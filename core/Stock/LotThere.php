@@ -13,8 +13,12 @@ final readonly class LotThere
      * @param  string  $code  of the lot or serial; empty when the item is not tracked
      * @param  string|null  $expiresOn  date; null = never
      */
-    public function __construct(public StockKey $key, public BigDecimal $quantity, public string $code = '', public ?string $expiresOn = null)
-    {
+    public function __construct(
+        public StockKey $key,
+        public BigDecimal $quantity,
+        public string $code = '',
+        public ?string $expiresOn = null,
+    ) {
     }
 
     /** Whether it still has its days left: expiry is the last good day. */

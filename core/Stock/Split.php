@@ -16,16 +16,30 @@ final readonly class Split
     {
     }
 
-    /** @param  list<array{code: string, quantity: BigDecimal}>  $parts  those without a quantity or a code are passed by */
+    /**
+     * @param  list<array{code: string, quantity: BigDecimal}>  $parts  those without a quantity or a code are passed by
+     */
     public static function of(BigDecimal $quantity, array $parts): self
     {
-        return new self($quantity, array_values(array_filter($parts, static fn (array $part): bool => $part['quantity']->isPositive() && $part['code'] !== '')));
+        return new self(
+            $quantity,
+            array_values(
+                array_filter(
+                    $parts,
+                    static fn (array $part): bool => $part['quantity']->isPositive() && $part['code'] !== '',
+                ),
+            ),
+        );
     }
 
     /** Below zero when more is named than asked for. */
     public function leftToName(): BigDecimal
     {
-        return array_reduce($this->parts, static fn (BigDecimal $left, array $part): BigDecimal => $left->minus($part['quantity']), $this->quantity);
+        return array_reduce(
+            $this->parts,
+            static fn (BigDecimal $left, array $part): BigDecimal => $left->minus($part['quantity']),
+            $this->quantity,
+        );
     }
 
     /**
@@ -37,10 +51,25 @@ final readonly class Split
     {
         $left = $this->leftToName();
         if ($left->isPositive()) {
-            throw StockRefused::because(sprintf('%s of %s are still to be named: name the %s.', Amount::plain($left), Amount::plain($this->quantity), $what), 'splits');
+            throw StockRefused::because(
+                sprintf(
+                    '%s of %s are still to be named: name the %s.',
+                    Amount::plain($left),
+                    Amount::plain($this->quantity),
+                    $what,
+                ),
+                'splits',
+            );
         }
         if ($left->isNegative()) {
-            throw StockRefused::because(sprintf('%s more are named than the %s to be used. Take some out, or use more.', Amount::plain($left->negated()), Amount::plain($this->quantity)), 'splits');
+            throw StockRefused::because(
+                sprintf(
+                    '%s more are named than the %s to be used. Take some out, or use more.',
+                    Amount::plain($left->negated()),
+                    Amount::plain($this->quantity),
+                ),
+                'splits',
+            );
         }
         foreach ($serials ? $this->parts : [] as $i => $part) {
             if (! $part['quantity']->isEqualTo(1)) {

@@ -23,8 +23,13 @@ final readonly class Withdrawal
      *
      * @throws StockRefused when too little is there, or what is there is promised
      */
-    public static function decide(string $what, array $balances, BigDecimal $asked, BigDecimal $promised, ?BigDecimal $onHand = null): self
-    {
+    public static function decide(
+        string $what,
+        array $balances,
+        BigDecimal $asked,
+        BigDecimal $promised,
+        ?BigDecimal $onHand = null,
+    ): self {
         $there = BigDecimal::zero();
         foreach ($balances as $row) {
             $there = $there->plus($row['quantity']);

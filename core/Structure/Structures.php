@@ -104,7 +104,10 @@ final class Structures
                 continue;
             }
             if (in_array($line->item, $path, true)) {
-                throw StructureRefused::loop([...array_slice($path, (int) array_search($line->item, $path, true)), $line->item]);
+                throw StructureRefused::loop([
+                    ...array_slice($path, (int) array_search($line->item, $path, true)),
+                    $line->item,
+                ]);
             }
             array_push($needs, ...$this->pull($line->item, $need->quantity, $need->step, [...$path, $line->item]));
         }

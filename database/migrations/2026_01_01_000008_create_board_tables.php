@@ -4,13 +4,17 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What people do with plans: moves, pins, what-ifs, searches, held promises; and when machines and people are not there. */
+/**
+ * What people do with plans: moves, pins, what-ifs, searches, held promises; and when machines and people are not
+ * there.
+ */
 return new class extends Migration
 {
     public function up(): void
     {
         Schema::table('plans', function (Blueprint $table): void {
-            $table->string('stamp', 20)->default(''); // new with each writing: what was computed from it is kept under it
+            // new with each writing: what was computed from it is kept under it
+            $table->string('stamp', 20)->default('');
             $table->foreignId('change_id')->nullable(); // the last deed of a person on it
             $table->json('levers')->nullable(); // of a what-if: what is taken to be otherwise than the facts
             $table->string('says', 300)->default('');
@@ -39,7 +43,9 @@ return new class extends Migration
             $table->index(['plan_id', 'is_undone']);
         });
         // a year's arrangement packed is some 30 kB, ten years ahead of it still below 16 MB
-        Illuminate\Support\Facades\DB::statement('ALTER TABLE plan_changes MODIFY `before` MEDIUMBLOB NOT NULL, MODIFY `after` MEDIUMBLOB NULL');
+        Illuminate\Support\Facades\DB::statement(
+            'ALTER TABLE plan_changes MODIFY `before` MEDIUMBLOB NOT NULL, MODIFY `after` MEDIUMBLOB NULL',
+        );
         // what a booking did to the dates: said where the deed was done and on the board
         Schema::create('plan_effects', function (Blueprint $table): void {
             $table->id();
@@ -113,7 +119,8 @@ return new class extends Migration
         foreach (['routing_steps', 'order_steps'] as $name) {
             Schema::table($name, function (Blueprint $table): void {
                 $table->string('family', 30)->default(''); // setup family
-                $table->string('alternatives', 120)->default(''); // other work centres: "SAW2|BENCH:150" with the time in percent
+                // other work centres: "SAW2|BENCH:150" with the time in percent
+                $table->string('alternatives', 120)->default('');
             });
         }
         Schema::table('order_steps', function (Blueprint $table): void {

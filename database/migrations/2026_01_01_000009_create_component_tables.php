@@ -23,7 +23,8 @@ return new class extends Migration
             });
         }
         Schema::table('order_components', function (Blueprint $table): void {
-            $table->foreignId('stands_for_id')->nullable()->constrained('order_components'); // a substitute, for this one
+            // a substitute, for this one
+            $table->foreignId('stands_for_id')->nullable()->constrained('order_components');
             $table->decimal('replaced_quantity', 18, 6)->default(0); // used of what stands in for it
         });
         Schema::table('orders', function (Blueprint $table): void {
@@ -81,7 +82,10 @@ return new class extends Migration
             $table->string('reason', 200)->default(''); // of this line alone
             $table->index('component_id');
         });
-        DB::table('places')->insert([['code' => 'VARIANCE', 'name' => 'Variance', 'kind' => 'variance'], ['code' => 'BETWEEN', 'name' => 'Between orders', 'kind' => 'between']]);
+        DB::table('places')->insert([
+            ['code' => 'VARIANCE', 'name' => 'Variance', 'kind' => 'variance'],
+            ['code' => 'BETWEEN', 'name' => 'Between orders', 'kind' => 'between'],
+        ]);
     }
 
     /** Quantity lies in balances, value in the pool its item's costing rule makes of them. */
@@ -95,7 +99,9 @@ return new class extends Migration
             $table->bigInteger('value')->default(0); // cents
             $table->unique(['item_id', 'lot_id']);
         });
-        DB::statement('ALTER TABLE stock_values ADD CONSTRAINT stock_values_not_negative CHECK (quantity >= 0 AND value >= 0)');
+        DB::statement(
+            'ALTER TABLE stock_values ADD CONSTRAINT stock_values_not_negative CHECK (quantity >= 0 AND value >= 0)',
+        );
         Schema::create('cost_layers', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('item_id')->constrained();
@@ -111,9 +117,11 @@ return new class extends Migration
             $table->decimal('quantity', 18, 6); // taken from the layer; negative when put back
             $table->bigInteger('value');
         });
-        // what lay there before was valued by the average of each balance: lots become their own cost, the rest an average
+        // what lay there before was valued by the average of each balance: lots become their own cost, the rest an
+        // average
         DB::statement("UPDATE items SET costing = 'own' WHERE tracking <> 'none'");
-        DB::statement("INSERT INTO stock_values (item_id, lot_id, quantity, value) SELECT b.item_id, IF(i.costing = 'own', b.lot_id, 0), SUM(b.quantity), SUM(b.value)
+        DB::statement("INSERT INTO stock_values (item_id, lot_id, quantity, value)
+            SELECT b.item_id, IF(i.costing = 'own', b.lot_id, 0), SUM(b.quantity), SUM(b.value)
             FROM balances b JOIN items i ON i.id = b.item_id WHERE b.owner_id = 0 GROUP BY 1, 2");
         DB::statement('ALTER TABLE balances DROP CONSTRAINT balances_not_negative');
         Schema::table('balances', fn (Blueprint $table) => $table->dropColumn('value'));
@@ -134,8 +142,12 @@ return new class extends Migration
             $table->decimal('cancelled_quantity', 18, 6)->default(0);
             $table->date('asked_for')->nullable(); // hurried: the date we asked for
         });
-        DB::statement('INSERT INTO purchase_orders (number, supplier_id, ordered_on) SELECT number, supplier_id, expected_on FROM purchases');
-        DB::statement('UPDATE purchases u JOIN purchase_orders o ON o.number = u.number SET u.purchase_order_id = o.id');
+        DB::statement(
+            'INSERT INTO purchase_orders (number, supplier_id, ordered_on) SELECT number, supplier_id, expected_on FROM purchases',
+        );
+        DB::statement(
+            'UPDATE purchases u JOIN purchase_orders o ON o.number = u.number SET u.purchase_order_id = o.id',
+        );
     }
 
     private function slips(): void

@@ -5,7 +5,10 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** What a plan was computed from is kept under a key of its own: a deed that changes no fact writes the plan anew, not that. */
+/**
+ * What a plan was computed from is kept under a key of its own: a deed that changes no fact writes the plan anew, not
+ * that.
+ */
 return new class extends Migration
 {
     public function up(): void

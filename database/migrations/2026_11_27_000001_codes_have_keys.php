@@ -26,7 +26,9 @@ return new class extends Migration
     {
         foreach (self::CODES as $table => [$column, $length]) {
             DB::statement(
-                "ALTER TABLE {$table} ".self::key($column, $length).", ADD UNIQUE {$table}_{$column}_key_unique ({$column}_key), DROP INDEX {$table}_{$column}_unique",
+                "ALTER TABLE {$table} "
+                    .self::key($column, $length)
+                    .", ADD UNIQUE {$table}_{$column}_key_unique ({$column}_key), DROP INDEX {$table}_{$column}_unique",
             );
         }
         foreach ([
@@ -36,7 +38,9 @@ return new class extends Migration
         ] as $table => [$column, $length]) {
             // the new index first: the key of item_id leans on one that begins with it
             DB::statement(
-                "ALTER TABLE {$table} ".self::key($column, $length).", ADD UNIQUE {$table}_item_id_{$column}_key_unique (item_id, {$column}_key)",
+                "ALTER TABLE {$table} "
+                    .self::key($column, $length)
+                    .", ADD UNIQUE {$table}_item_id_{$column}_key_unique (item_id, {$column}_key)",
             );
             DB::statement("ALTER TABLE {$table} DROP INDEX {$table}_item_id_{$column}_unique");
         }
@@ -50,6 +54,7 @@ return new class extends Migration
 
     private static function key(string $column, int $length): string
     {
-        return "ADD COLUMN {$column}_key VARCHAR({$length}) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin AS (LOWER({$column})) STORED AFTER {$column}";
+        return "ADD COLUMN {$column}_key VARCHAR({$length}) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin "
+            ."AS (LOWER({$column})) STORED AFTER {$column}";
     }
 };

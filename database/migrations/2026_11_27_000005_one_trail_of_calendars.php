@@ -15,7 +15,13 @@ return new class extends Migration
             ->get(['x.booking_id', 'x.calendar_id', 'x.before', 'x.after', 'c.code']);
         foreach ($rows as $row) {
             $changes = new ProductChanges($row->booking_id);
-            CalendarTrail::between($changes, $row->calendar_id, $row->code, self::words($row->before), self::words($row->after));
+            CalendarTrail::between(
+                $changes,
+                $row->calendar_id,
+                $row->code,
+                self::words($row->before),
+                self::words($row->after),
+            );
             $changes->write();
         }
         Schema::drop('calendar_changes');

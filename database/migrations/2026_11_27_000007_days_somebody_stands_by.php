@@ -31,8 +31,10 @@ return new class extends Migration
             $table->index(['order_step_id', 'id']);
         });
         DB::insert('INSERT INTO consignments (order_step_id, booking_id, quantity, sent_at, back_at)
-            SELECT s.id, e.booking_id, s.taken_in - s.good - s.scrap, s.started_at, s.started_at + INTERVAL s.lead_days DAY
-            FROM order_steps s JOIN (SELECT order_step_id, MAX(booking_id) AS booking_id FROM step_entries WHERE taken_in > 0
+            SELECT s.id, e.booking_id, s.taken_in - s.good - s.scrap, s.started_at,
+                s.started_at + INTERVAL s.lead_days DAY
+            FROM order_steps s
+            JOIN (SELECT order_step_id, MAX(booking_id) AS booking_id FROM step_entries WHERE taken_in > 0
                 GROUP BY order_step_id) e ON e.order_step_id = s.id
             WHERE s.supplier_id IS NOT NULL AND s.started_at IS NOT NULL AND s.taken_in > s.good + s.scrap');
         Schema::table('plan_components', function (Blueprint $table): void {
@@ -42,9 +44,11 @@ return new class extends Migration
         Schema::table('order_components', function (Blueprint $table): void {
             $table->boolean('short_at_release')->default(false); // released without it, until it is issued
         });
-        DB::update("UPDATE order_components c JOIN orders o ON o.id = c.order_id JOIN plan_components p ON p.component_id = c.id AND p.plan_id = 1
+        DB::update("UPDATE order_components c JOIN orders o ON o.id = c.order_id
+            JOIN plan_components p ON p.component_id = c.id AND p.plan_id = 1
             SET c.short_at_release = TRUE
-            WHERE o.short_reason IS NOT NULL AND o.state IN ('released', 'running') AND (p.missing > 0 OR p.coming <> '[]')");
+            WHERE o.short_reason IS NOT NULL AND o.state IN ('released', 'running')
+                AND (p.missing > 0 OR p.coming <> '[]')");
         Schema::table('plan_orders', function (Blueprint $table): void {
             $table->date('order_by')->nullable(); // the first of those of its parts
             $table->string('late_for', 8)->default(''); // parts nobody ordered, or capacity

@@ -1,4 +1,4 @@
-/* Paints what is in view of the board on a canvas, anew for each frame: bars, closed time, load, the scale of time. It only reads. */
+/* Paints what is in view of the board on a canvas, anew for each frame: bars, closed time, load, time. It only reads. */
 class BoardPaint {
     static ROW = 24;
 
@@ -11,10 +11,29 @@ class BoardPaint {
     constructor(canvas) {
         this.canvas = canvas;
         this.ink = canvas.getContext('2d', { alpha: false });
-        const of = getComputedStyle(document.documentElement), v = (name) => of.getPropertyValue(name).trim();
-        this.color = { ink: v('--ink'), ink2: v('--ink-2'), line: v('--line'), sheet: v('--sheet'), behind: v('--behind'), behind2: v('--behind-2'), act: v('--act'), soon: v('--soon'), outside: v('--outside'), outside2: v('--outside-2') };
+        const of = getComputedStyle(document.documentElement),
+            v = (name) => of.getPropertyValue(name).trim();
+        this.color = {
+            ink: v('--ink'),
+            ink2: v('--ink-2'),
+            line: v('--line'),
+            sheet: v('--sheet'),
+            behind: v('--behind'),
+            behind2: v('--behind-2'),
+            act: v('--act'),
+            soon: v('--soon'),
+            outside: v('--outside'),
+            outside2: v('--outside-2'),
+        };
         const c = this.color;
-        this.kinds = { run: ['#b9d6ce', c.act, c.ink], firm: ['#fffdf8', c.ink2, c.ink], late: [c.behind2, c.behind, c.ink], started: [c.act, c.act, '#fff'], 'late-on': [c.behind, c.behind, '#fff'], out: [c.outside2, c.outside, c.ink] };
+        this.kinds = {
+            run: ['#b9d6ce', c.act, c.ink],
+            firm: ['#fffdf8', c.ink2, c.ink],
+            late: [c.behind2, c.behind, c.ink],
+            started: [c.act, c.act, '#fff'],
+            'late-on': [c.behind, c.behind, '#fff'],
+            out: [c.outside2, c.outside, c.ink],
+        };
         this.hatch = this.pattern();
     }
 
@@ -27,7 +46,14 @@ class BoardPaint {
         ink.strokeStyle = '#ddd0b8';
         ink.lineWidth = 1.6;
         ink.beginPath();
-        [[-2, 2, 2, -2], [0, 8, 8, 0], [6, 10, 10, 6]].forEach(([a, b, c, d]) => { ink.moveTo(a, b); ink.lineTo(c, d); });
+        [
+            [-2, 2, 2, -2],
+            [0, 8, 8, 0],
+            [6, 10, 10, 6],
+        ].forEach(([a, b, c, d]) => {
+            ink.moveTo(a, b);
+            ink.lineTo(c, d);
+        });
         ink.stroke();
         return this.ink.createPattern(tile, 'repeat');
     }
@@ -45,7 +71,8 @@ class BoardPaint {
 
     /* left and top are how far the board is scrolled. */
     draw(board, left, top) {
-        const { ink, color } = this, { HEAD } = BoardPaint;
+        const { ink, color } = this,
+            { HEAD } = BoardPaint;
         this.board = board;
         this.left = left;
         this.from = board.minuteAt(left - 40);
@@ -61,26 +88,39 @@ class BoardPaint {
         this.grid(rows, top);
         rows.forEach((row) => this.rowBars(row));
         this.heldTime(rows);
-        if (board.by === 'centre') board.data.centres.forEach((centre) => { if (centre.bottom > top && centre.top < top + this.height) this.load(centre); });
+        if (board.by === 'centre')
+            board.data.centres.forEach((centre) => {
+                if (centre.bottom > top && centre.top < top + this.height) this.load(centre);
+            });
         ink.restore();
         this.heads();
     }
 
-    x(minute) { return this.board.x(minute) - this.left; }
+    x(minute) {
+        return this.board.x(minute) - this.left;
+    }
 
     closed(row) {
         if (!row.centre) return;
-        const { ink } = this, open = this.board.openOf(row.centre, row.machine);
+        const { ink } = this,
+            open = this.board.openOf(row.centre, row.machine);
         ink.fillStyle = this.hatch;
-        const begin = Math.max(0, this.x(this.board.data.from)), end = Math.min(this.width, this.x(this.board.data.to));
+        const begin = Math.max(0, this.x(this.board.data.from)),
+            end = Math.min(this.width, this.x(this.board.data.to));
         if (end > begin) ink.fillRect(begin, row.y, end - begin, row.h);
         ink.fillStyle = this.color.sheet;
-        for (let i = this.firstOpen(open, this.from); i < open.length && open[i][0] < this.to; i++) ink.fillRect(this.x(open[i][0]), row.y, this.x(open[i][1]) - this.x(open[i][0]), row.h);
+        for (let i = this.firstOpen(open, this.from); i < open.length && open[i][0] < this.to; i++)
+            ink.fillRect(this.x(open[i][0]), row.y, this.x(open[i][1]) - this.x(open[i][0]), row.h);
     }
 
     firstOpen(open, minute) {
-        let low = 0, high = open.length;
-        while (low < high) { const mid = (low + high) >> 1; if (open[mid][1] <= minute) low = mid + 1; else high = mid; }
+        let low = 0,
+            high = open.length;
+        while (low < high) {
+            const mid = (low + high) >> 1;
+            if (open[mid][1] <= minute) low = mid + 1;
+            else high = mid;
+        }
         return low;
     }
 
@@ -97,20 +137,29 @@ class BoardPaint {
     grid(rows, top) {
         const { data } = this.board;
         data.days.forEach((minute) => {
-            if (minute < this.from || minute > this.to || (this.board.isFar() && this.board.weekday(minute) !== 1)) return;
+            if (minute < this.from || minute > this.to || (this.board.isFar() && this.board.weekday(minute) !== 1))
+                return;
             const x = Math.round(this.x(minute)) + 0.5;
             this.line(x, top - 10, x, top + this.height, '#18222f70');
         });
-        rows.filter((row) => row.first).forEach((row) => this.line(0, row.y - 2.5, Math.min(this.width, this.x(data.to)), row.y - 2.5, this.color.line));
+        rows.filter((row) => row.first).forEach((row) =>
+            this.line(0, row.y - 2.5, Math.min(this.width, this.x(data.to)), row.y - 2.5, this.color.line),
+        );
         this.line(this.x(data.now), top - 10, this.x(data.now), top + this.height, this.color.behind, 1.5);
     }
 
     rowBars(row) {
-        const { ink } = this, { ROW } = BoardPaint, h = ROW - 5, y = row.y + 2;
+        const { ink } = this,
+            { ROW } = BoardPaint,
+            h = ROW - 5,
+            y = row.y + 2;
         ink.font = '12px Figures, sans-serif';
         for (const bar of this.board.byRow.get(row) || []) {
             if (bar.end < this.from || bar.start > this.to) continue;
-            const x = this.x(bar.start), w = Math.max(1.5, this.x(bar.end) - x), kind = this.board.kind(bar), [fill, stroke, text] = this.kinds[kind];
+            const x = this.x(bar.start),
+                w = Math.max(1.5, this.x(bar.end) - x),
+                kind = this.board.kind(bar),
+                [fill, stroke, text] = this.kinds[kind];
             ink.globalAlpha = this.board.isDim(bar) ? 0.16 : 1;
             ink.fillStyle = fill;
             ink.fillRect(x, y, w, h);
@@ -120,7 +169,10 @@ class BoardPaint {
                 continue;
             }
             const setup = Math.min(w, this.x(bar.run) - x);
-            if (bar.centre !== 0 && setup > 2) { ink.fillStyle = text === '#fff' ? '#ffffff50' : '#18222f2e'; ink.fillRect(x, y, setup, h); }
+            if (bar.centre !== 0 && setup > 2) {
+                ink.fillStyle = text === '#fff' ? '#ffffff50' : '#18222f2e';
+                ink.fillRect(x, y, setup, h);
+            }
             ink.strokeStyle = stroke;
             ink.lineWidth = 1;
             ink.setLineDash(kind === 'out' ? [4, 2] : []);
@@ -129,8 +181,12 @@ class BoardPaint {
             if (kind.startsWith('late')) this.notch(x, y, kind === 'late' ? stroke : '#fff');
             if (bar.pinned) this.pin(x + w - 7, y - 1);
             // of a bar that begins left of the view the words stand in view
-            const at = Math.max(x, 0), room = x + w - at - (bar.pinned ? 12 : 5);
-            if (room > 22) { ink.fillStyle = text; ink.fillText(this.board.words(bar).slice(0, Math.max(3, Math.floor(room / 6))), at + 4, y + 14); }
+            const at = Math.max(x, 0),
+                room = x + w - at - (bar.pinned ? 12 : 5);
+            if (room > 22) {
+                ink.fillStyle = text;
+                ink.fillText(this.board.words(bar).slice(0, Math.max(3, Math.floor(room / 6))), at + 4, y + 14);
+            }
         }
         ink.globalAlpha = 1;
     }
@@ -158,12 +214,14 @@ class BoardPaint {
     }
 
     heldTime(rows) {
-        const { ink, color } = this, { ROW } = BoardPaint;
+        const { ink, color } = this,
+            { ROW } = BoardPaint;
         if (this.board.by !== 'centre') return;
         this.board.data.held.forEach(([centre, machine, start, end, words]) => {
             const row = rows.find((one) => one.key === `${centre}/${machine}`);
             if (!row || end < this.from || start > this.to) return;
-            const x = this.x(start), w = Math.max(2, this.x(end) - x);
+            const x = this.x(start),
+                w = Math.max(2, this.x(end) - x);
             ink.fillStyle = '#fffdf8';
             ink.fillRect(x, row.y + 2, w, ROW - 5);
             ink.strokeStyle = color.ink2;
@@ -175,28 +233,44 @@ class BoardPaint {
         });
     }
 
-    /* Load against capacity: a day each, a week each when zoomed far out. What is over the line is more than there is. */
+    /* Load against capacity: a day each, a week each when zoomed far out; over the line is more than there is. */
     load(centre) {
         const { ink, color } = this;
         this.board.loads(centre, this.from, this.to).forEach(({ from, to, load, capacity }) => {
-            const part = capacity === 0 ? 2 : load / capacity, x = this.x(from) + 1, w = Math.max(1, this.x(to) - this.x(from) - 2), y = centre.loadY + 1, h = BoardPaint.LOAD - 4, over = part > 1.001;
+            const part = capacity === 0 ? 2 : load / capacity,
+                x = this.x(from) + 1,
+                w = Math.max(1, this.x(to) - this.x(from) - 2),
+                y = centre.loadY + 1,
+                h = BoardPaint.LOAD - 4,
+                over = part > 1.001;
             ink.fillStyle = over ? '#e5b99d' : '#cfd6cf';
             ink.fillRect(x, y + h - h * Math.min(1, part), w, h * Math.min(1, part));
             ink.strokeStyle = over ? color.behind : color.line;
             ink.lineWidth = 1;
             ink.strokeRect(x + 0.5, y + 0.5, w - 1, h - 1);
-            if (over) { ink.fillStyle = color.behind; ink.fillRect(x, y, w, 3); }
+            if (over) {
+                ink.fillStyle = color.behind;
+                ink.fillRect(x, y, w, 3);
+            }
             if (w > 30 && load > 0) {
                 ink.fillStyle = over ? color.behind : color.ink2;
                 ink.font = `${over ? '600 ' : ''}10px Figures, sans-serif`;
                 const at = Math.max(x, 0);
-                if (x + w - at > 30) ink.fillText(`${over ? '▲ ' : ''}${capacity === 0 ? 'closed' : `${Math.round(part * 100)} %`}`, at + 3, y + 10);
+                if (x + w - at > 30)
+                    ink.fillText(
+                        `${over ? '▲ ' : ''}${capacity === 0 ? 'closed' : `${Math.round(part * 100)} %`}`,
+                        at + 3,
+                        y + 10,
+                    );
             }
         });
     }
 
     heads() {
-        const { ink, color, board } = this, { HEAD } = BoardPaint, far = board.isFar(), span = board.span();
+        const { ink, color, board } = this,
+            { HEAD } = BoardPaint,
+            far = board.isFar(),
+            span = board.span();
         ink.fillStyle = color.sheet;
         ink.fillRect(0, 0, this.width, HEAD);
         this.line(0, HEAD - 0.5, this.width, HEAD - 0.5, color.line);

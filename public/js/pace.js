@@ -1,24 +1,45 @@
 /* What the pages do by script: keys, the clock, rows that grow, and forms that answer in place. */
 (() => {
     const all = (selector, root = document) => [...root.querySelectorAll(selector)];
-    const typing = (el) => el.matches('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]');
+    const typing = (el) =>
+        el.matches('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]');
 
     // keys
     const go = (key) => document.querySelector(`dialog.keys [data-go="${key}"]`)?.dataset.to;
     let waiting = false;
     document.addEventListener('keydown', (event) => {
         if (event.key === 'Escape') {
-            all('.found').forEach((box) => { box.innerHTML = ''; });
-            all('details[data-drop][open]').forEach((drop) => { drop.open = false; });
+            all('.found').forEach((box) => {
+                box.innerHTML = '';
+            });
+            all('details[data-drop][open]').forEach((drop) => {
+                drop.open = false;
+            });
         }
-        if (event.key === 'Enter' && event.ctrlKey) { event.target.closest('form')?.requestSubmit(); return; }
+        if (event.key === 'Enter' && event.ctrlKey) {
+            event.target.closest('form')?.requestSubmit();
+            return;
+        }
         if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return;
-        if (event.key === '/') { event.preventDefault(); document.querySelector('#find')?.focus(); return; }
-        if (event.key === '?') { document.querySelector('dialog.keys').showModal(); return; }
-        if (waiting && /^[a-z]$/.test(event.key) && go(event.key)) { window.location = go(event.key); return; }
+        if (event.key === '/') {
+            event.preventDefault();
+            document.querySelector('#find')?.focus();
+            return;
+        }
+        if (event.key === '?') {
+            document.querySelector('dialog.keys').showModal();
+            return;
+        }
+        if (waiting && /^[a-z]$/.test(event.key) && go(event.key)) {
+            window.location = go(event.key);
+            return;
+        }
         waiting = event.key === 'g';
-        setTimeout(() => { waiting = false; }, 1200);
-        if (event.key === 'n' && document.querySelector('[data-new]')) window.location = document.querySelector('[data-new]').href;
+        setTimeout(() => {
+            waiting = false;
+        }, 1200);
+        if (event.key === 'n' && document.querySelector('[data-new]'))
+            window.location = document.querySelector('[data-new]').href;
         if (event.key === 'j' || event.key === 'k') step(event.key === 'j' ? 1 : -1);
     });
     function step(by) {
@@ -42,7 +63,14 @@
     htmx.onLoad((root) => {
         all('form[method=post]:not([data-whole])', root).forEach((form) => {
             if (form.hasAttribute('hx-boost')) return;
-            const set = { 'hx-boost': 'true', 'hx-swap': 'innerHTML show:none', 'hx-replace-url': 'true', 'hx-sync': 'this:drop', 'hx-disabled-elt': 'find button', 'hx-disinherit': '*' };
+            const set = {
+                'hx-boost': 'true',
+                'hx-swap': 'innerHTML show:none',
+                'hx-replace-url': 'true',
+                'hx-sync': 'this:drop',
+                'hx-disabled-elt': 'find button',
+                'hx-disinherit': '*',
+            };
             Object.entries(set).forEach(([name, value]) => form.setAttribute(name, value));
             htmx.process(form);
         });
@@ -58,7 +86,10 @@
             const wrong = document.querySelector('.is-wrong');
             (wrong ?? document.querySelector('.said.not'))?.scrollIntoView({ block: 'nearest' });
             wrong?.focus({ preventScroll: true }); // the hand is where the correction goes
-            if (scanned) { document.querySelector('[data-scan]')?.focus(); scanned = false; }
+            if (scanned) {
+                document.querySelector('[data-scan]')?.focus();
+                scanned = false;
+            }
         }
     });
     const failed = (words) => (event) => {
@@ -82,7 +113,11 @@
         event.preventDefault();
         const inputs = all('input:not([type=hidden]), select', body);
         const next = inputs[inputs.indexOf(event.target) + 1];
-        if (next) { next.focus(); next.select?.(); return; }
+        if (next) {
+            next.focus();
+            next.select?.();
+            return;
+        }
         grow(body).querySelector('input').focus();
     });
     document.addEventListener('input', (event) => {
@@ -100,7 +135,9 @@
             input.removeAttribute('aria-invalid');
             if (!input.matches('[data-day]')) input.value = '';
         });
-        all('[id]', row).forEach((one) => { one.id = one.id.replace(/\d+(?=\D*$)/, n); });
+        all('[id]', row).forEach((one) => {
+            one.id = one.id.replace(/\d+(?=\D*$)/, n);
+        });
         all('output', row).forEach((output) => {
             const input = output.parentElement.querySelector('input');
             output.id = `read-${input.id}`;
@@ -108,32 +145,42 @@
             input.setAttribute('aria-describedby', output.id);
             output.textContent = '';
         });
-        all('[data-n]', row).forEach((cell) => { cell.textContent = (n + 1) * 10; });
+        all('[data-n]', row).forEach((cell) => {
+            cell.textContent = (n + 1) * 10;
+        });
         body.append(row);
         return row;
     }
 
     // how a day that is typed is read: the server says it, so that it is read in one place
     let dayLater = null;
-    ['input', 'change'].forEach((name) => document.addEventListener(name, (event) => {
-        const input = event.target.closest?.('[data-day]');
-        if (!input) return;
-        clearTimeout(dayLater);
-        dayLater = setTimeout(() => readDay(input), name === 'input' ? 350 : 0);
-    }));
+    ['input', 'change'].forEach((name) =>
+        document.addEventListener(name, (event) => {
+            const input = event.target.closest?.('[data-day]');
+            if (!input) return;
+            clearTimeout(dayLater);
+            dayLater = setTimeout(() => readDay(input), name === 'input' ? 350 : 0);
+        }),
+    );
     function readDay(input) {
         const output = document.getElementById(`read-${input.id}`);
         const asked = new URLSearchParams({ typed: input.value, ...('worked' in input.dataset ? { worked: 1 } : {}) });
         fetch(`${input.dataset.day}?${asked}`)
             .then((reply) => (reply.ok && !reply.redirected ? reply.text() : ''))
-            .then((says) => { output.textContent = says; })
-            .catch(() => { output.textContent = ''; });
+            .then((says) => {
+                output.textContent = says;
+            })
+            .catch(() => {
+                output.textContent = '';
+            });
     }
 
     // ticking rows, and filters that apply themselves
     document.addEventListener('change', (event) => {
         if (event.target.matches('[data-all]')) {
-            all(event.target.dataset.all).forEach((box) => { if (!box.disabled) box.checked = event.target.checked; });
+            all(event.target.dataset.all).forEach((box) => {
+                if (!box.disabled) box.checked = event.target.checked;
+            });
         }
         if (event.target.matches('[data-counts], [data-all]')) count();
         if (event.target.matches('[data-send]')) event.target.form.requestSubmit();
@@ -141,7 +188,8 @@
     function count() {
         all('[data-count-of]').forEach((button) => {
             const n = all(`${button.dataset.countOf}:checked`).length;
-            button.textContent = n === 0 ? button.dataset.none : button.dataset.some.replace('#', n).replace('(s)', n === 1 ? '' : 's');
+            button.textContent =
+                n === 0 ? button.dataset.none : button.dataset.some.replace('#', n).replace('(s)', n === 1 ? '' : 's');
             button.disabled = n === 0;
         });
     }
@@ -155,21 +203,44 @@
         const rows = all('.split', splits);
         if (event.target.closest('.split') === rows[rows.length - 1] && event.target.value !== '') {
             const row = rows[rows.length - 1].cloneNode(true);
-            all('input', row).forEach((input) => { input.value = ''; input.name = input.name.replace(/\[splits\]\[\d+\]/, `[splits][${rows.length}]`); input.setAttribute('aria-label', input.getAttribute('aria-label').replace(/\d+/, rows.length + 1)); });
+            all('input', row).forEach((input) => {
+                input.value = '';
+                input.name = input.name.replace(/\[splits\]\[\d+\]/, `[splits][${rows.length}]`);
+                input.setAttribute('aria-label', input.getAttribute('aria-label').replace(/\d+/, rows.length + 1));
+            });
             rows[rows.length - 1].after(row);
         }
         const left = splits.querySelector('[data-left]');
         if (!left || (unit && unit.value !== '')) return;
-        const named = all('.split', splits).reduce((sum, row) => { const [code, n] = all('input', row); return sum + (code.value.trim() === '' ? 0 : Number(n.value) || 0); }, 0);
+        const named = all('.split', splits).reduce((sum, row) => {
+            const [code, n] = all('input', row);
+            return sum + (code.value.trim() === '' ? 0 : Number(n.value) || 0);
+        }, 0);
         const open = Math.round((Number(line.querySelector('[data-use]').value) - named) * 1e6) / 1e6;
         left.className = `left ${open === 0 ? 'good' : 'behind notched'}`;
-        left.textContent = Number.isNaN(open) ? '' : (open === 0 ? 'all named' : (open > 0 ? `${open} still to be named` : `${-open} named too many`));
+        left.textContent = Number.isNaN(open)
+            ? ''
+            : open === 0
+              ? 'all named'
+              : open > 0
+                ? `${open} still to be named`
+                : `${-open} named too many`;
     });
     // Enter goes on to the next field instead of booking: a scanner ends each code with one
     document.addEventListener('keydown', (event) => {
-        if (event.key !== 'Enter' || event.ctrlKey || !event.target.closest?.('#slip') || !event.target.matches('input')) return;
+        if (
+            event.key !== 'Enter' ||
+            event.ctrlKey ||
+            !event.target.closest?.('#slip') ||
+            !event.target.matches('input')
+        )
+            return;
         event.preventDefault();
-        if (event.target.matches('[data-scan]')) { scanned = true; event.target.form.requestSubmit(); return; }
+        if (event.target.matches('[data-scan]')) {
+            scanned = true;
+            event.target.form.requestSubmit();
+            return;
+        }
         const inputs = all('#slip input:not([type=hidden]):not([disabled])');
         const next = inputs[inputs.indexOf(event.target) + 1];
         next?.focus();
@@ -180,11 +251,18 @@
     let dragged = null;
     const ask = (row) => {
         const form = document.querySelector('#rank-form');
-        const move = Object.assign(document.createElement('input'), { type: 'hidden', name: 'move', value: `${row.dataset.order}-${row.nextElementSibling?.dataset.order ?? 0}` });
+        const move = Object.assign(document.createElement('input'), {
+            type: 'hidden',
+            name: 'move',
+            value: `${row.dataset.order}-${row.nextElementSibling?.dataset.order ?? 0}`,
+        });
         form.append(move);
         form.requestSubmit();
     };
-    document.addEventListener('dragstart', (event) => { dragged = event.target.closest?.('[data-rank] tr[data-order]') ?? null; dragged?.classList.add('picked-row'); });
+    document.addEventListener('dragstart', (event) => {
+        dragged = event.target.closest?.('[data-rank] tr[data-order]') ?? null;
+        dragged?.classList.add('picked-row');
+    });
     document.addEventListener('dragover', (event) => {
         const row = dragged && event.target.closest?.('[data-rank] tr[data-order]');
         if (!row || row === dragged) return;
@@ -192,15 +270,25 @@
         const box = row.getBoundingClientRect();
         row[event.clientY < box.top + box.height / 2 ? 'before' : 'after'](dragged);
     });
-    document.addEventListener('drop', (event) => { if (dragged) event.preventDefault(); });
-    document.addEventListener('dragend', () => { if (dragged) ask(dragged); dragged = null; });
+    document.addEventListener('drop', (event) => {
+        if (dragged) event.preventDefault();
+    });
+    document.addEventListener('dragend', () => {
+        if (dragged) ask(dragged);
+        dragged = null;
+    });
     document.addEventListener('keydown', (event) => {
         const row = event.target.closest?.('[data-rank] tr[draggable]');
         if (!row) return;
-        if (event.altKey && event.key === 'ArrowUp' && row.previousElementSibling) { row.previousElementSibling.before(row); }
-        else if (event.altKey && event.key === 'ArrowDown' && row.nextElementSibling) { row.nextElementSibling.after(row); }
-        else if (event.key === 'Enter' && row.classList.contains('picked-row') && event.target.matches('a.num')) { event.preventDefault(); ask(row); return; }
-        else return;
+        if (event.altKey && event.key === 'ArrowUp' && row.previousElementSibling) {
+            row.previousElementSibling.before(row);
+        } else if (event.altKey && event.key === 'ArrowDown' && row.nextElementSibling) {
+            row.nextElementSibling.after(row);
+        } else if (event.key === 'Enter' && row.classList.contains('picked-row') && event.target.matches('a.num')) {
+            event.preventDefault();
+            ask(row);
+            return;
+        } else return;
         event.preventDefault();
         row.classList.add('picked-row');
         row.querySelector('a.num').focus();
@@ -212,7 +300,11 @@
         const el = document.querySelector('[data-clock]');
         if (!el) return;
         ahead ??= el.dataset.now - Date.now();
-        el.textContent = new Date(Date.now() + ahead).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: el.dataset.clock });
+        el.textContent = new Date(Date.now() + ahead).toLocaleTimeString('en-GB', {
+            hour: '2-digit',
+            minute: '2-digit',
+            timeZone: el.dataset.clock,
+        });
     }
     setInterval(tick, 10000);
 })();

@@ -4,12 +4,21 @@ arch('core knows no framework, no database, no clock')->expect('KeepPace\Core')-
     ->toUse(['Illuminate', 'App', 'Carbon', 'Symfony', 'now', 'time', 'microtime', 'date', 'config', 'app', 'DB', 'PDO',
         'file_get_contents', 'echo', 'rand', 'mt_rand', 'random_int']);
 arch('core is strict')->expect('KeepPace\Core')->toUseStrictTypes();
-arch('nothing is left in from debugging')->expect(['dd', 'dump', 'ray', 'var_dump', 'print_r', 'exit', 'die'])->not->toBeUsed();
-arch('queries read')->expect('App\Queries')->not->toUse(['App\Actions', 'App\Http\Controllers', 'Illuminate\Support\Facades\Auth']);
-arch('models know no rooms above them')->expect('App\Models')->not->toUse(['App\Http', 'App\Actions', 'App\Queries', 'App\Console']);
-arch('actions know no web')->expect('App\Actions')->not->toUse(['App\Http', 'Illuminate\Http', 'App\Wording']);
-arch('controllers do not write')->expect('App\Http\Controllers')->not
-    ->toUse(['App\Actions\Bookings\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing']);
+arch('nothing is left in from debugging')
+    ->expect(['dd', 'dump', 'ray', 'var_dump', 'print_r', 'exit', 'die'])
+    ->not->toBeUsed();
+arch('queries read')
+    ->expect('App\Queries')
+    ->not->toUse(['App\Actions', 'App\Http\Controllers', 'Illuminate\Support\Facades\Auth']);
+arch('models know no rooms above them')
+    ->expect('App\Models')
+    ->not->toUse(['App\Http', 'App\Actions', 'App\Queries', 'App\Console']);
+arch('actions know no web')
+    ->expect('App\Actions')
+    ->not->toUse(['App\Http', 'Illuminate\Http', 'App\Wording']);
+arch('controllers do not write')
+    ->expect('App\Http\Controllers')
+    ->not->toUse(['App\Actions\Bookings\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing']);
 
 /** A folder of core uses only those that come after it. */
 it('keeps the order of the rooms in core', function () {
@@ -39,7 +48,9 @@ it('keeps the order of the rooms in core', function () {
     expect($wrong)->toBe([]);
 });
 
-/** Inside scheduling likewise: the words of the trade, then the net of them, loading, search, what is done with plans. */
+/**
+ * Inside scheduling likewise: the words of the trade, then the net of them, loading, search, what is done with plans.
+ */
 it('keeps the order of the rooms in scheduling', function () {
     $rooms = ['', 'JobShop', 'Why', 'Net', 'Loading', 'Search', 'Plan', 'Promise', 'Lever'];
     $wrong = [];
@@ -51,7 +62,8 @@ it('keeps the order of the rooms in scheduling', function () {
             }
         }
     }
-    expect($wrong)->toBe([])->and($rooms)->toHaveCount(1 + count(glob(__DIR__.'/../../core/Scheduling/*', GLOB_ONLYDIR)));
+    expect($wrong)->toBe([])
+        ->and($rooms)->toHaveCount(1 + count(glob(__DIR__.'/../../core/Scheduling/*', GLOB_ONLYDIR)));
 });
 
 it('has one writer: only actions, the importer and the demo write', function () {

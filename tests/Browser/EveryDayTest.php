@@ -35,8 +35,14 @@ it('goes by keys, finds by number, and lists its keys', function () {
 
 it('offers to undo a deed, and the undoing stays in the history', function () {
     $this->live->php('$o = $shop->order("LID-9", "4"); $shop->release($o);')->wait();
-    $browser = $this->browser->login('operator')->visit('/station/1')->fill('Good, of 4', '3')->fill('Pass on to 20', '3')
-        ->fill('Minutes', '10')->press('Count and pass on')->see('3 good, 3 passed on');
+    $browser = $this->browser
+        ->login('operator')
+        ->visit('/station/1')
+        ->fill('Good, of 4', '3')
+        ->fill('Pass on to 20', '3')
+        ->fill('Minutes', '10')
+        ->press('Count and pass on')
+        ->see('3 good, 3 passed on');
     expect($this->live->value('SELECT good FROM order_steps ORDER BY id LIMIT 1'))->toBe('3.000000');
     $browser->press('Undo')->see('Reversed: ');
     expect($this->live->value('SELECT good FROM order_steps ORDER BY id LIMIT 1'))->toBe('0.000000')
@@ -52,7 +58,9 @@ it('books one deed for two quick clicks, and stays where the page was', function
     $this->live->php(implode(' ', $orders))->wait();
     $browser = $this->browser->login('operator')->visit('/station/1')->see('12 jobs stand here');
     $browser->driver->executeScript('window.scrollTo(0, 700)');
-    $browser->driver->executeScript('const b = [...document.querySelectorAll("article.job button")].filter((b) => b.textContent === "Start")[6]; b.click(); b.click();');
+    $browser->driver->executeScript(
+        'const b = [...document.querySelectorAll("article.job button")].filter((b) => b.textContent === "Start")[6]; b.click(); b.click();',
+    );
     $browser->see('started.')->see('running since');
     expect($this->live->value("SELECT COUNT(*) FROM bookings WHERE kind = 'start'"))->toBe('1')
         ->and((int) $browser->driver->executeScript('return window.scrollY'))->toBeGreaterThan(300);
@@ -60,7 +68,12 @@ it('books one deed for two quick clicks, and stays where the page was', function
 
 it('goes back to what one saw, and a filter is an address', function () {
     $this->live->php('$o = $shop->order("TRAY-40", "4"); $shop->order("LID-9", "4"); $shop->release($o);')->wait();
-    $browser = $this->browser->login('supervisor')->visit('/orders')->see('2 orders')->press('released')->see('1 order');
+    $browser = $this->browser
+        ->login('supervisor')
+        ->visit('/orders')
+        ->see('2 orders')
+        ->press('released')
+        ->see('1 order');
     expect($browser->driver->getCurrentURL())->toContain('state=released');
     $browser->press('218')->see('Booked on this order');
     $browser->driver->navigate()->back();

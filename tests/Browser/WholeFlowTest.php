@@ -43,20 +43,38 @@ it('takes a customer line from entry to shipment through the pages', function ()
     // operators start, count, pass on a part, then the rest
     $browser->login('operator')->visit('/station')->press('Laser cutting')->see('1 job stands here');
     $browser->press('Start')->see('started')->see('running since');
-    $browser->fill('Good, of 4', '3')->fill('Pass on to 20', '2')->press('Count and pass on')->see('3 good, 2 passed on');
-    $browser->fill('Good, of 1', '1')->fill('Pass on to 20', '2')->fill('Minutes', '12')->press('Count and pass on')
+    $browser
+        ->fill('Good, of 4', '3')
+        ->fill('Pass on to 20', '2')
+        ->press('Count and pass on')
+        ->see('3 good, 2 passed on');
+    $browser
+        ->fill('Good, of 1', '1')
+        ->fill('Pass on to 20', '2')
+        ->fill('Minutes', '12')
+        ->press('Count and pass on')
         ->see('0 jobs stand here');
     $browser->visit('/station')->press('Rolling and forming')->fill('Minutes', '50')->press('Count and pass on')
         ->see('4 good, 4 passed on');
     $browser->visit('/station')->press('Bench and control boxes')->fill('Minutes', '40')->press('Count')->see('4 good');
 
     // the storekeeper receives and ships
-    $browser->login('storekeeper')->visit('/receive')->see('Uncapping tray')->press('Receive', 1)->see('received from order 218');
+    $browser
+        ->login('storekeeper')
+        ->visit('/receive')
+        ->see('Uncapping tray')
+        ->press('Receive', 1)
+        ->see('received from order 218');
     $browser->visit('/ship')->see('C-1041');
     $browser->press('Ship C-1041')->see('Shipped to')->see('No customer line has stock waiting');
 
     // the cost clerk closes; every figure agrees
-    $browser->login('cost-clerk')->visit('/orders?state=built')->press('218')->press('Close and settle the cost')->see('variance')
+    $browser
+        ->login('cost-clerk')
+        ->visit('/orders?state=built')
+        ->press('218')
+        ->press('Close and settle the cost')
+        ->see('variance')
         ->see('closed');
     expect($this->live->value('SELECT COUNT(*) FROM customer_order_lines WHERE is_open'))->toBe('0');
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');

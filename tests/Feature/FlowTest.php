@@ -23,7 +23,9 @@ it('goes from a customer line to shipment, and every figure agrees on the way', 
     $this->shop->close($order);
     // 5 trays: 30 minutes at each of three steps and their own material at its average; nothing left in the order
     expect((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(0);
-    $costIn = (int) DB::table('cost_entries')->where('order_id', $order->id)->whereIn('kind', ['material', 'labour', 'machine', 'overhead'])
+    $costIn = (int) DB::table('cost_entries')
+        ->where('order_id', $order->id)
+        ->whereIn('kind', ['material', 'labour', 'machine', 'overhead'])
         ->sum('cents');
     expect($this->shop->stock('TRAY-40')['value'])->toBe($costIn);
 
@@ -55,8 +57,8 @@ it('takes part receipts at planned unit cost and settles at close', function () 
     $this->shop->receive($order, '6', place: 'STORES');
     expect($this->shop->stock('LID-9')['value'] - $before)->toBe($planned);
     $this->shop->close($order->refresh());
-    expect((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(0)->and($this->shop->differences())
-        ->toBe([]);
+    expect((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(0)
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('covers from stock first, then by an order with orders for its parts', function () {
@@ -68,8 +70,10 @@ it('covers from stock first, then by an order with orders for its parts', functi
     $this->shop->receive($shelf, '3');
     $customerOrder = $this->shop->customerOrder(['TRAY-40' => '5', 'EX-9H' => '6']);
     $booking = $this->shop->cover($customerOrder, CoverBy::StockThenOrder, withParts: true);
-    expect($booking->says)->toContain('3 from stock, 2 from new order')->and($booking->says)->toContain('for its parts');
-    expect(Order::query()->whereNotNull('for_order_id')->exists())->toBeTrue()->and($this->shop->differences())->toBe([]);
+    expect($booking->says)->toContain('3 from stock, 2 from new order')
+        ->and($booking->says)->toContain('for its parts');
+    expect(Order::query()->whereNotNull('for_order_id')->exists())->toBeTrue()
+        ->and($this->shop->differences())->toBe([]);
     // what is promised cannot be taken for something else
     $other = $this->shop->customerOrder(['TRAY-40' => '1']);
     expect(fn () => $this->shop->cover($other, CoverBy::Stock))->toThrow(\KeepPace\Core\Refused::class, '0 of TRAY-40');

@@ -9,7 +9,10 @@ use Tests\Support\Meeting;
 beforeEach(fn () => $this->live = new LiveShop('keep_pace_locks'));
 afterEach(fn () => $this->live->end());
 
-/** @param  list<Process>  $processes @return list<string> what each printed */
+/**
+ * @param  list<Process>  $processes
+ * @return list<string> what each printed
+ */
 function said(array $processes): array
 {
     return array_map(function (Process $process): string {
@@ -20,40 +23,73 @@ function said(array $processes): array
 }
 
 /** Code that prints how many rows the deed after it holds locked when it is about to be committed. */
-const ROWS_LOCKED = 'Illuminate\Support\Facades\Event::listen(Illuminate\Database\Events\TransactionCommitting::class, function () {
-    static $first = true; $first && print((new PDO("mysql:unix_socket=".getenv("DB_SOCKET"), posix_getpwuid(posix_geteuid())["name"], ""))->query("SELECT trx_rows_locked FROM information_schema.INNODB_TRX WHERE trx_mysql_thread_id = "
-    .Illuminate\Support\Facades\DB::selectOne("SELECT CONNECTION_ID() AS id")->id)->fetchColumn()); $first = false; }); ';
+const ROWS_LOCKED = <<<'PHP'
+    Event::listen(TransactionCommitting::class, function () {
+        static $isFirst = true;
+        if ($isFirst) {
+            $user = posix_getpwuid(posix_geteuid())["name"];
+            $watcher = new PDO("mysql:unix_socket=".getenv("DB_SOCKET"), $user, "");
+            $locked = "SELECT trx_rows_locked FROM information_schema.INNODB_TRX WHERE trx_mysql_thread_id = ";
+            print($watcher->query($locked.DB::selectOne("SELECT CONNECTION_ID() AS id")->id)->fetchColumn());
+        }
+        $isFirst = false;
+    });
+
+    PHP;
 
 it('locks a few rows however many balances there are', function (string $deed) {
     // 500 lots of one item beside those of the demo
-    $this->live->php('$item = $shop->item("SS-15"); $place = $shop->place("RACK"); $now = 0;
-        foreach (range(1, 500) as $n) { $lot = App\Models\Lot::query()->create(["item_id" => $item->id, "code" => "L-$n"]);
-        Illuminate\Support\Facades\DB::table("balances")->insert(["item_id" => $item->id, "place_id" => $place->id, "lot_id" => $lot->id, "condition" => "free", "owner_id" => 0, "quantity" => 1]); }')->wait();
+    $this->live->php(<<<'PHP'
+        [$item, $place] = [$shop->item("SS-15")->id, $shop->place("RACK")->id];
+        $with = ["place_id" => $place, "condition" => "free", "owner_id" => 0, "quantity" => 1];
+        foreach (range(1, 500) as $n) {
+            $lot = Lot::query()->create(["item_id" => $item, "code" => "L-{$n}"]);
+            DB::table("balances")->insert(["item_id" => $item, "lot_id" => $lot->id, ...$with]);
+        }
+        PHP)->wait();
     [$rows] = said([$this->live->php(ROWS_LOCKED.$deed)]);
     expect($rows)->toMatch('/^\d+$/')->and((int) $rows)->toBeLessThan(30);
 })->with([
     'goods in' => ['$shop->goodsIn("SS-15", "3", "46", "NEW", null, "RACK");'],
-    'a count' => ['$b = App\Models\Balance::query()->where("item_id", $shop->item("BRG-25")->id)->firstOrFail();
-        app(App\Actions\Stock\CountBalance::class)->handle($b->id, "70", "x", "t", $shop->as(App\Access\Role::Storekeeper));'],
-    'scrap' => ['$b = App\Models\Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
-        app(App\Actions\Stock\ScrapStock::class)->handle($b->id, "1", KeepPace\Core\Stock\ScrapClass::Handling, "x", "t", $shop->as(App\Access\Role::Storekeeper));'],
-    'blocking' => ['$b = App\Models\Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
-        app(App\Actions\Stock\ChangeCondition::class)->handle($b->id, "1", KeepPace\Core\Stock\Condition::Blocked, "x", "t", $shop->as(App\Access\Role::Storekeeper));'],
+    'a count' => [<<<'PHP'
+        $balance = Balance::query()->where("item_id", $shop->item("BRG-25")->id)->firstOrFail();
+        app(CountBalance::class)->handle($balance->id, "70", "x", "t", $shop->as(Role::Storekeeper));
+        PHP],
+    'scrap' => [<<<'PHP'
+        $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
+        $by = $shop->as(Role::Storekeeper);
+        app(ScrapStock::class)->handle($balance->id, "1", ScrapClass::Handling, "x", "t", $by);
+        PHP],
+    'blocking' => [<<<'PHP'
+        $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
+        $by = $shop->as(Role::Storekeeper);
+        app(ChangeCondition::class)->handle($balance->id, "1", Condition::Blocked, "x", "t", $by);
+        PHP],
 ]);
 
 /**
  * A deed that stands still between what it read and what it writes: it waits as often as a statement of this kind
  * comes.
  */
-function slowly(string $statement): string
+function slowly(string $statement, int $microseconds = 1_500_000): string
 {
-    return 'Illuminate\Support\Facades\DB::listen(function ($q) { if (str_contains($q->sql, "'.$statement.'")) { usleep(1500000); } }); ';
+    return "DB::listen(fn (\$query) => str_contains(\$query->sql, '{$statement}') && usleep({$microseconds}));\n";
 }
 
 /** An order of 6 lids for a customer line, all good at its last step; the line also has 10 from stock. */
-const COVERED = '$shop->goodsIn("LID-9", "2", "41"); $c = $shop->customerOrder(["LID-9" => "16"]); $shop->cover($c);
-    $o = App\Models\Order::query()->latest("id")->firstOrFail(); $shop->release($o, "x"); foreach ($o->components()->pluck("item_id")->unique() as $i) {
-    $n = App\Models\Item::query()->with("unit")->findOrFail($i); $n->isTracked() ?: $shop->goodsIn($n->number, "99", "1"); } $shop->issueAll($o); $shop->workThrough($o); ';
+const COVERED = <<<'PHP'
+    $shop->goodsIn("LID-9", "2", "41");
+    $shop->cover($shop->customerOrder(["LID-9" => "16"]));
+    $order = Order::query()->latest("id")->firstOrFail();
+    $shop->release($order, "x");
+    foreach ($order->components()->pluck("item_id")->unique() as $id) {
+        $item = Item::query()->with("unit")->findOrFail($id);
+        $item->isTracked() ?: $shop->goodsIn($item->number, "99", "1");
+    }
+    $shop->issueAll($order);
+    $shop->workThrough($order);
+
+    PHP;
 
 it('keeps cover the sum of its entries when two deeds meet', function (
     string $first,
@@ -62,7 +98,7 @@ it('keeps cover the sum of its entries when two deeds meet', function (
     string $second,
     string $left,
 ) {
-    [$order] = said([$this->live->php(COVERED.'echo $o->id;')]);
+    [$order] = said([$this->live->php(COVERED.'echo $order->id;')]);
     expect($order)->toMatch('/^\d+$/');
     [$one, $two] = (new Meeting($this->live))->of($first, $statement, $nth, $second);
     expect([$one, $two])->toBe(['done', 'done'])
@@ -81,55 +117,68 @@ it('keeps cover the sum of its entries when two deeds meet', function (
 
 function told(string $deed): string
 {
-    return 'try { '.$deed.' echo "done"; } catch (KeepPace\Core\Refusal $r) { echo "told"; }';
+    return "try {\n{$deed}\necho 'done';\n} catch (Refusal) {\necho 'told';\n}";
 }
 
 function untie(): string
 {
-    return told(
-        'app(App\Actions\Cover\TieToOrder::class)->untie(App\Models\Cover::query()->where("supply", "stock")->firstOrFail()->id, "x", "untie", $shop->as(App\Access\Role::Planner));',
-    );
+    return told(<<<'PHP'
+        $cover = Cover::query()->where("supply", "stock")->firstOrFail();
+        app(TieToOrder::class)->untie($cover->id, "x", "untie", $shop->as(Role::Planner));
+        PHP);
 }
 
 function receive(): string
 {
-    return told('$shop->receive(App\Models\Order::query()->latest("id")->firstOrFail(), "3");');
+    return told('$shop->receive(Order::query()->latest("id")->firstOrFail(), "3");');
 }
 
 function ship(): string
 {
-    return told(
-        '$c = App\Models\CustomerOrder::query()->with("lines")->latest("id")->firstOrFail(); $shop->ship($c, [$c->lines[0]->id => "1"]);',
-    );
+    return told(<<<'PHP'
+        $order = CustomerOrder::query()->with("lines")->latest("id")->firstOrFail();
+        $shop->ship($order, [$order->lines[0]->id => "1"]);
+        PHP);
 }
 
 function cancel(): string
 {
-    return told('$l = App\Models\CustomerOrderLine::query()->with("customerOrder")->latest("id")->firstOrFail();
-        app(App\Actions\Demand\CancelLine::class)->handle($l->id, $l->customerOrder->version, "shelf", null, "x", "cancel", $shop->as(App\Access\Role::Sales));');
+    return told(<<<'PHP'
+        $line = CustomerOrderLine::query()->with("customerOrder")->latest("id")->firstOrFail();
+        [$version, $by] = [$line->customerOrder->version, $shop->as(Role::Sales)];
+        app(CancelLine::class)->handle($line->id, $version, "shelf", null, "x", "cancel", $by);
+        PHP);
 }
 
 it('loses no goods to a sweep of empty balances', function () {
-    $this->live->php('$shop->goodsIn("SS-15", "3", "46", "GONE", null, "RACK"); $b = App\Models\Balance::query()->where("lot_id", App\Models\Lot::query()->where("code", "GONE")->value("id"))->firstOrFail();
-        app(App\Actions\Stock\ScrapStock::class)->handle($b->id, "3", KeepPace\Core\Stock\ScrapClass::Handling, "x", "t", $shop->as(App\Access\Role::Storekeeper));')->wait();
+    $this->live->php(<<<'PHP'
+        $shop->goodsIn("SS-15", "3", "46", "GONE", null, "RACK");
+        $lot = Lot::query()->where("code", "GONE")->value("id");
+        $balance = Balance::query()->where("lot_id", $lot)->firstOrFail();
+        $by = $shop->as(Role::Storekeeper);
+        app(ScrapStock::class)->handle($balance->id, "3", ScrapClass::Handling, "x", "t", $by);
+        PHP)->wait();
     $count = fn (): string => $this->live->value(
         "SELECT CONCAT(COUNT(*), '/', COALESCE(SUM(b.quantity), 0)) FROM balances b JOIN lots l ON l.id = b.lot_id WHERE l.code = 'GONE'",
     );
     expect($count())->toBe('1/0.000000');
-    $answers = said([
-        ...array_map(
-            fn (int $n): Process => $this->live->php(
-                'foreach (range(1, 8) as $i) { $shop->goodsIn("SS-15", "1", "46", "GONE", null, "RACK"); $shop->reverse(App\Models\Booking::query()->where("kind", "goods_in")->where("user_id", $shop->as(App\Access\Role::Storekeeper)->id)->whereNotIn("id", App\Models\Booking::query()->whereNotNull("reverses_id")->select("reverses_id"))->latest("id")->firstOrFail()); } echo "ok";',
-            ),
-            [1],
-        ),
-        ...array_map(
-            fn (int $n): Process => $this->live->php(
-                'foreach (range(1, 30) as $i) { app(App\Actions\Stock\SweepBalances::class)->handle(); } echo "ok";',
-            ),
-            range(1, 3),
-        ),
-    ]);
+    $booker = $this->live->php(<<<'PHP'
+        $by = $shop->as(Role::Storekeeper)->id;
+        foreach (range(1, 8) as $i) {
+            $shop->goodsIn("SS-15", "1", "46", "GONE", null, "RACK");
+            $reversed = Booking::query()->whereNotNull("reverses_id")->select("reverses_id");
+            $mine = Booking::query()->where("kind", "goods_in")->where("user_id", $by)->whereNotIn("id", $reversed);
+            $shop->reverse($mine->latest("id")->firstOrFail());
+        }
+        echo "ok";
+        PHP);
+    $sweeper = fn (): Process => $this->live->php(<<<'PHP'
+        foreach (range(1, 30) as $i) {
+            app(SweepBalances::class)->handle();
+        }
+        echo "ok";
+        PHP);
+    $answers = said([$booker, ...array_map($sweeper, range(1, 3))]);
     expect(array_unique($answers))->toBe(['ok'])->and($this->live->artisan('pace:verify'))->toContain('rules hold');
     $this->live->artisan('pace:sweep');
     expect($count())->toBe('0/0.000000')->and($this->live->artisan('pace:verify'))->toContain('rules hold');
@@ -140,15 +189,14 @@ it('closes a period beside an import, and lets bookings go on', function () {
     $folder = sys_get_temp_dir().'/keep-pace-locks-'.bin2hex(random_bytes(4));
     mkdir($folder);
     file_put_contents("{$folder}/customers.csv", "number,name\nK-77,Hollow Oak Apiary\n");
-    $import = $this->live->php(
-        slowly(
-            'insert into `customers`',
-        ).'app(App\Actions\Import\ImportFolder::class)->handle("'.$folder.'", $shop->as(App\Access\Role::Planner)); echo "imported";',
-    );
+    $import = $this->live->php(slowly('insert into `customers`').<<<'PHP'
+        app(ImportFolder::class)->handle($folder, $shop->as(Role::Planner));
+        echo "imported";
+        PHP, ['folder' => $folder]);
     usleep(900_000);
-    $close = $this->live->php(told(
-        'app(App\Actions\Bookings\ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(App\Access\Role::CostClerk));',
-    ));
+    $close = $this->live->php(told(<<<'PHP'
+        app(ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(Role::CostClerk));
+        PHP));
     expect(said([$close]))->toBe(['done'])
         ->and(said([$this->live->php('$shop->goodsIn("BRG-25", "1", "7"); echo "booked";')]))->toBe(['booked'])
         ->and($import->isRunning())->toBeTrue()
@@ -160,17 +208,18 @@ it('closes a period beside an import, and lets bookings go on', function () {
 
 it('does not wait to close a period, and says why it could not', function () {
     // a booking that holds the period for as long as the closing tries
-    $slow = $this->live->php(
-        str_replace(
-            '1500000',
-            '4000000',
-            slowly('insert into `bookings`'),
-        ).'$shop->goodsIn("BRG-25", "1", "7"); echo "booked";',
-    );
+    $slow = $this->live->php(slowly('insert into `bookings`', 4_000_000).<<<'PHP'
+        $shop->goodsIn("BRG-25", "1", "7");
+        echo "booked";
+        PHP);
     usleep(900_000);
-    $close = $this->live->php(
-        'try { app(App\Actions\Bookings\ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(App\Access\Role::CostClerk)); } catch (KeepPace\Core\Refused $r) { echo $r->getMessage(); }',
-    );
+    $close = $this->live->php(<<<'PHP'
+        try {
+            app(ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(Role::CostClerk));
+        } catch (Refused $refused) {
+            echo $refused->getMessage();
+        }
+        PHP);
     usleep(400_000);
     $began = microtime(true);
     expect(said([$this->live->php('$shop->goodsIn("GATE-40", "1", "7"); echo "booked";')]))->toBe(['booked'])

@@ -23,7 +23,11 @@ function start(object $test, array $options, array $fakes = []): Process
         file_put_contents("{$test->var}/fake/{$name}", "#!/bin/bash\n{$script}\n");
         chmod("{$test->var}/fake/{$name}", 0755);
     }
-    $environment = ['PACE_VAR' => $test->var, 'PATH' => "{$test->var}/fake:".getenv('PATH'), 'APP_ENV' => 'production', 'DB_PORT' => false,
+    $environment = [
+        'PACE_VAR' => $test->var,
+        'PATH' => "{$test->var}/fake:".getenv('PATH'),
+        'APP_ENV' => 'production',
+        'DB_PORT' => false,
         'DB_DATABASE' => false,
         'DB_PASSWORD_FILE' => false,
         'DB_SOCKET' => false,
@@ -31,8 +35,13 @@ function start(object $test, array $options, array $fakes = []): Process
         'CACHE_STORE' => false,
         'PACE_PROGRESS_CONNECTION' => false];
 
-    return new Process(['bash', 'bin/start', '--port', (string) $test->port, '--empty', ...$options], dirname(__DIR__, 2), $environment,
-        null, 120);
+    return new Process(
+        ['bash', 'bin/start', '--port', (string) $test->port, '--empty', ...$options],
+        dirname(__DIR__, 2),
+        $environment,
+        null,
+        120,
+    );
 }
 
 const FIRST = ['--name', 'Ada Quarry', '--login', 'ada', '--password', 'seven slow kettles'];
@@ -83,26 +92,52 @@ function processes(object $test, string $text): array
     return $found;
 }
 
-it('says plainly why it cannot start, and leaves nothing running', function (array $options, array $fakes, string $says) {
+it('says plainly why it cannot start, and leaves nothing running', function (
+    array $options,
+    array $fakes,
+    string $says,
+) {
     $process = start($this, $options, $fakes);
     $process->run();
     expect($process->getExitCode())->not->toBe(0)->and($process->getErrorOutput().$process->getOutput())->toContain($says)
         ->and(Ports::answers($this->port))->toBeFalse();
     exec('ps -ww -eo args', $running);
-    expect(array_filter($running, fn (string $line): bool => str_contains($line, $this->var) && ! str_contains($line, 'ps -eo')))->toBe([]);
+    expect(
+        array_filter(
+            $running,
+            fn (string $line): bool => str_contains($line, $this->var) && ! str_contains($line, 'ps -eo'),
+        ),
+    )->toBe([]);
 })->with([
     'no port' => [['--port', 'eighty'], [], "a port is a number from 1 to 65535, not 'eighty'"],
     'an option nobody knows' => [['--frsh'], [], 'bin/start [--port N]'],
-    'a full disk' => [[], ['df' => 'printf "Filesystem 1048576-blocks Used Available Capacity Mounted\n/dev/x 100 90 12 90%% /\n"'],
-        'only 12 MB are free on this disk'],
-    'a package that cannot be installed' => [[],
-        ['php' => '[ "$1" = -m ] && exit 0; exec /usr/bin/php "$@"', 'apt-get' => 'echo "E: Unable to fetch some archives" >&2; exit 100',
-            'sleep' => 'exit 0'], // it asks five times, with two minutes of pauses
-        'these Debian packages could not be installed: php8.2-mysql'],
-    'MariaDB that ends at once' => [[],
-        ['mariadb-install-db' => 'for a in "$@"; do case $a in --datadir=*) mkdir -p "${a#*=}";; esac; done', 'mariadbd' => 'exit 1'],
-        'MariaDB ended at once'],
-    'a data folder that cannot be made' => [[], ['mariadb-install-db' => 'exit 1'], 'the data folder of MariaDB could not be made'],
+    'a full disk' => [
+        [],
+        ['df' => 'printf "Filesystem 1048576-blocks Used Available Capacity Mounted\n/dev/x 100 90 12 90%% /\n"'],
+        'only 12 MB are free on this disk',
+    ],
+    'a package that cannot be installed' => [
+        [],
+        [
+            'php' => '[ "$1" = -m ] && exit 0; exec /usr/bin/php "$@"',
+            'apt-get' => 'echo "E: Unable to fetch some archives" >&2; exit 100',
+            'sleep' => 'exit 0',
+        ], // it asks five times, with two minutes of pauses
+        'these Debian packages could not be installed: php8.2-mysql',
+    ],
+    'MariaDB that ends at once' => [
+        [],
+        [
+            'mariadb-install-db' => 'for a in "$@"; do case $a in --datadir=*) mkdir -p "${a#*=}";; esac; done',
+            'mariadbd' => 'exit 1',
+        ],
+        'MariaDB ended at once',
+    ],
+    'a data folder that cannot be made' => [
+        [],
+        ['mariadb-install-db' => 'exit 1'],
+        'the data folder of MariaDB could not be made',
+    ],
 ]);
 
 it('says that a port is taken, by name', function () {
@@ -130,11 +165,8 @@ it('asks for the first person, and takes none with a password anybody guesses', 
 ) {
     $process = start($this, $options);
     $process->run();
-    expect($process->getExitCode())
-        ->toBe(1)
-        ->and($process->getOutput().$process->getErrorOutput())
-        ->toContain($says)
-        ->toContain('it needs a first person');
+    expect($process->getExitCode())->toBe(1)
+        ->and($process->getOutput().$process->getErrorOutput())->toContain($says)->toContain('it needs a first person');
 })->with([
     'nobody' => [[], 'A login and a name are needed'],
     'too short' => [['--name', 'Ada', '--login', 'ada', '--password', 'short'], 'at least 12 characters'],
@@ -144,33 +176,39 @@ it('asks for the first person, and takes none with a password anybody guesses', 
     ],
 ]);
 
-it('brings back what was killed within ten seconds, a worker of the web server too, and says when all is well', function () {
-    $process = served($this);
-    $up = fn (): string => (string) @file_get_contents(
-        "http://127.0.0.1:{$this->port}/up",
-        false,
-        stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 2]]),
-    );
-    expect($up())->toContain('well database')->toContain('well clock')->toContain('well queue');
-    foreach ([
-        'bin/router.php' => 5,
-        'queue:work' => 1,
-        'schedule:work' => 1,
-        'mariadbd --no-defaults' => 1,
-    ] as $text => $count) {
-        $there = processes($this, $text);
-        expect($there)->toHaveCount($count, $text);
-        posix_kill($killed = (int) end($there), SIGKILL);
-        $began = microtime(true);
-        do {
-            usleep(100_000);
-            $now = processes($this, $text);
-            $isBack = count($now) === $count && ! in_array($killed, $now, true) && str_contains($up(), 'well database');
-        } while (! $isBack && microtime(true) - $began < 10);
-        expect($isBack)->toBeTrue("{$text} is not back after ten seconds");
-    }
-    ended($this, $process);
-});
+it(
+    'brings back what was killed within ten seconds, a worker of the web server too, and says when all is well',
+    function () {
+        $process = served($this);
+        $up = fn (): string => (string) @file_get_contents(
+            "http://127.0.0.1:{$this->port}/up",
+            false,
+            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 2]]),
+        );
+        expect($up())->toContain('well database')->toContain('well clock')->toContain('well queue');
+        foreach (
+            [
+                'bin/router.php' => 5,
+                'queue:work' => 1,
+                'schedule:work' => 1,
+                'mariadbd --no-defaults' => 1,
+            ] as $text => $count
+        ) {
+            $there = processes($this, $text);
+            expect($there)->toHaveCount($count, $text);
+            posix_kill($killed = (int) end($there), SIGKILL);
+            $began = microtime(true);
+            do {
+                usleep(100_000);
+                $now = processes($this, $text);
+                $isBack =
+                    count($now) === $count && ! in_array($killed, $now, true) && str_contains($up(), 'well database');
+            } while (! $isBack && microtime(true) - $began < 10);
+            expect($isBack)->toBeTrue("{$text} is not back after ten seconds");
+        }
+        ended($this, $process);
+    },
+);
 
 it('runs the database and PHP as users of their own, and lets nobody in without a password', function () {
     $process = served($this);
@@ -186,10 +224,8 @@ it('runs the database and PHP as users of their own, and lets nobody in without 
         ->and($owner('bin/router.php'))->toBe([$php])
         ->and($owner('queue:work'))->toBe([$php])
         ->and($owner('schedule:work'))->toBe([$php]);
-    expect(substr(sprintf('%o', fileperms("{$this->var}/db.password")), -3))
-        ->toBe('600')
-        ->and(strlen(trim((string) file_get_contents("{$this->var}/db.password"))))
-        ->toBeGreaterThan(40);
+    expect(substr(sprintf('%o', fileperms("{$this->var}/db.password")), -3))->toBe('600')
+        ->and(strlen(trim((string) file_get_contents("{$this->var}/db.password"))))->toBeGreaterThan(40);
     preg_match('/DB_PORT=(\d+)/', (string) file_get_contents("{$this->var}/running"), $port);
     foreach (['root', 'keep_pace', '', 'mariadb.sys'] as $name) {
         expect(fn () => new PDO("mysql:host=127.0.0.1;port={$port[1]}", $name, ''))->toThrow(PDOException::class);
@@ -272,8 +308,6 @@ it('keeps the data before it changes it, and brings it back', function () {
         60,
     );
     $restore->run();
-    expect($restore->getErrorOutput())
-        ->toContain('is not a whole dump')
-        ->and($sql('SELECT name FROM keep_pace.people'))
-        ->toBe('Ada of before');
+    expect($restore->getErrorOutput())->toContain('is not a whole dump')
+        ->and($sql('SELECT name FROM keep_pace.people'))->toBe('Ada of before');
 });

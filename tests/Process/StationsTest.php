@@ -4,7 +4,10 @@ use Symfony\Component\Process\Process;
 use Tests\Support\LiveShop;
 use Tests\Support\OwnDatabase;
 
-/* Twenty stations at once, each sending everything twice, with connections cut and the database killed under them: nothing is lost, nothing doubled. */
+/*
+ * Twenty stations at once, each sending everything twice, with connections cut and the database killed under them:
+ * nothing is lost, nothing doubled.
+ */
 
 it('loses and doubles nothing when the database is killed under twenty stations', function () {
     $database = new OwnDatabase;
@@ -15,12 +18,28 @@ it('loses and doubles nothing when the database is killed under twenty stations'
         );
         // each books six pieces in under six tokens, sends each again, and asks again for as long as nobody answers;
         // now and then its connection is cut between a statement and the commit
-        $stations = array_map(fn (int $i): Process => $live->php('
-            $cut = 0; Illuminate\Support\Facades\DB::listen(function ($q) use (&$cut) {
-                if ($cut++ % 41 === 40) { Illuminate\Support\Facades\DB::connection()->getPdo()->exec("KILL CONNECTION_ID()"); } });
-            foreach (range(1, 6) as $n) { foreach ([1, 2] as $again) { $booked = false; for ($try = 0; $try < 300 && ! $booked; $try++) { try {
-                app(App\Actions\Stock\GoodsIn::class)->handle($shop->item("BRG-25")->id, "1", null, "7", $shop->place("STORES")->id, "", null, "s'.$i.'-$n", $shop->as(App\Access\Role::Storekeeper));
-                $booked = true; } catch (Throwable $cut_off) { usleep(100_000); Illuminate\Support\Facades\DB::reconnect(); } } $booked || print("gave up: ".$cut_off->getMessage()); } } echo "done";'), range(1, 20));
+        $stations = array_map(fn (int $i): Process => $live->php(<<<'PHP'
+            $asked = 0;
+            DB::listen(function () use (&$asked) {
+                $asked++ % 41 === 40 && DB::connection()->getPdo()->exec("KILL CONNECTION_ID()");
+            });
+            [$item, $place] = [$shop->item("BRG-25")->id, $shop->place("STORES")->id];
+            $by = $shop->as(Role::Storekeeper);
+            foreach ([1, 1, 2, 2, 3, 3, 4, 4, 5, 5, 6, 6] as $n) {
+                $booked = false;
+                for ($try = 0; $try < 300 && ! $booked; $try++) {
+                    try {
+                        app(GoodsIn::class)->handle($item, "1", null, "7", $place, "", null, "s{$i}-{$n}", $by);
+                        $booked = true;
+                    } catch (Throwable $cut) {
+                        usleep(100_000);
+                        DB::reconnect();
+                    }
+                }
+                $booked || print("gave up: ".$cut->getMessage());
+            }
+            echo "done";
+            PHP, ['i' => $i]), range(1, 20));
         $booked = fn (): int => (int) $live->value("SELECT COUNT(*) FROM bookings WHERE token LIKE 's%-%'");
         for ($i = 0; $i < 300 && $booked() < 30; $i++) {
             usleep(50_000);

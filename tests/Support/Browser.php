@@ -32,9 +32,15 @@ final class Browser
         $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')
             ->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
                 '--disable-background-networking',
-                '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', "--user-data-dir={$this->profile}"]);
-        $this->driver = RemoteWebDriver::create("http://127.0.0.1:{$port}", DesiredCapabilities::chrome()
-            ->setCapability(ChromeOptions::CAPABILITY, $options));
+                '--disable-component-update',
+                '--disable-sync',
+                '--disable-dev-shm-usage',
+                "--user-data-dir={$this->profile}",
+            ]);
+        $this->driver = RemoteWebDriver::create(
+            "http://127.0.0.1:{$port}",
+            DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options),
+        );
         $this->driver->manage()->window()->setSize(new WebDriverDimension(1280, 900));
     }
 
@@ -60,7 +66,9 @@ final class Browser
         $this->driver->manage()->deleteAllCookies();
 
         $this->visit('/login')->fill('Login', $as)->fill('Password', 'pace')->press('Log in');
-        $this->driver->wait(10)->until(fn (): bool => ! str_ends_with($this->driver->getCurrentURL(), '/login'), "{$as} is not let in");
+        $this->driver
+            ->wait(10)
+            ->until(fn (): bool => ! str_ends_with($this->driver->getCurrentURL(), '/login'), "{$as} is not let in");
 
         // a role begins where it works; a story begins at Today
         return $this->visit('/')->see(' can be released');
@@ -71,7 +79,10 @@ final class Browser
     {
         $field = $this->field($label, $nth);
         if ($field->getAttribute('type') === 'date') {
-            $this->driver->executeScript('arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input", {bubbles: true}))', [$field, $text]);
+            $this->driver->executeScript(
+                'arguments[0].value = arguments[1]; arguments[0].dispatchEvent(new Event("input", {bubbles: true}))',
+                [$field, $text],
+            );
         } else {
             $field->clear()->sendKeys($text);
         }
@@ -81,9 +92,16 @@ final class Browser
 
     public function field(string $label, int $nth = 0): RemoteWebElement
     {
-        $path = "//*[(self::input or self::textarea or self::select) and not(@type='hidden') and (@aria-label='{$label}' or @id=//label[normalize-space()='{$label}']/@for or ancestor::label[contains(normalize-space(), '{$label}')])]";
-        $this->driver->wait(10)->until(fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > $nth,
-            "No field {$label} on {$this->driver->getCurrentURL()}");
+        $isField = "(self::input or self::textarea or self::select) and not(@type='hidden')";
+        $isNamed = "@aria-label='{$label}' or @id=//label[normalize-space()='{$label}']/@for"
+            ." or ancestor::label[contains(normalize-space(), '{$label}')]";
+        $path = "//*[{$isField} and ({$isNamed})]";
+        $this->driver
+            ->wait(10)
+            ->until(
+                fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > $nth,
+                "No field {$label} on {$this->driver->getCurrentURL()}",
+            );
 
         return $this->driver->findElements(WebDriverBy::xpath($path))[$nth];
     }
@@ -92,10 +110,18 @@ final class Browser
     public function press(string $words, int $nth = 0): self
     {
         $path = "//*[(self::button or self::a or self::summary) and starts-with(normalize-space(), \"{$words}\")]";
-        $shown = fn (): array => array_values(array_filter($this->driver
-            ->findElements(WebDriverBy::xpath($path)), fn (RemoteWebElement $element): bool => $element->isDisplayed()));
-        $this->driver->wait(10)->until(fn (): bool => count($shown()) > $nth,
-            "Nothing to press called {$words} on {$this->driver->getCurrentURL()}");
+        $shown = fn (): array => array_values(
+            array_filter(
+                $this->driver->findElements(WebDriverBy::xpath($path)),
+                fn (RemoteWebElement $element): bool => $element->isDisplayed(),
+            ),
+        );
+        $this->driver
+            ->wait(10)
+            ->until(
+                fn (): bool => count($shown()) > $nth,
+                "Nothing to press called {$words} on {$this->driver->getCurrentURL()}",
+            );
         $element = $shown()[$nth];
         $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
         $element->click();
@@ -106,9 +132,20 @@ final class Browser
     /** Takes hold at a point of the window and moves to another, still holding. */
     public function drag(int $x, int $y, int $toX, int $toY): self
     {
-        $move = fn (int $x, int $y): array => ['type' => 'pointerMove', 'duration' => 60, 'origin' => 'viewport', 'x' => $x, 'y' => $y];
+        $move = fn (int $x, int $y): array => [
+            'type' => 'pointerMove',
+            'duration' => 60,
+            'origin' => 'viewport',
+            'x' => $x,
+            'y' => $y,
+        ];
 
-        return $this->pointer([$move($x, $y), ['type' => 'pointerDown', 'button' => 0], $move($x + 8, $y), $move($toX, $toY)]);
+        return $this->pointer([
+            $move($x, $y),
+            ['type' => 'pointerDown', 'button' => 0],
+            $move($x + 8, $y),
+            $move($toX, $toY),
+        ]);
     }
 
     public function drop(): self
@@ -121,7 +158,9 @@ final class Browser
         try {
             $this->driver->wait(10)->until(fn (): bool => str_contains($this->text(), $text));
         } catch (TimeoutException) {
-            throw new \RuntimeException("'{$text}' is not on {$this->driver->getCurrentURL()}: ".mb_substr($this->text(), 0, 1500));
+            throw new \RuntimeException(
+                "'{$text}' is not on {$this->driver->getCurrentURL()}: ".mb_substr($this->text(), 0, 1500),
+            );
         }
 
         return $this;
@@ -146,7 +185,8 @@ final class Browser
     {
         $actions = [];
         foreach ($strokes as $stroke) {
-            foreach (is_array($stroke) ? [$stroke] : array_map(fn (string $key): array => [$key], mb_str_split($stroke)) as $held) {
+            $keys = is_array($stroke) ? [$stroke] : array_chunk(mb_str_split($stroke), 1);
+            foreach ($keys as $held) {
                 foreach ($held as $key) {
                     $actions[] = ['type' => 'keyDown', 'value' => $key];
                 }
@@ -162,7 +202,12 @@ final class Browser
     /** @param  list<array<string, mixed>>  $actions */
     private function pointer(array $actions): self
     {
-        return $this->act(['type' => 'pointer', 'id' => 'mouse', 'parameters' => ['pointerType' => 'mouse'], 'actions' => $actions]);
+        return $this->act([
+            'type' => 'pointer',
+            'id' => 'mouse',
+            'parameters' => ['pointerType' => 'mouse'],
+            'actions' => $actions,
+        ]);
     }
 
     /** @param  array<string, mixed>  $device  an input device and what it does, as W3C WebDriver has them */

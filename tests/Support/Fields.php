@@ -8,7 +8,16 @@ final class Fields
     public const WORKER = '8';
 
     /** Fields the forms of the application have, with values that are right. */
-    public const RIGHT = ['item' => 'LID-9', 'quantity' => '1', 'version' => '1', 'reason' => 'why', 'place_id' => '5', 'due_on' => '2026-12-11', 'rank' => '5', 'price' => '1', 'codes' => '',
+    public const RIGHT = [
+        'item' => 'LID-9',
+        'quantity' => '1',
+        'version' => '1',
+        'reason' => 'why',
+        'place_id' => '5',
+        'due_on' => '2026-12-11',
+        'rank' => '5',
+        'price' => '1',
+        'codes' => '',
         'order' => '1',
         'lines' => ['1' => '1'],
         'orders' => ['1'],

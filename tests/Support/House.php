@@ -25,6 +25,10 @@ final class House
 
     private const COLUMNS = 120;
 
+    /** A literal or an address, with no more than its key, its dot or its name before it. */
+    private const LITERAL = '/^\s*(?:\'[^\']+\' => |[.?:] ?|(?:public|private) const \w+ = )?'
+        .'(?:\'[^\']*\'|"[^"]*"|\S+)[,;]?$/';
+
     private const METHOD_LINES = 45;
 
     private const METHOD_CHARACTERS = 1600;
@@ -85,8 +89,7 @@ final class House
         $count = 0;
         foreach (explode("\n", $text) as $line) {
             $line = trim($line, "\r");
-            $isOneLiteral = preg_match('/^\s*(\'[^\']*\'|"[^"]*"|\S+)[,;]?$/', $line) === 1
-                || preg_match('/^\s*<path [^<>]*>$/', $line) === 1;
+            $isOneLiteral = preg_match(self::LITERAL, $line) === 1 || preg_match('/^\s*<path [^<>]*>$/', $line) === 1;
             $count += mb_strlen($line) > self::COLUMNS && ! $isOneLiteral ? 1 : 0;
         }
 

@@ -104,10 +104,55 @@ final class LiveShop
         return $process->getOutput();
     }
 
-    /** Starts a PHP script in the application, in a process of its own. */
-    public function php(string $code): Process
+    /**
+     * Starts a PHP script in the application, in a process of its own: with $shop, and the names that such scripts use.
+     *
+     * @param  array<string, int|string>  $with  variables it finds
+     */
+    public function php(string $code, array $with = []): Process
     {
+        foreach ($with as $name => $value) {
+            $code = "\${$name} = ".var_export($value, true).";\n{$code}";
+        }
         $boot = <<<'PHP'
+            use App\Access\Role;
+            use App\Actions\Bookings\ClosePeriod;
+            use App\Actions\Cover\TieToOrder;
+            use App\Actions\Demand\CancelLine;
+            use App\Actions\Import\ImportFolder;
+            use App\Actions\Purchasing\PurchaseLine;
+            use App\Actions\Purchasing\RaisePurchases;
+            use App\Actions\Schedule\HoldPromise;
+            use App\Actions\Schedule\KeepUp;
+            use App\Actions\Schedule\MoveStep;
+            use App\Actions\Schedule\WhatIf;
+            use App\Actions\Stock\Arrival;
+            use App\Actions\Stock\ChangeCondition;
+            use App\Actions\Stock\CountBalance;
+            use App\Actions\Stock\GoodsIn;
+            use App\Actions\Stock\ScrapStock;
+            use App\Actions\Stock\SweepBalances;
+            use App\Actions\Usage\BookSlip;
+            use App\Actions\Usage\IssueComponents;
+            use App\Actions\Usage\ProposeSlip;
+            use App\Actions\Usage\UseLine;
+            use App\Models\Balance;
+            use App\Models\Booking;
+            use App\Models\Cover;
+            use App\Models\CustomerOrder;
+            use App\Models\CustomerOrderLine;
+            use App\Models\Item;
+            use App\Models\Lot;
+            use App\Models\Order;
+            use App\Models\OrderComponent;
+            use Illuminate\Database\Events\TransactionCommitting;
+            use Illuminate\Support\Facades\DB;
+            use Illuminate\Support\Facades\Event;
+            use KeepPace\Core\Refusal;
+            use KeepPace\Core\Refused;
+            use KeepPace\Core\Stock\Condition;
+            use KeepPace\Core\Stock\ScrapClass;
+
             require "tests/Support/clock.php";
             $app = require "bootstrap/app.php";
             $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();

@@ -10,6 +10,20 @@ use Symfony\Component\Process\Process;
  */
 final class Meeting
 {
+    private const STANDS_STILL = <<<'PHP'
+        $seen = 0;
+        DB::listen(function ($query) use (&$seen, $at, $statement, $nth) {
+            if (! str_contains($query->sql, $statement) || ++$seen !== $nth) {
+                return;
+            }
+            touch("{$at}.there");
+            for ($i = 0; $i < 400 && ! file_exists("{$at}.go"); $i++) {
+                usleep(10_000);
+            }
+        });
+
+        PHP;
+
     private readonly string $at;
 
     public function __construct(private readonly LiveShop $shop)
@@ -25,9 +39,10 @@ final class Meeting
      */
     public function of(string $first, string $statement, int $nth, string $second, float $patience = 1.5): array
     {
-        $one = $this->shop->php('$n = 0; Illuminate\Support\Facades\DB::listen(function ($q) use (&$n) {
-            if (! str_contains($q->sql, "'.$statement.'") || ++$n !== '.$nth.') { return; }
-            touch("'.$this->at.'.there"); for ($i = 0; $i < 400 && ! file_exists("'.$this->at.'.go"); $i++) { usleep(10_000); } }); '.$first);
+        $one = $this->shop->php(
+            self::STANDS_STILL.$first,
+            ['at' => $this->at, 'statement' => $statement, 'nth' => $nth],
+        );
         for ($i = 0; $i < 800 && ! file_exists("{$this->at}.there") && $one->isRunning(); $i++) {
             usleep(10_000);
         }

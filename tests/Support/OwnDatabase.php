@@ -44,7 +44,9 @@ final class OwnDatabase
     private function start(string $port): void
     {
         // what is committed is on the disk: the usual settings, not those of the other tests
-        $script = '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; trap "exit 143" TERM; db_up db '.$port.'; echo "port $DB_PORT"; wait "$DB_PID"';
+        $script = '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; trap "exit 143" TERM; db_up db '
+            .$port
+            .'; echo "port $DB_PORT"; wait "$DB_PID"';
         $this->server = new Process(
             ['bash', '-c', $script],
             dirname(__DIR__, 2),

@@ -36,8 +36,10 @@ final class Sent
         $says = $this->says();
 
         return match (true) {
-            $status >= 500 => "broke ({$status}): ".mb_substr((string) $this->answer->exception?->getMessage(), 0, 300),
-            preg_match(self::FRAMEWORK, $says) === 1 => 'speaks in the words of the framework: '.mb_substr($says, 0, 200),
+            $status >= 500 => "broke ({$status}): "
+                .mb_substr((string) $this->answer->exception?->getMessage(), 0, 300),
+            preg_match(self::FRAMEWORK, $says) === 1 => 'speaks in the words of the framework: '
+                .mb_substr($says, 0, 200),
             $this->method !== 'get' && $status === 404 => 'lost the form to a page that says not found',
             default => null,
         };

@@ -58,19 +58,34 @@ final class Shop
     {
         $rows = [];
         foreach ($lines as $item => $quantity) {
-            $rows[] = ['item' => $item, 'quantity' => $quantity, 'unit' => null, 'promised_on' => $promisedOn, 'price' => null];
+            $rows[] = [
+                'item' => $item,
+                'quantity' => $quantity,
+                'unit' => null,
+                'promised_on' => $promisedOn,
+                'price' => null,
+            ];
         }
-        $booking = app(EnterCustomerOrder::class)
-            ->handle(['customer_id' => Customer::query()->firstOrFail()->id, 'reference' => 'PO 1', 'ship_to' => ''], $rows,
-                $this->token(), $this->as(Role::Sales));
+        $booking = app(EnterCustomerOrder::class)->handle(
+            ['customer_id' => Customer::query()->firstOrFail()->id, 'reference' => 'PO 1', 'ship_to' => ''],
+            $rows,
+            $this->token(),
+            $this->as(Role::Sales),
+        );
 
         return CustomerOrder::query()->with('lines.item.unit')->findOrFail($booking->customer_order_id);
     }
 
     public function cover(CustomerOrder $order, CoverBy $by = CoverBy::StockThenOrder, bool $withParts = false): Booking
     {
-        return app(CoverLines::class)->handle(array_values($order->lines->pluck('id')->all()), $by, null, $withParts, $this->token(),
-            $this->as(Role::Sales));
+        return app(CoverLines::class)->handle(
+            array_values($order->lines->pluck('id')->all()),
+            $by,
+            null,
+            $withParts,
+            $this->token(),
+            $this->as(Role::Sales),
+        );
     }
 
     public function order(string $item, string $quantity, ?string $due = '2026-12-10'): Order
@@ -88,16 +103,41 @@ final class Shop
 
     public function issueAll(Order $order): Booking
     {
-        $lines = $order->components()->get()->filter(fn (OrderComponent $component): bool => $component->openQuantity()->isPositive())
-            ->map(fn (OrderComponent $component): UseLine => UseLine::planned($component, (string) $component->openQuantity()));
+        $lines = $order
+            ->components()
+            ->get()
+            ->filter(fn (OrderComponent $component): bool => $component->openQuantity()->isPositive())
+            ->map(
+                fn (OrderComponent $component): UseLine => UseLine::planned(
+                    $component,
+                    (string) $component->openQuantity(),
+                ),
+            );
 
-        return app(IssueComponents::class)->handle(array_values($lines->all()), false, '', $this->token(), $this->as(Role::Storekeeper));
+        return app(IssueComponents::class)->handle(
+            array_values($lines->all()),
+            false,
+            '',
+            $this->token(),
+            $this->as(Role::Storekeeper),
+        );
     }
 
     /** @param  array<string, string>  $lots quantity by lot; none = by the item's rule */
-    public function issue(OrderComponent $component, string $quantity, array $lots = [], string $reason = '', bool $overPlan = false): Booking
-    {
-        return app(IssueComponents::class)->handle([UseLine::planned($component, $quantity, $lots)], $overPlan, $reason, $this->token(), $this->as(Role::Storekeeper));
+    public function issue(
+        OrderComponent $component,
+        string $quantity,
+        array $lots = [],
+        string $reason = '',
+        bool $overPlan = false,
+    ): Booking {
+        return app(IssueComponents::class)->handle(
+            [UseLine::planned($component, $quantity, $lots)],
+            $overPlan,
+            $reason,
+            $this->token(),
+            $this->as(Role::Storekeeper),
+        );
     }
 
     public function component(Order $order, string $item): OrderComponent
@@ -106,11 +146,26 @@ final class Shop
     }
 
     /** @param  array<string, mixed>  $over */
-    public function report(OrderStep $step, string $good, string $passOn = '0', string $scrap = '0', array $over = []): Booking
-    {
-        return app(ReportStep::class)->handle($step->id,
-            ['good' => $good, 'scrap' => $scrap, 'pass_on' => $passOn, 'minutes' => 30, 'reason' => $scrap === '0' ? '' : 'scratched',
-                ...$over], $this->token(), $this->as(Role::Operator));
+    public function report(
+        OrderStep $step,
+        string $good,
+        string $passOn = '0',
+        string $scrap = '0',
+        array $over = [],
+    ): Booking {
+        return app(ReportStep::class)->handle(
+            $step->id,
+            [
+                'good' => $good,
+                'scrap' => $scrap,
+                'pass_on' => $passOn,
+                'minutes' => 30,
+                'reason' => $scrap === '0' ? '' : 'scratched',
+                ...$over,
+            ],
+            $this->token(),
+            $this->as(Role::Operator),
+        );
     }
 
     /** All pieces through all steps. */
@@ -125,8 +180,14 @@ final class Shop
 
     public function receive(Order $order, string $quantity, string $codes = '', string $place = 'FINISHED'): Booking
     {
-        return app(ReceiveOrder::class)
-            ->handle($order->id, $quantity, $this->place($place)->id, $codes, $this->token(), $this->as(Role::Storekeeper));
+        return app(ReceiveOrder::class)->handle(
+            $order->id,
+            $quantity,
+            $this->place($place)->id,
+            $codes,
+            $this->token(),
+            $this->as(Role::Storekeeper),
+        );
     }
 
     public function close(Order $order): Booking
@@ -159,11 +220,25 @@ final class Shop
             $this->as(Role::Storekeeper));
     }
 
-    public function goodsIn(string $item, string $quantity, string $price = '10', string $codes = '', ?string $unit = null,
-        string $place = 'STORES'): Booking
-    {
-        return app(GoodsIn::class)->handle($this->item($item)->id, $quantity, $unit, $price, $this->place($place)
-            ->id, $codes, null, $this->token(), $this->as(Role::Storekeeper));
+    public function goodsIn(
+        string $item,
+        string $quantity,
+        string $price = '10',
+        string $codes = '',
+        ?string $unit = null,
+        string $place = 'STORES',
+    ): Booking {
+        return app(GoodsIn::class)->handle(
+            $this->item($item)->id,
+            $quantity,
+            $unit,
+            $price,
+            $this->place($place)->id,
+            $codes,
+            null,
+            $this->token(),
+            $this->as(Role::Storekeeper),
+        );
     }
 
     public function reverse(Booking $booking, string $reason = 'typing error'): Booking
@@ -179,11 +254,17 @@ final class Shop
     /** @return array{quantity: string, value: int} all stock of an item */
     public function stock(string $item, ?string $lot = null): array
     {
-        $of = fn (string $table) => DB::table($table)->where('item_id', $this->item($item)->id)
-            ->when($lot !== null, fn ($query) => $query->where('lot_id', Lot::query()->where('code', $lot)->firstOrFail()->id));
+        $of = fn (string $table) => DB::table($table)
+            ->where('item_id', $this->item($item)->id)
+            ->when(
+                $lot !== null,
+                fn ($query) => $query->where('lot_id', Lot::query()->where('code', $lot)->firstOrFail()->id),
+            );
 
-        return ['quantity' => \KeepPace\Core\Quantity\Amount::plain((string) $of('balances')->sum('quantity')),
-            'value' => (int) $of('stock_values')->sum('value')];
+        return [
+            'quantity' => \KeepPace\Core\Quantity\Amount::plain((string) $of('balances')->sum('quantity')),
+            'value' => (int) $of('stock_values')->sum('value'),
+        ];
     }
 
     /**

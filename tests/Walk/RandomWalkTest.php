@@ -39,15 +39,18 @@ use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
 
 /*
- * A stateful walk over all actions. Refusals are part of the walk; anything else that is thrown, any difference pace:verify
- * finds, and any stock that differs from a model of quantities kept in memory, ends it. Then everything that can be is
- * reversed, newest first, and stock must be back at its opening.
+ * A stateful walk over all actions. Refusals are part of the walk; anything else that is thrown, any difference
+ * pace:verify finds, and any stock that differs from a model of quantities kept in memory, ends it. Then everything
+ * that can be is reversed, newest first, and stock must be back at its opening.
  */
 
 /** @return array<string, string> quantity on hand by item number */
 function onHand(): array
 {
-    return DB::table('balances')->join('items', 'items.id', 'item_id')->groupBy('number')->selectRaw('number, SUM(quantity) AS quantity')
+    return DB::table('balances')
+        ->join('items', 'items.id', 'item_id')
+        ->groupBy('number')
+        ->selectRaw('number, SUM(quantity) AS quantity')
         ->pluck('quantity', 'number')
         ->filter(fn ($quantity) => (float) $quantity !== 0.0)->sortKeys()->all();
 }
@@ -69,26 +72,47 @@ it('ends clean', function (int $seed, int $steps) {
     $done = [];
     $deeds = [];
     $items = ['TRAY-40', 'LID-9', 'TANK-50', 'STAND-3'];
-    $openOrders = fn () => Order::query()->whereIn('state', ['firm', 'released', 'running', 'built'])->pluck('id')->all();
+    $openOrders = fn () => Order::query()
+        ->whereIn('state', ['firm', 'released', 'running', 'built'])
+        ->pluck('id')
+        ->all();
     $actions = [
-        'customer order' => fn () => $this->shop
-            ->cover($this->shop->customerOrder([$pick($items) => (string) mt_rand(1, 6), $pick($items) => (string) mt_rand(1, 6)]),
-                $pick(CoverBy::cases()), mt_rand(0, 1) === 1),
+        'customer order' => fn () => $this->shop->cover(
+            $this->shop->customerOrder([
+                $pick($items) => (string) mt_rand(1, 6),
+                $pick($items) => (string) mt_rand(1, 6),
+            ]),
+            $pick(CoverBy::cases()),
+            mt_rand(0, 1) === 1,
+        ),
         'shelf order' => fn () => $this->shop->order($pick($items), (string) mt_rand(1, 8)) ? null : null,
-        'release' => fn () => ($ids = $openOrders()) === [] ? null : $this->shop
-            ->release(Order::query()->findOrFail($pick($ids)), mt_rand(0, 3) === 0 ? null : 'walk'),
-        'issue all' => fn () => ($ids = $openOrders()) === [] ? null : $this->shop->issueAll(Order::query()->findOrFail($pick($ids))),
+        'release' => fn () => ($ids = $openOrders()) === []
+            ? null
+            : $this->shop->release(Order::query()->findOrFail($pick($ids)), mt_rand(0, 3) === 0 ? null : 'walk'),
+        'issue all' => fn () => ($ids = $openOrders()) === []
+            ? null
+            : $this->shop->issueAll(Order::query()->findOrFail($pick($ids))),
         'report' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
-            $step = $ids === [] ? null : Order::query()->findOrFail($pick($ids))->steps()->whereRaw('taken_in > passed_on + scrap')
-                ->first();
+            $step = $ids === []
+                    ? null
+                    : Order::query()
+                        ->findOrFail($pick($ids))
+                        ->steps()
+                        ->whereRaw('taken_in > passed_on + scrap')
+                        ->first();
             if ($step === null) {
                 return null;
             }
             $good = mt_rand(0, 4);
 
-            return $this->shop->report($step, (string) $good, (string) mt_rand(0, $good), (string) (mt_rand(0, 4) === 0 ? 1 : 0),
-                ['reason' => 'walk']);
+            return $this->shop->report(
+                $step,
+                (string) $good,
+                (string) mt_rand(0, $good),
+                (string) (mt_rand(0, 4) === 0 ? 1 : 0),
+                ['reason' => 'walk'],
+            );
         },
         'work through' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
@@ -97,20 +121,34 @@ it('ends clean', function (int $seed, int $steps) {
         'receive' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
 
-            return $ids === [] ? null : $this->shop
-                ->receive(Order::query()->findOrFail($pick($ids)), (string) mt_rand(1, 4), place: $pick(['STORES', 'FINISHED']));
+            return $ids === []
+                ? null
+                : $this->shop->receive(
+                    Order::query()->findOrFail($pick($ids)),
+                    (string) mt_rand(1, 4),
+                    place: $pick(['STORES', 'FINISHED']),
+                );
         },
-        'close' => fn () => ($id = Order::query()->where('state', 'built')->value('id')) === null ? null : $this->shop
-            ->close(Order::query()->findOrFail($id)),
+        'close' => fn () => ($id = Order::query()->where('state', 'built')->value('id')) === null
+            ? null
+            : $this->shop->close(Order::query()->findOrFail($id)),
         'ship' => function () use ($pick) {
             $ids = CustomerOrder::query()->pluck('id')->all();
             $order = $ids === [] ? null : CustomerOrder::query()->with('lines')->findOrFail($pick($ids));
 
-            return $order === null ? null : $this->shop->ship($order, [$pick($order->lines->all())->id => (string) mt_rand(1, 3)]);
+            return $order === null
+                ? null
+                : $this->shop->ship($order, [$pick($order->lines->all())->id => (string) mt_rand(1, 3)]);
         },
         'goods in' => fn () => $this->shop->goodsIn('GATE-40', (string) mt_rand(1, 20), '11.'.mt_rand(10, 99)),
-        'sheets in' => fn () => $this->shop
-            ->goodsIn('SS-15', (string) mt_rand(1, 9), '46.'.mt_rand(10, 99), $pick(['H-7714', 'H-1', 'H-2']), 'sheet', 'RACK'),
+        'sheets in' => fn () => $this->shop->goodsIn(
+            'SS-15',
+            (string) mt_rand(1, 9),
+            '46.'.mt_rand(10, 99),
+            $pick(['H-7714', 'H-1', 'H-2']),
+            'sheet',
+            'RACK',
+        ),
         'change quantity' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
@@ -124,16 +162,29 @@ it('ends clean', function (int $seed, int $steps) {
             $ids = OrderComponent::query()->pluck('id')->all();
             $component = $ids === [] ? null : OrderComponent::query()->with('order')->findOrFail($pick($ids));
 
-            return $component === null ? null : app(ChangeComponents::class)
-                ->change($component->id, $component->order->version, (string) mt_rand(0, 9), $this->shop->token(), $this->shop
-                    ->as(Role::Supervisor));
+            return $component === null
+                ? null
+                : app(ChangeComponents::class)->change(
+                    $component->id,
+                    $component->order->version,
+                    (string) mt_rand(0, 9),
+                    $this->shop->token(),
+                    $this->shop->as(Role::Supervisor),
+                );
         },
         'tie' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $lines = CustomerOrderLine::query()->where('is_open', true)->pluck('id')->all();
 
-            return $ids === [] || $lines === [] ? null : app(TieToOrder::class)
-                ->tie($pick($lines), $pick($ids), (string) mt_rand(1, 3), $this->shop->token(), $this->shop->as(Role::Planner));
+            return $ids === [] || $lines === []
+                ? null
+                : app(TieToOrder::class)->tie(
+                    $pick($lines),
+                    $pick($ids),
+                    (string) mt_rand(1, 3),
+                    $this->shop->token(),
+                    $this->shop->as(Role::Planner),
+                );
         },
         'untie' => function () use ($pick) {
             $ids = Cover::query()->where('quantity', '>', 0)->pluck('id')->all();
@@ -145,24 +196,42 @@ it('ends clean', function (int $seed, int $steps) {
             $ids = CustomerOrderLine::query()->pluck('id')->all();
             $line = $ids === [] ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($pick($ids));
 
-            return $line === null ? null : app(ChangeCustomerLine::class)
-                ->handle($line->id, $line->customerOrder->version, (string) mt_rand(0, 8), '2026-12-20', $this->shop->token(), $this->shop
-                    ->as(Role::Sales));
+            return $line === null
+                ? null
+                : app(ChangeCustomerLine::class)->handle(
+                    $line->id,
+                    $line->customerOrder->version,
+                    (string) mt_rand(0, 8),
+                    '2026-12-20',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Sales),
+                );
         },
         'count' => function () use ($pick) {
-            $ids = Balance::query()->where('quantity', '>', 0)
-                ->whereHas('item', fn ($item) => $item->whereIn('number', ['LID-9', 'GATE-40', 'FOOT-1', 'TRAY-40']))->pluck('id')->all();
+            $ids = Balance::query()
+                ->where('quantity', '>', 0)
+                ->whereHas('item', fn ($item) => $item->whereIn('number', ['LID-9', 'GATE-40', 'FOOT-1', 'TRAY-40']))
+                ->pluck('id')
+                ->all();
             $balance = $ids === [] ? null : Balance::query()->findOrFail($pick($ids));
 
-            return $balance === null ? null : app(CountBalance::class)
-                ->handle($balance->id, (string) max(0, (int) $balance->quantity + mt_rand(-3, 3)), 'walk', $this->shop->token(), $this->shop
-                    ->as(Role::Storekeeper));
+            return $balance === null
+                ? null
+                : app(CountBalance::class)->handle(
+                    $balance->id,
+                    (string) max(0, (int) $balance->quantity + mt_rand(-3, 3)),
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Storekeeper),
+                );
         },
         'start' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $step = $ids === [] ? null : $pick(Order::query()->findOrFail($pick($ids))->steps()->get()->all());
 
-            return $step === null ? null : app(StartStep::class)->handle($step->id, $this->shop->token(), $this->shop->as(Role::Operator));
+            return $step === null
+                ? null
+                : app(StartStep::class)->handle($step->id, $this->shop->token(), $this->shop->as(Role::Operator));
         },
         'add step' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
@@ -178,8 +247,14 @@ it('ends clean', function (int $seed, int $steps) {
             $ids = $openOrders();
             $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
 
-            return $order === null ? null : app(ChangeSteps::class)
-                ->remove($pick($order->steps()->get()->all())->id, $order->version, $this->shop->token(), $this->shop->as(Role::Planner));
+            return $order === null
+                ? null
+                : app(ChangeSteps::class)->remove(
+                    $pick($order->steps()->get()->all())->id,
+                    $order->version,
+                    $this->shop->token(),
+                    $this->shop->as(Role::Planner),
+                );
         },
         'cancel' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
@@ -190,72 +265,233 @@ it('ends clean', function (int $seed, int $steps) {
         },
         'issue some, of lots' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
-            $component = $ids === [] ? null : OrderComponent::query()->with('item')->whereIn('order_id', $ids)->inRandomOrder(mt_rand())->first();
+            $component = $ids === []
+                    ? null
+                    : OrderComponent::query()
+                        ->with('item')
+                        ->whereIn('order_id', $ids)
+                        ->inRandomOrder(mt_rand())
+                        ->first();
             if ($component === null) {
                 return null;
             }
             $quantity = (string) mt_rand(1, 4);
 
-            return $this->shop->issue($component, $quantity, $component->item->number === 'SS-15' ? [$pick(['H-7714', 'H-7731', 'H-1']) => $quantity] : [], 'walk', mt_rand(0, 1) === 1);
+            return $this->shop->issue(
+                $component,
+                $quantity,
+                $component->item->number === 'SS-15' ? [$pick(['H-7714', 'H-7731', 'H-1']) => $quantity] : [],
+                'walk',
+                mt_rand(0, 1) === 1,
+            );
         },
         'use another item' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
-            $component = $ids === [] ? null : OrderComponent::query()->whereIn('order_id', $ids)->inRandomOrder(mt_rand())->first();
+            $component = $ids === []
+                    ? null
+                    : OrderComponent::query()->whereIn('order_id', $ids)->inRandomOrder(mt_rand())->first();
 
-            return $component === null ? null : app(IssueComponents::class)->handle([new UseLine('x', $component->order_id, mt_rand(0, 1) === 0 ? $component->id : null, $this->shop->item($pick(['GATE-40', 'FOOT-1', 'BOLT-8']))->id,
-                $component->step_number, (string) mt_rand(1, 2), reason: 'walk')], true, '', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+            return $component === null
+                ? null
+                : app(IssueComponents::class)->handle(
+                    [
+                        new UseLine(
+                            'x',
+                            $component->order_id,
+                            mt_rand(0, 1) === 0 ? $component->id : null,
+                            $this->shop->item($pick(['GATE-40', 'FOOT-1', 'BOLT-8']))->id,
+                            $component->step_number,
+                            (string) mt_rand(1, 2),
+                            reason: 'walk',
+                        ),
+                    ],
+                    true,
+                    '',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Storekeeper),
+                );
         },
         'bring back' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $order = $ids === [] ? 0 : $pick($ids);
             $key = array_key_first(ReturnComponents::used($order));
 
-            return $key === null ? null : app(ReturnComponents::class)->handle($order, [$key => '1'], $this->shop->place($pick(['STORES', 'RACK']))->id, $pick([Condition::Free, Condition::Blocked]), 'walk', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+            return $key === null
+                ? null
+                : app(ReturnComponents::class)->handle(
+                    $order,
+                    [$key => '1'],
+                    $this->shop->place($pick(['STORES', 'RACK']))->id,
+                    $pick([Condition::Free, Condition::Blocked]),
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Storekeeper),
+                );
         },
         'take a line back' => function () use ($pick, &$done) {
             $of = array_values(array_filter($done, fn (Booking $booking): bool => $booking->kind->hasLines()));
             $booking = $of === [] ? null : $pick($of);
 
-            return $booking === null ? null : app(ReverseLines::class)->handle($booking->id, [(int) $booking->moves()->inRandomOrder(mt_rand())->value('id')], 'walk', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+            return $booking === null
+                ? null
+                : app(ReverseLines::class)->handle(
+                    $booking->id,
+                    [(int) $booking->moves()->inRandomOrder(mt_rand())->value('id')],
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Storekeeper),
+                );
         },
         'correct a lot' => function () use ($pick) {
-            $move = Move::query()->whereNotNull('component_id')->where('lot_id', '>', 0)->inRandomOrder(mt_rand())->first();
+            $move = Move::query()
+                ->whereNotNull('component_id')
+                ->where('lot_id', '>', 0)
+                ->inRandomOrder(mt_rand())
+                ->first();
 
-            return $move === null ? null : app(CorrectLot::class)->handle($move->id, $pick(['H-7714', 'H-7731', 'H-1', 'H-2']), mt_rand(0, 1) === 0 ? null : '1', 'walk', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+            return $move === null
+                ? null
+                : app(CorrectLot::class)->handle(
+                    $move->id,
+                    $pick(['H-7714', 'H-7731', 'H-1', 'H-2']),
+                    mt_rand(0, 1) === 0 ? null : '1',
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Storekeeper),
+                );
         },
         'keep' => function () use ($openOrders) {
             $ids = $openOrders();
-            $component = $ids === [] ? null : OrderComponent::query()->with('item')->whereIn('order_id', $ids)->inRandomOrder(mt_rand())->first();
+            $component = $ids === []
+                    ? null
+                    : OrderComponent::query()
+                        ->with('item')
+                        ->whereIn('order_id', $ids)
+                        ->inRandomOrder(mt_rand())
+                        ->first();
 
-            return $component === null ? null : app(ReserveStock::class)->handle($component->order_id, $component->item_id, $component->item->number === 'SS-15' && mt_rand(0, 1) === 0 ? 'H-7714' : '', '1', 'walk', $this->shop->token(), $this->shop->as(Role::Planner));
+            return $component === null
+                ? null
+                : app(ReserveStock::class)->handle(
+                    $component->order_id,
+                    $component->item_id,
+                    $component->item->number === 'SS-15' && mt_rand(0, 1) === 0 ? 'H-7714' : '',
+                    '1',
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Planner),
+                );
         },
-        'give up what is kept' => fn () => ($id = DB::table('reservations')->where('quantity', '>', 0)->value('id')) === null ? null : app(ReserveStock::class)->giveUp($id, 'walk', $this->shop->token(), $this->shop->as(Role::Planner)),
-        'scrap stock' => fn () => ($balance = Balance::query()->where('quantity', '>', 3)->whereHas('item', fn ($item) => $item->whereIn('number', ['GATE-40', 'SS-15', 'FOOT-1']))->inRandomOrder(mt_rand())->first()) === null ? null
-            : app(ScrapStock::class)->handle($balance->id, '1', ScrapClass::Handling, 'walk', $this->shop->token(), $this->shop->as(Role::Storekeeper)),
-        'block or free' => fn () => ($balance = Balance::query()->where('quantity', '>', 1)->whereHas('item', fn ($item) => $item->whereIn('number', ['GATE-40', 'SS-15', 'FOOT-1']))->inRandomOrder(mt_rand())->first()) === null ? null
-            : app(ChangeCondition::class)->handle($balance->id, '1', $pick(Condition::cases()), 'walk', $this->shop->token(), $this->shop->as(Role::Storekeeper)),
-        'late cost' => fn () => ($id = Booking::query()->where('kind', 'goods_in')->inRandomOrder(mt_rand())->value('id')) === null ? null : app(AddLateCost::class)->handle($id, mt_rand(-500, 900), 'walk', $this->shop->token(), $this->shop->as(Role::CostClerk)),
-        'standard cost' => fn () => app(SetStandardCost::class)->handle($this->shop->item('FOOT-1')->id, '0.'.mt_rand(80, 99), 'walk', $this->shop->token(), $this->shop->as(Role::CostClerk)),
+        'give up what is kept' => fn () => ($id = DB::table('reservations')->where('quantity', '>', 0)->value('id'))
+        === null
+            ? null
+            : app(ReserveStock::class)->giveUp($id, 'walk', $this->shop->token(), $this->shop->as(Role::Planner)),
+        'scrap stock' => fn () => ($balance = Balance::query()
+            ->where('quantity', '>', 3)
+            ->whereHas('item', fn ($item) => $item->whereIn('number', ['GATE-40', 'SS-15', 'FOOT-1']))
+            ->inRandomOrder(mt_rand())
+            ->first()) === null
+            ? null
+            : app(ScrapStock::class)->handle(
+                $balance->id,
+                '1',
+                ScrapClass::Handling,
+                'walk',
+                $this->shop->token(),
+                $this->shop->as(Role::Storekeeper),
+            ),
+        'block or free' => fn () => ($balance = Balance::query()
+            ->where('quantity', '>', 1)
+            ->whereHas('item', fn ($item) => $item->whereIn('number', ['GATE-40', 'SS-15', 'FOOT-1']))
+            ->inRandomOrder(mt_rand())
+            ->first()) === null
+            ? null
+            : app(ChangeCondition::class)->handle(
+                $balance->id,
+                '1',
+                $pick(Condition::cases()),
+                'walk',
+                $this->shop->token(),
+                $this->shop->as(Role::Storekeeper),
+            ),
+        'late cost' => fn () => ($id = Booking::query()
+            ->where('kind', 'goods_in')
+            ->inRandomOrder(mt_rand())
+            ->value('id')) === null
+            ? null
+            : app(AddLateCost::class)->handle(
+                $id,
+                mt_rand(-500, 900),
+                'walk',
+                $this->shop->token(),
+                $this->shop->as(Role::CostClerk),
+            ),
+        'standard cost' => fn () => app(SetStandardCost::class)->handle(
+            $this->shop->item('FOOT-1')->id,
+            '0.'.mt_rand(80, 99),
+            'walk',
+            $this->shop->token(),
+            $this->shop->as(Role::CostClerk),
+        ),
         'feet in' => fn () => $this->shop->goodsIn('FOOT-1', (string) mt_rand(1, 40), '0.'.mt_rand(85, 99)),
         'split' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
 
-            return $order === null ? null : app(SplitOrder::class)->handle($order->id, $order->version, (string) mt_rand(1, 3), 'walk', $this->shop->token(), $this->shop->as(Role::Planner));
+            return $order === null
+                ? null
+                : app(SplitOrder::class)->handle(
+                    $order->id,
+                    $order->version,
+                    (string) mt_rand(1, 3),
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Planner),
+                );
         },
         'cure short' => function () use ($pick) {
             $id = DB::table('questions')->where('kind', 'short')->whereNull('answered_at')->value('order_id');
             $order = $id === null ? null : Order::query()->findOrFail($id);
 
-            return $order === null ? null : app(CureShort::class)->handle($order->id, $order->version, $pick(['remake', 'stock', 'accept']), '1', 'walk', $this->shop->token(), $this->shop->as(Role::Supervisor));
+            return $order === null
+                ? null
+                : app(CureShort::class)->handle(
+                    $order->id,
+                    $order->version,
+                    $pick(['remake', 'stock', 'accept']),
+                    '1',
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Supervisor),
+                );
         },
         'cancel a line' => function () use ($pick) {
             $ids = mt_rand(0, 2) > 0 ? [] : CustomerOrderLine::query()->where('is_open', true)->pluck('id')->all();
             $line = $ids === [] ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($pick($ids));
 
-            return $line === null ? null : app(CancelLine::class)->handle($line->id, $line->customerOrder->version, $pick(['shelf', 'hold', 'stop', 'line']), $pick(CustomerOrderLine::query()->pluck('id')->all()), 'walk', $this->shop->token(), $this->shop->as(Role::Sales));
+            return $line === null
+                ? null
+                : app(CancelLine::class)->handle(
+                    $line->id,
+                    $line->customerOrder->version,
+                    $pick(['shelf', 'hold', 'stop', 'line']),
+                    $pick(CustomerOrderLine::query()->pluck('id')->all()),
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Sales),
+                );
         },
-        'rank' => fn () => ($ids = Order::query()->whereIn('state', ['firm', 'released', 'running'])->pluck('id')->all()) === [] ? null : app(PlaceInRank::class)->handle($pick($ids), $pick([...$ids, null]), $this->shop->token(), $this->shop->as(Role::Supervisor)),
+        'rank' => fn () => ($ids = Order::query()
+            ->whereIn('state', ['firm', 'released', 'running'])
+            ->pluck('id')
+            ->all()) === []
+            ? null
+            : app(PlaceInRank::class)->handle(
+                $pick($ids),
+                $pick([...$ids, null]),
+                $this->shop->token(),
+                $this->shop->as(Role::Supervisor),
+            ),
         'reverse' => fn () => $done === [] ? null : $this->shop->reverse($pick($done)),
     ];
     $names = array_keys($actions);
@@ -276,19 +512,31 @@ it('ends clean', function (int $seed, int $steps) {
             }
             if ($i % 20 === 19) {
                 $differences = $this->shop->differences();
-                $wrong = array_filter($model, fn (float $quantity,
-                    string $item): bool => abs($quantity - (float) (onHand()[$item] ?? 0)) > 1e-6, ARRAY_FILTER_USE_BOTH);
+                $wrong = array_filter(
+                    $model,
+                    fn (float $quantity, string $item): bool => abs($quantity - (float) (onHand()[$item] ?? 0)) > 1e-6,
+                    ARRAY_FILTER_USE_BOTH,
+                );
                 if ($differences !== [] || $wrong !== []) {
-                    $this->fail("seed {$seed}, after ".implode(', ', $deeds)."\n".implode("\n", $differences).json_encode($wrong));
+                    $this->fail(
+                        "seed {$seed}, after "
+                            .implode(', ', $deeds)
+                            ."\n"
+                            .implode("\n", $differences)
+                            .json_encode($wrong),
+                    );
                 }
             }
         }
     });
     expect($this->shop->differences())->toBe([]);
-    expect(count(array_filter($deeds, fn (string $deed): bool => ! str_contains($deed, 'refused'))))->toBeGreaterThan($steps / 3);
+    expect(count(array_filter($deeds, fn (string $deed): bool => ! str_contains($deed, 'refused'))))->toBeGreaterThan(
+        $steps / 3,
+    );
 
-    // Held orders refuse nothing of a reversal; go back newest first. Lots that were corrected, and what went over with a split, are used
-    // as they are now: they go back as returns, to where they lay, and what stood below them after that.
+    // Held orders refuse nothing of a reversal; go back newest first. Lots that were corrected, and what went over with
+    // a split, are used as they are now: they go back as returns, to where they lay, and what stood below them after
+    // that.
     foreach ([1, 2] as $pass) {
         foreach (array_reverse($done) as $booking) {
             try {
@@ -300,7 +548,15 @@ it('ends clean', function (int $seed, int $steps) {
         foreach (Order::query()->where('state', '<>', 'closed')->pluck('id') as $id) {
             foreach (ReturnComponents::used($id) as $key => $row) {
                 $place = str_ends_with($key, '-0') ? 'STORES' : 'RACK';
-                app(ReturnComponents::class)->handle($id, [$key => (string) $row['quantity']], $this->shop->place($place)->id, Condition::Free, 'walk', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+                app(ReturnComponents::class)->handle(
+                    $id,
+                    [$key => (string) $row['quantity']],
+                    $this->shop->place($place)->id,
+                    Condition::Free,
+                    'walk',
+                    $this->shop->token(),
+                    $this->shop->as(Role::Storekeeper),
+                );
             }
         }
     }

@@ -28,9 +28,16 @@ final class Bookings
      * @param  string|null  $bookedOn  the day it counts for; null = today
      * @param  PeriodLock  $period  when the period is locked
      */
-    public function once(BookingKind $kind, string $token, Person $by, Closure $work, string $reason = '', ?int $reverses = null,
-        ?string $bookedOn = null, PeriodLock $period = PeriodLock::First): Booking
-    {
+    public function once(
+        BookingKind $kind,
+        string $token,
+        Person $by,
+        Closure $work,
+        string $reason = '',
+        ?int $reverses = null,
+        ?string $bookedOn = null,
+        PeriodLock $period = PeriodLock::First,
+    ): Booking {
         [$token, $fingerprint] = explode('.', "{$token}.");
         if ($done = $this->done($token, $fingerprint)) {
             return $done;
@@ -48,11 +55,18 @@ final class Bookings
                 $period
             ): Booking {
                 $day = Periods::begin($period, $bookedOn);
-                $ledger = new Ledger(Booking::query()->create([
-                    'token' => $token, 'fingerprint' => $fingerprint, 'kind' => $kind, 'user_id' => $by->id, 'reason' => $reason,
-                    'reverses_id' => $reverses,
-                    'entered_at' => now(), 'booked_on' => $day,
-                ]));
+                $ledger = new Ledger(
+                    Booking::query()->create([
+                        'token' => $token,
+                        'fingerprint' => $fingerprint,
+                        'kind' => $kind,
+                        'user_id' => $by->id,
+                        'reason' => $reason,
+                        'reverses_id' => $reverses,
+                        'entered_at' => now(),
+                        'booked_on' => $day,
+                    ]),
+                );
                 $work($ledger);
                 if ($period === PeriodLock::Last) {
                     $ledger->booking->booked_on = Periods::begin(PeriodLock::First, $bookedOn);
@@ -82,7 +96,9 @@ final class Bookings
     {
         $done = Booking::query()->firstWhere('token', $token);
         if ($done !== null && $done->fingerprint !== $fingerprint) {
-            throw Refused::because("This form was sent before and booked: {$done->says} To book this as well, send it again; to correct the first, reverse it.");
+            throw Refused::because(
+                "This form was sent before and booked: {$done->says} To book this as well, send it again; to correct the first, reverse it.",
+            );
         }
 
         return $done;

@@ -22,10 +22,14 @@ final class CancelMade
     {
         foreach ($made->where('state', '<>', OrderState::Cancelled) as $order) {
             if ($order->state !== OrderState::Firm) {
-                throw Refused::because("Order {$order->number}, made by this, is {$order->state->value} by now. Reverse that first, or keep the order and untie the line from it.");
+                throw Refused::because(
+                    "Order {$order->number}, made by this, is {$order->state->value} by now. Reverse that first, or keep the order and untie the line from it.",
+                );
             }
             if (BigDecimal::of((string) $order->covers()->sum('quantity'))->isPositive()) {
-                throw Refused::because("Order {$order->number}, made by this, is promised to a customer line. Untie the line first.");
+                throw Refused::because(
+                    "Order {$order->number}, made by this, is promised to a customer line. Untie the line first.",
+                );
             }
             $ledger->change($order, 'state', 'firm', 'cancelled');
             $order->state = OrderState::Cancelled;
@@ -35,10 +39,18 @@ final class CancelMade
     /** @throws Refused when something of a line is covered or shipped */
     public function customerOrder(Booking $booking): void
     {
-        foreach (CustomerOrderLine::query()->where('customer_order_id', $booking->customer_order_id)->orderBy('id')
-            ->get() as $line) {
-            if (BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->isPositive()) {
-                throw Refused::because("Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.");
+        foreach (
+            CustomerOrderLine::query()
+                ->where('customer_order_id', $booking->customer_order_id)
+                ->orderBy('id')
+                ->get() as $line
+        ) {
+            if (
+                BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->isPositive()
+            ) {
+                throw Refused::because(
+                    "Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.",
+                );
             }
             $line->cancelled_quantity = $line->quantity;
             $line->is_open = false;

@@ -18,16 +18,28 @@ final class ClosePeriod
     /** @throws Refused when the day lies ahead, or before what is closed already */
     public function handle(string $endsOn, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::PeriodClosed, $token, $by, function (Ledger $ledger) use ($endsOn, $by): void {
-            $closed = DB::table('periods')->max('ends_on');
-            if ($closed !== null && $endsOn <= $closed) {
-                throw Refused::because('The books are closed up to '.Said::day($closed).' already.', 'ends_on');
-            }
-            if ($endsOn >= now(config()->string('pace.zone'))->toDateString()) {
-                throw Refused::because('A period is closed when its last day is over.', 'ends_on');
-            }
-            DB::table('periods')->insert(['booking_id' => $ledger->booking->id, 'ends_on' => $endsOn, 'last_booking_id' => (int) DB::table('bookings')->max('id'), 'closed_at' => now(), 'user_id' => $by->id]);
-            $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
-        }, period: PeriodLock::Closing);
+        return $this->bookings->once(
+            BookingKind::PeriodClosed,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($endsOn, $by): void {
+                $closed = DB::table('periods')->max('ends_on');
+                if ($closed !== null && $endsOn <= $closed) {
+                    throw Refused::because('The books are closed up to '.Said::day($closed).' already.', 'ends_on');
+                }
+                if ($endsOn >= now(config()->string('pace.zone'))->toDateString()) {
+                    throw Refused::because('A period is closed when its last day is over.', 'ends_on');
+                }
+                DB::table('periods')->insert([
+                    'booking_id' => $ledger->booking->id,
+                    'ends_on' => $endsOn,
+                    'last_booking_id' => (int) DB::table('bookings')->max('id'),
+                    'closed_at' => now(),
+                    'user_id' => $by->id,
+                ]);
+                $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
+            },
+            period: PeriodLock::Closing,
+        );
     }
 }

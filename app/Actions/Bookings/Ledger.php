@@ -23,7 +23,10 @@ use KeepPace\Core\Stock\StockKey;
  */
 final class Ledger
 {
-    /** @var array<string, array{booking_id: int, order_id: int, kind: string, cents: int, order_step_id: int|null}> cost entries to be written at the end, one for each order, kind and step */
+    /**
+     * @var array<string, array{booking_id: int, order_id: int, kind: string, cents: int, order_step_id: int|null}> cost
+     *     entries to be written at the end, one for each order, kind and step
+     */
     private array $costs = [];
 
     private readonly Moves $moves;
@@ -75,7 +78,10 @@ final class Ledger
             // a slip touches many orders and changes nothing else of most
             array_keys($order->getDirty()) === ['version'] ? $same[] = $order->id : $order->save();
         }
-        $same === [] ?: DB::table('orders')->whereIn('id', $same)->update(['version' => DB::raw('version + 1'), 'updated_at' => now()]);
+        $same === []
+        ?: DB::table('orders')
+            ->whereIn('id', $same)
+            ->update(['version' => DB::raw('version + 1'), 'updated_at' => now()]);
         foreach ($this->touchedCustomerOrders as $customerOrder) {
             $customerOrder->version++;
             $customerOrder->save();
@@ -100,8 +106,15 @@ final class Ledger
      *
      * @see Moves::move()
      */
-    public function move(Item $item, BigDecimal $quantity, ?int $value, StockKey|string $from, StockKey|string $to, array $because = [], int $lot = 0): int
-    {
+    public function move(
+        Item $item,
+        BigDecimal $quantity,
+        ?int $value,
+        StockKey|string $from,
+        StockKey|string $to,
+        array $because = [],
+        int $lot = 0,
+    ): int {
         return $this->moves->move($item, $quantity, $value, $from, $to, $because, $lot);
     }
 
@@ -111,8 +124,14 @@ final class Ledger
      *
      * @see Moves::revalue()
      */
-    public function revalue(Item $item, int $cents, StockKey $key, string $end, array $receipts = [], array $because = []): void
-    {
+    public function revalue(
+        Item $item,
+        int $cents,
+        StockKey $key,
+        string $end,
+        array $receipts = [],
+        array $because = [],
+    ): void {
         $this->moves->revalue($item, $cents, $key, $end, $receipts, $because);
     }
 
@@ -133,7 +152,13 @@ final class Ledger
     {
         if ($cents !== 0) {
             $at = "{$order->id}-{$kind}-".($step->id ?? 0);
-            $this->costs[$at] ??= ['booking_id' => $this->booking->id, 'order_id' => $order->id, 'kind' => $kind, 'cents' => 0, 'order_step_id' => $step?->id];
+            $this->costs[$at] ??= [
+                'booking_id' => $this->booking->id,
+                'order_id' => $order->id,
+                'kind' => $kind,
+                'cents' => 0,
+                'order_step_id' => $step?->id,
+            ];
             $this->costs[$at]['cents'] += $cents;
         }
     }
@@ -177,7 +202,9 @@ final class Ledger
             ['item_id' => $line->item_id, 'order_id' => $order?->id, 'quantity' => '0'],
         );
         if ($order !== null && $order->owner_id === null) {
-            $order->owner_id = (int) DB::table('customer_orders')->where('id', $line->customer_order_id)->value('customer_id');
+            $order->owner_id = (int) DB::table('customer_orders')
+                ->where('id', $line->customer_order_id)
+                ->value('customer_id');
             $this->touch($order);
         }
         $this->changeCover($cover, $quantity);
@@ -199,7 +226,10 @@ final class Ledger
         $this->touch($order);
     }
 
-    /** Moves and balances are written at the end, in bulk: an opening has thousands. Until then the locked balances are the truth. */
+    /**
+     * Moves and balances are written at the end, in bulk: an opening has thousands. Until then the locked balances are
+     * the truth.
+     */
     private function flush(): void
     {
         $this->moves->flush();
@@ -212,9 +242,20 @@ final class Ledger
     /** What is no longer made keeps nothing. */
     private function endReservations(Order $order): void
     {
-        foreach (DB::table('reservations')->where('order_id', $order->id)->where('quantity', '>', 0)->get(['id', 'quantity']) as $row) {
-            DB::table('reservations')->where('id', $row->id)->update(['quantity' => '0']);
-            DB::table('reservation_entries')->insert(['booking_id' => $this->booking->id, 'reservation_id' => $row->id, 'quantity' => "-{$row->quantity}"]);
+        foreach (
+            DB::table('reservations')
+                ->where('order_id', $order->id)
+                ->where('quantity', '>', 0)
+                ->get(['id', 'quantity']) as $row
+        ) {
+            DB::table('reservations')
+                ->where('id', $row->id)
+                ->update(['quantity' => '0']);
+            DB::table('reservation_entries')->insert([
+                'booking_id' => $this->booking->id,
+                'reservation_id' => $row->id,
+                'quantity' => "-{$row->quantity}",
+            ]);
         }
     }
 
@@ -244,7 +285,11 @@ final class Ledger
                 $lost = BigDecimal::of($cover->quantity)->minus($kept);
                 if ($lost->isPositive()) {
                     $this->changeCover($cover, $lost->negated());
-                    $this->says("{$this->booking->says} It covers ".Amount::plain($lost)." less of {$cover->line->label()}.");
+                    $this->says(
+                        "{$this->booking->says} It covers "
+                            .Amount::plain($lost)
+                            ." less of {$cover->line->label()}.",
+                    );
                 }
             }
         }

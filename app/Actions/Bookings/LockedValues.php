@@ -110,12 +110,16 @@ final class LockedValues
     /** What a quantity that comes in for so much is worth in stock: by standard it is the set cost. */
     public function coming(StockKey $to, BigDecimal $quantity, int $value): int
     {
-        return $to->owner !== 0 ? 0
-            : ($this->rule($to->item) === CostingRule::Standard ? Cents::of($quantity, $this->standards[$to->item]) : $value);
+        return $to->owner !== 0
+            ? 0
+            : ($this->rule($to->item) === CostingRule::Standard
+                ? Cents::of($quantity, $this->standards[$to->item])
+                : $value);
     }
 
     /**
-     * @param  list<LayerUse>|null  $uses  first in, first out: what is taken from where; null = a reversal that says so itself
+     * @param  list<LayerUse>|null  $uses  first in, first out: what is taken from where; null = a reversal that says so
+     *     itself
      *
      * @throws StockRefused
      */
@@ -139,8 +143,20 @@ final class LockedValues
     /** What a move took from layers, to be put back into them. @return list<LayerUse> */
     public function usesOf(Move $move): array
     {
-        return array_values(DB::table('layer_uses')->where('move_id', $move->id)->orderBy('id')->get()
-            ->map(fn ($row): LayerUse => new LayerUse($row->layer_id, BigDecimal::of($row->quantity), (int) $row->value))->all());
+        return array_values(
+            DB::table('layer_uses')
+                ->where('move_id', $move->id)
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn ($row): LayerUse => new LayerUse(
+                        $row->layer_id,
+                        BigDecimal::of($row->quantity),
+                        (int) $row->value,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -157,13 +173,24 @@ final class LockedValues
             return [];
         }
         if (! BigDecimal::of($layer->left_quantity)->isEqualTo($move->quantity)) {
-            $used = DB::table('layer_uses AS u')->join('moves AS m', 'm.id', 'u.move_id')->where('u.layer_id', $layer->id)
-                ->groupBy('m.booking_id')->havingRaw('SUM(u.quantity) > 0')->orderByDesc('m.booking_id')->pluck('m.booking_id');
+            $used = DB::table('layer_uses AS u')
+                ->join('moves AS m', 'm.id', 'u.move_id')
+                ->where('u.layer_id', $layer->id)
+                ->groupBy('m.booking_id')
+                ->havingRaw('SUM(u.quantity) > 0')
+                ->orderByDesc('m.booking_id')
+                ->pluck('m.booking_id');
             throw StockRefused::usedSince($what, array_values($used->map(fn ($id): int => (int) $id)->all()));
         }
 
         if ((int) $layer->left_value !== $move->value) {
-            $late = DB::table('layer_uses AS u')->join('moves AS m', 'm.id', 'u.move_id')->where('u.layer_id', $layer->id)->where('u.quantity', 0)->orderByDesc('m.booking_id')->pluck('m.booking_id')->unique();
+            $late = DB::table('layer_uses AS u')
+                ->join('moves AS m', 'm.id', 'u.move_id')
+                ->where('u.layer_id', $layer->id)
+                ->where('u.quantity', 0)
+                ->orderByDesc('m.booking_id')
+                ->pluck('m.booking_id')
+                ->unique();
             throw StockRefused::usedSince($what, array_values($late->map(fn ($id): int => (int) $id)->all()));
         }
 
@@ -172,17 +199,38 @@ final class LockedValues
 
     public function changeLayer(int $item, int $layer, BigDecimal $quantity, int $value): void
     {
-        $this->layers[$item] = $quantity->isPositive() ? array_map(fn (Layer $one): Layer => $one->id === $layer ? $one->less($quantity, $value) : $one,
-            $this->layers($item)) : null; // one that was empty is not among those read
-        DB::table('cost_layers')->where('id', $layer)->update(['left_quantity' => DB::raw("left_quantity - {$quantity}"), 'left_value' => DB::raw("left_value - {$value}")]);
+        $this->layers[$item] = $quantity->isPositive()
+            ? array_map(
+                fn (Layer $one): Layer => $one->id === $layer ? $one->less($quantity, $value) : $one,
+                $this->layers($item),
+            )
+            : null; // one that was empty is not among those read
+        DB::table('cost_layers')
+            ->where('id', $layer)
+            ->update([
+                'left_quantity' => DB::raw("left_quantity - {$quantity}"),
+                'left_value' => DB::raw("left_value - {$value}"),
+            ]);
     }
 
     /** Layers of an item that hold something, oldest first. @return list<Layer> */
     public function layers(int $item): array
     {
-        return $this->layers[$item] ??= array_values(DB::table('cost_layers')->where('item_id', $item)
-            ->where(fn ($any) => $any->where('left_quantity', '>', 0)->orWhere('left_value', '<>', 0))->orderBy('id')->get()
-            ->map(fn ($row): Layer => new Layer($row->id, BigDecimal::of($row->left_quantity), (int) $row->left_value))->all());
+        return $this->layers[$item] ??= array_values(
+            DB::table('cost_layers')
+                ->where('item_id', $item)
+                ->where(fn ($any) => $any->where('left_quantity', '>', 0)->orWhere('left_value', '<>', 0))
+                ->orderBy('id')
+                ->get()
+                ->map(
+                    fn ($row): Layer => new Layer(
+                        $row->id,
+                        BigDecimal::of($row->left_quantity),
+                        (int) $row->left_value,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**
@@ -199,15 +247,31 @@ final class LockedValues
             throw new \LogicException("No layer of item {$item} is left to carry the value.");
         }
         // what is taken out is shared by value: none falls below zero
-        $shares = Cents::split($cents, array_map(fn (Layer $layer): int => $cents < 0 ? $layer->value : $layer->quantity->multipliedBy(1_000_000)->toInt(), $layers));
+        $shares = Cents::split(
+            $cents,
+            array_map(
+                fn (Layer $layer): int => $cents < 0
+                    ? $layer->value
+                    : $layer->quantity->multipliedBy(1_000_000)->toInt(),
+                $layers,
+            ),
+        );
 
-        return array_map(fn (Layer $layer, int $share): LayerUse => new LayerUse($layer->id, BigDecimal::zero(), -$share), $layers, $shares);
+        return array_map(
+            fn (Layer $layer, int $share): LayerUse => new LayerUse($layer->id, BigDecimal::zero(), -$share),
+            $layers,
+            $shares,
+        );
     }
 
     /** What is left of some receipts, first in, first out. @param  list<int>  $receipts */
     public function left(int $item, array $receipts): StockValue
     {
-        return array_reduce($this->layersOf($item, $receipts), fn (StockValue $sum, Layer $layer): StockValue => $sum->put($layer->quantity, $layer->value), StockValue::none());
+        return array_reduce(
+            $this->layersOf($item, $receipts),
+            fn (StockValue $sum, Layer $layer): StockValue => $sum->put($layer->quantity, $layer->value),
+            StockValue::none(),
+        );
     }
 
     /**
@@ -218,7 +282,12 @@ final class LockedValues
     {
         $of = $receipts === [] ? null : DB::table('cost_layers')->whereIn('move_id', $receipts)->pluck('id')->flip();
 
-        return array_values(array_filter($this->layers($item), fn (Layer $layer): bool => $layer->quantity->isPositive() && ($of === null || isset($of[$layer->id]))));
+        return array_values(
+            array_filter(
+                $this->layers($item),
+                fn (Layer $layer): bool => $layer->quantity->isPositive() && ($of === null || isset($of[$layer->id])),
+            ),
+        );
     }
 
     /** A move that is not written yet brought these in: forget what was read. */
@@ -232,7 +301,12 @@ final class LockedValues
         $rows = array_map(function (string $key): array {
             [$item, $lot] = array_map(intval(...), explode('-', $key));
 
-            return ['item_id' => $item, 'lot_id' => $lot, 'quantity' => (string) $this->values[$key]->quantity, 'value' => $this->values[$key]->value];
+            return [
+                'item_id' => $item,
+                'lot_id' => $lot,
+                'quantity' => (string) $this->values[$key]->quantity,
+                'value' => $this->values[$key]->value,
+            ];
         }, array_keys($this->changed));
         foreach (array_chunk($rows, 500) as $part) {
             DB::table('stock_values')->upsert($part, ['item_id', 'lot_id'], ['quantity', 'value']);

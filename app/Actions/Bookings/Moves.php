@@ -14,7 +14,10 @@ use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\PlaceKind;
 use KeepPace\Core\Stock\StockKey;
 
-/** The two-sided moves of one booking: quantity between balances, value by the item's costing rule, layers where it keeps them. */
+/**
+ * The two-sided moves of one booking: quantity between balances, value by the item's costing rule, layers where it
+ * keeps them.
+ */
 final class Moves
 {
     /** @var list<array<string, int|string|null>> to be written at the end */
@@ -32,12 +35,19 @@ final class Moves
      *
      * @param  int|null  $value  cents that go with it; null = what it is worth by the item's costing rule
      * @param  StockKey|string  $from  a locked key, or the kind of an end: outside, scrap, order, customer, variance
-     * @param  array<string, int|string|null>  $because  component_id, line_id, purchase_id, order_id, typed_quantity, typed_unit_id, scrap_class
+     * @param  array<string, int|string|null>  $because  component_id, line_id, purchase_id, order_id, typed_quantity,
+     *     typed_unit_id, scrap_class
      * @return int the value that moved; with standard cost not what was given where it comes in
      */
-    public function move(Item $item, BigDecimal $quantity, ?int $value, StockKey|string $from, StockKey|string $to, array $because = [],
-        int $lot = 0): int
-    {
+    public function move(
+        Item $item,
+        BigDecimal $quantity,
+        ?int $value,
+        StockKey|string $from,
+        StockKey|string $to,
+        array $because = [],
+        int $lot = 0,
+    ): int {
         $uses = [];
         $given = $value;
         if ($from instanceof StockKey && $to instanceof StockKey) {
@@ -72,15 +82,26 @@ final class Moves
      * @param  list<int>  $receipts  first in, first out: the moves whose layers it belongs to
      * @param  array<string, int|string|null>  $because
      */
-    public function revalue(Item $item, int $cents, StockKey $key, string $end, array $receipts = [], array $because = []): void
-    {
+    public function revalue(
+        Item $item,
+        int $cents,
+        StockKey $key,
+        string $end,
+        array $receipts = [],
+        array $because = [],
+    ): void {
         if ($cents === 0) {
             return;
         }
         [$from, $to] = $cents > 0 ? [$end, $key] : [$key, $end];
         $cents > 0 ? $this->stock->values->put($key, BigDecimal::zero(), $cents)
             : $this->stock->values->take($key, BigDecimal::zero(), -$cents, $item->label(), null);
-        $id = $this->write($item, $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, $because, 0), $from, $to);
+        $id = $this->write(
+            $item,
+            $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, $because, 0),
+            $from,
+            $to,
+        );
         foreach ($id === null ? [] : $this->stock->values->shares($item->id, $cents, $receipts) as $use) {
             $this->use($item, $id, $use);
         }
@@ -90,7 +111,15 @@ final class Moves
     public function variance(Item $item, int $cents, int $lot = 0): void
     {
         if ($cents !== 0) {
-            $this->moves[] = $this->row($item, BigDecimal::zero(), abs($cents), $cents > 0 ? 'outside' : 'variance', $cents > 0 ? 'variance' : 'outside', [], $lot);
+            $this->moves[] = $this->row(
+                $item,
+                BigDecimal::zero(),
+                abs($cents),
+                $cents > 0 ? 'outside' : 'variance',
+                $cents > 0 ? 'variance' : 'outside',
+                [],
+                $lot,
+            );
         }
     }
 
@@ -102,18 +131,43 @@ final class Moves
     public function back(Item $item, Move $move, StockKey|string $from, StockKey|string $to): int
     {
         $quantity = BigDecimal::of($move->quantity);
-        $uses = array_map(fn (LayerUse $use): LayerUse => new LayerUse($use->layer, $use->quantity->negated(), -$use->value),
-            $this->stock->values->usesOf($move));
-        if ($from instanceof StockKey && ! $to instanceof StockKey) {
+        $uses = array_map(
+            fn (LayerUse $use): LayerUse => new LayerUse($use->layer, $use->quantity->negated(), -$use->value),
+            $this->stock->values->usesOf($move),
+        );
+        if ($from instanceof StockKey && ! ($to instanceof StockKey)) {
             $uses = $uses === [] ? $this->stock->values->wholeLayerOf($move, $item->label()) : $uses;
             $this->stock->values->take($from, $quantity, $move->value, $item->label(), null);
         } elseif ($to instanceof StockKey && ! $from instanceof StockKey) {
             $this->stock->values->put($to, $quantity, $move->value);
         }
         $this->quantities($item, $quantity, $from, $to);
-        $id = $this->write($item, [...$this->row($item, $quantity, $move->value, $from, $to,
-            $move->only(['order_id', 'component_id', 'line_id', 'purchase_id', 'typed_quantity', 'typed_unit_id', 'scrap_class', 'reason']), $move->lot_id),
-            'reverses_id' => $move->id], $from, $to);
+        $id = $this->write(
+            $item,
+            [
+                ...$this->row(
+                    $item,
+                    $quantity,
+                    $move->value,
+                    $from,
+                    $to,
+                    $move->only([
+                        'order_id',
+                        'component_id',
+                        'line_id',
+                        'purchase_id',
+                        'typed_quantity',
+                        'typed_unit_id',
+                        'scrap_class',
+                        'reason',
+                    ]),
+                    $move->lot_id,
+                ),
+                'reverses_id' => $move->id,
+            ],
+            $from,
+            $to,
+        );
         foreach ($id === null ? [] : $uses as $use) {
             $this->use($item, $id, $use);
         }
@@ -149,8 +203,15 @@ final class Moves
      * @param  array<string, int|string|null>  $because
      * @return array<string, int|string|null>
      */
-    private function row(Item $item, BigDecimal $quantity, int $value, StockKey|string $from, StockKey|string $to, array $because, int $lot): array
-    {
+    private function row(
+        Item $item,
+        BigDecimal $quantity,
+        int $value,
+        StockKey|string $from,
+        StockKey|string $to,
+        array $because,
+        int $lot,
+    ): array {
         $key = $from instanceof StockKey ? $from : ($to instanceof StockKey ? $to : null);
 
         return [
@@ -165,8 +226,14 @@ final class Moves
             'quantity' => (string) $quantity,
             'value' => $value,
             'order_id' => $this->booking->order_id ?? null,
-            'component_id' => null, 'line_id' => null, 'purchase_id' => null, 'typed_quantity' => null, 'typed_unit_id' => null,
-            'reverses_id' => null, 'scrap_class' => '', 'reason' => '',
+            'component_id' => null,
+            'line_id' => null,
+            'purchase_id' => null,
+            'typed_quantity' => null,
+            'typed_unit_id' => null,
+            'reverses_id' => null,
+            'scrap_class' => '',
+            'reason' => '',
             ...$because,
         ];
     }
@@ -188,24 +255,46 @@ final class Moves
     }
 
     /** @param  list<LayerUse>  $uses */
-    private function layers(Item $item, ?int $move, BigDecimal $quantity, int $value, StockKey|string $from, StockKey|string $to, array $uses): void
-    {
+    private function layers(
+        Item $item,
+        ?int $move,
+        BigDecimal $quantity,
+        int $value,
+        StockKey|string $from,
+        StockKey|string $to,
+        array $uses,
+    ): void {
         if ($move === null || ($from instanceof StockKey && $to instanceof StockKey)) {
             return;
         }
         if ($to instanceof StockKey) {
-            DB::table('cost_layers')->insert(['item_id' => $item->id, 'move_id' => $move, 'left_quantity' => (string) $quantity, 'left_value' => $value]);
+            DB::table('cost_layers')->insert([
+                'item_id' => $item->id,
+                'move_id' => $move,
+                'left_quantity' => (string) $quantity,
+                'left_value' => $value,
+            ]);
             $this->stock->values->layersChanged($item->id);
         }
         foreach ($uses as $use) {
-            DB::table('layer_uses')->insert(['layer_id' => $use->layer, 'move_id' => $move, 'quantity' => (string) $use->quantity, 'value' => $use->value]);
+            DB::table('layer_uses')->insert([
+                'layer_id' => $use->layer,
+                'move_id' => $move,
+                'quantity' => (string) $use->quantity,
+                'value' => $use->value,
+            ]);
         }
     }
 
     private function use(Item $item, int $move, LayerUse $use): void
     {
         $this->stock->values->changeLayer($item->id, $use->layer, $use->quantity, $use->value);
-        DB::table('layer_uses')->insert(['layer_id' => $use->layer, 'move_id' => $move, 'quantity' => (string) $use->quantity, 'value' => $use->value]);
+        DB::table('layer_uses')->insert([
+            'layer_id' => $use->layer,
+            'move_id' => $move,
+            'quantity' => (string) $use->quantity,
+            'value' => $use->value,
+        ]);
     }
 
     private function end(string $kind): int

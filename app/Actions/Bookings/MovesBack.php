@@ -18,7 +18,9 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\StockKey;
 
-/** Takes back moves of an earlier booking, all or some, with what they did to components, lines, purchases and orders. */
+/**
+ * Takes back moves of an earlier booking, all or some, with what they did to components, lines, purchases and orders.
+ */
 final class MovesBack
 {
     /** @var Collection<int, Item> */
@@ -33,8 +35,12 @@ final class MovesBack
      * @param  Collection<int, Move>  $moves
      * @param  Collection<int, Order>  $orders  locked, by id
      */
-    public function __construct(private readonly Ledger $ledger, private readonly Booking $booking, private readonly Collection $moves, private readonly Collection $orders)
-    {
+    public function __construct(
+        private readonly Ledger $ledger,
+        private readonly Booking $booking,
+        private readonly Collection $moves,
+        private readonly Collection $orders,
+    ) {
         $this->places = Place::all()->keyBy('id');
         $this->items = Item::query()->with('unit')->whereKey($moves->pluck('item_id')->unique())->get()->keyBy('id');
         $keys = [];
@@ -62,7 +68,11 @@ final class MovesBack
             try {
                 $this->ledger->moveBack($this->items[$move->item_id], $move, $from, $this->end($move, 'from'));
             } catch (Refused $refused) {
-                throw $from instanceof StockKey ? LaterBookings::ofStock($this->booking, $from)->refused('What came in by this has been used since.') : $refused;
+                throw $from instanceof StockKey
+                    ? LaterBookings::ofStock($this->booking, $from)->refused(
+                        'What came in by this has been used since.',
+                    )
+                    : $refused;
             }
             $quantity = BigDecimal::of($move->quantity);
             $this->component($move, $quantity);
@@ -92,8 +102,13 @@ final class MovesBack
     {
         $places = $this->places;
         $sums = [];
-        foreach (Move::query()->whereIn('reverses_id', Move::query()->where('booking_id', $this->booking->id)->select('id'))->whereNotNull('component_id')
-            ->where('booking_id', '<>', $this->ledger->booking->id)->get() as $move) {
+        foreach (
+            Move::query()
+                ->whereIn('reverses_id', Move::query()->where('booking_id', $this->booking->id)->select('id'))
+                ->whereNotNull('component_id')
+                ->where('booking_id', '<>', $this->ledger->booking->id)
+                ->get() as $move
+        ) {
             $sign = $places[$move->from_place_id]->kind === 'order' ? 1 : -1;
             $sums[(int) $move->order_id] = ($sums[(int) $move->order_id] ?? 0) + $sign * $move->value;
         }
@@ -109,15 +124,21 @@ final class MovesBack
         // a return put back is used again
         $sign = $this->places[$move->to_place_id]->kind === 'order' ? -1 : 1;
         $component = OrderComponent::query()->findOrFail($move->component_id);
-        $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity->multipliedBy($sign));
+        $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus(
+            $quantity->multipliedBy($sign),
+        );
         $component->used_value += $sign * $move->value;
         if (BigDecimal::of($component->used_quantity)->isNegative()) {
-            throw Refused::because("Of {$this->items[$move->item_id]->label()} some has gone back to stores since. Reverse that return first.");
+            throw Refused::because(
+                "Of {$this->items[$move->item_id]->label()} some has gone back to stores since. Reverse that return first.",
+            );
         }
         $component->save();
         if ($component->stands_for_id !== null) {
             $planned = OrderComponent::query()->findOrFail($component->stands_for_id);
-            $planned->replaced_quantity = (string) BigDecimal::of($planned->replaced_quantity)->plus($quantity->multipliedBy($sign));
+            $planned->replaced_quantity = (string) BigDecimal::of($planned->replaced_quantity)->plus(
+                $quantity->multipliedBy($sign),
+            );
             $planned->save();
         }
     }
@@ -125,18 +146,34 @@ final class MovesBack
     /** What the order had kept for itself is kept again, as far as it is there. */
     private function reservations(): void
     {
-        foreach (DB::table('reservation_entries AS e')->join('reservations AS r', 'r.id', 'e.reservation_id')->where('e.booking_id', $this->booking->id)->orderBy('r.id')
-            ->get(['r.id', 'r.item_id', 'r.lot_id', 'e.quantity']) as $row) {
+        foreach (
+            DB::table('reservation_entries AS e')
+                ->join('reservations AS r', 'r.id', 'e.reservation_id')
+                ->where('e.booking_id', $this->booking->id)
+                ->orderBy('r.id')
+                ->get(['r.id', 'r.item_id', 'r.lot_id', 'e.quantity']) as $row
+        ) {
             $back = BigDecimal::of($row->quantity)->negated();
             if ($back->isPositive()) {
-                $kept = BigDecimal::of((string) DB::table('reservations')->where('item_id', $row->item_id)->where('quantity', '>', 0)
-                    ->when($row->lot_id !== 0, fn ($query) => $query->where('lot_id', $row->lot_id))->sum('quantity'));
+                $kept = BigDecimal::of(
+                    (string) DB::table('reservations')
+                        ->where('item_id', $row->item_id)
+                        ->where('quantity', '>', 0)
+                        ->when($row->lot_id !== 0, fn ($query) => $query->where('lot_id', $row->lot_id))
+                        ->sum('quantity'),
+                );
                 $there = $this->ledger->stock->quantity($row->item_id, $row->lot_id);
                 $back = BigDecimal::max(0, BigDecimal::min($back, $there->minus($kept)));
             }
             if (! $back->isZero()) {
-                DB::table('reservations')->where('id', $row->id)->update(['quantity' => DB::raw("GREATEST(quantity + {$back}, 0)")]);
-                DB::table('reservation_entries')->insert(['booking_id' => $this->ledger->booking->id, 'reservation_id' => $row->id, 'quantity' => (string) $back]);
+                DB::table('reservations')
+                    ->where('id', $row->id)
+                    ->update(['quantity' => DB::raw("GREATEST(quantity + {$back}, 0)")]);
+                DB::table('reservation_entries')->insert([
+                    'booking_id' => $this->ledger->booking->id,
+                    'reservation_id' => $row->id,
+                    'quantity' => (string) $back,
+                ]);
             }
         }
     }
@@ -145,6 +182,14 @@ final class MovesBack
     {
         $place = $this->places[$move->{"{$side}_place_id"}];
 
-        return $place->holdsStock() ? new StockKey($move->item_id, $place->id, $move->lot_id, Condition::from($move->{"{$side}_condition"}), $move->owner_id) : $place->kind;
+        return $place->holdsStock()
+            ? new StockKey(
+                $move->item_id,
+                $place->id,
+                $move->lot_id,
+                Condition::from($move->{"{$side}_condition"}),
+                $move->owner_id,
+            )
+            : $place->kind;
     }
 }

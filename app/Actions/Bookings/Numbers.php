@@ -48,7 +48,10 @@ final class Numbers
         }
         if ($highest > 0) {
             DB::table('numberings')->insertOrIgnore(['code' => $code, 'prefix' => $rule[0], 'next' => $rule[1]]);
-            DB::table('numberings')->where('code', $code)->where('next', '<=', $highest)->update(['next' => $highest + 1]);
+            DB::table('numberings')
+                ->where('code', $code)
+                ->where('next', '<=', $highest)
+                ->update(['next' => $highest + 1]);
         }
     }
 }

@@ -17,14 +17,21 @@ final class OrderFacts
     public static function of(array $orders): array
     {
         $ids = array_map(fn (Order $order): int => $order->id, $orders);
-        $used = $ids === [] ? collect() : DB::table('order_components')->whereIn('order_id', $ids)->where('used_quantity', '>', 0)->distinct()->pluck('order_id')->flip();
+        $used = $ids === []
+                ? collect()
+                : DB::table('order_components')
+                    ->whereIn('order_id', $ids)
+                    ->where('used_quantity', '>', 0)
+                    ->distinct()
+                    ->pluck('order_id')
+                    ->flip();
         $steps = $ids === []
-            ? collect()
-            : DB::table('order_steps')
-                ->whereIn('order_id', $ids)
-                ->orderBy('number')
-                ->get(['order_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at'])
-                ->groupBy('order_id');
+                ? collect()
+                : DB::table('order_steps')
+                    ->whereIn('order_id', $ids)
+                    ->orderBy('number')
+                    ->get(['order_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at'])
+                    ->groupBy('order_id');
         $facts = [];
         foreach ($orders as $order) {
             $own = array_values(($steps[$order->id] ?? collect())->all());
@@ -35,8 +42,16 @@ final class OrderFacts
                     ->minus($step->passed_on),
                 $own,
             );
-            $facts[$order->id] = ['state' => $state, 'gives' => Order::given($state, $order->released_at !== null, BigDecimal::of($order->quantity),
-                BigDecimal::of($order->received_quantity), $alive)];
+            $facts[$order->id] = [
+                'state' => $state,
+                'gives' => Order::given(
+                    $state,
+                    $order->released_at !== null,
+                    BigDecimal::of($order->quantity),
+                    BigDecimal::of($order->received_quantity),
+                    $alive,
+                ),
+            ];
         }
 
         return $facts;
@@ -59,7 +74,8 @@ final class OrderFacts
         foreach ($steps as $i => $step) {
             $started = $i === 0 ? BigDecimal::of($step->taken_in) : $started;
             $out = $out->plus($step->scrap);
-            $worked = $worked || $step->started_at !== null || ! BigDecimal::of($step->good)->plus($step->scrap)->isZero();
+            $worked =
+                $worked || $step->started_at !== null || ! BigDecimal::of($step->good)->plus($step->scrap)->isZero();
         }
 
         return OrderState::derived($worked, $started, $out);

@@ -50,8 +50,12 @@ final class Periods
                 usleep(self::PAUSE);
             }
         }
-        throw Refused::because(DB::table('imports')->where('state', 'running')->exists() ? 'An import is running. Close the period when it is done.'
-            : 'Bookings are under way just now. Try again in a moment.', 'ends_on');
+        throw Refused::because(
+            DB::table('imports')->where('state', 'running')->exists()
+                ? 'An import is running. Close the period when it is done.'
+                : 'Bookings are under way just now. Try again in a moment.',
+            'ends_on',
+        );
     }
 
     private static function row(): Builder
@@ -72,13 +76,20 @@ final class Periods
         $last = DB::table('periods')->max('ends_on');
         $closed = is_string($last) ? $last : null;
         if ($asked === null || $asked === $today) {
-            return $closed !== null && $closed >= $today ? (new \DateTimeImmutable($closed))->modify('+1 day')->format('Y-m-d') : $today;
+            return $closed !== null && $closed >= $today
+                ? (new \DateTimeImmutable($closed))->modify('+1 day')->format('Y-m-d')
+                : $today;
         }
         if ($asked > $today) {
             throw Refused::because("{$asked} is still ahead. Book it on the day it happens.", 'booked_on');
         }
         if ($closed !== null && $asked <= $closed) {
-            throw Refused::because('The books are closed up to '.Said::day($closed).". Book it on a later day; it is told by its 'entered at'.", 'booked_on');
+            throw Refused::because(
+                'The books are closed up to '
+                    .Said::day($closed)
+                    .". Book it on a later day; it is told by its 'entered at'.",
+                'booked_on',
+            );
         }
 
         return $asked;

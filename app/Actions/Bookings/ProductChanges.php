@@ -22,8 +22,15 @@ final class ProductChanges
     public function field(string $kind, int $id, string $record, string $field, ?string $before, ?string $after): void
     {
         $cut = fn (?string $text, int $most): string => mb_strimwidth(self::say((string) $text), 0, $most, '…');
-        $this->rows[] = ['booking_id' => $this->booking, 'kind' => $kind, 'record_id' => $id, 'record' => $cut($record, 80), 'field' => $cut($field, 60),
-            'before' => $cut($before, 200), 'after' => $cut($after, 200)];
+        $this->rows[] = [
+            'booking_id' => $this->booking,
+            'kind' => $kind,
+            'record_id' => $id,
+            'record' => $cut($record, 80),
+            'field' => $cut($field, 60),
+            'before' => $cut($before, 200),
+            'after' => $cut($after, 200),
+        ];
     }
 
     public function write(): void

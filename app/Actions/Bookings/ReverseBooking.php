@@ -34,44 +34,62 @@ final class ReverseBooking
      */
     public function handle(int $bookingId, string $reason, string $token, Person $by, ?string $bookedOn = null): Booking
     {
-        return $this->bookings->once(BookingKind::Reversal, $token, $by, function (Ledger $ledger) use ($bookingId): void {
-            $booking = Booking::query()->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')->lockForUpdate()
-                ->findOrFail($bookingId);
-            $this->assertReversible($booking);
-            $customerOrders = Heads::customerOrders($this->customerOrders($booking));
-            if ($booking->customer_order_id !== null) {
-                $ledger->about(
-                    customerOrder: $customerOrders[$booking->customer_order_id]
-                        ?? throw new \LogicException('It was locked.'),
-                );
-            }
-            Heads::purchaseOrders(
-                Purchase::query()
-                    ->whereKey($booking->moves->pluck('purchase_id')->filter())
-                    ->pluck('purchase_order_id')
-                    ->all(),
-            );
-            $orders = $this->orders($booking);
-            foreach ($orders as $order) {
-                if ($order->state === OrderState::Closed && $booking->kind !== BookingKind::Close) {
-                    throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
+        return $this->bookings->once(
+            BookingKind::Reversal,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($bookingId): void {
+                $booking = Booking::query()
+                    ->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')
+                    ->lockForUpdate()
+                    ->findOrFail($bookingId);
+                $this->assertReversible($booking);
+                $customerOrders = Heads::customerOrders($this->customerOrders($booking));
+                if ($booking->customer_order_id !== null) {
+                    $ledger->about(
+                        customerOrder: $customerOrders[$booking->customer_order_id]
+                            ?? throw new \LogicException('It was locked.'),
+                    );
                 }
-                $ledger->touch($order);
-            }
-            $ledger->booking->order_id = $booking->order_id;
-            $back = new MovesBack($ledger, $booking, $booking->moves()->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))->get(), $orders);
-            $back->write();
-            $this->steps($ledger, $booking);
-            $this->cost($ledger, $booking, $orders, $back->linesBefore());
-            $this->orderFields($booking, $orders);
-            $this->covers($ledger, $booking);
-            $this->cancel->made($ledger, $orders->where('made_by_id', $booking->id));
-            if ($booking->kind === BookingKind::CustomerOrder) {
-                $this->cancel->customerOrder($booking);
-            }
-            Questions::reversed($ledger, $booking);
-            $ledger->says('Reversed: '.$booking->says);
-        }, $reason, $bookingId, $bookedOn);
+                Heads::purchaseOrders(
+                    Purchase::query()
+                        ->whereKey($booking->moves->pluck('purchase_id')->filter())
+                        ->pluck('purchase_order_id')
+                        ->all(),
+                );
+                $orders = $this->orders($booking);
+                foreach ($orders as $order) {
+                    if ($order->state === OrderState::Closed && $booking->kind !== BookingKind::Close) {
+                        throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
+                    }
+                    $ledger->touch($order);
+                }
+                $ledger->booking->order_id = $booking->order_id;
+                $back = new MovesBack(
+                    $ledger,
+                    $booking,
+                    $booking
+                        ->moves()
+                        ->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))
+                        ->get(),
+                    $orders,
+                );
+                $back->write();
+                $this->steps($ledger, $booking);
+                $this->cost($ledger, $booking, $orders, $back->linesBefore());
+                $this->orderFields($booking, $orders);
+                $this->covers($ledger, $booking);
+                $this->cancel->made($ledger, $orders->where('made_by_id', $booking->id));
+                if ($booking->kind === BookingKind::CustomerOrder) {
+                    $this->cancel->customerOrder($booking);
+                }
+                Questions::reversed($ledger, $booking);
+                $ledger->says('Reversed: '.$booking->says);
+            },
+            $reason,
+            $bookingId,
+            $bookedOn,
+        );
     }
 
     /** @throws Refused */
@@ -79,18 +97,26 @@ final class ReverseBooking
     {
         match ($booking->kind) {
             BookingKind::Reversal => throw Refused::because('A reversal is not reversed. Book the deed again.'),
-            BookingKind::Import => throw Refused::because('An opening is not reversed. Count the stock, or correct the order, instead.'),
-            BookingKind::CustomerLineChanged,
-            BookingKind::OrderChanged => throw Refused::because('Change it back instead; both changes stay in the history.'),
-            default => $booking->kind->isReversible() ? null
-                : throw Refused::because('This is not reversed: plans are taken back on the board, what is down, away or held is ended there.'),
+            BookingKind::Import => throw Refused::because(
+                'An opening is not reversed. Count the stock, or correct the order, instead.',
+            ),
+            BookingKind::CustomerLineChanged, BookingKind::OrderChanged => throw Refused::because(
+                'Change it back instead; both changes stay in the history.',
+            ),
+            default => $booking->kind->isReversible()
+                ? null
+                : throw Refused::because(
+                    'This is not reversed: plans are taken back on the board, what is down, away or held is ended there.',
+                ),
         };
     }
 
     /** @return Collection<int, Order> locked, by id */
     private function orders(Booking $booking): Collection
     {
-        $ids = $booking->moves->pluck('order_id')->push($booking->order_id)
+        $ids = $booking->moves
+            ->pluck('order_id')
+            ->push($booking->order_id)
             ->merge(OrderStep::query()->whereKey($booking->stepEntries->pluck('order_step_id'))->pluck('order_id'))
             ->merge($booking->costEntries->pluck('order_id'))
             ->merge($booking->coverEntries->map(fn ($entry) => $entry->cover->order_id))
@@ -138,19 +164,32 @@ final class ReverseBooking
                 $before[$entry->order_id] -= $done;
                 $cents -= $done;
             }
-            $ledger->cost($orders[$entry->order_id] ?? throw new \LogicException('The order of a cost entry is locked.'), $entry->kind, -$cents,
-                $entry->order_step_id === null ? null : OrderStep::query()->findOrFail($entry->order_step_id));
+            $ledger->cost(
+                $orders[$entry->order_id] ?? throw new \LogicException('The order of a cost entry is locked.'),
+                $entry->kind,
+                -$cents,
+                $entry->order_step_id === null ? null : OrderStep::query()->findOrFail($entry->order_step_id),
+            );
         }
     }
 
     private function steps(Ledger $ledger, Booking $booking): void
     {
-        Consignment::query()->where('booking_id', $booking->id)->update(['quantity' => '0']); // they never went
+        Consignment::query()
+            ->where('booking_id', $booking->id)
+            ->update(['quantity' => '0']); // they never went
         foreach ($booking->stepEntries->reverse() as $entry) {
             $step = OrderStep::query()->findOrFail($entry->order_step_id);
             try {
-                $back = $step->pieces()->putBack(BigDecimal::of($entry->taken_in), BigDecimal::of($entry->good), BigDecimal::of($entry->scrap),
-                    BigDecimal::of($entry->passed_on), $step->label());
+                $back = $step
+                    ->pieces()
+                    ->putBack(
+                        BigDecimal::of($entry->taken_in),
+                        BigDecimal::of($entry->good),
+                        BigDecimal::of($entry->scrap),
+                        BigDecimal::of($entry->passed_on),
+                        $step->label(),
+                    );
             } catch (Refused $refused) {
                 throw LaterBookings::ofSteps($booking, $step->order_id)->refused($refused->getMessage());
             }
@@ -170,7 +209,8 @@ final class ReverseBooking
             if ($back->isPositive()) {
                 $back = $this->stillPossible($ledger, $cover, $back);
             } elseif ($back->negated()->isGreaterThan($cover->quantity)) {
-                $back = BigDecimal::of($cover->quantity)->negated(); // the rest has been shipped or untied since and stays so
+                // the rest has been shipped or untied since and stays so
+                $back = BigDecimal::of($cover->quantity)->negated();
             }
             if (! $back->isZero()) {
                 $ledger->changeCover($cover, $back);
@@ -178,7 +218,9 @@ final class ReverseBooking
         }
         foreach ($booking->moves->pluck('item_id')->unique() as $item) {
             if ($ledger->stock->isOverpromised($item)) {
-                throw Refused::because('What came in by this booking is promised to a customer line. Untie the line first.');
+                throw Refused::because(
+                    'What came in by this booking is promised to a customer line. Untie the line first.',
+                );
             }
         }
     }
@@ -192,11 +234,12 @@ final class ReverseBooking
             $limits[] = $ledger->stock->unpromised($cover->item_id);
         } else {
             $order = Order::query()->findOrFail($cover->order->id);
-            $limits[] = $order->state === OrderState::Cancelled ? BigDecimal::zero()
-                : $order
-                    ->willGive()
-                    ->minus($order->received_quantity)
-                    ->minus((string) $order->covers()->sum('quantity'));
+            $limits[] = $order->state === OrderState::Cancelled
+                    ? BigDecimal::zero()
+                    : $order
+                        ->willGive()
+                        ->minus($order->received_quantity)
+                        ->minus((string) $order->covers()->sum('quantity'));
         }
         foreach ($limits as $limit) {
             $back = $back->isGreaterThan($limit) ? $limit : $back;
@@ -214,16 +257,25 @@ final class ReverseBooking
             }
             if ($booking->kind === BookingKind::Release) {
                 if ($order->components()->where('used_quantity', '>', 0)->exists()) {
-                    throw Refused::because("Components were issued to order {$order->number}. Reverse the issue first.");
+                    throw Refused::because(
+                        "Components were issued to order {$order->number}. Reverse the issue first.",
+                    );
                 }
                 if (BigDecimal::of((string) $order->steps()->sum('taken_in'))->isPositive()) {
-                    throw Refused::because("The quantity of order {$order->number} was changed after its release. Change it back first.");
+                    throw Refused::because(
+                        "The quantity of order {$order->number} was changed after its release. Change it back first.",
+                    );
                 }
                 $order->released_at = null;
                 $order->released_by = null;
                 $order->short_reason = null;
-                $order->fill(['planned_material' => 0, 'planned_labour' => 0, 'planned_machine' => 0, 'planned_overhead' => 0,
-                    'planned_outside' => 0]);
+                $order->fill([
+                    'planned_material' => 0,
+                    'planned_labour' => 0,
+                    'planned_machine' => 0,
+                    'planned_overhead' => 0,
+                    'planned_outside' => 0,
+                ]);
                 $order->components()->update(['planned_value' => 0, 'short_at_release' => false]);
                 $order->steps()->update(['labour_rate' => null, 'machine_rate' => null, 'overhead_percent' => null]);
             }

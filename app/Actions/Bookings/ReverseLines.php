@@ -27,41 +27,66 @@ final class ReverseLines
      */
     public function handle(int $bookingId, array $moveIds, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::LinesReversed, $token, $by, function (Ledger $ledger) use ($bookingId, $moveIds): void {
-            $booking = Booking::query()->with('coverEntries.cover')->lockForUpdate()->findOrFail($bookingId);
-            if (! $booking->kind->hasLines()) {
-                throw Refused::because("The lines of '{$booking->kind->label()}' hang together. Reverse the whole booking.");
-            }
-            if (Booking::query()->where('reverses_id', $booking->id)->exists()) {
-                throw Refused::because('The whole booking was reversed meanwhile.');
-            }
-            $moves = $this->lines($booking, $moveIds);
-            Heads::purchaseOrders(
-                Purchase::query()->whereKey($moves->pluck('purchase_id')->filter())->pluck('purchase_order_id')->all(),
-            );
-            $orders = Heads::orders($moves->pluck('order_id')->all());
-            foreach ($orders as $order) {
-                if ($order->state === OrderState::Closed) {
-                    throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
+        return $this->bookings->once(
+            BookingKind::LinesReversed,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($bookingId, $moveIds): void {
+                $booking = Booking::query()->with('coverEntries.cover')->lockForUpdate()->findOrFail($bookingId);
+                if (! $booking->kind->hasLines()) {
+                    throw Refused::because(
+                        "The lines of '{$booking->kind->label()}' hang together. Reverse the whole booking.",
+                    );
                 }
-                $ledger->touch($order);
-            }
-            (new MovesBack($ledger, $booking->setRelation('coverEntries', new Collection), $moves, $orders))->write();
-            $inOrders = Place::end('order')->id;
-            foreach ($moves as $move) {
-                if ($move->component_id !== null && isset($orders[$move->order_id])) {
-                    $ledger->cost($orders[$move->order_id], 'material', $move->to_place_id === $inOrders ? -$move->value : $move->value);
+                if (Booking::query()->where('reverses_id', $booking->id)->exists()) {
+                    throw Refused::because('The whole booking was reversed meanwhile.');
                 }
-            }
-            Questions::reversed($ledger, $booking->setRelation('moves', $moves));
-            foreach ($moves->pluck('item_id')->unique() as $item) {
-                if ($ledger->stock->isOverpromised($item)) {
-                    throw Refused::because('What came in by this line is promised to a customer line. Untie that first.');
+                $moves = $this->lines($booking, $moveIds);
+                Heads::purchaseOrders(
+                    Purchase::query()
+                        ->whereKey($moves->pluck('purchase_id')->filter())
+                        ->pluck('purchase_order_id')
+                        ->all(),
+                );
+                $orders = Heads::orders($moves->pluck('order_id')->all());
+                foreach ($orders as $order) {
+                    if ($order->state === OrderState::Closed) {
+                        throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
+                    }
+                    $ledger->touch($order);
                 }
-            }
-            $ledger->booking->order_id = $booking->order_id;
-            $ledger->says(($moves->count() === 1 ? '1 line' : "{$moves->count()} lines")." reversed of booking {$booking->id}: {$booking->says}");
-        }, $reason);
+                (new MovesBack(
+                    $ledger,
+                    $booking->setRelation('coverEntries', new Collection()),
+                    $moves,
+                    $orders,
+                ))->write();
+                $inOrders = Place::end('order')->id;
+                foreach ($moves as $move) {
+                    if ($move->component_id !== null && isset($orders[$move->order_id])) {
+                        $ledger->cost(
+                            $orders[$move->order_id],
+                            'material',
+                            $move->to_place_id === $inOrders ? -$move->value : $move->value,
+                        );
+                    }
+                }
+                Questions::reversed($ledger, $booking->setRelation('moves', $moves));
+                foreach ($moves->pluck('item_id')->unique() as $item) {
+                    if ($ledger->stock->isOverpromised($item)) {
+                        throw Refused::because(
+                            'What came in by this line is promised to a customer line. Untie that first.',
+                        );
+                    }
+                }
+                $ledger->booking->order_id = $booking->order_id;
+                $ledger->says(
+                    ($moves->count() === 1 ? '1 line' : "{$moves->count()} lines")
+                        ." reversed of booking {$booking->id}: {$booking->says}",
+                );
+            },
+            $reason,
+        );
     }
 
     /**
@@ -78,8 +103,14 @@ final class ReverseLines
             throw Refused::because('One of these lines was taken back already.');
         }
         // with standard cost the variance of a receipt goes with it
-        $variance = Move::query()->where('booking_id', $booking->id)->where('quantity', 0)->whereIn('item_id', $moves->pluck('item_id'))->whereIn('lot_id', $moves->pluck('lot_id'))
-            ->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))->pluck('id')->all();
+        $variance = Move::query()
+            ->where('booking_id', $booking->id)
+            ->where('quantity', 0)
+            ->whereIn('item_id', $moves->pluck('item_id'))
+            ->whereIn('lot_id', $moves->pluck('lot_id'))
+            ->whereNotIn('id', Move::query()->whereNotNull('reverses_id')->select('reverses_id'))
+            ->pluck('id')
+            ->all();
 
         return Move::query()->whereKey([...$moves->modelKeys(), ...$variance])->orderBy('id')->get();
     }

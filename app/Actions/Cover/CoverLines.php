@@ -18,8 +18,11 @@ use KeepPace\Core\Refused;
 /** Covers what is open of one line, or of every line of a customer order: from stock, by a new order, or both. */
 final class CoverLines
 {
-    public function __construct(private readonly Bookings $bookings, private readonly OrderCopy $copy, private readonly MissingParts $parts)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly OrderCopy $copy,
+        private readonly MissingParts $parts,
+    ) {
     }
 
     /**
@@ -29,37 +32,52 @@ final class CoverLines
      *
      * @throws Refused
      */
-    public function handle(array $lineIds, CoverBy $by, ?string $quantity, bool $withParts, string $token, Person $user): Booking
-    {
-        return $this->bookings->once(BookingKind::Cover, $token, $user,
-            function (Ledger $ledger) use ($lineIds, $by, $quantity, $withParts): void {
-                $order = CustomerOrder::query()->lockForUpdate()
-                    ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineIds)->value('customer_order_id'));
-                $lines = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->where('customer_order_id', $order->id)
-                    ->whereKey($lineIds)->orderBy('position')->get();
-                $ledger->stock->lock(array_values($lines->pluck('item_id')->unique()->all()));
-                $said = [];
-                $wrong = [];
-                foreach ($lines as $line) {
-                    $want = $this->wanted($line, $quantity);
-                    if (! $want->isPositive()) {
-                        continue;
-                    }
-                    try {
-                        $said[] = $this->cover($ledger, $line, $by, $want, $withParts);
-                    } catch (Refused $refused) {
-                        $wrong[] = "Line {$line->position}: {$refused->getMessage()}";
-                    }
+    public function handle(
+        array $lineIds,
+        CoverBy $by,
+        ?string $quantity,
+        bool $withParts,
+        string $token,
+        Person $user,
+    ): Booking {
+        return $this->bookings->once(BookingKind::Cover, $token, $user, function (Ledger $ledger) use (
+            $lineIds,
+            $by,
+            $quantity,
+            $withParts,
+        ): void {
+            $order = CustomerOrder::query()
+                ->lockForUpdate()
+                ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineIds)->value('customer_order_id'));
+            $lines = CustomerOrderLine::query()
+                ->with('item.unit', 'item.units.unit')
+                ->where('customer_order_id', $order->id)
+                ->whereKey($lineIds)
+                ->orderBy('position')
+                ->get();
+            $ledger->stock->lock(array_values($lines->pluck('item_id')->unique()->all()));
+            $said = [];
+            $wrong = [];
+            foreach ($lines as $line) {
+                $want = $this->wanted($line, $quantity);
+                if (! $want->isPositive()) {
+                    continue;
                 }
-                if ($wrong !== []) {
-                    throw new Refused($wrong);
+                try {
+                    $said[] = $this->cover($ledger, $line, $by, $want, $withParts);
+                } catch (Refused $refused) {
+                    $wrong[] = "Line {$line->position}: {$refused->getMessage()}";
                 }
-                if ($said === []) {
-                    throw Refused::because('Every line is covered already.');
-                }
-                $ledger->about(customerOrder: $order);
-                $ledger->says("{$order->number} covered: ".implode('; ', $said).'.');
-            });
+            }
+            if ($wrong !== []) {
+                throw new Refused($wrong);
+            }
+            if ($said === []) {
+                throw Refused::because('Every line is covered already.');
+            }
+            $ledger->about(customerOrder: $order);
+            $ledger->says("{$order->number} covered: ".implode('; ', $said).'.');
+        });
     }
 
     private function wanted(CustomerOrderLine $line, ?string $quantity): BigDecimal
@@ -70,22 +88,41 @@ final class CoverLines
         }
         $asked = $line->item->quantity($quantity)->amount;
         if ($asked->isGreaterThan($open)) {
-            throw Refused::because(sprintf('%s asked for, %s of line %d are not covered yet.', Amount::plain($asked), Amount::plain($open),
-                $line->position), 'quantity');
+            throw Refused::because(
+                sprintf(
+                    '%s asked for, %s of line %d are not covered yet.',
+                    Amount::plain($asked),
+                    Amount::plain($open),
+                    $line->position,
+                ),
+                'quantity',
+            );
         }
 
         return $asked;
     }
 
-    private function cover(Ledger $ledger, CustomerOrderLine $line, CoverBy $by, BigDecimal $want, bool $withParts): string
-    {
+    private function cover(
+        Ledger $ledger,
+        CustomerOrderLine $line,
+        CoverBy $by,
+        BigDecimal $want,
+        bool $withParts,
+    ): string {
         $said = [];
         if ($by !== CoverBy::NewOrder) {
             $free = $ledger->stock->unpromised($line->item_id);
             $take = $want->isGreaterThan($free) ? $free : $want;
             if ($by === CoverBy::Stock && ! $take->isEqualTo($want)) {
-                throw Refused::because(sprintf('%s wanted, %s of %s are free in stock. Take those, or make an order for the rest.',
-                    Amount::plain($want), Amount::plain($take->isNegative() ? '0' : $take), $line->item->label()), 'quantity');
+                throw Refused::because(
+                    sprintf(
+                        '%s wanted, %s of %s are free in stock. Take those, or make an order for the rest.',
+                        Amount::plain($want),
+                        Amount::plain($take->isNegative() ? '0' : $take),
+                        $line->item->label(),
+                    ),
+                    'quantity',
+                );
             }
             if ($take->isPositive()) {
                 $ledger->cover($line, null, $take);
@@ -97,7 +134,9 @@ final class CoverLines
             $order = $this->copy->make($ledger, $line->item, $want, $this->copy->finishBy($line->promised_on));
             $ledger->cover($line, $order, $want);
             $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
-            $said[] = Amount::plain($want)." from new order {$order->number}".($parts > 0 ? " (and {$parts} for its parts)" : '');
+            $said[] = Amount::plain($want)
+                ." from new order {$order->number}"
+                .($parts > 0 ? " (and {$parts} for its parts)" : '');
         }
 
         return "line {$line->position}: ".implode(', ', $said);

@@ -25,8 +25,13 @@ final class TieToOrder
     /** @throws Refused */
     public function tie(int $lineId, int $orderId, string $quantity, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use ($lineId, $orderId, $quantity): void {
-            $customerOrder = CustomerOrder::query()->lockForUpdate()
+        return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use (
+            $lineId,
+            $orderId,
+            $quantity,
+        ): void {
+            $customerOrder = CustomerOrder::query()
+                ->lockForUpdate()
                 ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineId)->value('customer_order_id'));
             $order = Order::query()->lockForUpdate()->findOrFail($orderId);
             $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
@@ -37,12 +42,22 @@ final class TieToOrder
                 ->minus((string) $order->covers()->sum('quantity'));
             $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
             if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
-                throw Refused::because("Order {$order->number} does not make {$line->item->label()} any more. Choose an open order of that item.", 'order');
+                throw Refused::because(
+                    "Order {$order->number} does not make {$line->item->label()} any more. Choose an open order of that item.",
+                    'order',
+                );
             }
             foreach (["order {$order->number}" => $free, "line {$line->position}" => $uncovered] as $where => $limit) {
                 if ($amount->isGreaterThan($limit)) {
-                    throw Refused::because(sprintf('%s asked for, %s of %s are not promised yet.', Amount::plain($amount),
-                        Amount::plain($limit), $where), 'quantity');
+                    throw Refused::because(
+                        sprintf(
+                            '%s asked for, %s of %s are not promised yet.',
+                            Amount::plain($amount),
+                            Amount::plain($limit),
+                            $where,
+                        ),
+                        'quantity',
+                    );
                 }
             }
             $ledger->cover($line, $order, $amount);
@@ -54,20 +69,32 @@ final class TieToOrder
     /** @throws Refused when nothing is left to untie */
     public function untie(int $coverId, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use ($coverId, $reason): void {
-            $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);
-            $customerOrder = CustomerOrder::query()->lockForUpdate()->findOrFail($cover->line->customer_order_id);
-            $order = $cover->order_id === null ? null : Order::query()->lockForUpdate()->findOrFail($cover->order_id);
-            $order !== null ?: $ledger->stock->lock([$cover->item_id]); // guarded by its supply
-            $cover->refresh();
-            $was = BigDecimal::of($cover->quantity);
-            if ($was->isZero()) {
-                throw Refused::because('This cover has been used up or untied already.');
-            }
-            $ledger->changeCover($cover, $was->negated());
-            $ledger->about($order, $customerOrder);
-            $ledger->says("{$cover->line->label()} untied from ".($order === null ? 'stock'
-                : "order {$order->number}").': '.Amount::plain($was).". {$reason}");
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::Cover,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($coverId, $reason): void {
+                $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);
+                $customerOrder = CustomerOrder::query()->lockForUpdate()->findOrFail($cover->line->customer_order_id);
+                $order =
+                    $cover->order_id === null ? null : Order::query()->lockForUpdate()->findOrFail($cover->order_id);
+                $order !== null ?: $ledger->stock->lock([$cover->item_id]); // guarded by its supply
+                $cover->refresh();
+                $was = BigDecimal::of($cover->quantity);
+                if ($was->isZero()) {
+                    throw Refused::because('This cover has been used up or untied already.');
+                }
+                $ledger->changeCover($cover, $was->negated());
+                $ledger->about($order, $customerOrder);
+                $ledger->says(
+                    "{$cover->line->label()} untied from "
+                        .($order === null ? 'stock' : "order {$order->number}")
+                        .': '
+                        .Amount::plain($was)
+                        .". {$reason}",
+                );
+            },
+            $reason,
+        );
     }
 }

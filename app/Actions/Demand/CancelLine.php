@@ -16,7 +16,10 @@ use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/** The customer no longer wants a line: what was to be made for it goes to the shelf, to another line, is held, or is stopped. */
+/**
+ * The customer no longer wants a line: what was to be made for it goes to the shelf, to another line, is held, or is
+ * stopped.
+ */
 final class CancelLine
 {
     public function __construct(private readonly Bookings $bookings)
@@ -29,34 +32,69 @@ final class CancelLine
      *
      * @throws Refused
      */
-    public function handle(int $lineId, int $version, string $then, ?int $otherLine, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by, function (Ledger $ledger) use ($lineId, $version, $then, $otherLine, $reason): void {
-            $heads = CustomerOrder::query()->whereIn('id', CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]))->select('customer_order_id'))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
-            $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
-            ChangedMeanwhile::check($heads[$line->customer_order_id], $version);
-            $orders = Order::query()->whereKey($line->covers()->where('quantity', '>', 0)->pluck('order_id')->filter())->orderBy('id')->lockForUpdate()->get()->keyBy('id');
-            $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
-            $open = $line->openQuantity();
-            if (! $open->isPositive()) {
-                throw Refused::because('Nothing of this line is open any more.');
-            }
-            $other = $otherLine === null
-                ? null
-                : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
-            if ($then === 'line' && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)) {
-                throw Refused::because('Choose another open line of the same item.', 'other');
-            }
-            $ledger->stock->lock([$line->item_id]);
-            $this->covers($ledger, $line, $then === 'line' ? $other : null);
-            $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
-            $line->is_open = false;
-            $line->save();
-            $said = array_values($orders->map(fn (Order $order): string => $this->order($ledger, $order, $then))->filter()->all());
-            $ledger->about(customerOrder: $heads[$line->customer_order_id]);
-            $other === null ?: $ledger->touch($heads[$other->customer_order_id]);
-            $ledger->says("{$line->label()}: ".Amount::plain($open)." no longer wanted. {$reason} ".implode(' ', $said));
-        }, $reason);
+    public function handle(
+        int $lineId,
+        int $version,
+        string $then,
+        ?int $otherLine,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::CustomerLineChanged,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($lineId, $version, $then, $otherLine, $reason): void {
+                $heads = CustomerOrder::query()
+                    ->whereIn(
+                        'id',
+                        CustomerOrderLine::query()
+                            ->whereKey(array_filter([$lineId, $otherLine]))
+                            ->select('customer_order_id'),
+                    )
+                    ->orderBy('id')
+                    ->lockForUpdate()
+                    ->get()
+                    ->keyBy('id');
+                $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
+                ChangedMeanwhile::check($heads[$line->customer_order_id], $version);
+                $orders = Order::query()
+                    ->whereKey($line->covers()->where('quantity', '>', 0)->pluck('order_id')->filter())
+                    ->orderBy('id')
+                    ->lockForUpdate()
+                    ->get()
+                    ->keyBy('id');
+                $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
+                $open = $line->openQuantity();
+                if (! $open->isPositive()) {
+                    throw Refused::because('Nothing of this line is open any more.');
+                }
+                $other = $otherLine === null
+                        ? null
+                        : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
+                if (
+                    $then === 'line'
+                    && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)
+                ) {
+                    throw Refused::because('Choose another open line of the same item.', 'other');
+                }
+                $ledger->stock->lock([$line->item_id]);
+                $this->covers($ledger, $line, $then === 'line' ? $other : null);
+                $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
+                $line->is_open = false;
+                $line->save();
+                $said = array_values(
+                    $orders->map(fn (Order $order): string => $this->order($ledger, $order, $then))->filter()->all(),
+                );
+                $ledger->about(customerOrder: $heads[$line->customer_order_id]);
+                $other === null ?: $ledger->touch($heads[$other->customer_order_id]);
+                $ledger->says(
+                    "{$line->label()}: ".Amount::plain($open)." no longer wanted. {$reason} ".implode(' ', $said),
+                );
+            },
+            $reason,
+        );
     }
 
     private function covers(Ledger $ledger, CustomerOrderLine $line, ?CustomerOrderLine $other): void
@@ -65,7 +103,10 @@ final class CancelLine
             $had = BigDecimal::of($cover->quantity);
             $ledger->changeCover($cover, $had->negated());
             if ($other !== null) {
-                $give = BigDecimal::min($other->openQuantity()->minus((string) $other->covers()->sum('quantity')), $had);
+                $give = BigDecimal::min(
+                    $other->openQuantity()->minus((string) $other->covers()->sum('quantity')),
+                    $had,
+                );
                 if ($give->isPositive()) {
                     $ledger->cover($other, $cover->order, $give);
                 }
@@ -83,7 +124,10 @@ final class CancelLine
             return "Order {$order->number} is held.";
         }
         if ($then === 'stop') {
-            if (! in_array($order->state, [OrderState::Firm, OrderState::Released], true) || $order->covers()->where('quantity', '>', 0)->exists()) {
+            if (
+                ! in_array($order->state, [OrderState::Firm, OrderState::Released], true)
+                || $order->covers()->where('quantity', '>', 0)->exists()
+            ) {
                 return "Order {$order->number} is {$order->state->value} and goes on: stop it by hand.";
             }
             $ledger->change($order, 'state', $order->state->value, 'cancelled');

@@ -23,28 +23,52 @@ final class ChangeCustomerLine
     }
 
     /** @throws Refused */
-    public function handle(int $lineId, int $version, string $quantity, string $promisedOn, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by,
-            function (Ledger $ledger) use ($lineId, $version, $quantity, $promisedOn): void {
-                $orderId = CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id;
-                $order = CustomerOrder::query()->lockForUpdate()->findOrFail($orderId);
-                ChangedMeanwhile::check($order, $version);
-                $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
-                $amount = $line->item->quantity($quantity)->amount;
-                $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))->plus($line->shipped_quantity)->plus($line->cancelled_quantity);
-                if ($amount->isLessThan($bound)) {
-                    throw Refused::because(sprintf('%s are shipped, covered or no longer wanted already. Untie the cover first, or keep at least %s.',
-                        Amount::plain($bound), Amount::plain($bound)), 'quantity');
-                }
-                $before = Amount::plain($line->quantity).' by '.Said::day($line->promised_on);
-                $line->quantity = $line->typed_quantity = (string) $amount;
-                $line->typed_unit_id = $line->item->unit_id;
-                $line->promised_on = $promisedOn;
-                $line->is_open = $line->openQuantity()->isPositive();
-                $line->save();
-                $ledger->about(customerOrder: $order);
-                $ledger->says("{$order->number} line {$line->position}: from {$before} to ".Amount::plain($amount).' by '.Said::day($promisedOn).'.');
-            });
+    public function handle(
+        int $lineId,
+        int $version,
+        string $quantity,
+        string $promisedOn,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by, function (Ledger $ledger) use (
+            $lineId,
+            $version,
+            $quantity,
+            $promisedOn,
+        ): void {
+            $orderId = CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id;
+            $order = CustomerOrder::query()->lockForUpdate()->findOrFail($orderId);
+            ChangedMeanwhile::check($order, $version);
+            $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
+            $amount = $line->item->quantity($quantity)->amount;
+            $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))
+                ->plus($line->shipped_quantity)
+                ->plus($line->cancelled_quantity);
+            if ($amount->isLessThan($bound)) {
+                throw Refused::because(
+                    sprintf(
+                        '%s are shipped, covered or no longer wanted already. Untie the cover first, or keep at least %s.',
+                        Amount::plain($bound),
+                        Amount::plain($bound),
+                    ),
+                    'quantity',
+                );
+            }
+            $before = Amount::plain($line->quantity).' by '.Said::day($line->promised_on);
+            $line->quantity = $line->typed_quantity = (string) $amount;
+            $line->typed_unit_id = $line->item->unit_id;
+            $line->promised_on = $promisedOn;
+            $line->is_open = $line->openQuantity()->isPositive();
+            $line->save();
+            $ledger->about(customerOrder: $order);
+            $ledger->says(
+                "{$order->number} line {$line->position}: from {$before} to "
+                    .Amount::plain($amount)
+                    .' by '
+                    .Said::day($promisedOn)
+                    .'.',
+            );
+        });
     }
 }

@@ -22,13 +22,22 @@ final class EnterCustomerOrder
 
     /**
      * @param  array{customer_id: int, reference: string, ship_to: string}  $head
-     * @param  array<int, array{item: string, quantity: string, unit: ?string, promised_on: string, price: ?string}>  $lines  by row of the form
+     * @param  array<int, array{
+     *     item: string,
+     *     quantity: string,
+     *     unit: ?string,
+     *     promised_on: string,
+     *     price: ?string,
+     * }>  $lines  by row of the form
      *
      * @throws Refused with a sentence beside each field that is wrong
      */
     public function handle(array $head, array $lines, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::CustomerOrder, $token, $by, function (Ledger $ledger) use ($head, $lines): void {
+        return $this->bookings->once(BookingKind::CustomerOrder, $token, $by, function (Ledger $ledger) use (
+            $head,
+            $lines,
+        ): void {
             $items = Item::query()
                 ->with(['unit', 'units.unit'])
                 ->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))
@@ -40,7 +49,9 @@ final class EnterCustomerOrder
             foreach ($lines as $row => $line) {
                 $item = $items[Code::keyOf($line['item'])] ?? null;
                 if ($item === null) {
-                    $wrong["lines.{$row}.item"] = "No item has the number {$line['item']}. Type part of its name to find it.";
+                    $wrong[
+                        "lines.{$row}.item"
+                    ] = "No item has the number {$line['item']}. Type part of its name to find it.";
 
                     continue;
                 }
@@ -71,11 +82,19 @@ final class EnterCustomerOrder
             if ($wrong !== []) {
                 throw new Refused($wrong);
             }
-            $order = CustomerOrder::query()
-                ->create([...$head, 'number' => Numbers::next('customer_order'), 'ordered_on' => $today->toDateString(), 'version' => 1]);
+            $order = CustomerOrder::query()->create([
+                ...$head,
+                'number' => Numbers::next('customer_order'),
+                'ordered_on' => $today->toDateString(),
+                'version' => 1,
+            ]);
             $order->lines()->createMany($rows);
             $ledger->about(customerOrder: $order);
-            $ledger->says("Customer order {$order->number} entered with ".count($rows).(count($rows) === 1 ? ' line.' : ' lines.'));
+            $ledger->says(
+                "Customer order {$order->number} entered with "
+                    .count($rows)
+                    .(count($rows) === 1 ? ' line.' : ' lines.'),
+            );
         });
     }
 }

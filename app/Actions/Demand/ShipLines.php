@@ -31,10 +31,17 @@ final class ShipLines
      */
     public function handle(int $customerOrderId, array $lines, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Ship, $token, $by, function (Ledger $ledger) use ($customerOrderId, $lines): void {
+        return $this->bookings->once(BookingKind::Ship, $token, $by, function (Ledger $ledger) use (
+            $customerOrderId,
+            $lines,
+        ): void {
             $order = CustomerOrder::query()->with('customer')->lockForUpdate()->findOrFail($customerOrderId);
-            $rows = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->where('customer_order_id', $order->id)
-                ->whereKey(array_keys($lines))->orderBy('id')->get();
+            $rows = CustomerOrderLine::query()
+                ->with('item.unit', 'item.units.unit')
+                ->where('customer_order_id', $order->id)
+                ->whereKey(array_keys($lines))
+                ->orderBy('id')
+                ->get();
             if ($rows->isEmpty()) {
                 throw Refused::because('Nothing was chosen to ship. Type a quantity beside a line.');
             }
@@ -75,8 +82,13 @@ final class ShipLines
         $quantity = $line->item->quantity($typed)->amount;
         $open = $line->openQuantity();
         if ($quantity->isGreaterThan($open)) {
-            throw Refused::because(sprintf('%s to ship, %s open on this line. Ship no more than that, or change the line first.',
-                Amount::plain($quantity), Amount::plain($open)));
+            throw Refused::because(
+                sprintf(
+                    '%s to ship, %s open on this line. Ship no more than that, or change the line first.',
+                    Amount::plain($quantity),
+                    Amount::plain($open),
+                ),
+            );
         }
         $own = $line->covers()->where('supply', Cover::STOCK)->first();
         $ownQuantity = BigDecimal::of($own->quantity ?? '0');

@@ -73,8 +73,13 @@ final readonly class Column
     }
 
     /** A value that stands in a column of a table, or of a file of the same import that fills it. */
-    public static function refers(string $name, string $table, string $column, string $into, ?string $default = null): self
-    {
+    public static function refers(
+        string $name,
+        string $table,
+        string $column,
+        string $into,
+        ?string $default = null,
+    ): self {
         return new self($name, 'text', $default, 60, refers: [$table, $column], into: $into);
     }
 
@@ -92,7 +97,9 @@ final readonly class Column
         }
 
         return match ($this->type) {
-            'text' => mb_strlen($typed) <= $this->max ? self::right($typed) : self::wrong("has more than {$this->max} characters"),
+            'text' => mb_strlen($typed) <= $this->max
+                ? self::right($typed)
+                : self::wrong("has more than {$this->max} characters"),
             'code' => $this->readCode($typed),
             'decimal' => $this->readDecimal($typed),
             'choice' => in_array($typed, $this->choices, true) ? self::right($typed)
@@ -139,8 +146,11 @@ final readonly class Column
         if (preg_match('/^today(?:([+-]\d{1,4})(wd)?)?$/', $typed, $part) === 1) {
             $days = (int) ($part[1] ?? 0);
 
-            return self::right(isset($part[2]) && $calendar !== null ? $calendar->workingDaysFrom($today->toDateString(), $days)
-                : $today->addDays($days)->toDateString());
+            return self::right(
+                isset($part[2]) && $calendar !== null
+                    ? $calendar->workingDaysFrom($today->toDateString(), $days)
+                    : $today->addDays($days)->toDateString(),
+            );
         }
         if (
             preg_match('/^(\d{4})-(\d\d)-(\d\d)$/D', $typed, $part) === 1

@@ -2,7 +2,10 @@
 
 namespace App\Actions\Import;
 
-/** Reads one CSV file (RFC 4180; comma or semicolon, with or without byte-order mark), line numbers as an editor shows them. */
+/**
+ * Reads one CSV file (RFC 4180; comma or semicolon, with or without byte-order mark), line numbers as an editor shows
+ * them.
+ */
 final class CsvFile
 {
     /**
@@ -32,7 +35,9 @@ final class CsvFile
                         break;
                     }
                 }
-                $problem(new Problem($spec->file(), $at, '', 'is not in UTF-8 from this line on. Save it as CSV in UTF-8.'));
+                $problem(
+                    new Problem($spec->file(), $at, '', 'is not in UTF-8 from this line on. Save it as CSV in UTF-8.'),
+                );
 
                 return;
             }
@@ -55,14 +60,26 @@ final class CsvFile
             $line = 2;
             while (($cells = fgetcsv($file, null, $comma, '"', '')) !== false) {
                 $at = $line;
-                $line += 1 + array_sum(array_map(fn (?string $cell): int => substr_count((string) $cell, "\n"), $cells));
+                $breaks = array_map(fn (?string $cell): int => substr_count((string) $cell, "\n"), $cells);
+                $line += 1 + array_sum($breaks);
                 if ($cells === [null] || trim(implode('', $cells)) === '') {
                     continue;
                 }
                 if (count($cells) !== count($names)) {
-                    $problem(new Problem($spec->file(), $at, '',
-                        'has '.count($cells).' cells, the first line has '.count($names).'. Quote cells that hold a '.($comma === ';'
-                        ? 'semicolon' : 'comma').'.'));
+                    $problem(
+                        new Problem(
+                            $spec->file(),
+                            $at,
+                            '',
+                            'has '
+                                .count($cells)
+                                .' cells, the first line has '
+                                .count($names)
+                                .'. Quote cells that hold a '
+                                .($comma === ';' ? 'semicolon' : 'comma')
+                                .'.',
+                        ),
+                    );
 
                     continue;
                 }

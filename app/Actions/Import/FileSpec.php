@@ -13,8 +13,12 @@ final readonly class FileSpec
      * @param  list<Column>  $columns
      * @param  string|null  $table  written as it is, by the key; null = written by ImportFolder's own code
      */
-    public function __construct(public string $name, public array $key, public array $columns, public ?string $table = null)
-    {
+    public function __construct(
+        public string $name,
+        public array $key,
+        public array $columns,
+        public ?string $table = null,
+    ) {
     }
 
     public static function nameNow(string $written): string

@@ -130,7 +130,8 @@ final class Folder
             $seen[$key] = $line;
             $isRight = ! $isExcused && $this->problemCount === $problems;
             if ($isRight) {
-                $this->rows[$spec->name][$line] = $row; // lines that are wrong in themselves are not asked what they mean
+                // lines that are wrong in themselves are not asked what they mean
+                $this->rows[$spec->name][$line] = $row;
             }
             $this->learn($spec, $isRight ? $row : array_map(trim(...), $cells), $isRight);
             if (++$done % 500 === 0) {
@@ -144,7 +145,8 @@ final class Folder
 
     /**
      * @param  array<string, string>  $cells
-     * @return array{array<string, ?string>, bool} the row, and whether it refers to one that is refused: then it is passed by, and no
+     * @return array{array<string, ?string>, bool} the row, and whether it refers to one that is refused: then it is
+     *     passed by, and no
      *                                             fault of its own
      */
     private function readRow(
@@ -231,13 +233,23 @@ final class Folder
         $code = config()->string('pace.calendar');
         $shifts = [];
         foreach ($this->rows['shifts'] ?? [] as $row) {
-            if ($row['calendar'] === $code && $row['weekday'] !== null && $row['from'] !== null && $row['to'] !== null) {
-                $shifts[] = new \KeepPace\Core\Calendar\Shift(max(1, min(7, (int) $row['weekday'])), $row['from'], $row['to'],
-                    $row['kind'] === 'break');
+            if (
+                $row['calendar'] === $code
+                && $row['weekday'] !== null
+                && $row['from'] !== null
+                && $row['to'] !== null
+            ) {
+                $shifts[] = new \KeepPace\Core\Calendar\Shift(
+                    max(1, min(7, (int) $row['weekday'])),
+                    $row['from'],
+                    $row['to'],
+                    $row['kind'] === 'break',
+                );
             }
         }
 
-        return $shifts !== [] ? new WorkingCalendar(config()->string('pace.zone'), $shifts) : Calendar::query()->with('shifts', 'days')
-            ->firstWhere('code', $code)?->toCore();
+        return $shifts !== []
+            ? new WorkingCalendar(config()->string('pace.zone'), $shifts)
+            : Calendar::query()->with('shifts', 'days')->firstWhere('code', $code)?->toCore();
     }
 }

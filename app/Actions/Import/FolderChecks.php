@@ -21,7 +21,9 @@ use KeepPace\Core\Structure\Structures;
 /** Checks what the lines of an import mean together and against what is there already. */
 final class FolderChecks
 {
-    /** @var array<string, array{kind: string, unit: string, tracking: string, costing: string}> by number in lower case */
+    /**
+     * @var array<string, array{kind: string, unit: string, tracking: string, costing: string}> by number in lower case
+     */
     private array $items = [];
 
     /** @var array<string, string> euros a unit, of items that are there, by key */
@@ -72,8 +74,12 @@ final class FolderChecks
                 'costing' => $item->costing,
             ];
         }
-        foreach (DB::table('item_units')->join('items', 'items.id', 'item_id')->join('units', 'units.id', 'item_units.unit_id')
-            ->get(['number', 'code', 'p', 'q']) as $row) {
+        foreach (
+            DB::table('item_units')
+                ->join('items', 'items.id', 'item_id')
+                ->join('units', 'units.id', 'item_units.unit_id')
+                ->get(['number', 'code', 'p', 'q']) as $row
+        ) {
             $this->ratios[Code::keyOf($row->number)][Code::keyOf($row->code)] = [(string) $row->p, (string) $row->q];
         }
     }
@@ -89,19 +95,35 @@ final class FolderChecks
         }
         foreach ($this->rows('items') as $line => $row) {
             $key = Code::keyOf((string) $row['number']);
-            if (isset($this->items[$key], $moved[$key])
-                && Code::keyOf($this->items[$key]['unit']) !== Code::keyOf((string) $row['unit'])) {
-                $this->folder->problem('items', $line, 'unit',
-                    "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a conversion instead.");
+            if (
+                isset($this->items[$key], $moved[$key])
+                && Code::keyOf($this->items[$key]['unit']) !== Code::keyOf((string) $row['unit'])
+            ) {
+                $this->folder->problem(
+                    'items',
+                    $line,
+                    'unit',
+                    "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a conversion instead.",
+                );
             }
             foreach (isset($this->items[$key], $moved[$key]) ? ['tracking', 'costing'] : [] as $what) {
                 if ($this->items[$key][$what] !== (string) $row[$what]) {
-                    $this->folder->problem('items', $line, $what, "{$row['number']} has been moved with {$what} {$this->items[$key][$what]}, and that stays. Give the new way a new item.");
+                    $this->folder->problem(
+                        'items',
+                        $line,
+                        $what,
+                        "{$row['number']} has been moved with {$what} {$this->items[$key][$what]}, and that stays. Give the new way a new item.",
+                    );
                 }
             }
             $this->standardCost($line, $key, $row);
             if ($row['costing'] === 'own' && $row['tracking'] === Tracking::None->value) {
-                $this->folder->problem('items', $line, 'costing', 'own cost is kept by lot or serial: track the item, or take the average.');
+                $this->folder->problem(
+                    'items',
+                    $line,
+                    'costing',
+                    'own cost is kept by lot or serial: track the item, or take the average.',
+                );
             }
             $this->items[$key] = ['kind' => (string) $row['kind'], 'unit' => (string) $row['unit'],
                 'tracking' => (string) $row['tracking'], 'costing' => (string) $row['costing']];
@@ -122,22 +144,39 @@ final class FolderChecks
             && ! BigDecimal::of((string) $row['cost'])->isEqualTo($was)
             && ! $this->by->may(Deed::Value)
         ) {
-            $this->folder->problem('items', $line, 'cost', "{$row['number']} is valued at a standard cost of ".Amount::plain($was)
-                .', which only who may value stock can change: it revalues what lies there. Leave it as it is, or ask the cost clerk.');
+            $this->folder->problem(
+                'items',
+                $line,
+                'cost',
+                "{$row['number']} is valued at a standard cost of "
+                    .Amount::plain($was)
+                    .', which only who may value stock can change: it revalues what lies there. Leave it as it is, or ask the cost clerk.',
+            );
         }
     }
 
     private function structures(): void
     {
         $lines = [];
-        foreach (DB::table('structure_lines AS l')->join('structures AS s', 's.id', 'structure_id')->join('items AS p', 'p.id', 's.item_id')
-            ->join('items AS c', 'c.id', 'l.item_id')
-            ->where('s.status', 'approved')->get(['p.number AS parent', 'c.number AS component']) as $row) {
+        foreach (
+            DB::table('structure_lines AS l')
+                ->join('structures AS s', 's.id', 'structure_id')
+                ->join('items AS p', 'p.id', 's.item_id')
+                ->join('items AS c', 'c.id', 'l.item_id')
+                ->where('s.status', 'approved')
+                ->get(['p.number AS parent', 'c.number AS component']) as $row
+        ) {
             $lines[$this->spelt($row->parent)][] = new Line('', $this->spelt($row->component), BigRational::one());
         }
         foreach ($this->rows('structures') as $line => $row) {
-            $this->quantity('structures', $line, (string) $row['component'], (string) $row['quantity'], (string) $row['unit'],
-                exact: false);
+            $this->quantity(
+                'structures',
+                $line,
+                (string) $row['component'],
+                (string) $row['quantity'],
+                (string) $row['unit'],
+                exact: false,
+            );
             $kind = $this->item((string) $row['item'])['kind'];
             if (! in_array($kind, ['made', 'assembled', 'phantom'], true)) {
                 $this->folder->problem('structures', $line, 'item',
@@ -172,7 +211,11 @@ final class FolderChecks
                 $this->folder->problem('routings', $line, 'work_centre',
                     'a step is done at a work centre or by a supplier: fill one of the two.');
             }
-            if ($row['run_basis'] === 'units_per_hour' && $row['supplier'] === '' && BigDecimal::of((string) $row['run_rate'])->isZero()) {
+            if (
+                $row['run_basis'] === 'units_per_hour'
+                && $row['supplier'] === ''
+                && BigDecimal::of((string) $row['run_rate'])->isZero()
+            ) {
                 $this->folder->problem('routings', $line, 'run_rate', 'must be above 0 units per hour.');
             }
             $this->alternatives($line, (string) $row['alternatives']);
@@ -182,19 +225,34 @@ final class FolderChecks
     private function alternatives(int $line, string $written): void
     {
         if ($written !== '' && preg_match(StepAlternatives::PATTERN, $written) !== 1) {
-            $this->folder->problem('routings', $line, 'alternatives', "'{$written}' is not such as SAW2|BENCH:150 (work centres, with the time in percent).");
+            $this->folder->problem(
+                'routings',
+                $line,
+                'alternatives',
+                "'{$written}' is not such as SAW2|BENCH:150 (work centres, with the time in percent).",
+            );
 
             return;
         }
-        $codes = [...DB::table('work_centres')->pluck('code')->all(), ...array_column($this->rows('work-centres'), 'code')];
-        foreach (array_diff(
-            array_keys(StepAlternatives::read($written)),
-            array_map(Code::keyOf(...), array_map(strval(...), $codes)),
-        ) as $code) {
+        $codes = [
+            ...DB::table('work_centres')->pluck('code')->all(),
+            ...array_column($this->rows('work-centres'), 'code'),
+        ];
+        foreach (
+            array_diff(
+                array_keys(StepAlternatives::read($written)),
+                array_map(Code::keyOf(...), array_map(strval(...), $codes)),
+            ) as $code
+        ) {
             if ($this->folder->isRefused('work_centres.code', $code)) {
                 continue;
             }
-            $this->folder->problem('routings', $line, 'alternatives', 'no work centre has the code '.mb_strtoupper($code).'.');
+            $this->folder->problem(
+                'routings',
+                $line,
+                'alternatives',
+                'no work centre has the code '.mb_strtoupper($code).'.',
+            );
         }
     }
 
@@ -229,9 +287,20 @@ final class FolderChecks
             }
             $isOne = BigDecimal::of((string) $row['quantity'])->isEqualTo(1);
             if ($item['tracking'] === Tracking::Serial->value && ! $isOne) {
-                $this->folder->problem('opening-stock', $line, 'quantity', 'a serial is one piece: give each its own line.');
+                $this->folder->problem(
+                    'opening-stock',
+                    $line,
+                    'quantity',
+                    'a serial is one piece: give each its own line.',
+                );
             }
-            $this->quantity('opening-stock', $line, (string) $row['item'], (string) $row['quantity'], (string) $row['unit']);
+            $this->quantity(
+                'opening-stock',
+                $line,
+                (string) $row['item'],
+                (string) $row['quantity'],
+                (string) $row['unit'],
+            );
         }
         foreach ($this->rows('purchases') as $line => $row) {
             $this->quantity('purchases', $line, (string) $row['item'], (string) $row['quantity'], '');
@@ -246,13 +315,24 @@ final class FolderChecks
         foreach ($this->rows('customer-orders') as $line => $row) {
             $number = Code::keyOf((string) $row['number']);
             if (isset($there[$number])) {
-                $this->folder->problem('customer-orders', $line, 'number', "{$row['number']} is there already. Change it on its page.");
+                $this->folder->problem(
+                    'customer-orders',
+                    $line,
+                    'number',
+                    "{$row['number']} is there already. Change it on its page.",
+                );
             }
             if (($customer[$number] ??= $row['customer']) !== $row['customer']) {
                 $this->folder->problem('customer-orders', $line, 'customer',
                     "{$row['number']} is for {$customer[$number]} in an earlier line.");
             }
-            $this->quantity('customer-orders', $line, (string) $row['item'], (string) $row['quantity'], (string) $row['unit']);
+            $this->quantity(
+                'customer-orders',
+                $line,
+                (string) $row['item'],
+                (string) $row['quantity'],
+                (string) $row['unit'],
+            );
         }
         foreach ($this->rows('purchases') as $line => $row) {
             if (isset($bought[Code::keyOf((string) $row['number'])])) {
@@ -272,7 +352,12 @@ final class FolderChecks
         foreach ($this->rows('orders') as $line => $row) {
             $states[Code::keyOf((string) $row['number'])] = $row['state'];
             if (isset($there[Code::keyOf((string) $row['number'])])) {
-                $this->folder->problem('orders', $line, 'number', "{$row['number']} is there already. Change it on its page.");
+                $this->folder->problem(
+                    'orders',
+                    $line,
+                    'number',
+                    "{$row['number']} is there already. Change it on its page.",
+                );
             }
             if (! in_array($this->item((string) $row['item'])['kind'], ['made', 'assembled'], true)) {
                 $this->folder->problem('orders', $line, 'item', "{$row['item']} is not made here.");
@@ -293,8 +378,14 @@ final class FolderChecks
                 $state = $states[Code::keyOf((string) $row['order'])] ?? null;
                 $isRefused = $this->folder->isRefused('orders.number', (string) $row['order']);
                 if ($state !== OrderState::Released->value && ! $isRefused) {
-                    $this->folder->problem($file, $line, 'order', $state === null ? "{$row['order']} is not in orders.csv."
-                        : "{$row['order']} is not released: nothing can be booked on it yet.");
+                    $this->folder->problem(
+                        $file,
+                        $line,
+                        'order',
+                        $state === null
+                            ? "{$row['order']} is not in orders.csv."
+                            : "{$row['order']} is not released: nothing can be booked on it yet.",
+                    );
                 }
             }
         }
@@ -309,8 +400,14 @@ final class FolderChecks
     }
 
     /** @param  bool  $exact stock must hold the amount; per-unit quantities of structures are ratios */
-    private function quantity(string $file, int $line, string $itemNumber, string $typed, string $unit, bool $exact = true): void
-    {
+    private function quantity(
+        string $file,
+        int $line,
+        string $itemNumber,
+        string $typed,
+        string $unit,
+        bool $exact = true,
+    ): void {
         $key = Code::keyOf($itemNumber);
         $item = $this->item($itemNumber);
         $stock = $this->units[Code::keyOf($item['unit'])] ?? null;

@@ -33,18 +33,25 @@ final class ImportFolder
         $progress('Checking', array_sum(array_map(count(...), $folder->rows)));
         FolderChecks::run($folder, $by);
         $folder->assertRight();
-        $result = new ImportResult;
-        $this->plan->once(fn () => $this->bookings
-            ->once(BookingKind::Import, 'import-'.Str::uuid(), $by, function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
-                $costs = $this->productData->write($folder, $ledger, $result, $progress);
-                $this->opening->lock($folder, $ledger, array_keys($costs));
-                foreach ($costs as $item => $cost) {
-                    SetStandardCost::revalue($ledger, Item::query()->findOrFail($item), $cost);
-                }
-                $this->opening->write($folder, $ledger, $result, $by, $progress);
-                $folder->assertRight();
-                $ledger->says('Imported '.$result->sentence());
-            }, period: PeriodLock::Last));
+        $result = new ImportResult();
+        $this->plan->once(
+            fn () => $this->bookings->once(
+                BookingKind::Import,
+                'import-'.Str::uuid(),
+                $by,
+                function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
+                    $costs = $this->productData->write($folder, $ledger, $result, $progress);
+                    $this->opening->lock($folder, $ledger, array_keys($costs));
+                    foreach ($costs as $item => $cost) {
+                        SetStandardCost::revalue($ledger, Item::query()->findOrFail($item), $cost);
+                    }
+                    $this->opening->write($folder, $ledger, $result, $by, $progress);
+                    $folder->assertRight();
+                    $ledger->says('Imported '.$result->sentence());
+                },
+                period: PeriodLock::Last,
+            ),
+        );
 
         return $result;
     }

@@ -65,10 +65,16 @@ final class OpeningWriter
                     'supplier_id' => $supplier,
                     'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
                 ]);
-            Purchase::query()->create(['number' => $row['number'], 'purchase_order_id' => $head->id, 'supplier_id' => $supplier,
-                'item_id' => $this->item($row['item'])
-                    ->id, 'quantity' => $row['quantity'], 'price' => $row['price'], 'expected_on' => $row['expected_on'],
-                'is_open' => true]);
+            Purchase::query()->create([
+                'number' => $row['number'],
+                'purchase_order_id' => $head->id,
+                'supplier_id' => $supplier,
+                'item_id' => $this->item($row['item'])->id,
+                'quantity' => $row['quantity'],
+                'price' => $row['price'],
+                'expected_on' => $row['expected_on'],
+                'is_open' => true,
+            ]);
             $result->add('purchases', 'new');
         }
         $this->customerOrders($folder, $result, $progress);
@@ -117,10 +123,16 @@ final class OpeningWriter
         $now = now();
         $heads = [];
         foreach ($rows as $row) {
-            $heads[Code::keyOf((string) $row['number'])] ??= ['number' => $row['number'], 'customer_id' => $this->productData
-                ->id(['customers', 'number'], $row['customer']),
-                'reference' => $row['reference'], 'ship_to' => '', 'ordered_on' => now(config()->string('pace.zone'))
-                    ->toDateString(), 'version' => 1, 'created_at' => $now, 'updated_at' => $now];
+            $heads[Code::keyOf((string) $row['number'])] ??= [
+                'number' => $row['number'],
+                'customer_id' => $this->productData->id(['customers', 'number'], $row['customer']),
+                'reference' => $row['reference'],
+                'ship_to' => '',
+                'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
+                'version' => 1,
+                'created_at' => $now,
+                'updated_at' => $now,
+            ];
         }
         $ids = [];
         foreach (array_chunk($heads, 500) as $chunk) {
@@ -136,17 +148,22 @@ final class OpeningWriter
         $done = 0;
         foreach (array_chunk($rows, 500) as $chunk) {
             $this->items($chunk, 'item');
-            DB::table('customer_order_lines')->insert(array_map(function (array $row) use ($ids): array {
-                $item = $this->item($row['item']);
+            DB::table('customer_order_lines')->insert(
+                array_map(function (array $row) use ($ids): array {
+                    $item = $this->item($row['item']);
 
-                return ['customer_order_id' => $ids[Code::keyOf((string) $row['number'])], 'position' => (int) $row['line'],
-                    'item_id' => $item->id,
-                    'quantity' => (string) $item->quantity((string) $row['quantity'], $row['unit'] ?: null)
-                        ->amount, 'typed_quantity' => $row['quantity'],
-                    'typed_unit_id' => $this->productData
-                        ->id(['units', 'code'], $row['unit']) ?? $item->unit_id, 'price' => $row['price'] === '' ? $item->price
-                        : $row['price'], 'promised_on' => $row['promised_on']];
-            }, $chunk));
+                    return [
+                        'customer_order_id' => $ids[Code::keyOf((string) $row['number'])],
+                        'position' => (int) $row['line'],
+                        'item_id' => $item->id,
+                        'quantity' => (string) $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount,
+                        'typed_quantity' => $row['quantity'],
+                        'typed_unit_id' => $this->productData->id(['units', 'code'], $row['unit']) ?? $item->unit_id,
+                        'price' => $row['price'] === '' ? $item->price : $row['price'],
+                        'promised_on' => $row['promised_on'],
+                    ];
+                }, $chunk),
+            );
             $result->add('customer-orders', 'new', count($chunk));
             $progress('Writing customer-orders.csv', $done += count($chunk));
         }
@@ -197,15 +214,23 @@ final class OpeningWriter
             $pieces = new Pieces(...array_map(BigDecimal::of(...),
                 [$count['taken_in'], $count['good'], $count['scrap'], $count['passed_on']]));
             if (! $pieces->takenIn->isEqualTo($passed)) {
-                $folder->problem('order-steps', $line, 'taken_in',
-                    "order {$row['number']} step {$step->number} took in {$pieces->takenIn}, but {$passed} reached it.");
+                $folder->problem(
+                    'order-steps',
+                    $line,
+                    'taken_in',
+                    "order {$row['number']} step {$step->number} took in {$pieces->takenIn}, but {$passed} reached it.",
+                );
             }
             $passed = $pieces->passedOn;
             $ledger->pieces($step, $pieces);
         }
         if (! $passed->isZero()) {
-            $folder->problem('order-steps', $line, 'passed_on',
-                "order {$row['number']}: what its last step passed on is stock; put it in opening-stock.csv and lower the order.");
+            $folder->problem(
+                'order-steps',
+                $line,
+                'passed_on',
+                "order {$row['number']}: what its last step passed on is stock; put it in opening-stock.csv and lower the order.",
+            );
         }
         $this->used($folder, $ledger, $order, $row, $line);
         foreach (['labour', 'machine', 'overhead', 'outside'] as $kind) {
@@ -224,9 +249,18 @@ final class OpeningWriter
         $material = BigDecimal::of((string) $row['material'])->multipliedBy(100)->toInt();
         $weights = [];
         foreach ($rows as $at => $used) {
-            $component = $order->components()->with('item.unit')->where('item_id', $this->item($used['component'])->id)->first();
+            $component = $order
+                ->components()
+                ->with('item.unit')
+                ->where('item_id', $this->item($used['component'])->id)
+                ->first();
             if ($component === null) {
-                $folder->problem('order-components', $at, 'component', "order {$row['number']} does not take {$used['component']}.");
+                $folder->problem(
+                    'order-components',
+                    $at,
+                    'component',
+                    "order {$row['number']} does not take {$used['component']}.",
+                );
 
                 continue;
             }
@@ -241,7 +275,11 @@ final class OpeningWriter
             return;
         }
         foreach (\KeepPace\Core\Quantity\Cents::split($material, $weights) as $at => $value) {
-            $component = $order->components()->with('item')->where('item_id', $this->item($rows[$at]['component'])->id)->firstOrFail();
+            $component = $order
+                ->components()
+                ->with('item')
+                ->where('item_id', $this->item($rows[$at]['component'])->id)
+                ->firstOrFail();
             $quantity = $component->item->quantity((string) $rows[$at]['used'])->amount;
             $ledger->move($component->item, $quantity, $value, 'outside', 'order',
                 ['component_id' => $component->id, 'order_id' => $order->id]);
@@ -253,7 +291,8 @@ final class OpeningWriter
     }
 
     /**
-     * Loads the items of some lines at once, and forgets those of the lines before: an opening may have more than memory holds.
+     * Loads the items of some lines at once, and forgets those of the lines before: an opening may have more than
+     * memory holds.
      *
      * @param  array<array-key, array<string, ?string>>  $rows
      */

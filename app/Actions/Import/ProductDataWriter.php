@@ -166,22 +166,39 @@ final class ProductDataWriter
 
     private function shifts(Folder $folder, ImportResult $result): void
     {
-        foreach (collect($folder->rows['shifts'] ?? [])->groupBy(fn (array $row): string => (string) $row['calendar']) as $code => $rows) {
+        $byCalendar = collect($folder->rows['shifts'] ?? [])
+            ->groupBy(fn (array $row): string => (string) $row['calendar']);
+        foreach ($byCalendar as $code => $rows) {
             $calendar = Calendar::query()->firstWhere('code_key', Code::keyOf((string) $code))
                 ?? Calendar::query()->create(['code' => (string) $code]);
-            $want = $rows->map(fn (array $row): array => ['calendar_id' => $calendar->id, 'weekday' => (int) $row['weekday'],
-                'from_time' => $row['from'], 'to_time' => $row['to'], 'is_break' => $row['kind'] === 'break' ? 1 : 0])
-                ->sortBy(fn (array $row): string => json_encode($row) ?: '')->values()->all();
-            $have = DB::table('shifts')->where('calendar_id', $calendar->id)
+            $want = $rows
+                ->map(
+                    fn (array $row): array => [
+                        'calendar_id' => $calendar->id,
+                        'weekday' => (int) $row['weekday'],
+                        'from_time' => $row['from'],
+                        'to_time' => $row['to'],
+                        'is_break' => $row['kind'] === 'break' ? 1 : 0,
+                    ],
+                )
+                ->sortBy(fn (array $row): string => json_encode($row) ?: '')
+                ->values()
+                ->all();
+            $have = DB::table('shifts')
+                ->where('calendar_id', $calendar->id)
                 ->get(['calendar_id', 'weekday', 'from_time', 'to_time', 'is_break'])
-                ->map(fn ($row): array => (array) $row)->sortBy(fn (array $row): string => json_encode($row) ?: '')->values()->all();
+                ->map(fn ($row): array => (array) $row)
+                ->sortBy(fn (array $row): string => json_encode($row) ?: '')
+                ->values()
+                ->all();
             if ($want === $have) {
                 $result->add('shifts', 'same', count($want));
 
                 continue;
             }
             $this->calendar($calendar->id, (string) $code, $calendar->wasRecentlyCreated);
-            DB::table('shifts')->where('calendar_id', $calendar->id)->delete(); // a calendar in the file is the whole week
+            // a calendar in the file is the whole week
+            DB::table('shifts')->where('calendar_id', $calendar->id)->delete();
             DB::table('shifts')->insert($want);
             $result->add('shifts', $have === [] ? 'new' : 'changed', count($want));
         }
@@ -207,8 +224,12 @@ final class ProductDataWriter
     private function holidays(Folder $folder, FileSpec $spec, ImportResult $result): void
     {
         foreach ($folder->rows['holidays'] ?? [] as $row) {
-            $key = ['calendar_id' => $this->id(['calendars', 'code'], $row['calendar']), 'date' => $row['date'], 'kind' => $row['kind'],
-                'from_time' => $row['from'] ?? ''];
+            $key = [
+                'calendar_id' => $this->id(['calendars', 'code'], $row['calendar']),
+                'date' => $row['date'],
+                'kind' => $row['kind'],
+                'from_time' => $row['from'] ?? '',
+            ];
             $old = DB::table('calendar_days')->where($key)->first();
             $values = [...$key, 'to_time' => $row['to'] ?? '', 'name' => $row['name']];
             if ($old === null || $this->differs($old, $values)) {
@@ -220,11 +241,20 @@ final class ProductDataWriter
     }
 
     /** Structures and routings: an approved revision stays as it is; a difference asks for a new revision. */
-    private function revisions(Folder $folder, string $file, string $lineTable, string $parent, string $order, ImportResult $result): void
-    {
+    private function revisions(
+        Folder $folder,
+        string $file,
+        string $lineTable,
+        string $parent,
+        string $order,
+        ImportResult $result,
+    ): void {
         $head = ['item', 'revision', 'status', 'effective_from'];
-        foreach (collect($folder->rows[$file] ?? [])->map(fn (array $row, int $line): array => [...$row, '@' => (string) $line])
-            ->groupBy(fn (array $row): string => Code::keyOf("{$row['item']}\0{$row['revision']}")) as $rows) {
+        foreach (
+            collect($folder->rows[$file] ?? [])
+                ->map(fn (array $row, int $line): array => [...$row, '@' => (string) $line])
+                ->groupBy(fn (array $row): string => Code::keyOf("{$row['item']}\0{$row['revision']}")) as $rows
+        ) {
             $first = $rows->first();
             $itemId = $this->id(['items', 'number'], $first['item']);
             $want = $rows->map(fn (array $row): array => $file === 'routings' ? $this->step($row) : $this->line($row))
@@ -234,7 +264,10 @@ final class ProductDataWriter
                 ->where('revision_key', Code::keyOf((string) $first['revision']))
                 ->first();
             if ($old !== null) {
-                $have = DB::table($lineTable)->where($parent, $old->id)->orderBy($file === 'routings' ? 'number' : 'position')->get();
+                $have = DB::table($lineTable)
+                    ->where($parent, $old->id)
+                    ->orderBy($file === 'routings' ? 'number' : 'position')
+                    ->get();
                 $same = $have->count() === $want->count()
                     && $want->every(fn (array $row, int $i): bool => ! $this->differs($have[$i], $row));
                 if ($same) {
@@ -243,8 +276,12 @@ final class ProductDataWriter
                     continue;
                 }
                 if ($old->status === 'approved') {
-                    $folder->problem($file, (int) $first['@'], 'revision',
-                        "revision {$first['revision']} of {$first['item']} is approved and differs from this. Give the change a new revision.");
+                    $folder->problem(
+                        $file,
+                        (int) $first['@'],
+                        'revision',
+                        "revision {$first['revision']} of {$first['item']} is approved and differs from this. Give the change a new revision.",
+                    );
 
                     continue;
                 }
@@ -270,7 +307,11 @@ final class ProductDataWriter
                 DB::table($file)->where('id', $old->id)
                     ->update(['status' => $first['status'], 'effective_from' => $first['effective_from']]);
             }
-            $id = $old->id ?? DB::table($file)->insertGetId(['item_id' => $itemId, ...collect($first)->only(array_slice($head, 1))->all()]);
+            $id = $old->id
+                ?? DB::table($file)->insertGetId([
+                    'item_id' => $itemId,
+                    ...collect($first)->only(array_slice($head, 1))->all(),
+                ]);
             DB::table($lineTable)->insert($want->map(fn (array $row): array => [...$row, $parent => $id])->all());
             $result->add($file, $old === null ? 'new' : 'changed', $want->count());
         }
@@ -322,8 +363,23 @@ final class ProductDataWriter
         return ['number' => (int) $row['step'], 'name' => $row['name'],
             'work_centre_id' => $this->id(['work_centres', 'code'], $row['work_centre']),
             'supplier_id' => $this->id(['suppliers', 'number'], $row['supplier']),
-            ...collect($row)->only(['setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes', 'lead_time_days',
-                'price', 'instructions', 'family', 'alternatives'])->all()];
+            ...collect($row)
+                ->only([
+                    'setup_minutes',
+                    'run_basis',
+                    'run_rate',
+                    'batch',
+                    'crew',
+                    'wait_minutes',
+                    'move_minutes',
+                    'lead_time_days',
+                    'price',
+                    'instructions',
+                    'family',
+                    'alternatives',
+                ])
+                ->all(),
+        ];
     }
 
     /** @param  array<string, ?string>  $row @return array<string, mixed> */
@@ -331,10 +387,19 @@ final class ProductDataWriter
     {
         $component = $this->id(['items', 'number'], $row['component']);
 
-        return ['position' => (int) $row['position'], 'item_id' => $component, 'quantity' => $row['quantity'],
-            'unit_id' => $this->id(['units', 'code'], $row['unit']) ?? (int) DB::table('items')->where('id', $component)->value('unit_id'),
-            'basis' => $row['basis'], 'scrap_percent' => $row['scrap_percent'], 'step_number' => $row['step'] === '' ? null
-                : (int) $row['step'], 'designators' => $row['designators'], 'issue_by' => $row['issue_by'], 'supplied_by' => $row['supplied_by']];
+        return [
+            'position' => (int) $row['position'],
+            'item_id' => $component,
+            'quantity' => $row['quantity'],
+            'unit_id' => $this->id(['units', 'code'], $row['unit'])
+                ?? (int) DB::table('items')->where('id', $component)->value('unit_id'),
+            'basis' => $row['basis'],
+            'scrap_percent' => $row['scrap_percent'],
+            'step_number' => $row['step'] === '' ? null : (int) $row['step'],
+            'designators' => $row['designators'],
+            'issue_by' => $row['issue_by'],
+            'supplied_by' => $row['supplied_by'],
+        ];
     }
 
     /** @param  array<string, ?string>  $row @return array<string, mixed> */
@@ -342,7 +407,8 @@ final class ProductDataWriter
     {
         $values = [];
         foreach ($spec->columns as $column) {
-            $values[$column->into] = $column->refers === null ? $row[$column->name] : $this->id($column->refers, $row[$column->name]);
+            $values[$column->into] =
+                $column->refers === null ? $row[$column->name] : $this->id($column->refers, $row[$column->name]);
         }
 
         return $values;

@@ -23,26 +23,46 @@ final class ChangeComponents
     {
         $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
 
-        return $this->change->handle($orderId, $version, $token, $by,
-            function (Ledger $ledger, Order $order) use ($componentId, $quantity): string {
-                $component = OrderComponent::query()->with('item.unit', 'item.units.unit')->findOrFail($componentId);
-                $amount = $component->item->quantity($quantity)->amount;
-                if ($amount->isLessThan($component->used_quantity)) {
-                    throw Refused::because(sprintf('%s are used already. Plan no less, or reverse the issue first.',
-                        Amount::plain($component->used_quantity)), 'quantity');
-                }
-                $ledger->change($order, "component {$component->item->number}", Amount::plain($component->planned_quantity),
-                    Amount::plain($amount));
-                $component->planned_quantity = (string) $amount;
-                $component->save();
+        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+            $componentId,
+            $quantity,
+        ): string {
+            $component = OrderComponent::query()->with('item.unit', 'item.units.unit')->findOrFail($componentId);
+            $amount = $component->item->quantity($quantity)->amount;
+            if ($amount->isLessThan($component->used_quantity)) {
+                throw Refused::because(
+                    sprintf(
+                        '%s are used already. Plan no less, or reverse the issue first.',
+                        Amount::plain($component->used_quantity),
+                    ),
+                    'quantity',
+                );
+            }
+            $ledger->change(
+                $order,
+                "component {$component->item->number}",
+                Amount::plain($component->planned_quantity),
+                Amount::plain($amount),
+            );
+            $component->planned_quantity = (string) $amount;
+            $component->save();
 
-                return "Order {$order->number} takes ".Amount::plain($amount)." {$component->item->unit->code} of {$component->item->label()}.";
-            });
+            return "Order {$order->number} takes "
+                .Amount::plain($amount)
+                ." {$component->item->unit->code} of {$component->item->label()}.";
+        });
     }
 
     /** Another item instead of what is still open of a component; what was used of it stays. */
-    public function swap(int $componentId, int $version, int $itemId, string $quantity, string $reason, string $token, Person $by): Booking
-    {
+    public function swap(
+        int $componentId,
+        int $version,
+        int $itemId,
+        string $quantity,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
         $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
 
         return $this->change->handle($orderId, $version, $token, $by,
@@ -50,43 +70,90 @@ final class ChangeComponents
                 $component = OrderComponent::query()->with('item.unit')->findOrFail($componentId);
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 if ($item->id === $component->item_id || ! $item->isIssued()) {
-                    throw Refused::because("{$item->label()} cannot stand in for it. Choose another item that is kept in stock.", 'item');
+                    throw Refused::because(
+                        "{$item->label()} cannot stand in for it. Choose another item that is kept in stock.",
+                        'item',
+                    );
                 }
                 if ($component->openQuantity()->isZero()) {
                     throw Refused::because('All of it is used already. Reverse the issue first.', 'item');
                 }
                 $amount = $item->quantity($quantity)->amount;
                 $used = BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity);
-                $ledger->change($order, "component {$component->item->number}", Amount::plain($component->planned_quantity), Amount::plain($used));
+                $ledger->change(
+                    $order,
+                    "component {$component->item->number}",
+                    Amount::plain($component->planned_quantity),
+                    Amount::plain($used),
+                );
                 $component->planned_quantity = (string) $used;
                 $component->save();
-                $order->components()->create(['position' => ($order->components()->max('position') ?? 0) + 10, 'item_id' => $item->id, 'step_number' => $component->step_number,
-                    'baseline_quantity' => '0', 'planned_quantity' => (string) $amount, 'issue_by' => $component->issue_by]);
-                $ledger->change($order, "component {$item->number}, for {$component->item->number}", '', Amount::plain($amount));
+                $order
+                    ->components()
+                    ->create([
+                        'position' => ($order->components()->max('position') ?? 0) + 10,
+                        'item_id' => $item->id,
+                        'step_number' => $component->step_number,
+                        'baseline_quantity' => '0',
+                        'planned_quantity' => (string) $amount,
+                        'issue_by' => $component->issue_by,
+                    ]);
+                $ledger->change(
+                    $order,
+                    "component {$item->number}, for {$component->item->number}",
+                    '',
+                    Amount::plain($amount),
+                );
 
-                return "Order {$order->number} takes ".Amount::plain($amount)." {$item->unit->code} {$item->label()} instead of {$component->item->label()}.";
-            }, $reason);
+                return "Order {$order->number} takes "
+                    .Amount::plain($amount)
+                    ." {$item->unit->code} {$item->label()} instead of {$component->item->label()}.";
+            },
+            $reason,
+        );
     }
 
-    public function add(int $orderId, int $version, int $itemId, string $quantity, ?string $unit, int $stepNumber, string $token,
-        Person $by): Booking
-    {
-        return $this->change->handle($orderId, $version, $token, $by,
-            function (Ledger $ledger, Order $order) use ($itemId, $quantity, $unit, $stepNumber): string {
-                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-                if (! $item->isIssued()) {
-                    throw Refused::because("{$item->label()} is {$item->kind->value}: it is never issued to an order. Choose an item that is kept in stock.", 'item');
-                }
-                if (! $order->steps()->where('number', $stepNumber)->exists()) {
-                    throw Refused::because("Order {$order->number} has no step {$stepNumber}.", 'step_number');
-                }
-                $amount = $item->quantity($quantity, $unit)->amount;
-                $order->components()->create(['position' => ($order->components()->max('position') ?? 0) + 10, 'item_id' => $item->id,
+    public function add(
+        int $orderId,
+        int $version,
+        int $itemId,
+        string $quantity,
+        ?string $unit,
+        int $stepNumber,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+            $itemId,
+            $quantity,
+            $unit,
+            $stepNumber,
+        ): string {
+            $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+            if (! $item->isIssued()) {
+                throw Refused::because(
+                    "{$item->label()} is {$item->kind->value}: it is never issued to an order. Choose an item that is kept in stock.",
+                    'item',
+                );
+            }
+            if (! $order->steps()->where('number', $stepNumber)->exists()) {
+                throw Refused::because("Order {$order->number} has no step {$stepNumber}.", 'step_number');
+            }
+            $amount = $item->quantity($quantity, $unit)->amount;
+            $order
+                ->components()
+                ->create([
+                    'position' => ($order->components()->max('position') ?? 0) + 10,
+                    'item_id' => $item->id,
                     'step_number' => $stepNumber,
-                    'baseline_quantity' => '0', 'planned_quantity' => (string) $amount]);
-                $ledger->change($order, "component {$item->number}", '', Amount::plain($amount));
+                    'baseline_quantity' => '0',
+                    'planned_quantity' => (string) $amount,
+                ]);
+            $ledger->change($order, "component {$item->number}", '', Amount::plain($amount));
 
-                return "Order {$order->number} also takes ".Amount::plain($amount)." {$item->unit->code} of {$item->label()}.";
-            });
+            return "Order {$order->number} also takes "
+                .Amount::plain($amount)
+                ." {$item->unit->code} of {$item->label()}.";
+        });
     }
 }

@@ -24,10 +24,16 @@ final class ChangeOrder
     ) {
     }
 
-    /** Quantity, due date, rank, held. @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to */
+    /**
+     * Quantity, due date, rank, held.
+     *
+     * @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to
+     */
     public function head(int $id, int $version, array $to, string $token, Person $by): Booking
     {
-        return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($to): string {
+        return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+            $to,
+        ): string {
             $follow = '';
             $quantity = $order->item->quantity($to['quantity'])->amount;
             if (! $quantity->isEqualTo($order->quantity)) {
@@ -68,26 +74,48 @@ final class ChangeOrder
     /** What is issued beyond what the order takes now is said, with what to do with it. */
     private function excess(Order $order): string
     {
-        $over = $order->components()->with('item.unit')->whereColumn('used_quantity', '>', 'baseline_quantity')->where('baseline_quantity', '>', 0)->get()
-            ->map(fn ($component): string => Amount::plain((string) BigDecimal::of($component->used_quantity)->minus($component->baseline_quantity))." {$component->item->unit->code} {$component->item->label()}");
+        $over = $order
+            ->components()
+            ->with('item.unit')
+            ->whereColumn('used_quantity', '>', 'baseline_quantity')
+            ->where('baseline_quantity', '>', 0)
+            ->get()
+            ->map(
+                fn ($component): string => Amount::plain(
+                    (string) BigDecimal::of($component->used_quantity)->minus($component->baseline_quantity),
+                )." {$component->item->unit->code} {$component->item->label()}",
+            );
 
-        return $over->isEmpty() ? '' : ' More is issued than it takes now: '.$over->join(', ', ' and ').'. Bring it back to stores, or leave it as used.';
+        return $over->isEmpty()
+            ? ''
+            : ' More is issued than it takes now: '
+                    .$over->join(', ', ' and ')
+                    .'. Bring it back to stores, or leave it as used.';
     }
 
     public function cancel(int $id, int $version, string $reason, string $token, Person $by): Booking
     {
-        return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($reason): string {
-            if ($order->state !== OrderState::Firm && $order->state !== OrderState::Released) {
-                throw Refused::because("Order {$order->number} is {$order->state->value}. Reverse what is booked on it first.");
-            }
-            foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
-                $ledger->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
-            }
-            $ledger->change($order, 'state', $order->state->value, 'cancelled');
-            $order->state = OrderState::Cancelled;
+        return $this->change->handle(
+            $id,
+            $version,
+            $token,
+            $by,
+            function (Ledger $ledger, Order $order) use ($reason): string {
+                if ($order->state !== OrderState::Firm && $order->state !== OrderState::Released) {
+                    throw Refused::because(
+                        "Order {$order->number} is {$order->state->value}. Reverse what is booked on it first.",
+                    );
+                }
+                foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
+                    $ledger->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
+                }
+                $ledger->change($order, 'state', $order->state->value, 'cancelled');
+                $order->state = OrderState::Cancelled;
 
-            return "Order {$order->number} cancelled: {$reason}";
-        }, $reason);
+                return "Order {$order->number} cancelled: {$reason}";
+            },
+            $reason,
+        );
     }
 
     private function quantity(Ledger $ledger, Order $order, BigDecimal $quantity): void
@@ -119,19 +147,21 @@ final class ChangeOrder
         }
         $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
         $needs = [];
-        foreach ($this->copy->needs(
-            $order->item,
-            $order->structure,
-            $quantity,
-            $this->copy->copiedFrom($order),
-        ) as $need) {
-            $needs[(int) $need->line->id] = ($needs[(int) $need->line->id] ?? BigRational::zero())->plus($need->quantity);
+        foreach (
+            $this->copy->needs($order->item, $order->structure, $quantity, $this->copy->copiedFrom($order)) as $need
+        ) {
+            $needs[(int) $need->line->id] = ($needs[(int) $need->line->id] ?? BigRational::zero())->plus(
+                $need->quantity,
+            );
         }
         foreach ($order->components()->with('item.unit')->get() as $component) {
             if ($component->structure_line_id === null || ! isset($needs[$component->structure_line_id])) {
                 continue; // added by hand: what was typed stays
             }
-            $baseline = (string) Quantity::roundedUp($needs[$component->structure_line_id], $component->item->unit->toCore())->amount;
+            $baseline = (string) Quantity::roundedUp(
+                $needs[$component->structure_line_id],
+                $component->item->unit->toCore(),
+            )->amount;
             if (BigDecimal::of($component->planned_quantity)->isEqualTo($component->baseline_quantity)) {
                 $component->planned_quantity = BigDecimal::of($baseline)
                     ->isLessThan($component->used_quantity) ? $component->used_quantity : $baseline;

@@ -25,15 +25,22 @@ final class ChangeSteps
     {
         $orderId = OrderStep::query()->findOrFail($stepId)->order_id;
 
-        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use ($stepId, $to): string {
+        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+            $stepId,
+            $to,
+        ): string {
             $step = OrderStep::query()->findOrFail($stepId);
             if ($step->pieces()->isDone() && BigDecimal::of($step->taken_in)->isPositive()) {
                 throw Refused::because("Step {$step->number} is done. Change a step that is still open.");
             }
             if (! $step->isOutside() && $to['work_centre_id'] !== $step->work_centre_id) {
                 $centre = WorkCentre::query()->findOrFail((int) $to['work_centre_id']);
-                $ledger->change($order, "step {$step->number}, work centre", (string) WorkCentre::query()->find($step->work_centre_id)
-                    ?->code, $centre->code);
+                $ledger->change(
+                    $order,
+                    "step {$step->number}, work centre",
+                    (string) WorkCentre::query()->find($step->work_centre_id)?->code,
+                    $centre->code,
+                );
                 $step->work_centre_id = $centre->id;
                 if ($step->labour_rate !== null) {
                     PlannedCost::rates($step, $centre);
@@ -41,7 +48,12 @@ final class ChangeSteps
             }
             foreach (['setup_minutes' => 'setup', 'run_rate' => 'run'] as $field => $name) {
                 if (! BigDecimal::of($to[$field])->isEqualTo($step->{$field})) {
-                    $ledger->change($order, "step {$step->number}, {$name}", Amount::plain($step->{$field}), Amount::plain($to[$field]));
+                    $ledger->change(
+                        $order,
+                        "step {$step->number}, {$name}",
+                        Amount::plain($step->{$field}),
+                        Amount::plain($to[$field]),
+                    );
                     $step->{$field} = $to[$field];
                 }
             }
@@ -58,24 +70,42 @@ final class ChangeSteps
     /**
      * Puts a step in, where no pieces have been yet.
      *
-     * @param  array{number: int, name: string, work_centre_id: int, setup_minutes: string, run_rate: string}  $step  run_rate in minutes per unit
+     * @param  array{number: int, name: string, work_centre_id: int, setup_minutes: string, run_rate: string}  $step
+     *     run_rate in minutes per unit
      */
     public function add(int $orderId, int $version, array $step, string $token, Person $by): Booking
     {
-        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use ($step): string {
+        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+            $step,
+        ): string {
             $steps = $order->steps()->get();
             if ($steps->contains('number', $step['number'])) {
-                throw Refused::because("Order {$order->number} has a step {$step['number']} already. Choose a number between two others.",
-                    'number');
+                throw Refused::because(
+                    "Order {$order->number} has a step {$step['number']} already. Choose a number between two others.",
+                    'number',
+                );
             }
             $reached = $steps->last(fn (OrderStep $other): bool => BigDecimal::of($other->taken_in)->isPositive());
-            if ($reached !== null && ($step['number'] < $reached->number
-                || ($reached->is($steps->last()) && BigDecimal::of($reached->passed_on)->isPositive()))) {
-                throw Refused::because("Pieces have reached {$reached->label()} already. A new step comes after it, before any are received.", 'number');
+            if (
+                $reached !== null
+                && ($step['number'] < $reached->number
+                    || ($reached->is($steps->last()) && BigDecimal::of($reached->passed_on)->isPositive()))
+            ) {
+                throw Refused::because(
+                    "Pieces have reached {$reached->label()} already. A new step comes after it, before any are received.",
+                    'number',
+                );
             }
             $centre = WorkCentre::query()->findOrFail($step['work_centre_id']);
-            $new = new OrderStep(['order_id' => $order->id, ...$step, 'run_basis' => 'min_per_unit', 'batch' => '1', 'crew' => 1,
-                'baseline_minutes' => 0, 'supplier_id' => null]);
+            $new = new OrderStep([
+                'order_id' => $order->id,
+                ...$step,
+                'run_basis' => 'min_per_unit',
+                'batch' => '1',
+                'crew' => 1,
+                'baseline_minutes' => 0,
+                'supplier_id' => null,
+            ]);
             if ($order->released_at !== null) {
                 PlannedCost::rates($new, $centre);
             }
@@ -93,15 +123,20 @@ final class ChangeSteps
         return $this->change->handle(fn (): int => OrderStep::query()->findOrFail($stepId)
             ->order_id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($stepId): string {
                 $step = OrderStep::query()->findOrFail($stepId);
-                if (BigDecimal::of($step->taken_in)->isPositive() || DB::table('step_entries')->where('order_step_id', $step->id)
-                    ->exists()) {
-                    throw Refused::because("Pieces have reached {$step->label()}, so it stays. Reverse what is booked on it first.");
+                if (
+                    BigDecimal::of($step->taken_in)->isPositive()
+                    || DB::table('step_entries')->where('order_step_id', $step->id)->exists()
+                ) {
+                    throw Refused::because(
+                        "Pieces have reached {$step->label()}, so it stays. Reverse what is booked on it first.",
+                    );
                 }
-                $other = $order->steps()->where('number', '>', $step->number)->first() ?? $order->steps()->where('id', '<>', $step->id)
-                    ->get()
-                    ->last();
+                $other = $order->steps()->where('number', '>', $step->number)->first()
+                    ?? $order->steps()->where('id', '<>', $step->id)->get()->last();
                 if ($other === null) {
-                    throw Refused::because("{$step->label()} is the only one of order {$order->number}. Add another first.");
+                    throw Refused::because(
+                        "{$step->label()} is the only one of order {$order->number}. Add another first.",
+                    );
                 }
                 $order->components()->where('step_number', $step->number)->update(['step_number' => $other->number]);
                 DB::table('plan_steps')->where('order_step_id', $step->id)->delete();

@@ -16,12 +16,27 @@ final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\
         if ($record->version === $version) {
             return;
         }
-        $last = Booking::query()->with('user')->orderByDesc('id')
-            ->when($record instanceof Order, fn ($query) => $query->where(fn ($of) => $of->where('order_id', $record->id)
-                ->orWhereIn('id', DB::table('order_changes')->where('order_id', $record->id)->select('booking_id'))))
+        $last = Booking::query()
+            ->with('user')
+            ->orderByDesc('id')
+            ->when(
+                $record instanceof Order,
+                fn ($query) => $query->where(
+                    fn ($of) => $of
+                        ->where('order_id', $record->id)
+                        ->orWhereIn(
+                            'id',
+                            DB::table('order_changes')->where('order_id', $record->id)->select('booking_id'),
+                        ),
+                ),
+            )
             ->when($record instanceof CustomerOrder, fn ($query) => $query->where('customer_order_id', $record->id))
             ->first();
-        throw new self(($last === null ? 'Somebody changed this meanwhile.'
-            : "{$last->user->name} changed this meanwhile: {$last->says}").' Nothing of yours is lost: look at what is there now, then send again.');
+        throw new self(
+            ($last === null
+                ? 'Somebody changed this meanwhile.'
+                : "{$last->user->name} changed this meanwhile: {$last->says}")
+                .' Nothing of yours is lost: look at what is there now, then send again.',
+        );
     }
 }

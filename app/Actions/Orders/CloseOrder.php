@@ -30,7 +30,9 @@ final class CloseOrder
         return $this->bookings->once(BookingKind::Close, $token, $by, function (Ledger $ledger) use ($id): void {
             $order = Order::query()->with('item')->lockForUpdate()->findOrFail($id);
             if ($order->state !== OrderState::Built) {
-                throw Refused::because("Order {$order->number} is {$order->state->value}. Only a built order can be closed: receive or scrap the rest first.");
+                throw Refused::because(
+                    "Order {$order->number} is {$order->state->value}. Only a built order can be closed: receive or scrap the rest first.",
+                );
             }
             $ledger->about($order);
             $ledger->stock->lock([$order->item_id]);
@@ -41,14 +43,31 @@ final class CloseOrder
             );
             $quantity = BigDecimal::of($order->received_quantity);
             $lots = $this->lotsThere($ledger, $order, $quantity);
-            $there = array_reduce($lots, fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']), BigDecimal::zero());
-            $costIn = (int) DB::table('cost_entries')->where('order_id', $order->id)->where('kind', '<>', 'receipt')->sum('cents');
+            $there = array_reduce(
+                $lots,
+                fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']),
+                BigDecimal::zero(),
+            );
+            $costIn = (int) DB::table('cost_entries')
+                ->where('order_id', $order->id)
+                ->where('kind', '<>', 'receipt')
+                ->sum('cents');
             // by standard cost stock stays at the set cost: all of the difference is variance
             $stays = $lots === [] || $ledger->stock->values->rule($order->item_id) === CostingRule::Standard;
-            $settled = Settlement::decide($costIn, $order->received_value, $quantity, $stays ? BigDecimal::zero() : $there,
-                array_sum(array_column($lots, 'value')));
+            $settled = Settlement::decide(
+                $costIn,
+                $order->received_value,
+                $quantity,
+                $stays ? BigDecimal::zero() : $there,
+                array_sum(array_column($lots, 'value')),
+            );
             if ($settled->toStock !== 0) {
-                $weights = array_map(fn (array $lot): int => $settled->toStock < 0 ? $lot['value'] : $lot['there']->multipliedBy(1_000_000)->toInt(), $lots);
+                $weights = array_map(
+                    fn (array $lot): int => $settled->toStock < 0
+                        ? $lot['value']
+                        : $lot['there']->multipliedBy(1_000_000)->toInt(),
+                    $lots,
+                );
                 foreach ($weights === [] ? [] : Cents::split($settled->toStock, $weights) as $i => $share) {
                     $ledger->revalue($order->item, $share, $lots[$i]['key'], 'order', $this->receipts($order));
                 }
@@ -103,18 +122,33 @@ final class CloseOrder
     /** @return list<int> moves that took goods of the order into stock */
     private function receipts(Order $order): array
     {
-        return array_map(intval(...), DB::table('moves')->where('order_id', $order->id)->where('item_id', $order->item_id)
-            ->whereNull('component_id')->pluck('id')->all());
+        return array_map(
+            intval(...),
+            DB::table('moves')
+                ->where('order_id', $order->id)
+                ->where('item_id', $order->item_id)
+                ->whereNull('component_id')
+                ->pluck('id')
+                ->all(),
+        );
     }
 
     /** @return array<int, BigDecimal> by lot, received less reversed */
     private function receivedLots(Order $order): array
     {
         $lots = [];
-        foreach (DB::table('moves')->join('places AS f', 'f.id', 'from_place_id')->join('places AS t', 't.id', 'to_place_id')
-            ->where('order_id', $order->id)->where('item_id', $order->item_id)->whereNull('component_id')
-            ->groupBy('lot_id')->select('lot_id')->selectRaw("SUM(CASE WHEN f.kind = 'order' THEN quantity ELSE -quantity END) AS quantity")
-            ->get() as $row) {
+        foreach (
+            DB::table('moves')
+                ->join('places AS f', 'f.id', 'from_place_id')
+                ->join('places AS t', 't.id', 'to_place_id')
+                ->where('order_id', $order->id)
+                ->where('item_id', $order->item_id)
+                ->whereNull('component_id')
+                ->groupBy('lot_id')
+                ->select('lot_id')
+                ->selectRaw("SUM(CASE WHEN f.kind = 'order' THEN quantity ELSE -quantity END) AS quantity")
+                ->get() as $row
+        ) {
             $lots[(int) $row->lot_id] = BigDecimal::of($row->quantity);
         }
 

@@ -28,42 +28,74 @@ final class CureShort
      *
      * @throws Refused when it is not short by so many, or stock has not that many
      */
-    public function handle(int $id, int $version, string $how, string $quantity, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Remake, $token, $by, function (Ledger $ledger) use ($id, $version, $how, $quantity, $reason): void {
-            $lost = self::lost($id);
-            Heads::customerOrders(
-                CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all(),
-            );
-            $order = Heads::orders([$id])->get($id)?->load('item.unit', 'item.units.unit')
-                ?? throw Heads::gone(Order::class, $id);
-            $ledger->stock->lock([$order->item_id]);
-            ChangedMeanwhile::check($order, $version);
-            $amount = $order->item->quantity($quantity)->amount;
-            $short = self::scrapped($order)->minus(self::cured($order));
-            if ($amount->isGreaterThan($short)) {
-                throw Refused::because(sprintf('Order %s is short by %s. Cure no more than that.', $order->number, Amount::plain($short)), 'quantity');
-            }
-            $said = '';
-            if ($how === 'remake') {
-                $new = $this->remake($ledger, $order, $amount);
-                $this->coverAgain($ledger, $lost, $amount, $new);
-                $said = Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
-            }
-            if ($how === 'stock') {
-                $this->fromStock($ledger, $order, $lost, $amount);
-            }
-            $ledger->about($order);
-            $ledger->change($order, 'finishes short', Amount::plain($short), $how);
-            Questions::cured($ledger, $order, $amount, match ($how) {
-                'remake' => 'made again', 'stock' => 'from stock', default => 'accepted'
-            });
-            $ledger->says(match ($how) {
-                'remake' => $said,
-                'stock' => Amount::plain($amount)." of order {$order->number} taken from stock instead.",
-                default => "Order {$order->number} finishes ".Amount::plain($amount)." short, accepted. {$reason}",
-            });
-        }, $reason);
+    public function handle(
+        int $id,
+        int $version,
+        string $how,
+        string $quantity,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Remake,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $version, $how, $quantity, $reason): void {
+                $lost = self::lost($id);
+                Heads::customerOrders(
+                    CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all(),
+                );
+                $order = Heads::orders([$id])
+                    ->get($id)
+                    ?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
+                $ledger->stock->lock([$order->item_id]);
+                ChangedMeanwhile::check($order, $version);
+                $amount = $order->item->quantity($quantity)->amount;
+                $short = self::scrapped($order)->minus(self::cured($order));
+                if ($amount->isGreaterThan($short)) {
+                    throw Refused::because(
+                        sprintf(
+                            'Order %s is short by %s. Cure no more than that.',
+                            $order->number,
+                            Amount::plain($short),
+                        ),
+                        'quantity',
+                    );
+                }
+                $said = '';
+                if ($how === 'remake') {
+                    $new = $this->remake($ledger, $order, $amount);
+                    $this->coverAgain($ledger, $lost, $amount, $new);
+                    $said = Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
+                }
+                if ($how === 'stock') {
+                    $this->fromStock($ledger, $order, $lost, $amount);
+                }
+                $ledger->about($order);
+                $ledger->change($order, 'finishes short', Amount::plain($short), $how);
+                Questions::cured(
+                    $ledger,
+                    $order,
+                    $amount,
+                    match ($how) {
+                        'remake' => 'made again',
+                        'stock' => 'from stock',
+                        default => 'accepted',
+                    },
+                );
+                $ledger->says(
+                    match ($how) {
+                        'remake' => $said,
+                        'stock' => Amount::plain($amount)." of order {$order->number} taken from stock instead.",
+                        default => "Order {$order->number} finishes "
+                            .Amount::plain($amount)
+                            ." short, accepted. {$reason}",
+                    },
+                );
+            },
+            $reason,
+        );
     }
 
     public static function scrapped(Order $order): BigDecimal
@@ -74,13 +106,22 @@ final class CureShort
     /** What was made again of it, in pieces. */
     public static function cured(Order $order): BigDecimal
     {
-        return BigDecimal::of((string) Order::query()->where('remake_of_id', $order->id)->where('state', '<>', 'cancelled')->sum('quantity'));
+        return BigDecimal::of(
+            (string) Order::query()
+                ->where('remake_of_id', $order->id)
+                ->where('state', '<>', 'cancelled')
+                ->sum('quantity'),
+        );
     }
 
     private function remake(Ledger $ledger, Order $order, BigDecimal $amount): Order
     {
         $new = $this->copy->make($ledger, $order->item, $amount, $order->due_on);
-        $new->fill(['remake_of_id' => $order->id, 'rank' => $order->rank, 'for_order_id' => $order->for_order_id])->save();
+        $new->fill([
+            'remake_of_id' => $order->id,
+            'rank' => $order->rank,
+            'for_order_id' => $order->for_order_id,
+        ])->save();
 
         return $new;
     }
@@ -117,7 +158,13 @@ final class CureShort
     private function coverAgain(Ledger $ledger, array $lost, BigDecimal $amount, ?Order $by): BigDecimal
     {
         $given = BigDecimal::zero();
-        foreach (CustomerOrderLine::query()->whereKey(array_keys($lost))->orderBy('promised_on')->orderBy('id')->get() as $line) {
+        foreach (
+            CustomerOrderLine::query()
+                ->whereKey(array_keys($lost))
+                ->orderBy('promised_on')
+                ->orderBy('id')
+                ->get() as $line
+        ) {
             $wants = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
             $give = BigDecimal::min($amount->minus($given), $lost[$line->id], $wants);
             if ($give->isPositive()) {

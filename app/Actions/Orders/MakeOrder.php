@@ -13,21 +13,42 @@ use KeepPace\Core\Quantity\Amount;
 /** Makes an order for the shelf. */
 final class MakeOrder
 {
-    public function __construct(private readonly Bookings $bookings, private readonly OrderCopy $copy, private readonly MissingParts $parts)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly OrderCopy $copy,
+        private readonly MissingParts $parts,
+    ) {
     }
 
     /** @throws \KeepPace\Core\Refusal */
-    public function handle(int $itemId, string $quantity, ?string $unit, ?string $dueOn, bool $withParts, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::OrderMade, $token, $by,
-            function (Ledger $ledger) use ($itemId, $quantity, $unit, $dueOn, $withParts): void {
-                $item = Item::query()->with(['unit', 'units.unit'])->findOrFail($itemId);
-                $order = $this->copy->make($ledger, $item, $item->quantity($quantity, $unit)->amount, $dueOn);
-                $parts = $withParts ? $this->parts->make($ledger, $order) : [];
-                $ledger->about($order);
-                $ledger->says("Order {$order->number} made for the shelf: ".Amount::plain($order->quantity)." {$item->unit->code} {$item->label()}"
-                    .($parts === [] ? '.' : ', with '.count($parts).' for its parts.'));
-            });
+    public function handle(
+        int $itemId,
+        string $quantity,
+        ?string $unit,
+        ?string $dueOn,
+        bool $withParts,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(BookingKind::OrderMade, $token, $by, function (Ledger $ledger) use (
+            $itemId,
+            $quantity,
+            $unit,
+            $dueOn,
+            $withParts,
+        ): void {
+            $item = Item::query()
+                ->with(['unit', 'units.unit'])
+                ->findOrFail($itemId);
+            $order = $this->copy->make($ledger, $item, $item->quantity($quantity, $unit)->amount, $dueOn);
+            $parts = $withParts ? $this->parts->make($ledger, $order) : [];
+            $ledger->about($order);
+            $ledger->says(
+                "Order {$order->number} made for the shelf: "
+                    .Amount::plain($order->quantity)
+                    ." {$item->unit->code} {$item->label()}"
+                    .($parts === [] ? '.' : ', with '.count($parts).' for its parts.'),
+            );
+        });
     }
 }

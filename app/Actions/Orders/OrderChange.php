@@ -27,19 +27,33 @@ final class OrderChange
      * @throws ChangedMeanwhile
      * @throws Refused when the order is no longer open
      */
-    public function handle(int|Closure $id, int $version, string $token, Person $by, Closure $work, string $reason = ''): Booking
-    {
-        return $this->bookings->once(BookingKind::OrderChanged, $token, $by, function (Ledger $ledger) use ($id, $version, $work): void {
-            $id = $id instanceof Closure ? $id() : $id;
-            // what is made for it may follow it: all heads are locked at once, by id
-            $orders = Heads::orders([$id, ...PartsDue::below($id)]);
-            $order = ($orders[$id] ?? throw Heads::gone(Order::class, $id))->load('item.unit', 'item.units.unit');
-            ChangedMeanwhile::check($order, $version);
-            if (! $order->state->isOpen()) {
-                throw Refused::because("Order {$order->number} is {$order->state->value} and can no longer be changed.");
-            }
-            $ledger->about($order);
-            $ledger->says($work($ledger, $order));
-        }, $reason);
+    public function handle(
+        int|Closure $id,
+        int $version,
+        string $token,
+        Person $by,
+        Closure $work,
+        string $reason = '',
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::OrderChanged,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $version, $work): void {
+                $id = $id instanceof Closure ? $id() : $id;
+                // what is made for it may follow it: all heads are locked at once, by id
+                $orders = Heads::orders([$id, ...PartsDue::below($id)]);
+                $order = ($orders[$id] ?? throw Heads::gone(Order::class, $id))->load('item.unit', 'item.units.unit');
+                ChangedMeanwhile::check($order, $version);
+                if (! $order->state->isOpen()) {
+                    throw Refused::because(
+                        "Order {$order->number} is {$order->state->value} and can no longer be changed.",
+                    );
+                }
+                $ledger->about($order);
+                $ledger->says($work($ledger, $order));
+            },
+            $reason,
+        );
     }
 }

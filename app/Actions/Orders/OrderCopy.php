@@ -25,8 +25,23 @@ use KeepPace\Core\Structure\Structures;
 /** Makes an order as a copy of the item's approved structure and routing; the master is not touched by it again. */
 final class OrderCopy
 {
-    private const STEP = ['name', 'work_centre_id', 'supplier_id', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_time_days', 'price', 'instructions', 'family', 'alternatives'];
+    private const STEP = [
+        'name',
+        'work_centre_id',
+        'supplier_id',
+        'setup_minutes',
+        'run_basis',
+        'run_rate',
+        'batch',
+        'crew',
+        'wait_minutes',
+        'move_minutes',
+        'lead_time_days',
+        'price',
+        'instructions',
+        'family',
+        'alternatives',
+    ];
 
     /**
      * @param  string|null  $number  typed; null = the next running number, taken last
@@ -37,8 +52,10 @@ final class OrderCopy
         ?string $number = null): Order
     {
         if (! $item->isMade()) {
-            throw Refused::because("{$item->label()} is {$item->kind->value}, not made here. Buy it, or give it a structure and a routing.",
-                'item');
+            throw Refused::because(
+                "{$item->label()} is {$item->kind->value}, not made here. Buy it, or give it a structure and a routing.",
+                'item',
+            );
         }
         $today = now(config()->string('pace.zone'))->toDateString();
         $structure = $this->effective(Structure::class, $item->id, $today);
@@ -57,15 +74,21 @@ final class OrderCopy
             'made_by_id' => $ledger->booking->id,
         ])->refresh();
         foreach ($routing instanceof Routing ? $routing->steps()->get() : [] as $master) {
-            $step = new OrderStep(['order_id' => $order->id, 'number' => $master->number, 'routing_step_id' => $master->id,
-                ...$master->only(self::STEP)]);
+            $step = new OrderStep([
+                'order_id' => $order->id,
+                'number' => $master->number,
+                'routing_step_id' => $master->id,
+                ...$master->only(self::STEP),
+            ]);
             $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
             $step->save();
         }
         $first = $order->steps()->min('number') ?? 10;
         $needs = $this->needs($item, $structure instanceof Structure ? $structure : null, $quantity);
-        $ways = DB::table('structure_lines')->whereIn('id', array_map(fn (Need $need): int => (int) $need->line->id, $needs))
-            ->get(['id', 'issue_by', 'supplied_by'])->keyBy('id');
+        $ways = DB::table('structure_lines')
+            ->whereIn('id', array_map(fn (Need $need): int => (int) $need->line->id, $needs))
+            ->get(['id', 'issue_by', 'supplied_by'])
+            ->keyBy('id');
         foreach ($needs as $i => $need) {
             $component = Item::query()->with('unit')->findOrFail((int) $need->line->item);
             $amount = (string) Quantity::roundedUp($need->quantity, $component->unit->toCore())->amount;
@@ -88,7 +111,8 @@ final class OrderCopy
     /**
      * What an order for $quantity takes by the master structure, phantoms passed through.
      *
-     * @param  array<int, int>  $copied  structures of phantoms an order has copied, by item; for the others the one in force today
+     * @param  array<int, int>  $copied  structures of phantoms an order has copied, by item; for the others the one in
+     *     force today
      * @return list<Need>
      */
     public function needs(Item $item, ?Structure $structure, BigDecimal $quantity, array $copied = []): array
@@ -135,7 +159,11 @@ final class OrderCopy
     /** The date an order must be finished to ship on a date: some working days before. */
     public function finishBy(string $shipOn): string
     {
-        return Calendar::query()->with(['shifts', 'days'])->where('code', config()->string('pace.calendar'))->first()?->toCore()
+        return Calendar::query()
+            ->with(['shifts', 'days'])
+            ->where('code', config()->string('pace.calendar'))
+            ->first()
+            ?->toCore()
             ->workingDaysFrom($shipOn, -config()->integer('pace.finish_days_before')) ?? $shipOn;
     }
 
@@ -147,7 +175,10 @@ final class OrderCopy
 
         return $there?->quantity === null || $item->costing === 'standard'
             ? $quantity->multipliedBy($item->cost)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt()
-            : BigRational::of($there->value)->multipliedBy($quantity)->dividedBy($there->quantity)->toScale(0, RoundingMode::HALF_UP)
+            : BigRational::of($there->value)
+                ->multipliedBy($quantity)
+                ->dividedBy($there->quantity)
+                ->toScale(0, RoundingMode::HALF_UP)
                 ->toInt();
     }
 

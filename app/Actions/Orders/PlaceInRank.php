@@ -58,8 +58,14 @@ final class PlaceInRank
             }
             $ledger->about($order);
             $ledger->change($order, 'place in rank', (string) $was, (string) $is);
-            $ledger->says("Order {$order->number} from place {$was} to place {$is}".($servants === [] ? '.' : ', before it '
-                .implode(', ', array_map(fn (int $one): string => $orders[$one]->number ?? '?', $servants)).'.'));
+            $ledger->says(
+                "Order {$order->number} from place {$was} to place {$is}"
+                    .($servants === []
+                        ? '.'
+                        : ', before it '
+                            .implode(', ', array_map(fn (int $one): string => $orders[$one]->number ?? '?', $servants))
+                            .'.'),
+            );
         });
     }
 

@@ -20,7 +20,10 @@ final class PlannedCost
     public function freeze(Order $order): void
     {
         foreach ($order->components()->with('item')->get() as $component) {
-            $component->planned_value = $this->copy->plannedValue($component->item, BigDecimal::of($component->planned_quantity));
+            $component->planned_value = $this->copy->plannedValue(
+                $component->item,
+                BigDecimal::of($component->planned_quantity),
+            );
             $component->save();
         }
         foreach ($order->steps()->with('workCentre')->get() as $step) {
@@ -57,8 +60,13 @@ final class PlannedCost
             if ($step->isOutside()) {
                 $cost['outside'] += Cents::of($quantity ?? BigDecimal::of($order->quantity), $step->price);
             } else {
-                foreach ((new Rates($step->labour_rate ?? '0', $step->machine_rate ?? '0', $step->overhead_percent ?? '0'))
-                    ->cost($step->planned_minutes * $step->crew, $step->planned_minutes) as $kind => $cents) {
+                foreach (
+                    (new Rates(
+                        $step->labour_rate ?? '0',
+                        $step->machine_rate ?? '0',
+                        $step->overhead_percent ?? '0',
+                    ))->cost($step->planned_minutes * $step->crew, $step->planned_minutes) as $kind => $cents
+                ) {
                     $cost[$kind] += $cents;
                 }
             }

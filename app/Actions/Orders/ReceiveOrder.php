@@ -27,40 +27,65 @@ final class ReceiveOrder
     }
 
     /**
-     * @param  string  $codes  lot, or serials one a line; empty = the lot is the order, serials are given by the numbering
+     * @param  string  $codes  lot, or serials one a line; empty = the lot is the order, serials are given by the
+     *     numbering
      *
      * @throws Refused
      */
-    public function handle(int $orderId, string $quantity, int $placeId, string $codes, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Receive, $token, $by,
-            function (Ledger $ledger) use ($orderId, $quantity, $placeId, $codes): void {
-                $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($orderId);
-                $item = $order->item;
-                if (! $order->state->isInTheShop() || $order->is_held) {
-                    throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
-                        ->value).'. Nothing can be received from it.');
-                }
-                $amount = $item->quantity($quantity)->amount;
-                $place = Place::thatHolds($placeId);
-                $ledger->stock->lock([$item->id]);
-                $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
-                if ($amount->isGreaterThan($last->pieces()->inHand())) {
-                    throw Refused::because(sprintf('%s to receive, %s good at the last step. Count the good ones there first.',
-                        Amount::plain($amount), Amount::plain($last->pieces()->inHand())), 'quantity');
-                }
-                if (trim($codes) === '' && $item->isTracked()) {
-                    $codes = $item->tracking === Tracking::Lot ? $order->number : implode("\n", Numbers::block('serial', $amount->toInt()));
-                }
-                $lots = TrackedCodes::split($item, $amount, $codes);
-                $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
-                $ledger->about($order);
-                $ledger->stock->read($keys);
-                TrackedCodes::assertSerialsAreNew($item, $lots);
-                $ledger->pieces($last, $last->pieces()->passOn($amount, $last->label()));
-                $this->into($ledger, $order, $amount, $lots, $keys);
-                $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()} received from order {$order->number}, to {$place->name}.");
-            });
+    public function handle(
+        int $orderId,
+        string $quantity,
+        int $placeId,
+        string $codes,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(BookingKind::Receive, $token, $by, function (Ledger $ledger) use (
+            $orderId,
+            $quantity,
+            $placeId,
+            $codes,
+        ): void {
+            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($orderId);
+            $item = $order->item;
+            if (! $order->state->isInTheShop() || $order->is_held) {
+                throw Refused::because(
+                    "Order {$order->number} is "
+                        .($order->is_held ? 'held' : $order->state->value)
+                        .'. Nothing can be received from it.',
+                );
+            }
+            $amount = $item->quantity($quantity)->amount;
+            $place = Place::thatHolds($placeId);
+            $ledger->stock->lock([$item->id]);
+            $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
+            if ($amount->isGreaterThan($last->pieces()->inHand())) {
+                throw Refused::because(
+                    sprintf(
+                        '%s to receive, %s good at the last step. Count the good ones there first.',
+                        Amount::plain($amount),
+                        Amount::plain($last->pieces()->inHand()),
+                    ),
+                    'quantity',
+                );
+            }
+            if (trim($codes) === '' && $item->isTracked()) {
+                $codes = $item->tracking === Tracking::Lot
+                        ? $order->number
+                        : implode("\n", Numbers::block('serial', $amount->toInt()));
+            }
+            $lots = TrackedCodes::split($item, $amount, $codes);
+            $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
+            $ledger->about($order);
+            $ledger->stock->read($keys);
+            TrackedCodes::assertSerialsAreNew($item, $lots);
+            $ledger->pieces($last, $last->pieces()->passOn($amount, $last->label()));
+            $this->into($ledger, $order, $amount, $lots, $keys);
+            $ledger->says(
+                Amount::plain($amount)
+                    ." {$item->unit->code} {$item->label()} received from order {$order->number}, to {$place->name}.",
+            );
+        });
     }
 
     /**
@@ -83,7 +108,8 @@ final class ReceiveOrder
             $given += $share;
             $taken += $ledger->move($order->item, $lot['quantity'], $share, 'order', $keys[$i]);
         }
-        $value = $taken; // with standard cost not the planned one; what the order has cost more or less is its variance at closing
+        // with standard cost not the planned one; what the order has cost more or less is its variance at closing
+        $value = $taken;
         $ledger->cost($order, 'receipt', -$value);
         $order->received_quantity = (string) $after;
         $order->received_value += $value;

@@ -16,7 +16,10 @@ use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Release;
 use KeepPace\Core\Refused;
 
-/** Turns firm orders into instructions to the shop: rates and planned cost are frozen, the first step takes the pieces in. */
+/**
+ * Turns firm orders into instructions to the shop: rates and planned cost are frozen, the first step takes the pieces
+ * in.
+ */
 final class ReleaseOrders
 {
     public function __construct(private readonly Bookings $bookings, private readonly PlannedCost $cost)
@@ -31,9 +34,18 @@ final class ReleaseOrders
      */
     public function handle(array $ids, ?string $shortReason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Release, $token, $by, function (Ledger $ledger) use ($ids, $shortReason, $by): void {
+        return $this->bookings->once(BookingKind::Release, $token, $by, function (Ledger $ledger) use (
+            $ids,
+            $shortReason,
+            $by,
+        ): void {
             sort($ids);
-            $orders = Order::query()->with(['structure', 'item.unit'])->whereKey($ids)->orderBy('id')->lockForUpdate()->get();
+            $orders = Order::query()
+                ->with(['structure', 'item.unit'])
+                ->whereKey($ids)
+                ->orderBy('id')
+                ->lockForUpdate()
+                ->get();
             if ($orders->isEmpty()) {
                 throw Refused::because('No order was chosen. Tick the ones to release.', 'orders');
             }
@@ -41,7 +53,11 @@ final class ReleaseOrders
             $reasons = [];
             $short = [];
             foreach ($orders as $order) {
-                $release = new Release("Order {$order->number}", $order->state, $order->is_held, $order->steps()->exists(),
+                $release = new Release(
+                    "Order {$order->number}",
+                    $order->state,
+                    $order->is_held,
+                    $order->steps()->exists(),
                     $order->structure === null || $order->structure->status === 'approved',
                     array_values(array_unique(array_map(
                         fn (Allocated $part): string => $part->need->itemName,
@@ -67,7 +83,11 @@ final class ReleaseOrders
                 OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
             }
             $ledger->about($orders->count() === 1 ? $orders->first() : null);
-            $ledger->says('Released '.$orders->pluck('number')->join(', ', ' and ').($short === [] ? '.' : ", short: {$shortReason}"));
+            $ledger->says(
+                'Released '
+                    .$orders->pluck('number')->join(', ', ' and ')
+                    .($short === [] ? '.' : ", short: {$shortReason}"),
+            );
         });
     }
 

@@ -22,63 +22,123 @@ use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 
 /**
- * Takes pieces that have not begun off an order and makes an order of their own of them: its components, what of them is
- * issued beyond what the rest takes, their cost, and the cover the rest cannot give follow the pieces.
+ * Takes pieces that have not begun off an order and makes an order of their own of them: its components, what of them
+ * is issued beyond what the rest takes, their cost, and the cover the rest cannot give follow the pieces.
  */
 final class SplitOrder
 {
-    private const STEP = ['number', 'routing_step_id', 'name', 'work_centre_id', 'supplier_id', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes',
-        'lead_time_days', 'price', 'instructions', 'family', 'alternatives', 'transfer_quantity', 'labour_rate', 'machine_rate', 'overhead_percent'];
+    private const STEP = [
+        'number',
+        'routing_step_id',
+        'name',
+        'work_centre_id',
+        'supplier_id',
+        'setup_minutes',
+        'run_basis',
+        'run_rate',
+        'batch',
+        'crew',
+        'wait_minutes',
+        'move_minutes',
+        'lead_time_days',
+        'price',
+        'instructions',
+        'family',
+        'alternatives',
+        'transfer_quantity',
+        'labour_rate',
+        'machine_rate',
+        'overhead_percent',
+    ];
 
-    public function __construct(private readonly Bookings $bookings, private readonly OrderCopy $copy, private readonly PlannedCost $cost)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly OrderCopy $copy,
+        private readonly PlannedCost $cost,
+    ) {
     }
 
     /** @throws Refused when so many pieces have begun already */
     public function handle(int $id, int $version, string $pieces, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Split, $token, $by, function (Ledger $ledger) use ($id, $version, $pieces, $by): void {
-            $parts = Order::query()->where('for_order_id', $id)->pluck('id')->all();
-            $locked = Heads::orders([$id, ...$parts]);
-            $order = $locked->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
-            ChangedMeanwhile::check($order, $version);
-            if (! $order->state->isOpen()) {
-                throw Refused::because("Order {$order->number} is {$order->state->value} and cannot be split.");
-            }
-            $part = $order->item->quantity($pieces)->amount;
-            $all = BigDecimal::of($order->quantity);
-            $first = $order->steps()->first();
-            $free = $order->released_at === null || $first === null ? $all : BigDecimal::min($all, $first->pieces()->toDo());
-            if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
-                throw Refused::because(sprintf('%s of %s pieces have not begun. Split off some of these, and leave at least one.', Amount::plain($free), Amount::plain($all)), 'quantity');
-            }
-            $new = $this->head($ledger, $order, $part, $by);
-            $this->steps($ledger, $order, $new, $part, $all);
-            $this->components($ledger, $order, $new, $part, $all);
-            $order->quantity = (string) $all->minus($part);
-            if ($order->released_at !== null) {
-                $this->cost->rescale($order, $all, $all->minus($part));
-                $this->cost->rescale($new, $all, $part);
-                $new->save();
-            }
-            $this->covers($ledger, $order, $new);
-            // parts made for the whole are for whoever ranks first of the two
-            foreach ($locked->where('for_order_id', $order->id) as $made) {
-                $made->for_order_id = null;
-                $ledger->touch($made);
-            }
-            $ledger->about($order);
-            $ledger->touch($new);
-            $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
-            $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::Split,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $version, $pieces, $by): void {
+                $parts = Order::query()->where('for_order_id', $id)->pluck('id')->all();
+                $locked = Heads::orders([$id, ...$parts]);
+                $order =
+                    $locked->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
+                ChangedMeanwhile::check($order, $version);
+                if (! $order->state->isOpen()) {
+                    throw Refused::because("Order {$order->number} is {$order->state->value} and cannot be split.");
+                }
+                $part = $order->item->quantity($pieces)->amount;
+                $all = BigDecimal::of($order->quantity);
+                $first = $order->steps()->first();
+                $free = $order->released_at === null || $first === null
+                        ? $all
+                        : BigDecimal::min($all, $first->pieces()->toDo());
+                if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
+                    throw Refused::because(
+                        sprintf(
+                            '%s of %s pieces have not begun. Split off some of these, and leave at least one.',
+                            Amount::plain($free),
+                            Amount::plain($all),
+                        ),
+                        'quantity',
+                    );
+                }
+                $new = $this->head($ledger, $order, $part, $by);
+                $this->steps($ledger, $order, $new, $part, $all);
+                $this->components($ledger, $order, $new, $part, $all);
+                $order->quantity = (string) $all->minus($part);
+                if ($order->released_at !== null) {
+                    $this->cost->rescale($order, $all, $all->minus($part));
+                    $this->cost->rescale($new, $all, $part);
+                    $new->save();
+                }
+                $this->covers($ledger, $order, $new);
+                // parts made for the whole are for whoever ranks first of the two
+                foreach ($locked->where('for_order_id', $order->id) as $made) {
+                    $made->for_order_id = null;
+                    $ledger->touch($made);
+                }
+                $ledger->about($order);
+                $ledger->touch($new);
+                $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
+                $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
+            },
+            $reason,
+        );
     }
 
     private function head(Ledger $ledger, Order $order, BigDecimal $part, Person $by): Order
     {
-        $new = new Order($order->only(['item_id', 'structure_id', 'routing_id', 'due_on', 'rank', 'for_order_id', 'owner_id', 'remake_of_id', 'short_reason', 'is_held']));
-        $new->fill(['number' => Numbers::next('order'), 'quantity' => (string) $part, 'state' => $order->released_at === null ? 'firm' : 'released', 'split_from_id' => $order->id, 'made_by_id' => $ledger->booking->id,
-            'released_at' => $order->released_at, 'released_by' => $order->released_at === null ? null : $by->id])->save();
+        $new = new Order(
+            $order->only([
+                'item_id',
+                'structure_id',
+                'routing_id',
+                'due_on',
+                'rank',
+                'for_order_id',
+                'owner_id',
+                'remake_of_id',
+                'short_reason',
+                'is_held',
+            ]),
+        );
+        $new->fill([
+            'number' => Numbers::next('order'),
+            'quantity' => (string) $part,
+            'state' => $order->released_at === null ? 'firm' : 'released',
+            'split_from_id' => $order->id,
+            'made_by_id' => $ledger->booking->id,
+            'released_at' => $order->released_at,
+            'released_by' => $order->released_at === null ? null : $by->id,
+        ])->save();
 
         return $new->refresh()->load('item.unit');
     }
@@ -101,17 +161,42 @@ final class SplitOrder
 
     private function components(Ledger $ledger, Order $order, Order $new, BigDecimal $part, BigDecimal $all): void
     {
-        $perOrder = DB::table('structure_lines')->whereIn('id', $order->components()->pluck('structure_line_id')->filter())->where('basis', 'order')->pluck('id')->flip();
+        $perOrder = DB::table('structure_lines')
+            ->whereIn('id', $order->components()->pluck('structure_line_id')->filter())
+            ->where('basis', 'order')
+            ->pluck('id')
+            ->flip();
         $used = ReturnComponents::used($order->id);
         foreach ($order->components()->with('item.unit')->get() as $component) {
-            $share = fn (string $of): BigDecimal => isset($perOrder[$component->structure_line_id]) ? BigDecimal::of($of)
-                : BigDecimal::of($of)->multipliedBy($part)->dividedBy($all, $component->item->unit->decimals, RoundingMode::CEILING);
+            $share = fn (string $of): BigDecimal => isset($perOrder[$component->structure_line_id])
+                ? BigDecimal::of($of)
+                : BigDecimal::of($of)
+                    ->multipliedBy($part)
+                    ->dividedBy($all, $component->item->unit->decimals, RoundingMode::CEILING);
             $planned = $share($component->planned_quantity);
-            $copy = OrderComponent::query()->create(['order_id' => $new->id, ...$component->only(['position', 'item_id', 'step_number', 'structure_line_id', 'issue_by', 'supplied_by', 'planned_value']),
-                'planned_quantity' => (string) $planned, 'baseline_quantity' => (string) $share($component->baseline_quantity)]);
+            $copy = OrderComponent::query()->create([
+                'order_id' => $new->id,
+                ...$component->only([
+                    'position',
+                    'item_id',
+                    'step_number',
+                    'structure_line_id',
+                    'issue_by',
+                    'supplied_by',
+                    'planned_value',
+                ]),
+                'planned_quantity' => (string) $planned,
+                'baseline_quantity' => (string) $share($component->baseline_quantity),
+            ]);
             if (! isset($perOrder[$component->structure_line_id])) {
-                $component->planned_quantity = (string) BigDecimal::max(0, BigDecimal::of($component->planned_quantity)->minus($planned));
-                $component->baseline_quantity = (string) BigDecimal::max(0, BigDecimal::of($component->baseline_quantity)->minus($copy->baseline_quantity));
+                $component->planned_quantity = (string) BigDecimal::max(
+                    0,
+                    BigDecimal::of($component->planned_quantity)->minus($planned),
+                );
+                $component->baseline_quantity = (string) BigDecimal::max(
+                    0,
+                    BigDecimal::of($component->baseline_quantity)->minus($copy->baseline_quantity),
+                );
             }
             $this->follow($ledger, $order, $new, $component, $copy->refresh(), $used);
             $component->save();
@@ -123,9 +208,18 @@ final class SplitOrder
      *
      * @param  array<string, array{quantity: BigDecimal, value: int}>  $used
      */
-    private function follow(Ledger $ledger, Order $order, Order $new, OrderComponent $from, OrderComponent $to, array $used): void
-    {
-        $over = BigDecimal::min(BigDecimal::of($from->used_quantity)->minus($from->planned_quantity), $to->planned_quantity);
+    private function follow(
+        Ledger $ledger,
+        Order $order,
+        Order $new,
+        OrderComponent $from,
+        OrderComponent $to,
+        array $used,
+    ): void {
+        $over = BigDecimal::min(
+            BigDecimal::of($from->used_quantity)->minus($from->planned_quantity),
+            $to->planned_quantity,
+        );
         foreach ($used as $key => $lot) {
             [$component, $lotId] = array_map(intval(...), explode('-', $key));
             $take = $component === $from->id ? BigDecimal::min($over, $lot['quantity']) : BigDecimal::zero();
@@ -135,8 +229,24 @@ final class SplitOrder
             $over = $over->minus($take);
             $value = Cents::part($lot['value'], $take, $lot['quantity']);
             $item = Item::query()->with('unit')->findOrFail($from->item_id);
-            $ledger->move($item, $take, $value, 'order', 'between', ['component_id' => $from->id, 'order_id' => $order->id], $lotId);
-            $ledger->move($item, $take, $value, 'between', 'order', ['component_id' => $to->id, 'order_id' => $new->id], $lotId);
+            $ledger->move(
+                $item,
+                $take,
+                $value,
+                'order',
+                'between',
+                ['component_id' => $from->id, 'order_id' => $order->id],
+                $lotId,
+            );
+            $ledger->move(
+                $item,
+                $take,
+                $value,
+                'between',
+                'order',
+                ['component_id' => $to->id, 'order_id' => $new->id],
+                $lotId,
+            );
             $ledger->cost($order, 'material', -$value);
             $ledger->cost($new, 'material', $value);
             foreach ([[$from, -1], [$to, 1]] as [$row, $sign]) {

@@ -77,15 +77,21 @@ final class ChangePerson
     /** @param  \Closure(Person): string  $work */
     private function change(int $id, string $token, Person $by, \Closure $work, string $reason = ''): Booking
     {
-        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use ($id, $work): void {
-            // all of them, by id: somebody who can let others in must be left
-            $all = Person::whoLogIn()->with('personRoles')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
-            $user = $all[$id] ?? throw Refused::because('That person is not there any more.');
-            $said = $work($user);
-            self::assertSomebodyIsLeft($all);
-            $user->save();
-            $ledger->says($said);
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::Person,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $work): void {
+                // all of them, by id: somebody who can let others in must be left
+                $all = Person::whoLogIn()->with('personRoles')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+                $user = $all[$id] ?? throw Refused::because('That person is not there any more.');
+                $said = $work($user);
+                self::assertSomebodyIsLeft($all);
+                $user->save();
+                $ledger->says($said);
+            },
+            $reason,
+        );
     }
 
     /** @param  Collection<int, Person>  $all */

@@ -27,9 +27,18 @@ final class ChangePurchase
      *
      * @throws Refused
      */
-    public function date(int $id, string $expectedOn, ?string $askedFor, string $reason, string $token, Person $by): Booking
-    {
-        return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
+    public function date(
+        int $id,
+        string $expectedOn,
+        ?string $askedFor,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use (
+            $expectedOn,
+            $askedFor,
+        ): string {
             $before = $purchase->expected_on;
             if ($before === $expectedOn && $purchase->asked_for === $askedFor && $purchase->ask_again_on === null) {
                 throw Refused::because('It is expected on that day already.', 'expected_on');
@@ -43,12 +52,20 @@ final class ChangePurchase
 
             $asked = $askedFor === null ? 'no longer hurried' : 'asked for '.Said::day($askedFor);
 
-            return "{$purchase->number}: ".($before === $expectedOn ? "{$asked}, expected on ".Said::day($expectedOn) : 'expected on '.Said::day($expectedOn).', before '.Said::day($before)).'.';
+            return "{$purchase->number}: "
+                .($before === $expectedOn
+                    ? "{$asked}, expected on ".Said::day($expectedOn)
+                    : 'expected on '.Said::day($expectedOn).', before '.Said::day($before))
+                .'.';
         });
     }
 
     /**
-     * Nobody knows when it comes. @param  string  $on  the day on which the supplier is asked again. @throws Refused
+     * Nobody knows when it comes.
+     *
+     * @param  string  $on  the day on which the supplier is asked again.
+     *
+     * @throws Refused
      */
     public function askAgain(int $id, string $on, string $reason, string $token, Person $by): Booking
     {
@@ -70,7 +87,8 @@ final class ChangePurchase
             $purchase->cancelled_quantity = (string) BigDecimal::of($purchase->cancelled_quantity)->plus($open);
             $purchase->is_open = false;
 
-            return Amount::plain($open)." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer wanted.";
+            return Amount::plain($open)
+                ." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer wanted.";
         });
     }
 
@@ -90,14 +108,20 @@ final class ChangePurchase
     /** @param  \Closure(Purchase): string  $work */
     private function change(int $id, string $reason, string $token, Person $by, \Closure $work): Booking
     {
-        return $this->bookings->once(BookingKind::PurchaseChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
-            $purchase = Heads::purchase($id)->load('item.unit');
-            if (! $purchase->is_open) {
-                throw Refused::because("{$purchase->number} is complete: nothing of it is to come.");
-            }
-            $said = $work($purchase);
-            $purchase->save();
-            $ledger->says($said);
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::PurchaseChanged,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $work): void {
+                $purchase = Heads::purchase($id)->load('item.unit');
+                if (! $purchase->is_open) {
+                    throw Refused::because("{$purchase->number} is complete: nothing of it is to come.");
+                }
+                $said = $work($purchase);
+                $purchase->save();
+                $ledger->says($said);
+            },
+            $reason,
+        );
     }
 }

@@ -12,8 +12,14 @@ final readonly class PurchaseLine
      * @param  string|null  $expectedOn  date; null = today and its lead time
      * @param  int|null  $supplier  null = the item's own
      */
-    public function __construct(public int $item, public string $quantity, public ?string $unit = null, public ?string $price = null, public ?string $expectedOn = null, public ?int $supplier = null,
-        public string $key = '')
-    {
+    public function __construct(
+        public int $item,
+        public string $quantity,
+        public ?string $unit = null,
+        public ?string $price = null,
+        public ?string $expectedOn = null,
+        public ?int $supplier = null,
+        public string $key = '',
+    ) {
     }
 }

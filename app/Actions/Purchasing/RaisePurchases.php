@@ -32,7 +32,10 @@ final class RaisePurchases
      */
     public function handle(array $lines, bool $add, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Purchased, $token, $by, function (Ledger $ledger) use ($lines, $add): void {
+        return $this->bookings->once(BookingKind::Purchased, $token, $by, function (Ledger $ledger) use (
+            $lines,
+            $add,
+        ): void {
             if ($lines === []) {
                 throw Refused::because('Nothing to order: type a quantity beside an item.');
             }
@@ -84,28 +87,52 @@ final class RaisePurchases
     private function row(PurchaseLine $line): array
     {
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
-        $supplier = $line->supplier ?? $item->supplier_id ?? throw Refused::because("{$item->label()} has no supplier. Name one, or make it.");
+        $supplier = $line->supplier
+            ?? $item->supplier_id
+            ?? throw Refused::because("{$item->label()} has no supplier. Name one, or make it.");
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
         $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_time_days);
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
             throw Refused::because('It cannot come before today.');
         }
 
-        return [$supplier, ['supplier_id' => $supplier, 'item_id' => $item->id, 'quantity' => (string) $quantity, 'price' => $line->price ?? $item->cost, 'expected_on' => $expected, 'is_open' => true]];
+        return [
+            $supplier,
+            [
+                'supplier_id' => $supplier,
+                'item_id' => $item->id,
+                'quantity' => (string) $quantity,
+                'price' => $line->price ?? $item->cost,
+                'expected_on' => $expected,
+                'is_open' => true,
+            ],
+        ];
     }
 
     /** @param  list<array<string, mixed>>  $rows */
     private function order(int $supplier, ?PurchaseOrder $order, array $rows): string
     {
         $isNew = $order === null;
-        $order ??= PurchaseOrder::query()->create(['number' => Numbers::next('purchase'), 'supplier_id' => $supplier, 'ordered_on' => now(config()->string('pace.zone'))->toDateString(), 'version' => 0]);
+        $order ??= PurchaseOrder::query()->create([
+            'number' => Numbers::next('purchase'),
+            'supplier_id' => $supplier,
+            'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
+            'version' => 0,
+        ]);
         $place = $order->lines()->count();
         foreach ($rows as $row) {
-            Purchase::query()->create([...$row, 'purchase_order_id' => $order->id, 'number' => "{$order->number}/".(++$place)]);
+            Purchase::query()->create([
+                ...$row,
+                'purchase_order_id' => $order->id,
+                'number' => "{$order->number}/".++$place,
+            ]);
         }
         $order->version++;
         $order->save();
 
-        return count($rows).(count($rows) === 1 ? ' item' : ' items').($isNew ? ' on ' : ' added to ')."{$order->number} of {$order->supplier()->firstOrFail()->name}";
+        return count($rows)
+            .(count($rows) === 1 ? ' item' : ' items')
+            .($isNew ? ' on ' : ' added to ')
+            ."{$order->number} of {$order->supplier()->firstOrFail()->name}";
     }
 }

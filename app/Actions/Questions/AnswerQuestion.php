@@ -21,16 +21,29 @@ final class AnswerQuestion
     /** @throws Refused when it was answered already */
     public function handle(int $id, string $answer, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Answer, $token, $by, function (Ledger $ledger) use ($id, $answer, $by): void {
-            $orderId = Question::query()->findOrFail($id)->order_id;
-            $order = $orderId === null ? null : Order::query()->lockForUpdate()->findOrFail($orderId);
-            $question = Question::query()->findOrFail($id);
-            if ($question->answered_at !== null) {
-                throw Refused::because("This was answered meanwhile: {$question->answer}.");
-            }
-            $question->fill(['answered_at' => now(), 'answered_by' => $by->id, 'answer' => $answer, 'answer_booking_id' => $ledger->booking->id])->save();
-            $ledger->about($order);
-            $ledger->says("Answered: {$question->says} {$answer}");
-        }, $answer);
+        return $this->bookings->once(
+            BookingKind::Answer,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $answer, $by): void {
+                $orderId = Question::query()->findOrFail($id)->order_id;
+                $order = $orderId === null ? null : Order::query()->lockForUpdate()->findOrFail($orderId);
+                $question = Question::query()->findOrFail($id);
+                if ($question->answered_at !== null) {
+                    throw Refused::because("This was answered meanwhile: {$question->answer}.");
+                }
+                $question
+                    ->fill([
+                        'answered_at' => now(),
+                        'answered_by' => $by->id,
+                        'answer' => $answer,
+                        'answer_booking_id' => $ledger->booking->id,
+                    ])
+                    ->save();
+                $ledger->about($order);
+                $ledger->says("Answered: {$question->says} {$answer}");
+            },
+            $answer,
+        );
     }
 }

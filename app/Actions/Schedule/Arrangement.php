@@ -5,7 +5,10 @@ namespace App\Actions\Schedule;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\PlannedStep;
 
-/** How a plan stood, packed: where each step was, and the pins. A plan is brought back by keeping these sequences over the facts of the day. */
+/**
+ * How a plan stood, packed: where each step was, and the pins. A plan is brought back by keeping these sequences over
+ * the facts of the day.
+ */
 final class Arrangement
 {
     /**
@@ -14,10 +17,19 @@ final class Arrangement
      */
     public static function pack(array $steps, array $pins): string
     {
-        return (string) gzcompress((string) json_encode([
-            array_map(static fn (PlannedStep $at): array => [$at->start, $at->end, $at->machine, $at->workCentre], $steps),
-            array_map(static fn (array $pin): array => [$pin[0], $pin[1]->start, $pin[1]->machine], $pins),
-        ], JSON_FORCE_OBJECT), 1);
+        return (string) gzcompress(
+            (string) json_encode(
+                [
+                    array_map(
+                        static fn (PlannedStep $at): array => [$at->start, $at->end, $at->machine, $at->workCentre],
+                        $steps,
+                    ),
+                    array_map(static fn (array $pin): array => [$pin[0], $pin[1]->start, $pin[1]->machine], $pins),
+                ],
+                JSON_FORCE_OBJECT,
+            ),
+            1,
+        );
     }
 
     /** @return array{array<int, PlannedStep>, array<int, array{int, Pin}>} */

@@ -8,7 +8,10 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Schedule;
 
-/** What a change of facts would do to the dates: it is made, the live plan brought up to date with it, and all is taken back before anybody sees it. */
+/**
+ * What a change of facts would do to the dates: it is made, the live plan brought up to date with it, and all is taken
+ * back before anybody sees it.
+ */
 final class AskEffect
 {
     /** @param  \Closure(): mixed  $change */
@@ -28,14 +31,19 @@ final class AskEffect
             DB::rollBack();
         }
 
-        return new Effect(Comparison::between($problem, $before, $after), array_values(array_diff_key($after->unplaced, $before->unplaced)),
-            self::changed($ready, self::readiness($shop, $after)));
+        return new Effect(
+            Comparison::between($problem, $before, $after),
+            array_values(array_diff_key($after->unplaced, $before->unplaced)),
+            self::changed($ready, self::readiness($shop, $after)),
+        );
     }
 
     /** @return array<int, string> by order */
     private static function readiness(ShopState $shop, Schedule $schedule): array
     {
-        return $shop->orders->map(fn ($order): string => $shop->readiness($order->id, $schedule->finish)->state->value)->all();
+        return $shop->orders
+            ->map(fn ($order): string => $shop->readiness($order->id, $schedule->finish)->state->value)
+            ->all();
     }
 
     /**

@@ -24,8 +24,9 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Promise\Promise;
 
 /**
- * When so many of an item could be there. The order and the orders for its parts are made as they would be, read together with all
- * others, and taken back before anybody sees them: what is promised is what would happen, and nothing is saved.
+ * When so many of an item could be there. The order and the orders for its parts are made as they would be, read
+ * together with all others, and taken back before anybody sees them: what is promised is what would happen, and nothing
+ * is saved.
  */
 final class AskPromise
 {
@@ -55,9 +56,15 @@ final class AskPromise
 
     private function there(Item $item): BigDecimal
     {
-        $there = BigDecimal::of((string) DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')
-            ->where('b.item_id', $item->id)->where('b.condition', 'free')->where('b.owner_id', 0)->sum('b.quantity'))
-            ->minus(Cover::promisedFromStock($item->id));
+        $there = BigDecimal::of(
+            (string) DB::table('balances AS b')
+                ->join('places AS p', 'p.id', 'b.place_id')
+                ->where('p.kind', 'store')
+                ->where('b.item_id', $item->id)
+                ->where('b.condition', 'free')
+                ->where('b.owner_id', 0)
+                ->sum('b.quantity'),
+        )->minus(Cover::promisedFromStock($item->id));
 
         return $there->isPositive() ? $there : BigDecimal::zero();
     }
@@ -70,8 +77,17 @@ final class AskPromise
     {
         DB::beginTransaction();
         try {
-            $ledger = new Ledger(Booking::query()->create(['token' => 'ask-'.Str::uuid(), 'fingerprint' => '', 'kind' => BookingKind::OrderMade,
-                'user_id' => $by->id, 'reason' => '', 'entered_at' => now(), 'booked_on' => now(config()->string('pace.zone'))->toDateString()]));
+            $ledger = new Ledger(
+                Booking::query()->create([
+                    'token' => 'ask-'.Str::uuid(),
+                    'fingerprint' => '',
+                    'kind' => BookingKind::OrderMade,
+                    'user_id' => $by->id,
+                    'reason' => '',
+                    'entered_at' => now(),
+                    'booked_on' => now(config()->string('pace.zone'))->toDateString(),
+                ]),
+            );
             $order = $this->copy->make($ledger, $item, $quantity, null);
             $made = array_map(fn (Order $one): int => $one->id, [$order, ...$this->parts->make($ledger, $order)]);
             Order::query()->whereKey($made)->update(['rank' => HeldPromises::RANK]);
@@ -84,6 +100,11 @@ final class AskPromise
         $jobs = array_values(array_filter($problem->jobs, fn (Job $job): bool => in_array($job->id, $made, true)));
         $others = array_values(array_filter($problem->jobs, fn (Job $job): bool => ! in_array($job->id, $made, true)));
 
-        return [new Problem($problem->now, $problem->workCentres, $others, $problem->crews, $problem->lateIn), $jobs, $order->id, $buy];
+        return [
+            new Problem($problem->now, $problem->workCentres, $others, $problem->crews, $problem->lateIn),
+            $jobs,
+            $order->id,
+            $buy,
+        ];
     }
 }

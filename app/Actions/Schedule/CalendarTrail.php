@@ -41,7 +41,8 @@ final class CalendarTrail
     {
         $state = ['week' => [], 'days' => []];
         foreach ($week as $shift) {
-            $state['week'][(int) $shift->weekday][] = ($shift->is_break ? 'break ' : '')."{$shift->from_time}-{$shift->to_time}";
+            $state['week'][(int) $shift->weekday][] =
+                ($shift->is_break ? 'break ' : '')."{$shift->from_time}-{$shift->to_time}";
         }
         foreach ($days as $day) {
             $span = $day->from_time === '' ? '' : " {$day->from_time}-{$day->to_time}";

@@ -34,13 +34,30 @@ final class ChangeCalendar
      *
      * @throws Refused
      */
-    public function handle(int $calendarId, ?array $week, array $add, array $remove, bool $anyway, string $token, Person $by): Booking
-    {
+    public function handle(
+        int $calendarId,
+        ?array $week,
+        array $add,
+        array $remove,
+        bool $anyway,
+        string $token,
+        Person $by,
+    ): Booking {
         if (! $anyway && ($lost = $this->effect($calendarId, $week, $add, $remove)->lost) !== []) {
-            throw Refused::because('It would leave no open time: '.implode(' ', array_slice($lost, 0, 5)).' Keep it all the same, or leave time open.', 'anyway');
+            throw Refused::because(
+                'It would leave no open time: '
+                    .implode(' ', array_slice($lost, 0, 5))
+                    .' Keep it all the same, or leave time open.',
+                'anyway',
+            );
         }
 
-        return $this->bookings->once(BookingKind::CalendarChanged, $token, $by, function (Ledger $ledger) use ($calendarId, $week, $add, $remove): void {
+        return $this->bookings->once(BookingKind::CalendarChanged, $token, $by, function (Ledger $ledger) use (
+            $calendarId,
+            $week,
+            $add,
+            $remove,
+        ): void {
             Plan::lockLive();
             $before = CalendarTrail::state($calendarId);
             self::write($calendarId, $week, $add, $remove);
@@ -52,9 +69,30 @@ final class ChangeCalendar
             $changes = new ProductChanges($ledger->booking->id);
             CalendarTrail::between($changes, $calendarId, $code, $before, $after);
             $changes->write();
-            $parts = array_filter([$week !== null && $before['week'] !== $after['week'] ? 'its week' : '',
-                $add === [] ? '' : count($add).' '.(count($add) === 1 ? 'day' : 'days').' added ('.implode(', ', array_slice(array_map(fn (array $day): string => Said::day($day['date']).($day['name'] === '' ? '' : " {$day['name']}"), $add), 0, 3)).(count($add) > 3 ? ' …' : '').')',
-                $remove === [] ? '' : count($remove).' '.(count($remove) === 1 ? 'day' : 'days').' taken out']);
+            $parts = array_filter([
+                $week !== null && $before['week'] !== $after['week'] ? 'its week' : '',
+                $add === []
+                    ? ''
+                    : count($add)
+                        .' '
+                        .(count($add) === 1 ? 'day' : 'days')
+                        .' added ('
+                        .implode(
+                            ', ',
+                            array_slice(
+                                array_map(
+                                    fn (array $day): string => Said::day($day['date'])
+                                        .($day['name'] === '' ? '' : " {$day['name']}"),
+                                    $add,
+                                ),
+                                0,
+                                3,
+                            ),
+                        )
+                        .(count($add) > 3 ? ' …' : '')
+                        .')',
+                $remove === [] ? '' : count($remove).' '.(count($remove) === 1 ? 'day' : 'days').' taken out',
+            ]);
             $ledger->says("Calendar {$code} changed: ".implode(', ', $parts).'.');
         });
     }
@@ -85,8 +123,18 @@ final class ChangeCalendar
         if ($week !== null) {
             self::assertWeek($week);
             DB::table('shifts')->where('calendar_id', $calendarId)->delete();
-            DB::table('shifts')->insert(array_map(fn (array $span): array => ['calendar_id' => $calendarId, 'weekday' => $span['weekday'], 'from_time' => $span['from'],
-                'to_time' => $span['to'], 'is_break' => $span['break']], $week));
+            DB::table('shifts')->insert(
+                array_map(
+                    fn (array $span): array => [
+                        'calendar_id' => $calendarId,
+                        'weekday' => $span['weekday'],
+                        'from_time' => $span['from'],
+                        'to_time' => $span['to'],
+                        'is_break' => $span['break'],
+                    ],
+                    $week,
+                ),
+            );
         }
         DB::table('calendar_days')->where('calendar_id', $calendarId)->whereIn('id', $remove)->delete();
         foreach ($add as $day) {
@@ -96,8 +144,19 @@ final class ChangeCalendar
             if (($day['from'] === '') !== ($day['to'] === '')) {
                 throw Refused::because('Type both times, or none for the whole day.', 'to');
             }
-            DB::table('calendar_days')->upsert([['calendar_id' => $calendarId, 'date' => $day['date'], 'kind' => $day['kind'], 'from_time' => $day['from'],
-                'to_time' => $day['to'], 'name' => $day['name']]], ['calendar_id', 'date', 'kind', 'from_time']);
+            DB::table('calendar_days')->upsert(
+                [
+                    [
+                        'calendar_id' => $calendarId,
+                        'date' => $day['date'],
+                        'kind' => $day['kind'],
+                        'from_time' => $day['from'],
+                        'to_time' => $day['to'],
+                        'name' => $day['name'],
+                    ],
+                ],
+                ['calendar_id', 'date', 'kind', 'from_time'],
+            );
         }
     }
 
@@ -105,7 +164,10 @@ final class ChangeCalendar
     private static function assertWeek(array $week): void
     {
         if (array_filter($week, fn (array $span): bool => ! $span['break']) === []) {
-            throw Refused::because('The week has no shift left. To close a work centre for a while, add closed days.', 'week');
+            throw Refused::because(
+                'The week has no shift left. To close a work centre for a while, add closed days.',
+                'week',
+            );
         }
         $minutes = fn (string $time): int => 60 * (int) substr($time, 0, 2) + (int) substr($time, 3, 2);
         foreach ([true, false] as $break) {
@@ -120,7 +182,15 @@ final class ChangeCalendar
             sort($spans);
             foreach ($spans as $i => [$from, , $span]) {
                 if ($i > 0 && $spans[$i - 1][1] > $from) {
-                    throw Refused::because(($break ? 'Two breaks' : 'Two shifts').' overlap: '.$spans[$i - 1][2]['from'].'–'.$spans[$i - 1][2]['to']." and {$span['from']}–{$span['to']}.", "week.{$span['weekday']}");
+                    throw Refused::because(
+                        ($break ? 'Two breaks' : 'Two shifts')
+                            .' overlap: '
+                            .$spans[$i - 1][2]['from']
+                            .'–'
+                            .$spans[$i - 1][2]['to']
+                            ." and {$span['from']}–{$span['to']}.",
+                        "week.{$span['weekday']}",
+                    );
                 }
             }
         }

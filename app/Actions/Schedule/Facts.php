@@ -5,9 +5,17 @@ namespace App\Actions\Schedule;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What going live changed besides the plan, as a list a person's undo can take back: a row that was made, or a column that was set.
+ * What going live changed besides the plan, as a list a person's undo can take back: a row that was made, or a column
+ * that was set.
  *
- * @phpstan-type Fact array{table: string, id?: int, column?: string, before?: mixed, after?: mixed, row?: array<string, mixed>}
+ * @phpstan-type Fact array{
+ *     table: string,
+ *     id?: int,
+ *     column?: string,
+ *     before?: mixed,
+ *     after?: mixed,
+ *     row?: array<string, mixed>,
+ * }
  */
 final class Facts
 {
@@ -34,7 +42,10 @@ final class Facts
             if (isset($fact['row'])) {
                 DB::table($fact['table'])->where($fact['row'])->delete();
             } else {
-                DB::table($fact['table'])->where('id', $fact['id'])->where($fact['column'], $fact['after'])->update([$fact['column'] => $fact['before']]);
+                DB::table($fact['table'])
+                    ->where('id', $fact['id'])
+                    ->where($fact['column'], $fact['after'])
+                    ->update([$fact['column'] => $fact['before']]);
             }
         }
     }

@@ -28,13 +28,18 @@ final class GoLive
     {
         return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $token, $by,
             function (Ledger $ledger, StandingPlan $live, \ArrayObject $facts) use ($planId): \Closure {
-                $plan = Plan::query()->where('is_live', false)->lockForUpdate()->find($planId) ?? throw Refused::because('That what-if is not there any more.');
+                $plan = Plan::query()->where('is_live', false)->lockForUpdate()->find($planId)
+                    ?? throw Refused::because('That what-if is not there any more.');
                 if (PlanComparison::facts($ledger->booking->id) > (int) $plan->booking_id) {
-                    throw Refused::because('Something was booked since this was worked out. Work it out again, look at what it does now, then let it go live.');
+                    throw Refused::because(
+                        'Something was booked since this was worked out. Work it out again, look at what it does now, then let it go live.',
+                    );
                 }
                 foreach ($plan->levers ?? [] as $lever) {
                     if (! PlanLever::of($lever)->canBeFact()) {
-                        throw Refused::because("{$lever['says']}: a plan cannot make that true. Change the work centre or the step first, then search again.");
+                        throw Refused::because(
+                            "{$lever['says']}: a plan cannot make that true. Change the work centre or the step first, then search again.",
+                        );
                     }
                     foreach ($this->becomesFact($lever, $ledger->booking) as $fact) {
                         $facts[] = $fact;
@@ -85,9 +90,19 @@ final class GoLive
     private function becomesFact(array $lever, Booking $booking): array
     {
         return match ($lever['kind']) {
-            PlanLever::OVERTIME => array_map(fn (array $span): array => ['table' => 'overtimes', 'row' => ['work_centre_id' => $lever['centre'],
-                'from_at' => self::utc($span[0], $span[1]), 'until_at' => self::utc($span[0], $span[2]), 'reason' => mb_strimwidth($lever['says'], 0, 200, '…'),
-                'booking_id' => $booking->id]], $lever['spans']),
+            PlanLever::OVERTIME => array_map(
+                fn (array $span): array => [
+                    'table' => 'overtimes',
+                    'row' => [
+                        'work_centre_id' => $lever['centre'],
+                        'from_at' => self::utc($span[0], $span[1]),
+                        'until_at' => self::utc($span[0], $span[2]),
+                        'reason' => mb_strimwidth($lever['says'], 0, 200, '…'),
+                        'booking_id' => $booking->id,
+                    ],
+                ],
+                $lever['spans'],
+            ),
             PlanLever::RANK => $this->rank((int) $lever['order']),
             PlanLever::SPLIT => $this->halves((int) $lever['order']),
             default => [], // a step on another work centre is the plan's own affair
@@ -104,21 +119,44 @@ final class GoLive
             $facts[] = ['table' => 'orders', 'id' => $id, 'column' => 'rank', 'before' => 0, 'after' => 1];
         }
 
-        return [...$facts, ['table' => 'orders', 'id' => $order, 'column' => 'rank', 'before' => $was, 'after' => max(0, $best - 1)]];
+        return [
+            ...$facts,
+            ['table' => 'orders', 'id' => $order, 'column' => 'rank', 'before' => $was, 'after' => max(0, $best - 1)],
+        ];
     }
 
     /** @return list<array<string, mixed>> */
     private function halves(int $order): array
     {
-        $half = BigDecimal::of((string) DB::table('orders')->where('id', $order)->value('quantity'))->dividedBy(2, 0, RoundingMode::CEILING);
+        $half = BigDecimal::of((string) DB::table('orders')->where('id', $order)->value('quantity'))->dividedBy(
+            2,
+            0,
+            RoundingMode::CEILING,
+        );
 
-        return array_values(DB::table('order_steps')->where('order_id', $order)->whereNull('transfer_quantity')->whereNull('supplier_id')->pluck('id')
-            ->map(fn (int $step): array => ['table' => 'order_steps', 'id' => $step, 'column' => 'transfer_quantity', 'before' => null,
-                'after' => (string) $half->toScale(6)])->all());
+        return array_values(
+            DB::table('order_steps')
+                ->where('order_id', $order)
+                ->whereNull('transfer_quantity')
+                ->whereNull('supplier_id')
+                ->pluck('id')
+                ->map(
+                    fn (int $step): array => [
+                        'table' => 'order_steps',
+                        'id' => $step,
+                        'column' => 'transfer_quantity',
+                        'before' => null,
+                        'after' => (string) $half->toScale(6),
+                    ],
+                )
+                ->all(),
+        );
     }
 
     private static function utc(string $date, string $time): string
     {
-        return (new \DateTimeImmutable("{$date} {$time}", new \DateTimeZone(config()->string('pace.zone'))))->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d H:i:s');
+        return (new \DateTimeImmutable("{$date} {$time}", new \DateTimeZone(config()->string('pace.zone'))))
+            ->setTimezone(new \DateTimeZone('UTC'))
+            ->format('Y-m-d H:i:s');
     }
 }

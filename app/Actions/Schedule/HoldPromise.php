@@ -17,7 +17,9 @@ use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Promise\Promised;
 use KeepPace\Core\Scheduling\Step;
 
-/** Holds the time on machines a promised date stands on for some hours, so that nobody else sells it; and lets it go. */
+/**
+ * Holds the time on machines a promised date stands on for some hours, so that nobody else sells it; and lets it go.
+ */
 final class HoldPromise
 {
     public function __construct(private readonly Bookings $bookings, private readonly AskPromise $ask)
@@ -30,9 +32,27 @@ final class HoldPromise
      *
      * @throws Refused when nothing has to be made, or the date is not to be had any more
      */
-    public function handle(int $itemId, string $quantity, ?string $unit, bool $slack, int $hours, string $for, ?CarbonImmutable $said, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use ($itemId, $quantity, $unit, $slack, $hours, $for, $said, $by): void {
+    public function handle(
+        int $itemId,
+        string $quantity,
+        ?string $unit,
+        bool $slack,
+        int $hours,
+        string $for,
+        ?CarbonImmutable $said,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use (
+            $itemId,
+            $quantity,
+            $unit,
+            $slack,
+            $hours,
+            $for,
+            $said,
+            $by,
+        ): void {
             Plan::lockLive(); // two who promise one gap: one after the other
             $answer = $this->ask->handle($itemId, $quantity, $unit, $by);
             $promised = $slack ? $answer->usingSlack() : $answer->movingNobody();
@@ -42,30 +62,59 @@ final class HoldPromise
             $zone = config()->string('pace.zone');
             $finish = CarbonImmutable::createFromTimestamp($promised->finish * 60, 'UTC');
             if ($said !== null && $finish > $said->addMinutes(60)) {
-                throw Refused::because('That date is not to be had any more: somebody took the time meanwhile. Now it would be '.$finish->setTimezone($zone)->format('D j M H:i').'.');
+                throw Refused::because(
+                    'That date is not to be had any more: somebody took the time meanwhile. Now it would be '
+                        .$finish->setTimezone($zone)->format('D j M H:i')
+                        .'.',
+                );
             }
             $item = Item::query()->with('unit')->findOrFail($itemId);
-            $id = DB::table('promises')->insertGetId(['booking_id' => $ledger->booking->id, 'user_id' => $by->id, 'item_id' => $itemId, 'quantity' => (string) $answer->made,
-                'for' => $for, 'finish_at' => $finish, 'held_until' => now()->addHours($hours), 'jobs' => '[]']);
-            DB::table('promises')->where('id', $id)->update(['jobs' => json_encode(self::jobs($id, $answer->jobs, $promised))]);
-            $ledger->says("Held for {$hours} h: ".Amount::plain($answer->made)." {$item->unit->code} {$item->name}, finished ".$finish->setTimezone($zone)->format('D j M H:i').($for === '' ? '.' : ", for {$for}."));
+            $id = DB::table('promises')->insertGetId([
+                'booking_id' => $ledger->booking->id,
+                'user_id' => $by->id,
+                'item_id' => $itemId,
+                'quantity' => (string) $answer->made,
+                'for' => $for,
+                'finish_at' => $finish,
+                'held_until' => now()->addHours($hours),
+                'jobs' => '[]',
+            ]);
+            DB::table('promises')
+                ->where('id', $id)
+                ->update(['jobs' => json_encode(self::jobs($id, $answer->jobs, $promised))]);
+            $ledger->says(
+                "Held for {$hours} h: "
+                    .Amount::plain($answer->made)
+                    ." {$item->unit->code} {$item->name}, finished "
+                    .$finish->setTimezone($zone)->format('D j M H:i')
+                    .($for === '' ? '.' : ", for {$for}."),
+            );
         });
     }
 
     /** @throws Refused */
     public function release(int $promise, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use ($promise): void {
+        return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use (
+            $promise,
+        ): void {
             Plan::lockLive();
-            $row = DB::table('promises AS p')->join('items AS i', 'i.id', 'p.item_id')->where('p.id', $promise)->whereNull('p.released_at')->where('p.held_until', '>', now())
+            $row = DB::table('promises AS p')
+                ->join('items AS i', 'i.id', 'p.item_id')
+                ->where('p.id', $promise)
+                ->whereNull('p.released_at')
+                ->where('p.held_until', '>', now())
                 ->first(['p.*', 'i.name']) ?? throw Refused::because('That is not held any more.');
-            DB::table('promises')->where('id', $promise)->update(['released_at' => now()]);
+            DB::table('promises')
+                ->where('id', $promise)
+                ->update(['released_at' => now()]);
             $ledger->says("No longer held: {$row->name}".($row->for === '' ? '.' : " for {$row->for}."));
         });
     }
 
     /**
-     * Numbered below zero. They stand a minute early, so that in the sequence they go before those who make room for them.
+     * Numbered below zero. They stand a minute early, so that in the sequence they go before those who make room for
+     * them.
      *
      * @param  list<Job>  $jobs
      * @return list<array<string, mixed>>
@@ -78,12 +127,28 @@ final class HoldPromise
         }
         $at = 0;
 
-        return array_map(fn (Job $job): array => ['id' => $number[$job->id], 'steps' => array_map(function (Step $step) use ($promise, $number, $promised, &$at): array {
-            $planned = $promised->schedule->steps[$step->id];
+        return array_map(
+            fn (Job $job): array => [
+                'id' => $number[$job->id],
+                'steps' => array_map(function (Step $step) use ($promise, $number, $promised, &$at): array {
+                    $planned = $promised->schedule->steps[$step->id];
 
-            return ['id' => -($promise * 1000 + ++$at), 'centre' => $step->workCentre, 'run' => $step->minutes, 'setup' => $step->setup, 'wait' => $step->wait,
-                'move' => $step->move, 'material' => $step->materialAt, 'after' => array_map(fn (int $other): int => $number[$other] ?? $other, $step->afterJobs),
-                'start' => $planned->start - 1, 'end' => $planned->end, 'machine' => $planned->machine];
-        }, $job->steps)], $jobs);
+                    return [
+                        'id' => -($promise * 1000 + ++$at),
+                        'centre' => $step->workCentre,
+                        'run' => $step->minutes,
+                        'setup' => $step->setup,
+                        'wait' => $step->wait,
+                        'move' => $step->move,
+                        'material' => $step->materialAt,
+                        'after' => array_map(fn (int $other): int => $number[$other] ?? $other, $step->afterJobs),
+                        'start' => $planned->start - 1,
+                        'end' => $planned->end,
+                        'machine' => $planned->machine,
+                    ];
+                }, $job->steps),
+            ],
+            $jobs,
+        );
     }
 }

@@ -15,8 +15,8 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
 /**
- * Brings the live plan up to date with the facts: every machine keeps its sequence, only times are worked out again. The plan is
- * computed, so it can be thrown away and made again.
+ * Brings the live plan up to date with the facts: every machine keeps its sequence, only times are worked out again.
+ * The plan is computed, so it can be thrown away and made again.
  */
 final class KeepUp
 {

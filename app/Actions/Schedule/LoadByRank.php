@@ -23,7 +23,10 @@ final class LoadByRank
     /** @throws Refused when the plan stands so already */
     public function handle(string $token, Person $by): Booking
     {
-        return $this->changes->make(BookingKind::LoadedByRank, Plan::LIVE, null, $token, $by, function (Ledger $ledger, StandingPlan $standing): \Closure {
+        return $this->changes->make(BookingKind::LoadedByRank, Plan::LIVE, null, $token, $by, function (
+            Ledger $ledger,
+            StandingPlan $standing,
+        ): \Closure {
             if (Booking::query()->find($standing->plan->booking_id)?->kind === BookingKind::LoadedByRank) {
                 throw Refused::because('The plan was loaded by rank already, and nothing was booked since.');
             }

@@ -28,10 +28,31 @@ final class MoveStep
      *
      * @throws Refused
      */
-    public function handle(int $planId, int $stepId, int $workCentre, int $machine, int $minute, bool $pin, ?int $seen, string $token, Person $by): Booking
-    {
-        return $this->changes->make($pin ? BookingKind::StepPinned : BookingKind::StepMoved, $planId, $seen, $token, $by,
-            function (Ledger $ledger, StandingPlan $standing) use ($planId, $stepId, $workCentre, $machine, $minute, $pin): \Closure {
+    public function handle(
+        int $planId,
+        int $stepId,
+        int $workCentre,
+        int $machine,
+        int $minute,
+        bool $pin,
+        ?int $seen,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->changes->make(
+            $pin ? BookingKind::StepPinned : BookingKind::StepMoved,
+            $planId,
+            $seen,
+            $token,
+            $by,
+            function (Ledger $ledger, StandingPlan $standing) use (
+                $planId,
+                $stepId,
+                $workCentre,
+                $machine,
+                $minute,
+                $pin,
+            ): \Closure {
                 $drop = Drop::of($standing->problem(), $stepId, $workCentre, $machine, $minute)
                     ?? throw Refused::because('That step is done, or its order is held: it has no place in the plan.');
                 if (($why = $drop->impossible()) !== null) {
@@ -45,20 +66,41 @@ final class MoveStep
                 $ledger->booking->order_id = $name->orderId;
                 $where = DB::table('work_centres')->where('id', $workCentre)->value('name')." {$machine}";
                 if ($pin) {
-                    DB::table('plan_pins')->insert(['plan_id' => $planId, 'order_step_id' => $stepId, 'work_centre_id' => $workCentre,
-                        'machine' => $machine, 'start_at' => gmdate('Y-m-d H:i:s', $minute * 60)]);
+                    DB::table('plan_pins')->insert([
+                        'plan_id' => $planId,
+                        'order_step_id' => $stepId,
+                        'work_centre_id' => $workCentre,
+                        'machine' => $machine,
+                        'start_at' => gmdate('Y-m-d H:i:s', $minute * 60),
+                    ]);
                 }
-                $ledger->says("{$name->label} ".($pin ? "pinned on {$where}, " : "moved to {$where}, put at ").self::clock($minute).'.');
+                $ledger->says(
+                    "{$name->label} "
+                        .($pin ? "pinned on {$where}, " : "moved to {$where}, put at ")
+                        .self::clock($minute)
+                        .'.',
+                );
                 $was = $standing->steps();
 
-                return static fn (Problem $problem): Schedule => KeptSequence::moved($problem, $was, $stepId, $workCentre, $machine, $minute);
-            });
+                return static fn (Problem $problem): Schedule => KeptSequence::moved(
+                    $problem,
+                    $was,
+                    $stepId,
+                    $workCentre,
+                    $machine,
+                    $minute,
+                );
+            },
+        );
     }
 
     /** Takes a pin out; the step stays in its sequence. @throws Refused */
     public function unpin(int $planId, int $stepId, ?int $seen, string $token, Person $by): Booking
     {
-        return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $token, $by, function (Ledger $ledger, StandingPlan $standing) use ($planId, $stepId): \Closure {
+        return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $token, $by, function (
+            Ledger $ledger,
+            StandingPlan $standing,
+        ) use ($planId, $stepId): \Closure {
             if (DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $stepId)->delete() === 0) {
                 throw Refused::because('That step is not pinned.');
             }
@@ -72,6 +114,8 @@ final class MoveStep
 
     private static function clock(int $minute): string
     {
-        return (new \DateTimeImmutable('@'.$minute * 60))->setTimezone(new \DateTimeZone(config()->string('pace.zone')))->format('D j M H:i');
+        return (new \DateTimeImmutable('@'.$minute * 60))
+            ->setTimezone(new \DateTimeZone(config()->string('pace.zone')))
+            ->format('D j M H:i');
     }
 }

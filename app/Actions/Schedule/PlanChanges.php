@@ -20,20 +20,30 @@ use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
-/** The one way a person changes a plan: locked, told apart from what others did meanwhile, kept with what stood before it so that it can be undone. */
+/**
+ * The one way a person changes a plan: locked, told apart from what others did meanwhile, kept with what stood before
+ * it so that it can be undone.
+ */
 final class PlanChanges
 {
     /** So many deeds back a plan can be brought. */
     private const KEPT = 60;
 
-    public function __construct(private readonly Bookings $bookings, private readonly PlanWriter $writer, private readonly KeepUp $keepUp)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly PlanWriter $writer,
+        private readonly KeepUp $keepUp,
+    ) {
     }
 
     /**
      * @param  int|null  $seen  the last deed on the plan that the person saw; null = any
-     * @param  \Closure(Ledger, StandingPlan, \ArrayObject<int, array<string, mixed>>): (\Closure(Problem): Schedule)  $work  checks, sets pins, says,
-     *                                                                                                                       lists the facts it changed; its answer loads the facts of now
+     * @param  \Closure(
+     *     Ledger,
+     *     StandingPlan,
+     *     \ArrayObject<int, array<string, mixed>>,
+     * ): (\Closure(Problem): Schedule)  $work  checks, sets pins, says, lists the facts it changed; its answer loads the
+     *     facts of now
      * @param  list<int>  $orders  whose facts it changes: locked before the plan
      *
      * @throws Refused
@@ -55,7 +65,8 @@ final class PlanChanges
             $orders
         ): void {
             $this->lock($ledger, $orders);
-            $plan = Plan::query()->lockForUpdate()->find($planId) ?? throw Refused::because('That plan is not there any more.');
+            $plan = Plan::query()->lockForUpdate()->find($planId)
+                ?? throw Refused::because('That plan is not there any more.');
             $standing = StandingPlan::of($planId);
             $this->assertSeen($plan, $seen, $by);
             $pins = $standing->pins();
@@ -66,10 +77,16 @@ final class PlanChanges
                 return; // once, when all is booked
             }
             $this->bring($plan, $standing, $load, $ledger->booking, count($facts) === 0 && $standing->pins() == $pins);
-            $plan->change_id = DB::table('plan_changes')->insertGetId(['plan_id' => $planId, 'booking_id' => $ledger->booking->id,
-                'user_id' => $by->id, 'before' => $before, 'facts' => json_encode($facts->getArrayCopy())]);
+            $plan->change_id = DB::table('plan_changes')->insertGetId([
+                'plan_id' => $planId,
+                'booking_id' => $ledger->booking->id,
+                'user_id' => $by->id,
+                'before' => $before,
+                'facts' => json_encode($facts->getArrayCopy()),
+            ]);
             $plan->save();
-            DB::table('plan_changes')->where('plan_id', $planId)->where('is_undone', true)->delete(); // a new deed ends what could be redone
+            // a new deed ends what could be redone
+            DB::table('plan_changes')->where('plan_id', $planId)->where('is_undone', true)->delete();
             $this->forgetOld($planId);
         });
     }
@@ -80,8 +97,13 @@ final class PlanChanges
      * @param  callable(Problem): Schedule  $load
      * @param  bool  $samePins  the deed changed neither pin nor fact: what the plan was computed from still holds
      */
-    public function bring(Plan $plan, StandingPlan $standing, callable $load, Booking $booking, bool $samePins = false): void
-    {
+    public function bring(
+        Plan $plan,
+        StandingPlan $standing,
+        callable $load,
+        Booking $booking,
+        bool $samePins = false,
+    ): void {
         $kept = $samePins ? $standing->kept() : null;
         $isFresh = $kept !== null && $kept->isFresh(PlanComparison::facts($booking->id), ShopState::minute(now()));
         if ($isFresh) {
@@ -95,7 +117,9 @@ final class PlanChanges
     }
 
     /**
-     * Locks orders whose facts a deed on a plan changes, and raises their versions with it. @param  list<int>  $orders
+     * Locks orders whose facts a deed on a plan changes, and raises their versions with it.
+     *
+     * @param  list<int>  $orders
      */
     public function lock(Ledger $ledger, array $orders): void
     {
@@ -129,11 +153,18 @@ final class PlanChanges
         if ($seen === null || $seen === (int) $plan->change_id) {
             return;
         }
-        $last = DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->join('people AS u', 'u.id', 'c.user_id')
-            ->where('c.plan_id', $plan->id)->where('c.id', '>', $seen)->where('c.user_id', '<>', $by->id)->orderByDesc('c.id')
+        $last = DB::table('plan_changes AS c')
+            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->join('people AS u', 'u.id', 'c.user_id')
+            ->where('c.plan_id', $plan->id)
+            ->where('c.id', '>', $seen)
+            ->where('c.user_id', '<>', $by->id)
+            ->orderByDesc('c.id')
             ->first(['b.says', 'u.name']);
         if ($last !== null) {
-            throw Refused::because("{$last->name} changed the plan meanwhile: {$last->says} Look at it as it is now, then do it again if you still want to.");
+            throw Refused::because(
+                "{$last->name} changed the plan meanwhile: {$last->says} Look at it as it is now, then do it again if you still want to.",
+            );
         }
     }
 

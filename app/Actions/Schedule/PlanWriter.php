@@ -24,11 +24,19 @@ final class PlanWriter
 
     /**
      * @param  Collection<int, \stdClass>|null  $there  the steps that stand there, if they were read before
-     * @param  bool  $sameFacts  since it was last written no fact changed: of components only the times of parts made here can differ
-     * @return array{late: array<int, int>, saved: list<int>} orders that became late, with minutes, and those in time again
+     * @param  bool  $sameFacts  since it was last written no fact changed: of components only the times of parts made
+     *     here can differ
+     * @return array{late: array<int, int>, saved: list<int>} orders that became late, with minutes, and those in time
+     *     again
      */
-    public function write(Plan $plan, ShopState $shop, Problem $problem, Schedule $schedule, ?Collection $there = null, bool $sameFacts = false): array
-    {
+    public function write(
+        Plan $plan,
+        ShopState $shop,
+        Problem $problem,
+        Schedule $schedule,
+        ?Collection $there = null,
+        bool $sameFacts = false,
+    ): array {
         $effect = $this->rows($plan->id, $shop, $problem, $schedule, $there === null ? null : clone $there, $sameFacts);
         $plan->stamp = Str::random(20);
         $plan->computed_at = CarbonImmutable::createFromTimestamp($problem->now * 60, 'UTC');
@@ -77,9 +85,13 @@ final class PlanWriter
             $finish = $schedule->finish[$order->id] ?? null;
             $due = $dues[$order->id] ?? null;
             $orders[] = [
-                'plan_id' => $plan, 'order_id' => $order->id,
-                'finish_at' => $finish === null ? null : self::time($finish), 'due_at' => $due === null ? null : self::time($due),
-                'late_minutes' => $finish === null || $due === null ? 0 : ($open?->minutesBetween($due, $finish) ?? $finish - $due),
+                'plan_id' => $plan,
+                'order_id' => $order->id,
+                'finish_at' => $finish === null ? null : self::time($finish),
+                'due_at' => $due === null ? null : self::time($due),
+                'late_minutes' => $finish === null || $due === null
+                    ? 0
+                    : $open?->minutesBetween($due, $finish) ?? $finish - $due,
                 'place_in_rank' => ++$place,
                 'readiness' => $readiness->state->value,
                 'can_start' => $readiness->canStart && ! $order->is_held && ! $shop->steps->isOutside($order->id),
@@ -94,9 +106,16 @@ final class PlanWriter
             if ($id < 0) {
                 continue; // held for a promise
             }
-            $steps[] = ['plan_id' => $plan, 'order_step_id' => $id, 'work_centre_id' => $step->workCentre, 'start_at' => self::time($step->start),
-                'run_at' => self::time($step->runStart ?? $step->start), 'end_at' => self::time($step->end), 'machine' => $step->machine,
-                'minutes' => $step->end - $step->start];
+            $steps[] = [
+                'plan_id' => $plan,
+                'order_step_id' => $id,
+                'work_centre_id' => $step->workCentre,
+                'start_at' => self::time($step->start),
+                'run_at' => self::time($step->runStart ?? $step->start),
+                'end_at' => self::time($step->end),
+                'machine' => $step->machine,
+                'minutes' => $step->end - $step->start,
+            ];
         }
         $components = [];
         foreach ($shop->parts->allocated as $id => $row) {
@@ -117,8 +136,19 @@ final class PlanWriter
         $effect = self::effect($was, $orders);
         $this->bring('plan_orders', 'order_id', $plan, $orders, $was);
         $this->bring('plan_steps', 'order_step_id', $plan, $steps, $there);
-        $this->bring('plan_components', 'component_id', $plan, $components, $sameFacts ? DB::table('plan_components')->where('plan_id', $plan)
-            ->whereIn('component_id', array_column($components, 'component_id'))->get()->keyBy('component_id') : null);
+        $this->bring(
+            'plan_components',
+            'component_id',
+            $plan,
+            $components,
+            $sameFacts
+                ? DB::table('plan_components')
+                    ->where('plan_id', $plan)
+                    ->whereIn('component_id', array_column($components, 'component_id'))
+                    ->get()
+                    ->keyBy('component_id')
+                : null,
+        );
         if ($plan === Plan::LIVE) {
             $this->promises($schedule);
         }
@@ -155,7 +185,12 @@ final class PlanWriter
                 foreach ($job['steps'] as $s => $step) {
                     $at = $schedule->steps[$step['id']] ?? null;
                     if ($at !== null) {
-                        $jobs[$j]['steps'][$s] = [...$step, 'start' => $at->start, 'end' => $at->end, 'machine' => $at->machine];
+                        $jobs[$j]['steps'][$s] = [
+                            ...$step,
+                            'start' => $at->start,
+                            'end' => $at->end,
+                            'machine' => $at->machine,
+                        ];
                     }
                 }
             }

@@ -17,8 +17,14 @@ final readonly class PromiseAnswer
      * @param  array<string, Arrival>  $buy  what must be ordered for it, and when it could be here
      * @param  list<Job>  $jobs  what would be made for it
      */
-    public function __construct(public BigDecimal $fromStock, public BigDecimal $made, public ?Promise $promise, private array $names, public array $buy, public array $jobs)
-    {
+    public function __construct(
+        public BigDecimal $fromStock,
+        public BigDecimal $made,
+        public ?Promise $promise,
+        private array $names,
+        public array $buy,
+        public array $jobs,
+    ) {
     }
 
     public function movingNobody(): ?Promised

@@ -13,7 +13,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
-/** A machine is down or a person away, until a time or until nobody knows when; and back again. The plan keeps up with it at once. */
+/**
+ * A machine is down or a person away, until a time or until nobody knows when; and back again. The plan keeps up with
+ * it at once.
+ */
 final class SayAbsent
 {
     public function __construct(private readonly Bookings $bookings)
@@ -26,54 +29,127 @@ final class SayAbsent
      *
      * @throws Refused
      */
-    public function machine(int $workCentre, int $machine, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Downtime, $token, $by, function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $reason): void {
-            Plan::lockLive();
-            $centre = WorkCentre::query()->findOrFail($workCentre);
-            self::assertSpan($from, $until);
-            if ($machine < 0 || $machine > $centre->machines) {
-                throw Refused::because("{$centre->name} has {$centre->machines} machines.", 'machine');
-            }
-            foreach ($machine === 0 ? range(1, $centre->machines) : [$machine] as $one) {
-                if ($until === null && DB::table('downtimes')->where('work_centre_id', $workCentre)->where('machine', $one)->whereNull('until_at')->whereNull('ended_at')->exists()) {
-                    throw Refused::because("{$centre->name} {$one} is down already, until nobody knows when. Say that it is back first.", 'machine');
+    public function machine(
+        int $workCentre,
+        int $machine,
+        CarbonImmutable $from,
+        ?CarbonImmutable $until,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Downtime,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $reason): void {
+                Plan::lockLive();
+                $centre = WorkCentre::query()->findOrFail($workCentre);
+                self::assertSpan($from, $until);
+                if ($machine < 0 || $machine > $centre->machines) {
+                    throw Refused::because("{$centre->name} has {$centre->machines} machines.", 'machine');
                 }
-                DB::table('downtimes')->insert(['work_centre_id' => $workCentre, 'machine' => $one, ...self::span($from, $until), 'reason' => $reason, 'booking_id' => $ledger->booking->id]);
-            }
-            $ledger->says($centre->name.($machine === 0 || $centre->machines === 1 ? '' : " {$machine}").' is down '.self::words($from, $until).($reason === '' ? '.' : ": {$reason}."));
-        }, $reason);
+                foreach ($machine === 0 ? range(1, $centre->machines) : [$machine] as $one) {
+                    if (
+                        $until === null
+                        && DB::table('downtimes')
+                            ->where('work_centre_id', $workCentre)
+                            ->where('machine', $one)
+                            ->whereNull('until_at')
+                            ->whereNull('ended_at')
+                            ->exists()
+                    ) {
+                        throw Refused::because(
+                            "{$centre->name} {$one} is down already, until nobody knows when. Say that it is back first.",
+                            'machine',
+                        );
+                    }
+                    DB::table('downtimes')->insert([
+                        'work_centre_id' => $workCentre,
+                        'machine' => $one,
+                        ...self::span($from, $until),
+                        'reason' => $reason,
+                        'booking_id' => $ledger->booking->id,
+                    ]);
+                }
+                $ledger->says(
+                    $centre->name
+                        .($machine === 0 || $centre->machines === 1 ? '' : " {$machine}")
+                        .' is down '
+                        .self::words($from, $until)
+                        .($reason === '' ? '.' : ": {$reason}."),
+                );
+            },
+            $reason,
+        );
     }
 
     /** @throws Refused */
-    public function person(int $person, CarbonImmutable $from, ?CarbonImmutable $until, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($person, $from, $until, $reason): void {
-            Plan::lockLive();
-            $working = DB::table('people')->whereNotNull('work_centre_id')->where('is_there', true);
-            $row = $working->where('id', $person)->first()
-                ?? throw Refused::because('Choose a person.', 'person');
-            self::assertSpan($from, $until);
-            if ($until === null && DB::table('absences')->where('person_id', $person)->whereNull('until_at')->whereNull('ended_at')->exists()) {
-                throw Refused::because("{$row->name} is away already, until nobody knows when. Say that {$row->name} is back first.", 'person');
-            }
-            DB::table('absences')->insert(['person_id' => $person, ...self::span($from, $until), 'reason' => $reason, 'booking_id' => $ledger->booking->id]);
-            $ledger->says("{$row->name} is away ".self::words($from, $until).($reason === '' ? '.' : ": {$reason}."));
-        }, $reason);
+    public function person(
+        int $person,
+        CarbonImmutable $from,
+        ?CarbonImmutable $until,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Absence,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($person, $from, $until, $reason): void {
+                Plan::lockLive();
+                $working = DB::table('people')->whereNotNull('work_centre_id')->where('is_there', true);
+                $row = $working->where('id', $person)->first() ?? throw Refused::because('Choose a person.', 'person');
+                self::assertSpan($from, $until);
+                if (
+                    $until === null
+                    && DB::table('absences')
+                        ->where('person_id', $person)
+                        ->whereNull('until_at')
+                        ->whereNull('ended_at')
+                        ->exists()
+                ) {
+                    throw Refused::because(
+                        "{$row->name} is away already, until nobody knows when. Say that {$row->name} is back first.",
+                        'person',
+                    );
+                }
+                DB::table('absences')->insert([
+                    'person_id' => $person,
+                    ...self::span($from, $until),
+                    'reason' => $reason,
+                    'booking_id' => $ledger->booking->id,
+                ]);
+                $ledger->says(
+                    "{$row->name} is away ".self::words($from, $until).($reason === '' ? '.' : ": {$reason}."),
+                );
+            },
+            $reason,
+        );
     }
 
     /** @param  'downtimes'|'absences'  $what  @throws Refused when it is over already */
     public function back(string $what, int $id, string $token, Person $by): Booking
     {
-        return $this->bookings->once($what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence, $token, $by, function (Ledger $ledger) use ($what, $id): void {
-            Plan::lockLive();
-            $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first()
-                ?? throw Refused::because('That is over already.');
-            DB::table($what)->where('id', $id)->update(['ended_at' => now()]);
-            $name = $what === 'absences' ? DB::table('people')->where('id', $row->person_id)->value('name')
-                : DB::table('work_centres')->where('id', $row->work_centre_id)->value('name')." {$row->machine}";
-            $ledger->says("{$name} is back.");
-        });
+        return $this->bookings->once(
+            $what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($what, $id): void {
+                Plan::lockLive();
+                $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first()
+                    ?? throw Refused::because('That is over already.');
+                DB::table($what)
+                    ->where('id', $id)
+                    ->update(['ended_at' => now()]);
+                $name = $what === 'absences'
+                        ? DB::table('people')->where('id', $row->person_id)->value('name')
+                        : DB::table('work_centres')->where('id', $row->work_centre_id)->value('name')
+                            ." {$row->machine}";
+                $ledger->says("{$name} is back.");
+            },
+        );
     }
 
     private static function assertSpan(CarbonImmutable $from, ?CarbonImmutable $until): void
@@ -97,6 +173,8 @@ final class SayAbsent
         $zone = config()->string('pace.zone');
         $begin = $from->isFuture() ? 'from '.$from->setTimezone($zone)->format('D j M H:i').' ' : '';
 
-        return $begin.'until '.($until === null ? 'nobody knows when' : $until->setTimezone($zone)->format('D j M H:i'));
+        return $begin
+            .'until '
+            .($until === null ? 'nobody knows when' : $until->setTimezone($zone)->format('D j M H:i'));
     }
 }

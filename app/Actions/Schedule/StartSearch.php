@@ -30,16 +30,30 @@ final class StartSearch
      */
     public function handle(int $seconds, int $movedWeight, int $seed, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($seconds, $movedWeight, $seed, $by): void {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use (
+            $seconds,
+            $movedWeight,
+            $seed,
+            $by,
+        ): void {
             Plan::lockLive();
-            $running = DB::table('searches')->whereIn('state', ['waiting', 'running'])->where('updated_at', '>', now()->subSeconds(self::SILENT_SECONDS))
+            $running = DB::table('searches')
+                ->whereIn('state', ['waiting', 'running'])
+                ->where('updated_at', '>', now()->subSeconds(self::SILENT_SECONDS))
                 ->first();
             if ($running !== null) {
                 throw Refused::because('A search runs already. Stop it, or wait for it, first.');
             }
             WhatIf::assertRoom(); // for what it finds
-            $id = DB::table('searches')->insertGetId(['user_id' => $by->id, 'seconds' => $seconds, 'seed' => $seed, 'moved_weight' => $movedWeight,
-                'facts_id' => PlanComparison::facts(), 'created_at' => now(), 'updated_at' => now()]);
+            $id = DB::table('searches')->insertGetId([
+                'user_id' => $by->id,
+                'seconds' => $seconds,
+                'seed' => $seed,
+                'moved_weight' => $movedWeight,
+                'facts_id' => PlanComparison::facts(),
+                'created_at' => now(),
+                'updated_at' => now(),
+            ]);
             $ledger->says("Search started: {$seconds} s, seed {$seed}.");
             DB::afterCommit(fn () => RunSearch::dispatch($id));
         });

@@ -12,17 +12,25 @@ use App\Queries\Board\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
-/** Takes back the last deed on a plan, or does it again. Plans only: what was booked in the shop stays, and its times are worked out anew. */
+/**
+ * Takes back the last deed on a plan, or does it again. Plans only: what was booked in the shop stays, and its times
+ * are worked out anew.
+ */
 final class UndoPlan
 {
-    public function __construct(private readonly Bookings $bookings, private readonly PlanChanges $changes, private readonly Facts $facts)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly PlanChanges $changes,
+        private readonly Facts $facts,
+    ) {
     }
 
     /** @throws Refused when there is nothing to take back */
     public function undo(int $planId, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
+        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use (
+            $planId,
+        ): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, false)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
             $change = $this->last($planId, false) ?? throw Refused::because('Nothing on this plan is left to undo.');
@@ -40,7 +48,9 @@ final class UndoPlan
     /** @throws Refused when nothing was undone */
     public function redo(int $planId, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use ($planId): void {
+        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use (
+            $planId,
+        ): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, true)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
             $change = $this->last($planId, true) ?? throw Refused::because('Nothing is left to do again.');
@@ -56,7 +66,14 @@ final class UndoPlan
     private function arrange(Plan $plan, StandingPlan $standing, string $packed, Ledger $ledger): void
     {
         [$steps, $pins] = Arrangement::unpack($packed);
-        $this->changes->setPins($plan->id, array_filter($pins, fn (int $step): bool => DB::table('order_steps')->where('id', $step)->exists(), ARRAY_FILTER_USE_KEY));
+        $this->changes->setPins(
+            $plan->id,
+            array_filter(
+                $pins,
+                fn (int $step): bool => DB::table('order_steps')->where('id', $step)->exists(),
+                ARRAY_FILTER_USE_KEY,
+            ),
+        );
         // what came into the plan since keeps the place it has
         $this->changes->bring($plan, $standing, PlanChanges::keeping($steps + $standing->steps()), $ledger->booking);
     }
@@ -64,7 +81,11 @@ final class UndoPlan
     /** The last deed not undone; or the first of those undone. */
     private function last(int $plan, bool $undone): ?\stdClass
     {
-        return DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->where('c.plan_id', $plan)->where('c.is_undone', $undone)
-            ->orderBy('c.id', $undone ? 'asc' : 'desc')->first(['c.*', 'b.says']);
+        return DB::table('plan_changes AS c')
+            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->where('c.plan_id', $plan)
+            ->where('c.is_undone', $undone)
+            ->orderBy('c.id', $undone ? 'asc' : 'desc')
+            ->first(['c.*', 'b.says']);
     }
 }

@@ -18,7 +18,10 @@ use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
-/** Plans beside the live one: made as a copy, by a lever or by a search; worked out again; thrown away. Nothing in the shop follows them. */
+/**
+ * Plans beside the live one: made as a copy, by a lever or by a search; worked out again; thrown away. Nothing in the
+ * shop follows them.
+ */
 final class WhatIf
 {
     /** Each is written whole, and people compare a handful. */
@@ -39,8 +42,18 @@ final class WhatIf
     /** @throws Refused */
     public function copy(string $name, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($name, $by): void {
-            $plan = $this->add($name === '' ? 'Copy of the live plan' : $name, 'A copy of the live plan.', [], $by, StandingPlan::of()->steps(), null);
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use (
+            $name,
+            $by,
+        ): void {
+            $plan = $this->add(
+                $name === '' ? 'Copy of the live plan' : $name,
+                'A copy of the live plan.',
+                [],
+                $by,
+                StandingPlan::of()->steps(),
+                null,
+            );
             $ledger->says("What-if made: {$plan->name}.");
         });
     }
@@ -54,10 +67,21 @@ final class WhatIf
      */
     public function tryLever(int $order, array $lever, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($order, $lever, $by): void {
+        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use (
+            $order,
+            $lever,
+            $by,
+        ): void {
             $standing = StandingPlan::of();
             $effect = LeverOffers::effect($standing, $standing->problem(), $lever, $order);
-            $plan = $this->add(mb_strimwidth($lever['says'], 0, 58, '…'), "{$lever['says']}.", [$lever], $by, $effect->schedule->steps, null);
+            $plan = $this->add(
+                mb_strimwidth($lever['says'], 0, 58, '…'),
+                "{$lever['says']}.",
+                [$lever],
+                $by,
+                $effect->schedule->steps,
+                null,
+            );
             $ledger->booking->order_id = $order;
             $ledger->says("What-if made: {$plan->name}.");
         });
@@ -106,10 +130,22 @@ final class WhatIf
     private function add(string $name, string $says, array $levers, Person $by, array $steps, ?int $facts): Plan
     {
         self::assertRoom();
-        $plan = Plan::query()->create(['name' => mb_strimwidth($name, 0, 60, '…'), 'says' => mb_strimwidth($says, 0, 300, '…'), 'is_live' => false,
-            'levers' => $levers, 'user_id' => $by->id, 'made_at' => now()])->refresh();
-        DB::table('plan_pins')->insertUsing(['plan_id', 'order_step_id', 'work_centre_id', 'machine', 'start_at'],
-            DB::table('plan_pins')->where('plan_id', Plan::LIVE)->selectRaw('?, order_step_id, work_centre_id, machine, start_at', [$plan->id]));
+        $plan = Plan::query()
+            ->create([
+                'name' => mb_strimwidth($name, 0, 60, '…'),
+                'says' => mb_strimwidth($says, 0, 300, '…'),
+                'is_live' => false,
+                'levers' => $levers,
+                'user_id' => $by->id,
+                'made_at' => now(),
+            ])
+            ->refresh();
+        DB::table('plan_pins')->insertUsing(
+            ['plan_id', 'order_step_id', 'work_centre_id', 'machine', 'start_at'],
+            DB::table('plan_pins')
+                ->where('plan_id', Plan::LIVE)
+                ->selectRaw('?, order_step_id, work_centre_id, machine, start_at', [$plan->id]),
+        );
         $this->write($plan, $steps, $facts ?? PlanComparison::facts());
 
         return $plan;
@@ -130,6 +166,7 @@ final class WhatIf
 
     private function locked(int $id): Plan
     {
-        return Plan::query()->where('is_live', false)->lockForUpdate()->find($id) ?? throw Refused::because('That what-if is not there any more.');
+        return Plan::query()->where('is_live', false)->lockForUpdate()->find($id)
+            ?? throw Refused::because('That what-if is not there any more.');
     }
 }

@@ -67,19 +67,25 @@ final class ChangeBack
     /** @param  \Closure(Consignment, string): string  $work */
     private function change(int $id, string $reason, string $token, Person $by, \Closure $work): Booking
     {
-        return $this->bookings->once(BookingKind::BackChanged, $token, $by, function (Ledger $ledger) use ($id, $work): void {
-            $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
-            $order = Heads::orders([$step->order_id])[$step->order_id]
-                ?? throw Heads::gone(Order::class, $step->order_id);
-            if (! Away::handfuls()->where('h.id', $id)->exists()) {
-                throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
-            }
-            $handful = Consignment::query()->findOrFail($id);
-            $said = $work($handful, "{$order->number} {$step->label()}:");
-            $handful->save();
-            $ledger->about($order);
-            $ledger->says($said);
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::BackChanged,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($id, $work): void {
+                $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
+                $order = Heads::orders([$step->order_id])[$step->order_id]
+                    ?? throw Heads::gone(Order::class, $step->order_id);
+                if (! Away::handfuls()->where('h.id', $id)->exists()) {
+                    throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
+                }
+                $handful = Consignment::query()->findOrFail($id);
+                $said = $work($handful, "{$order->number} {$step->label()}:");
+                $handful->save();
+                $ledger->about($order);
+                $ledger->says($said);
+            },
+            $reason,
+        );
     }
 
     private function day(CarbonImmutable $at): string

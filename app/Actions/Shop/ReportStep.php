@@ -29,59 +29,74 @@ final class ReportStep
     }
 
     /**
-     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report  minutes null = since the start or the last count, none when it was not started
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report  minutes null
+     *     = since the start or the last count, none when it was not started
      *
      * @throws Refused
      */
     public function handle(int $stepId, array $report, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Report, $token, $by, function (Ledger $ledger) use ($stepId, $report): void {
-            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()
-                ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
-            $step = OrderStep::query()->findOrFail($stepId);
-            if (! $order->state->isInTheShop() || $order->is_held) {
-                throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
-                    ->value).'. Nothing can be counted on it.');
-            }
-            $good = $order->item->quantity($report['good'])->amount;
-            $scrap = $order->item->quantity($report['scrap'])->amount;
-            $passOn = $order->item->quantity($report['pass_on'])->amount;
-            if ($good->plus($scrap)->plus($passOn)->isZero()) {
-                throw Refused::because('Nothing was counted. Type how many are good, scrap or passed on.', 'good');
-            }
-            if ($scrap->isPositive() && trim($report['reason']) === '') {
-                throw Refused::because('Say why the pieces are scrap.', 'reason');
-            }
-            $next = OrderStep::query()
-                ->where('order_id', $order->id)
-                ->where('number', '>', $step->number)
-                ->orderBy('number')
-                ->first();
-            if ($next === null && $passOn->isPositive()) {
-                throw Refused::because('This is the last step: its good pieces are received into stock, not passed on.', 'pass_on');
-            }
-            $backflush = Backflush::of($ledger, $order, $step);
-            $clock = new StepClock($step);
-            $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
-            $labour = $machine * $step->crew;
-            $label = $step->label();
-            $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
-            $ledger->pieces($step, $now, $labour, $machine, $clock->stands());
-            if ($next !== null && $passOn->isPositive()) {
-                $ledger->pieces($next, $next->pieces()->takeIn($passOn));
-                if ($next->isOutside()) {
-                    $this->send($ledger, $next, $passOn);
+        return $this->bookings->once(
+            BookingKind::Report,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($stepId, $report): void {
+                $order = Order::query()
+                    ->with('item.unit', 'item.units.unit')
+                    ->lockForUpdate()
+                    ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
+                $step = OrderStep::query()->findOrFail($stepId);
+                if (! $order->state->isInTheShop() || $order->is_held) {
+                    throw Refused::because(
+                        "Order {$order->number} is "
+                            .($order->is_held ? 'held' : $order->state->value)
+                            .'. Nothing can be counted on it.',
+                    );
                 }
-            }
-            $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
-            $backflush->book();
-            if ($scrap->isPositive()) {
-                Questions::short($ledger, $order, $step->number, $scrap);
-            }
-            $clock->counted();
-            $ledger->about($order);
-            $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
-        }, $report['reason']);
+                $good = $order->item->quantity($report['good'])->amount;
+                $scrap = $order->item->quantity($report['scrap'])->amount;
+                $passOn = $order->item->quantity($report['pass_on'])->amount;
+                if ($good->plus($scrap)->plus($passOn)->isZero()) {
+                    throw Refused::because('Nothing was counted. Type how many are good, scrap or passed on.', 'good');
+                }
+                if ($scrap->isPositive() && trim($report['reason']) === '') {
+                    throw Refused::because('Say why the pieces are scrap.', 'reason');
+                }
+                $next = OrderStep::query()
+                    ->where('order_id', $order->id)
+                    ->where('number', '>', $step->number)
+                    ->orderBy('number')
+                    ->first();
+                if ($next === null && $passOn->isPositive()) {
+                    throw Refused::because(
+                        'This is the last step: its good pieces are received into stock, not passed on.',
+                        'pass_on',
+                    );
+                }
+                $backflush = Backflush::of($ledger, $order, $step);
+                $clock = new StepClock($step);
+                $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
+                $labour = $machine * $step->crew;
+                $label = $step->label();
+                $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
+                $ledger->pieces($step, $now, $labour, $machine, $clock->stands());
+                if ($next !== null && $passOn->isPositive()) {
+                    $ledger->pieces($next, $next->pieces()->takeIn($passOn));
+                    if ($next->isOutside()) {
+                        $this->send($ledger, $next, $passOn);
+                    }
+                }
+                $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
+                $backflush->book();
+                if ($scrap->isPositive()) {
+                    Questions::short($ledger, $order, $step->number, $scrap);
+                }
+                $clock->counted();
+                $ledger->about($order);
+                $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
+            },
+            $report['reason'],
+        );
     }
 
     /** Out of the house from now on: each handful has a day of its own to be back. */
@@ -99,8 +114,14 @@ final class ReportStep
         $step->save();
     }
 
-    private function cost(Ledger $ledger, Order $order, OrderStep $step, int $labour, int $machine, BigDecimal $pieces): void
-    {
+    private function cost(
+        Ledger $ledger,
+        Order $order,
+        OrderStep $step,
+        int $labour,
+        int $machine,
+        BigDecimal $pieces,
+    ): void {
         if ($step->isOutside()) {
             $ledger->cost($order, 'outside', Cents::of($pieces, $step->price), $step); // the work done, not the parts
 
@@ -121,8 +142,12 @@ final class ReportStep
             $next !== null && $passOn->isPositive() ? Amount::plain($passOn)." passed on to step {$next->number}" : '',
         ]);
 
-        return "{$order->number} {$step->label()}: ".implode(', ', $parts).'.'
-            .($scrap->isPositive() ? " Order {$order->number} will finish ".Amount::plain($this->scrapped($order)).' short.' : '');
+        return "{$order->number} {$step->label()}: "
+            .implode(', ', $parts)
+            .'.'
+            .($scrap->isPositive()
+                ? " Order {$order->number} will finish ".Amount::plain($this->scrapped($order)).' short.'
+                : '');
     }
 
     private function scrapped(Order $order): BigDecimal

@@ -22,8 +22,13 @@ final class StartStep
     /** @throws Refused */
     public function handle(int $stepId, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Start, $token, $by, function (Ledger $ledger) use ($stepId, $by): void {
-            $order = Order::query()->lockForUpdate()->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
+        return $this->bookings->once(BookingKind::Start, $token, $by, function (Ledger $ledger) use (
+            $stepId,
+            $by,
+        ): void {
+            $order = Order::query()
+                ->lockForUpdate()
+                ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
             $step = OrderStep::query()->findOrFail($stepId);
             if (! $order->state->isInTheShop() || $order->is_held) {
                 throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state

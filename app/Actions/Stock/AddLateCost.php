@@ -31,31 +31,58 @@ final class AddLateCost
      */
     public function handle(int $bookingId, int $cents, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::LateCost, $token, $by, function (Ledger $ledger) use ($bookingId, $cents): void {
-            $receipt = Booking::query()->lockForUpdate()->findOrFail($bookingId);
-            $moves = Move::query()->where('booking_id', $receipt->id)->where('quantity', '>', 0)->where('owner_id', 0)->orderBy('id')->get();
-            if ($receipt->kind !== BookingKind::GoodsIn || $moves->isEmpty() || Booking::query()->where('reverses_id', $receipt->id)->exists()) {
-                throw Refused::because('A late cost belongs to goods that came in and were not sent back.');
-            }
-            if ($cents === 0) {
-                throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
-            }
-            $items = Item::query()->with('unit')->whereKey($moves->pluck('item_id')->unique())->get()->keyBy('id');
-            $ids = array_values($items->keys()->all());
-            $ledger->stock->lock($ids);
-            $own = array_filter($ids, fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own);
-            $ledger->stock->readFree(array_values($own), lots: array_values($moves->pluck('lot_id')->unique()->all()));
-            $ledger->stock->readFree(array_values(array_diff($ids, $own)));
-            $toStock = 0;
-            foreach (Cents::split($cents, $moves->map(fn (Move $move): int => max(0, $move->value))->all()) as $i => $share) {
-                $toStock += $this->spread($ledger, $items[$moves[$i]->item_id], $moves[$i], $share);
-            }
-            [$all, $stock, $variance] = array_map(
-                fn (int $part): string => number_format($part / 100, 2),
-                [$cents, $toStock, $cents - $toStock],
-            );
-            $ledger->says("{$all} € late cost of booking {$receipt->id}: {$stock} to stock, {$variance} variance.");
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::LateCost,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($bookingId, $cents): void {
+                $receipt = Booking::query()->lockForUpdate()->findOrFail($bookingId);
+                $moves = Move::query()
+                    ->where('booking_id', $receipt->id)
+                    ->where('quantity', '>', 0)
+                    ->where('owner_id', 0)
+                    ->orderBy('id')
+                    ->get();
+                if (
+                    $receipt->kind !== BookingKind::GoodsIn
+                    || $moves->isEmpty()
+                    || Booking::query()->where('reverses_id', $receipt->id)->exists()
+                ) {
+                    throw Refused::because('A late cost belongs to goods that came in and were not sent back.');
+                }
+                if ($cents === 0) {
+                    throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
+                }
+                $items = Item::query()
+                    ->with('unit')
+                    ->whereKey($moves->pluck('item_id')->unique())
+                    ->get()
+                    ->keyBy('id');
+                $ids = array_values($items->keys()->all());
+                $ledger->stock->lock($ids);
+                $own = array_filter(
+                    $ids,
+                    fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own,
+                );
+                $ledger->stock->readFree(
+                    array_values($own),
+                    lots: array_values($moves->pluck('lot_id')->unique()->all()),
+                );
+                $ledger->stock->readFree(array_values(array_diff($ids, $own)));
+                $toStock = 0;
+                $values = $moves->map(fn (Move $move): int => max(0, $move->value))->all();
+                foreach (Cents::split($cents, $values) as $i => $share) {
+                    $toStock += $this->spread($ledger, $items[$moves[$i]->item_id], $moves[$i], $share);
+                }
+                [$all, $stock, $variance] = array_map(fn (int $part): string => number_format($part / 100, 2), [
+                    $cents,
+                    $toStock,
+                    $cents - $toStock,
+                ]);
+                $ledger->says("{$all} € late cost of booking {$receipt->id}: {$stock} to stock, {$variance} variance.");
+            },
+            $reason,
+        );
     }
 
     private function spread(Ledger $ledger, Item $item, Move $move, int $share): int

@@ -12,8 +12,12 @@ final readonly class Arrival
      * @param  int  $owner  customer whose own material it is; 0 = ours
      * @param  string|null  $expiresOn  last good day of the lot
      */
-    public function __construct(public Condition $as = Condition::Free, public int $owner = 0, public ?string $bookedOn = null, public ?string $expiresOn = null,
-        public string $supplierLot = '')
-    {
+    public function __construct(
+        public Condition $as = Condition::Free,
+        public int $owner = 0,
+        public ?string $bookedOn = null,
+        public ?string $expiresOn = null,
+        public string $supplierLot = '',
+    ) {
     }
 }

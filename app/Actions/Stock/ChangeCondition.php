@@ -23,39 +23,69 @@ final class ChangeCondition
     }
 
     /** @throws Refused when less lies there, or it is promised or kept for an order */
-    public function handle(int $balanceId, string $quantity, Condition $to, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Condition, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $to): void {
-            $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
-            $item = $found->item;
-            $from = $found->key();
-            if ($from->condition === $to) {
-                throw Refused::because("It is {$to->label()} already.");
-            }
-            $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
-            $ledger->stock->lock([$item->id]);
-            $ledger->stock->read([$from, $key]);
-            $amount = $item->quantity($quantity)->amount;
-            $ledger->move($item, $amount, null, $from, $key);
-            if ($ledger->stock->isOverpromised($item->id)) {
-                throw StockRefused::promised($item->label(), $amount, $ledger->stock->quantity($item->id)->plus($amount), $ledger->stock->promised($item->id));
-            }
-            Reservations::assertKept($ledger, $item);
-            $lot = $from->lot === 0 ? '' : ' '.Lot::query()->findOrFail($from->lot)->code;
-            $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()}{$lot} at {$found->place->name} now {$to->label()}.");
-        }, $reason);
+    public function handle(
+        int $balanceId,
+        string $quantity,
+        Condition $to,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Condition,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($balanceId, $quantity, $to): void {
+                $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
+                $item = $found->item;
+                $from = $found->key();
+                if ($from->condition === $to) {
+                    throw Refused::because("It is {$to->label()} already.");
+                }
+                $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
+                $ledger->stock->lock([$item->id]);
+                $ledger->stock->read([$from, $key]);
+                $amount = $item->quantity($quantity)->amount;
+                $ledger->move($item, $amount, null, $from, $key);
+                if ($ledger->stock->isOverpromised($item->id)) {
+                    throw StockRefused::promised(
+                        $item->label(),
+                        $amount,
+                        $ledger->stock->quantity($item->id)->plus($amount),
+                        $ledger->stock->promised($item->id),
+                    );
+                }
+                Reservations::assertKept($ledger, $item);
+                $lot = $from->lot === 0 ? '' : ' '.Lot::query()->findOrFail($from->lot)->code;
+                $ledger->says(
+                    Amount::plain($amount)
+                        ." {$item->unit->code} {$item->label()}{$lot} at {$found->place->name} now {$to->label()}.",
+                );
+            },
+            $reason,
+        );
     }
 
     /** @param  string|null  $expiresOn  date; null = it does not expire */
     public function expiry(int $lotId, ?string $expiresOn, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::LotDated, $token, $by, function (Ledger $ledger) use ($lotId, $expiresOn): void {
-            $ledger->stock->lock([Lot::query()->findOrFail($lotId)->item_id]);
-            $lot = Lot::query()->with('item')->findOrFail($lotId);
-            $before = $lot->expires_on ?? 'no date';
-            $lot->expires_on = $expiresOn;
-            $lot->save();
-            $ledger->says("Lot {$lot->code} of {$lot->item->label()}: good until ".($expiresOn ?? 'further notice').", before {$before}.");
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::LotDated,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($lotId, $expiresOn): void {
+                $ledger->stock->lock([Lot::query()->findOrFail($lotId)->item_id]);
+                $lot = Lot::query()->with('item')->findOrFail($lotId);
+                $before = $lot->expires_on ?? 'no date';
+                $lot->expires_on = $expiresOn;
+                $lot->save();
+                $ledger->says(
+                    "Lot {$lot->code} of {$lot->item->label()}: good until "
+                        .($expiresOn ?? 'further notice')
+                        .", before {$before}.",
+                );
+            },
+            $reason,
+        );
     }
 }

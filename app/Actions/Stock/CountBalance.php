@@ -22,29 +22,51 @@ final class CountBalance
     /** @throws Refused when the count is what is booked, or below what is promised */
     public function handle(int $balanceId, string $counted, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Count, $token, $by, function (Ledger $ledger) use ($balanceId, $counted): void {
-            $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
-            $item = $found->item;
-            $ledger->stock->lock([$item->id]);
-            $ledger->stock->read([$found->key()]);
-            $booked = $ledger->stock->at($found->key());
-            $there = $ledger->stock->values->of($found->key());
-            $now = $item->quantity($counted)->amount;
-            $difference = $now->minus($booked);
-            if ($difference->isZero()) {
-                throw Refused::because('The count agrees with what is booked; there is nothing to book.', 'quantity');
-            }
-            if ($difference->isNegative()) {
-                $ledger->move($item, $difference->negated(), null, $found->key(), 'outside');
-                if ($ledger->stock->isOverpromised($item->id)) {
-                    throw Refused::because("More of {$item->label()} is promised to customer lines than would be left. Untie a line first.", 'quantity');
+        return $this->bookings->once(
+            BookingKind::Count,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($balanceId, $counted): void {
+                $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
+                $item = $found->item;
+                $ledger->stock->lock([$item->id]);
+                $ledger->stock->read([$found->key()]);
+                $booked = $ledger->stock->at($found->key());
+                $there = $ledger->stock->values->of($found->key());
+                $now = $item->quantity($counted)->amount;
+                $difference = $now->minus($booked);
+                if ($difference->isZero()) {
+                    throw Refused::because(
+                        'The count agrees with what is booked; there is nothing to book.',
+                        'quantity',
+                    );
                 }
-                Reservations::assertKept($ledger, $item);
-            } else {
-                $value = $found->owner_id !== 0 ? 0 : ($there->quantity->isZero() ? Cents::of($difference, $item->cost) : $there->valueOf($difference));
-                $ledger->move($item, $difference, $value, 'outside', $found->key());
-            }
-            $ledger->says("Counted {$item->label()} at {$found->place->name}: ".Amount::plain($now).' instead of '.Amount::plain($booked).'.');
-        }, $reason);
+                if ($difference->isNegative()) {
+                    $ledger->move($item, $difference->negated(), null, $found->key(), 'outside');
+                    if ($ledger->stock->isOverpromised($item->id)) {
+                        throw Refused::because(
+                            "More of {$item->label()} is promised to customer lines than would be left. Untie a line first.",
+                            'quantity',
+                        );
+                    }
+                    Reservations::assertKept($ledger, $item);
+                } else {
+                    $value = $found->owner_id !== 0
+                            ? 0
+                            : ($there->quantity->isZero()
+                                ? Cents::of($difference, $item->cost)
+                                : $there->valueOf($difference));
+                    $ledger->move($item, $difference, $value, 'outside', $found->key());
+                }
+                $ledger->says(
+                    "Counted {$item->label()} at {$found->place->name}: "
+                        .Amount::plain($now)
+                        .' instead of '
+                        .Amount::plain($booked)
+                        .'.',
+                );
+            },
+            $reason,
+        );
     }
 }

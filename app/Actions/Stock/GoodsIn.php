@@ -31,25 +31,59 @@ final class GoodsIn
      *
      * @throws Refused
      */
-    public function handle(int $itemId, string $quantity, ?string $unit, string $price, int $placeId, string $codes, ?int $purchaseId,
-        string $token, Person $by, Arrival $how = new Arrival): Booking
-    {
-        return $this->bookings->once(BookingKind::GoodsIn, $token, $by,
-            function (Ledger $ledger) use ($itemId, $quantity, $unit, $price, $placeId, $codes, $purchaseId, $how): void {
+    public function handle(
+        int $itemId,
+        string $quantity,
+        ?string $unit,
+        string $price,
+        int $placeId,
+        string $codes,
+        ?int $purchaseId,
+        string $token,
+        Person $by,
+        Arrival $how = new Arrival(),
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::GoodsIn,
+            $token,
+            $by,
+            function (Ledger $ledger) use (
+                $itemId,
+                $quantity,
+                $unit,
+                $price,
+                $placeId,
+                $codes,
+                $purchaseId,
+                $how,
+            ): void {
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 $purchase = $purchaseId === null ? null : Heads::purchase($purchaseId);
                 if ($purchase !== null && $purchase->item_id !== $item->id) {
-                    throw Refused::because("Purchase {$purchase->number} is for another item. Choose the item it is for.", 'item');
+                    throw Refused::because(
+                        "Purchase {$purchase->number} is for another item. Choose the item it is for.",
+                        'item',
+                    );
                 }
                 $amount = $item->quantity($quantity, $unit)->amount;
                 $place = Place::thatHolds($placeId);
                 $ledger->stock->lock([$item->id]);
                 $lots = TrackedCodes::split($item, $amount, $codes);
-                $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot'], $how->as, $how->owner), $lots);
+                $keys = array_map(
+                    fn (array $lot): StockKey => new StockKey(
+                        $item->id,
+                        $place->id,
+                        $lot['lot'],
+                        $how->as,
+                        $how->owner,
+                    ),
+                    $lots,
+                );
                 $ledger->stock->read($keys);
                 TrackedCodes::assertSerialsAreNew($item, $lots);
                 TrackedCodes::dated($lots, $how->expiresOn, $how->supplierLot);
-                $total = $how->owner === 0 ? Cents::of($amount, $price) : 0; // a customer's own material has no value here
+                // a customer's own material has no value here
+                $total = $how->owner === 0 ? Cents::of($amount, $price) : 0;
                 $done = BigDecimal::zero();
                 $given = 0;
                 foreach ($lots as $i => $lot) {
@@ -66,8 +100,17 @@ final class GoodsIn
                     $purchase->is_open = $purchase->openQuantity()->isPositive();
                     $purchase->save();
                 }
-                $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()} in".($purchase === null ? ''
-                    : " on {$purchase->number}").", to {$place->name}".($how->as === Condition::Free ? '' : ", {$how->as->label()}").($how->owner === 0 ? '' : ", the customer's own").'.');
-            }, bookedOn: $how->bookedOn);
+                $ledger->says(
+                    Amount::plain($amount)
+                        ." {$item->unit->code} {$item->label()} in"
+                        .($purchase === null ? '' : " on {$purchase->number}")
+                        .", to {$place->name}"
+                        .($how->as === Condition::Free ? '' : ", {$how->as->label()}")
+                        .($how->owner === 0 ? '' : ", the customer's own")
+                        .'.',
+                );
+            },
+            bookedOn: $how->bookedOn,
+        );
     }
 }

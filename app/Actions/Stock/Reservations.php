@@ -18,7 +18,11 @@ final class Reservations
      */
     public static function assertKept(Ledger $ledger, Item $item): void
     {
-        $rows = DB::table('reservations AS r')->join('orders AS o', 'o.id', 'r.order_id')->where('r.item_id', $item->id)->where('r.quantity', '>', 0)->get(['r.lot_id', 'r.quantity', 'o.number']);
+        $rows = DB::table('reservations AS r')
+            ->join('orders AS o', 'o.id', 'r.order_id')
+            ->where('r.item_id', $item->id)
+            ->where('r.quantity', '>', 0)
+            ->get(['r.lot_id', 'r.quantity', 'o.number']);
         if ($rows->isEmpty()) {
             return;
         }
@@ -47,7 +51,13 @@ final class Reservations
         if ($row === null || BigDecimal::of($row->quantity)->plus($quantity)->isNegative()) {
             throw new \LogicException('A reservation would fall below zero.');
         }
-        DB::table('reservations')->where('id', $row->id)->update(['quantity' => DB::raw("quantity + {$quantity}")]);
-        DB::table('reservation_entries')->insert(['booking_id' => $ledger->booking->id, 'reservation_id' => $row->id, 'quantity' => (string) $quantity]);
+        DB::table('reservations')
+            ->where('id', $row->id)
+            ->update(['quantity' => DB::raw("quantity + {$quantity}")]);
+        DB::table('reservation_entries')->insert([
+            'booking_id' => $ledger->booking->id,
+            'reservation_id' => $row->id,
+            'quantity' => (string) $quantity,
+        ]);
     }
 }

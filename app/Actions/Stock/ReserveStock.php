@@ -27,7 +27,11 @@ final class ReserveStock
     public function effect(int $orderId, int $itemId, string $quantity): Effect
     {
         return $this->ask->of(function () use ($orderId, $itemId, $quantity): void {
-            DB::table('reservations')->upsert([['order_id' => $orderId, 'item_id' => $itemId, 'lot_id' => 0, 'quantity' => $quantity]], ['order_id', 'item_id', 'lot_id'], ['quantity' => DB::raw('quantity + VALUES(quantity)')]);
+            DB::table('reservations')->upsert(
+                [['order_id' => $orderId, 'item_id' => $itemId, 'lot_id' => 0, 'quantity' => $quantity]],
+                ['order_id', 'item_id', 'lot_id'],
+                ['quantity' => DB::raw('quantity + VALUES(quantity)')],
+            );
         });
     }
 
@@ -36,50 +40,96 @@ final class ReserveStock
      *
      * @throws Refused when it is not there, promised, or kept for another
      */
-    public function handle(int $orderId, int $itemId, string $lot, string $quantity, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Reserved, $token, $by, function (Ledger $ledger) use ($orderId, $itemId, $lot, $quantity): void {
-            $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-            if (! $order->state->isOpen()) {
-                throw Refused::because("Order {$order->number} is {$order->state->value}: nothing is kept for it.");
-            }
-            $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-            $amount = $item->quantity($quantity)->amount;
-            $need = $order->components()->where('item_id', $item->id)->get()->reduce(fn (BigDecimal $sum, $component): BigDecimal => $sum->plus($component->openQuantity()), BigDecimal::zero());
-            $kept = BigDecimal::of((string) DB::table('reservations')->where('order_id', $order->id)->where('item_id', $item->id)->sum('quantity'));
-            if ($amount->plus($kept)->isGreaterThan($need)) {
-                throw Refused::because(sprintf('Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.', $order->number, Amount::plain($need), Amount::plain($kept)), 'quantity');
-            }
-            $ledger->stock->lock([$item->id]);
-            $lotId = $lot === ''
-                ? 0
-                : (
-                    Lots::find($item->id, $lot)->id
-                        ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot')
+    public function handle(
+        int $orderId,
+        int $itemId,
+        string $lot,
+        string $quantity,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Reserved,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($orderId, $itemId, $lot, $quantity): void {
+                $order = Order::query()->lockForUpdate()->findOrFail($orderId);
+                if (! $order->state->isOpen()) {
+                    throw Refused::because("Order {$order->number} is {$order->state->value}: nothing is kept for it.");
+                }
+                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+                $amount = $item->quantity($quantity)->amount;
+                $need = $order
+                    ->components()
+                    ->where('item_id', $item->id)
+                    ->get()
+                    ->reduce(
+                        fn (BigDecimal $sum, $component): BigDecimal => $sum->plus($component->openQuantity()),
+                        BigDecimal::zero(),
+                    );
+                $kept = BigDecimal::of(
+                    (string) DB::table('reservations')
+                        ->where('order_id', $order->id)
+                        ->where('item_id', $item->id)
+                        ->sum('quantity'),
                 );
-            Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
-            Reservations::assertKept($ledger, $item);
-            $ledger->about($order);
-            $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()}".($lot === '' ? '' : " of lot {$lot}")." kept for order {$order->number}.");
-        }, $reason);
+                if ($amount->plus($kept)->isGreaterThan($need)) {
+                    throw Refused::because(
+                        sprintf(
+                            'Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.',
+                            $order->number,
+                            Amount::plain($need),
+                            Amount::plain($kept),
+                        ),
+                        'quantity',
+                    );
+                }
+                $ledger->stock->lock([$item->id]);
+                $lotId = $lot === ''
+                        ? 0
+                        : Lots::find($item->id, $lot)->id
+                            ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot');
+                Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
+                Reservations::assertKept($ledger, $item);
+                $ledger->about($order);
+                $ledger->says(
+                    Amount::plain($amount)
+                        ." {$item->unit->code} {$item->label()}"
+                        .($lot === '' ? '' : " of lot {$lot}")
+                        ." kept for order {$order->number}.",
+                );
+            },
+            $reason,
+        );
     }
 
     public function giveUp(int $reservationId, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Reserved, $token, $by, function (Ledger $ledger) use ($reservationId): void {
-            $row = DB::table('reservations')->where('id', $reservationId)->first() ?? throw Refused::because('This is not kept any more.');
-            $order = Order::query()->lockForUpdate()->findOrFail($row->order_id);
-            $item = Item::query()->with('unit')->findOrFail($row->item_id);
-            $ledger->stock->lock([$item->id]);
-            $kept = BigDecimal::of((string) DB::table('reservations')->where('id', $reservationId)->value('quantity'));
-            if ($kept->isZero()) {
-                throw Refused::because('This is not kept any more.');
-            }
-            Reservations::change($ledger, $order->id, $item->id, $row->lot_id, $kept->negated());
-            $ledger->about($order);
-            $ledger->says(
-                Amount::plain($kept)." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",
-            );
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::Reserved,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($reservationId): void {
+                $row = DB::table('reservations')->where('id', $reservationId)->first()
+                    ?? throw Refused::because('This is not kept any more.');
+                $order = Order::query()->lockForUpdate()->findOrFail($row->order_id);
+                $item = Item::query()->with('unit')->findOrFail($row->item_id);
+                $ledger->stock->lock([$item->id]);
+                $kept = BigDecimal::of(
+                    (string) DB::table('reservations')->where('id', $reservationId)->value('quantity'),
+                );
+                if ($kept->isZero()) {
+                    throw Refused::because('This is not kept any more.');
+                }
+                Reservations::change($ledger, $order->id, $item->id, $row->lot_id, $kept->negated());
+                $ledger->about($order);
+                $ledger->says(
+                    Amount::plain($kept)
+                        ." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",
+                );
+            },
+            $reason,
+        );
     }
 }

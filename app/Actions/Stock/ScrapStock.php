@@ -21,20 +21,43 @@ final class ScrapStock
     }
 
     /** @throws Refused when less lies there, or it is promised */
-    public function handle(int $balanceId, string $quantity, ScrapClass $class, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Scrap, $token, $by, function (Ledger $ledger) use ($balanceId, $quantity, $class, $reason): void {
-            $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
-            $item = $found->item;
-            $ledger->stock->lock([$item->id]);
-            $ledger->stock->read([$found->key()]);
-            $amount = $item->quantity($quantity)->amount;
-            $ledger->move($item, $amount, null, $found->key(), 'scrap', ['scrap_class' => $class->value, 'reason' => $reason]);
-            if ($ledger->stock->isOverpromised($item->id)) {
-                throw StockRefused::promised($item->label(), $amount, $ledger->stock->quantity($item->id)->plus($amount), $ledger->stock->promised($item->id));
-            }
-            Reservations::assertKept($ledger, $item);
-            $ledger->says(Amount::plain($amount)." {$item->unit->code} {$item->label()} scrapped at {$found->place->name}: {$class->label()}.");
-        }, $reason);
+    public function handle(
+        int $balanceId,
+        string $quantity,
+        ScrapClass $class,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Scrap,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($balanceId, $quantity, $class, $reason): void {
+                $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
+                $item = $found->item;
+                $ledger->stock->lock([$item->id]);
+                $ledger->stock->read([$found->key()]);
+                $amount = $item->quantity($quantity)->amount;
+                $ledger->move($item, $amount, null, $found->key(), 'scrap', [
+                    'scrap_class' => $class->value,
+                    'reason' => $reason,
+                ]);
+                if ($ledger->stock->isOverpromised($item->id)) {
+                    throw StockRefused::promised(
+                        $item->label(),
+                        $amount,
+                        $ledger->stock->quantity($item->id)->plus($amount),
+                        $ledger->stock->promised($item->id),
+                    );
+                }
+                Reservations::assertKept($ledger, $item);
+                $ledger->says(
+                    Amount::plain($amount)
+                        ." {$item->unit->code} {$item->label()} scrapped at {$found->place->name}: {$class->label()}.",
+                );
+            },
+            $reason,
+        );
     }
 }

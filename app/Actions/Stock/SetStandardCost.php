@@ -17,7 +17,10 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\StockKey;
 
-/** Sets the cost of an item anew; where stock is valued at standard cost, it is brought to it and the difference is variance. */
+/**
+ * Sets the cost of an item anew; where stock is valued at standard cost, it is brought to it and the difference is
+ * variance.
+ */
 final class SetStandardCost
 {
     public function __construct(private readonly Bookings $bookings)
@@ -27,25 +30,38 @@ final class SetStandardCost
     /** @param  string  $cost  euros per stock unit */
     public function handle(int $itemId, string $cost, string $reason, string $token, Person $by): Booking
     {
-        return $this->bookings->once(BookingKind::Revalued, $token, $by, function (Ledger $ledger) use ($itemId, $cost): void {
-            $ledger->stock->lock([$itemId]);
-            $item = Item::query()->with('unit')->findOrFail($itemId);
-            if (CostingRule::from($item->costing) !== CostingRule::Standard) {
-                throw Refused::because("{$item->label()} is valued by ".CostingRule::from($item->costing)->label().', not by standard cost.');
-            }
-            $before = $item->cost;
-            $item->cost = $cost;
-            $item->save();
-            $changes = new ProductChanges($ledger->booking->id);
-            $changes->field('items', $item->id, $item->number, 'cost', $before, $cost);
-            $changes->write();
-            $difference = self::revalue($ledger, $item, $cost);
-            $more = number_format($difference / 100, 2);
-            $ledger->says(
-                "{$item->label()} costs ".Amount::plain($cost).' € by standard, before '.Amount::plain($before)
-                    .": stock is worth {$more} € more.",
-            );
-        }, $reason);
+        return $this->bookings->once(
+            BookingKind::Revalued,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($itemId, $cost): void {
+                $ledger->stock->lock([$itemId]);
+                $item = Item::query()->with('unit')->findOrFail($itemId);
+                if (CostingRule::from($item->costing) !== CostingRule::Standard) {
+                    throw Refused::because(
+                        "{$item->label()} is valued by "
+                            .CostingRule::from($item->costing)->label()
+                            .', not by standard cost.',
+                    );
+                }
+                $before = $item->cost;
+                $item->cost = $cost;
+                $item->save();
+                $changes = new ProductChanges($ledger->booking->id);
+                $changes->field('items', $item->id, $item->number, 'cost', $before, $cost);
+                $changes->write();
+                $difference = self::revalue($ledger, $item, $cost);
+                $more = number_format($difference / 100, 2);
+                $ledger->says(
+                    "{$item->label()} costs "
+                        .Amount::plain($cost)
+                        .' € by standard, before '
+                        .Amount::plain($before)
+                        .": stock is worth {$more} € more.",
+                );
+            },
+            $reason,
+        );
     }
 
     /**

@@ -54,7 +54,10 @@ final class TrackedCodes
             throw Refused::because('A serial is named twice: '.implode(', ', $twice).'.', 'codes');
         }
 
-        return array_map(fn (string $code): array => ['lot' => self::lot($item, $code), 'quantity' => BigDecimal::one()], $list);
+        return array_map(
+            fn (string $code): array => ['lot' => self::lot($item, $code), 'quantity' => BigDecimal::one()],
+            $list,
+        );
     }
 
     /**
@@ -68,8 +71,10 @@ final class TrackedCodes
             return;
         }
         $ids = array_column($lots, 'lot');
-        $known = Lot::query()->whereKey($ids)
-            ->whereIn('id', DB::table('balances')->whereIn('lot_id', $ids)->where('quantity', '>', 0)->select('lot_id'))->pluck('code');
+        $known = Lot::query()
+            ->whereKey($ids)
+            ->whereIn('id', DB::table('balances')->whereIn('lot_id', $ids)->where('quantity', '>', 0)->select('lot_id'))
+            ->pluck('code');
         if ($known->isNotEmpty()) {
             throw Refused::because("In stock already: {$known->join(', ')}. Check the serial.", 'codes');
         }

@@ -20,20 +20,28 @@ use KeepPace\Core\Structure\ItemKind;
 
 /**
  * Books the components of a step that are used by backflush when its pieces are counted, with those of steps before it
- * that nothing was counted at. What is not there opens a question; operators are not stopped, unless the shop wants it so.
+ * that nothing was counted at. What is not there opens a question; operators are not stopped, unless the shop wants it
+ * so.
  */
 final class Backflush
 {
     /** @param  Collection<int, OrderComponent>  $components  that this step or one before it uses by backflush */
-    private function __construct(private readonly Ledger $ledger, private readonly Order $order, private readonly OrderStep $counted,
-        private readonly Collection $components, private readonly ?ComponentUse $use)
-    {
+    private function __construct(
+        private readonly Ledger $ledger,
+        private readonly Order $order,
+        private readonly OrderStep $counted,
+        private readonly Collection $components,
+        private readonly ?ComponentUse $use,
+    ) {
     }
 
     /** Locks what the count may use, before anything is written. */
     public static function of(Ledger $ledger, Order $order, OrderStep $counted): self
     {
-        $components = OrderComponent::query()->with('item.unit')->where('order_id', $order->id)->where('issue_by', 'backflush')
+        $components = OrderComponent::query()
+            ->with('item.unit')
+            ->where('order_id', $order->id)
+            ->where('issue_by', 'backflush')
             ->whereHas('item', fn ($item) => $item->whereNotIn('kind', ItemKind::NEVER_ISSUED))
             ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
         $items = array_values($components->pluck('item_id')->unique()->all());
@@ -79,8 +87,12 @@ final class Backflush
      *
      * @param  Collection<int, OrderStep>  $steps
      */
-    private static function wanted(Order $order, OrderComponent $component, Collection $steps, OrderStep $counted): BigDecimal
-    {
+    private static function wanted(
+        Order $order,
+        OrderComponent $component,
+        Collection $steps,
+        OrderStep $counted,
+    ): BigDecimal {
         // a step nothing was counted at is done by what passed a later one
         $served = BigDecimal::zero();
         foreach ($steps as $step) {
@@ -88,17 +100,40 @@ final class Backflush
                 $served = BigDecimal::max($served, BigDecimal::of($step->good)->plus($step->scrap));
             }
         }
-        $perOrder = $component->structure_line_id !== null && StructureLine::query()->whereKey($component->structure_line_id)->value('basis') === 'order';
+        $perOrder = $component->structure_line_id !== null
+            && StructureLine::query()->whereKey($component->structure_line_id)->value('basis') === 'order';
 
-        return UsageProposal::of(BigDecimal::of($component->planned_quantity), BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity),
-            BigRational::of($served)->dividedBy($order->quantity), $perOrder, $component->item->unit->decimals, BigDecimal::zero());
+        return UsageProposal::of(
+            BigDecimal::of($component->planned_quantity),
+            BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity),
+            BigRational::of($served)->dividedBy($order->quantity),
+            $perOrder,
+            $component->item->unit->decimals,
+            BigDecimal::zero(),
+        );
     }
 
-    private static function missing(Ledger $ledger, Order $order, OrderComponent $component, Item $item, BigDecimal $missing, bool $asks): void
-    {
+    private static function missing(
+        Ledger $ledger,
+        Order $order,
+        OrderComponent $component,
+        Item $item,
+        BigDecimal $missing,
+        bool $asks,
+    ): void {
         if (! $asks && config()->string('pace.backflush_short') === 'refuse') {
-            throw Refused::because(Amount::plain($missing)." {$item->unit->code} of {$item->label()} are missing for what was counted. Bring them to stores first.");
+            throw Refused::because(
+                Amount::plain($missing)
+                    ." {$item->unit->code} of {$item->label()} are missing for what was counted. Bring them to stores first.",
+            );
         }
-        Questions::missing($ledger, $order, $component, $item, $missing, $asks ? 'which lots or serials were used?' : 'used, but not there to be booked. Where did they come from?');
+        Questions::missing(
+            $ledger,
+            $order,
+            $component,
+            $item,
+            $missing,
+            $asks ? 'which lots or serials were used?' : 'used, but not there to be booked. Where did they come from?',
+        );
     }
 }

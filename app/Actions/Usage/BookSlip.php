@@ -26,11 +26,24 @@ final class BookSlip
      *
      * @throws Refused with a sentence beside each line that is wrong
      */
-    public function handle(int $id, int $version, bool $pickedOnly, bool $overPlan, string $reason, string $token, Person $by): Booking
-    {
+    public function handle(
+        int $id,
+        int $version,
+        bool $pickedOnly,
+        bool $overPlan,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
         $slip = Slip::query()->findOrFail($id);
 
-        return $this->issue->handle(fn (Ledger $ledger): array => $this->lines(KeepSlip::open($id, $version), $pickedOnly), $overPlan, $reason, $token, $by, $slip->booked_on,
+        return $this->issue->handle(
+            fn (Ledger $ledger): array => $this->lines(KeepSlip::open($id, $version), $pickedOnly),
+            $overPlan,
+            $reason,
+            $token,
+            $by,
+            $slip->booked_on,
             function (Booking $booking) use ($id, $pickedOnly, $by): void {
                 $slip = Slip::query()->findOrFail($id);
                 $rest = $pickedOnly ? $this->rest($slip, $by) : null;
@@ -44,18 +57,48 @@ final class BookSlip
     /** @return list<UseLine> */
     private function lines(Slip $slip, bool $pickedOnly): array
     {
-        $rows = DB::table('slip_lines')->where('slip_id', $slip->id)->where('is_out', false)->orderBy('position')->orderBy('id')->get();
-        $all = DB::table('slip_splits')->whereIn('slip_line_id', $rows->pluck('id'))->when($pickedOnly, fn ($query) => $query->where('is_picked', true))->orderBy('id')->get()->groupBy('slip_line_id');
+        $rows = DB::table('slip_lines')
+            ->where('slip_id', $slip->id)
+            ->where('is_out', false)
+            ->orderBy('position')
+            ->orderBy('id')
+            ->get();
+        $all = DB::table('slip_splits')
+            ->whereIn('slip_line_id', $rows->pluck('id'))
+            ->when($pickedOnly, fn ($query) => $query->where('is_picked', true))
+            ->orderBy('id')
+            ->get()
+            ->groupBy('slip_line_id');
         $lines = [];
         foreach ($rows as $line) {
             $splits = array_values(($all[$line->id] ?? collect())->all());
-            $quantity = $pickedOnly ? self::sum(array_column($splits, 'typed')) : ($line->typed === '' ? '0' : $line->typed);
+            $quantity = $pickedOnly
+                ? self::sum(array_column($splits, 'typed'))
+                : ($line->typed === ''
+                    ? '0'
+                    : $line->typed);
             // nothing, however it is typed
             if (is_numeric($quantity) && preg_match('/^[+-]?0*\.?0*$/', trim($quantity)) === 1) {
                 continue;
             }
-            $lines[] = new UseLine((string) $line->id, $line->order_id, $line->component_id, $line->item_id, $line->step_number, $quantity, $pickedOnly ? null : ($line->unit ?: null),
-                array_map(fn (\stdClass $split): array => ['code' => $split->code, 'place' => $split->place_id, 'quantity' => $split->typed], $splits), $line->reason);
+            $lines[] = new UseLine(
+                (string) $line->id,
+                $line->order_id,
+                $line->component_id,
+                $line->item_id,
+                $line->step_number,
+                $quantity,
+                $pickedOnly ? null : ($line->unit ?: null),
+                array_map(
+                    fn (\stdClass $split): array => [
+                        'code' => $split->code,
+                        'place' => $split->place_id,
+                        'quantity' => $split->typed,
+                    ],
+                    $splits,
+                ),
+                $line->reason,
+            );
         }
 
         return $lines;
@@ -64,15 +107,35 @@ final class BookSlip
     /** What was not picked goes on a slip of its own. */
     private function rest(Slip $slip, Person $by): ?Slip
     {
-        $open = $slip->lines()->with('splits')->get()->filter(fn (SlipLine $line): bool => ! $line->is_out && $line->splits->contains(fn (SlipSplit $split): bool => ! $split->is_picked));
+        $open = $slip
+            ->lines()
+            ->with('splits')
+            ->get()
+            ->filter(
+                fn (SlipLine $line): bool => ! $line->is_out
+                    && $line->splits->contains(fn (SlipSplit $split): bool => ! $split->is_picked),
+            );
         if ($open->isEmpty()) {
             return null;
         }
-        $rest = Slip::query()->create(['token' => "rest-of-{$slip->id}", 'part' => $slip->part, 'step_number' => $slip->step_number, 'note' => $slip->note, 'user_id' => $slip->user_id, 'changed_by' => $by->id]);
+        $rest = Slip::query()->create([
+            'token' => "rest-of-{$slip->id}",
+            'part' => $slip->part,
+            'step_number' => $slip->step_number,
+            'note' => $slip->note,
+            'user_id' => $slip->user_id,
+            'changed_by' => $by->id,
+        ]);
         foreach ($open as $line) {
             $left = array_values($line->splits->reject(fn (SlipSplit $split): bool => $split->is_picked)->all());
             $sum = self::sum(array_map(fn (SlipSplit $split): string => $split->typed, $left));
-            $new = $rest->lines()->create([...$line->only(['position', 'order_id', 'component_id', 'item_id', 'step_number', 'reason']), 'proposed' => $sum, 'typed' => $sum]);
+            $new = $rest
+                ->lines()
+                ->create([
+                    ...$line->only(['position', 'order_id', 'component_id', 'item_id', 'step_number', 'reason']),
+                    'proposed' => $sum,
+                    'typed' => $sum,
+                ]);
             foreach ($left as $split) {
                 $new->splits()->create($split->only(['code', 'place_id', 'typed']));
             }

@@ -23,7 +23,10 @@ use KeepPace\Core\Stock\StockRefused;
 use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Stock\Withdrawal;
 
-/** Takes components out of stores into orders, line by line, on what one deed has locked; component rows are written at the end. */
+/**
+ * Takes components out of stores into orders, line by line, on what one deed has locked; component rows are written at
+ * the end.
+ */
 final class ComponentUse
 {
     /** @var Collection<int, Order> */
@@ -82,7 +85,8 @@ final class ComponentUse
 
     public function component(int $id): OrderComponent
     {
-        return $this->components[$id] ?? throw Refused::because('This component was taken off the order meanwhile. Take the line out.');
+        return $this->components[$id]
+            ?? throw Refused::because('This component was taken off the order meanwhile. Take the line out.');
     }
 
     public function item(int $id): Item
@@ -103,7 +107,11 @@ final class ComponentUse
         $order = $this->order($line->order);
         $item = $this->item($line->item);
         if (! $order->state->isInTheShop() || $order->is_held) {
-            throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state->value).'. Components go to released orders only.');
+            throw Refused::because(
+                "Order {$order->number} is "
+                    .($order->is_held ? 'held' : $order->state->value)
+                    .'. Components go to released orders only.',
+            );
         }
         if (! $item->isIssued()) {
             throw Refused::because($item->whyNeverIssued(), 'item');
@@ -111,11 +119,25 @@ final class ComponentUse
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
         $planned = $line->component === null ? null : $this->component($line->component);
         $this->withinPlan($planned, $item, $quantity, $overPlan, trim($line->reason.$reason));
-        $owner = $planned?->supplied_by === 'customer' ? $order->owner_id ?? throw Refused::because("Order {$order->number} is for no customer whose own material it could take. Cover a line of theirs by it first.") : 0;
+        $owner = $planned?->supplied_by === 'customer'
+                ? $order->owner_id
+                    ?? throw Refused::because(
+                        "Order {$order->number} is for no customer whose own material it could take. Cover a line of theirs by it first.",
+                    )
+                : 0;
         $component = $this->target($order, $planned, $item, $line->step);
         foreach ($this->parts($line, $item, $order, $quantity, $owner) as $i => $part) {
-            $this->into($order, $component, $item, $part['key'], $part['quantity'], $line->reason,
-                $i === 0 ? ['typed_quantity' => $line->quantity, 'typed_unit_id' => TrackedCodes::unitId($item, $line->unit)] : []);
+            $this->into(
+                $order,
+                $component,
+                $item,
+                $part['key'],
+                $part['quantity'],
+                $line->reason,
+                $i === 0
+                    ? ['typed_quantity' => $line->quantity, 'typed_unit_id' => TrackedCodes::unitId($item, $line->unit)]
+                    : [],
+            );
         }
         $this->free->taken($order->id, $item->id, $quantity);
 
@@ -136,8 +158,18 @@ final class ComponentUse
         if ($owner === null || ($item->isTracked() && $rule === LotRule::Ask)) {
             return BigDecimal::zero();
         }
-        $lots = LotOrder::of($this->free->lots($item, $order->id, $owner), $rule, $this->ledger->booking->booked_on, $item->minimum_days, $this->free->kept($order->id, $item->id));
-        $there = array_reduce($lots, fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity), BigDecimal::zero());
+        $lots = LotOrder::of(
+            $this->free->lots($item, $order->id, $owner),
+            $rule,
+            $this->ledger->booking->booked_on,
+            $item->minimum_days,
+            $this->free->kept($order->id, $item->id),
+        );
+        $there = array_reduce(
+            $lots,
+            fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity),
+            BigDecimal::zero(),
+        );
         $take = BigDecimal::min($wanted, $there, $this->free->of($item->id, $order->id, $owner));
         if (! $take->isPositive()) {
             return BigDecimal::zero();
@@ -153,24 +185,55 @@ final class ComponentUse
     /** Writes the components that changed, in bulk: a slip may have a thousand. */
     public function write(): void
     {
-        $rows = array_map(fn (int $id): array => $this->components[$id]->only(['id', 'order_id', 'position', 'item_id', 'step_number', 'baseline_quantity', 'planned_quantity', 'used_quantity', 'used_value', 'replaced_quantity']),
-            array_keys($this->changed));
+        $rows = array_map(
+            fn (int $id): array => $this->components[$id]->only([
+                'id',
+                'order_id',
+                'position',
+                'item_id',
+                'step_number',
+                'baseline_quantity',
+                'planned_quantity',
+                'used_quantity',
+                'used_value',
+                'replaced_quantity',
+            ]),
+            array_keys($this->changed),
+        );
         foreach (array_chunk($rows, 500) as $part) {
             DB::table('order_components')->upsert($part, ['id'], ['used_quantity', 'used_value', 'replaced_quantity']);
         }
         $this->free->write();
     }
 
-    private function withinPlan(?OrderComponent $planned, Item $item, BigDecimal $quantity, bool $overPlan, string $reason): void
-    {
+    private function withinPlan(
+        ?OrderComponent $planned,
+        Item $item,
+        BigDecimal $quantity,
+        bool $overPlan,
+        string $reason,
+    ): void {
         $open = $planned?->openQuantity() ?? BigDecimal::zero();
-        if ($quantity->isLessThanOrEqualTo($open)
-            || $quantity->isLessThanOrEqualTo($open = UsageProposal::inMultiples($open, BigDecimal::of($item->minimum_issue)))) { // a cut length may be longer than what is planned
+        if (
+            $quantity->isLessThanOrEqualTo($open)
+            || $quantity->isLessThanOrEqualTo(
+                $open = UsageProposal::inMultiples($open, BigDecimal::of($item->minimum_issue)),
+            )
+        ) {
+            // a cut length may be longer than what is planned
             return;
         }
         if (! $overPlan) {
-            throw Refused::because($planned === null ? 'This is not planned for the order. Tick "more than planned is meant" and say why.'
-                : sprintf('%s is more than the %s still planned. Tick "more than planned is meant" to issue it all the same.', Amount::plain($quantity), Amount::plain($open)), 'quantity');
+            throw Refused::because(
+                $planned === null
+                    ? 'This is not planned for the order. Tick "more than planned is meant" and say why.'
+                    : sprintf(
+                        '%s is more than the %s still planned. Tick "more than planned is meant" to issue it all the same.',
+                        Amount::plain($quantity),
+                        Amount::plain($open),
+                    ),
+                'quantity',
+            );
         }
         if ($reason === '') {
             throw Refused::because('Say why more is used than planned.', 'reason');
@@ -183,12 +246,25 @@ final class ComponentUse
         if ($planned !== null && $planned->item_id === $item->id) {
             return $planned;
         }
-        $there = $this->components->first(fn (OrderComponent $other): bool => $other->order_id === $order->id && $other->item_id === $item->id
-            && $other->stands_for_id === $planned?->id && ($planned !== null || BigDecimal::of($other->baseline_quantity)->plus($other->planned_quantity)->isZero()));
+        $there = $this->components->first(
+            fn (OrderComponent $other): bool => $other->order_id === $order->id
+                && $other->item_id === $item->id
+                && $other->stands_for_id === $planned?->id
+                && ($planned !== null
+                    || BigDecimal::of($other->baseline_quantity)->plus($other->planned_quantity)->isZero()),
+        );
         if ($there === null) {
-            $there = OrderComponent::query()->create(['order_id' => $order->id, 'item_id' => $item->id, 'step_number' => $planned->step_number ?? $step,
-                'position' => (int) $this->components->where('order_id', $order->id)->max('position') + 10, 'baseline_quantity' => '0', 'planned_quantity' => '0',
-                'stands_for_id' => $planned?->id])->refresh();
+            $there = OrderComponent::query()
+                ->create([
+                    'order_id' => $order->id,
+                    'item_id' => $item->id,
+                    'step_number' => $planned->step_number ?? $step,
+                    'position' => (int) $this->components->where('order_id', $order->id)->max('position') + 10,
+                    'baseline_quantity' => '0',
+                    'planned_quantity' => '0',
+                    'stands_for_id' => $planned?->id,
+                ])
+                ->refresh();
             $this->components->put($there->id, $there);
         }
 
@@ -205,15 +281,36 @@ final class ComponentUse
         }
         if ($line->splits === [] || ! $item->isTracked()) {
             $this->free->assertEnough($item, $order->id, $quantity, $owner);
-            $lots = LotOrder::of($lots, LotRule::from($item->lot_rule), $day, $item->minimum_days, $this->free->kept($order->id, $item->id));
+            $lots = LotOrder::of(
+                $lots,
+                LotRule::from($item->lot_rule),
+                $day,
+                $item->minimum_days,
+                $this->free->kept($order->id, $item->id),
+            );
             $places = array_flip(array_values(array_filter(array_column($line->splits, 'place'))));
-            usort($lots, fn (LotThere $a, LotThere $b): int => ($places[$a->key->place] ?? 99) <=> ($places[$b->key->place] ?? 99)); // where it was picked, first
+            usort(
+                $lots,
+                fn (LotThere $a, LotThere $b): int => ($places[$a->key->place] ?? 99)
+                    <=> ($places[$b->key->place] ?? 99),
+            ); // where it was picked, first
 
             return self::withdraw($item, $lots, $quantity);
         }
         try {
-            $split = Split::of($quantity, array_map(fn (array $part): array => ['code' => trim($part['code']), 'place' => $part['place'],
-                'quantity' => trim($part['quantity']) === '' ? BigDecimal::zero() : $item->quantity(trim($part['quantity']))->amount], $line->splits));
+            $split = Split::of(
+                $quantity,
+                array_map(
+                    fn (array $part): array => [
+                        'code' => trim($part['code']),
+                        'place' => $part['place'],
+                        'quantity' => trim($part['quantity']) === ''
+                                ? BigDecimal::zero()
+                                : $item->quantity(trim($part['quantity']))->amount,
+                    ],
+                    $line->splits,
+                ),
+            );
         } catch (QuantityRefused $refused) {
             throw Refused::because($refused->getMessage(), 'splits');
         }
@@ -236,13 +333,30 @@ final class ComponentUse
      */
     private static function withdraw(Item $item, array $lots, BigDecimal $quantity): array
     {
-        return Withdrawal::decide($item->label(), array_map(fn (LotThere $lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots), $quantity, BigDecimal::zero())->parts;
+        return Withdrawal::decide(
+            $item->label(),
+            array_map(fn (LotThere $lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots),
+            $quantity,
+            BigDecimal::zero(),
+        )->parts;
     }
 
     /** @param  array<string, int|string|null>  $typed */
-    private function into(Order $order, OrderComponent $component, Item $item, StockKey $from, BigDecimal $quantity, string $reason, array $typed): void
-    {
-        $value = $this->ledger->move($item, $quantity, null, $from, 'order', ['component_id' => $component->id, 'order_id' => $order->id, 'reason' => $reason === '' ? '' : mb_strimwidth($reason, 0, 200, '…'), ...$typed]);
+    private function into(
+        Order $order,
+        OrderComponent $component,
+        Item $item,
+        StockKey $from,
+        BigDecimal $quantity,
+        string $reason,
+        array $typed,
+    ): void {
+        $value = $this->ledger->move($item, $quantity, null, $from, 'order', [
+            'component_id' => $component->id,
+            'order_id' => $order->id,
+            'reason' => $reason === '' ? '' : mb_strimwidth($reason, 0, 200, '…'),
+            ...$typed,
+        ]);
         $this->ledger->cost($order, 'material', $value);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity);
         $component->used_value += $value;

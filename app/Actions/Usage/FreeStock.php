@@ -35,7 +35,14 @@ final class FreeStock
     public function __construct(private readonly Ledger $ledger, Collection $items)
     {
         $ids = $items->keys()->all();
-        foreach (DB::table('covers')->whereIn('item_id', $ids)->where('supply', 'stock')->groupBy('item_id')->selectRaw('item_id, SUM(quantity) AS quantity')->get() as $row) {
+        foreach (
+            DB::table('covers')
+                ->whereIn('item_id', $ids)
+                ->where('supply', 'stock')
+                ->groupBy('item_id')
+                ->selectRaw('item_id, SUM(quantity) AS quantity')
+                ->get() as $row
+        ) {
             $this->promised[$row->item_id] = BigDecimal::of($row->quantity);
         }
         $tracked = $items->filter(fn (Item $item): bool => $item->isTracked())->keys();
@@ -45,9 +52,19 @@ final class FreeStock
                 $lots[] = $balance['key']->lot;
             }
         }
-        $this->lots = DB::table('lots')->whereIn('id', array_unique($lots))->get(['id', 'code', 'expires_on'])->keyBy('id')->all();
-        foreach (DB::table('reservations AS r')->join('orders AS o', 'o.id', 'r.order_id')->whereIn('r.item_id', $ids)->where('r.quantity', '>', 0)->orderBy('r.id')
-            ->get(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']) as $row) {
+        $this->lots = DB::table('lots')
+            ->whereIn('id', array_unique($lots))
+            ->get(['id', 'code', 'expires_on'])
+            ->keyBy('id')
+            ->all();
+        foreach (
+            DB::table('reservations AS r')
+                ->join('orders AS o', 'o.id', 'r.order_id')
+                ->whereIn('r.item_id', $ids)
+                ->where('r.quantity', '>', 0)
+                ->orderBy('r.id')
+                ->get(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']) as $row
+        ) {
             $this->reserved[$row->item_id][] = $row;
         }
     }
@@ -82,14 +99,27 @@ final class FreeStock
     /** @return list<int> lots kept for the order */
     public function kept(int $order, int $item): array
     {
-        return array_values(array_map(fn (\stdClass $row): int => $row->lot_id, array_filter($this->reserved[$item] ?? [], fn (\stdClass $row): bool => $row->order_id === $order && $row->lot_id !== 0)));
+        return array_values(
+            array_map(
+                fn (\stdClass $row): int => $row->lot_id,
+                array_filter(
+                    $this->reserved[$item] ?? [],
+                    fn (\stdClass $row): bool => $row->order_id === $order && $row->lot_id !== 0,
+                ),
+            ),
+        );
     }
 
     /** All that is there less promises and what is kept for others. */
     public function of(int $item, int $order, int $owner): BigDecimal
     {
-        return $owner !== 0 ? $this->there($item, $owner) : array_reduce($this->others($item, $order), fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity),
-            $this->there($item, 0)->minus($this->promised[$item] ?? 0));
+        return $owner !== 0
+            ? $this->there($item, $owner)
+            : array_reduce(
+                $this->others($item, $order),
+                fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity),
+                $this->there($item, 0)->minus($this->promised[$item] ?? 0),
+            );
     }
 
     /** @throws StockRefused with the numbers */
@@ -104,8 +134,16 @@ final class FreeStock
             throw StockRefused::promised($item->label(), $asked, $there, $promised);
         }
         if (isset($this->reserved[$item->id]) && $asked->isGreaterThan($free = $this->of($item->id, $order, $owner))) {
-            throw StockRefused::reserved($item->label(), $asked, $free->isNegative() ? BigDecimal::zero() : $free,
-                array_values(array_unique(array_map(fn (\stdClass $row): string => $row->number, $this->others($item->id, $order)))));
+            throw StockRefused::reserved(
+                $item->label(),
+                $asked,
+                $free->isNegative() ? BigDecimal::zero() : $free,
+                array_values(
+                    array_unique(
+                        array_map(fn (\stdClass $row): string => $row->number, $this->others($item->id, $order)),
+                    ),
+                ),
+            );
         }
     }
 
@@ -125,22 +163,43 @@ final class FreeStock
      * @param  list<LotThere>  $lots
      * @return list<LotThere>
      *
-     * @throws StockRefused when it is not a lot of the item, not free, used up, kept for another order, or past its days
+     * @throws StockRefused when it is not a lot of the item, not free, used up, kept for another order, or past its
+     *     days
      */
-    public function named(Item $item, array $lots, string $code, int $order, int $owner, BigDecimal $asked, string $day): array
-    {
-        $mine = array_values(array_filter(
-            $lots,
-            fn (LotThere $lot): bool => Code::keyOf($lot->code) === Code::keyOf($code),
-        ));
+    public function named(
+        Item $item,
+        array $lots,
+        string $code,
+        int $order,
+        int $owner,
+        BigDecimal $asked,
+        string $day,
+    ): array {
+        $mine = array_values(
+            array_filter($lots, fn (LotThere $lot): bool => Code::keyOf($lot->code) === Code::keyOf($code)),
+        );
         if ($mine === []) {
             throw $this->whyNot($item, $code, $owner);
         }
         if (! $mine[0]->isGoodOn($day, $item->minimum_days)) {
             throw StockRefused::expires($mine[0]->code, (string) $mine[0]->expiresOn, $item->minimum_days);
         }
-        $free = array_reduce($mine, fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity), BigDecimal::zero());
-        $keepers = array_values(array_unique(array_map(fn (\stdClass $row): string => $row->number, array_filter($this->others($item->id, $order), fn (\stdClass $row): bool => $row->lot_id === $mine[0]->key->lot))));
+        $free = array_reduce(
+            $mine,
+            fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity),
+            BigDecimal::zero(),
+        );
+        $keepers = array_values(
+            array_unique(
+                array_map(
+                    fn (\stdClass $row): string => $row->number,
+                    array_filter(
+                        $this->others($item->id, $order),
+                        fn (\stdClass $row): bool => $row->lot_id === $mine[0]->key->lot,
+                    ),
+                ),
+            ),
+        );
         if ($keepers !== [] && $asked->isGreaterThan($free)) {
             throw StockRefused::reserved("lot {$mine[0]->code}", $asked, $free, $keepers);
         }
@@ -159,8 +218,14 @@ final class FreeStock
                 $part = BigDecimal::min($quantity, $row->quantity);
                 $row->quantity = (string) BigDecimal::of($row->quantity)->minus($part);
                 $quantity = $quantity->minus($part);
-                $this->entries[] = ['booking_id' => $this->ledger->booking->id, 'reservation_id' => $row->id, 'quantity' => (string) $part->negated()];
-                DB::table('reservations')->where('id', $row->id)->update(['quantity' => DB::raw("quantity - {$part}")]);
+                $this->entries[] = [
+                    'booking_id' => $this->ledger->booking->id,
+                    'reservation_id' => $row->id,
+                    'quantity' => (string) $part->negated(),
+                ];
+                DB::table('reservations')
+                    ->where('id', $row->id)
+                    ->update(['quantity' => DB::raw("quantity - {$part}")]);
             }
         }
     }
@@ -174,7 +239,12 @@ final class FreeStock
     /** @return list<\stdClass> */
     private function others(int $item, int $order): array
     {
-        return array_values(array_filter($this->reserved[$item] ?? [], fn (\stdClass $row): bool => $row->order_id !== $order && BigDecimal::of($row->quantity)->isPositive()));
+        return array_values(
+            array_filter(
+                $this->reserved[$item] ?? [],
+                fn (\stdClass $row): bool => $row->order_id !== $order && BigDecimal::of($row->quantity)->isPositive(),
+            ),
+        );
     }
 
     private function whyNot(Item $item, string $code, int $owner): StockRefused
@@ -186,17 +256,32 @@ final class FreeStock
                 ->where('l.code_key', Code::keyOf($code))
                 ->first(['i.number', 'i.name']);
 
-            return StockRefused::unknownLot($code, $item->label(), $other === null ? null : "{$other->number} {$other->name}");
+            return StockRefused::unknownLot(
+                $code,
+                $item->label(),
+                $other === null ? null : "{$other->number} {$other->name}",
+            );
         }
         $held = DB::table('balances')->where('lot_id', $lot->id)->where('quantity', '>', 0)->first();
         if ($held !== null && $held->condition !== Condition::Free->value) {
             return StockRefused::notFree("Lot {$lot->code}", Condition::from($held->condition));
         }
         if ($held !== null && (int) $held->owner_id !== $owner) {
-            return StockRefused::unknownLot($code, $item->label().($owner === 0 ? ' of our own' : " of the customer's own"), null);
+            return StockRefused::unknownLot(
+                $code,
+                $item->label().($owner === 0 ? ' of our own' : " of the customer's own"),
+                null,
+            );
         }
-        $last = DB::table('moves AS m')->join('bookings AS b', 'b.id', 'm.booking_id')->where('m.lot_id', $lot->id)->orderByDesc('m.id')->first(['b.says', 'b.booked_on']);
+        $last = DB::table('moves AS m')
+            ->join('bookings AS b', 'b.id', 'm.booking_id')
+            ->where('m.lot_id', $lot->id)
+            ->orderByDesc('m.id')
+            ->first(['b.says', 'b.booked_on']);
 
-        return StockRefused::usedUp($lot->code, $last === null ? 'it never came in' : rtrim("{$last->says}", '.')." on {$last->booked_on}");
+        return StockRefused::usedUp(
+            $lot->code,
+            $last === null ? 'it never came in' : rtrim("{$last->says}", '.')." on {$last->booked_on}",
+        );
     }
 }

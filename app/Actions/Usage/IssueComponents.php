@@ -19,45 +19,70 @@ final class IssueComponents
     }
 
     /**
-     * @param  list<UseLine>|Closure(Ledger): list<UseLine>  $lines  only lines above zero; a slip is locked and read inside
+     * @param  list<UseLine>|Closure(Ledger): list<UseLine>  $lines  only lines above zero; a slip is locked and read
+     *     inside
      * @param  bool  $overPlan  more than planned was seen and is meant
      * @param  Closure(Booking): void|null  $after  in the same transaction, for the slip the lines come from
      *
      * @throws Refused with a sentence beside each line that is wrong; nothing is booked then
      */
-    public function handle(array|Closure $lines, bool $overPlan, string $reason, string $token, Person $by, ?string $bookedOn = null, ?Closure $after = null): Booking
-    {
-        return $this->bookings->once(BookingKind::Issue, $token, $by, function (Ledger $ledger) use ($lines, $overPlan, $reason, $after): void {
-            $lines = $lines instanceof Closure ? $lines($ledger) : $lines;
-            if ($lines === []) {
-                throw Refused::because('Nothing to issue: every quantity is empty or zero.');
-            }
-            $use = ComponentUse::for($ledger, $lines);
-            $wrong = [];
-            $value = 0;
-            foreach ($lines as $line) {
-                try {
-                    $use->take($line, $overPlan, $reason);
-                } catch (Refused $refused) {
-                    $field = array_key_first($refused->reasons);
-                    $wrong["lines.{$line->key}.".(is_string($field) ? $field : 'quantity')] = $refused->getMessage();
+    public function handle(
+        array|Closure $lines,
+        bool $overPlan,
+        string $reason,
+        string $token,
+        Person $by,
+        ?string $bookedOn = null,
+        ?Closure $after = null,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Issue,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($lines, $overPlan, $reason, $after): void {
+                $lines = $lines instanceof Closure ? $lines($ledger) : $lines;
+                if ($lines === []) {
+                    throw Refused::because('Nothing to issue: every quantity is empty or zero.');
                 }
-            }
-            if ($wrong !== []) {
-                throw new Refused($wrong);
-            }
-            $use->write();
-            Questions::usedNow($ledger, $use, $lines);
-            $orders = $use->orders();
-            $ledger->about($orders->count() === 1 ? $orders->firstOrFail() : null);
-            $ledger->says(count($lines).(count($lines) === 1 ? ' component' : ' components').' issued to '.self::names(array_values($orders->pluck('number')->all())).'.');
-            $after === null ?: $after($ledger->booking);
-        }, $reason, bookedOn: $bookedOn);
+                $use = ComponentUse::for($ledger, $lines);
+                $wrong = [];
+                $value = 0;
+                foreach ($lines as $line) {
+                    try {
+                        $use->take($line, $overPlan, $reason);
+                    } catch (Refused $refused) {
+                        $field = array_key_first($refused->reasons);
+                        $wrong[
+                            "lines.{$line->key}.".(is_string($field) ? $field : 'quantity')
+                        ] = $refused->getMessage();
+                    }
+                }
+                if ($wrong !== []) {
+                    throw new Refused($wrong);
+                }
+                $use->write();
+                Questions::usedNow($ledger, $use, $lines);
+                $orders = $use->orders();
+                $ledger->about($orders->count() === 1 ? $orders->firstOrFail() : null);
+                $ledger->says(
+                    count($lines)
+                        .(count($lines) === 1 ? ' component' : ' components')
+                        .' issued to '
+                        .self::names(array_values($orders->pluck('number')->all()))
+                        .'.',
+                );
+                $after === null ?: $after($ledger->booking);
+            },
+            $reason,
+            bookedOn: $bookedOn,
+        );
     }
 
     /** @param  list<string>  $numbers */
     private static function names(array $numbers): string
     {
-        return count($numbers) > 6 ? count($numbers).' orders, '.implode(', ', array_slice($numbers, 0, 3)).' and others' : collect($numbers)->join(', ', ' and ');
+        return count($numbers) > 6
+            ? count($numbers).' orders, '.implode(', ', array_slice($numbers, 0, 3)).' and others'
+            : collect($numbers)->join(', ', ' and ');
     }
 }

@@ -16,7 +16,14 @@ use KeepPace\Core\Refused;
 final class KeepSlip
 {
     /**
-     * @param  array<int, array{quantity?: ?string, unit?: ?string, reason?: ?string, out?: ?string, item?: ?string, splits?: array<int, array{code?: ?string, quantity?: ?string, place?: ?string}>}>  $lines  by line id; what is not sent stays
+     * @param  array<int, array{
+     *     quantity?: ?string,
+     *     unit?: ?string,
+     *     reason?: ?string,
+     *     out?: ?string,
+     *     item?: ?string,
+     *     splits?: array<int, array{code?: ?string, quantity?: ?string, place?: ?string}>,
+     * }>  $lines  by line id; what is not sent stays
      */
     public function handle(int $id, int $version, array $lines, string $note, ?string $bookedOn, Person $by): Slip
     {
@@ -30,9 +37,28 @@ final class KeepSlip
     }
 
     /** Adds a line: an item that was not planned, for one of the slip's orders. @throws Refused */
-    public function add(int $id, int $version, int $orderId, int $itemId, int $step, string $quantity, string $unit, string $reason, Person $by): Slip
-    {
-        return DB::transaction(function () use ($id, $version, $orderId, $itemId, $step, $quantity, $unit, $reason, $by): Slip {
+    public function add(
+        int $id,
+        int $version,
+        int $orderId,
+        int $itemId,
+        int $step,
+        string $quantity,
+        string $unit,
+        string $reason,
+        Person $by,
+    ): Slip {
+        return DB::transaction(function () use (
+            $id,
+            $version,
+            $orderId,
+            $itemId,
+            $step,
+            $quantity,
+            $unit,
+            $reason,
+            $by,
+        ): Slip {
             $slip = self::open($id, $version);
             $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
             if (! $item->isIssued()) {
@@ -41,9 +67,22 @@ final class KeepSlip
             $amount = $item->quantity($quantity, $unit ?: null)->amount;
             $order = Order::query()->findOrFail($orderId);
             $planned = $order->components()->where('item_id', $item->id)->whereNull('stands_for_id')->value('id');
-            $line = $slip->lines()->create(['position' => (int) $slip->lines()->max('position') + 10, 'order_id' => $orderId, 'component_id' => $planned, 'item_id' => $item->id,
-                'step_number' => $step, 'typed' => $quantity, 'unit' => $unit, 'reason' => $reason]);
-            $suggest = new Suggestions([$item->id], $slip->booked_on ?? now(config()->string('pace.zone'))->toDateString());
+            $line = $slip
+                ->lines()
+                ->create([
+                    'position' => (int) $slip->lines()->max('position') + 10,
+                    'order_id' => $orderId,
+                    'component_id' => $planned,
+                    'item_id' => $item->id,
+                    'step_number' => $step,
+                    'typed' => $quantity,
+                    'unit' => $unit,
+                    'reason' => $reason,
+                ]);
+            $suggest = new Suggestions(
+                [$item->id],
+                $slip->booked_on ?? now(config()->string('pace.zone'))->toDateString(),
+            );
             foreach ($suggest->take($item, $orderId, 0, $amount) as $part) {
                 $line->splits()->create($part);
             }
@@ -57,10 +96,16 @@ final class KeepSlip
     {
         $slip = Slip::query()->with('changedBy')->lockForUpdate()->findOrFail($id);
         if ($slip->state !== 'open') {
-            throw Refused::because($slip->state === 'booked' ? "Slip {$slip->id} is booked already." : "Slip {$slip->id} was given up by {$slip->changedBy->name}.");
+            throw Refused::because(
+                $slip->state === 'booked'
+                    ? "Slip {$slip->id} is booked already."
+                    : "Slip {$slip->id} was given up by {$slip->changedBy->name}.",
+            );
         }
         if ($version !== null && $slip->version !== $version) {
-            throw Refused::because("{$slip->changedBy->name} changed this slip meanwhile. Nothing of yours is lost: look at what is there now, then send again.");
+            throw Refused::because(
+                "{$slip->changedBy->name} changed this slip meanwhile. Nothing of yours is lost: look at what is there now, then send again.",
+            );
         }
 
         return $slip;
@@ -77,8 +122,14 @@ final class KeepSlip
     private function keep(Slip $slip, array $typed): void
     {
         // only lines that differ become models: of a thousand few do
-        $same = fn (\stdClass $line): bool => array_diff_key($typed[$line->id], ['quantity' => 1]) === [] && $line->typed === trim((string) ($typed[$line->id]['quantity'] ?? ''));
-        $ids = DB::table('slip_lines')->where('slip_id', $slip->id)->whereIn('id', array_keys($typed))->get(['id', 'typed'])->reject($same)->pluck('id');
+        $same = fn (\stdClass $line): bool => array_diff_key($typed[$line->id], ['quantity' => 1]) === []
+            && $line->typed === trim((string) ($typed[$line->id]['quantity'] ?? ''));
+        $ids = DB::table('slip_lines')
+            ->where('slip_id', $slip->id)
+            ->whereIn('id', array_keys($typed))
+            ->get(['id', 'typed'])
+            ->reject($same)
+            ->pluck('id');
         $lines = SlipLine::query()->whereKey($ids)->get()->keyBy('id');
         $numbers = array_filter(array_map(fn (array $line): string => trim((string) ($line['item'] ?? '')), $typed));
         $others = Item::query()
@@ -100,7 +151,9 @@ final class KeepSlip
             }
             if (isset($numbers[$id])) {
                 $item = $others[Code::keyOf($numbers[$id])] ?? null;
-                $item === null ? $wrong["lines.{$id}.item"] = "No item has the number {$numbers[$id]}." : $line->item_id = $item;
+                $item === null
+                    ? ($wrong["lines.{$id}.item"] = "No item has the number {$numbers[$id]}.")
+                    : ($line->item_id = $item);
             }
             if ($line->isDirty('item_id') || ($line->typed !== $was && ! isset($sent['splits']))) {
                 $resized[$id] = $line;
@@ -111,7 +164,15 @@ final class KeepSlip
         if ($wrong !== []) {
             throw new Refused($wrong);
         }
-        foreach (array_chunk($lines->filter(fn (SlipLine $line): bool => $line->isDirty())->map(fn (SlipLine $line): array => $line->getAttributes())->all(), 500) as $rows) {
+        foreach (
+            array_chunk(
+                $lines
+                    ->filter(fn (SlipLine $line): bool => $line->isDirty())
+                    ->map(fn (SlipLine $line): array => $line->getAttributes())
+                    ->all(),
+                500,
+            ) as $rows
+        ) {
             DB::table('slip_lines')->upsert($rows, ['id'], ['typed', 'unit', 'reason', 'is_out', 'item_id']);
         }
         $this->splits($splits);
@@ -121,7 +182,11 @@ final class KeepSlip
     /** @param  array<int, array<int, array<string, mixed>>>  $typed by line */
     private function splits(array $typed): void
     {
-        $there = DB::table('slip_splits')->whereIn('slip_line_id', array_keys($typed))->orderBy('id')->get()->groupBy('slip_line_id');
+        $there = DB::table('slip_splits')
+            ->whereIn('slip_line_id', array_keys($typed))
+            ->orderBy('id')
+            ->get()
+            ->groupBy('slip_line_id');
         $new = [];
         $gone = [];
         $stores = Place::query()->where('kind', 'store')->pluck('id')->flip();
@@ -134,10 +199,30 @@ final class KeepSlip
                     );
                 }
             }
-            $rows = array_values(array_filter(array_map(fn (array $row): array => ['slip_line_id' => $line, 'code' => mb_substr(trim((string) ($row['code'] ?? '')), 0, 60),
-                'place_id' => ($row['place'] ?? '') === '' ? null : (int) $row['place'], 'typed' => mb_substr(trim((string) ($row['quantity'] ?? '')), 0, 30)], $rows),
-                fn (array $row): bool => $row['code'].$row['typed'] !== ''));
-            $was = collect($there[$line] ?? [])->map(fn ($row): array => ['slip_line_id' => $row->slip_line_id, 'code' => $row->code, 'place_id' => $row->place_id, 'typed' => $row->typed])->all();
+            $rows = array_values(
+                array_filter(
+                    array_map(
+                        fn (array $row): array => [
+                            'slip_line_id' => $line,
+                            'code' => mb_substr(trim((string) ($row['code'] ?? '')), 0, 60),
+                            'place_id' => ($row['place'] ?? '') === '' ? null : (int) $row['place'],
+                            'typed' => mb_substr(trim((string) ($row['quantity'] ?? '')), 0, 30),
+                        ],
+                        $rows,
+                    ),
+                    fn (array $row): bool => $row['code'].$row['typed'] !== '',
+                ),
+            );
+            $was = collect($there[$line] ?? [])
+                ->map(
+                    fn ($row): array => [
+                        'slip_line_id' => $row->slip_line_id,
+                        'code' => $row->code,
+                        'place_id' => $row->place_id,
+                        'typed' => $row->typed,
+                    ],
+                )
+                ->all();
             if ($was !== $rows) {
                 $gone[] = $line;
                 array_push($new, ...$rows);
@@ -149,13 +234,27 @@ final class KeepSlip
         }
     }
 
-    /** Another quantity or another item: where it is taken from is suggested anew. @param  array<int, SlipLine>  $lines */
+    /**
+     * Another quantity or another item: where it is taken from is suggested anew.
+     *
+     * @param  array<int, SlipLine>  $lines
+     */
     private function suggestAgain(Slip $slip, array $lines): void
     {
-        $items = Item::query()->with('unit', 'units.unit')->whereKey(array_map(fn (SlipLine $line): int => $line->item_id, $lines))->get()->keyBy('id');
-        $owners = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->where('c.supplied_by', 'customer')
-            ->whereIn('c.id', array_filter(array_map(fn (SlipLine $line): ?int => $line->component_id, $lines)))->pluck('o.owner_id', 'c.id');
-        $suggest = new Suggestions(array_values($items->keys()->all()), $slip->booked_on ?? now(config()->string('pace.zone'))->toDateString());
+        $items = Item::query()
+            ->with('unit', 'units.unit')
+            ->whereKey(array_map(fn (SlipLine $line): int => $line->item_id, $lines))
+            ->get()
+            ->keyBy('id');
+        $owners = DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->where('c.supplied_by', 'customer')
+            ->whereIn('c.id', array_filter(array_map(fn (SlipLine $line): ?int => $line->component_id, $lines)))
+            ->pluck('o.owner_id', 'c.id');
+        $suggest = new Suggestions(
+            array_values($items->keys()->all()),
+            $slip->booked_on ?? now(config()->string('pace.zone'))->toDateString(),
+        );
         DB::table('slip_splits')->whereIn('slip_line_id', array_keys($lines))->delete();
         $new = [];
         foreach ($lines as $id => $line) {
@@ -164,7 +263,16 @@ final class KeepSlip
             } catch (\Throwable) {
                 continue; // typed wrong: told when it is booked
             }
-            foreach ($amount->isPositive() ? $suggest->take($items[$line->item_id], $line->order_id, (int) ($owners[$line->component_id] ?? 0), $amount) : [] as $part) {
+            foreach (
+                $amount->isPositive()
+                    ? $suggest->take(
+                        $items[$line->item_id],
+                        $line->order_id,
+                        (int) ($owners[$line->component_id] ?? 0),
+                        $amount,
+                    )
+                    : [] as $part
+            ) {
                 $new[] = ['slip_line_id' => $id, ...$part];
             }
         }

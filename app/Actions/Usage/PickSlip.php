@@ -34,7 +34,12 @@ final class PickSlip
                 throw Refused::because("{$code} is picked already.", 'scan');
             }
             if ($open->count() > 1 && $open->unique(fn ($row): string => "{$row->item_id}-{$row->code}")->count() > 1) {
-                throw Refused::because("{$code} stands for several things here: ".$open->map(fn ($row): string => "{$row->number} {$row->code}")->unique()->join(', ', ' and ').'. Scan the lot, or tick the line.', 'scan');
+                throw Refused::because(
+                    "{$code} stands for several things here: "
+                        .$open->map(fn ($row): string => "{$row->number} {$row->code}")->unique()->join(', ', ' and ')
+                        .'. Scan the lot, or tick the line.',
+                    'scan',
+                );
             }
             DB::table('slip_splits')->where('id', $open->first()->id)->update(['is_picked' => true]);
         });
@@ -52,7 +57,13 @@ final class PickSlip
 
     public function all(int $id, Person $by): Slip
     {
-        return $this->change($id, $by, fn (Collection $rows) => DB::table('slip_splits')->whereIn('id', $rows->pluck('id'))->update(['is_picked' => true]));
+        return $this->change(
+            $id,
+            $by,
+            fn (Collection $rows) => DB::table('slip_splits')
+                ->whereIn('id', $rows->pluck('id'))
+                ->update(['is_picked' => true]),
+        );
     }
 
     /** @param  callable(Collection<int, \stdClass>): mixed  $work */
@@ -60,8 +71,16 @@ final class PickSlip
     {
         return DB::transaction(function () use ($id, $by, $work): Slip {
             $slip = KeepSlip::open($id, null);
-            $work(DB::table('slip_splits AS s')->join('slip_lines AS l', 'l.id', 's.slip_line_id')->join('items AS i', 'i.id', 'l.item_id')->where('l.slip_id', $id)
-                ->where('l.is_out', false)->orderBy('l.position')->orderBy('s.id')->get(['s.id', 's.code', 's.is_picked', 'l.item_id', 'i.number']));
+            $work(
+                DB::table('slip_splits AS s')
+                    ->join('slip_lines AS l', 'l.id', 's.slip_line_id')
+                    ->join('items AS i', 'i.id', 'l.item_id')
+                    ->where('l.slip_id', $id)
+                    ->where('l.is_out', false)
+                    ->orderBy('l.position')
+                    ->orderBy('s.id')
+                    ->get(['s.id', 's.code', 's.is_picked', 'l.item_id', 'i.number']),
+            );
 
             return KeepSlip::changed($slip, $by);
         }, attempts: 5);
@@ -74,8 +93,14 @@ final class PickSlip
             ->join('items AS i', 'i.id', 'l.item_id')
             ->where('l.code_key', Code::keyOf($code))
             ->first(['i.number', 'i.name']);
-        $item = DB::table('items')->where('number_key', Code::keyOf($code))->first(['number', 'name']);
+        $item = DB::table('items')
+            ->where('number_key', Code::keyOf($code))
+            ->first(['number', 'name']);
 
-        return $lot !== null ? "It is a lot of {$lot->number} {$lot->name}." : ($item !== null ? "It is {$item->name}." : 'Nothing is known by this code.');
+        return $lot !== null
+            ? "It is a lot of {$lot->number} {$lot->name}."
+            : ($item !== null
+                ? "It is {$item->name}."
+                : 'Nothing is known by this code.');
     }
 }

@@ -17,7 +17,10 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Structure\IssueBy;
 use KeepPace\Core\Structure\ItemKind;
 
-/** Proposes component use for released orders as a draft: for the whole of them, for what is reported so far, or for one step. */
+/**
+ * Proposes component use for released orders as a draft: for the whole of them, for what is reported so far, or for one
+ * step.
+ */
 final class ProposeSlip
 {
     /**
@@ -33,14 +36,31 @@ final class ProposeSlip
         }
         try {
             return DB::transaction(function () use ($orders, $part, $step, $token, $by): Slip {
-                $found = Order::query()->whereKey($orders)->whereIn('state', OrderState::IN_THE_SHOP)->where('is_held', false)->get()->keyBy('id');
+                $found = Order::query()
+                    ->whereKey($orders)
+                    ->whereIn('state', OrderState::IN_THE_SHOP)
+                    ->where('is_held', false)
+                    ->get()
+                    ->keyBy('id');
                 if ($found->isEmpty()) {
-                    throw Refused::because('None of these orders is released and going. Release them, or let them go on, first.', 'orders');
+                    throw Refused::because(
+                        'None of these orders is released and going. Release them, or let them go on, first.',
+                        'orders',
+                    );
                 }
-                $slip = Slip::query()->create(['token' => $token, 'part' => $part, 'step_number' => $part === 'step' ? $step : null, 'user_id' => $by->id, 'changed_by' => $by->id]);
+                $slip = Slip::query()->create([
+                    'token' => $token,
+                    'part' => $part,
+                    'step_number' => $part === 'step' ? $step : null,
+                    'user_id' => $by->id,
+                    'changed_by' => $by->id,
+                ]);
                 $lines = $this->lines($slip, array_values($found->keys()->all()), $part, $step);
                 if ($lines === 0) {
-                    throw Refused::because('Nothing is left to use for these: all that is planned is booked.', 'orders');
+                    throw Refused::because(
+                        'Nothing is left to use for these: all that is planned is booked.',
+                        'orders',
+                    );
                 }
 
                 return $slip->refresh();
@@ -53,14 +73,43 @@ final class ProposeSlip
     /** @param  list<int>  $orders */
     private function lines(Slip $slip, array $orders, string $part, ?int $step): int
     {
-        $rows = DB::table('order_components AS c')->join('orders AS o', 'o.id', 'c.order_id')->join('items AS i', 'i.id', 'c.item_id')
-            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')->whereIn('c.order_id', $orders)->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
+        $rows = DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->join('items AS i', 'i.id', 'c.item_id')
+            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')
+            ->whereIn('c.order_id', $orders)
+            ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
             ->when($part === 'step', fn ($query) => $query->where('c.step_number', $step))
-            ->where('c.planned_quantity', '>', 0)->orderBy('o.rank')->orderBy('o.due_on')->orderBy('o.id')->orderBy('c.position')->orderBy('c.id')
-            ->get(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 'c.supplied_by', 'c.issue_by', 'o.quantity', 'o.owner_id', 's.basis']);
-        $items = Item::query()->with('unit')->whereKey($rows->pluck('item_id')->unique())->get()->keyBy('id');
+            ->where('c.planned_quantity', '>', 0)
+            ->orderBy('o.rank')
+            ->orderBy('o.due_on')
+            ->orderBy('o.id')
+            ->orderBy('c.position')
+            ->orderBy('c.id')
+            ->get([
+                'c.id',
+                'c.order_id',
+                'c.item_id',
+                'c.step_number',
+                'c.planned_quantity',
+                'c.used_quantity',
+                'c.replaced_quantity',
+                'c.supplied_by',
+                'c.issue_by',
+                'o.quantity',
+                'o.owner_id',
+                's.basis',
+            ]);
+        $items = Item::query()
+            ->with('unit')
+            ->whereKey($rows->pluck('item_id')->unique())
+            ->get()
+            ->keyBy('id');
         $served = $part === 'reported' ? $this->served($orders) : [];
-        $suggest = new Suggestions(array_values($items->keys()->all()), now(config()->string('pace.zone'))->toDateString());
+        $suggest = new Suggestions(
+            array_values($items->keys()->all()),
+            now(config()->string('pace.zone'))->toDateString(),
+        );
         $lines = [];
         $splits = [];
         foreach ($rows as $row) {
@@ -68,17 +117,44 @@ final class ProposeSlip
             if ($row->issue_by === IssueBy::Backflush->value && $part !== 'reported') {
                 continue; // used by itself when its step is counted
             }
-            $share = $part === 'reported' ? BigRational::of($served["{$row->order_id}-{$row->step_number}"] ?? '0')->dividedBy($row->quantity) : BigRational::one();
-            $propose = UsageProposal::of(BigDecimal::of($row->planned_quantity), BigDecimal::of($row->used_quantity)->plus($row->replaced_quantity), $share,
-                $row->basis === 'order', $item->unit->decimals, BigDecimal::of($item->minimum_issue));
+            $share = $part === 'reported'
+                    ? BigRational::of($served["{$row->order_id}-{$row->step_number}"] ?? '0')->dividedBy($row->quantity)
+                    : BigRational::one();
+            $propose = UsageProposal::of(
+                BigDecimal::of($row->planned_quantity),
+                BigDecimal::of($row->used_quantity)->plus($row->replaced_quantity),
+                $share,
+                $row->basis === 'order',
+                $item->unit->decimals,
+                BigDecimal::of($item->minimum_issue),
+            );
             if (! $propose->isPositive()) {
                 continue;
             }
-            $parts = $row->supplied_by === 'customer' && $row->owner_id === null ? [] : $suggest->take($item, $row->order_id, $row->supplied_by === 'customer' ? $row->owner_id : 0, $propose);
-            $there = array_reduce($parts, fn (BigDecimal $sum, array $one): BigDecimal => $sum->plus($one['typed']), BigDecimal::zero());
+            $parts = $row->supplied_by === 'customer' && $row->owner_id === null
+                    ? []
+                    : $suggest->take(
+                        $item,
+                        $row->order_id,
+                        $row->supplied_by === 'customer' ? $row->owner_id : 0,
+                        $propose,
+                    );
+            $there = array_reduce(
+                $parts,
+                fn (BigDecimal $sum, array $one): BigDecimal => $sum->plus($one['typed']),
+                BigDecimal::zero(),
+            );
             $asks = $item->isTracked() && $item->lot_rule === 'ask';
-            $lines[] = ['slip_id' => $slip->id, 'position' => (count($lines) + 1) * 10, 'order_id' => $row->order_id, 'component_id' => $row->id, 'item_id' => $row->item_id,
-                'step_number' => $row->step_number, 'proposed' => (string) $propose, 'typed' => Amount::plain((string) ($asks ? $propose : $there))];
+            $lines[] = [
+                'slip_id' => $slip->id,
+                'position' => (count($lines) + 1) * 10,
+                'order_id' => $row->order_id,
+                'component_id' => $row->id,
+                'item_id' => $row->item_id,
+                'step_number' => $row->step_number,
+                'proposed' => (string) $propose,
+                'typed' => Amount::plain((string) ($asks ? $propose : $there)),
+            ];
             $splits[] = $parts;
         }
         self::insert($slip, $lines, $splits);
@@ -116,8 +192,17 @@ final class ProposeSlip
     private function served(array $orders): array
     {
         $served = [];
-        foreach (DB::table('order_components AS c')->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'c.order_id')->on('s.number', '>=', 'c.step_number'))
-            ->whereIn('c.order_id', $orders)->groupBy('c.order_id', 'c.step_number')->selectRaw('c.order_id, c.step_number, MAX(s.good + s.scrap) AS pieces')->get() as $row) {
+        foreach (
+            DB::table('order_components AS c')
+                ->join(
+                    'order_steps AS s',
+                    fn ($join) => $join->on('s.order_id', 'c.order_id')->on('s.number', '>=', 'c.step_number'),
+                )
+                ->whereIn('c.order_id', $orders)
+                ->groupBy('c.order_id', 'c.step_number')
+                ->selectRaw('c.order_id, c.step_number, MAX(s.good + s.scrap) AS pieces')
+                ->get() as $row
+        ) {
             $served["{$row->order_id}-{$row->step_number}"] = BigDecimal::of($row->pieces);
         }
 

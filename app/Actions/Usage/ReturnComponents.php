@@ -33,43 +33,84 @@ final class ReturnComponents
      *
      * @throws Refused with a sentence beside each line that is wrong
      */
-    public function handle(int $orderId, array $lines, int $placeId, Condition $as, string $reason, string $token, Person $by): Booking
-    {
-        return $this->bookings->once(BookingKind::Return, $token, $by, function (Ledger $ledger) use ($orderId, $lines, $placeId, $as): void {
-            $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-            if ($order->state === OrderState::Closed) {
-                throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
-            }
-            $components = OrderComponent::query()->where('order_id', $order->id)->orderBy('id')->get()->keyBy('id');
-            $items = Item::query()->with('unit', 'units.unit')->whereKey($components->pluck('item_id'))->get()->keyBy('id');
-            $place = Place::thatHolds($placeId);
-            $wanted = [];
-            foreach ($lines as $key => $quantity) {
-                [$component, $lot] = array_map(intval(...), explode('-', "{$key}-0"));
-                $component = $components[$component] ?? throw Refused::because('This component is not of this order.', "lines.{$key}");
-                $wanted[$key] = [$component, new StockKey($component->item_id, $place->id, $lot, $as, $component->supplied_by === 'customer' ? (int) $order->owner_id : 0), $quantity];
-            }
-            if ($wanted === []) {
-                throw Refused::because('Nothing to return: every quantity is empty or zero.');
-            }
-            $keys = array_values(array_map(fn (array $row): StockKey => $row[1], $wanted));
-            $ledger->stock->lock(array_map(fn (StockKey $key): int => $key->item, $keys));
-            $ledger->stock->read($keys);
-            $used = self::used($order->id);
-            $wrong = [];
-            foreach ($wanted as $key => [$component, $stockKey, $quantity]) {
-                try {
-                    $this->back($ledger, $order, $component, $items[$component->item_id], $stockKey, $quantity, $used["{$component->id}-{$stockKey->lot}"] ?? null);
-                } catch (Refused $refused) {
-                    $wrong["lines.{$key}"] = $refused->getMessage();
+    public function handle(
+        int $orderId,
+        array $lines,
+        int $placeId,
+        Condition $as,
+        string $reason,
+        string $token,
+        Person $by,
+    ): Booking {
+        return $this->bookings->once(
+            BookingKind::Return,
+            $token,
+            $by,
+            function (Ledger $ledger) use ($orderId, $lines, $placeId, $as): void {
+                $order = Order::query()->lockForUpdate()->findOrFail($orderId);
+                if ($order->state === OrderState::Closed) {
+                    throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
                 }
-            }
-            if ($wrong !== []) {
-                throw new Refused($wrong);
-            }
-            $ledger->about($order);
-            $ledger->says(count($wanted).(count($wanted) === 1 ? ' component' : ' components')." of order {$order->number} back to {$place->name}".($as === Condition::Free ? '.' : ', '.$as->label().'.'));
-        }, $reason);
+                $components = OrderComponent::query()->where('order_id', $order->id)->orderBy('id')->get()->keyBy('id');
+                $items = Item::query()
+                    ->with('unit', 'units.unit')
+                    ->whereKey($components->pluck('item_id'))
+                    ->get()
+                    ->keyBy('id');
+                $place = Place::thatHolds($placeId);
+                $wanted = [];
+                foreach ($lines as $key => $quantity) {
+                    [$component, $lot] = array_map(intval(...), explode('-', "{$key}-0"));
+                    $component = $components[$component]
+                        ?? throw Refused::because('This component is not of this order.', "lines.{$key}");
+                    $wanted[$key] = [
+                        $component,
+                        new StockKey(
+                            $component->item_id,
+                            $place->id,
+                            $lot,
+                            $as,
+                            $component->supplied_by === 'customer' ? (int) $order->owner_id : 0,
+                        ),
+                        $quantity,
+                    ];
+                }
+                if ($wanted === []) {
+                    throw Refused::because('Nothing to return: every quantity is empty or zero.');
+                }
+                $keys = array_values(array_map(fn (array $row): StockKey => $row[1], $wanted));
+                $ledger->stock->lock(array_map(fn (StockKey $key): int => $key->item, $keys));
+                $ledger->stock->read($keys);
+                $used = self::used($order->id);
+                $wrong = [];
+                foreach ($wanted as $key => [$component, $stockKey, $quantity]) {
+                    try {
+                        $this->back(
+                            $ledger,
+                            $order,
+                            $component,
+                            $items[$component->item_id],
+                            $stockKey,
+                            $quantity,
+                            $used["{$component->id}-{$stockKey->lot}"] ?? null,
+                        );
+                    } catch (Refused $refused) {
+                        $wrong["lines.{$key}"] = $refused->getMessage();
+                    }
+                }
+                if ($wrong !== []) {
+                    throw new Refused($wrong);
+                }
+                $ledger->about($order);
+                $ledger->says(
+                    count($wanted)
+                        .(count($wanted) === 1 ? ' component' : ' components')
+                        ." of order {$order->number} back to {$place->name}"
+                        .($as === Condition::Free ? '.' : ', '.$as->label().'.'),
+                );
+            },
+            $reason,
+        );
     }
 
     /**
@@ -80,22 +121,60 @@ final class ReturnComponents
     public static function used(int $order): array
     {
         $used = [];
-        foreach (DB::table('moves AS m')->join('places AS t', 't.id', 'm.to_place_id')->where('m.order_id', $order)->whereNotNull('m.component_id')->groupBy('m.component_id', 'm.lot_id')
-            ->selectRaw("m.component_id, m.lot_id, SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value")->get() as $row) {
-            $used["{$row->component_id}-{$row->lot_id}"] = ['quantity' => BigDecimal::of($row->quantity), 'value' => (int) $row->value];
+        foreach (
+            DB::table('moves AS m')
+                ->join('places AS t', 't.id', 'm.to_place_id')
+                ->where('m.order_id', $order)
+                ->whereNotNull('m.component_id')
+                ->groupBy('m.component_id', 'm.lot_id')
+                ->selectRaw(
+                    "m.component_id, m.lot_id, SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value",
+                )
+                ->get() as $row
+        ) {
+            $used["{$row->component_id}-{$row->lot_id}"] = [
+                'quantity' => BigDecimal::of($row->quantity),
+                'value' => (int) $row->value,
+            ];
         }
 
         return array_filter($used, fn (array $row): bool => $row['quantity']->isPositive());
     }
 
     /** @param  array{quantity: BigDecimal, value: int}|null  $used */
-    private function back(Ledger $ledger, Order $order, OrderComponent $component, Item $item, StockKey $to, string $typed, ?array $used): void
-    {
+    private function back(
+        Ledger $ledger,
+        Order $order,
+        OrderComponent $component,
+        Item $item,
+        StockKey $to,
+        string $typed,
+        ?array $used,
+    ): void {
         $quantity = $item->quantity($typed)->amount;
         if ($used === null || $quantity->isGreaterThan($used['quantity'])) {
-            throw Refused::because(sprintf('%s to return, %s of it lie in order %s. Return no more than that.', Amount::plain($quantity), Amount::plain($used['quantity'] ?? BigDecimal::zero()), $order->number));
+            throw Refused::because(
+                sprintf(
+                    '%s to return, %s of it lie in order %s. Return no more than that.',
+                    Amount::plain($quantity),
+                    Amount::plain($used['quantity'] ?? BigDecimal::zero()),
+                    $order->number,
+                ),
+            );
         }
-        $value = $ledger->move($item, $quantity, Cents::part($used['value'], $quantity, $used['quantity']), 'order', $to, ['component_id' => $component->id, 'order_id' => $order->id, 'typed_quantity' => $typed, 'typed_unit_id' => $item->unit_id]);
+        $value = $ledger->move(
+            $item,
+            $quantity,
+            Cents::part($used['value'], $quantity, $used['quantity']),
+            'order',
+            $to,
+            [
+                'component_id' => $component->id,
+                'order_id' => $order->id,
+                'typed_quantity' => $typed,
+                'typed_unit_id' => $item->unit_id,
+            ],
+        );
         $ledger->cost($order, 'material', -$value);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->minus($quantity);
         $component->used_value -= $value;

@@ -12,7 +12,10 @@ use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\LotThere;
 use KeepPace\Core\Stock\StockKey;
 
-/** Where a slip's lines could take from: by each item's rule, one line after the other. A suggestion; booking asks again. */
+/**
+ * Where a slip's lines could take from: by each item's rule, one line after the other. A suggestion; booking asks
+ * again.
+ */
 final class Suggestions
 {
     /** @var array<string, list<LotThere>> by item and owner, what no line of this slip took yet */
@@ -27,16 +30,41 @@ final class Suggestions
     /** @param  list<int>  $items */
     public function __construct(array $items, private readonly string $day)
     {
-        foreach (DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->leftJoin('lots AS l', 'l.id', 'b.lot_id')->whereIn('b.item_id', $items)
-            ->where('p.kind', 'store')->where('b.condition', Condition::Free->value)->where('b.quantity', '>', 0)->orderBy('b.item_id')->orderBy('b.lot_id')->orderBy('b.place_id')
-            ->get(['b.item_id', 'b.place_id', 'b.lot_id', 'b.owner_id', 'b.quantity', 'l.code', 'l.expires_on']) as $row) {
+        foreach (
+            DB::table('balances AS b')
+                ->join('places AS p', 'p.id', 'b.place_id')
+                ->leftJoin('lots AS l', 'l.id', 'b.lot_id')
+                ->whereIn('b.item_id', $items)
+                ->where('p.kind', 'store')
+                ->where('b.condition', Condition::Free->value)
+                ->where('b.quantity', '>', 0)
+                ->orderBy('b.item_id')
+                ->orderBy('b.lot_id')
+                ->orderBy('b.place_id')
+                ->select(['b.item_id', 'b.place_id', 'b.lot_id', 'b.owner_id', 'b.quantity', 'l.code', 'l.expires_on'])
+                ->get() as $row
+        ) {
             $quantity = BigDecimal::of($row->quantity);
             $at = "{$row->item_id}-{$row->owner_id}";
-            $this->lots[$at][] = new LotThere(new StockKey($row->item_id, $row->place_id, $row->lot_id, owner: $row->owner_id), $quantity, $row->code ?? '', $row->expires_on);
+            $this->lots[$at][] = new LotThere(
+                new StockKey($row->item_id, $row->place_id, $row->lot_id, owner: $row->owner_id),
+                $quantity,
+                $row->code ?? '',
+                $row->expires_on,
+            );
             $this->free[$at] = ($this->free[$at] ?? BigDecimal::zero())->plus($quantity);
         }
-        foreach (DB::table('covers')->whereIn('item_id', $items)->where('supply', 'stock')->groupBy('item_id')->selectRaw('item_id, SUM(quantity) AS quantity')->get() as $row) {
-            $this->free["{$row->item_id}-0"] = ($this->free["{$row->item_id}-0"] ?? BigDecimal::zero())->minus($row->quantity);
+        foreach (
+            DB::table('covers')
+                ->whereIn('item_id', $items)
+                ->where('supply', 'stock')
+                ->groupBy('item_id')
+                ->selectRaw('item_id, SUM(quantity) AS quantity')
+                ->get() as $row
+        ) {
+            $this->free["{$row->item_id}-0"] = ($this->free["{$row->item_id}-0"] ?? BigDecimal::zero())->minus(
+                $row->quantity,
+            );
         }
         foreach (DB::table('reservations')->whereIn('item_id', $items)->where('quantity', '>', 0)->get() as $row) {
             $this->reserved[$row->item_id][] = $row;
@@ -45,7 +73,8 @@ final class Suggestions
 
     /**
      * @param  BigDecimal  $wanted  above 0, in the stock unit
-     * @return list<array{code: string, place_id: int, typed: string}> for as much of it as there is; empty where a person names it
+     * @return list<array{code: string, place_id: int, typed: string}> for as much of it as there is; empty where a
+     *     person names it
      */
     public function take(Item $item, int $order, int $owner, BigDecimal $wanted): array
     {
@@ -63,7 +92,17 @@ final class Suggestions
         }
         $left = BigDecimal::min($wanted, BigDecimal::max(0, ($this->free[$at] ?? BigDecimal::zero())->minus($others)));
         $parts = [];
-        foreach ($item->isTracked() && $item->lot_rule === LotRule::Ask->value ? [] : LotOrder::of($this->lots[$at] ?? [], LotRule::from($item->lot_rule), $this->day, $item->minimum_days, $kept) as $lot) {
+        foreach (
+            $item->isTracked() && $item->lot_rule === LotRule::Ask->value
+                ? []
+                : LotOrder::of(
+                    $this->lots[$at] ?? [],
+                    LotRule::from($item->lot_rule),
+                    $this->day,
+                    $item->minimum_days,
+                    $kept,
+                ) as $lot
+        ) {
             $there = $lot->key->lot === 0 ? $lot->quantity : $lot->quantity->minus($hold[$lot->key->lot] ?? 0);
             $part = BigDecimal::min($left, BigDecimal::max(0, $there));
             if ($part->isPositive()) {
@@ -78,7 +117,12 @@ final class Suggestions
 
     private function less(string $at, LotThere $taken, BigDecimal $part): void
     {
-        $this->lots[$at] = array_map(fn (LotThere $lot): LotThere => $lot === $taken ? new LotThere($lot->key, $lot->quantity->minus($part), $lot->code, $lot->expiresOn) : $lot, $this->lots[$at]);
+        $this->lots[$at] = array_map(
+            fn (LotThere $lot): LotThere => $lot === $taken
+                ? new LotThere($lot->key, $lot->quantity->minus($part), $lot->code, $lot->expiresOn)
+                : $lot,
+            $this->lots[$at],
+        );
         $this->free[$at] = $this->free[$at]->minus($part);
     }
 }

@@ -27,23 +27,41 @@ class AbsenceController extends Controller
 
     public function machine(AbsentRequest $request, SayAbsent $say): RedirectResponse
     {
-        $booking = $say->machine($request->integer('centre'), $request->integer('machine'), $request->from(), $request->until(),
-            $request->string('reason')->trim()->value(), $request->token(), $request->person());
+        $booking = $say->machine(
+            $request->integer('centre'),
+            $request->integer('machine'),
+            $request->from(),
+            $request->until(),
+            $request->string('reason')->trim()->value(),
+            $request->token(),
+            $request->person(),
+        );
 
         return $this->done(to_route('absence.index'), $booking)->with('booking', $booking->id);
     }
 
     public function person(AbsentRequest $request, SayAbsent $say): RedirectResponse
     {
-        $booking = $say->person($request->integer('person'), $request->from(), $request->until(), $request->string('reason')->trim()->value(),
-            $request->token(), $request->person());
+        $booking = $say->person(
+            $request->integer('person'),
+            $request->from(),
+            $request->until(),
+            $request->string('reason')->trim()->value(),
+            $request->token(),
+            $request->person(),
+        );
 
         return $this->done(to_route('absence.index'), $booking)->with('booking', $booking->id);
     }
 
     public function back(DeedRequest $request, string $what, int $id, SayAbsent $say): RedirectResponse
     {
-        $booking = $say->back($what === 'machine' ? 'downtimes' : 'absences', $id, $request->token(), $request->person());
+        $booking = $say->back(
+            $what === 'machine' ? 'downtimes' : 'absences',
+            $id,
+            $request->token(),
+            $request->person(),
+        );
 
         return $this->done(to_route('absence.index'), $booking)->with('booking', $booking->id);
     }

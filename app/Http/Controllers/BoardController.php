@@ -53,19 +53,47 @@ class BoardController extends Controller
             'minute' => ['required', 'integer', 'between:0,200000000'],
         ]);
 
-        return response()->json(MovePreview::of($this->plan($request), (int) $typed['step'], (int) $typed['centre'], (int) $typed['machine'], (int) $typed['minute']));
+        return response()->json(
+            MovePreview::of(
+                $this->plan($request),
+                (int) $typed['step'],
+                (int) $typed['centre'],
+                (int) $typed['machine'],
+                (int) $typed['minute'],
+            ),
+        );
     }
 
     public function move(MoveRequest $request, int $step, MoveStep $move): JsonResponse|RedirectResponse
     {
-        return $this->answer($request, $move->handle($this->plan($request), $step, $request->integer('centre'), $request->integer('machine'),
-            $request->integer('minute'), $request->boolean('pin'), $request->seen(), $request->token(), $request->person()));
+        return $this->answer(
+            $request,
+            $move->handle(
+                $this->plan($request),
+                $step,
+                $request->integer('centre'),
+                $request->integer('machine'),
+                $request->integer('minute'),
+                $request->boolean('pin'),
+                $request->seen(),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function unpin(DeedRequest $request, int $step, MoveStep $move): JsonResponse|RedirectResponse
     {
-        return $this->answer($request, $move->unpin($this->plan($request), $step, $request->filled('seen') ? $request->integer('seen') : null,
-            $request->token(), $request->person()));
+        return $this->answer(
+            $request,
+            $move->unpin(
+                $this->plan($request),
+                $step,
+                $request->filled('seen') ? $request->integer('seen') : null,
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function undo(DeedRequest $request, UndoPlan $undo): RedirectResponse
@@ -93,7 +121,11 @@ class BoardController extends Controller
     private function plan(Request $request): int
     {
         $plan = $request->integer('plan') ?: Plan::LIVE;
-        abort_unless($plan === Plan::LIVE || Plan::query()->whereKey($plan)->exists(), 404, 'That plan is not there any more.');
+        abort_unless(
+            $plan === Plan::LIVE || Plan::query()->whereKey($plan)->exists(),
+            404,
+            'That plan is not there any more.',
+        );
 
         return $plan;
     }

@@ -24,16 +24,42 @@ class BookingController extends Controller
     {
         $before = $request->integer('before');
 
-        return view('bookings.index', ['rows' => DB::table('bookings AS b')->join('people AS u', 'u.id', 'b.user_id')
-            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
-            ->when($before > 0, fn ($query) => $query->where('b.id', '<', $before))->orderByDesc('b.id')->limit(60)
-            ->get(['b.id', 'b.kind', 'b.says', 'b.reason', 'b.entered_at', 'b.booked_on', 'b.reverses_id', 'u.name AS person',
-                'r.id AS reversed_by'])]);
+        return view('bookings.index', [
+            'rows' => DB::table('bookings AS b')
+                ->join('people AS u', 'u.id', 'b.user_id')
+                ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
+                ->when($before > 0, fn ($query) => $query->where('b.id', '<', $before))
+                ->orderByDesc('b.id')
+                ->limit(60)
+                ->get([
+                    'b.id',
+                    'b.kind',
+                    'b.says',
+                    'b.reason',
+                    'b.entered_at',
+                    'b.booked_on',
+                    'b.reverses_id',
+                    'u.name AS person',
+                    'r.id AS reversed_by',
+                ]),
+        ]);
     }
 
     public function show(int $booking): View
     {
-        $found = Booking::query()->with(['user', 'order', 'moves.item.unit', 'moves.from', 'moves.to', 'moves.lot', 'moves.order', 'moves.reversedBy', 'stepEntries.step', 'costEntries'])
+        $found = Booking::query()
+            ->with([
+                'user',
+                'order',
+                'moves.item.unit',
+                'moves.from',
+                'moves.to',
+                'moves.lot',
+                'moves.order',
+                'moves.reversedBy',
+                'stepEntries.step',
+                'costEntries',
+            ])
             ->findOrFail($booking);
 
         return view('bookings.show', [
@@ -49,14 +75,25 @@ class BookingController extends Controller
 
     public function lines(DeedRequest $request, int $booking, ReverseLines $reverse): RedirectResponse
     {
-        $typed = $request->validate([
-            'moves' => ['required', 'array', 'max:2000'],
-            'moves.*' => Rules::id(),
-            'reason' => ['required', ...Rules::text(200)],
-        ],
-            ['reason.required' => 'Say why they are taken back.', 'moves.required' => 'Tick the lines to take back.']);
+        $typed = $request->validate(
+            [
+                'moves' => ['required', 'array', 'max:2000'],
+                'moves.*' => Rules::id(),
+                'reason' => ['required', ...Rules::text(200)],
+            ],
+            ['reason.required' => 'Say why they are taken back.', 'moves.required' => 'Tick the lines to take back.'],
+        );
 
-        return $this->done(back(), $reverse->handle($booking, array_map(intval(...), array_values($typed['moves'])), $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $reverse->handle(
+                $booking,
+                array_map(intval(...), array_values($typed['moves'])),
+                $typed['reason'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function lot(DeedRequest $request, int $move, CorrectLot $correct): RedirectResponse
@@ -71,18 +108,39 @@ class BookingController extends Controller
                 'reason.required' => 'Say how it was found out.',
             ]);
 
-        return $this->done(back(), $correct->handle($move, $typed['code'], $typed['quantity'] ?? null, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $correct->handle(
+                $move,
+                $typed['code'],
+                $typed['quantity'] ?? null,
+                $typed['reason'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function lateCost(DeedRequest $request, int $booking, AddLateCost $add): RedirectResponse
     {
-        $typed = $request->validate([
-            'amount' => ['required', 'bail', new PlainNumber(most: '9999999', decimals: 2, least: '-9999999')],
-            'reason' => ['required', ...Rules::text(200)],
-        ],
-            ['reason.required' => 'Say what it is: freight, duty, a corrected price.']);
+        $typed = $request->validate(
+            [
+                'amount' => ['required', 'bail', new PlainNumber(most: '9999999', decimals: 2, least: '-9999999')],
+                'reason' => ['required', ...Rules::text(200)],
+            ],
+            ['reason.required' => 'Say what it is: freight, duty, a corrected price.'],
+        );
 
-        return $this->done(back(), $add->handle($booking, BigDecimal::of($typed['amount'])->multipliedBy(100)->toInt(), $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $add->handle(
+                $booking,
+                BigDecimal::of($typed['amount'])->multipliedBy(100)->toInt(),
+                $typed['reason'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $booking, ReverseBooking $reverse): RedirectResponse
@@ -90,9 +148,11 @@ class BookingController extends Controller
         // undoing one's own deed at once needs no further permission
         $found = Booking::query()->findOrFail($booking);
         $own = $found->user_id === $request->person()->id && $found->entered_at->diffInMinutes(now()) < 15;
-        abort_unless($own || $request->person()
-            ->may(Deed::Reverse), 403,
-            'You may undo your own deeds within 15 minutes; older ones are reversed by the supervisor, the storekeeper or the cost clerk.');
+        abort_unless(
+            $own || $request->person()->may(Deed::Reverse),
+            403,
+            'You may undo your own deeds within 15 minutes; older ones are reversed by the supervisor, the storekeeper or the cost clerk.',
+        );
         $typed = $request->validate(
             ['reason' => ['required', ...Rules::text(200)]],
             ['reason.required' => 'Say why it is reversed.'],

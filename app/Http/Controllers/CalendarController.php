@@ -49,17 +49,35 @@ class CalendarController extends Controller
         if ($request->boolean('try')) {
             $effect = $change->effect($calendar, $week, $days, $removed);
 
-            return back()->withInput($request->except('_token', 'file'))->with('effect', EffectWords::of($effect->comparison))->with('lost', $effect->lost);
+            return back()
+                ->withInput($request->except('_token', 'file'))
+                ->with('effect', EffectWords::of($effect->comparison))
+                ->with('lost', $effect->lost);
         }
 
-        return $this->done(back(), $change->handle($calendar, $week, $days, $removed, $request->boolean('anyway'), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->handle(
+                $calendar,
+                $week,
+                $days,
+                $removed,
+                $request->boolean('anyway'),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function file(int $calendar): Response
     {
         $found = Calendar::query()->with(['shifts', 'days'])->findOrFail($calendar);
 
-        return response(CalendarFile::calendar($found, When::today()), 200, ['Content-Type' => 'text/calendar; charset=utf-8',
-            'Content-Disposition' => 'attachment; filename="'.preg_replace('/[^A-Za-z0-9_-]/', '-', $found->code).'.ics"']);
+        $file = preg_replace('/[^A-Za-z0-9_-]/', '-', $found->code).'.ics';
+
+        return response(CalendarFile::calendar($found, When::today()), 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$file}\"",
+        ]);
     }
 }

@@ -23,6 +23,11 @@ abstract class Controller
             ->with('done', $booking->says)
             ->with('behind', app(JustBooked::class)->behind)
             ->with('undo', $booking->kind->isReversible() ? $booking->id : null)
-            ->with('undo_plan', $booking->kind->isOfPlan() && $booking->kind !== BookingKind::PlanUndone && $booking->kind !== BookingKind::WhatIf);
+            ->with(
+                'undo_plan',
+                $booking->kind->isOfPlan()
+                    && $booking->kind !== BookingKind::PlanUndone
+                    && $booking->kind !== BookingKind::WhatIf,
+            );
     }
 }

@@ -25,7 +25,10 @@ class CoverController extends Controller
         $typed = $request->validate(['order' => ['required', ...Rules::id(), 'exists:orders,id'],
             'quantity' => ['required', ...Rules::amount()]]);
 
-        return $this->done(back(), $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->token(), $request->person()),
+        );
     }
 
     public function destroy(DeedRequest $request, int $cover, TieToOrder $tie): RedirectResponse

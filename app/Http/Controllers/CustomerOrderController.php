@@ -49,9 +49,16 @@ class CustomerOrderController extends Controller
 
     public function store(CustomerOrderRequest $request, EnterCustomerOrder $enter): RedirectResponse
     {
-        $booking = $enter->handle(['customer_id' => $request->integer('customer_id'), 'reference' => $request->string('reference')
-            ->value(), 'ship_to' => $request->string('ship_to')->value()],
-            $request->lines(), $request->token(), $request->person());
+        $booking = $enter->handle(
+            [
+                'customer_id' => $request->integer('customer_id'),
+                'reference' => $request->string('reference')->value(),
+                'ship_to' => $request->string('ship_to')->value(),
+            ],
+            $request->lines(),
+            $request->token(),
+            $request->person(),
+        );
 
         return $this->done(to_route('customer-orders.show', $booking->customer_order_id), $booking);
     }
@@ -70,8 +77,17 @@ class CustomerOrderController extends Controller
             'promised_on' => ['required', ...Rules::workedDay()],
         ]);
 
-        return $this->done(back(), $change->handle($line, (int) $typed['version'], $typed['quantity'], $typed['promised_on'],
-            $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->handle(
+                $line,
+                (int) $typed['version'],
+                $typed['quantity'],
+                $typed['promised_on'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function cancelLine(DeedRequest $request, int $line, CancelLine $cancel): RedirectResponse
@@ -84,6 +100,17 @@ class CustomerOrderController extends Controller
         ],
             ['reason.required' => 'Say why it is cancelled.']);
 
-        return $this->done(back(), $cancel->handle($line, (int) $typed['version'], $typed['then'], isset($typed['other']) ? (int) $typed['other'] : null, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $cancel->handle(
+                $line,
+                (int) $typed['version'],
+                $typed['then'],
+                isset($typed['other']) ? (int) $typed['other'] : null,
+                $typed['reason'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 }

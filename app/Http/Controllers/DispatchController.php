@@ -26,13 +26,21 @@ class DispatchController extends Controller
         $list = $this->list($request, $centre);
         $of = array_filter(['machine' => $list->machine, 'person' => $list->person->id ?? null]);
 
-        return view('dispatch.show', ['list' => $list, 'people' => DispatchList::people($centre), 'days' => $this->days($request), 'of' => $of,
-            'feed' => URL::signedRoute('dispatch.feed', ['centre' => $centre, ...$of])]);
+        return view('dispatch.show', [
+            'list' => $list,
+            'people' => DispatchList::people($centre),
+            'days' => $this->days($request),
+            'of' => $of,
+            'feed' => URL::signedRoute('dispatch.feed', ['centre' => $centre, ...$of]),
+        ]);
     }
 
     public function pdf(Request $request, int $centre): Response
     {
-        return response(DispatchPaper::pdf($this->list($request, $centre)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'inline; filename="dispatch-list.pdf"']);
+        return response(DispatchPaper::pdf($this->list($request, $centre)), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => 'inline; filename="dispatch-list.pdf"',
+        ]);
     }
 
     public function csv(Request $request, int $centre): StreamedResponse
@@ -43,13 +51,28 @@ class DispatchController extends Controller
     /** For a calendar program, which cannot log in: the address is signed and lasts. */
     public function feed(Request $request, int $centre): Response
     {
-        return response(CalendarFile::schedule(DispatchList::of($centre, $request->integer('machine') ?: null, $request->integer('person') ?: null, 60)), 200,
-            ['Content-Type' => 'text/calendar; charset=utf-8']);
+        return response(
+            CalendarFile::schedule(
+                DispatchList::of(
+                    $centre,
+                    $request->integer('machine') ?: null,
+                    $request->integer('person') ?: null,
+                    60,
+                ),
+            ),
+            200,
+            ['Content-Type' => 'text/calendar; charset=utf-8'],
+        );
     }
 
     private function list(Request $request, int $centre): DispatchList
     {
-        return DispatchList::of($centre, $request->integer('machine') ?: null, $request->integer('person') ?: null, $this->days($request));
+        return DispatchList::of(
+            $centre,
+            $request->integer('machine') ?: null,
+            $request->integer('person') ?: null,
+            $this->days($request),
+        );
     }
 
     private function days(Request $request): int

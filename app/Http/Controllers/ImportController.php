@@ -17,8 +17,14 @@ class ImportController extends Controller
 {
     public function index(): View
     {
-        return view('import.index', ['specs' => Files::all(), 'imports' => DB::table('imports')->join('people', 'people.id', 'user_id')
-            ->orderByDesc('imports.id')->limit(20)->get(['imports.*', 'people.name AS person'])]);
+        return view('import.index', [
+            'specs' => Files::all(),
+            'imports' => DB::table('imports')
+                ->join('people', 'people.id', 'user_id')
+                ->orderByDesc('imports.id')
+                ->limit(20)
+                ->get(['imports.*', 'people.name AS person']),
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -36,11 +42,17 @@ class ImportController extends Controller
         mkdir($folder, 0700, true);
         $names = [];
         foreach ($request->file('files') as $file) {
-            $names[] = $name = preg_replace('/[^A-Za-z0-9._-]/', '_', basename($file->getClientOriginalName())) ?: 'file';
+            $names[] = $name =
+                preg_replace('/[^A-Za-z0-9._-]/', '_', basename($file->getClientOriginalName())) ?: 'file';
             $file->move($folder, $name);
         }
-        $id = DB::table('imports')->insertGetId(['user_id' => $user->id, 'folder' => $folder,
-            'files' => mb_strimwidth(implode(', ', $names), 0, 500, '…'), 'created_at' => now(), 'updated_at' => now()]);
+        $id = DB::table('imports')->insertGetId([
+            'user_id' => $user->id,
+            'folder' => $folder,
+            'files' => mb_strimwidth(implode(', ', $names), 0, 500, '…'),
+            'created_at' => now(),
+            'updated_at' => now(),
+        ]);
         RunImport::dispatch($id);
 
         return to_route('import.show', $id);

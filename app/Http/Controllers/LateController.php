@@ -40,14 +40,23 @@ class LateController extends Controller
     {
         $why = new WhyLate($standing = StandingPlan::of());
 
-        return view('late.show', ['order' => Order::query()->with('item')->findOrFail($order), 'rows' => $why->rows($order, true), 'stretches' => $why->rows($order, false), 'sentence' => $why->sentence($order),
-            'planned' => DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $order)->first(), 'now' => $standing->problem()->now]);
+        return view('late.show', [
+            'order' => Order::query()->with('item')->findOrFail($order),
+            'rows' => $why->rows($order, true),
+            'stretches' => $why->rows($order, false),
+            'sentence' => $why->sentence($order),
+            'planned' => DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $order)->first(),
+            'now' => $standing->problem()->now,
+        ]);
     }
 
     /** Each lever tried: takes a second or two, so the page asks for it on its own. */
     public function levers(int $order): View
     {
-        return view('late.levers', ['order' => Order::query()->findOrFail($order), 'offers' => LeverOffers::of($order)]);
+        return view('late.levers', [
+            'order' => Order::query()->findOrFail($order),
+            'offers' => LeverOffers::of($order),
+        ]);
     }
 
     public function store(DeedRequest $request, int $order, WhatIf $whatIf): RedirectResponse
@@ -55,9 +64,14 @@ class LateController extends Controller
         $typed = $request->validate(['says' => ['required', ...Rules::text(200)]]);
         $offer = collect(LeverOffers::of($order))->firstWhere('says', $typed['says']);
         if ($offer === null) {
-            throw Refused::because('The plan has changed since, and that is not among the levers any more. Open the page again.');
+            throw Refused::because(
+                'The plan has changed since, and that is not among the levers any more. Open the page again.',
+            );
         }
 
-        return $this->done(to_route('plans.index'), $whatIf->tryLever($order, $offer['lever'], $request->token(), $request->person()));
+        return $this->done(
+            to_route('plans.index'),
+            $whatIf->tryLever($order, $offer['lever'], $request->token(), $request->person()),
+        );
     }
 }

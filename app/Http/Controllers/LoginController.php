@@ -26,7 +26,10 @@ class LoginController extends Controller
 
     public function store(Request $request): RedirectResponse
     {
-        $typed = $request->validate(['login' => ['required', 'string', 'max:60'], 'password' => ['required', 'string', 'max:200']]);
+        $typed = $request->validate([
+            'login' => ['required', 'string', 'max:60'],
+            'password' => ['required', 'string', 'max:200'],
+        ]);
         $key = Code::keyOf($typed['login']);
         $user = Person::query()->firstWhere('login_key', $key);
         $brake = new LoginBrake($user, (string) $request->ip());

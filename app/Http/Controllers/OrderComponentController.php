@@ -20,8 +20,19 @@ class OrderComponentController extends Controller
             'step_number' => ['required', ...Rules::step()],
         ]);
 
-        return $this->done(back(), $change->add($order, (int) $typed['version'], $request->item()->id, $typed['quantity'], ($typed['unit'] ?? '') ?: null,
-            (int) $typed['step_number'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->add(
+                $order,
+                (int) $typed['version'],
+                $request->item()->id,
+                $typed['quantity'],
+                $typed['unit'] ?? '' ?: null,
+                (int) $typed['step_number'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function update(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
@@ -31,8 +42,16 @@ class OrderComponentController extends Controller
             'quantity' => ['required', ...Rules::amountOrZero()],
         ]);
 
-        return $this->done(back(), $change->change($component, (int) $typed['version'], $typed['quantity'], $request->token(),
-            $request->person()));
+        return $this->done(
+            back(),
+            $change->change(
+                $component,
+                (int) $typed['version'],
+                $typed['quantity'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function swap(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
@@ -44,7 +63,17 @@ class OrderComponentController extends Controller
             'reason' => ['required', ...Rules::text(200)],
         ], ['reason.required' => 'Say why.']);
 
-        return $this->done(back(), $change->swap($component, (int) $typed['version'], $request->item()->id, $typed['quantity'], $typed['reason'],
-            $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->swap(
+                $component,
+                (int) $typed['version'],
+                $request->item()->id,
+                $typed['quantity'],
+                $typed['reason'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 }

@@ -27,19 +27,33 @@ class OrderController extends Controller
         $filter = OrderFilter::from($request);
         $rows = OrderList::rows($filter);
 
-        return view('orders.index', ['rows' => $rows, 'count' => OrderList::count($filter), 'strips' => PaceStrips::for($rows),
+        return view('orders.index', [
+            'rows' => $rows,
+            'count' => OrderList::count($filter),
+            'strips' => PaceStrips::for($rows),
             'filter' => $filter,
-            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'), 'workCentres' => WorkCentre::query()->orderBy('id')
-                ->pluck('name', 'id')]);
+            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
+            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id'),
+        ]);
     }
 
     public function store(DeedRequest $request, MakeOrder $make): RedirectResponse
     {
-        $typed = $request->validate(['item' => ['required', ...Rules::text(60)],
-            'quantity' => ['required', ...Rules::amount()], 'due_on' => ['nullable', ...Rules::workedDay()],
-            'with_parts' => ['nullable', 'boolean']]);
-        $booking = $make->handle($request->item()->id, $typed['quantity'], null, $typed['due_on'] ?? null, $request->boolean('with_parts'), $request->token(),
-            $request->person());
+        $typed = $request->validate([
+            'item' => ['required', ...Rules::text(60)],
+            'quantity' => ['required', ...Rules::amount()],
+            'due_on' => ['nullable', ...Rules::workedDay()],
+            'with_parts' => ['nullable', 'boolean'],
+        ]);
+        $booking = $make->handle(
+            $request->item()->id,
+            $typed['quantity'],
+            null,
+            $typed['due_on'] ?? null,
+            $request->boolean('with_parts'),
+            $request->token(),
+            $request->person(),
+        );
 
         return $this->done(to_route('orders.show', $booking->order_id), $booking);
     }
@@ -52,9 +66,21 @@ class OrderController extends Controller
 
     public function update(OrderRequest $request, int $order, ChangeOrder $change): RedirectResponse
     {
-        return $this->done(back(), $change->head($order, $request->integer('version'),
-            ['quantity' => $request->validated('quantity'), 'due_on' => $request->validated('due_on'),
-                'rank' => $request->integer('rank'), 'is_held' => $request->boolean('is_held')], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->head(
+                $order,
+                $request->integer('version'),
+                [
+                    'quantity' => $request->validated('quantity'),
+                    'due_on' => $request->validated('due_on'),
+                    'rank' => $request->integer('rank'),
+                    'is_held' => $request->boolean('is_held'),
+                ],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $order, ChangeOrder $change): RedirectResponse
@@ -74,19 +100,42 @@ class OrderController extends Controller
             'reason' => ['nullable', ...Rules::text(200)],
         ]);
 
-        return $this->done(back(), $split->handle($order, (int) $typed['version'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $split->handle(
+                $order,
+                (int) $typed['version'],
+                $typed['quantity'],
+                $typed['reason'] ?? '',
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function short(DeedRequest $request, int $order, CureShort $cure): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'how' => ['required', 'in:remake,stock,accept'],
-            'quantity' => ['required', ...Rules::amount()],
-            'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)],
-        ],
-            ['reason.required_if' => 'Say who accepted it.']);
+        $typed = $request->validate(
+            [
+                'version' => Rules::version(),
+                'how' => ['required', 'in:remake,stock,accept'],
+                'quantity' => ['required', ...Rules::amount()],
+                'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)],
+            ],
+            ['reason.required_if' => 'Say who accepted it.'],
+        );
 
-        return $this->done(back(), $cure->handle($order, (int) $typed['version'], $typed['how'], $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $cure->handle(
+                $order,
+                (int) $typed['version'],
+                $typed['how'],
+                $typed['quantity'],
+                $typed['reason'] ?? '',
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 }

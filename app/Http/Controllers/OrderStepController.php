@@ -13,10 +13,22 @@ class OrderStepController extends Controller
 {
     public function update(StepRequest $request, int $step, ChangeSteps $change): RedirectResponse
     {
-        return $this->done(back(), $change->change($step, $request->integer('version'),
-            ['work_centre_id' => $request->validated('work_centre_id') === null ? null : $request->integer('work_centre_id'),
-                'setup_minutes' => $request->validated('setup_minutes'), 'run_rate' => $request->validated('run_rate')], $request->token(),
-            $request->person()));
+        return $this->done(
+            back(),
+            $change->change(
+                $step,
+                $request->integer('version'),
+                [
+                    'work_centre_id' => $request->validated('work_centre_id') === null
+                        ? null
+                        : $request->integer('work_centre_id'),
+                    'setup_minutes' => $request->validated('setup_minutes'),
+                    'run_rate' => $request->validated('run_rate'),
+                ],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function store(DeedRequest $request, int $order, ChangeSteps $change): RedirectResponse
@@ -25,15 +37,31 @@ class OrderStepController extends Controller
             'name' => ['required', ...Rules::text(60)],
             'work_centre_id' => ['required', ...Rules::id(), 'exists:work_centres,id'], ...StepRequest::times()]);
 
-        return $this->done(back(), $change->add($order, (int) $typed['version'],
-            ['number' => (int) $typed['number'], 'name' => $typed['name'], 'work_centre_id' => (int) $typed['work_centre_id'],
-                'setup_minutes' => $typed['setup_minutes'], 'run_rate' => $typed['run_rate']], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->add(
+                $order,
+                (int) $typed['version'],
+                [
+                    'number' => (int) $typed['number'],
+                    'name' => $typed['name'],
+                    'work_centre_id' => (int) $typed['work_centre_id'],
+                    'setup_minutes' => $typed['setup_minutes'],
+                    'run_rate' => $typed['run_rate'],
+                ],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $step, ChangeSteps $change): RedirectResponse
     {
         $typed = $request->validate(['version' => Rules::version()]);
 
-        return $this->done(back(), $change->remove($step, (int) $typed['version'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->remove($step, (int) $typed['version'], $request->token(), $request->person()),
+        );
     }
 }

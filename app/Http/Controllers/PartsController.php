@@ -11,7 +11,9 @@ class PartsController extends Controller
 {
     public function index(Request $request): View
     {
-        $chosen = array_values(array_filter(array_map(intval(...), array_filter((array) $request->query('orders', []), is_string(...)))));
+        $chosen = array_values(
+            array_filter(array_map(intval(...), array_filter((array) $request->query('orders', []), is_string(...)))),
+        );
         $show = in_array($request->query('show'), ['waits', 'stuck'], true) ? (string) $request->query('show') : 'open';
 
         return view(

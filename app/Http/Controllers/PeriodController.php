@@ -14,7 +14,13 @@ class PeriodController extends Controller
 {
     public function index(): View
     {
-        return view('periods.index', ['periods' => DB::table('periods AS p')->join('people AS u', 'u.id', 'p.user_id')->orderByDesc('p.ends_on')->limit(60)->get(['p.ends_on', 'p.closed_at', 'u.name AS person'])]);
+        return view('periods.index', [
+            'periods' => DB::table('periods AS p')
+                ->join('people AS u', 'u.id', 'p.user_id')
+                ->orderByDesc('p.ends_on')
+                ->limit(60)
+                ->get(['p.ends_on', 'p.closed_at', 'u.name AS person']),
+        ]);
     }
 
     public function store(DeedRequest $request, ClosePeriod $close): RedirectResponse

@@ -29,13 +29,24 @@ class PlanController extends Controller
     {
         Plan::query()->where('is_live', false)->findOrFail($plan);
 
-        return view('plans.show', ['compared' => PlanComparison::of($plan), 'seen' => (int) Plan::query()->findOrFail(Plan::LIVE)->change_id]);
+        return view('plans.show', [
+            'compared' => PlanComparison::of($plan),
+            'seen' => (int) Plan::query()->findOrFail(Plan::LIVE)->change_id,
+        ]);
     }
 
     public function search(SearchRequest $request, StartSearch $start): RedirectResponse
     {
-        return $this->done(to_route('plans.index'), $start->handle($request->integer('seconds'), $request->integer('moved_weight'),
-            $request->integer('seed', 1), $request->token(), $request->person()));
+        return $this->done(
+            to_route('plans.index'),
+            $start->handle(
+                $request->integer('seconds'),
+                $request->integer('moved_weight'),
+                $request->integer('seed', 1),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function stop(int $search, StartSearch $start): RedirectResponse
@@ -49,7 +60,10 @@ class PlanController extends Controller
     {
         $typed = $request->validate(['name' => ['nullable', ...Rules::text(60)]]);
 
-        return $this->done(to_route('plans.index'), $whatIf->copy($typed['name'] ?? '', $request->token(), $request->person()));
+        return $this->done(
+            to_route('plans.index'),
+            $whatIf->copy($typed['name'] ?? '', $request->token(), $request->person()),
+        );
     }
 
     public function again(DeedRequest $request, int $plan, WhatIf $whatIf): RedirectResponse
@@ -59,7 +73,15 @@ class PlanController extends Controller
 
     public function live(DeedRequest $request, int $plan, GoLive $goLive): RedirectResponse
     {
-        return $this->done(to_route('board'), $goLive->handle($plan, $request->filled('seen') ? $request->integer('seen') : null, $request->token(), $request->person()));
+        return $this->done(
+            to_route('board'),
+            $goLive->handle(
+                $plan,
+                $request->filled('seen') ? $request->integer('seen') : null,
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $plan, WhatIf $whatIf): RedirectResponse

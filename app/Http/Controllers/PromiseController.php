@@ -22,30 +22,68 @@ class PromiseController extends Controller
 {
     public function index(Request $request): View
     {
-        return view('promise.index', ['held' => PromiseList::held(), 'answer' => session('answer'), 'asked' => $request->only(['item', 'quantity', 'wanted'])]);
+        return view('promise.index', [
+            'held' => PromiseList::held(),
+            'answer' => session('answer'),
+            'asked' => $request->only(['item', 'quantity', 'wanted']),
+        ]);
     }
 
     public function ask(PromiseRequest $request, AskPromise $ask): RedirectResponse
     {
         $item = $request->item();
-        $answer = $ask->handle($item->id, $request->validated('quantity'), $request->validated('unit') ?: null, $request->person());
-        $say = fn (?Promised $one): ?array => $one === null ? null : ['finish' => $one->finish, 'says' => When::say($one->finish)];
+        $answer = $ask->handle(
+            $item->id,
+            $request->validated('quantity'),
+            $request->validated('unit') ?: null,
+            $request->person(),
+        );
+        $say = fn (?Promised $one): ?array => $one === null
+            ? null
+            : ['finish' => $one->finish, 'says' => When::say($one->finish)];
         $wanted = $request->validated('wanted');
 
-        return to_route('promise.index')->withInput($request->except('_token'))->with('answer', ['item' => $item->name, 'unit' => $item->unit->code,
-            'stock' => Amount::plain($answer->fromStock),
-            'made' => Amount::plain($answer->made),
-            'buy' => array_map(ArrivalWords::ifOrdered(...), $answer->buy),
-            'nobody' => $say($answer->movingNobody()), 'slack' => $say($answer->usingSlack()), 'wanted' => $wanted,
-            'insist' => $wanted === null || $answer->promise === null ? null : $this->insist($answer->promise->insisting($this->due($wanted)), $this->due($wanted), $answer->lateIfBy($this->due($wanted)))]);
+        return to_route('promise.index')
+            ->withInput($request->except('_token'))
+            ->with('answer', [
+                'item' => $item->name,
+                'unit' => $item->unit->code,
+                'stock' => Amount::plain($answer->fromStock),
+                'made' => Amount::plain($answer->made),
+                'buy' => array_map(ArrivalWords::ifOrdered(...), $answer->buy),
+                'nobody' => $say($answer->movingNobody()),
+                'slack' => $say($answer->usingSlack()),
+                'wanted' => $wanted,
+                'insist' => $wanted === null || $answer->promise === null
+                        ? null
+                        : $this->insist(
+                            $answer->promise->insisting($this->due($wanted)),
+                            $this->due($wanted),
+                            $answer->lateIfBy($this->due($wanted)),
+                        ),
+            ]);
     }
 
     public function store(PromiseRequest $request, HoldPromise $hold): RedirectResponse
     {
-        $said = $request->filled('finish') ? CarbonImmutable::createFromTimestamp($request->integer('finish') * 60) : null;
+        $said = $request->filled('finish')
+            ? CarbonImmutable::createFromTimestamp($request->integer('finish') * 60)
+            : null;
 
-        return $this->done(to_route('promise.index'), $hold->handle($request->item()->id, $request->validated('quantity'), $request->validated('unit') ?: null,
-            $request->validated('how') === 'slack', $request->integer('hours', 4), $request->string('for')->trim()->value(), $said, $request->token(), $request->person()));
+        return $this->done(
+            to_route('promise.index'),
+            $hold->handle(
+                $request->item()->id,
+                $request->validated('quantity'),
+                $request->validated('unit') ?: null,
+                $request->validated('how') === 'slack',
+                $request->integer('hours', 4),
+                $request->string('for')->trim()->value(),
+                $said,
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $promise, HoldPromise $hold): RedirectResponse
@@ -59,7 +97,9 @@ class PromiseController extends Controller
      */
     private function insist(?Promised $best, int $due, array $late): ?array
     {
-        return $best === null ? null : ['says' => When::say($best->finish), 'inTime' => $best->finish <= $due, 'late' => $late];
+        return $best === null
+            ? null
+            : ['says' => When::say($best->finish), 'inTime' => $best->finish <= $due, 'late' => $late];
     }
 
     private function due(string $date): int

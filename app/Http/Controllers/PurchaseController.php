@@ -19,12 +19,20 @@ class PurchaseController extends Controller
 {
     public function index(): View
     {
-        return view('purchases.index', ['lines' => PurchaseList::lines(), 'waiting' => PurchaseList::waiting(), 'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id')]);
+        return view('purchases.index', [
+            'lines' => PurchaseList::lines(),
+            'waiting' => PurchaseList::waiting(),
+            'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id'),
+        ]);
     }
 
     public function show(int $purchaseOrder): View
     {
-        return view('purchases.show', ['order' => PurchaseOrder::query()->with('supplier')->findOrFail($purchaseOrder), 'lines' => PurchaseList::lines($purchaseOrder), 'waiting' => PurchaseList::waiting()]);
+        return view('purchases.show', [
+            'order' => PurchaseOrder::query()->with('supplier')->findOrFail($purchaseOrder),
+            'lines' => PurchaseList::lines($purchaseOrder),
+            'waiting' => PurchaseList::waiting(),
+        ]);
     }
 
     public function store(DeedRequest $request, RaisePurchases $raise): RedirectResponse
@@ -50,11 +58,22 @@ class PurchaseController extends Controller
                 BigDecimal::of($row['quantity'] ?? '0')->isPositive()
                 && ($only === null || in_array($item, $only, true))
             ) {
-                $lines[] = new PurchaseLine($item, (string) $row['quantity'], ($row['unit'] ?? '') ?: null, $row['price'] ?? null, $row['expected_on'] ?? null, isset($row['supplier']) ? (int) $row['supplier'] : null, (string) $id);
+                $lines[] = new PurchaseLine(
+                    $item,
+                    (string) $row['quantity'],
+                    $row['unit'] ?? '' ?: null,
+                    $row['price'] ?? null,
+                    $row['expected_on'] ?? null,
+                    isset($row['supplier']) ? (int) $row['supplier'] : null,
+                    (string) $id,
+                );
             }
         }
 
-        return $this->done(back(), $raise->handle($lines, $request->boolean('add'), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $raise->handle($lines, $request->boolean('add'), $request->token(), $request->person()),
+        );
     }
 
     public function update(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse
@@ -65,7 +84,17 @@ class PurchaseController extends Controller
             'reason' => ['nullable', ...Rules::text(200)],
         ]);
 
-        return $this->done(back(), $change->date($line, $typed['expected_on'], $typed['asked_for'] ?? null, $typed['reason'] ?? '', $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->date(
+                $line,
+                $typed['expected_on'],
+                $typed['asked_for'] ?? null,
+                $typed['reason'] ?? '',
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse

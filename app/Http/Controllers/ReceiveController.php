@@ -28,8 +28,17 @@ class ReceiveController extends Controller
             'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
             'codes' => ['nullable', ...Rules::text(20000)]]);
 
-        return $this->done(back(), $receive->handle($order, $typed['quantity'], (int) $typed['place_id'], $typed['codes'] ?? '',
-            $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $receive->handle(
+                $order,
+                $typed['quantity'],
+                (int) $typed['place_id'],
+                $typed['codes'] ?? '',
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function close(DeedRequest $request, int $order, CloseOrder $close): RedirectResponse

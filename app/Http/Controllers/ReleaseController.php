@@ -32,7 +32,14 @@ class ReleaseController extends Controller
         $typed = $request->validate(['orders' => ['required', 'array', 'max:200'], 'orders.*' => Rules::id(),
             'short_reason' => ['nullable', ...Rules::text(200)]], ['orders.required' => 'Tick the orders to release.']);
 
-        return $this->done(back(), $release->handle(array_map(intval(...), array_values($typed['orders'])), $typed['short_reason'] ?? null,
-            $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $release->handle(
+                array_map(intval(...), array_values($typed['orders'])),
+                $typed['short_reason'] ?? null,
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 }

@@ -19,19 +19,43 @@ class ReservationController extends Controller
         $typed = $this->typed($request);
         $says = ChangeWords::of($reserve->effect($typed['order'], $typed['item'], $typed['quantity']));
 
-        return view('reservations.preview', ['order' => Order::query()->findOrFail($typed['order']), 'item' => Item::query()->with('unit')->findOrFail($typed['item']), 'typed' => $typed, 'says' => $says]);
+        return view('reservations.preview', [
+            'order' => Order::query()->findOrFail($typed['order']),
+            'item' => Item::query()->with('unit')->findOrFail($typed['item']),
+            'typed' => $typed,
+            'says' => $says,
+        ]);
     }
 
     public function store(DeedRequest $request, ReserveStock $reserve): RedirectResponse
     {
         $typed = $this->typed($request);
 
-        return $this->done(to_route('orders.show', $typed['order']), $reserve->handle($typed['order'], $typed['item'], trim($typed['lot'] ?? ''), $typed['quantity'], $typed['reason'] ?? '', $request->token(), $request->person()));
+        return $this->done(
+            to_route('orders.show', $typed['order']),
+            $reserve->handle(
+                $typed['order'],
+                $typed['item'],
+                trim($typed['lot'] ?? ''),
+                $typed['quantity'],
+                $typed['reason'] ?? '',
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function destroy(DeedRequest $request, int $reservation, ReserveStock $reserve): RedirectResponse
     {
-        return $this->done(back(), $reserve->giveUp($reservation, $request->string('reason')->trim()->limit(200)->value(), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $reserve->giveUp(
+                $reservation,
+                $request->string('reason')->trim()->limit(200)->value(),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     /** @return array{order: int, item: int, quantity: string, lot?: string|null, reason?: string|null} */
@@ -45,6 +69,12 @@ class ReservationController extends Controller
             'reason' => ['nullable', ...Rules::text(200)],
         ]);
 
-        return ['order' => (int) $typed['order'], 'item' => (int) $typed['item'], 'quantity' => $typed['quantity'], 'lot' => $typed['lot'] ?? null, 'reason' => $typed['reason'] ?? null];
+        return [
+            'order' => (int) $typed['order'],
+            'item' => (int) $typed['item'],
+            'quantity' => $typed['quantity'],
+            'lot' => $typed['lot'] ?? null,
+            'reason' => $typed['reason'] ?? null,
+        ];
     }
 }

@@ -20,12 +20,28 @@ class ReturnController extends Controller
         $number = mb_substr($request->string('order')->trim()->value(), 0, 30);
         $order = $number === '' ? null : Order::query()->with('item')->firstWhere('number_key', Code::keyOf($number));
 
-        return view('usage.returns', ['number' => $number, 'order' => $order, 'lines' => $order === null ? collect() : ReturnList::of($order->id), 'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
-            'orders' => ReturnList::orders()]);
+        return view('usage.returns', [
+            'number' => $number,
+            'order' => $order,
+            'lines' => $order === null ? collect() : ReturnList::of($order->id),
+            'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
+            'orders' => ReturnList::orders(),
+        ]);
     }
 
     public function store(ReturnRequest $request, int $order, ReturnComponents $return): RedirectResponse
     {
-        return $this->done(back(), $return->handle($order, $request->lines(), $request->integer('place_id'), $request->condition(), $request->validated('reason'), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $return->handle(
+                $order,
+                $request->lines(),
+                $request->integer('place_id'),
+                $request->condition(),
+                $request->validated('reason'),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 }

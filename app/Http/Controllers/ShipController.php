@@ -18,6 +18,9 @@ class ShipController extends Controller
 
     public function store(LinesRequest $request, int $customerOrder, ShipLines $ship): RedirectResponse
     {
-        return $this->done(back(), $ship->handle($customerOrder, $request->lines(), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $ship->handle($customerOrder, $request->lines(), $request->token(), $request->person()),
+        );
     }
 }

@@ -12,7 +12,11 @@ class ShortageController extends Controller
 {
     public function index(Request $request): View
     {
-        return view('shortages.index', ['list' => ShortageList::now(), 'by' => $request->query('by') === 'order' ? 'order' : 'item', 'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id')]);
+        return view('shortages.index', [
+            'list' => ShortageList::now(),
+            'by' => $request->query('by') === 'order' ? 'order' : 'item',
+            'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id'),
+        ]);
     }
 
     /** What else cures one item, loaded when it is opened: with many orders it is a long list. */

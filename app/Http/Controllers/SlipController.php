@@ -27,22 +27,34 @@ class SlipController extends Controller
 {
     public function index(Request $request): View
     {
-        return view('usage.index', ['orders' => SlipList::orders(), 'slips' => SlipList::slips(), 'chosen' => array_map(intval(...), (array) $request->query('orders', []))]);
+        return view('usage.index', [
+            'orders' => SlipList::orders(),
+            'slips' => SlipList::slips(),
+            'chosen' => array_map(intval(...), (array) $request->query('orders', [])),
+        ]);
     }
 
     public function store(DeedRequest $request, ProposeSlip $propose): RedirectResponse
     {
-        $typed = $request->validate([
-            'orders' => ['required', 'array', 'max:400'],
-            'orders.*' => Rules::id(),
-            'part' => ['required', 'in:whole,reported,step'],
-            'step_number' => ['nullable', 'required_if:part,step', ...Rules::step()],
-        ], [
-            'orders.required' => 'Tick the orders to propose for.',
-            'step_number.required_if' => 'Say which step.',
-        ]);
-        $slip = $propose->handle(array_map(intval(...), array_values($typed['orders'])), $typed['part'], isset($typed['step_number']) ? (int) $typed['step_number'] : null,
-            $request->string('token')->value(), $request->person());
+        $typed = $request->validate(
+            [
+                'orders' => ['required', 'array', 'max:400'],
+                'orders.*' => Rules::id(),
+                'part' => ['required', 'in:whole,reported,step'],
+                'step_number' => ['nullable', 'required_if:part,step', ...Rules::step()],
+            ],
+            [
+                'orders.required' => 'Tick the orders to propose for.',
+                'step_number.required_if' => 'Say which step.',
+            ],
+        );
+        $slip = $propose->handle(
+            array_map(intval(...), array_values($typed['orders'])),
+            $typed['part'],
+            isset($typed['step_number']) ? (int) $typed['step_number'] : null,
+            $request->string('token')->value(),
+            $request->person(),
+        );
 
         return to_route('slips.show', $slip->id);
     }
@@ -55,17 +67,34 @@ class SlipController extends Controller
     /** The fields of a line that are seldom needed, loaded when they are opened. */
     public function line(int $slip, int $line): View
     {
-        $row = DB::table('slip_lines AS l')->join('items AS i', 'i.id', 'l.item_id')->join('orders AS o', 'o.id', 'l.order_id')->where('l.slip_id', $slip)->where('l.id', $line)
+        $row = DB::table('slip_lines AS l')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->join('orders AS o', 'o.id', 'l.order_id')
+            ->where('l.slip_id', $slip)
+            ->where('l.id', $line)
             ->first(['l.id', 'l.reason', 'i.name AS item_name', 'o.number AS order_number']);
 
         return view('usage.line', ['line' => $row ?? abort(404)]);
     }
 
     /** Keeps what was typed; to book it, it is kept first, so that a refusal loses nothing. */
-    public function update(SlipRequest $request, int $slip, KeepSlip $keep, BookSlip $book, ScanLot $scan): RedirectResponse
-    {
-        $kept = Slip::query()->findOrFail($slip)->state === 'booked' && $request->validated('do') === 'book' ? null // sent twice: answered by its token
-            : $keep->handle($slip, $request->integer('version'), $request->lines(), $request->validated('note') ?? '', $request->validated('booked_on'), $request->person());
+    public function update(
+        SlipRequest $request,
+        int $slip,
+        KeepSlip $keep,
+        BookSlip $book,
+        ScanLot $scan,
+    ): RedirectResponse {
+        $kept = Slip::query()->findOrFail($slip)->state === 'booked' && $request->validated('do') === 'book'
+                ? null // sent twice: answered by its token
+                : $keep->handle(
+                    $slip,
+                    $request->integer('version'),
+                    $request->lines(),
+                    $request->validated('note') ?? '',
+                    $request->validated('booked_on'),
+                    $request->person(),
+                );
         if ($request->filled('scan') && $request->validated('do') !== 'book') {
             $scan->handle($slip, $request->validated('scan'), $request->person());
 
@@ -75,23 +104,45 @@ class SlipController extends Controller
             return back()->with('said', "Slip {$slip} is kept.");
         }
 
-        return $this->done(to_route('slips.show', $slip), $book->handle($slip, $kept->version ?? 0, false, $request->boolean('over_plan'), $request->validated('reason') ?? '', $request->token(), $request->person()));
+        return $this->done(
+            to_route('slips.show', $slip),
+            $book->handle(
+                $slip,
+                $kept->version ?? 0,
+                false,
+                $request->boolean('over_plan'),
+                $request->validated('reason') ?? '',
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function add(DeedRequest $request, int $slip, KeepSlip $keep): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'order' => ['required', ...Rules::id(), 'exists:orders,id'],
-            'item' => ['required', ...Rules::text(60)],
-            'step_number' => ['required', ...Rules::step()],
-            'quantity' => ['required', ...Rules::amount()],
-            'unit' => ['nullable', ...Rules::text(12)],
-            'reason' => ['required', ...Rules::text(200)],
-        ],
-            ['reason.required' => 'Say why it is used.']);
-        $keep->add($slip, (int) $typed['version'], (int) $typed['order'], $request->item()->id, (int) $typed['step_number'], $typed['quantity'],
-            $typed['unit'] ?? '', $typed['reason'], $request->person());
+        $typed = $request->validate(
+            [
+                'version' => Rules::version(),
+                'order' => ['required', ...Rules::id(), 'exists:orders,id'],
+                'item' => ['required', ...Rules::text(60)],
+                'step_number' => ['required', ...Rules::step()],
+                'quantity' => ['required', ...Rules::amount()],
+                'unit' => ['nullable', ...Rules::text(12)],
+                'reason' => ['required', ...Rules::text(200)],
+            ],
+            ['reason.required' => 'Say why it is used.'],
+        );
+        $keep->add(
+            $slip,
+            (int) $typed['version'],
+            (int) $typed['order'],
+            $request->item()->id,
+            (int) $typed['step_number'],
+            $typed['quantity'],
+            $typed['unit'] ?? '',
+            $typed['reason'],
+            $request->person(),
+        );
 
         return back()->with('said', "Added to slip {$slip}.");
     }
@@ -110,7 +161,10 @@ class SlipController extends Controller
 
     public function paper(int $slip): Response
     {
-        return response(PickPaper::pdf(PickList::of(Slip::query()->findOrFail($slip))), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"pick-list-{$slip}.pdf\""]);
+        return response(PickPaper::pdf(PickList::of(Slip::query()->findOrFail($slip))), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"pick-list-{$slip}.pdf\"",
+        ]);
     }
 
     public function pick(DeedRequest $request, int $slip, PickSlip $pick, BookSlip $book): RedirectResponse
@@ -132,8 +186,13 @@ class SlipController extends Controller
         if ($done !== null) {
             return back();
         }
-        $version = Slip::query()->findOrFail($slip)->state === 'booked' ? 0 : $pick->tick($slip, $ticked, $request->person())->version;
+        $version = Slip::query()->findOrFail($slip)->state === 'booked'
+                ? 0
+                : $pick->tick($slip, $ticked, $request->person())->version;
 
-        return $this->done(to_route('slips.show', $slip), $book->handle($slip, $version, true, false, '', $request->token(), $request->person()));
+        return $this->done(
+            to_route('slips.show', $slip),
+            $book->handle($slip, $version, true, false, '', $request->token(), $request->person()),
+        );
     }
 }

@@ -32,10 +32,21 @@ class StockController extends Controller
         $text = mb_substr($request->string('text')->trim()->value(), 0, 60);
         $below = $request->boolean('below');
 
-        return view('stock.index', ['rows' => $below ? new Cut(collect(), 0) : StockList::balances($text), 'low' => $below ? Positions::low($text) : null, 'text' => $text, 'below' => $below,
+        return view('stock.index', [
+            'rows' => $below ? new Cut(collect(), 0) : StockList::balances($text),
+            'low' => $below ? Positions::low($text) : null,
+            'text' => $text,
+            'below' => $below,
             'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
-            'receive' => $request->integer('receive') === 0 ? null : Purchase::query()->with('item')->find($request->integer('receive')), 'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
-            'purchases' => Purchase::query()->with(['item.unit', 'supplier'])->where('is_open', true)->orderBy('expected_on')->limit(100)
+            'receive' => $request->integer('receive') === 0
+                    ? null
+                    : Purchase::query()->with('item')->find($request->integer('receive')),
+            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
+            'purchases' => Purchase::query()
+                ->with(['item.unit', 'supplier'])
+                ->where('is_open', true)
+                ->orderBy('expected_on')
+                ->limit(100)
                 ->get(),
             'toCome' => Purchase::query()->where('is_open', true)->count()]);
     }
@@ -50,26 +61,62 @@ class StockController extends Controller
             'position' => Positions::of($found->id),
             'moves' => StockList::movements($found->id, $request->integer('before')),
             'changes' => ProductTrail::of('items', $found->id),
-            'purchases' => Purchase::query()->with('supplier')->where('item_id', $found->id)->where('is_open', true)->orderBy('expected_on')
-                ->get()]);
+            'purchases' => Purchase::query()
+                ->with('supplier')
+                ->where('item_id', $found->id)
+                ->where('is_open', true)
+                ->orderBy('expected_on')
+                ->get(),
+        ]);
     }
 
     public function store(GoodsInRequest $request, GoodsIn $goodsIn): RedirectResponse
     {
-        return $this->done(back(), $goodsIn->handle($request->item()->id, $request->validated('quantity'), $request->validated('unit') ?: null,
-            $request->validated('price'), $request->integer('place_id'), $request->validated('codes') ?? '',
-            $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'), $request->token(), $request->person(),
-            $request->arrival()));
+        return $this->done(
+            back(),
+            $goodsIn->handle(
+                $request->item()->id,
+                $request->validated('quantity'),
+                $request->validated('unit') ?: null,
+                $request->validated('price'),
+                $request->integer('place_id'),
+                $request->validated('codes') ?? '',
+                $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'),
+                $request->token(),
+                $request->person(),
+                $request->arrival(),
+            ),
+        );
     }
 
     public function scrap(ScrapRequest $request, int $balance, ScrapStock $scrap): RedirectResponse
     {
-        return $this->done(back(), $scrap->handle($balance, $request->validated('quantity'), $request->scrapClass(), $request->validated('reason'), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $scrap->handle(
+                $balance,
+                $request->validated('quantity'),
+                $request->scrapClass(),
+                $request->validated('reason'),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function condition(ConditionRequest $request, int $balance, ChangeCondition $change): RedirectResponse
     {
-        return $this->done(back(), $change->handle($balance, $request->validated('quantity'), $request->to(), $request->validated('reason'), $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->handle(
+                $balance,
+                $request->validated('quantity'),
+                $request->to(),
+                $request->validated('reason'),
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function expiry(DeedRequest $request, int $lot, ChangeCondition $change): RedirectResponse
@@ -79,7 +126,16 @@ class StockController extends Controller
             ['reason.required' => 'Say what the new date rests on.'],
         );
 
-        return $this->done(back(), $change->expiry($lot, $typed['expires_on'] ?? null, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $change->expiry(
+                $lot,
+                $typed['expires_on'] ?? null,
+                $typed['reason'],
+                $request->token(),
+                $request->person(),
+            ),
+        );
     }
 
     public function standard(DeedRequest $request, int $item, SetStandardCost $set): RedirectResponse
@@ -89,7 +145,10 @@ class StockController extends Controller
             ['reason.required' => 'Say why it changes.'],
         );
 
-        return $this->done(back(), $set->handle($item, $typed['cost'], $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $set->handle($item, $typed['cost'], $typed['reason'], $request->token(), $request->person()),
+        );
     }
 
     public function count(DeedRequest $request, int $balance, CountBalance $count): RedirectResponse
@@ -97,6 +156,9 @@ class StockController extends Controller
         $typed = $request->validate(['quantity' => ['required', ...Rules::amountOrZero()],
             'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it differs.']);
 
-        return $this->done(back(), $count->handle($balance, $typed['quantity'], $typed['reason'], $request->token(), $request->person()));
+        return $this->done(
+            back(),
+            $count->handle($balance, $typed['quantity'], $typed['reason'], $request->token(), $request->person()),
+        );
     }
 }

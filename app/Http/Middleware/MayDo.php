@@ -16,12 +16,16 @@ class MayDo
     {
         $user = $request->user();
         $deed = Deed::from($deed);
-        if (! $user instanceof Person || ! $user->may($deed)) {
-            Log::channel('logins')->warning(
-                'may not',
-                ['login' => $user?->login, 'deed' => $deed->value, 'from' => $request->ip()],
+        if (! ($user instanceof Person) || ! $user->may($deed)) {
+            Log::channel('logins')->warning('may not', [
+                'login' => $user?->login,
+                'deed' => $deed->value,
+                'from' => $request->ip(),
+            ]);
+            abort(
+                403,
+                "You are logged in as {$user?->roles()->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.",
             );
-            abort(403, "You are logged in as {$user?->roles()->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.");
         }
 
         return $next($request);

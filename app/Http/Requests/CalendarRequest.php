@@ -7,7 +7,9 @@ use App\Wording\When;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
 
-/** A calendar as edited: a line of shifts and one of breaks for each weekday, a day to add, days to take out, a file. */
+/**
+ * A calendar as edited: a line of shifts and one of breaks for each weekday, a day to add, days to take out, a file.
+ */
 class CalendarRequest extends DeedRequest
 {
     private const SPAN = '/^([01]\d|2[0-3]):[0-5]\d\s*[-–]\s*([01]\d|2[0-3]):[0-5]\d$/';
@@ -32,7 +34,11 @@ class CalendarRequest extends DeedRequest
 
     public function messages(): array
     {
-        return [...parent::messages(), 'from.date_format' => 'A time such as 06:00.', 'to.date_format' => 'A time such as 14:00.'];
+        return [
+            ...parent::messages(),
+            'from.date_format' => 'A time such as 06:00.',
+            'to.date_format' => 'A time such as 14:00.',
+        ];
     }
 
     /** @return list<array{weekday: int, from: string, to: string, break: bool}>|null */
@@ -44,7 +50,14 @@ class CalendarRequest extends DeedRequest
         $week = $wrong = [];
         foreach (range(1, 7) as $weekday) {
             foreach (['work' => false, 'break' => true] as $field => $isBreak) {
-                foreach (array_filter(array_map(trim(...), explode(',', (string) Arr::get($this->input('week'), "{$weekday}.{$field}")))) as $span) {
+                foreach (
+                    array_filter(
+                        array_map(
+                            trim(...),
+                            explode(',', (string) Arr::get($this->input('week'), "{$weekday}.{$field}")),
+                        ),
+                    ) as $span
+                ) {
                     if (preg_match(self::SPAN, $span) !== 1) {
                         $wrong["week.{$weekday}.{$field}"] = "'{$span}' is no span of time. Type such as 07:00-15:30.";
 
@@ -65,11 +78,26 @@ class CalendarRequest extends DeedRequest
     /** @return list<array{date: string, kind: string, from: string, to: string, name: string}> */
     public function days(): array
     {
-        $days = $this->filled('date') ? [['date' => $this->validated('date'), 'kind' => $this->string('kind')->value() ?: 'closed',
-            'from' => $this->string('from')->value(), 'to' => $this->string('to')->value(), 'name' => $this->string('name')->trim()->value()]] : [];
+        $days = $this->filled('date')
+            ? [
+                [
+                    'date' => $this->validated('date'),
+                    'kind' => $this->string('kind')->value() ?: 'closed',
+                    'from' => $this->string('from')->value(),
+                    'to' => $this->string('to')->value(),
+                    'name' => $this->string('name')->trim()->value(),
+                ],
+            ]
+            : [];
         if ($this->hasFile('file')) {
             try {
-                $days = [...$days, ...CalendarFile::days((string) file_get_contents($this->file('file')->getRealPath()), When::today())];
+                $days = [
+                    ...$days,
+                    ...CalendarFile::days(
+                        (string) file_get_contents($this->file('file')->getRealPath()),
+                        When::today(),
+                    ),
+                ];
             } catch (\InvalidArgumentException $wrong) {
                 throw ValidationException::withMessages(['file' => $wrong->getMessage()]);
             }

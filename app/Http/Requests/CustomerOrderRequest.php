@@ -24,12 +24,21 @@ class CustomerOrderRequest extends DeedRequest
     /** @return array<int, array{item: string, quantity: string, unit: ?string, promised_on: string, price: ?string}> */
     public function lines(): array
     {
-        /** @var array<int, array{item: ?string, quantity: string, unit: ?string, promised_on: string, price: ?string}> $lines */
+        /**
+         * @var array<int, array{item: ?string, quantity: string, unit: ?string, promised_on: string, price: ?string}>
+         *     $lines
+         */
         $lines = $this->validated('lines');
 
-        return array_map(fn (array $line): array => [
-            'item' => trim((string) $line['item']), 'quantity' => $line['quantity'], 'unit' => ($line['unit'] ?? '') ?: null,
-            'promised_on' => $line['promised_on'], 'price' => $line['price'] ?? null,
-        ], array_filter($lines, fn (array $line): bool => trim((string) ($line['item'] ?? '')) !== ''));
+        return array_map(
+            fn (array $line): array => [
+                'item' => trim((string) $line['item']),
+                'quantity' => $line['quantity'],
+                'unit' => $line['unit'] ?? '' ?: null,
+                'promised_on' => $line['promised_on'],
+                'price' => $line['price'] ?? null,
+            ],
+            array_filter($lines, fn (array $line): bool => trim((string) ($line['item'] ?? '')) !== ''),
+        );
     }
 }

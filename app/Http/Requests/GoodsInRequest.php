@@ -27,6 +27,12 @@ class GoodsInRequest extends DeedRequest
 
     public function arrival(): Arrival
     {
-        return new Arrival(Condition::from($this->validated('condition') ?? 'free'), (int) ($this->validated('owner_id') ?? 0), $this->validated('booked_on'), $this->validated('expires_on'), $this->validated('supplier_lot') ?? '');
+        return new Arrival(
+            Condition::from($this->validated('condition') ?? 'free'),
+            (int) ($this->validated('owner_id') ?? 0),
+            $this->validated('booked_on'),
+            $this->validated('expires_on'),
+            $this->validated('supplier_lot') ?? '',
+        );
     }
 }

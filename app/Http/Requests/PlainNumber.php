@@ -34,9 +34,10 @@ final readonly class PlainNumber implements ValidationRule
             return QuantityRefused::saysOf($typed);
         }
         $number = BigDecimal::of($typed);
+        $decimals = $number->stripTrailingZeros()->getScale();
 
         return match (true) {
-            $number->stripTrailingZeros()->getScale() > $this->decimals => "Type a plain number with at most {$this->decimals} decimals.",
+            $decimals > $this->decimals => "Type a plain number with at most {$this->decimals} decimals.",
             $this->above && ! $number->isPositive() => 'Must be above 0.',
             $number->isLessThan($this->least) => 'Must be '.Amount::plain($this->least).' or more.',
             $number->isGreaterThan($this->most) => 'That is more than can be meant.',

@@ -2,7 +2,10 @@
 
 namespace App\Http\Requests;
 
-/** What is asked for: an item, how many, in which unit, by when the customer wants it, and whether to hold the time for it. */
+/**
+ * What is asked for: an item, how many, in which unit, by when the customer wants it, and whether to hold the time for
+ * it.
+ */
 class PromiseRequest extends DeedRequest
 {
     protected function fields(): array

@@ -21,7 +21,8 @@ class ReportRequest extends DeedRequest
     {
         return ['good' => $this->validated('good') ?? '0', 'scrap' => $this->validated('scrap') ?? '0',
             'pass_on' => $this->validated('pass_on') ?? '0',
-            'minutes' => $this->validated('minutes') === null ? null : $this->integer('minutes'), 'reason' => $this->validated('reason')
-                ?? ''];
+            'minutes' => $this->validated('minutes') === null ? null : $this->integer('minutes'),
+            'reason' => $this->validated('reason') ?? '',
+        ];
     }
 }

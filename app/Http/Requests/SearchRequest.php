@@ -7,8 +7,11 @@ class SearchRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['seconds' => ['required', 'integer', 'between:2,300'], 'seed' => ['nullable', 'integer', 'between:1,999999'],
-            'moved_weight' => ['nullable', 'integer', 'between:0,1000']];
+        return [
+            'seconds' => ['required', 'integer', 'between:2,300'],
+            'seed' => ['nullable', 'integer', 'between:1,999999'],
+            'moved_weight' => ['nullable', 'integer', 'between:0,1000'],
+        ];
     }
 
     public function messages(): array

@@ -19,7 +19,10 @@ use KeepPace\Core\Scheduling\Plan\DailyLoad;
 use KeepPace\Core\Scheduling\Plan\Wanted;
 use KeepPace\Core\Scheduling\Problem;
 
-/** A whole plan for the board's script: what stands where, open time, load by day. Times are UTC minutes; drawn is only what is in view. */
+/**
+ * A whole plan for the board's script: what stands where, open time, load by day. Times are UTC minutes; drawn is only
+ * what is in view.
+ */
 final class BoardData
 {
     /** @return array<string, mixed> */
@@ -31,8 +34,23 @@ final class BoardData
         $bars = [];
         $late = self::lateBack();
         foreach (DB::select(self::bars(), [$planId]) as $row) {
-            $others = array_values(array_filter(array_map(fn (string $code): ?int => $codes[$code] ?? null, array_keys(StepAlternatives::read($row->alternatives)))));
-            $bars[] = [$row->id, (int) $row->centre, (int) $row->machine, (int) $row->start, (int) $row->run, (int) $row->end, $row->order, $row->number,
+            $others = array_values(
+                array_filter(
+                    array_map(
+                        fn (string $code): ?int => $codes[$code] ?? null,
+                        array_keys(StepAlternatives::read($row->alternatives)),
+                    ),
+                ),
+            );
+            $bars[] = [
+                $row->id,
+                (int) $row->centre,
+                (int) $row->machine,
+                (int) $row->start,
+                (int) $row->run,
+                (int) $row->end,
+                $row->order,
+                $row->number,
                 $row->name,
                 (int) $row->started,
                 (int) $row->pinned,
@@ -47,11 +65,26 @@ final class BoardData
         [$calendars, $centres] = self::centres($problem, $days);
 
         return [
-            'plan' => ['id' => $planId, 'name' => $standing->plan->name, 'live' => $standing->plan->is_live, 'seen' => (int) $standing->plan->change_id,
-                'computed' => $standing->plan->computed_at === null ? null : ShopState::minute($standing->plan->computed_at), 'stamp' => $standing->plan->stamp],
-            'zone' => When::zone(), 'now' => ShopState::minute(CarbonImmutable::now()), 'from' => $days[0], 'to' => $days[count($days) - 1], 'days' => $days,
-            'calendars' => $calendars, 'centres' => self::withLoad($problem, $centres, $standing, $days), 'bars' => $bars,
-            'orders' => self::orders($planId, $problem), 'held' => self::held(),
+            'plan' => [
+                'id' => $planId,
+                'name' => $standing->plan->name,
+                'live' => $standing->plan->is_live,
+                'seen' => (int) $standing->plan->change_id,
+                'computed' => $standing->plan->computed_at === null
+                    ? null
+                    : ShopState::minute($standing->plan->computed_at),
+                'stamp' => $standing->plan->stamp,
+            ],
+            'zone' => When::zone(),
+            'now' => ShopState::minute(CarbonImmutable::now()),
+            'from' => $days[0],
+            'to' => $days[count($days) - 1],
+            'days' => $days,
+            'calendars' => $calendars,
+            'centres' => self::withLoad($problem, $centres, $standing, $days),
+            'bars' => $bars,
+            'orders' => self::orders($planId, $problem),
+            'held' => self::held(),
         ];
     }
 
@@ -124,8 +157,14 @@ final class BoardData
             return $known[$id];
         };
         foreach ($problem->workCentres as $id => $centre) {
-            $centres[] = ['id' => $id, 'name' => $centre->name, 'machines' => max(1, $centre->machines), 'open' => $key($centre->open),
-                'own' => (object) array_map($key, $centre->ownOpen), 'fence' => $centre->fence];
+            $centres[] = [
+                'id' => $id,
+                'name' => $centre->name,
+                'machines' => max(1, $centre->machines),
+                'open' => $key($centre->open),
+                'own' => (object) array_map($key, $centre->ownOpen),
+                'fence' => $centre->fence,
+            ];
         }
 
         return [$calendars, $centres];
@@ -142,8 +181,15 @@ final class BoardData
         $wanted = DailyLoad::of($problem, Wanted::of($problem), $days);
         $capacity = DailyLoad::capacity($problem, $days);
 
-        return array_map(fn (array $centre): array => [...$centre, 'load' => $planned[$centre['id']], 'wanted' => $wanted[$centre['id']],
-            'capacity' => $capacity[$centre['id']]], $centres);
+        return array_map(
+            fn (array $centre): array => [
+                ...$centre,
+                'load' => $planned[$centre['id']],
+                'wanted' => $wanted[$centre['id']],
+                'capacity' => $capacity[$centre['id']],
+            ],
+            $centres,
+        );
     }
 
     /** @return array<int, array<string, mixed>> */
@@ -157,19 +203,42 @@ final class BoardData
                 }
             }
         }
-        $rows = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->join('items AS i', 'i.id', 'o.item_id')->where('p.plan_id', $planId)
+        $rows = DB::table('plan_orders AS p')
+            ->join('orders AS o', 'o.id', 'p.order_id')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->where('p.plan_id', $planId)
             ->orderBy('p.place_in_rank')
-            ->get(['o.id', 'o.number', 'o.state', 'o.quantity', 'o.for_order_id', 'o.due_on', 'i.number AS item', 'i.name', 'p.late_minutes', 'p.readiness',
+            ->get([
+                'o.id',
+                'o.number',
+                'o.state',
+                'o.quantity',
+                'o.for_order_id',
+                'o.due_on',
+                'i.number AS item',
+                'i.name',
+                'p.late_minutes',
+                'p.readiness',
                 'p.unplaced',
                 DB::raw(ShopState::minuteOf('p.due_at').' AS due'),
                 DB::raw(ShopState::minuteOf('p.finish_at').' AS finish')])->keyBy('id');
         $customers = self::customers($rows);
         $orders = [];
         foreach ($rows as $row) {
-            $orders[$row->id] = ['number' => $row->number, 'state' => $row->state, 'quantity' => Figures::amount($row->quantity), 'item' => $row->item,
-                'name' => $row->name, 'late' => (int) $row->late_minutes, 'due' => $row->due === null ? null : (int) $row->due,
-                'finish' => $row->finish === null ? null : (int) $row->finish, 'for' => isset($rows[$row->for_order_id]) ? $row->for_order_id : null,
-                'needs' => array_values($needs[$row->id] ?? []), 'customer' => $customers[$row->id] ?? '', 'unplaced' => $row->unplaced];
+            $orders[$row->id] = [
+                'number' => $row->number,
+                'state' => $row->state,
+                'quantity' => Figures::amount($row->quantity),
+                'item' => $row->item,
+                'name' => $row->name,
+                'late' => (int) $row->late_minutes,
+                'due' => $row->due === null ? null : (int) $row->due,
+                'finish' => $row->finish === null ? null : (int) $row->finish,
+                'for' => isset($rows[$row->for_order_id]) ? $row->for_order_id : null,
+                'needs' => array_values($needs[$row->id] ?? []),
+                'customer' => $customers[$row->id] ?? '',
+                'unplaced' => $row->unplaced,
+            ];
         }
 
         return $orders;
@@ -183,9 +252,15 @@ final class BoardData
      */
     private static function customers(Collection $orders): array
     {
-        $direct = DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
-            ->join('customers AS k', 'k.id', 'co.customer_id')->whereIn('c.order_id', $orders->keys())->where('c.quantity', '>', 0)->orderBy('c.id')
-            ->pluck('k.name', 'c.order_id')->all();
+        $direct = DB::table('covers AS c')
+            ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+            ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
+            ->join('customers AS k', 'k.id', 'co.customer_id')
+            ->whereIn('c.order_id', $orders->keys())
+            ->where('c.quantity', '>', 0)
+            ->orderBy('c.id')
+            ->pluck('k.name', 'c.order_id')
+            ->all();
         $customers = [];
         foreach ($orders as $order) {
             for ($one = $order, $up = 0; $one !== null && $up < 50; $one = $orders[$one->for_order_id] ?? null, $up++) {
@@ -207,7 +282,13 @@ final class BoardData
             foreach ($row->jobs as $job) {
                 foreach ($job['steps'] as $step) {
                     if ($step['centre'] !== null) {
-                        $held[] = [$step['centre'], $step['machine'], $step['start'], $step['end'], $row->for === '' ? 'held promise' : "held: {$row->for}"];
+                        $held[] = [
+                            $step['centre'],
+                            $step['machine'],
+                            $step['start'],
+                            $step['end'],
+                            $row->for === '' ? 'held promise' : "held: {$row->for}",
+                        ];
                     }
                 }
             }

@@ -21,7 +21,11 @@ final class CalendarWeek
             $open = $core->windows($from, $to);
             $week[] = new DrawnDay(
                 $day,
-                array_map(fn (int $start, int $end): array => [$start - $from, $end - $from], $open->starts, $open->ends),
+                array_map(
+                    fn (int $start, int $end): array => [$start - $from, $end - $from],
+                    $open->starts,
+                    $open->ends,
+                ),
                 self::notes($calendar, $day->format('Y-m-d')),
                 $open->minutesBetween($from, $to),
             );

@@ -16,7 +16,18 @@ final readonly class DispatchList
 {
     private const MOST = 200;
 
-    public const HEAD = ['Machine', 'Start', 'End', 'Order', 'Step', 'Item', 'Pieces', 'Setup family', 'Ready', 'Papers'];
+    public const HEAD = [
+        'Machine',
+        'Start',
+        'End',
+        'Order',
+        'Step',
+        'Item',
+        'Pieces',
+        'Setup family',
+        'Ready',
+        'Papers',
+    ];
 
     /** @param  Collection<int, \stdClass>  $rows  @param  Cut<\stdClass>  $cut */
     private function __construct(
@@ -30,20 +41,57 @@ final readonly class DispatchList
 
     public static function of(int $centre, ?int $machine = null, ?int $person = null, int $days = 7): self
     {
-        $who = $person === null ? null : DB::table('people')->where('id', $person)->where('work_centre_id', $centre)->first();
+        $who = $person === null
+                ? null
+                : DB::table('people')->where('id', $person)->where('work_centre_id', $centre)->first();
         $query = DB::table('plan_steps AS p')
             ->join('order_steps AS s', 's.id', 'p.order_step_id')
             ->join('orders AS o', 'o.id', 's.order_id')
-            ->join('items AS i', 'i.id', 'o.item_id')->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
-            ->where('p.plan_id', Plan::LIVE)->where('p.work_centre_id', $centre)->when($machine !== null, fn ($query) => $query->where('p.machine', $machine))
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoin(
+                'plan_orders AS po',
+                fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
+            )
+            ->where('p.plan_id', Plan::LIVE)
+            ->where('p.work_centre_id', $centre)
+            ->when($machine !== null, fn ($query) => $query->where('p.machine', $machine))
             ->when($who !== null, fn ($query) => $query->where('s.crew', '>', 0)) // what runs unattended needs nobody
-            ->where('p.start_at', '<', now()->addDays($days))->orderBy('p.start_at')
-            ->select(['s.id', 's.order_id', 's.number', 's.name', 's.family', 's.started_at', 's.instructions', 's.taken_in', 's.good', 's.scrap', 'o.number AS order', 'o.state', 'o.quantity',
-                'o.short_reason', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at', 'po.late_minutes'])
+            ->where('p.start_at', '<', now()->addDays($days))
+            ->orderBy('p.start_at')
+            ->select([
+                's.id',
+                's.order_id',
+                's.number',
+                's.name',
+                's.family',
+                's.started_at',
+                's.instructions',
+                's.taken_in',
+                's.good',
+                's.scrap',
+                'o.number AS order',
+                'o.state',
+                'o.quantity',
+                'o.short_reason',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'u.code AS unit',
+                'p.machine',
+                'p.start_at',
+                'p.run_at',
+                'p.end_at',
+                'po.late_minutes',
+            ])
             ->selectRaw('s.taken_in > s.good + s.scrap AS has_pieces')
-            ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing > 0) AS missing', [Plan::LIVE])
-            ->selectRaw('(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing = 0 AND k.coming <> "[]") AS coming', [Plan::LIVE])
+            ->selectRaw(
+                '(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing > 0) AS missing',
+                [Plan::LIVE],
+            )
+            ->selectRaw(
+                '(SELECT COUNT(*) FROM order_components c JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ? WHERE c.order_id = o.id AND c.step_number = s.number AND k.missing = 0 AND k.coming <> "[]") AS coming',
+                [Plan::LIVE],
+            )
             ->selectRaw(
                 '(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = "hand") AS to_issue',
             );
@@ -61,20 +109,41 @@ final readonly class DispatchList
     /** @return Collection<int, \stdClass> people of a work centre */
     public static function people(int $centre): Collection
     {
-        return DB::table('people')->where('work_centre_id', $centre)->where('is_there', true)->orderBy('name')->get(['id', 'name']);
+        return DB::table('people')
+            ->where('work_centre_id', $centre)
+            ->where('is_there', true)
+            ->orderBy('name')
+            ->get(['id', 'name']);
     }
 
     public function title(): string
     {
-        return $this->centre->name.($this->machine === null ? '' : " {$this->machine}").($this->person === null ? '' : ", {$this->person->name}");
+        return $this->centre->name
+            .($this->machine === null ? '' : " {$this->machine}")
+            .($this->person === null ? '' : ", {$this->person->name}");
     }
 
     /** @return list<list<string>> as printed and as CSV; times as ISO 8601 when $iso */
     public function table(bool $iso): array
     {
-        return array_values($this->rows->map(fn (\stdClass $row): array => [(string) $row->machine, $iso ? When::local($row->start_at)->toIso8601String() : When::say($row->start_at),
-            $iso ? When::local($row->end_at)->toIso8601String() : When::say($row->end_at), $row->order, "{$row->number} {$row->name}", "{$row->item_number} {$row->item_name}",
-            Figures::amount($row->quantity), $row->family, $row->ready, $row->papers])->all());
+        return array_values(
+            $this->rows
+                ->map(
+                    fn (\stdClass $row): array => [
+                        (string) $row->machine,
+                        $iso ? When::local($row->start_at)->toIso8601String() : When::say($row->start_at),
+                        $iso ? When::local($row->end_at)->toIso8601String() : When::say($row->end_at),
+                        $row->order,
+                        "{$row->number} {$row->name}",
+                        "{$row->item_number} {$row->item_name}",
+                        Figures::amount($row->quantity),
+                        $row->family,
+                        $row->ready,
+                        $row->papers,
+                    ],
+                )
+                ->all(),
+        );
     }
 
     private static function ready(\stdClass $row): string

@@ -17,9 +17,24 @@ final class EffectOf
         [$late, $saved] = [json_decode($effect->late, true), json_decode($effect->saved, true)];
         $numbers = DB::table('orders')->whereIn('id', [...array_keys($late), ...$saved])->pluck('number', 'id');
         arsort($late);
-        $words = implode(', ', array_map(fn (int $id, int $minutes): string => ($numbers[$id] ?? '?').' ('.Figures::pace($minutes).')', array_keys($late), $late));
+        $words = implode(
+            ', ',
+            array_map(
+                fn (int $id, int $minutes): string => ($numbers[$id] ?? '?').' ('.Figures::pace($minutes).')',
+                array_keys($late),
+                $late,
+            ),
+        );
 
-        return trim(($late === [] ? 'Nobody becomes late by it.' : "{$words} ".(count($late) === 1 ? 'becomes' : 'become').' late by it.')
-            .($saved === [] ? '' : ' In time again: '.implode(', ', array_map(fn (int $id): string => $numbers[$id] ?? '?', $saved)).'.'));
+        return trim(
+            ($late === []
+                ? 'Nobody becomes late by it.'
+                : "{$words} ".(count($late) === 1 ? 'becomes' : 'become').' late by it.')
+                .($saved === []
+                    ? ''
+                    : ' In time again: '
+                        .implode(', ', array_map(fn (int $id): string => $numbers[$id] ?? '?', $saved))
+                        .'.'),
+        );
     }
 }

@@ -26,21 +26,50 @@ final class EffectWords
             ." to {$hours($effect['totalAfter'])} open hours.";
     }
 
-    /** @return array{late: list<array{id: int, number: string, says: string}>, saved: list<array{id: int, number: string, says: string}>, other: list<array{id: int, number: string, says: string}>, moved: int, lateBefore: int, lateAfter: int, totalBefore: int, totalAfter: int} */
+    /**
+     * @return array{
+     *     late: list<array{id: int, number: string, says: string}>,
+     *     saved: list<array{id: int, number: string, says: string}>,
+     *     other: list<array{id: int, number: string, says: string}>,
+     *     moved: int,
+     *     lateBefore: int,
+     *     lateAfter: int,
+     *     totalBefore: int,
+     *     totalAfter: int,
+     * }
+     */
     public static function of(Comparison $comparison): array
     {
         $late = $comparison->becomeLate() + array_fill_keys($comparison->lost, PHP_INT_MAX);
         $other = $comparison->otherwise();
         arsort($late);
         arsort($other);
-        $numbers = DB::table('orders')->whereIn('id', [...array_keys($late), ...array_keys($other), ...$comparison->saved()])->pluck('number', 'id');
-        $say = static fn (array $of, callable $words): array => array_values(array_filter(array_map(
-            fn (int $id): ?array => isset($numbers[$id]) ? ['id' => $id, 'number' => $numbers[$id], 'says' => $words($of[$id])] : null, array_keys($of))));
+        $numbers = DB::table('orders')
+            ->whereIn('id', [...array_keys($late), ...array_keys($other), ...$comparison->saved()])
+            ->pluck('number', 'id');
+        $say = static fn (array $of, callable $words): array => array_values(
+            array_filter(
+                array_map(
+                    fn (int $id): ?array => isset($numbers[$id])
+                        ? ['id' => $id, 'number' => $numbers[$id], 'says' => $words($of[$id])]
+                        : null,
+                    array_keys($of),
+                ),
+            ),
+        );
 
         return [
-            'late' => $say($late, fn (int $minutes): string => $minutes === PHP_INT_MAX ? 'has no place any more' : Figures::pace($minutes)),
+            'late' => $say(
+                $late,
+                fn (int $minutes): string => $minutes === PHP_INT_MAX
+                    ? 'has no place any more'
+                    : Figures::pace($minutes),
+            ),
             'saved' => $say(array_fill_keys($comparison->saved(), 0), fn (): string => 'in time'),
-            'other' => $say($other, fn (int $minutes): string => Figures::minutes(abs($minutes)).($minutes > 0 ? ' later' : ' sooner')),
+            'other' => $say(
+                $other,
+                fn (int $minutes): string => Figures::minutes(abs($minutes)).($minutes > 0 ? ' later' : ' sooner'),
+            ),
             'moved' => count($comparison->moved),
             'lateBefore' => count($comparison->lateBefore), 'lateAfter' => count($comparison->lateAfter),
             'totalBefore' => $comparison->totalBefore(), 'totalAfter' => $comparison->totalAfter(),

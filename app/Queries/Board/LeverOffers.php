@@ -13,7 +13,9 @@ use KeepPace\Core\Scheduling\Lever\LeverEffect;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Problem;
 
-/** What could be done about a late order, each tried on the shop as it is: same seed, same iterations with and without. */
+/**
+ * What could be done about a late order, each tried on the shop as it is: same seed, same iterations with and without.
+ */
 final class LeverOffers
 {
     private const SEED = 1;
@@ -21,18 +23,38 @@ final class LeverOffers
     /** Where each move of a search loads all anew, fewer are tried. */
     private const ITERATIONS = ['plain' => 2000, 'full' => 60];
 
-    /** @return list<array{lever: array<string, mixed>, says: string, finish: int|null, finishWith: int|null, late: int, lateWith: int, live: bool}> best first */
+    /**
+     * @return list<array{
+     *     lever: array<string, mixed>,
+     *     says: string,
+     *     finish: int|null,
+     *     finishWith: int|null,
+     *     late: int,
+     *     lateWith: int,
+     *     live: bool,
+     * }>  best first
+     */
     public static function of(int $order): array
     {
         $standing = StandingPlan::of();
 
-        return Cache::remember("levers.{$standing->plan->stamp}.{$order}", 3600, function () use ($standing, $order): array {
+        return Cache::remember("levers.{$standing->plan->stamp}.{$order}", 3600, function () use (
+            $standing,
+            $order,
+        ): array {
             $problem = $standing->problem();
             $offers = [];
             foreach (self::levers($standing, $problem, $order) as $lever) {
                 $effect = self::effect($standing, $problem, $lever, $order);
-                $offers[] = ['lever' => $lever, 'says' => $lever['says'], 'finish' => $effect->finish, 'finishWith' => $effect->finishWith,
-                    'late' => $effect->late, 'lateWith' => $effect->lateWith, 'live' => PlanLever::of($lever)->canBeFact()];
+                $offers[] = [
+                    'lever' => $lever,
+                    'says' => $lever['says'],
+                    'finish' => $effect->finish,
+                    'finishWith' => $effect->finishWith,
+                    'late' => $effect->late,
+                    'lateWith' => $effect->lateWith,
+                    'live' => PlanLever::of($lever)->canBeFact(),
+                ];
             }
             $due = self::due($problem, $order);
             // what helps the order most first; where that is the same, what helps all the others
@@ -84,10 +106,20 @@ final class LeverOffers
             }
             $saturday = self::saturday($problem, $centreId, $from);
             if ($saturday !== null) {
-                $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => [$saturday],
-                    'says' => "A shift at {$centre->name} on ".CarbonImmutable::parse($saturday[0])->format('D j M').", {$saturday[1]} to {$saturday[2]}"];
+                $levers[] = [
+                    'kind' => PlanLever::OVERTIME,
+                    'centre' => $centreId,
+                    'spans' => [$saturday],
+                    'says' => "A shift at {$centre->name} on "
+                        .CarbonImmutable::parse($saturday[0])->format('D j M')
+                        .", {$saturday[1]} to {$saturday[2]}",
+                ];
             }
-            $levers[] = ['kind' => PlanLever::MACHINE, 'centre' => $centreId, 'says' => 'One machine more at '.$centre->name];
+            $levers[] = [
+                'kind' => PlanLever::MACHINE,
+                'centre' => $centreId,
+                'says' => 'One machine more at '.$centre->name,
+            ];
         }
         $away = (int) DB::table('routing_steps')
             ->whereNotNull('supplier_id')
@@ -95,17 +127,39 @@ final class LeverOffers
             ->value('days');
         foreach ($problem->jobs as $job) {
             foreach ($job->id === $order ? $job->steps : [] as $step) {
-                if ($away > 0 && ! $step->started && $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null)) {
-                    $levers[] = ['kind' => PlanLever::SEND_OUT, 'step' => $step->id, 'days' => $away,
-                        'says' => StepName::of($step->id)->label.' at a supplier, back after '.Figures::count($away, 'day')];
+                if (
+                    $away > 0
+                    && ! $step->started
+                    && $step->workCentre !== null
+                    && $step->workCentre === ($bottleneck[0] ?? null)
+                ) {
+                    $levers[] = [
+                        'kind' => PlanLever::SEND_OUT,
+                        'step' => $step->id,
+                        'days' => $away,
+                        'says' => StepName::of($step->id)->label
+                            .' at a supplier, back after '
+                            .Figures::count($away, 'day'),
+                    ];
                 }
                 foreach ($step->started ? [] : $step->alternatives as $other) {
-                    $levers[] = ['kind' => PlanLever::OTHER, 'step' => $step->id, 'centre' => $other->workCentre,
-                        'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name];
+                    $levers[] = [
+                        'kind' => PlanLever::OTHER,
+                        'step' => $step->id,
+                        'centre' => $other->workCentre,
+                        'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name,
+                    ];
                 }
             }
-            if ($job->id === $order && count(array_filter($job->steps, fn ($step): bool => $step->workCentre !== null)) > 1) {
-                $levers[] = ['kind' => PlanLever::SPLIT, 'order' => $order, 'says' => "Pass the first half of {$number} on while the second is worked on"];
+            if (
+                $job->id === $order
+                && count(array_filter($job->steps, fn ($step): bool => $step->workCentre !== null)) > 1
+            ) {
+                $levers[] = [
+                    'kind' => PlanLever::SPLIT,
+                    'order' => $order,
+                    'says' => "Pass the first half of {$number} on while the second is worked on",
+                ];
             }
         }
         $levers[] = ['kind' => PlanLever::RANK, 'order' => $order, 'says' => "Put {$number} before all other orders"];
@@ -124,7 +178,10 @@ final class LeverOffers
         return 0;
     }
 
-    /** @return list<array{string, string, string}> two hours behind the last open time of each of five working days from a minute on */
+    /**
+     * @return list<array{string, string, string}> two hours behind the last open time of each of five working days from
+     *     a minute on
+     */
     private static function evenings(Problem $problem, int $centre, int $from): array
     {
         $open = $problem->workCentres[$centre]->open;
@@ -154,6 +211,8 @@ final class LeverOffers
         $day = When::local($from)->next(CarbonImmutable::SATURDAY)->startOfDay();
         $from = intdiv($day->getTimestamp(), 60);
 
-        return $problem->workCentres[$centre]->open->minutesBetween($from, $from + 1440) > 0 ? null : [$day->format('Y-m-d'), '07:00', '13:00'];
+        return $problem->workCentres[$centre]->open->minutesBetween($from, $from + 1440) > 0
+            ? null
+            : [$day->format('Y-m-d'), '07:00', '13:00'];
     }
 }

@@ -30,10 +30,19 @@ final class MovePreview
         $against = $drop->against($before->steps);
         $comparison = Comparison::between($problem, $before, $after);
 
-        return ['can' => true, 'pin' => $against === [], 'against' => $against, 'lands' => [$lands->start, $lands->end], 'put' => $minute,
-            'where' => $problem->workCentres[$centre]->name.($problem->workCentres[$centre]->machines > 1 ? " {$machine}" : ''),
-            'says' => [When::span($lands->start, $lands->end)], 'pinSays' => When::say($minute), 'effect' => EffectWords::of($comparison),
-            'moved' => array_map(fn (int $id): array => self::row($id, $after->steps[$id]), $comparison->moved)];
+        return [
+            'can' => true,
+            'pin' => $against === [],
+            'against' => $against,
+            'lands' => [$lands->start, $lands->end],
+            'put' => $minute,
+            'where' => $problem->workCentres[$centre]->name
+                .($problem->workCentres[$centre]->machines > 1 ? " {$machine}" : ''),
+            'says' => [When::span($lands->start, $lands->end)],
+            'pinSays' => When::say($minute),
+            'effect' => EffectWords::of($comparison),
+            'moved' => array_map(fn (int $id): array => self::row($id, $after->steps[$id]), $comparison->moved),
+        ];
     }
 
     /** @return array{int, int, int, int, int, int} as in the board's bars */

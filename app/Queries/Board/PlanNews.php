@@ -10,20 +10,40 @@ use Illuminate\Support\Facades\DB;
 /** When a plan was last brought up to date, by what, and what that did to the dates. */
 final readonly class PlanNews
 {
-    private function __construct(public string $stamp, public string $when, public string $effect, public ?string $undo, public ?string $redo)
-    {
+    private function __construct(
+        public string $stamp,
+        public string $when,
+        public string $effect,
+        public ?string $undo,
+        public ?string $redo,
+    ) {
     }
 
     public static function of(int $planId = Plan::LIVE): self
     {
         $plan = Plan::query()->findOrFail($planId);
         $booking = $plan->booking_id === null ? null : Booking::query()->with('user')->find($plan->booking_id);
-        $when = $plan->computed_at === null ? 'Never brought up to date' : 'Brought up to date '.When::say($plan->computed_at)
-            .($booking === null ? '' : ", last by {$booking->user->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
-        $change = fn (bool $undone): ?string => DB::table('plan_changes AS c')->join('bookings AS b', 'b.id', 'c.booking_id')->where('c.plan_id', $planId)
-            ->where('c.is_undone', $undone)->orderBy('c.id', $undone ? 'asc' : 'desc')->value('b.says');
+        $when = $plan->computed_at === null
+                ? 'Never brought up to date'
+                : 'Brought up to date '
+                    .When::say($plan->computed_at)
+                    .($booking === null
+                        ? ''
+                        : ", last by {$booking->user->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
+        $change = fn (bool $undone): ?string => DB::table('plan_changes AS c')
+            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->where('c.plan_id', $planId)
+            ->where('c.is_undone', $undone)
+            ->orderBy('c.id', $undone ? 'asc' : 'desc')
+            ->value('b.says');
         $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id);
 
-        return new self($plan->stamp, $when, $effect === 'Nobody becomes late by it.' ? '' : $effect, $change(false), $change(true));
+        return new self(
+            $plan->stamp,
+            $when,
+            $effect === 'Nobody becomes late by it.' ? '' : $effect,
+            $change(false),
+            $change(true),
+        );
     }
 }

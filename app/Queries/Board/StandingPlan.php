@@ -15,7 +15,10 @@ use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
-/** A plan as it stands: its steps, its pins, and the problem it was computed from, so that what is asked of it is answered on equal terms. */
+/**
+ * A plan as it stands: its steps, its pins, and the problem it was computed from, so that what is asked of it is
+ * answered on equal terms.
+ */
 final class StandingPlan
 {
     /** Open time is looked up this far first; the far end costs time and is seldom needed. */
@@ -109,7 +112,10 @@ final class StandingPlan
     /** @return Collection<int, \stdClass> of plan_steps, by step id */
     public function rows(): Collection
     {
-        return $this->rows ??= DB::table('plan_steps')->where('plan_id', $this->plan->id)->get()->keyBy('order_step_id');
+        return $this->rows ??= DB::table('plan_steps')
+            ->where('plan_id', $this->plan->id)
+            ->get()
+            ->keyBy('order_step_id');
     }
 
     /**
@@ -123,12 +129,21 @@ final class StandingPlan
         $minute = static function (string $at) use (&$days): int {
             $day = substr($at, 0, 10);
 
-            return ($days[$day] ??= intdiv((int) strtotime($day.' UTC'), 60)) + 60 * (int) substr($at, 11, 2) + (int) substr($at, 14, 2);
+            return ($days[$day] ??= intdiv((int) strtotime($day.' UTC'), 60))
+                + 60 * (int) substr($at, 11, 2)
+                + (int) substr($at, 14, 2);
         };
         $steps = [];
         foreach ($rows as $row) {
             $run = $row->run_at === null ? null : $minute($row->run_at);
-            $steps[$row->order_step_id] = new PlannedStep($minute($row->start_at), $minute($row->end_at), $row->machine, $row->work_centre_id, $run, $run);
+            $steps[$row->order_step_id] = new PlannedStep(
+                $minute($row->start_at),
+                $minute($row->end_at),
+                $row->machine,
+                $row->work_centre_id,
+                $run,
+                $run,
+            );
         }
 
         return $steps + HeldPromises::planned();
@@ -147,7 +162,9 @@ final class StandingPlan
     /** As it is written, or, when it is no longer known from what it was computed, as it is now. */
     public function schedule(): Schedule
     {
-        return $this->kept() === null ? KeptSequence::load($this->problem(), $this->steps()) : new Schedule($this->steps(), $this->finishes(), []);
+        return $this->kept() === null
+            ? KeptSequence::load($this->problem(), $this->steps())
+            : new Schedule($this->steps(), $this->finishes(), []);
     }
 
     /** @return array<int, array{int, Pin}> by step id: work centre, and where on it */
@@ -156,6 +173,11 @@ final class StandingPlan
         return DB::table('plan_pins')->where('plan_id', $this->plan->id)
             ->selectRaw('order_step_id, work_centre_id, machine, '.ShopState::minuteOf('start_at').' AS start')
             ->get()
-            ->mapWithKeys(fn (\stdClass $row): array => [$row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)]])->all();
+            ->mapWithKeys(
+                fn (\stdClass $row): array => [
+                    $row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)],
+                ],
+            )
+            ->all();
     }
 }

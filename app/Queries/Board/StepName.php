@@ -13,8 +13,13 @@ final readonly class StepName
 
     public static function of(int $step): self
     {
-        $row = DB::table('order_steps AS s')->join('orders AS o', 'o.id', 's.order_id')->where('s.id', $step)->first(['s.number', 's.name', 'o.number AS order', 'o.id']);
+        $row = DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->where('s.id', $step)
+            ->first(['s.number', 's.name', 'o.number AS order', 'o.id']);
 
-        return $row === null ? throw new \LogicException("There is no step {$step}.") : new self("{$row->order} step {$row->number} {$row->name}", $row->id);
+        return $row === null
+            ? throw new \LogicException("There is no step {$step}.")
+            : new self("{$row->order} step {$row->number} {$row->name}", $row->id);
     }
 }

@@ -20,7 +20,16 @@ final class WhyLate
     /** @var Collection<int, \stdClass>|null steps by id */
     private ?Collection $steps = null;
 
-    /** @var array<int, list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}>>|null by order */
+    /**
+     * @var array<int, list<array{
+     *     step: int,
+     *     item: string,
+     *     supply: ?string,
+     *     at: ?int,
+     *     rests: ?string,
+     *     given: ?string,
+     * }>>|null  by order
+     */
     private ?array $blocks = null;
 
     private readonly int $planId;
@@ -37,19 +46,24 @@ final class WhyLate
         $this->planId = $standing->plan->id;
         $this->problem = $standing->problem();
         $this->schedule = $standing->schedule();
-        $this->numbers = DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->where('p.plan_id', $standing->plan->id)
-            ->pluck('o.number', 'o.id')->all();
+        $this->numbers = DB::table('plan_orders AS p')
+            ->join('orders AS o', 'o.id', 'p.order_id')
+            ->where('p.plan_id', $standing->plan->id)
+            ->pluck('o.number', 'o.id')
+            ->all();
     }
 
-    /** @return list<Stretch> in order of time; their minutes add up to completion minus the moment the plan was computed */
+    /**
+     * @return list<Stretch> in order of time; their minutes add up to completion minus the moment the plan was computed
+     */
     public function stretches(int $order): array
     {
         return Explanation::of($this->problem, $this->schedule, $order);
     }
 
     /**
-     * Stretches as rows. A step that works, pauses at closed time and works on is many of them; together, they are one row for each
-     * thing its time goes into, in the order in which these begin.
+     * Stretches as rows. A step that works, pauses at closed time and works on is many of them; together, they are one
+     * row for each thing its time goes into, in the order in which these begin.
      *
      * @return list<array{from: int, to: int, minutes: int, cause: Cause, says: string, order: string, step: string}>
      */
@@ -58,11 +72,23 @@ final class WhyLate
         $rows = [];
         foreach ($this->stretches($order) as $n => $stretch) {
             $step = $this->step($stretch->step);
-            $row = ['from' => $stretch->from, 'to' => $stretch->to, 'minutes' => $stretch->minutes(), 'cause' => $stretch->cause,
-                'says' => CauseWords::of($stretch->cause, $stretch->cause === Cause::Material ? $this->material($step) : $step->where, $this->numbers[$stretch->byJob ?? 0] ?? ''),
-                'order' => $this->numbers[$step->order_id] ?? '', 'step' => "{$step->number} {$step->name}"];
+            $row = [
+                'from' => $stretch->from,
+                'to' => $stretch->to,
+                'minutes' => $stretch->minutes(),
+                'cause' => $stretch->cause,
+                'says' => CauseWords::of(
+                    $stretch->cause,
+                    $stretch->cause === Cause::Material ? $this->material($step) : $step->where,
+                    $this->numbers[$stretch->byJob ?? 0] ?? '',
+                ),
+                'order' => $this->numbers[$step->order_id] ?? '',
+                'step' => "{$step->number} {$step->name}",
+            ];
             $key = $together ? "{$stretch->step}|{$row['says']}" : $n;
-            $rows[$key] = isset($rows[$key]) ? [...$rows[$key], 'to' => $row['to'], 'minutes' => $rows[$key]['minutes'] + $row['minutes']] : $row;
+            $rows[$key] = isset($rows[$key])
+                ? [...$rows[$key], 'to' => $row['to'], 'minutes' => $rows[$key]['minutes'] + $row['minutes']]
+                : $row;
         }
 
         return array_values($rows);
@@ -79,10 +105,12 @@ final class WhyLate
             $step = $this->step($stretch->step);
             $where = $stretch->cause === Cause::Material ? $this->material($step) : $step->where;
             // a part it needs is named by its order
-            $key = "{$stretch->cause->name}|{$where}|".($step->order_id === $order ? '' : $this->numbers[$step->order_id] ?? '');
+            $key = "{$stretch->cause->name}|{$where}|"
+                .($step->order_id === $order ? '' : $this->numbers[$step->order_id] ?? '');
             $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
             if ($stretch->byJob !== null && isset($this->numbers[$stretch->byJob])) {
-                $with[$key][$this->numbers[$stretch->byJob]] = ($with[$key][$this->numbers[$stretch->byJob]] ?? 0) + $stretch->minutes();
+                $with[$key][$this->numbers[$stretch->byJob]] =
+                    ($with[$key][$this->numbers[$stretch->byJob]] ?? 0) + $stretch->minutes();
             }
         }
         arsort($minutes);
@@ -91,15 +119,24 @@ final class WhyLate
             [$cause, $where, $part] = explode('|', $key);
             $by = $with[$key] ?? [];
             arsort($by);
-            $said[] = ($part === '' ? '' : "part {$part}: ").CauseWords::of(constant(Cause::class."::{$cause}"), $where, implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''))
-                .' '.self::long($much);
+            $said[] = ($part === '' ? '' : "part {$part}: ")
+                .CauseWords::of(
+                    constant(Cause::class."::{$cause}"),
+                    $where,
+                    implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''),
+                )
+                .' '
+                .self::long($much);
         }
 
-        return $said === [] ? 'Its own steps, one after the other, take it that long.' : ucfirst(implode('; ', $said)).'.';
+        return $said === []
+            ? 'Its own steps, one after the other, take it that long.'
+            : ucfirst(implode('; ', $said)).'.';
     }
 
     /**
-     * The work centre its time is lost at, where machines are busy longest, else where it works longest; and from when on.
+     * The work centre its time is lost at, where machines are busy longest, else where it works longest; and from when
+     * on.
      *
      * @return array{int, int}|null work centre, UTC minute
      */
@@ -109,7 +146,10 @@ final class WhyLate
         foreach ($this->stretches($order) as $stretch) {
             $centre = $this->schedule->steps[$stretch->step]->workCentre ?? null;
             $from[$centre ?? 0] ??= $stretch->from;
-            if ($centre !== null && in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Sequence], true)) {
+            if (
+                $centre !== null
+                && in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Sequence], true)
+            ) {
                 $busy[$centre] = ($busy[$centre] ?? 0) + $stretch->minutes();
             } elseif ($centre !== null) {
                 $work[$centre] = ($work[$centre] ?? 0) + $stretch->minutes();
@@ -150,10 +190,13 @@ final class WhyLate
 
     private function step(int $id): \stdClass
     {
-        $this->steps ??= DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')
-            ->leftJoin('work_centres AS w', 'w.id', 'p.work_centre_id')->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
+        $this->steps ??= DB::table('plan_steps AS p')
+            ->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->leftJoin('work_centres AS w', 'w.id', 'p.work_centre_id')
+            ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->whereIn('s.order_id', array_keys($this->numbers))
-            ->get(['s.id', 's.order_id', 's.number', 's.name', DB::raw('COALESCE(w.name, v.name, "") AS `where`')])->keyBy('id');
+            ->get(['s.id', 's.order_id', 's.number', 's.name', DB::raw('COALESCE(w.name, v.name, "") AS `where`')])
+            ->keyBy('id');
 
         return $this->steps[$id] ?? (object) ['order_id' => 0, 'number' => '', 'name' => '', 'where' => ''];
     }

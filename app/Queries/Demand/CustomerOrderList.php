@@ -60,8 +60,18 @@ final class CustomerOrderList
             ->join('customers AS cu', 'cu.id', 'o.customer_id')
             ->join('items AS i', 'i.id', 'l.item_id')->join('units AS u', 'u.id', 'i.unit_id')
             ->join('units AS t', 't.id', 'l.typed_unit_id')
-            ->select(['l.*', 'o.number', 'o.reference', 'o.customer_id', 'cu.name AS customer', 'i.number AS item_number',
-                'i.name AS item_name', 'i.kind', 'u.code AS unit', 't.code AS typed_unit'])
+            ->select([
+                'l.*',
+                'o.number',
+                'o.reference',
+                'o.customer_id',
+                'cu.name AS customer',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'i.kind',
+                'u.code AS unit',
+                't.code AS typed_unit',
+            ])
             ->selectRaw("{$covered} AS covered");
         if ($order !== 0) {
             $query->where('l.customer_order_id', $order)->orderBy('l.position');
@@ -70,13 +80,25 @@ final class CustomerOrderList
                 'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id'),
                 'uncovered' => $query->where('l.is_open', true)
                     ->whereRaw("{$covered} < l.quantity - l.shipped_quantity - l.cancelled_quantity"),
-                'late' => $query->where('l.is_open', true)
-                    ->whereExists(fn ($late) => $late->from('covers AS c')->join('plan_orders AS p', 'p.order_id', 'c.order_id')
-                        ->whereColumn('c.line_id', 'l.id')
-                        ->where('c.quantity', '>', 0)->whereColumn('p.finish_at', '>', 'l.promised_on')),
-                'ready' => $query->where('l.is_open', true)
-                    ->whereExists(fn ($stock) => $stock->from('covers AS c')->whereColumn('c.line_id', 'l.id')->where('c.supply', 'stock')
-                        ->where('c.quantity', '>', 0)),
+                'late' => $query
+                    ->where('l.is_open', true)
+                    ->whereExists(
+                        fn ($late) => $late
+                            ->from('covers AS c')
+                            ->join('plan_orders AS p', 'p.order_id', 'c.order_id')
+                            ->whereColumn('c.line_id', 'l.id')
+                            ->where('c.quantity', '>', 0)
+                            ->whereColumn('p.finish_at', '>', 'l.promised_on'),
+                    ),
+                'ready' => $query
+                    ->where('l.is_open', true)
+                    ->whereExists(
+                        fn ($stock) => $stock
+                            ->from('covers AS c')
+                            ->whereColumn('c.line_id', 'l.id')
+                            ->where('c.supply', 'stock')
+                            ->where('c.quantity', '>', 0),
+                    ),
                 default => $query->where('l.is_open', true),
             };
             if ($text !== '') {
@@ -97,14 +119,28 @@ final class CustomerOrderList
 
     /**
      * @param  Collection<int, \stdClass>  $lines
-     * @return Collection<int, \stdClass> each with ->covers and ->late: what covers it is finished after its promised day
+     * @return Collection<int, \stdClass> each with ->covers and ->late: what covers it is finished after its promised
+     *     day
      */
     private static function withCovers(Collection $lines): Collection
     {
         $covers = DB::table('covers AS c')->leftJoin('orders AS o', 'o.id', 'c.order_id')
-            ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
-            ->whereIn('c.line_id', $lines->pluck('id'))->where('c.quantity', '>', 0)->orderBy('c.id')
-            ->get(['c.id', 'c.line_id', 'c.quantity', 'c.order_id', 'o.number AS order_number', 'o.state', 'p.finish_at', 'p.late_minutes'])
+            ->leftJoin('plan_orders AS p', fn ($join) => $join
+                ->on('p.order_id', 'o.id')
+                ->where('p.plan_id', Plan::LIVE))
+            ->whereIn('c.line_id', $lines->pluck('id'))
+            ->where('c.quantity', '>', 0)
+            ->orderBy('c.id')
+            ->get([
+                'c.id',
+                'c.line_id',
+                'c.quantity',
+                'c.order_id',
+                'o.number AS order_number',
+                'o.state',
+                'p.finish_at',
+                'p.late_minutes',
+            ])
             ->groupBy('line_id');
 
         return $lines->each(function (\stdClass $line) use ($covers): void {

@@ -29,9 +29,14 @@ final readonly class OrderFilter
         return new self(
             in_array($state, [...self::STATES, 'open', 'all'], true) ? $state : 'open',
             in_array($readiness, ['ready', 'waits', 'stuck', 'can-release', 'held'], true) ? $readiness : '',
-            in_array($request->string('pace')->value(), ['late', 'soon', 'outside'], true) ? $request->string('pace')->value() : '',
+            in_array($request->string('pace')->value(), ['late', 'soon', 'outside'], true)
+                ? $request->string('pace')->value()
+                : '',
             mb_substr($request->string('text')->trim()->value(), 0, 60),
-            $request->integer('customer'), $request->integer('work_centre'), $request->integer('item'), max(0, $request->integer('skip')),
+            $request->integer('customer'),
+            $request->integer('work_centre'),
+            $request->integer('item'),
+            max(0, $request->integer('skip')),
         );
     }
 }

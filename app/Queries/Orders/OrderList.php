@@ -27,7 +27,15 @@ final class OrderList
     /** All open orders by the rank itself, as it is stored. @return Collection<int, \stdClass> */
     public static function ranked(): Collection
     {
-        return self::find(DB::table('orders')->whereIn('state', OrderState::OPEN)->orderBy('rank')->orderByRaw('due_on IS NULL, due_on')->orderBy('id')->pluck('id')->all());
+        return self::find(
+            DB::table('orders')
+                ->whereIn('state', OrderState::OPEN)
+                ->orderBy('rank')
+                ->orderByRaw('due_on IS NULL, due_on')
+                ->orderBy('id')
+                ->pluck('id')
+                ->all(),
+        );
     }
 
     public static function count(OrderFilter $filter): int
@@ -52,8 +60,10 @@ final class OrderList
 
     private static function matching(OrderFilter $filter): Builder
     {
-        $query = DB::table('orders AS o')
-            ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE));
+        $query = DB::table('orders AS o')->leftJoin(
+            'plan_orders AS p',
+            fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE),
+        );
         match ($filter->state) {
             'open' => $query->whereIn('o.state', [...OrderState::OPEN, OrderState::Built]),
             'all' => null,
@@ -70,8 +80,13 @@ final class OrderList
             'late' => $query->where('p.late_minutes', '>', 0)->whereIn('o.state', OrderState::OPEN),
             'soon' => $query->whereIn('o.state', OrderState::OPEN)
                 ->whereBetween('o.due_on', [now()->subYear()->toDateString(), now()->addDays(3)->toDateString()]),
-            'outside' => $query->whereExists(fn (Builder $step) => $step->from('order_steps')->whereColumn('order_id', 'o.id')
-                ->whereNotNull('supplier_id')->whereRaw('taken_in > good + scrap')),
+            'outside' => $query->whereExists(
+                fn (Builder $step) => $step
+                    ->from('order_steps')
+                    ->whereColumn('order_id', 'o.id')
+                    ->whereNotNull('supplier_id')
+                    ->whereRaw('taken_in > good + scrap'),
+            ),
             default => null,
         };
         if ($filter->text !== '') {
@@ -99,11 +114,30 @@ final class OrderList
     /** Orders with item, unit, plan, customers they are made for and their last booking. */
     public static function base(): Builder
     {
-        return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
+        return DB::table('orders AS o')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoin('plan_orders AS p', fn ($join) => $join
+                ->on('p.order_id', 'o.id')
+                ->where('p.plan_id', Plan::LIVE))
             ->leftJoin('orders AS parent', 'parent.id', 'o.for_order_id')
-            ->select(['parent.number AS for_number', 'o.id', 'o.number', 'o.quantity', 'o.received_quantity', 'o.state', 'o.is_held', 'o.due_on', 'o.rank', 'o.version',
-                'o.short_reason', 'o.for_order_id', 'o.item_id', 'i.number AS item_number', 'i.name AS item_name', 'i.tracking',
+            ->select([
+                'parent.number AS for_number',
+                'o.id',
+                'o.number',
+                'o.quantity',
+                'o.received_quantity',
+                'o.state',
+                'o.is_held',
+                'o.due_on',
+                'o.rank',
+                'o.version',
+                'o.short_reason',
+                'o.for_order_id',
+                'o.item_id',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'i.tracking',
                 'u.code AS unit',
                 'p.finish_at',
                 'p.due_at',
@@ -113,10 +147,21 @@ final class OrderList
                 'p.blocks',
                 'p.unplaced',
                 'p.order_by',
-                'p.late_for'])
-            ->selectSub(fn (Builder $cover) => self::ties($cover)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')"), 'customers')
-            ->selectSub(fn (Builder $booking) => $booking->from('bookings')->whereColumn('order_id', 'o.id')->orderByDesc('id')->limit(1)
-                ->select('entered_at'), 'last_booking');
+                'p.late_for',
+            ])
+            ->selectSub(
+                fn (Builder $cover) => self::ties($cover)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')"),
+                'customers',
+            )
+            ->selectSub(
+                fn (Builder $booking) => $booking
+                    ->from('bookings')
+                    ->whereColumn('order_id', 'o.id')
+                    ->orderByDesc('id')
+                    ->limit(1)
+                    ->select('entered_at'),
+                'last_booking',
+            );
     }
 
     private static function ties(Builder $cover): Builder

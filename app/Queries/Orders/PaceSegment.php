@@ -6,8 +6,14 @@ namespace App\Queries\Orders;
 final readonly class PaceSegment
 {
     /** @param  float  $done share of the order's quantity counted at it, 0 to 1 */
-    public function __construct(public int $number, public string $name, public int $minutes, public float $done, public bool $outside,
-        public bool $running, public bool $here)
-    {
+    public function __construct(
+        public int $number,
+        public string $name,
+        public int $minutes,
+        public float $done,
+        public bool $outside,
+        public bool $running,
+        public bool $here,
+    ) {
     }
 }

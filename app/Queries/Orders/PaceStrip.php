@@ -19,8 +19,16 @@ final readonly class PaceStrip
         $at = array_values(array_filter($this->segments, fn (PaceSegment $segment): bool => $segment->here));
         $done = count(array_filter($this->segments, fn (PaceSegment $segment): bool => $segment->done >= 1.0));
 
-        return "{$done} of ".count($this->segments).' steps done'.($at === [] ? ''
-            : '; at '.implode(', ', array_map(fn (PaceSegment $segment): string => "step {$segment->number} {$segment->name}", $at)));
+        return "{$done} of "
+            .count($this->segments)
+            .' steps done'
+            .($at === []
+                ? ''
+                : '; at '
+                    .implode(
+                        ', ',
+                        array_map(fn (PaceSegment $segment): string => "step {$segment->number} {$segment->name}", $at),
+                    ));
     }
 
     /**
@@ -30,14 +38,32 @@ final readonly class PaceStrip
      */
     public function shapes(float $width): array
     {
-        $shapes = ['here' => '', 'done' => '', 'part' => '', 'out-done' => '', 'open' => '', 'out' => '', 'mark' => '', 'mark-head' => ''];
-        $box = fn (float $x, float $w): string => 'M'.round($x, 1).' 5h'.round(max(1, $w), 1).'v6h-'.round(max(1, $w), 1).'z';
+        $shapes = [
+            'here' => '',
+            'done' => '',
+            'part' => '',
+            'out-done' => '',
+            'open' => '',
+            'out' => '',
+            'mark' => '',
+            'mark-head' => '',
+        ];
+        $box = fn (float $x, float $w): string => 'M'
+            .round($x, 1)
+            .' 5h'
+            .round(max(1, $w), 1)
+            .'v6h-'
+            .round(max(1, $w), 1)
+            .'z';
         $x = 0.0;
         foreach ($this->segments as $segment) {
             $w = $this->minutes === 0 ? 0.0 : $width * $segment->minutes / $this->minutes;
             $shapes['here'] .= $segment->here && $segment->done < 1 ? $box($x, $w - 1.5) : '';
             if ($segment->done > 0) {
-                $shapes[$segment->outside ? 'out-done' : ($segment->done >= 1 ? 'done' : 'part')] .= $box($x, ($w - 1.5) * $segment->done);
+                $shapes[$segment->outside ? 'out-done' : ($segment->done >= 1 ? 'done' : 'part')] .= $box(
+                    $x,
+                    ($w - 1.5) * $segment->done,
+                );
             }
             $shapes[$segment->outside ? 'out' : 'open'] .= $box($x, $w - 1.5);
             $x += $w;

@@ -8,7 +8,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** The pace strips of a set of orders: steps to scale of planned time, how far each is, where the order should be by now. */
+/**
+ * The pace strips of a set of orders: steps to scale of planned time, how far each is, where the order should be by
+ * now.
+ */
 final class PaceStrips
 {
     private const DAY = 480; // working minutes an outside day is drawn as
@@ -89,11 +92,18 @@ final class PaceStrips
         $dues = $onDay = [];
         foreach ($orders as $order) {
             if ($order->due_on !== null) {
-                $dues[$order->id] = $onDay[$order->due_on] ??= ShopState::minute(CarbonImmutable::parse($order->due_on.' '.config()
-                    ->string('pace.due_hour'), config()->string('pace.zone')));
+                $dues[$order->id] = $onDay[$order->due_on] ??= ShopState::minute(
+                    CarbonImmutable::parse(
+                        $order->due_on.' '.config()->string('pace.due_hour'),
+                        config()->string('pace.zone'),
+                    ),
+                );
             }
         }
-        $plant = Calendar::query()->with(['shifts', 'days'])->firstWhere('code', config()->string('pace.calendar'))?->toCore();
+        $plant = Calendar::query()
+            ->with(['shifts', 'days'])
+            ->firstWhere('code', config()->string('pace.calendar'))
+            ?->toCore();
         if ($plant === null || $dues === [] || max($dues) <= $now) {
             return array_map(fn (int $due): int => max(0, $due - $now), $dues);
         }

@@ -6,7 +6,9 @@ use App\Models\Plan;
 use App\Queries\Cut;
 use Illuminate\Support\Facades\DB;
 
-/** Readiness of a selection of open orders, or of all, part by part: needed, used, allocated, on hand, coming, short. */
+/**
+ * Readiness of a selection of open orders, or of all, part by part: needed, used, allocated, on hand, coming, short.
+ */
 final class PartsList
 {
     private const MOST = 1500;
@@ -23,16 +25,55 @@ final class PartsList
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->join('items AS oi', 'oi.id', 'o.item_id')
-            ->join('plan_components AS p', fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE))->join('plan_orders AS r', fn ($join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE))
+            ->join(
+                'plan_components AS p',
+                fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
+            )
+            ->join('plan_orders AS r', fn ($join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE))
             ->when($orders !== [], fn ($query) => $query->whereIn('o.id', $orders))
-            ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))->when($show === 'waits', fn ($query) => $query->where(fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'")))
-            ->orderBy('r.place_in_rank')->orderBy('c.step_number')->orderBy('c.position')
-            ->select(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity', 'p.from_stock', 'p.missing', 'p.coming', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit',
-                'o.number AS order_number', 'o.state', 'o.is_held', 'oi.name AS made', 'r.readiness', 'r.can_start', 'r.blocks', 'r.unplaced']);
+            ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))
+            ->when(
+                $show === 'waits',
+                fn ($query) => $query->where(
+                    fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'"),
+                ),
+            )
+            ->orderBy('r.place_in_rank')
+            ->orderBy('c.step_number')
+            ->orderBy('c.position')
+            ->select([
+                'c.id',
+                'c.order_id',
+                'c.item_id',
+                'c.step_number',
+                'c.planned_quantity',
+                'c.used_quantity',
+                'p.from_stock',
+                'p.missing',
+                'p.coming',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'u.code AS unit',
+                'o.number AS order_number',
+                'o.state',
+                'o.is_held',
+                'oi.name AS made',
+                'r.readiness',
+                'r.can_start',
+                'r.blocks',
+                'r.unplaced',
+            ]);
         $cut = Cut::of($query, self::MOST);
         $rows = $cut->rows;
-        $stock = DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->whereIn('b.item_id', $rows->pluck('item_id')->unique())->where('p.kind', 'store')->where('b.condition', 'free')->where('b.owner_id', 0)
-            ->groupBy('b.item_id')->selectRaw('b.item_id, SUM(b.quantity) AS quantity')->pluck('quantity', 'item_id');
+        $stock = DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->whereIn('b.item_id', $rows->pluck('item_id')->unique())
+            ->where('p.kind', 'store')
+            ->where('b.condition', 'free')
+            ->where('b.owner_id', 0)
+            ->groupBy('b.item_id')
+            ->selectRaw('b.item_id, SUM(b.quantity) AS quantity')
+            ->pluck('quantity', 'item_id');
         foreach ($rows as $row) {
             $row->on_hand = (string) ($stock[$row->item_id] ?? '0');
         }

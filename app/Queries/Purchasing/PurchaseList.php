@@ -27,8 +27,27 @@ final class PurchaseList
                 fn ($query) => $query->where('u.purchase_order_id', $order),
             )
             ->orderBy('u.id')
-            ->select(['u.id', 'u.number', 'u.purchase_order_id', 'u.item_id', 'u.quantity', 'u.received_quantity', 'u.cancelled_quantity', 'u.price', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on', 'u.asked_for', 'u.is_open', 's.name AS supplier', 'p.ordered_on',
-                'i.number AS item_number', 'i.name AS item_name', 'x.code AS unit']);
+            ->select([
+                'u.id',
+                'u.number',
+                'u.purchase_order_id',
+                'u.item_id',
+                'u.quantity',
+                'u.received_quantity',
+                'u.cancelled_quantity',
+                'u.price',
+                'u.expected_on',
+                'u.first_expected_on',
+                'u.days_passed',
+                'u.ask_again_on',
+                'u.asked_for',
+                'u.is_open',
+                's.name AS supplier',
+                'p.ordered_on',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'x.code AS unit',
+            ]);
 
         $cut = Cut::of($lines, self::SHOWN);
         $cut->rows->each(function (\stdClass $line) use ($deliveries): void {
@@ -46,10 +65,19 @@ final class PurchaseList
     public static function waiting(): array
     {
         $waiting = [];
-        foreach (DB::table('plan_components AS p')->join('order_components AS c', 'c.id', 'p.component_id')->join('orders AS o', 'o.id', 'c.order_id')->where('p.plan_id', \App\Models\Plan::LIVE)
-            ->where('p.coming', 'like', '%purchase %')->get(['p.coming', 'o.number', 'o.id']) as $row) {
+        foreach (
+            DB::table('plan_components AS p')
+                ->join('order_components AS c', 'c.id', 'p.component_id')
+                ->join('orders AS o', 'o.id', 'c.order_id')
+                ->where('p.plan_id', \App\Models\Plan::LIVE)
+                ->where('p.coming', 'like', '%purchase %')
+                ->get(['p.coming', 'o.number', 'o.id']) as $row
+        ) {
             foreach (json_decode($row->coming) as $coming) {
-                $waiting[str_replace('purchase ', '', $coming->supply)][$row->id] = ['number' => $row->number, 'id' => $row->id];
+                $waiting[str_replace('purchase ', '', $coming->supply)][$row->id] = [
+                    'number' => $row->number,
+                    'id' => $row->id,
+                ];
             }
         }
 

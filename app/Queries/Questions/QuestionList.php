@@ -19,13 +19,40 @@ final class QuestionList
     /** @return Collection<int, \stdClass> */
     public static function answered(): Collection
     {
-        return self::base()->whereNotNull('q.answered_at')->orderByDesc('q.answered_at')->orderByDesc('q.id')->limit(30)->get();
+        return self::base()
+            ->whereNotNull('q.answered_at')
+            ->orderByDesc('q.answered_at')
+            ->orderByDesc('q.id')
+            ->limit(30)
+            ->get();
     }
 
     private static function base(): Builder
     {
-        return DB::table('questions AS q')->leftJoin('orders AS o', 'o.id', 'q.order_id')->leftJoin('people AS a', 'a.id', 'q.answered_by')->leftJoin('order_components AS c', 'c.id', 'q.component_id')->leftJoin('items AS i', 'i.id', 'c.item_id')
-            ->select(['q.id', 'q.kind', 'q.says', 'q.order_id', 'q.component_id', 'q.open_quantity', 'q.role', 'q.opened_at', 'q.answered_at', 'q.answer', 'q.booking_id', 'o.number AS order_number', 'o.state', 'a.name AS answerer', 'c.item_id'])
-            ->selectRaw("(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places p ON p.id = b.place_id AND p.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0) AS on_hand");
+        return DB::table('questions AS q')
+            ->leftJoin('orders AS o', 'o.id', 'q.order_id')
+            ->leftJoin('people AS a', 'a.id', 'q.answered_by')
+            ->leftJoin('order_components AS c', 'c.id', 'q.component_id')
+            ->leftJoin('items AS i', 'i.id', 'c.item_id')
+            ->select([
+                'q.id',
+                'q.kind',
+                'q.says',
+                'q.order_id',
+                'q.component_id',
+                'q.open_quantity',
+                'q.role',
+                'q.opened_at',
+                'q.answered_at',
+                'q.answer',
+                'q.booking_id',
+                'o.number AS order_number',
+                'o.state',
+                'a.name AS answerer',
+                'c.item_id',
+            ])
+            ->selectRaw(
+                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places p ON p.id = b.place_id AND p.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0) AS on_hand",
+            );
     }
 }

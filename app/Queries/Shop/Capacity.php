@@ -12,10 +12,15 @@ use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
 
-/** When machines run and people are there: calendars less downtime and absence, read in a constant number of queries. */
+/**
+ * When machines run and people are there: calendars less downtime and absence, read in a constant number of queries.
+ */
 final class Capacity
 {
-    /** Of what is down and nobody knows until when, so many open minutes are taken to be lost from now on, anew at each keeping up. */
+    /**
+     * Of what is down and nobody knows until when, so many open minutes are taken to be lost from now on, anew at each
+     * keeping up.
+     */
     public const UNKNOWN = 480;
 
     /** Shorter gaps between open times are breaks of one shift. */
@@ -113,7 +118,10 @@ final class Capacity
         if (! isset($this->overtimes[$centre])) {
             return $open;
         }
-        $extra = array_map(static fn (\stdClass $span): array => [(int) $span->from, (int) $span->until], $this->overtimes[$centre]);
+        $extra = array_map(
+            static fn (\stdClass $span): array => [(int) $span->from, (int) $span->until],
+            $this->overtimes[$centre],
+        );
 
         return OpenWindows::of([...array_map(null, $open->starts, $open->ends), ...$extra], [], $this->from, $this->to);
     }
@@ -122,9 +130,16 @@ final class Capacity
     private function less(OpenWindows $open, \stdClass $shut): OpenWindows
     {
         $from = (int) $shut->from;
-        $until = $shut->until === null ? $open->finish(max($from, $this->now), self::UNKNOWN) ?? $this->to : (int) $shut->until;
+        $until = $shut->until === null
+                ? $open->finish(max($from, $this->now), self::UNKNOWN) ?? $this->to
+                : (int) $shut->until;
 
-        return OpenWindows::of(array_map(null, $open->starts, $open->ends), $until > $from ? [[$from, $until]] : [], $this->from, $this->to);
+        return OpenWindows::of(
+            array_map(null, $open->starts, $open->ends),
+            $until > $from ? [[$from, $until]] : [],
+            $this->from,
+            $this->to,
+        );
     }
 
     /** @param  Collection<int, Calendar>  $calendars */
@@ -142,14 +157,17 @@ final class Capacity
             $isShort = false;
             foreach ($people as $person) {
                 $present = $this->of($calendars[$person->calendar_id]);
-                $isShort = $isShort || isset($absences[$person->id]) || (! isset($this->overtimes[$centre]) && $present !== $this->open($centre));
+                $isShort = $isShort
+                    || isset($absences[$person->id])
+                    || (! isset($this->overtimes[$centre]) && $present !== $this->open($centre));
                 $present = $this->longer($present, $centre);
                 foreach ($absences[$person->id] ?? [] as $absence) {
                     $present = $this->less($present, $absence);
                 }
                 $persons[] = new Person($person->name, $present);
             }
-            // a crew that is always enough is left out: it binds nothing, and plans without crews are searched much faster
+            // a crew that is always enough is left out: it binds nothing, and plans without crews are searched much
+            // faster
             if ($isShort || $people->count() < $this->workCentres[$centre]->machines) {
                 $this->crews[$centre] = new Crew("{$this->workCentres[$centre]->name} crew", $persons);
             }

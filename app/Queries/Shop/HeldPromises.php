@@ -8,8 +8,8 @@ use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Step;
 
 /**
- * The capacity that promised dates keep while they are held. Their jobs and steps are numbered below zero, so that they meet no
- * order: what a promise holds is time on machines, not stock.
+ * The capacity that promised dates keep while they are held. Their jobs and steps are numbered below zero, so that they
+ * meet no order: what a promise holds is time on machines, not stock.
  */
 final class HeldPromises
 {
@@ -22,8 +22,20 @@ final class HeldPromises
         $jobs = [];
         foreach (self::rows() as $row) {
             foreach ($row->jobs as $job) {
-                $steps = array_map(static fn (array $step): Step => new Step($step['id'], $step['centre'], $step['run'], $step['wait'], $step['move'],
-                    $step['material'], $step['after'], setup: $step['setup'], setupNeedsMaterial: true), $job['steps']);
+                $steps = array_map(
+                    static fn (array $step): Step => new Step(
+                        $step['id'],
+                        $step['centre'],
+                        $step['run'],
+                        $step['wait'],
+                        $step['move'],
+                        $step['material'],
+                        $step['after'],
+                        setup: $step['setup'],
+                        setupNeedsMaterial: true,
+                    ),
+                    $job['steps'],
+                );
                 $jobs[] = new Job($job['id'], "promise {$row->id}", self::RANK, null, $steps);
             }
         }
@@ -38,7 +50,12 @@ final class HeldPromises
         foreach (self::rows() as $row) {
             foreach ($row->jobs as $job) {
                 foreach ($job['steps'] as $step) {
-                    $planned[$step['id']] = new PlannedStep($step['start'], $step['end'], $step['machine'], $step['centre']);
+                    $planned[$step['id']] = new PlannedStep(
+                        $step['start'],
+                        $step['end'],
+                        $step['machine'],
+                        $step['centre'],
+                    );
                 }
             }
         }
@@ -49,9 +66,16 @@ final class HeldPromises
     /** @return list<\stdClass> those still held, with ->jobs as arrays */
     public static function rows(): array
     {
-        return array_values(DB::table('promises')->whereNull('released_at')->where('held_until', '>', now())->orderBy('id')->get()
-            ->each(function (\stdClass $row): void {
-                $row->jobs = json_decode($row->jobs, true);
-            })->all());
+        return array_values(
+            DB::table('promises')
+                ->whereNull('released_at')
+                ->where('held_until', '>', now())
+                ->orderBy('id')
+                ->get()
+                ->each(function (\stdClass $row): void {
+                    $row->jobs = json_decode($row->jobs, true);
+                })
+                ->all(),
+        );
     }
 }

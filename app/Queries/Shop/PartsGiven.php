@@ -133,12 +133,23 @@ final class PartsGiven
         $owned = $this->owned;
         $theirs = array_filter($needs, fn (ComponentNeed $need): bool => isset($owned[$need->id]));
         $result = [];
-        $stock = $theirs === [] ? collect() : DB::table('balances AS b')->join('places AS p', 'p.id', 'b.place_id')->where('p.kind', 'store')->where('b.condition', 'free')
-            ->whereIn('b.owner_id', array_values($owned))->whereIn('b.item_id', array_map(fn (ComponentNeed $need): int => $need->item, $theirs))
-            ->groupBy('b.owner_id', 'b.item_id')->selectRaw('b.owner_id, b.item_id, SUM(b.quantity) AS quantity')->get();
+        $stock = $theirs === []
+                ? collect()
+                : DB::table('balances AS b')
+                    ->join('places AS p', 'p.id', 'b.place_id')
+                    ->where('p.kind', 'store')
+                    ->where('b.condition', 'free')
+                    ->whereIn('b.owner_id', array_values($owned))
+                    ->whereIn('b.item_id', array_map(fn (ComponentNeed $need): int => $need->item, $theirs))
+                    ->groupBy('b.owner_id', 'b.item_id')
+                    ->selectRaw('b.owner_id, b.item_id, SUM(b.quantity) AS quantity')
+                    ->get();
         foreach ($stock->groupBy('owner_id') as $owner => $rows) {
-            $result += Allocation::of(array_values(array_filter($theirs, fn (ComponentNeed $need): bool => $owned[$need->id] === $owner)),
-                $rows->mapWithKeys(fn ($row): array => [$row->item_id => BigDecimal::of($row->quantity)])->all(), []);
+            $result += Allocation::of(
+                array_values(array_filter($theirs, fn (ComponentNeed $need): bool => $owned[$need->id] === $owner)),
+                $rows->mapWithKeys(fn ($row): array => [$row->item_id => BigDecimal::of($row->quantity)])->all(),
+                [],
+            );
         }
 
         return $result + Allocation::of(
@@ -154,13 +165,22 @@ final class PartsGiven
      */
     private function purchases(Collection $items): array
     {
-        return array_values(DB::table('purchases')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on')->get()
-            ->map(fn ($row): Supply => new Supply(
-                "purchase {$row->number}",
-                $row->item_id,
-                BigDecimal::of($row->quantity)->minus($row->received_quantity)->minus($row->cancelled_quantity),
-                arrival: $this->deliveries->ordered($row->expected_on, $row->ask_again_on),
-            ))->all());
+        return array_values(
+            DB::table('purchases')
+                ->where('is_open', true)
+                ->whereIn('item_id', $items)
+                ->orderBy('expected_on')
+                ->get()
+                ->map(
+                    fn ($row): Supply => new Supply(
+                        "purchase {$row->number}",
+                        $row->item_id,
+                        BigDecimal::of($row->quantity)->minus($row->received_quantity)->minus($row->cancelled_quantity),
+                        arrival: $this->deliveries->ordered($row->expected_on, $row->ask_again_on),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /**

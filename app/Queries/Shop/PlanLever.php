@@ -21,7 +21,9 @@ final readonly class PlanLever
 
     public const OTHER = 'other';
 
-    /** @param  array<string, mixed>  $is  kind, and by kind: centre, spans [[date, from, to]], order, step, days, says */
+    /**
+     * @param  array<string, mixed>  $is  kind, and by kind: centre, spans [[date, from, to]], order, step, days, says
+     */
     private function __construct(public array $is)
     {
     }
@@ -36,7 +38,9 @@ final readonly class PlanLever
     {
         return match ($this->is['kind']) {
             self::OVERTIME => $this->overtime($problem),
-            self::MACHINE => isset($problem->workCentres[$this->is['centre']]) ? Levers::secondMachine($problem, $this->is['centre']) : $problem,
+            self::MACHINE => isset($problem->workCentres[$this->is['centre']])
+                ? Levers::secondMachine($problem, $this->is['centre'])
+                : $problem,
             self::SPLIT => Levers::split($problem, $this->is['order']),
             self::RANK => Levers::raiseRank($problem, $this->is['order']),
             self::SEND_OUT => Levers::sendOut($problem, $this->is['step'], $this->is['days'] * 1440),
@@ -69,6 +73,12 @@ final readonly class PlanLever
 
     private static function minute(string $date, string $time): int
     {
-        return intdiv((new \DateTimeImmutable("{$date} {$time}", new \DateTimeZone(config()->string('pace.zone'))))->getTimestamp(), 60);
+        return intdiv(
+            (new \DateTimeImmutable(
+                "{$date} {$time}",
+                new \DateTimeZone(config()->string('pace.zone')),
+            ))->getTimestamp(),
+            60,
+        );
     }
 }

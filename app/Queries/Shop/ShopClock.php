@@ -27,7 +27,10 @@ final readonly class ShopClock
 
     private static function shift(int $minute): string
     {
-        $windows = Calendar::query()->with(['shifts', 'days'])->firstWhere('code', config()->string('pace.calendar'))?->toCore()
+        $windows = Calendar::query()
+            ->with(['shifts', 'days'])
+            ->firstWhere('code', config()->string('pace.calendar'))
+            ?->toCore()
             ->windows($minute - 1440, $minute + 14 * 1440);
         foreach ($windows === null ? [] : $windows->ends as $i => $end) {
             if ($end <= $minute) {
@@ -37,8 +40,9 @@ final readonly class ShopClock
             if ($start > $minute) {
                 $lastEnd = $i > 0 ? $windows->ends[$i - 1] : 0;
 
-                return ($start - $lastEnd <= self::BREAK ? 'break until ' : 'closed until ').(When::day($start) === 'today' ? ''
-                    : When::day($start).' ').When::local($start)->format('H:i');
+                return ($start - $lastEnd <= self::BREAK ? 'break until ' : 'closed until ')
+                    .(When::day($start) === 'today' ? '' : When::day($start).' ')
+                    .When::local($start)->format('H:i');
             }
             // breaks do not end a shift
             while (isset($windows->starts[$i + 1]) && $windows->starts[$i + 1] - $windows->ends[$i] <= self::BREAK) {

@@ -46,8 +46,21 @@ final class ShopState
             ->orderBy('rank')
             ->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')
-            ->get(['id', 'number', 'item_id', 'quantity', 'received_quantity', 'state', 'is_held', 'due_on', 'rank', 'for_order_id',
-                'released_at', 'owner_id'])->keyBy('id');
+            ->get([
+                'id',
+                'number',
+                'item_id',
+                'quantity',
+                'received_quantity',
+                'state',
+                'is_held',
+                'due_on',
+                'rank',
+                'for_order_id',
+                'released_at',
+                'owner_id',
+            ])
+            ->keyBy('id');
         $this->plant = Deliveries::plant();
         $this->deliveries = new Deliveries($this->plant ?? Deliveries::calendar(), self::minute($now));
         $this->steps = new OpenSteps($orders, $this->deliveries, self::minute($now));
@@ -157,8 +170,11 @@ final class ShopState
 
     public function dueMinute(?string $dueOn): ?int
     {
-        return $dueOn === null ? null : self::minute(CarbonImmutable::parse($dueOn.' '.config()->string('pace.due_hour'), config()
-            ->string('pace.zone')));
+        return $dueOn === null
+            ? null
+            : self::minute(
+                CarbonImmutable::parse($dueOn.' '.config()->string('pace.due_hour'), config()->string('pace.zone')),
+            );
     }
 
     /** SQL for the UTC minute of a column that holds a time. */

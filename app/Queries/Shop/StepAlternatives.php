@@ -4,7 +4,10 @@ namespace App\Queries\Shop;
 
 use KeepPace\Core\Naming\Code;
 
-/** Other work centres that can do a step, as a routing writes them: "SAW2|BENCH:150" is SAW2 in the same time, BENCH in one and a half times. */
+/**
+ * Other work centres that can do a step, as a routing writes them: "SAW2|BENCH:150" is SAW2 in the same time, BENCH in
+ * one and a half times.
+ */
 final class StepAlternatives
 {
     public const PATTERN = '/^[A-Za-z0-9._-]{1,20}(:[1-9]\d{1,3})?(\|[A-Za-z0-9._-]{1,20}(:[1-9]\d{1,3})?)*$/';

@@ -28,32 +28,70 @@ final readonly class StepInput
      * @param  list<int>  $after  orders that must be finished first
      * @param  array{int, Pin}|null  $pinned  work centre, and where on it
      */
-    public function step(\stdClass $step, string $quantity, ?\stdClass $next, int $materialAt, array $after, ?array $pinned): Step
-    {
+    public function step(
+        \stdClass $step,
+        string $quantity,
+        ?\stdClass $next,
+        int $materialAt,
+        array $after,
+        ?array $pinned,
+    ): Step {
         $minutes = $this->minutesLeft($step, $quantity);
-        $setup = $this->isUntouched($step) ? min($minutes - 1, str_ends_with($step->setup_minutes, '.00') ? (int) $step->setup_minutes : BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt()) : 0;
+        $setup = $this->isUntouched($step)
+            ? min(
+                $minutes - 1,
+                str_ends_with($step->setup_minutes, '.00')
+                    ? (int) $step->setup_minutes
+                    : BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt(),
+            )
+            : 0;
         [$at, $pin] = $pinned ?? [$step->work_centre_id, null];
-        $others = $step->supplier_id !== null || $step->started_at !== null ? [] : $this->alternatives($step, $minutes - $setup, $setup);
-        if ($at !== $step->work_centre_id && isset($others[$at])) { // pinned on another work centre, it has that one's time
+        $others = $step->supplier_id !== null || $step->started_at !== null
+                ? []
+                : $this->alternatives($step, $minutes - $setup, $setup);
+        if ($at !== $step->work_centre_id && isset($others[$at])) {
+            // pinned on another work centre, it has that one's time
             [$minutes, $setup] = [$others[$at]->minutes + $others[$at]->setup, $others[$at]->setup];
         } else {
             $at = $step->work_centre_id;
         }
 
         // nobody can book a setup before the pieces are there, so none is planned so
-        return new Step($step->id, $step->supplier_id === null ? $at : null, $minutes - $setup, $step->wait_minutes, $step->move_minutes, $materialAt,
-            $after, $step->started_at !== null, $setup, true, crewing: $this->crewing($step, $at), alternatives: $pin === null ? array_values($others) : [],
-            passOn: $this->passOn($step, $next), pin: $step->started_at === null ? $pin : null);
+        return new Step(
+            $step->id,
+            $step->supplier_id === null ? $at : null,
+            $minutes - $setup,
+            $step->wait_minutes,
+            $step->move_minutes,
+            $materialAt,
+            $after,
+            $step->started_at !== null,
+            $setup,
+            true,
+            crewing: $this->crewing($step, $at),
+            alternatives: $pin === null ? array_values($others) : [],
+            passOn: $this->passOn($step, $next),
+            pin: $step->started_at === null ? $pin : null,
+        );
     }
 
-    /** Other work centres that can do a step, as the routing names them. @return array<int, Alternative> by work centre */
+    /**
+     * Other work centres that can do a step, as the routing names them.
+     *
+     * @return array<int, Alternative> by work centre
+     */
     private function alternatives(\stdClass $step, int $run, int $setup): array
     {
         $others = [];
         foreach (StepAlternatives::read($step->alternatives) as $code => $percent) {
             $centre = $this->capacity->byCode[$code] ?? null;
             if ($centre !== null && $centre !== $step->work_centre_id) {
-                $others[$centre] = new Alternative($centre, max(1, intdiv($run * $percent + 99, 100)), $setup, $this->crewing($step, $centre));
+                $others[$centre] = new Alternative(
+                    $centre,
+                    max(1, intdiv($run * $percent + 99, 100)),
+                    $setup,
+                    $this->crewing($step, $centre),
+                );
             }
         }
 
@@ -72,13 +110,24 @@ final readonly class StepInput
 
     private function passOn(\stdClass $step, ?\stdClass $next): ?PassOn
     {
-        if ($step->transfer_quantity === null || $next === null || $step->supplier_id !== null || $next->supplier_id !== null) {
+        if (
+            $step->transfer_quantity === null
+            || $next === null
+            || $step->supplier_id !== null
+            || $next->supplier_id !== null
+        ) {
             return null;
         }
-        $time = static fn (\stdClass $of): int => (new StepTime(BigDecimal::zero(), RunBasis::from($of->run_basis), BigDecimal::of($of->run_rate),
-            BigDecimal::of($of->batch)))->minutes(BigDecimal::of($step->transfer_quantity));
+        $time = static fn (\stdClass $of): int => (new StepTime(
+            BigDecimal::zero(),
+            RunBasis::from($of->run_basis),
+            BigDecimal::of($of->run_rate),
+            BigDecimal::of($of->batch),
+        ))->minutes(BigDecimal::of($step->transfer_quantity));
 
-        return BigDecimal::of($step->transfer_quantity)->isGreaterThanOrEqualTo($step->left) ? null : new PassOn($time($step), $time($next));
+        return BigDecimal::of($step->transfer_quantity)->isGreaterThanOrEqualTo($step->left)
+            ? null
+            : new PassOn($time($step), $time($next));
     }
 
     private function minutesLeft(\stdClass $step, string $quantity): int
@@ -89,8 +138,12 @@ final readonly class StepInput
         if ($this->isUntouched($step) && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
             return max(1, $step->planned_minutes); // nothing has happened to it: the time is the one planned
         }
-        $time = new StepTime(BigDecimal::of($step->setup_minutes), RunBasis::from($step->run_basis), BigDecimal::of($step->run_rate),
-            BigDecimal::of($step->batch));
+        $time = new StepTime(
+            BigDecimal::of($step->setup_minutes),
+            RunBasis::from($step->run_basis),
+            BigDecimal::of($step->run_rate),
+            BigDecimal::of($step->batch),
+        );
         // what is counted had its setup; what was worked since is less to do
         $isCounted = BigDecimal::of($step->good)->plus($step->scrap)->isPositive();
         $minutes = $time->minutes($step->left, withSetup: ! $isCounted);
@@ -107,6 +160,9 @@ final readonly class StepInput
 
     private function isUntouched(\stdClass $step): bool
     {
-        return $step->supplier_id === null && $step->started_at === null && $step->good === '0.000000' && $step->scrap === '0.000000'; // as the database writes them
+        return $step->supplier_id === null
+            && $step->started_at === null
+            && $step->good === '0.000000'
+            && $step->scrap === '0.000000'; // as the database writes them
     }
 }

@@ -139,22 +139,48 @@ final class StockList
      */
     public static function movements(int $item, int $before = 0): Collection
     {
-        $signed = "IF(t.kind IN ('store', 'supplier'), m.quantity, 0) - IF(f.kind IN ('store', 'supplier'), m.quantity, 0)";
-        $base = fn () => DB::table('moves AS m')->join('places AS f', 'f.id', 'm.from_place_id')
-            ->join('places AS t', 't.id', 'm.to_place_id')->where('m.item_id', $item);
+        $signed =
+            "IF(t.kind IN ('store', 'supplier'), m.quantity, 0) - IF(f.kind IN ('store', 'supplier'), m.quantity, 0)";
+        $base = fn () => DB::table('moves AS m')
+            ->join('places AS f', 'f.id', 'm.from_place_id')
+            ->join('places AS t', 't.id', 'm.to_place_id')
+            ->where('m.item_id', $item);
         $now = (string) DB::table('balances')->where('item_id', $item)->sum('quantity');
-        $after = $before === 0 ? '0' : (string) $base()->where('m.id', '>=', $before)->selectRaw("COALESCE(SUM({$signed}), 0) AS quantity")
-            ->value('quantity');
+        $after = $before === 0
+                ? '0'
+                : (string) $base()
+                    ->where('m.id', '>=', $before)
+                    ->selectRaw("COALESCE(SUM({$signed}), 0) AS quantity")
+                    ->value('quantity');
         $running = \Brick\Math\BigDecimal::of($now)->minus($after);
         $rows = $base()->join('bookings AS b', 'b.id', 'm.booking_id')->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
-            ->leftJoin('orders AS o', 'o.id', 'm.order_id')->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
-            ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')->leftJoin('purchases AS pu', 'pu.id', 'm.purchase_id')
-            ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))->orderByDesc('m.id')->limit(self::PAGE)
-            ->get(['m.id', 'm.booking_id', 'm.quantity', 'm.value', 'f.name AS from_name', 't.name AS to_name', 'b.kind', 'b.says',
-                'b.entered_at', 'u.name AS person', 'l.code AS lot', 'o.id AS order_id', 'o.number AS order_number',
-                'co.id AS customer_order_id', 'co.number AS customer_order_number', 'pu.number AS purchase_number',
-                DB::raw("{$signed} AS signed")]);
+            ->leftJoin('orders AS o', 'o.id', 'm.order_id')
+            ->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
+            ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')
+            ->leftJoin('purchases AS pu', 'pu.id', 'm.purchase_id')
+            ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))
+            ->orderByDesc('m.id')
+            ->limit(self::PAGE)
+            ->get([
+                'm.id',
+                'm.booking_id',
+                'm.quantity',
+                'm.value',
+                'f.name AS from_name',
+                't.name AS to_name',
+                'b.kind',
+                'b.says',
+                'b.entered_at',
+                'u.name AS person',
+                'l.code AS lot',
+                'o.id AS order_id',
+                'o.number AS order_number',
+                'co.id AS customer_order_id',
+                'co.number AS customer_order_number',
+                'pu.number AS purchase_number',
+                DB::raw("{$signed} AS signed"),
+            ]);
         foreach ($rows as $row) {
             $row->running = (string) $running;
             $running = $running->minus($row->signed);

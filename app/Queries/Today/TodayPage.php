@@ -18,7 +18,10 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Planning\OrderState;
 
-/** The page a supervisor opens first: what can be released, what is stuck and for what, what will be late, what else waits. */
+/**
+ * The page a supervisor opens first: what can be released, what is stuck and for what, what will be late, what else
+ * waits.
+ */
 final readonly class TodayPage
 {
     private const LATE = 9;
@@ -36,7 +39,11 @@ final readonly class TodayPage
      * @param  array<int, PaceStrip>  $strips
      * @param  Collection<int, \stdClass>  $questions  open ones, the oldest of them
      */
-    private function __construct(public Collection $release, public Collection $stuck, public Collection $late, public array $counts,
+    private function __construct(
+        public Collection $release,
+        public Collection $stuck,
+        public Collection $late,
+        public array $counts,
         public Cut $uncovered,
         public Collection $outside, public array $missing, public array $strips, public ?string $lastBooking,
         public Collection $questions, public int $questionCount, public int $short)
@@ -53,27 +60,57 @@ final readonly class TodayPage
             )
             ->get();
         $stuck = $open->filter(fn (\stdClass $row): bool => $row->readiness === 'stuck' && ! $row->is_held);
-        $release = $open->filter(fn (\stdClass $row): bool => $row->state === OrderState::Firm->value && $row->can_start && $row->readiness !== 'stuck');
+        $release = $open->filter(
+            fn (\stdClass $row): bool => $row->state === OrderState::Firm->value
+                && $row->can_start
+                && $row->readiness !== 'stuck',
+        );
         $late = $open->filter(fn (\stdClass $row): bool => (int) $row->late_minutes > 0)->sortByDesc('late_minutes');
         $missing = [];
         foreach ($stuck as $order) {
-            foreach (collect(json_decode($order->blocks, true))->whereNull('supply')->pluck('item')->unique() as $item) {
+            foreach (
+                collect(json_decode($order->blocks, true))->whereNull('supply')->pluck('item')->unique() as $item
+            ) {
                 $missing[$item] = ($missing[$item] ?? 0) + 1;
             }
         }
         arsort($missing);
-        $shown = OrderList::find(array_values($late->take(self::LATE)->concat($stuck->take(self::SHOWN))
-            ->concat($release->take(self::SHOWN))->pluck('id')->unique()->map(intval(...))->all()))->keyBy('id');
-        $rows = fn (Collection $of, int $most): Collection => $of->take($most)->map(fn (\stdClass $row): \stdClass => $shown[$row->id])
+        $shown = OrderList::find(
+            array_values(
+                $late
+                    ->take(self::LATE)
+                    ->concat($stuck->take(self::SHOWN))
+                    ->concat($release->take(self::SHOWN))
+                    ->pluck('id')
+                    ->unique()
+                    ->map(intval(...))
+                    ->all(),
+            ),
+        )->keyBy('id');
+        $rows = fn (Collection $of, int $most): Collection => $of
+            ->take($most)
+            ->map(fn (\stdClass $row): \stdClass => $shown[$row->id])
             ->values();
 
         $deliveries = Deliveries::now();
 
         return new self(
-            $rows($release, self::SHOWN), $rows($stuck, self::SHOWN), $rows($late, self::LATE),
-            ['release' => $release->count(), 'stuck' => $stuck->count(), 'late' => $late->count(), 'for_parts' => $late->where('late_for', LateFor::Parts->value)->count(), 'receive' => ReceiveList::count(),
-                'shippable' => DB::table('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')->where('l.is_open', true)
-                    ->where('c.supply', 'stock')->where('c.quantity', '>', 0)->count()],
+            $rows($release, self::SHOWN),
+            $rows($stuck, self::SHOWN),
+            $rows($late, self::LATE),
+            [
+                'release' => $release->count(),
+                'stuck' => $stuck->count(),
+                'late' => $late->count(),
+                'for_parts' => $late->where('late_for', LateFor::Parts->value)->count(),
+                'receive' => ReceiveList::count(),
+                'shippable' => DB::table('covers AS c')
+                    ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+                    ->where('l.is_open', true)
+                    ->where('c.supply', 'stock')
+                    ->where('c.quantity', '>', 0)
+                    ->count(),
+            ],
             CustomerOrderList::page('uncovered', ''),
             OutsideJob::all($deliveries),
             $missing,
@@ -81,7 +118,12 @@ final readonly class TodayPage
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
             ($open = QuestionList::open(5))->rows,
             $open->count + count(ArrivalList::asked($deliveries)),
-            DB::table('plan_components AS p')->join('order_components AS c', 'c.id', 'p.component_id')->where('p.plan_id', Plan::LIVE)->where('p.missing', '>', 0)->distinct()->count('c.item_id'),
+            DB::table('plan_components AS p')
+                ->join('order_components AS c', 'c.id', 'p.component_id')
+                ->where('p.plan_id', Plan::LIVE)
+                ->where('p.missing', '>', 0)
+                ->distinct()
+                ->count('c.item_id'),
         );
     }
 }

@@ -12,19 +12,59 @@ final class ReturnList
     /** @return Collection<int, \stdClass> */
     public static function of(int $order): Collection
     {
-        return DB::table('moves AS m')->join('places AS t', 't.id', 'm.to_place_id')->join('order_components AS c', 'c.id', 'm.component_id')->join('items AS i', 'i.id', 'm.item_id')->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin('lots AS l', 'l.id', 'm.lot_id')->where('m.order_id', $order)->groupBy('m.component_id', 'm.lot_id', 'c.step_number', 'c.planned_quantity', 'i.number', 'i.name', 'u.code', 'l.code')
-            ->havingRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0")->orderBy('c.step_number')->orderBy('i.number')->orderBy('m.lot_id')
-            ->select(['m.component_id', 'm.lot_id', 'c.step_number', 'c.planned_quantity', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot'])
-            ->selectRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value")
-            ->selectRaw("CONCAT(m.component_id, '-', m.lot_id) AS `key`")->get();
+        return DB::table('moves AS m')
+            ->join('places AS t', 't.id', 'm.to_place_id')
+            ->join('order_components AS c', 'c.id', 'm.component_id')
+            ->join('items AS i', 'i.id', 'm.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
+            ->where('m.order_id', $order)
+            ->groupBy(
+                'm.component_id',
+                'm.lot_id',
+                'c.step_number',
+                'c.planned_quantity',
+                'i.number',
+                'i.name',
+                'u.code',
+                'l.code',
+            )
+            ->havingRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0")
+            ->orderBy('c.step_number')
+            ->orderBy('i.number')
+            ->orderBy('m.lot_id')
+            ->select([
+                'm.component_id',
+                'm.lot_id',
+                'c.step_number',
+                'c.planned_quantity',
+                'i.number AS item_number',
+                'i.name AS item_name',
+                'u.code AS unit',
+                'l.code AS lot',
+            ])
+            ->selectRaw(
+                "SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value",
+            )
+            ->selectRaw("CONCAT(m.component_id, '-', m.lot_id) AS `key`")
+            ->get();
     }
 
     /** Orders in the shop something was issued to. @return Collection<int, \stdClass> */
     public static function orders(): Collection
     {
-        return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')->whereIn('o.state', [...OrderState::IN_THE_SHOP, OrderState::Built])->where('o.closed_at', null)
-            ->whereExists(fn ($query) => $query->from('order_components AS c')->whereColumn('c.order_id', 'o.id')->where('c.used_quantity', '>', 0))->orderBy('o.number')->limit(200)
+        return DB::table('orders AS o')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->whereIn('o.state', [...OrderState::IN_THE_SHOP, OrderState::Built])
+            ->where('o.closed_at', null)
+            ->whereExists(
+                fn ($query) => $query
+                    ->from('order_components AS c')
+                    ->whereColumn('c.order_id', 'o.id')
+                    ->where('c.used_quantity', '>', 0),
+            )
+            ->orderBy('o.number')
+            ->limit(200)
             ->get(['o.id', 'o.number', 'o.state', 'i.name AS item_name']);
     }
 }

@@ -7,8 +7,8 @@ namespace KeepPace\Core\Scheduling\JobShop;
 use KeepPace\Core\Refused;
 
 /**
- * The classical job shop: each job visits machines in its own order, a machine takes one operation at a time, nothing is
- * interrupted, all may start at 0. Operations are numbered job by job.
+ * The classical job shop: each job visits machines in its own order, a machine takes one operation at a time, nothing
+ * is interrupted, all may start at 0. Operations are numbered job by job.
  */
 final readonly class JobShop
 {
@@ -32,7 +32,15 @@ final readonly class JobShop
         foreach ($jobs as $job => $steps) {
             foreach ($steps as $k => [$on, $takes]) {
                 if ($on < 0 || $on >= $machines || $takes < 0) {
-                    throw Refused::because('Job '.($job + 1).', step '.($k + 1).": machine {$on} for {$takes}. Machines are 0 to ".($machines - 1).', times 0 or more.');
+                    throw Refused::because(
+                        'Job '
+                            .($job + 1)
+                            .', step '
+                            .($k + 1)
+                            .": machine {$on} for {$takes}. Machines are 0 to "
+                            .($machines - 1)
+                            .', times 0 or more.',
+                    );
                 }
                 $machine[] = $on;
                 $time[] = $takes;

@@ -7,9 +7,10 @@ namespace KeepPace\Core\Scheduling\JobShop;
 use Random\Randomizer;
 
 /**
- * A job shop with the order on each machine chosen: the disjunctive graph, its longest ways and a critical path. Heads and
- * tails are recomputed whole after each move, one pass over a linear order. Plain integer arrays, in local variables where
- * they are read often: this is where the search spends its time.
+ * A job shop with the order on each machine chosen: the disjunctive graph, its longest ways and a critical path. Heads
+ * and
+ * tails are recomputed whole after each move, one pass over a linear order. Plain integer arrays, in local variables
+ * where they are read often: this is where the search spends its time.
  */
 final class MachineOrders
 {
@@ -142,14 +143,23 @@ final class MachineOrders
             [$a, $b] = [$jp[$i], $mp[$i]];
             $onJob = $a >= 0 && $r[$i] === $r[$a] + $p[$a];
             $onMachine = $b >= 0 && $r[$i] === $r[$b] + $p[$b];
-            $i = $onJob && $onMachine ? ($this->random->getInt(0, 1) === 0 ? $a : $b) : ($onMachine ? $b : ($onJob ? $a : -1));
+            $i = $onJob && $onMachine
+                    ? ($this->random->getInt(0, 1) === 0
+                        ? $a
+                        : $b)
+                    : ($onMachine
+                        ? $b
+                        : ($onJob
+                            ? $a
+                            : -1));
         }
 
         return array_reverse($path);
     }
 
     /**
-     * Puts the operation at one place of a path behind (or before) the one at another; between them it is all one machine.
+     * Puts the operation at one place of a path behind (or before) the one at another; between them it is all one
+     * machine.
      *
      * @param  list<int>  $path
      * @param  array{int, int, bool}  $move

@@ -9,15 +9,19 @@ use Random\Randomizer;
 
 /**
  * Least makespan of a job shop: tabu search on the disjunctive graph, moving operations of critical blocks (Balas and
- * Vazacopoulos, Management Science 44 (1998); neighbourhood N7 of Zhang, Li, Guan and Rao, Computers & Operations Research 34
- * (2007)), started again from combinations of the best found (path relinking: Peng, Lü and Cheng, Computers & Operations
- * Research 53 (2015)). Repeatable by seed and iterations.
+ * Vazacopoulos, Management Science 44 (1998); neighbourhood N7 of Zhang, Li, Guan and Rao, Computers & Operations
+ * Research 34
+ * (2007)), started again from combinations of the best found (path relinking: Peng, Lü and Cheng, Computers &
+ * Operations Research 53 (2015)). Repeatable by seed and iterations.
  */
 final class MakespanSearch
 {
     private const ELITE = 8;
 
-    /** Those kept differ in this share of what comes before what; else they grow alike, and between them lies nothing new. */
+    /**
+     * Those kept differ in this share of what comes before what; else they grow alike, and between them lies nothing
+     * new.
+     */
     private const APART = 0.12;
 
     private readonly Randomizer $random;
@@ -37,11 +41,17 @@ final class MakespanSearch
 
     /**
      * @param  int  $iterations  at most
-     * @param  callable(int, int): bool  $goOn  told the best makespan and the iterations so far; false = take the best now
+     * @param  callable(int, int): bool  $goOn  told the best makespan and the iterations so far; false = take the best
+     *     now
      * @param  int  $target  stop when it is reached
      */
-    public static function solve(JobShop $shop, int $seed, int $iterations, callable $goOn, int $target = 0): JobShopSchedule
-    {
+    public static function solve(
+        JobShop $shop,
+        int $seed,
+        int $iterations,
+        callable $goOn,
+        int $target = 0,
+    ): JobShopSchedule {
         $search = new self($shop, $seed);
         $patience = max(600, min(6000, 13 * $shop->operations()));
         $asked = fn (int $span, int $done): bool => $goOn($search->best($span), $search->iterations + $done);
@@ -65,8 +75,9 @@ final class MakespanSearch
     }
 
     /**
-     * A linear order to begin a walk from: at first by random priorities, then between two of the best. A weighted sum of two
-     * linear orders that both respect the jobs respects them too, so whatever lies between two schedules is a schedule.
+     * A linear order to begin a walk from: at first by random priorities, then between two of the best. A weighted sum
+     * of two linear orders that both respect the jobs respects them too, so whatever lies between two schedules is a
+     * schedule.
      *
      * @return list<int> place of each operation
      */
@@ -81,7 +92,9 @@ final class MakespanSearch
         $share = $this->random->getInt(10, 40);
         $keys = [];
         for ($i = 0; $i < $count; $i++) {
-            $keys[$i] = ($this->elite[$one]['place'][$i] * $share + $this->elite[$other]['place'][$i] * (100 - $share)) * 1024 + $i;
+            $keys[$i] =
+                ($this->elite[$one]['place'][$i] * $share + $this->elite[$other]['place'][$i] * (100 - $share)) * 1024
+                + $i;
         }
         asort($keys);
         $place = array_fill(0, $count, 0);

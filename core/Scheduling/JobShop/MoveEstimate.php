@@ -8,14 +8,20 @@ namespace KeepPace\Core\Scheduling\JobShop;
 final class MoveEstimate
 {
     /**
-     * The makespan through the operations moved when the one at $u goes behind the one at $v, estimated; null where it could
-     * close a circle (Balas and Vazacopoulos, proposition 2.2).
+     * The makespan through the operations moved when the one at $u goes behind the one at $v, estimated; null where it
+     * could close a circle (Balas and Vazacopoulos, proposition 2.2).
      *
      * @param  list<int>  $path
      */
     public static function behind(MachineOrders $orders, array $path, int $u, int $v): ?int
     {
-        [$p, $jp, $js, $r, $q] = [$orders->shop->time, $orders->jobBefore, $orders->jobAfter, $orders->head, $orders->tail];
+        [$p, $jp, $js, $r, $q] = [
+            $orders->shop->time,
+            $orders->jobBefore,
+            $orders->jobAfter,
+            $orders->head,
+            $orders->tail,
+        ];
         [$U, $V] = [$path[$u], $path[$v]];
         if ($js[$U] >= 0 && $q[$V] < $q[$js[$U]]) {
             return null;
@@ -66,7 +72,13 @@ final class MoveEstimate
      */
     public static function before(MachineOrders $orders, array $path, int $u, int $v): ?int
     {
-        [$p, $jp, $js, $r, $q] = [$orders->shop->time, $orders->jobBefore, $orders->jobAfter, $orders->head, $orders->tail];
+        [$p, $jp, $js, $r, $q] = [
+            $orders->shop->time,
+            $orders->jobBefore,
+            $orders->jobAfter,
+            $orders->head,
+            $orders->tail,
+        ];
         [$U, $V] = [$path[$u], $path[$v]];
         if ($jp[$V] >= 0 && $r[$U] + $p[$U] < $r[$jp[$V]] + $p[$jp[$V]]) {
             return null;

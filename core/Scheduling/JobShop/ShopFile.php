@@ -6,7 +6,10 @@ namespace KeepPace\Core\Scheduling\JobShop;
 
 use KeepPace\Core\Refused;
 
-/** The text format job shops are published in: "n m", then a line a job with m pairs of machine and time; "#" begins a comment. */
+/**
+ * The text format job shops are published in: "n m", then a line a job with m pairs of machine and time; "#" begins a
+ * comment.
+ */
 final class ShopFile
 {
     /** @throws Refused naming the line that is not as it should be */
@@ -30,7 +33,15 @@ final class ShopFile
                 continue;
             }
             if (count($numbers) !== 2 * $head[1]) {
-                throw Refused::because('Line '.($number + 1).' has '.count($numbers)." numbers, {$head[1]} machines need ".(2 * $head[1]).'.');
+                throw Refused::because(
+                    'Line '.
+                        ($number + 1).
+                        ' has '.
+                        count($numbers).
+                        " numbers, {$head[1]} machines need ".
+                        2 * $head[1].
+                        '.',
+                );
             }
             $jobs[] = array_map(static fn (array $pair): array => [$pair[0], $pair[1] ?? 0], array_chunk($numbers, 2));
         }

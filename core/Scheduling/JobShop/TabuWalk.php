@@ -37,7 +37,9 @@ final class TabuWalk
             $bestKey = PHP_INT_MAX;
             foreach ($next as $job => $operation) {
                 $start = max($jobFree[$job] ?? 0, $machineFree[$this->shop->machine[$operation]] ?? 0);
-                $key = $byWorkLeft ? $start * 100_000 - $left[$job] : $start * 100_000 + $this->random->getInt(0, 99_999);
+                $key = $byWorkLeft
+                    ? $start * 100_000 - $left[$job]
+                    : $start * 100_000 + $this->random->getInt(0, 99_999);
                 if ($key < $bestKey) {
                     $bestKey = $key;
                     $best = $job;
@@ -46,8 +48,8 @@ final class TabuWalk
             $operation = $next[$best];
             $place[$operation] = $at;
             $machine = $this->shop->machine[$operation];
-            $jobFree[$best] = $machineFree[$machine] = max($jobFree[$best] ?? 0, $machineFree[$machine] ?? 0) + $this->shop
-                ->time[$operation];
+            $jobFree[$best] = $machineFree[$machine] =
+                max($jobFree[$best] ?? 0, $machineFree[$machine] ?? 0) + $this->shop->time[$operation];
             $left[$best] -= $this->shop->time[$operation];
             if ($this->orders->jobAfter[$operation] < 0) {
                 unset($next[$best]);
@@ -108,11 +110,12 @@ final class TabuWalk
     }
 
     /**
-     * The best move that is not tabu, or is better than all so far; else any tabu one, by chance. N7: each inner operation of
-     * a block behind its last or before its first, the first behind and the last before each inner one.
+     * The best move that is not tabu, or is better than all so far; else any tabu one, by chance. N7: each inner
+     * operation of a block behind its last or before its first, the first behind and the last before each inner one.
      *
      * @param  list<int>  $path
-     * @return array{int, int, bool}|null places on the path, and whether the first of them goes behind the second (else the second before the first)
+     * @return array{int, int, bool}|null places on the path, and whether the first of them goes behind the second
+     *     (else the second before the first)
      */
     private function choose(array $path, int $best, int $iteration): ?array
     {
@@ -169,7 +172,9 @@ final class TabuWalk
     {
         [$u, $v, $behind] = $move;
         for ($i = $behind ? $u + 1 : $u, $to = $behind ? $v : $v - 1; $i <= $to; $i++) {
-            $pair = $behind ? $path[$i] * $this->orders->count + $path[$u] : $path[$v] * $this->orders->count + $path[$i];
+            $pair = $behind
+                ? $path[$i] * $this->orders->count + $path[$u]
+                : $path[$v] * $this->orders->count + $path[$i];
             if (($this->tabu[$pair] ?? 0) > $iteration) {
                 return true;
             }
@@ -188,7 +193,9 @@ final class TabuWalk
     {
         [$u, $v, $behind] = $move;
         for ($i = $behind ? $u + 1 : $u, $to = $behind ? $v : $v - 1; $i <= $to; $i++) {
-            $pair = $behind ? $path[$u] * $this->orders->count + $path[$i] : $path[$i] * $this->orders->count + $path[$v];
+            $pair = $behind
+                ? $path[$u] * $this->orders->count + $path[$i]
+                : $path[$i] * $this->orders->count + $path[$v];
             $this->tabu[$pair] = $until;
         }
     }

@@ -20,22 +20,51 @@ final class Levers
     {
         $centre = $problem->workCentres[$workCentre];
 
-        return self::withCentre($problem, $workCentre, new WorkCentre($centre->name, $centre->machines, $open, $centre->ownOpen, $centre->batch,
-            $centre->changeovers, $centre->familyNow, $centre->fence));
+        return self::withCentre(
+            $problem,
+            $workCentre,
+            new WorkCentre(
+                $centre->name,
+                $centre->machines,
+                $open,
+                $centre->ownOpen,
+                $centre->batch,
+                $centre->changeovers,
+                $centre->familyNow,
+                $centre->fence,
+            ),
+        );
     }
 
     public static function secondMachine(Problem $problem, int $workCentre): Problem
     {
         $centre = $problem->workCentres[$workCentre];
 
-        return self::withCentre($problem, $workCentre, new WorkCentre($centre->name, $centre->machines + 1, $centre->open, $centre->ownOpen,
-            $centre->batch, $centre->changeovers, $centre->familyNow, $centre->fence));
+        return self::withCentre(
+            $problem,
+            $workCentre,
+            new WorkCentre(
+                $centre->name,
+                $centre->machines + 1,
+                $centre->open,
+                $centre->ownOpen,
+                $centre->batch,
+                $centre->changeovers,
+                $centre->familyNow,
+                $centre->fence,
+            ),
+        );
     }
 
     /** The step may be done on another work centre too, where that ends sooner. */
     public static function otherWorkCentre(Problem $problem, int $step, Alternative $other): Problem
     {
-        return self::withSteps($problem, static fn (Step $one): Step => $one->id === $step ? self::step($one, alternatives: [...$one->alternatives, $other]) : $one);
+        return self::withSteps(
+            $problem,
+            static fn (Step $one): Step => $one->id === $step
+                ? self::step($one, alternatives: [...$one->alternatives, $other])
+                : $one,
+        );
     }
 
     /** A step is done on another work centre its routing allows. */
@@ -44,9 +73,27 @@ final class Levers
         return self::withSteps($problem, static function (Step $one) use ($step, $workCentre): Step {
             foreach ($one->id === $step ? $one->alternatives : [] as $other) {
                 if ($other->workCentre === $workCentre) {
-                    return new Step($one->id, $workCentre, $other->minutes, $one->wait, $one->move, $one->materialAt, $one->afterJobs, $one->started,
-                        $other->setup, $one->setupNeedsMaterial, $one->setupWithRun, $one->unbroken, $one->family, $one->size, $other->crewing,
-                        [], $one->passOn, null, $one->lead);
+                    return new Step(
+                        $one->id,
+                        $workCentre,
+                        $other->minutes,
+                        $one->wait,
+                        $one->move,
+                        $one->materialAt,
+                        $one->afterJobs,
+                        $one->started,
+                        $other->setup,
+                        $one->setupNeedsMaterial,
+                        $one->setupWithRun,
+                        $one->unbroken,
+                        $one->family,
+                        $one->size,
+                        $other->crewing,
+                        [],
+                        $one->passOn,
+                        null,
+                        $one->lead,
+                    );
                 }
             }
 
@@ -57,8 +104,21 @@ final class Levers
     /** @param  int  $minutes  the supplier's lead time, in his calendar or elapsed */
     public static function sendOut(Problem $problem, int $step, int $minutes, ?OpenWindows $lead = null): Problem
     {
-        return self::withSteps($problem, static fn (Step $one): Step => $one->id === $step
-            ? new Step($one->id, null, $minutes, $one->wait, $one->move, $one->materialAt, $one->afterJobs, lead: $lead) : $one);
+        return self::withSteps(
+            $problem,
+            static fn (Step $one): Step => $one->id === $step
+                ? new Step(
+                    $one->id,
+                    null,
+                    $minutes,
+                    $one->wait,
+                    $one->move,
+                    $one->materialAt,
+                    $one->afterJobs,
+                    lead: $lead,
+                )
+                : $one,
+        );
     }
 
     /** The order goes through in two halves: each step begins when the first half is there. */
@@ -67,12 +127,19 @@ final class Levers
         $halves = [];
         foreach ($problem->jobs as $one) {
             foreach ($one->id === $job ? $one->steps : [] as $at => $step) {
-                $halves[$step->id] = new PassOn(intdiv($step->minutes + 1, 2), intdiv(($one->steps[$at + 1]->minutes ?? 0) + 1, 2));
+                $halves[$step->id] = new PassOn(
+                    intdiv($step->minutes + 1, 2),
+                    intdiv(($one->steps[$at + 1]->minutes ?? 0) + 1, 2),
+                );
             }
         }
 
-        return self::withSteps($problem, static fn (Step $one): Step => isset($halves[$one->id]) && $one->passOn === null
-            ? self::step($one, passOn: $halves[$one->id]) : $one);
+        return self::withSteps(
+            $problem,
+            static fn (Step $one): Step => isset($halves[$one->id]) && $one->passOn === null
+                ? self::step($one, passOn: $halves[$one->id])
+                : $one,
+        );
     }
 
     /** Before all others, in rank and in what its lateness counts. */
@@ -80,27 +147,76 @@ final class Levers
     {
         $best = min([0, ...array_map(static fn (Job $one): int => $one->rank, $problem->jobs)]) - 1;
 
-        return new Problem($problem->now, $problem->workCentres, array_map(static fn (Job $one): Job => $one->id === $job
-            ? new Job($one->id, $one->name, $best, $one->due, $one->steps, 10 * max(1, $one->weight)) : $one, $problem->jobs), $problem->crews, $problem->lateIn);
+        return new Problem(
+            $problem->now,
+            $problem->workCentres,
+            array_map(
+                static fn (Job $one): Job => $one->id === $job
+                    ? new Job($one->id, $one->name, $best, $one->due, $one->steps, 10 * max(1, $one->weight))
+                    : $one,
+                $problem->jobs,
+            ),
+            $problem->crews,
+            $problem->lateIn,
+        );
     }
 
     private static function withCentre(Problem $problem, int $key, WorkCentre $centre): Problem
     {
-        return new Problem($problem->now, array_replace($problem->workCentres, [$key => $centre]), $problem->jobs, $problem->crews, $problem->lateIn);
+        return new Problem(
+            $problem->now,
+            array_replace($problem->workCentres, [$key => $centre]),
+            $problem->jobs,
+            $problem->crews,
+            $problem->lateIn,
+        );
     }
 
     /** @param  callable(Step): Step  $change */
     private static function withSteps(Problem $problem, callable $change): Problem
     {
-        return new Problem($problem->now, $problem->workCentres, array_map(static fn (Job $job): Job => new Job($job->id, $job->name, $job->rank,
-            $job->due, array_map($change, $job->steps), $job->weight), $problem->jobs), $problem->crews, $problem->lateIn);
+        return new Problem(
+            $problem->now,
+            $problem->workCentres,
+            array_map(
+                static fn (Job $job): Job => new Job(
+                    $job->id,
+                    $job->name,
+                    $job->rank,
+                    $job->due,
+                    array_map($change, $job->steps),
+                    $job->weight,
+                ),
+                $problem->jobs,
+            ),
+            $problem->crews,
+            $problem->lateIn,
+        );
     }
 
     /** @param  list<Alternative>|null  $alternatives */
     private static function step(Step $one, ?array $alternatives = null, ?PassOn $passOn = null): Step
     {
-        return new Step($one->id, $one->workCentre, $one->minutes, $one->wait, $one->move, $one->materialAt, $one->afterJobs, $one->started,
-            $one->setup, $one->setupNeedsMaterial, $one->setupWithRun, $one->unbroken, $one->family, $one->size, $one->crewing,
-            $alternatives ?? $one->alternatives, $passOn ?? $one->passOn, $one->pin, $one->lead);
+        return new Step(
+            $one->id,
+            $one->workCentre,
+            $one->minutes,
+            $one->wait,
+            $one->move,
+            $one->materialAt,
+            $one->afterJobs,
+            $one->started,
+            $one->setup,
+            $one->setupNeedsMaterial,
+            $one->setupWithRun,
+            $one->unbroken,
+            $one->family,
+            $one->size,
+            $one->crewing,
+            $alternatives ?? $one->alternatives,
+            $passOn ?? $one->passOn,
+            $one->pin,
+            $one->lead,
+        );
     }
 }

@@ -23,7 +23,8 @@ final class Calendars
             return $machine;
         }
 
-        return $this->kept[spl_object_id($machine)."/{$crew}/{$number}/{$qualification}"]
-            ??= $machine->within(isset($this->crews[$crew]) ? $this->crews[$crew]->enough($number, $qualification) : []);
+        return $this->kept[spl_object_id($machine)."/{$crew}/{$number}/{$qualification}"] ??= $machine->within(
+            isset($this->crews[$crew]) ? $this->crews[$crew]->enough($number, $qualification) : [],
+        );
     }
 }

@@ -9,8 +9,10 @@ use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\Person;
 
 /**
- * Who of a crew is there, and what is taken of it. Persons are not named: what is asked for at one time must be satisfiable by
- * those present, for every group of qualifications (the condition of Hall, Journal of the London Mathematical Society 10 (1935)).
+ * Who of a crew is there, and what is taken of it. Persons are not named: what is asked for at one time must be
+ * satisfiable by
+ * those present, for every group of qualifications (the condition of Hall, Journal of the London Mathematical Society
+ * 10 (1935)).
  */
 final class CrewBook
 {

@@ -11,8 +11,8 @@ use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Schedule;
 
 /**
- * Finite loading, operation by operation, with every rule of the shop: started and pinned ones stand, each other goes where it
- * ends soonest, behind what stands on its machine or, if asked, in a gap.
+ * Finite loading, operation by operation, with every rule of the shop: started and pinned ones stand, each other goes
+ * where it ends soonest, behind what stands on its machine or, if asked, in a gap.
  */
 final class Loading
 {
@@ -57,7 +57,9 @@ final class Loading
             $useful = $this->useful($c);
             for ($number = 1, $alike = 0; $number <= $centre->machines && $alike < $useful; $number++) {
                 $alike += isset($centre->ownOpen[$number]) ? 0 : 1;
-                $open = isset($centre->ownOpen[$number]) ? Windows::of($centre->ownOpen[$number], $net->origin) : $net->open[$c];
+                $open = isset($centre->ownOpen[$number])
+                    ? Windows::of($centre->ownOpen[$number], $net->origin)
+                    : $net->open[$c];
                 $this->machines[$c][] = new Machine($c, $number, $open, $centre->familyNow[$number] ?? null);
             }
         }
@@ -67,7 +69,8 @@ final class Loading
             }
         }
         foreach (array_keys($loose) as $x) {
-            $this->notes[] = "{$net->jobs[$net->job[$x]]->name} is pinned to a time before what it needs is there; it stands later.";
+            $name = $net->jobs[$net->job[$x]]->name;
+            $this->notes[] = "{$name} is pinned to a time before what it needs is there; it stands later.";
         }
         foreach ($net->step as $x => $step) {
             if ($step->pin !== null && ! $step->started && ! isset($loose[$x])) {
@@ -113,7 +116,8 @@ final class Loading
     }
 
     /**
-     * Loads operations in an order, each behind what stands on its machine; those that may fill gaps, in the first gap they fit in.
+     * Loads operations in an order, each behind what stands on its machine; those that may fill gaps, in the first gap
+     * they fit in.
      *
      * @param  list<int>  $order
      * @param  array<int, PlannedStep>  $was  by step id: the machine a step keeps
@@ -141,16 +145,27 @@ final class Loading
         $steps = $finish = [];
         foreach ($this->net->step as $x => $step) {
             if (isset($this->outside[$x])) {
-                $steps[$step->id] = new PlannedStep($origin + $this->outside[$x][0], $origin + $this->outside[$x][1], null);
+                $steps[$step->id] = new PlannedStep(
+                    $origin + $this->outside[$x][0],
+                    $origin + $this->outside[$x][1],
+                    null,
+                );
             } elseif (isset($this->places[$x]) && isset($this->out[$x])) {
                 $place = $this->places[$x];
-                $steps[$step->id] = new PlannedStep($origin + $place->block->start, $origin + $place->block->end, $place->machine->number,
-                    $this->net->centreKey[$place->machine->centre], $origin + $place->block->setupEnd, $origin + $place->block->runStart);
+                $steps[$step->id] = new PlannedStep(
+                    $origin + $place->block->start,
+                    $origin + $place->block->end,
+                    $place->machine->number,
+                    $this->net->centreKey[$place->machine->centre],
+                    $origin + $place->block->setupEnd,
+                    $origin + $place->block->runStart,
+                );
             }
         }
         foreach ($this->net->jobs as $j => $job) {
             if (! isset($this->unplaced[$job->id])) {
-                $finish[$job->id] = $origin + max(0, ...array_map(fn (int $x): int => $this->out[$x] ?? 0, $this->net->tails[$j]), ...[0]);
+                $finish[$job->id] = $origin
+                    + max(0, ...array_map(fn (int $x): int => $this->out[$x] ?? 0, $this->net->tails[$j]), ...[0]);
             }
         }
 
@@ -166,7 +181,9 @@ final class Loading
         if ($this->net->centre[$x] < 0) {
             $lead = $this->net->lead[$x];
             $end = $lead === null ? $ready + $this->net->work[$x] : $lead->finish($ready, $this->net->work[$x]);
-            $end >= Windows::NEVER ? $this->fail($x, 'its supplier works no more') : $this->outside[$x] = [$ready, $end];
+            $end >= Windows::NEVER
+                ? $this->fail($x, 'its supplier works no more')
+                : ($this->outside[$x] = [$ready, $end]);
             if (isset($this->outside[$x])) {
                 $this->out[$x] = $this->net->out($x, $end);
             }
@@ -218,8 +235,10 @@ final class Loading
             if (! isset($this->out[$y])) {
                 $job = $this->net->jobs[$this->net->job[$x]];
                 $other = $this->net->jobs[$this->net->job[$y]];
-                $this->unplaced[$job->id] ??= $job === $other ? "{$job->name}: the step before has no place in the schedule."
-                    : "{$job->name} needs {$other->name}, which has no place in the schedule.";
+                $this->unplaced[$job->id] ??=
+                    $job === $other
+                        ? "{$job->name}: the step before has no place in the schedule."
+                        : "{$job->name} needs {$other->name}, which has no place in the schedule.";
 
                 return false;
             }
@@ -239,7 +258,12 @@ final class Loading
         $lasts = [];
         foreach ($this->net->before[$x] as $y) {
             $pass = $this->net->step[$y]->passOn;
-            if ($pass === null || $this->net->centre[$x] < 0 || $this->net->job[$y] !== $this->net->job[$x] || ! isset($this->places[$y])) {
+            if (
+                $pass === null
+                || $this->net->centre[$x] < 0
+                || $this->net->job[$y] !== $this->net->job[$x]
+                || ! isset($this->places[$y])
+            ) {
                 $ready = max($ready, $this->out[$y]);
 
                 continue;
@@ -285,7 +309,10 @@ final class Loading
         $best = null;
         foreach ($this->ways($x) as $n => $way) {
             foreach ($this->machines[$way->centre] as $machine) {
-                if (($kept === null || $kept === $machine) && ($only === null || ($n === 0 && $machine->number === $only))) {
+                if (
+                    ($kept === null || $kept === $machine)
+                    && ($only === null || ($n === 0 && $machine->number === $only))
+                ) {
                     $place = $this->onMachine($x, $way, $machine, $ready, $lasts, $gaps, $notBefore);
                     if ($place !== null && $place->isBetterThan($best)) {
                         $best = $place;
@@ -314,8 +341,15 @@ final class Loading
     }
 
     /** @param  list<array{int, int}>  $lasts */
-    private function onMachine(int $x, Way $way, Machine $machine, int $ready, array $lasts, bool $gaps, int $notBefore): ?Place
-    {
+    private function onMachine(
+        int $x,
+        Way $way,
+        Machine $machine,
+        int $ready,
+        array $lasts,
+        bool $gaps,
+        int $notBefore,
+    ): ?Place {
         $step = $this->net->step[$x];
         $centre = $this->net->problem->workCentres[$this->net->centreKey[$way->centre]];
         [$setupOpen, $runOpen] = $this->opens($machine, $way);
@@ -325,8 +359,13 @@ final class Loading
         }
         $floor = max($notBefore, $gaps ? 0 : $machine->floor);
         $ahead = ! $step->setupNeedsMaterial && ($way->setup > 0 || $centre->changeovers !== null);
-        $low = max($floor, ! $ahead ? $ready : ($centre->changeovers !== null ? 0 : $setupOpen->startFor($ready, $way->setup)));
-        $best = $centre->batch > 0 && $step->pin === null ? $this->join($step->family, $step->size, $way, $machine, $ready, $atLeast, $ahead) : null;
+        $low = max(
+            $floor,
+            ! $ahead ? $ready : ($centre->changeovers !== null ? 0 : $setupOpen->startFor($ready, $way->setup)),
+        );
+        $best = $centre->batch > 0 && $step->pin === null
+                ? $this->join($step->family, $step->size, $way, $machine, $ready, $atLeast, $ahead)
+                : null;
         $crew = $way->crewing === null ? null : $this->crews[$way->crewing->crew] ?? null;
         for ($i = $machine->firstEndingAfter($low), $count = count($machine->blocks); $i <= $count; $i++) {
             $previous = $machine->blocks[$i - 1] ?? null;
@@ -336,15 +375,48 @@ final class Loading
                 continue;
             }
             $family = $machine->familyBefore($i);
-            $change = $step->started ? 0 : ($step->pin === null ? $centre->changeovers?->between($family, $step->family)
-                : $centre->changeovers?->longestTo($step->family)) ?? 0;
-            $times = Times::of($step, $way, $way->setup + $change, $from, $ready, $atLeast, $setupOpen, $runOpen, $crew);
+            $change = $step->started
+                ? 0
+                : ($step->pin === null
+                        ? $centre->changeovers?->between($family, $step->family)
+                        : $centre->changeovers?->longestTo($step->family)) ?? 0;
+            $times = Times::of(
+                $step,
+                $way,
+                $way->setup + $change,
+                $from,
+                $ready,
+                $atLeast,
+                $setupOpen,
+                $runOpen,
+                $crew,
+            );
             if ($times === null) {
                 break;
             }
-            if ($next === null || ($times->end <= $next->start && $machine->leavesSetup($i, $centre->changeovers, $step->family ?? $family))) {
-                $place = new Place($machine, new Block($x, $times->start, $times->setupEnd, $times->runStart, $times->end, $way->setup + $change,
-                    $way->run, $change, $step->family, $way->crewing, max(0, $centre->batch - $step->size)), $from, $times);
+            if (
+                $next === null
+                || ($times->end <= $next->start
+                    && $machine->leavesSetup($i, $centre->changeovers, $step->family ?? $family))
+            ) {
+                $place = new Place(
+                    $machine,
+                    new Block(
+                        $x,
+                        $times->start,
+                        $times->setupEnd,
+                        $times->runStart,
+                        $times->end,
+                        $way->setup + $change,
+                        $way->run,
+                        $change,
+                        $step->family,
+                        $way->crewing,
+                        max(0, $centre->batch - $step->size),
+                    ),
+                    $from,
+                    $times,
+                );
 
                 return $place->isBetterThan($best) ? $place : $best;
             }
@@ -356,13 +428,26 @@ final class Loading
         return $best;
     }
 
-    private function join(?string $family, int $size, Way $way, Machine $machine, int $ready, int $atLeast, bool $ahead): ?Place
-    {
+    private function join(
+        ?string $family,
+        int $size,
+        Way $way,
+        Machine $machine,
+        int $ready,
+        int $atLeast,
+        bool $ahead,
+    ): ?Place {
         for ($i = $machine->firstEndingAfter($ready), $count = count($machine->blocks); $i < $count; $i++) {
             $block = $machine->blocks[$i];
-            if ($block->room >= $size && $block->family === $family && ($ahead ? $block->runStart : $block->start) >= $ready
-                && $block->end >= $atLeast && $block->run >= $way->run && $block->setup >= $way->setup
-                && ($block->crewing === null ? $way->crewing === null : $block->crewing->isLike($way->crewing))) {
+            if (
+                $block->room >= $size
+                && $block->family === $family
+                && ($ahead ? $block->runStart : $block->start) >= $ready
+                && $block->end >= $atLeast
+                && $block->run >= $way->run
+                && $block->setup >= $way->setup
+                && ($block->crewing === null ? $way->crewing === null : $block->crewing->isLike($way->crewing))
+            ) {
                 return new Place($machine, $block, $block->start, null);
             }
         }
@@ -404,7 +489,8 @@ final class Loading
         foreach ($lasts as [$out, $minutes]) {
             $atLeast = max($atLeast, $place->machine->open->finish($out, $minutes));
         }
-        $from = $step->setupNeedsMaterial || $place->block->setup === 0 ? $place->block->start : $place->block->runStart;
+        $from =
+            $step->setupNeedsMaterial || $place->block->setup === 0 ? $place->block->start : $place->block->runStart;
         if ($from >= $ready && $place->block->end >= $atLeast) {
             return $place;
         }

@@ -16,8 +16,12 @@ final class Machine
     /** Nothing is appended before this minute; gaps before it are for those that may fill them. */
     public int $floor = 0;
 
-    public function __construct(public readonly int $centre, public readonly int $number, public readonly Windows $open, public readonly ?string $family)
-    {
+    public function __construct(
+        public readonly int $centre,
+        public readonly int $number,
+        public readonly Windows $open,
+        public readonly ?string $family,
+    ) {
     }
 
     /** The first block that ends after a minute; the number of blocks when there is none. */

@@ -15,7 +15,9 @@ final readonly class Place
     {
     }
 
-    /** Ends sooner; between equals the machine that is free last, so that the others stay for what may begin earlier. */
+    /**
+     * Ends sooner; between equals the machine that is free last, so that the others stay for what may begin earlier.
+     */
     public function isBetterThan(?self $other): bool
     {
         return $other === null || $this->block->end < $other->block->end

@@ -8,8 +8,8 @@ use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\Step;
 
 /**
- * The earliest time a step can be worked on a machine that stands empty: setup while machine and setup crew are there, run while
- * machine and run crew are there, and all that may not be.
+ * The earliest time a step can be worked on a machine that stands empty: setup while machine and setup crew are there,
+ * run while machine and run crew are there, and all that may not be.
  */
 final readonly class Times
 {
@@ -29,9 +29,17 @@ final readonly class Times
      * @param  Windows  $runOpen  machine and run crew
      * @param  CrewBook|null  $crew  whom else the crew is promised to
      */
-    public static function of(Step $step, Way $way, int $setup, int $from, int $ready, int $atLeast, Windows $setupOpen, Windows $runOpen,
-        ?CrewBook $crew): ?self
-    {
+    public static function of(
+        Step $step,
+        Way $way,
+        int $setup,
+        int $from,
+        int $ready,
+        int $atLeast,
+        Windows $setupOpen,
+        Windows $runOpen,
+        ?CrewBook $crew,
+    ): ?self {
         $run = max($way->run, $setup === 0 ? 1 : 0);
         $ahead = $setup > 0 && ! $step->setupNeedsMaterial;
         $start = $ahead ? max($from, $setupOpen->startFor($runOpen->nextOpen($ready), $setup)) : max($from, $ready);
@@ -45,7 +53,9 @@ final readonly class Times
             }
             $times = new self($start, $setupEnd, $runStart, $end);
             $next = $times->later($step, $setup, $run, $atLeast, $setupOpen, $runOpen)
-                ?? ($crew === null || $way->crewing === null ? null : $times->crewLater($way, $setup, $setupOpen, $runOpen, $crew));
+                ?? ($crew === null || $way->crewing === null
+                    ? null
+                    : $times->crewLater($way, $setup, $setupOpen, $runOpen, $crew));
             if ($next === null) {
                 return $times;
             }
@@ -62,7 +72,12 @@ final readonly class Times
         if ($whole && $setup > 0 && $this->setupEnd - $this->start !== $setup) {
             return $setupOpen->nextOpen($setupOpen->end[$setupOpen->at($this->start)]);
         }
-        if ($setup > 0 && $run > 0 && ($whole || ($step->setupWithRun && ! $step->started)) && $this->runStart !== $this->setupEnd) {
+        if (
+            $setup > 0
+            && $run > 0
+            && ($whole || ($step->setupWithRun && ! $step->started))
+            && $this->runStart !== $this->setupEnd
+        ) {
             return $setupOpen->startFor($this->runStart + 1, $setup);
         }
         if ($whole && $this->end - $this->runStart !== $run) {
@@ -99,8 +114,12 @@ final readonly class Times
     public function work(Way $way, Windows $setupOpen, Windows $runOpen): array
     {
         $spans = [];
-        foreach ([[$setupOpen, $this->start, $this->setupEnd, $way->crewing->setup ?? 0, false],
-            [$runOpen, $this->runStart, $this->end, $way->crewing->run ?? 0, true]] as [$open, $from, $to, $number, $isRun]) {
+        foreach (
+            [
+                [$setupOpen, $this->start, $this->setupEnd, $way->crewing->setup ?? 0, false],
+                [$runOpen, $this->runStart, $this->end, $way->crewing->run ?? 0, true],
+            ] as [$open, $from, $to, $number, $isRun]
+        ) {
             for ($i = $open->at($from); $number > 0 && $from < $to && $open->start[$i] < $to; $i++) {
                 $spans[] = [max($from, $open->start[$i]), min($to, $open->end[$i]), $number, $isRun];
             }

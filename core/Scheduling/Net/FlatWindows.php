@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Net;
 
-/** The windows of all work centres in one row of flat lists: look-ups in lists of lists are what an inner loop waits for. */
+/**
+ * The windows of all work centres in one row of flat lists: look-ups in lists of lists are what an inner loop waits
+ * for.
+ */
 final class FlatWindows
 {
     /** @var list<int> */
@@ -13,7 +16,10 @@ final class FlatWindows
     /** @var list<int> */
     public array $end = [];
 
-    /** @var list<int> by base of the work centre + (minute >> 6): the first window that is not over when the bucket begins */
+    /**
+     * @var list<int> by base of the work centre + (minute >> 6): the first window that is not over when the bucket
+     *     begins
+     */
     public array $bucket = [];
 
     /** @var list<int> by work centre: where its buckets begin */

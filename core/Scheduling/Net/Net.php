@@ -9,8 +9,8 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
 
 /**
- * A problem as flat lists for loading and search: operations numbered so that each comes after those it waits for, work centres
- * numbered from 0, minutes counted from now.
+ * A problem as flat lists for loading and search: operations numbered so that each comes after those it waits for, work
+ * centres numbered from 0, minutes counted from now.
  */
 final class Net
 {
@@ -27,7 +27,10 @@ final class Net
     /** @var list<int> by operation: its work centre, -1 outside */
     public array $centre = [];
 
-    /** @var list<int> by operation: open minutes, setup and run; outside minutes of the supplier's calendar or elapsed ones */
+    /**
+     * @var list<int> by operation: open minutes, setup and run; outside minutes of the supplier's calendar or elapsed
+     *     ones
+     */
     public array $work = [];
 
     /** @var list<int> by operation: how much of that may be done before the material is there */
@@ -100,7 +103,10 @@ final class Net
         $ready = $end + $step->wait;
         $centre ??= $this->centre[$operation];
 
-        $moved = $step->move === 0 || $centre < 0 ? $ready + $step->move : $this->open[$centre]->finish($ready, $step->move);
+        $moved =
+            $step->move === 0 || $centre < 0
+                ? $ready + $step->move
+                : $this->open[$centre]->finish($ready, $step->move);
 
         // behind the last open time known it is moved all the same
         return $moved < Windows::NEVER ? $moved : $ready + $step->move;
@@ -123,7 +129,10 @@ final class Net
     /** Minutes late, in the calendar lateness is counted in. */
     public function late(int $job, int $finish): int
     {
-        return $finish <= $this->due[$job] ? 0
-            : ($this->lateIn === null ? $finish - $this->due[$job] : $this->lateIn->total($finish) - $this->dueOpen[$job]);
+        return $finish <= $this->due[$job]
+            ? 0
+            : ($this->lateIn === null
+                ? $finish - $this->due[$job]
+                : $this->lateIn->total($finish) - $this->dueOpen[$job]);
     }
 }

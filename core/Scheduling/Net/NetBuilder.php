@@ -69,7 +69,8 @@ final class NetBuilder
         if (isset($this->path[$job->id])) {
             $names = array_map(fn (int $id): string => $this->jobs[$id]->name, array_keys($this->path));
             $loop = array_slice($names, (int) array_search($job->name, $names, true));
-            $this->net->unplaced[$job->id] = implode(', which waits for ', [...$loop, $job->name]).'. Untie one of them.';
+            $this->net->unplaced[$job->id] =
+                implode(', which waits for ', [...$loop, $job->name]).'. Untie one of them.';
 
             return;
         }
@@ -94,7 +95,8 @@ final class NetBuilder
         $this->placed[$job->id] = $number;
         $net->jobs[] = $job;
         $net->due[] = $job->due === null ? Windows::NEVER * 4 : $job->due - $net->origin;
-        $net->dueOpen[] = $job->due === null || $net->lateIn === null ? 0 : $net->lateIn->total(max(0, $job->due - $net->origin));
+        $net->dueOpen[] =
+            $job->due === null || $net->lateIn === null ? 0 : $net->lateIn->total(max(0, $job->due - $net->origin));
         $net->operations[] = $tails = [];
         foreach ($job->steps as $at => $step) {
             $fault = $this->fault($job, $step);
@@ -114,7 +116,8 @@ final class NetBuilder
             $net->before[] = array_values(array_unique($before));
             $net->centre[] = $step->workCentre === null ? -1 : $this->number[$step->workCentre];
             $net->work[] = max(1, $step->minutes + ($step->workCentre === null ? 0 : $step->setup));
-            $net->ahead[] = $step->setupNeedsMaterial || $step->started || $step->workCentre === null ? 0 : $step->setup;
+            $net->ahead[] =
+                $step->setupNeedsMaterial || $step->started || $step->workCentre === null ? 0 : $step->setup;
             $net->release[] = $step->started ? 0 : max(0, $step->materialAt - $net->origin);
             $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
             $net->plain = $net->plain && $this->isPlain($step, $at === count($job->steps) - 1);
@@ -127,11 +130,17 @@ final class NetBuilder
 
     private function isPlain(Step $step, bool $last): bool
     {
-        $changes = $step->family !== null && $step->workCentre !== null
+        $changes = $step->family !== null
+            && $step->workCentre !== null
             && $this->problem->workCentres[$step->workCentre]->changeovers !== null;
 
-        return ! $step->setupWithRun && ! $step->unbroken && ! $changes && $step->crewing === null && $step->alternatives === []
-            && ($step->passOn === null || $last) && $step->pin === null;
+        return ! $step->setupWithRun
+            && ! $step->unbroken
+            && ! $changes
+            && $step->crewing === null
+            && $step->alternatives === []
+            && ($step->passOn === null || $last)
+            && $step->pin === null;
     }
 
     private function fault(Job $job, Step $step): ?string
@@ -146,7 +155,12 @@ final class NetBuilder
         }
         $faults = [$this->centreFault($job, $step, $step->workCentre, $step->setup + $step->minutes)];
         foreach ($step->alternatives as $alternative) {
-            $faults[] = $this->centreFault($job, $step, $alternative->workCentre, $alternative->setup + $alternative->minutes);
+            $faults[] = $this->centreFault(
+                $job,
+                $step,
+                $alternative->workCentre,
+                $alternative->setup + $alternative->minutes,
+            );
         }
 
         return in_array(null, $faults, true) ? null : $faults[0];
@@ -169,11 +183,13 @@ final class NetBuilder
             $longest = max($longest, $windows->longest());
         }
         if ($most < $minutes) {
-            return $most === 0 ? "{$centre->name} has no open time ahead, and {$job->name} needs {$minutes} minutes of it."
+            return $most === 0
+                ? "{$centre->name} has no open time ahead, and {$job->name} needs {$minutes} minutes of it."
                 : "{$centre->name} has only {$most} minutes open time ahead, and {$job->name} needs {$minutes}.";
         }
         if ($step->unbroken && $step->crewing === null && $longest < $minutes) {
-            return "{$job->name} needs {$minutes} minutes at {$centre->name} without a break; its longest open time is {$longest}.";
+            return "{$job->name} needs {$minutes} minutes at {$centre->name} without a break; "
+                ."its longest open time is {$longest}.";
         }
 
         return $this->crewFault($job, $step, $centre);
@@ -186,10 +202,19 @@ final class NetBuilder
             return null;
         }
         $crew = $this->problem->crews[$need->crew] ?? null;
-        $able = array_filter($crew->persons ?? [], static fn ($person): bool => $need->qualification === null
-            || in_array($need->qualification, $person->qualifications, true));
+        $able = array_filter(
+            $crew->persons ?? [],
+            static fn ($person): bool => $need->qualification === null
+                || in_array($need->qualification, $person->qualifications, true),
+        );
 
-        return count($able) >= $most ? null : "{$job->name} needs {$most} of ".($crew->name ?? 'a crew that is not there')
-            .($need->qualification === null ? '' : " qualified for {$need->qualification}")." at {$centre->name}; there are ".count($able).'.';
+        return count($able) >= $most
+            ? null
+            : "{$job->name} needs {$most} of "
+                    .($crew->name ?? 'a crew that is not there')
+                    .($need->qualification === null ? '' : " qualified for {$need->qualification}")
+                    ." at {$centre->name}; there are "
+                    .count($able)
+                    .'.';
     }
 }

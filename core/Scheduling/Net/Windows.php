@@ -124,7 +124,9 @@ final class Windows
     /** Elapsed minutes for each open one, by and large; at least 1. */
     public function stretch(): float
     {
-        return $this->last === 0 ? 1.0 : max(1.0, ($this->end[$this->last - 1] ?? 0) / max(1, $this->before[$this->last] ?? 0));
+        return $this->last === 0
+            ? 1.0
+            : max(1.0, ($this->end[$this->last - 1] ?? 0) / max(1, $this->before[$this->last] ?? 0));
     }
 
     /** Minutes of the longest window but the last, which only stands for the end. */
@@ -144,7 +146,11 @@ final class Windows
         $this->before[] = $total;
         $this->last = count($this->start) - 1;
         $i = 0;
-        for ($b = 0, $buckets = $this->last === 0 ? 0 : (($this->end[$this->last - 1] ?? 0) >> 6) + 1; $b < $buckets; $b++) {
+        for (
+            $b = 0, $buckets = $this->last === 0 ? 0 : (($this->end[$this->last - 1] ?? 0) >> 6) + 1;
+            $b < $buckets;
+            $b++
+        ) {
             while ($this->end[$i] <= $b << 6) {
                 $i++;
             }

@@ -15,9 +15,10 @@ use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
 
 /**
- * Backward from the due dates: each step as late as it can be. The shop is turned round in time and loaded forward; then all is
- * loaded forward as it is, none before its latest start, which mends what ran past now or could not be seen the other way round
- * (crews, families, batches).
+ * Backward from the due dates: each step as late as it can be. The shop is turned round in time and loaded forward;
+ * then all is
+ * loaded forward as it is, none before its latest start, which mends what ran past now or could not be seen the other
+ * way round (crews, families, batches).
  */
 final class BackwardLoading
 {
@@ -49,8 +50,12 @@ final class BackwardLoading
         }
         $net = Net::of(new Problem($problem->now, $problem->workCentres, $jobs, $problem->crews, $problem->lateIn));
         $schedule = Loading::load($net, $self->order($net), gaps: true);
-        $notes = array_map(static fn (string $name): string => "Backward from its due date {$name} would have begun before now; it is loaded forward.",
-            array_keys($early));
+        $notes = array_map(
+            static fn (
+                string $name,
+            ): string => "Backward from its due date {$name} would have begun before now; it is loaded forward.",
+            array_keys($early),
+        );
 
         return new Schedule($schedule->steps, $schedule->finish, $schedule->unplaced, [...$schedule->notes, ...$notes]);
     }
@@ -70,7 +75,10 @@ final class BackwardLoading
         return KeptSequence::orderOf($net, $starts);
     }
 
-    /** Loads the shop turned round. Jobs are cut where they wait for others, for those wait for what comes after the cut. */
+    /**
+     * Loads the shop turned round. Jobs are cut where they wait for others, for those wait for what comes after the
+     * cut.
+     */
     private function turned(): void
     {
         $centres = [];
@@ -105,7 +113,14 @@ final class BackwardLoading
             $job = $this->problem->jobs[$j];
             $steps = [];
             foreach ($places as $n => $at) {
-                $first = $n === 0 ? array_values(array_filter([$before, ...$at === count($job->steps) - 1 ? $waitedFor[$job->id] ?? [] : []], is_int(...))) : [];
+                $first = $n === 0
+                        ? array_values(
+                            array_filter(
+                                [$before, ...$at === count($job->steps) - 1 ? $waitedFor[$job->id] ?? [] : []],
+                                is_int(...),
+                            ),
+                        )
+                        : [];
                 array_push($steps, ...$this->steps($job, $at, $first));
             }
             $jobs[] = new Job($key, $job->name, $job->rank, $this->far - ($job->due ?? $this->far), $steps);
@@ -126,16 +141,44 @@ final class BackwardLoading
         $step = $job->steps[$at];
         $gap = $step->wait + $step->move;
         $from = $at === count($job->steps) - 1 && $job->due !== null ? $this->far - $job->due : 0;
-        $turned = new Step($step->id, $step->workCentre, $step->minutes + $step->setup, materialAt: $from, afterJobs: $after);
+        $turned = new Step(
+            $step->id,
+            $step->workCentre,
+            $step->minutes + $step->setup,
+            materialAt: $from,
+            afterJobs: $after,
+        );
 
-        return $gap === 0 ? [$turned] : [new Step(-$step->id, null, $gap, materialAt: $from, afterJobs: $after),
-            new Step($step->id, $step->workCentre, $step->minutes + $step->setup)];
+        return $gap === 0
+            ? [$turned]
+            : [
+                new Step(-$step->id, null, $gap, materialAt: $from, afterJobs: $after),
+                new Step($step->id, $step->workCentre, $step->minutes + $step->setup),
+            ];
     }
 
     private static function notBefore(Step $step, int $start): Step
     {
-        return new Step($step->id, $step->workCentre, $step->minutes, $step->wait, $step->move, max($step->materialAt, $start), $step->afterJobs,
-            $step->started, $step->setup, $step->setupNeedsMaterial, $step->setupWithRun, $step->unbroken, $step->family, $step->size,
-            $step->crewing, $step->alternatives, $step->passOn, $step->pin, $step->lead);
+        return new Step(
+            $step->id,
+            $step->workCentre,
+            $step->minutes,
+            $step->wait,
+            $step->move,
+            max($step->materialAt, $start),
+            $step->afterJobs,
+            $step->started,
+            $step->setup,
+            $step->setupNeedsMaterial,
+            $step->setupWithRun,
+            $step->unbroken,
+            $step->family,
+            $step->size,
+            $step->crewing,
+            $step->alternatives,
+            $step->passOn,
+            $step->pin,
+            $step->lead,
+        );
     }
 }

@@ -10,7 +10,9 @@ use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
-/** What one plan does to the dates of another: who becomes late, who is saved, what moves. Lateness is in open minutes. */
+/**
+ * What one plan does to the dates of another: who becomes late, who is saved, what moves. Lateness is in open minutes.
+ */
 final readonly class Comparison
 {
     /**
@@ -19,13 +21,24 @@ final readonly class Comparison
      * @param  list<int>  $moved  steps that start at another minute or stand on another machine
      * @param  list<int>  $lost  jobs that had a finish and have none now
      */
-    private function __construct(public array $lateBefore, public array $lateAfter, public array $moved, public array $lost)
-    {
+    private function __construct(
+        public array $lateBefore,
+        public array $lateAfter,
+        public array $moved,
+        public array $lost,
+    ) {
     }
 
     public static function between(Problem $problem, Schedule $before, Schedule $after): self
     {
-        return self::of($problem->jobs, $before->finish, $after->finish, $before->steps, $after->steps, $problem->lateIn);
+        return self::of(
+            $problem->jobs,
+            $before->finish,
+            $after->finish,
+            $before->steps,
+            $after->steps,
+            $problem->lateIn,
+        );
     }
 
     /**
@@ -35,10 +48,21 @@ final readonly class Comparison
      * @param  array<int, PlannedStep>  $stepsBefore
      * @param  array<int, PlannedStep>  $stepsAfter
      */
-    public static function of(array $jobs, array $before, array $after, array $stepsBefore, array $stepsAfter, ?OpenWindows $open): self
-    {
-        $late = static fn (Job $job, ?int $finish): int => $finish === null || $job->due === null || $finish <= $job->due ? 0
-            : ($open?->minutesBetween($job->due, $finish) ?? $finish - $job->due);
+    public static function of(
+        array $jobs,
+        array $before,
+        array $after,
+        array $stepsBefore,
+        array $stepsAfter,
+        ?OpenWindows $open,
+    ): self {
+        $late = static function (Job $job, ?int $finish) use ($open): int {
+            if ($finish === null || $job->due === null || $finish <= $job->due) {
+                return 0;
+            }
+
+            return $open?->minutesBetween($job->due, $finish) ?? $finish - $job->due;
+        };
         $lateBefore = $lateAfter = $lost = [];
         foreach ($jobs as $job) {
             $lateBefore[$job->id] = $late($job, $before[$job->id] ?? null);
@@ -50,7 +74,10 @@ final readonly class Comparison
         $moved = [];
         foreach ($stepsAfter as $id => $at) {
             $was = $stepsBefore[$id] ?? null;
-            if ($was !== null && [$was->start, $was->machine, $was->workCentre] !== [$at->start, $at->machine, $at->workCentre]) {
+            if (
+                $was !== null
+                && [$was->start, $was->machine, $was->workCentre] !== [$at->start, $at->machine, $at->workCentre]
+            ) {
                 $moved[] = $id;
             }
         }

@@ -28,7 +28,10 @@ final class DailyLoad
             $open = $centre->ownOpen[$step->machine ?? 0] ?? $centre->open;
             $own = $load[$step->workCentre];
             for ($day = self::dayOf($days, $step->start); $day < count($days) - 1 && $days[$day] < $step->end; $day++) {
-                $own[$day] += max(0, $open->minutesBetween(max($step->start, $days[$day]), min($step->end, $days[$day + 1])));
+                $own[$day] += max(
+                    0,
+                    $open->minutesBetween(max($step->start, $days[$day]), min($step->end, $days[$day + 1])),
+                );
             }
             $load[$step->workCentre] = array_values($own);
         }

@@ -12,8 +12,14 @@ use KeepPace\Core\Scheduling\Step;
 /** Putting a step at a minute on a machine: what speaks against it. */
 final readonly class Drop
 {
-    private function __construct(private Problem $problem, private Job $job, private Step $step, private int $workCentre, private int $machine, private int $minute)
-    {
+    private function __construct(
+        private Problem $problem,
+        private Job $job,
+        private Step $step,
+        private int $workCentre,
+        private int $machine,
+        private int $minute,
+    ) {
     }
 
     /** @return self|null null when the step is not in the problem */
@@ -44,8 +50,10 @@ final readonly class Drop
             return ($centre->name ?? 'That work centre').' has no such machine.';
         }
         if ($this->workCentre !== $this->step->workCentre && $this->minutesThere() === null) {
-            $can = array_map(fn (int $key): string => $this->problem->workCentres[$key]->name,
-                [$this->step->workCentre, ...array_map(static fn ($other): int => $other->workCentre, $this->step->alternatives)]);
+            $can = array_map(fn (int $key): string => $this->problem->workCentres[$key]->name, [
+                $this->step->workCentre,
+                ...array_map(static fn ($other): int => $other->workCentre, $this->step->alternatives),
+            ]);
 
             return "{$centre->name} cannot do this step; ".implode(' or ', array_unique($can)).' can.';
         }

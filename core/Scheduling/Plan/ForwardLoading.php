@@ -12,8 +12,8 @@ use KeepPace\Core\Scheduling\Schedule;
 use KeepPace\Core\Scheduling\Step;
 
 /**
- * Finite loading forward from now, job by job: by rank, then due date, then id, each step in the first gap it fits in. A job of
- * better rank is never moved by one of lesser rank.
+ * Finite loading forward from now, job by job: by rank, then due date, then id, each step in the first gap it fits in.
+ * A job of better rank is never moved by one of lesser rank.
  */
 final class ForwardLoading
 {

@@ -11,8 +11,10 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
 /**
- * Brings a plan up to date with the facts: every machine keeps its sequence and only times are worked out again. A job that was
- * not in the plan goes where it would stand if only those of better rank were there; the others make room in their sequence.
+ * Brings a plan up to date with the facts: every machine keeps its sequence and only times are worked out again. A job
+ * that was
+ * not in the plan goes where it would stand if only those of better rank were there; the others make room in their
+ * sequence.
  */
 final class KeptSequence
 {
@@ -37,7 +39,8 @@ final class KeptSequence
         }
         foreach ($self->net->before as $x => $before) {
             $start = $self->was[$self->net->step[$x]->id]->start ?? null;
-            $self->key[$x] = $start ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
+            $self->key[$x] =
+                $start ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
         }
         foreach ($new as $job) {
             $self->find($job, $new);
@@ -47,15 +50,28 @@ final class KeptSequence
     }
 
     /**
-     * A person moves a step: it takes its place on a machine by the minute it is put at, all others keep their sequence.
+     * A person moves a step: it takes its place on a machine by the minute it is put at, all others keep their
+     * sequence.
      *
      * @param  array<int, PlannedStep>  $was  by step id: the plan so far
      */
-    public static function moved(Problem $problem, array $was, int $step, int $workCentre, int $machine, int $minute): Schedule
-    {
+    public static function moved(
+        Problem $problem,
+        array $was,
+        int $step,
+        int $workCentre,
+        int $machine,
+        int $minute,
+    ): Schedule {
         $net = Net::of($problem);
         foreach ($was as $id => $at) {
-            if ($id !== $step && $at->workCentre === $workCentre && $at->machine === $machine && $at->start <= $minute && $minute < $at->end) {
+            if (
+                $id !== $step
+                && $at->workCentre === $workCentre
+                && $at->machine === $machine
+                && $at->start <= $minute
+                && $minute < $at->end
+            ) {
                 // put onto another: before it in its first half, behind it in its second
                 $minute = 2 * $minute < $at->start + $at->end ? $at->start - 1 : $at->start + 1;
                 break;
@@ -64,7 +80,8 @@ final class KeptSequence
         $was[$step] = new PlannedStep($minute, $minute + 1, $machine, $workCentre);
         $self = new self($net, $was);
         foreach ($net->before as $x => $before) {
-            $self->key[$x] = $was[$net->step[$x]->id]->start ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
+            $self->key[$x] = $was[$net->step[$x]->id]->start
+                ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
         }
         $self->keepBehind($step);
 
@@ -112,7 +129,8 @@ final class KeptSequence
     {
         $taken = [];
         foreach ($this->net->operations as $other => $operations) {
-            $isPlanned = ! in_array($other, $new, true) || array_search($other, $new, true) < array_search($job, $new, true);
+            $isPlanned =
+                ! in_array($other, $new, true) || array_search($other, $new, true) < array_search($job, $new, true);
             if ($isPlanned && $this->rank($other) < $this->rank($job)) {
                 $taken += array_flip($operations);
             }
@@ -122,7 +140,12 @@ final class KeptSequence
             $this->takeNeeded($x, $taken);
         }
         $gaps = array_fill_keys($mine, true);
-        $schedule = Loading::load($this->net, [...$this->order(array_keys(array_diff_key($taken, $gaps))), ...$mine], $this->was, $gaps);
+        $schedule = Loading::load(
+            $this->net,
+            [...$this->order(array_keys(array_diff_key($taken, $gaps))), ...$mine],
+            $this->was,
+            $gaps,
+        );
         foreach ($mine as $x) {
             $at = $schedule->steps[$this->net->step[$x]->id] ?? null;
             if ($at !== null) {
@@ -132,7 +155,10 @@ final class KeptSequence
         }
     }
 
-    /** A moved step goes behind what it waits for, and what waits for it goes behind the step; the sequences of their machines stand. */
+    /**
+     * A moved step goes behind what it waits for, and what waits for it goes behind the step; the sequences of their
+     * machines stand.
+     */
     private function keepBehind(int $step): void
     {
         $behind = [];
@@ -143,7 +169,12 @@ final class KeptSequence
                 }
                 $behind[$x] = true;
             } elseif (array_intersect_key($behind, array_flip($before)) !== []) {
-                $pushed = max(array_map(fn (int $y): int => $this->key[$y], array_keys(array_intersect_key($behind, array_flip($before)))));
+                $pushed = max(
+                    array_map(
+                        fn (int $y): int => $this->key[$y],
+                        array_keys(array_intersect_key($behind, array_flip($before))),
+                    ),
+                );
                 if ($this->key[$x] < $pushed) {
                     $this->key[$x] = $pushed;
                 }

@@ -24,8 +24,14 @@ final class ScheduleSearch
      * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
      * @param  int  $movedWeight  what a step that starts at another time than planned costs, in weighted minutes late
      */
-    public static function solve(Problem $problem, array $plan, int $seed, int $iterations, callable $goOn, int $movedWeight = 0): Searched
-    {
+    public static function solve(
+        Problem $problem,
+        array $plan,
+        int $seed,
+        int $iterations,
+        callable $goOn,
+        int $movedWeight = 0,
+    ): Searched {
         $net = Net::of($problem);
         $order = KeptSequence::orderOf($net, $plan);
         $was = [];
@@ -34,8 +40,16 @@ final class ScheduleSearch
                 $was[$x] = $plan[$step->id]->start - $net->origin;
             }
         }
-        $found = TardinessSearch::solve($net, $seed, $iterations, $goOn, $order, self::fixed($net, $plan, $order), $movedWeight > 0 ? $was : [],
-            $movedWeight);
+        $found = TardinessSearch::solve(
+            $net,
+            $seed,
+            $iterations,
+            $goOn,
+            $order,
+            self::fixed($net, $plan, $order),
+            $movedWeight > 0 ? $was : [],
+            $movedWeight,
+        );
 
         $stands = KeptSequence::load($problem, $plan);
         $before = PlanCost::of($net, $stands, $plan, $movedWeight);

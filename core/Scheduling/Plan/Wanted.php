@@ -10,8 +10,10 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
 
 /**
- * Every step as late as its order's date allows, as if each machine could do any number at once: where the demand on a work centre lies,
- * whatever its capacity. What should have begun before now, and what nobody waits for, lies from now on (infinite loading, common practice).
+ * Every step as late as its order's date allows, as if each machine could do any number at once: where the demand on a
+ * work centre lies,
+ * whatever its capacity. What should have begun before now, and what nobody waits for, lies from now on (infinite
+ * loading, common practice).
  */
 final class Wanted
 {
@@ -78,7 +80,9 @@ final class Wanted
     {
         $open = $step->workCentre === null ? $step->lead : $this->problem->workCentres[$step->workCentre]->open;
 
-        return $open === null ? $start + $step->minutes : $open->finish($start, $step->setup + $step->minutes) ?? $start + $step->setup + $step->minutes;
+        return $open === null
+            ? $start + $step->minutes
+            : $open->finish($start, $step->setup + $step->minutes) ?? $start + $step->setup + $step->minutes;
     }
 
     /**

@@ -14,9 +14,10 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
 /**
- * When something not ordered yet could be finished, given all that is planned; nothing is saved. What is asked for comes as jobs, the
- * parts it needs among them. It is tried into the plan from many points in time on: before that the plan stands, from there on
- * it goes first and the others make room. A date is held by leaving its jobs in the problem.
+ * When something not ordered yet could be finished, given all that is planned; nothing is saved. What is asked for
+ * comes as jobs, the
+ * parts it needs among them. It is tried into the plan from many points in time on: before that the plan stands, from
+ * there on it goes first and the others make room. A date is held by leaving its jobs in the problem.
  */
 final class Promise
 {
@@ -41,11 +42,22 @@ final class Promise
      * @param  list<Job>  $jobs
      * @param  int  $wanted  the job whose finish is asked
      */
-    public function __construct(private readonly Problem $problem, private readonly array $plan, array $jobs, private readonly int $wanted)
-    {
+    public function __construct(
+        private readonly Problem $problem,
+        private readonly array $plan,
+        array $jobs,
+        private readonly int $wanted,
+    ) {
         $this->before = KeptSequence::load($problem, $plan);
-        $this->net = Net::of(new Problem($problem->now, $problem->workCentres, [...$problem->jobs, ...$jobs], $problem->crews,
-            $problem->lateIn));
+        $this->net = Net::of(
+            new Problem(
+                $problem->now,
+                $problem->workCentres,
+                [...$problem->jobs, ...$jobs],
+                $problem->crews,
+                $problem->lateIn,
+            ),
+        );
         $ids = array_flip(array_map(static fn (Job $job): int => $job->id, $jobs));
         $isAsked = fn (int $x): bool => isset($ids[$this->net->jobs[$this->net->job[$x]]->id]);
         $this->asked = array_values(array_filter(ForwardLoading::order($this->net), $isAsked));
@@ -79,23 +91,41 @@ final class Promise
         return $best;
     }
 
-    /** If it must be finished by a date: the way that makes others least late; the earliest there is when none is in time. */
+    /**
+     * If it must be finished by a date: the way that makes others least late; the earliest there is when none is in
+     * time.
+     */
     public function insisting(int $by): ?Promised
     {
         $best = null;
         foreach ($this->tried as $one) {
-            $isBetter = $best === null || ($one->finish <= $by) > ($best->finish <= $by)
-                || (($one->finish <= $by) === ($best->finish <= $by) && ($one->finish <= $by ? [$one->harm(), $one->finish] : [$one->finish, $one->harm()])
-                    < ($best->finish <= $by ? [$best->harm(), $best->finish] : [$best->finish, $best->harm()]));
+            $isInTime = $one->finish <= $by;
+            $bestIsInTime = $best !== null && $best->finish <= $by;
+            $isBetter = $best === null
+                || ($isInTime && ! $bestIsInTime)
+                || ($isInTime === $bestIsInTime && self::weight($one, $isInTime) < self::weight($best, $isInTime));
             $best = $isBetter ? $one : $best;
         }
 
         return $best;
     }
 
+    /** @return array{int, int}  what is compared: the harm first when it is in time, else the finish first */
+    private static function weight(Promised $one, bool $isInTime): array
+    {
+        return $isInTime ? [$one->harm(), $one->finish] : [$one->finish, $one->harm()];
+    }
+
     private function tryAll(): void
     {
-        $first = $this->weigh(Loading::load($this->net, [...$this->planned, ...$this->asked], $this->before->steps, array_fill_keys($this->asked, true)));
+        $first = $this->weigh(
+            Loading::load(
+                $this->net,
+                [...$this->planned, ...$this->asked],
+                $this->before->steps,
+                array_fill_keys($this->asked, true),
+            ),
+        );
         if ($first === null) {
             return;
         }
@@ -113,21 +143,33 @@ final class Promise
     private function goingFirst(int $from): Schedule
     {
         $stands = $this->standing($from);
-        $some = Loading::load($this->net, [...array_keys($stands), ...$this->asked], $this->before->steps, array_fill_keys($this->asked, true));
+        $some = Loading::load(
+            $this->net,
+            [...array_keys($stands), ...$this->asked],
+            $this->before->steps,
+            array_fill_keys($this->asked, true),
+        );
         $keys = $this->before->steps;
         foreach ($this->asked as $x) {
             $id = $this->net->step[$x]->id;
             if (isset($some->steps[$id])) {
                 // at the same minute it goes before what is planned
-                $keys[$id] = new PlannedStep($some->steps[$id]->start - (isset($stands[$x]) ? 0 : 1), $some->steps[$id]->end, $some->steps[$id]->machine,
-                    $some->steps[$id]->workCentre);
+                $keys[$id] = new PlannedStep(
+                    $some->steps[$id]->start - (isset($stands[$x]) ? 0 : 1),
+                    $some->steps[$id]->end,
+                    $some->steps[$id]->machine,
+                    $some->steps[$id]->workCentre,
+                );
             }
         }
 
         return Loading::load($this->net, KeptSequence::orderOf($this->net, $keys), $keys);
     }
 
-    /** @return array<int, true> planned operations that begin before a minute, and all they need, in the order of the plan */
+    /**
+     * @return array<int, true> planned operations that begin before a minute, and all they need, in the order of the
+     *     plan
+     */
     private function standing(int $from): array
     {
         $stands = [];
@@ -162,7 +204,9 @@ final class Promise
         foreach ($this->net->jobs as $j => $job) {
             if (isset($this->before->finish[$job->id]) && $job->due !== null) {
                 $was = $this->net->late($j, $this->before->finish[$job->id] - $this->net->origin);
-                $is = isset($schedule->finish[$job->id]) ? $this->net->late($j, $schedule->finish[$job->id] - $this->net->origin) : PHP_INT_MAX;
+                $is = isset($schedule->finish[$job->id])
+                    ? $this->net->late($j, $schedule->finish[$job->id] - $this->net->origin)
+                    : PHP_INT_MAX;
                 if ($is > $was) {
                     $later[$job->id] = $is - $was;
                 }

@@ -8,9 +8,10 @@ use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Net\Windows;
 
 /**
- * A linear order by simulating the shop: no machine idles while an operation waits for it, and a rule says which goes first.
- * Due dates and weights of parts are those of what they are for. For crews, families and batches it is only a guess at the
- * times; whoever loads the order works them out.
+ * A linear order by simulating the shop: no machine idles while an operation waits for it, and a rule says which goes
+ * first.
+ * Due dates and weights of parts are those of what they are for. For crews, families and batches it is only a guess at
+ * the times; whoever loads the order works them out.
  */
 final class Dispatch
 {
@@ -51,8 +52,12 @@ final class Dispatch
     private float $felt;
 
     /** @param  array<int, float>  $factor */
-    private function __construct(private readonly Net $net, private readonly Rule $rule, private readonly float $lookAhead, private readonly array $factor = [])
-    {
+    private function __construct(
+        private readonly Net $net,
+        private readonly Rule $rule,
+        private readonly float $lookAhead,
+        private readonly array $factor = [],
+    ) {
         $this->ready = $net->release;
         foreach ($net->machines as $c => $machines) {
             $this->waiting[$c] = [];
@@ -133,7 +138,9 @@ final class Dispatch
             $this->next[$centre] = min($this->next[$centre], $this->ready[$x]);
         }
         if ($this->waiting[$centre] !== []) {
-            $this->next[$centre] = $this->net->open[$centre]->nextOpen(max($this->next[$centre], $this->free[$centre][0]));
+            $this->next[$centre] = $this->net->open[$centre]->nextOpen(
+                max($this->next[$centre], $this->free[$centre][0]),
+            );
         }
     }
 
@@ -184,7 +191,8 @@ final class Dispatch
             $step = $net->step[$x];
             $job = $net->job[$x];
             $centre = $net->centre[$x];
-            $this->span[$x] = (int) round($net->work[$x] * ($centre < 0 ? 1.0 : $stretch[$centre])) + $step->wait + $step->move;
+            $this->span[$x] =
+                (int) round($net->work[$x] * ($centre < 0 ? 1.0 : $stretch[$centre])) + $step->wait + $step->move;
             $ends = in_array($x, $net->tails[$job], true);
             $this->latest[$x] = $ends ? $net->due[$job] : Windows::NEVER * 4;
             $this->weight[$x] = $ends && $net->due[$job] < Windows::NEVER ? max(1, $net->jobs[$job]->weight) : 1;

@@ -13,12 +13,19 @@ final readonly class Found
      * @param  int  $flow  the sum of all finishes, in minutes from now
      * @param  bool  $isCut  it was told to end
      */
-    public function __construct(public array $order, public int $cost, public int $flow, public int $iterations, public bool $isCut)
-    {
+    public function __construct(
+        public array $order,
+        public int $cost,
+        public int $flow,
+        public int $iterations,
+        public bool $isCut,
+    ) {
     }
 
     public function isBetterThan(?self $other): bool
     {
-        return $other === null || $this->cost < $other->cost || ($this->cost === $other->cost && $this->flow < $other->flow);
+        return $other === null
+            || $this->cost < $other->cost
+            || ($this->cost === $other->cost && $this->flow < $other->flow);
     }
 }

@@ -7,10 +7,12 @@ namespace KeepPace\Core\Scheduling\Search;
 use KeepPace\Core\Scheduling\Net\Net;
 
 /**
- * Moves of a whole job in a linear order, from one of its operations on: which order to rush and which to give up is decided on all
- * its work centres at once, where moves of single operations must first make things worse. Each operation goes among the others of
- * its work centre to where it fits in time (insertion after Werner and Winkler, Discrete Applied Mathematics 58 (1995), here by the
- * times as they stand, for the walk works out what becomes of it).
+ * Moves of a whole job in a linear order, from one of its operations on: which order to rush and which to give up is
+ * decided on all
+ * its work centres at once, where moves of single operations must first make things worse. Each operation goes among
+ * the others of
+ * its work centre to where it fits in time (insertion after Werner and Winkler, Discrete Applied Mathematics 58 (1995),
+ * here by the times as they stand, for the walk works out what becomes of it).
  */
 final class JobMove
 {
@@ -45,7 +47,11 @@ final class JobMove
             $to = $pos[$x];
             $place = $to;
             if (! $fixed[$x] && $net->centre[$x] >= 0) {
-                for ($y = $cp[$x]; $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $ready <= $end[$y] - $net->work[$y]; $y = $cp[$y]) {
+                for (
+                    $y = $cp[$x];
+                    $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $ready <= $end[$y] - $net->work[$y];
+                    $y = $cp[$y]
+                ) {
                     $place = $pos[$y];
                 }
             }
@@ -72,7 +78,8 @@ final class JobMove
     }
 
     /**
-     * Operation u behind v, which stands behind it on its work centre, and what waits for u behind whatever would begin before it.
+     * Operation u behind v, which stands behind it on its work centre, and what waits for u behind whatever would begin
+     * before it.
      *
      * @param  array<int, int>  $at  the order
      * @param  array<int, int>  $pos  by operation: its place in it

@@ -10,8 +10,8 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Annealing where crews, families, batches and the like let no short cut: each order is loaded whole. Slower by far than the plain
- * walk, for shops of some hundred steps.
+ * Annealing where crews, families, batches and the like let no short cut: each order is loaded whole. Slower by far
+ * than the plain walk, for shops of some hundred steps.
  */
 final class LoadedWalk implements Cooler
 {
@@ -56,7 +56,8 @@ final class LoadedWalk implements Cooler
                 $isCut = true;
                 break;
             }
-            $new = ($this->random->getInt(1, self::WHOLE) === 1 ? $this->whole($at, $late, $ends) : null) ?? $this->moved($at, $late);
+            $new = ($this->random->getInt(1, self::WHOLE) === 1 ? $this->whole($at, $late, $ends) : null)
+                ?? $this->moved($at, $late);
             if ($new === null) {
                 continue;
             }
@@ -144,8 +145,9 @@ final class LoadedWalk implements Cooler
         if ($u < 0 || $this->fixed[$u]) {
             return null;
         }
-        $stretch = $this->random->getInt(1, 4) === 1 ? $this->jobMove->rush($v, $at, $pos, $cp, $ends, $out, $this->fixed)
-            : $this->jobMove->yield($u, $v, $at, $pos, $cn, $ends, $out);
+        $stretch = $this->random->getInt(1, 4) === 1
+                ? $this->jobMove->rush($v, $at, $pos, $cp, $ends, $out, $this->fixed)
+                : $this->jobMove->yield($u, $v, $at, $pos, $cn, $ends, $out);
         if ($stretch === null) {
             return null;
         }

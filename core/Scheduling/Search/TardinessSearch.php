@@ -11,9 +11,11 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Least total weighted tardiness, anytime. First many dispatched schedules, with jobs made more and less urgent by chance (search in
- * the space of the problem: Storer, Wu and Vaccari, Management Science 38 (1992)); a short cooling of the best few; then coolings
- * that grow longer, each begun again from the best found. Repeatable by seed and iterations; a time limit only cuts.
+ * Least total weighted tardiness, anytime. First many dispatched schedules, with jobs made more and less urgent by
+ * chance (search in
+ * the space of the problem: Storer, Wu and Vaccari, Management Science 38 (1992)); a short cooling of the best few;
+ * then coolings that grow longer, each begun again from the best found. Repeatable by seed and iterations; a time limit
+ * only cuts.
  */
 final class TardinessSearch
 {
@@ -60,10 +62,18 @@ final class TardinessSearch
      * @param  array<int, int>  $was
      * @param  list<int>  $fixed
      */
-    private function __construct(private readonly Net $net, int $seed, callable $goOn, private readonly array $fixed, array $was, int $movedWeight)
-    {
+    private function __construct(
+        private readonly Net $net,
+        int $seed,
+        callable $goOn,
+        private readonly array $fixed,
+        array $was,
+        int $movedWeight,
+    ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->walk = $net->plain ? new Walk($net, $seed, $fixed, $was, $movedWeight) : new LoadedWalk($net, $seed, $fixed, $was, $movedWeight);
+        $this->walk = $net->plain
+            ? new Walk($net, $seed, $fixed, $was, $movedWeight)
+            : new LoadedWalk($net, $seed, $fixed, $was, $movedWeight);
         $this->goOn = $goOn;
     }
 
@@ -71,13 +81,21 @@ final class TardinessSearch
      * @param  int  $iterations  at most
      * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
      * @param  list<int>|null  $plan  an order that stands and stays a candidate
-     * @param  list<int>  $fixed  operations that keep their place, in order and in front of all others; started ones do anyway
+     * @param  list<int>  $fixed  operations that keep their place, in order and in front of all others; started ones do
+     *     anyway
      * @param  array<int, int>  $was  by operation: where it was planned to start, in minutes from now
      * @param  int  $movedWeight  what each step that starts elsewhere costs, in weighted minutes late
      */
-    public static function solve(Net $net, int $seed, int $iterations, callable $goOn, ?array $plan = null, array $fixed = [], array $was = [],
-        int $movedWeight = 0): Found
-    {
+    public static function solve(
+        Net $net,
+        int $seed,
+        int $iterations,
+        callable $goOn,
+        ?array $plan = null,
+        array $fixed = [],
+        array $was = [],
+        int $movedWeight = 0,
+    ): Found {
         $started = array_keys(array_filter($net->step, static fn (Step $step): bool => $step->started));
         $fixed = [...$started, ...array_values(array_diff($fixed, $started))];
         $self = new self($net, $seed, $goOn, $fixed, $was, $movedWeight);
@@ -96,8 +114,15 @@ final class TardinessSearch
             // now and then from somewhere else, if there is time to get far: or a long search stays where it is
             $hasTime = ! $net->plain || $length > 100 * $net->count;
             $heat = $hasTime ? self::HEATS[$turn % 3] : ($isLarge ? self::HEATS_LARGE[$turn % 3] : 1.0);
-            $from = $turn % 3 === 2 && $hasTime ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null)) : $self->found()->order;
-            $found = $self->cool($from, (int) min($length, $iterations - $self->iterations), $hot * $heat * $unit, self::COLD * $unit);
+            $from = $turn % 3 === 2 && $hasTime
+                    ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null))
+                    : $self->found()->order;
+            $found = $self->cool(
+                $from,
+                (int) min($length, $iterations - $self->iterations),
+                $hot * $heat * $unit,
+                self::COLD * $unit,
+            );
             if ($found->isCut) {
                 break;
             }
@@ -117,7 +142,10 @@ final class TardinessSearch
         usort($starts, static fn (Found $a, Found $b): int => [$a->cost, $a->flow] <=> [$b->cost, $b->flow]);
         $unit = $this->unit();
         foreach (array_slice($starts, 0, self::COOLED) as $start) {
-            $length = min($this->net->plain ? min(10 * $this->net->count, self::LITTLE) : $this->net->count, $iterations - $this->iterations);
+            $length = min(
+                $this->net->plain ? min(10 * $this->net->count, self::LITTLE) : $this->net->count,
+                $iterations - $this->iterations,
+            );
             if ($length <= 0 || $this->cool($start->order, $length, 0.5 * $unit, 0.6 * self::COLD * $unit)->isCut) {
                 return false;
             }
@@ -130,8 +158,16 @@ final class TardinessSearch
     private function dispatched(): ?array
     {
         $starts = [];
-        foreach ([[Rule::TardinessCost, 1.0], [Rule::TardinessCost, 2.0], [Rule::TardinessCost, 4.0], [Rule::DueDate, 0.0],
-            [Rule::CriticalRatio, 0.0], [Rule::Shortest, 0.0]] as [$rule, $look]) {
+        foreach (
+            [
+                [Rule::TardinessCost, 1.0],
+                [Rule::TardinessCost, 2.0],
+                [Rule::TardinessCost, 4.0],
+                [Rule::DueDate, 0.0],
+                [Rule::CriticalRatio, 0.0],
+                [Rule::Shortest, 0.0],
+            ] as [$rule, $look]
+        ) {
             $starts[] = $this->cool($this->dispatch($rule, $look, []), 0, 1.0, 1.0);
         }
         $bestFactors = [];
@@ -141,7 +177,12 @@ final class TardinessSearch
         for ($draw = 0; $draw < $draws; $draw++) {
             // the second half stays near the best of the first
             $factors = $this->factors($draw < $draws / 2 ? null : $bestFactors);
-            $found = $this->cool($this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors), 0, 1.0, 1.0);
+            $found = $this->cool(
+                $this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors),
+                0,
+                1.0,
+                1.0,
+            );
             $starts[] = $found;
             if ($found->cost < $best) {
                 $best = $found->cost;
@@ -174,8 +215,12 @@ final class TardinessSearch
      */
     private function factors(?array $near): array
     {
-        return array_map(fn (int $job): float => $near === null || $this->random->getInt(1, 5) === 1 ? $this->factor() : $near[$job] ?? 1.0,
-            array_keys($this->net->jobs));
+        return array_map(
+            fn (int $job): float => $near === null || $this->random->getInt(1, 5) === 1
+                ? $this->factor()
+                : $near[$job] ?? 1.0,
+            array_keys($this->net->jobs),
+        );
     }
 
     /** Some 0.3 to 3, most near 1: e to a sum of six even draws, which is near enough to normal. */
@@ -205,10 +250,18 @@ final class TardinessSearch
 
     private function found(): Found
     {
-        return new Found($this->best->order ?? [], $this->best->cost ?? 0, $this->best->flow ?? 0, $this->iterations, false);
+        return new Found(
+            $this->best->order ?? [],
+            $this->best->cost ?? 0,
+            $this->best->flow ?? 0,
+            $this->iterations,
+            false,
+        );
     }
 
-    /** What one operation more or less in time is worth: the usual weight by the usual elapsed minutes of an operation. */
+    /**
+     * What one operation more or less in time is worth: the usual weight by the usual elapsed minutes of an operation.
+     */
     private function unit(): float
     {
         $span = 0.0;
@@ -216,8 +269,10 @@ final class TardinessSearch
             $open = $this->net->centre[$x] < 0 ? null : $this->net->open[$this->net->centre[$x]];
             $span += $open === null ? 0.0 : $work * $open->stretch();
         }
-        $weights = array_filter(array_map(static fn (Job $job): int => $job->due === null ? 0 : $job->weight, $this->net->jobs),
-            static fn (int $weight): bool => $weight > 0);
+        $weights = array_filter(
+            array_map(static fn (Job $job): int => $job->due === null ? 0 : $job->weight, $this->net->jobs),
+            static fn (int $weight): bool => $weight > 0,
+        );
 
         return max(1.0, $span / max(1, $this->net->count) * array_sum($weights) / max(1, count($weights)));
     }

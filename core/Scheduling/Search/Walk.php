@@ -10,12 +10,16 @@ use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
 /**
- * Simulated annealing (Kirkpatrick, Gelatt and Vecchi, Science 220 (1983)) for total weighted tardiness over one linear order of
- * all operations, each put behind the others of its work centre on the machine that is free last among those free in time.
- * Moves: an operation on the critical path of a late job before one that stands ahead of it on its work centre, or that one
- * behind it, with what must go along in between (after Kreipl, Journal of Scheduling 3 (2000), and the insertions of Balas and
- * Vazacopoulos, Management Science 44 (1998)); and now and then the rest of a whole job (JobMove). Only what changes is worked out
- * again, and is put back if the move is refused.
+ * Simulated annealing (Kirkpatrick, Gelatt and Vecchi, Science 220 (1983)) for total weighted tardiness over one linear
+ * order of
+ * all operations, each put behind the others of its work centre on the machine that is free last among those free in
+ * time.
+ * Moves: an operation on the critical path of a late job before one that stands ahead of it on its work centre, or that
+ * one
+ * behind it, with what must go along in between (after Kreipl, Journal of Scheduling 3 (2000), and the insertions of
+ * Balas and
+ * Vazacopoulos, Management Science 44 (1998)); and now and then the rest of a whole job (JobMove). Only what changes is
+ * worked out again, and is put back if the move is refused.
  */
 final class Walk implements Cooler
 {
@@ -68,13 +72,33 @@ final class Walk implements Cooler
         // plain local lists: this loop is where the time goes
         $net = $this->net;
         $count = $net->count;
-        [$centre, $work, $ahead, $release, $before, $after] = [$net->centre, $net->work, $net->ahead, $net->release, $net->before,
-            $net->after];
-        [$tails, $due, $weight, $machines, $fixed, $was, $movedWeight] = [$net->tails, $net->due, $this->weight, $net->machines,
-            $this->fixed, $this->was, $this->movedWeight];
+        [$centre, $work, $ahead, $release, $before, $after] = [
+            $net->centre,
+            $net->work,
+            $net->ahead,
+            $net->release,
+            $net->before,
+            $net->after,
+        ];
+        [$tails, $due, $weight, $machines, $fixed, $was, $movedWeight] = [
+            $net->tails,
+            $net->due,
+            $this->weight,
+            $net->machines,
+            $this->fixed,
+            $this->was,
+            $this->movedWeight,
+        ];
         $opens = $net->open;
         $flat = $this->flat;
-        [$opensAt, $closesAt, $bucket, $bucketBase, $lastWindow, $buckets] = [$flat->start, $flat->end, $flat->bucket, $flat->base, $flat->last, $flat->buckets];
+        [$opensAt, $closesAt, $bucket, $bucketBase, $lastWindow, $buckets] = [
+            $flat->start,
+            $flat->end,
+            $flat->bucket,
+            $flat->base,
+            $flat->last,
+            $flat->buckets,
+        ];
         $jobMove = $this->jobMove;
         $plainOut = $plainReady = array_fill(0, $count, true);
         $tailOf = array_fill(0, $count, -1);
@@ -97,7 +121,8 @@ final class Walk implements Cooler
         }
         $jobs = count($tails);
         $pos = $cp = $cn = $start = $end = $out = array_fill(0, $count, -1);
-        // when the machines of its work centre are free behind an operation, in order; nothing where there is one machine
+        // when the machines of its work centre are free behind an operation, in order; nothing where there is one
+        // machine
         $wide = $machines === [] ? 1 : max($machines);
         $free = array_fill(0, $wide * $count, 0);
         $dirty = array_fill(0, $count, true);
@@ -124,7 +149,8 @@ final class Walk implements Cooler
         $temperature = $hot * 1000;
         $ratio = $iterations > 64 ? ($cold / $hot) ** (64 / $iterations) : 1.0;
         // what a move changed, to put it back: lists of fixed length and how much of them counts
-        $logX = $logStart = $logEnd = $logJob = $logFinish = $logCost = $logCp = $logCpWas = $logCn = $logCnWas = array_fill(0, 2 * $count + 2, 0);
+        $logX = $logStart = $logEnd = $logJob = $logFinish = array_fill(0, 2 * $count + 2, 0);
+        $logCost = $logCp = $logCpWas = $logCn = $logCnWas = $logX;
         $logFree = array_fill(0, $wide * ($count + 1), 0);
         $changes = $jobChanges = $cpChanges = $cnChanges = 0;
         $from = $to = 0;
@@ -218,7 +244,11 @@ final class Walk implements Cooler
                 $isWhole = $whole < self::RUSH + self::YIELD;
                 $u = $cp[$v];
                 // mostly near, now and then far: one long operation may have to go before many
-                for ($k = ($draw >> 8 & 0xFFFF) % (1 << $draw % ($isWhole ? 4 : 6)); $k > 0 && $cp[$u] >= 0 && ! $fixed[$cp[$u]]; $k--) {
+                for (
+                    $k = (($draw >> 8) & 0xFFFF) % (1 << $draw % ($isWhole ? 4 : 6));
+                    $k > 0 && $cp[$u] >= 0 && ! $fixed[$cp[$u]];
+                    $k--
+                ) {
                     $u = $cp[$u];
                 }
                 if ($isWhole) {

@@ -12,9 +12,10 @@ use KeepPace\Core\Scheduling\Schedule;
 use KeepPace\Core\Scheduling\Step;
 
 /**
- * Why an order is finished when it is: from its completion back to now, what each minute went into. The stretches follow one another
- * without gap or overlap, so their minutes add up to completion minus now. Where two things bind at once, the step before of the
- * same order comes first, then the part with the lowest number, then the material.
+ * Why an order is finished when it is: from its completion back to now, what each minute went into. The stretches
+ * follow one another
+ * without gap or overlap, so their minutes add up to completion minus now. Where two things bind at once, the step
+ * before of the same order comes first, then the part with the lowest number, then the material.
  */
 final class Explanation
 {
@@ -83,8 +84,9 @@ final class Explanation
         }
         $this->after($step, $at);
         // set up ahead of the material, it waited for that with the run; else with the setup
-        $waits = ($at->runStart ?? $at->start) > ($at->setupEnd ?? $at->start) || ! $step->setupNeedsMaterial && $at->setupEnd > $at->start;
-        $begin = $waits && $this->ready($step) > $at->start ? ($at->runStart ?? $at->start) : $at->start;
+        $waits = ($at->runStart ?? $at->start) > ($at->setupEnd ?? $at->start)
+            || (! $step->setupNeedsMaterial && $at->setupEnd > $at->start);
+        $begin = $waits && $this->ready($step) > $at->start ? $at->runStart ?? $at->start : $at->start;
         $this->work($step, $at, $begin);
         $this->queue($step, $at, $step->started ? $this->problem->now : $this->ready($step));
 
@@ -94,8 +96,12 @@ final class Explanation
     /** The wait and the move after a step. */
     private function after(Step $step, PlannedStep $at): void
     {
-        $open = $this->problem->workCentres[$at->workCentre ?? $step->workCentre ?? 0]->open;
-        $this->cut(min($this->at, max($at->end + $step->wait, $at->end)), $step, fn (int $from, int $to): array => self::parts($open, $from, $to));
+        $open = $this->problem->workCentres[$at->workCentre ?? ($step->workCentre ?? 0)]->open;
+        $this->cut(
+            min($this->at, max($at->end + $step->wait, $at->end)),
+            $step,
+            fn (int $from, int $to): array => self::parts($open, $from, $to),
+        );
         $this->fill($at->end, Cause::StepTime, $step);
     }
 
@@ -104,11 +110,17 @@ final class Explanation
         $centre = $this->problem->workCentres[$at->workCentre ?? $step->workCentre ?? 0];
         $open = $centre->ownOpen[$at->machine ?? 0] ?? $centre->open;
         $runStart = $at->runStart ?? $at->start;
-        foreach ([[max($begin, $runStart), $step->crewing->run ?? 0], [$begin, $step->crewing->setup ?? 0]] as [$from, $number]) {
+        $needs = [[max($begin, $runStart), $step->crewing->run ?? 0], [$begin, $step->crewing->setup ?? 0]];
+        foreach ($needs as [$from, $number]) {
             $this->cut($from, $step, function (int $from, int $to) use ($open, $step, $number): array {
                 $parts = [];
                 foreach (self::parts($open, $from, $to) as [$a, $b, $cause]) {
-                    array_push($parts, ...$cause === Cause::StepTime && $number > 0 ? $this->crewed($step, $number, $a, $b) : [[$a, $b, $cause]]);
+                    array_push(
+                        $parts,
+                        ...$cause === Cause::StepTime && $number > 0
+                            ? $this->crewed($step, $number, $a, $b)
+                            : [[$a, $b, $cause]],
+                    );
                 }
 
                 return $parts;
@@ -125,7 +137,11 @@ final class Explanation
             if ($other === $step->id || $start >= $this->at || $end <= $ready || $this->at <= $ready) {
                 continue;
             }
-            $this->cut(max($ready, min($end, $this->at)), $step, fn (int $from, int $to): array => $this->idle($open, $step, $from, $to));
+            $this->cut(
+                max($ready, min($end, $this->at)),
+                $step,
+                fn (int $from, int $to): array => $this->idle($open, $step, $from, $to),
+            );
             $this->fill(max($ready, $start), Cause::MachineBusy, $step, $this->jobOf[$other]->id);
         }
         $this->cut($ready, $step, fn (int $from, int $to): array => $this->idle($open, $step, $from, $to));
@@ -134,8 +150,18 @@ final class Explanation
     /** @return list<array{int, int, Cause}> */
     private function idle(OpenWindows $open, Step $step, int $from, int $to): array
     {
-        return array_map(static fn (array $part): array => [$part[0], $part[1], $part[2] === Cause::ClosedTime ? Cause::ClosedTime
-            : ($step->crewing !== null ? Cause::Crew : Cause::Sequence)], self::parts($open, $from, $to));
+        return array_map(
+            static fn (array $part): array => [
+                $part[0],
+                $part[1],
+                $part[2] === Cause::ClosedTime
+                    ? Cause::ClosedTime
+                    : ($step->crewing !== null
+                        ? Cause::Crew
+                        : Cause::Sequence),
+            ],
+            self::parts($open, $from, $to),
+        );
     }
 
     /** What a step waited for until a minute, and the stretch up to that if it is material. */
@@ -159,7 +185,11 @@ final class Explanation
 
     private function ready(Step $step): int
     {
-        return max($this->problem->now, $step->materialAt, ...array_map(fn (Step $other): int => $this->there($other, $step), $this->needs($step)));
+        return max(
+            $this->problem->now,
+            $step->materialAt,
+            ...array_map(fn (Step $other): int => $this->there($other, $step), $this->needs($step)),
+        );
     }
 
     /** @return list<Step> the step before first, then the last steps of other orders by number */
@@ -187,7 +217,12 @@ final class Explanation
     {
         $at = $this->schedule->steps[$step->id];
         $end = $at->end;
-        if ($step->passOn !== null && $at->machine !== null && $for->workCentre !== null && $this->jobOf[$for->id] === $this->jobOf[$step->id]) {
+        if (
+            $step->passOn !== null
+            && $at->machine !== null
+            && $for->workCentre !== null
+            && $this->jobOf[$for->id] === $this->jobOf[$step->id]
+        ) {
             // its own start bounds it: the first part is there no later than the next step began
             $next = $this->schedule->steps[$for->id];
 
@@ -197,7 +232,10 @@ final class Explanation
             return $end + $step->wait + $step->move;
         }
 
-        return $this->problem->workCentres[$at->workCentre ?? $step->workCentre]->open->finish($end + $step->wait, $step->move)
+        return $this->problem->workCentres[$at->workCentre ?? $step->workCentre]->open->finish(
+            $end + $step->wait,
+            $step->move,
+        )
             ?? $end + $step->wait + $step->move;
     }
 
@@ -271,8 +309,14 @@ final class Explanation
         $edges = [...array_keys($edges), $to];
         $parts = [];
         for ($i = 0; $i < count($edges) - 1; $i++) {
-            $there = count(array_filter($persons, static fn ($person): bool => $person->present->isOpen($edges[$i])
-                && ($step->crewing?->qualification === null || in_array($step->crewing->qualification, $person->qualifications, true))));
+            $there = count(
+                array_filter(
+                    $persons,
+                    static fn ($person): bool => $person->present->isOpen($edges[$i])
+                        && ($step->crewing?->qualification === null
+                            || in_array($step->crewing->qualification, $person->qualifications, true)),
+                ),
+            );
             $parts[] = [$edges[$i], $edges[$i + 1], $there >= $number ? Cause::StepTime : Cause::Crew];
         }
 

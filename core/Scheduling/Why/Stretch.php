@@ -11,8 +11,13 @@ final readonly class Stretch
      * @param  int  $step  the step it is about
      * @param  int|null  $byJob  the job that has the machine
      */
-    public function __construct(public int $from, public int $to, public Cause $cause, public int $step, public ?int $byJob = null)
-    {
+    public function __construct(
+        public int $from,
+        public int $to,
+        public Cause $cause,
+        public int $step,
+        public ?int $byJob = null,
+    ) {
     }
 
     public function minutes(): int

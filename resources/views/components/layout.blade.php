@@ -11,7 +11,7 @@
     <script src="/assets/htmx.min.js" defer></script>
     <script src="/js/pace.js?v={{ filemtime(public_path('js/pace.js')) }}" defer></script>
     {{-- on every page: one gets to the board from anywhere by a form that answers in place, and that loads no script --}}
-    @foreach (['board-paint', 'board-keys', 'board'] as $script)<script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>@endforeach
+    @foreach (['board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)<script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>@endforeach
 
     <meta name="htmx-config" content='{"includeIndicatorStyles": false, "allowEval": false, "historyCacheSize": 0, "refreshOnHistoryMiss": true, "scrollIntoViewOnBoost": false, "responseHandling": [{"code": "204", "swap": false}, {"code": "[234]..", "swap": true}, {"code": "5..", "swap": false, "error": true}]}'>
 </head>

@@ -48,59 +48,100 @@ it('knows how long nights are when the clock changes: IANA time zone data', func
 ]);
 
 it('knows how long days are when the clock changes: IANA time zone data', function (string $date, int $hours) {
-    $all = new WorkingCalendar('Europe/Berlin', array_map(fn (int $day): Shift => new Shift($day, '00:00', '00:00'), range(1, 7)));
+    $all = new WorkingCalendar(
+        'Europe/Berlin',
+        array_map(fn (int $day): Shift => new Shift($day, '00:00', '00:00'), range(1, 7)),
+    );
     $next = (new DateTimeImmutable($date))->modify('+1 day')->format('Y-m-d');
-    expect($all->windows(at("{$date} 00:00"), at("{$next} 00:00"))->minutesBetween(at("{$date} 00:00"), at("{$next} 00:00")))
-        ->toBe($hours * 60);
+    expect(
+        $all
+            ->windows(at("{$date} 00:00"), at("{$next} 00:00"))
+            ->minutesBetween(at("{$date} 00:00"), at("{$next} 00:00")),
+    )->toBe($hours * 60);
 })->with([['2027-03-28', 23], ['2027-10-31', 25], ['2027-07-01', 24]]);
 
-it('agrees with an iCalendar expansion over two years, clock changes included: RFC 5545',
-    function (string $zone, string $days, string $from, string $to) {
-        $map = ['MO' => 1, 'TU' => 2, 'WE' => 3, 'TH' => 4, 'FR' => 5, 'SA' => 6, 'SU' => 7];
-        $calendar = new WorkingCalendar($zone,
-            array_map(fn (string $day): Shift => new Shift($map[$day], $from, $to), explode(',', $days)));
-        $tz = new DateTimeZone($zone);
-        $level = error_reporting(E_ALL & ~E_DEPRECATED); // the library is older than PHP 8.1's return types
-        $rule = new RRuleIterator("FREQ=WEEKLY;BYDAY={$days};UNTIL=20280101T000000Z", new DateTimeImmutable("2026-01-01 {$from}", $tz));
-        $expected = [];
-        foreach ($rule as $i => $start) {
-            if (in_array((int) $start->format('N'), array_map(fn (string $day): int => $map[$day], explode(',', $days)), true)) {
-                $end = new DateTimeImmutable(($to <= $from ? $start->modify('+1 day') : $start)->format('Y-m-d')." {$to}", $tz);
-                $expected[] = [intdiv($start->getTimestamp(), 60), intdiv($end->getTimestamp(), 60)];
-            }
+it('agrees with an iCalendar expansion over two years, clock changes included: RFC 5545', function (
+    string $zone,
+    string $days,
+    string $from,
+    string $to,
+) {
+    $map = ['MO' => 1, 'TU' => 2, 'WE' => 3, 'TH' => 4, 'FR' => 5, 'SA' => 6, 'SU' => 7];
+    $calendar = new WorkingCalendar(
+        $zone,
+        array_map(fn (string $day): Shift => new Shift($map[$day], $from, $to), explode(',', $days)),
+    );
+    $tz = new DateTimeZone($zone);
+    $level = error_reporting(E_ALL & ~E_DEPRECATED); // the library is older than PHP 8.1's return types
+    $rule = new RRuleIterator(
+        "FREQ=WEEKLY;BYDAY={$days};UNTIL=20280101T000000Z",
+        new DateTimeImmutable("2026-01-01 {$from}", $tz),
+    );
+    $expected = [];
+    foreach ($rule as $i => $start) {
+        if (
+            in_array(
+                (int) $start->format('N'),
+                array_map(fn (string $day): int => $map[$day], explode(',', $days)),
+                true,
+            )
+        ) {
+            $end = new DateTimeImmutable(
+                ($to <= $from ? $start->modify('+1 day') : $start)->format('Y-m-d')." {$to}",
+                $tz,
+            );
+            $expected[] = [intdiv($start->getTimestamp(), 60), intdiv($end->getTimestamp(), 60)];
         }
-        error_reporting($level);
-        $open = $calendar->windows(at('2026-01-01 00:00', $zone), at('2027-12-31 12:00', $zone));
-        $inside = fn (array $spans): array => array_values(array_filter($spans,
-            fn (array $span): bool => $span[0] > at('2026-01-03 00:00', $zone) && $span[1] < at('2027-12-28 00:00', $zone)));
-        expect($inside(array_map(null, $open->starts, $open->ends)))->toBe($inside($expected))->and(count($inside($expected)))
-            ->toBeGreaterThan(200);
-    })->with([
-        'day shift in Berlin' => ['Europe/Berlin', 'MO,TU,WE,TH,FR', '06:00', '14:00'],
-        'night shift in Dublin' => ['Europe/Dublin', 'MO,WE,SA', '22:00', '06:00'],
-        'night of the change in New York' => ['America/New_York', 'SA,SU', '20:00', '04:30'],
-        'half-hour zone' => ['Australia/Lord_Howe', 'SA,MO', '21:00', '05:00'],
-    ]);
+    }
+    error_reporting($level);
+    $open = $calendar->windows(at('2026-01-01 00:00', $zone), at('2027-12-31 12:00', $zone));
+    $inside = fn (array $spans): array => array_values(
+        array_filter(
+            $spans,
+            fn (array $span): bool => $span[0] > at('2026-01-03 00:00', $zone)
+                && $span[1] < at('2027-12-28 00:00', $zone),
+        ),
+    );
+    expect($inside(array_map(null, $open->starts, $open->ends)))->toBe($inside($expected))
+        ->and(count($inside($expected)))->toBeGreaterThan(200);
+})->with([
+    'day shift in Berlin' => ['Europe/Berlin', 'MO,TU,WE,TH,FR', '06:00', '14:00'],
+    'night shift in Dublin' => ['Europe/Dublin', 'MO,WE,SA', '22:00', '06:00'],
+    'night of the change in New York' => ['America/New_York', 'SA,SU', '20:00', '04:30'],
+    'half-hour zone' => ['Australia/Lord_Howe', 'SA,MO', '21:00', '05:00'],
+]);
 
 it('takes holidays out and puts overtime in', function () {
-    $calendar = office(exceptions: [DayException::closed('2026-12-25'), DayException::overtime('2026-12-05', '08:00', '12:00'),
-        DayException::closedBetween('2026-11-24', '14:00', '17:00')]);
-    $open = fn (string $date): int => $calendar->windows(at("{$date} 00:00"), at("{$date} 00:00") + 1440)
+    $calendar = office(
+        exceptions: [
+            DayException::closed('2026-12-25'),
+            DayException::overtime('2026-12-05', '08:00', '12:00'),
+            DayException::closedBetween('2026-11-24', '14:00', '17:00'),
+        ],
+    );
+    $open = fn (string $date): int => $calendar
+        ->windows(at("{$date} 00:00"), at("{$date} 00:00") + 1440)
         ->minutesBetween(at("{$date} 00:00"), at("{$date} 00:00") + 1440);
     expect($open('2026-12-25'))->toBe(0)->and($open('2026-12-05'))->toBe(240)->and($open('2026-11-24'))->toBe(300)->and($open('2026-11-25'))
         ->toBe(480);
 });
 
 it('closes the night shift of a holiday whole, and leaves the one before it', function () {
-    $calendar = new WorkingCalendar('Europe/Berlin', array_map(fn (int $day): Shift => new Shift($day, '22:00', '06:00'), range(1, 7)),
-        [DayException::closed('2026-12-25')]);
+    $calendar = new WorkingCalendar(
+        'Europe/Berlin',
+        array_map(fn (int $day): Shift => new Shift($day, '22:00', '06:00'), range(1, 7)),
+        [DayException::closed('2026-12-25')],
+    );
     $open = $calendar->windows(at('2026-12-24 12:00'), at('2026-12-26 12:00'));
     expect(array_map(null, $open->starts, $open->ends))->toBe([[at('2026-12-24 22:00'), at('2026-12-25 06:00')]]);
 });
 
 it('counts working days', function (string $from, int $days, string $to) {
-    expect(office(exceptions: [DayException::closed('2026-12-25'), DayException::overtime('2026-12-05', '08:00', '12:00')])
-        ->workingDaysFrom($from, $days))->toBe($to);
+    expect(
+        office(
+            exceptions: [DayException::closed('2026-12-25'), DayException::overtime('2026-12-05', '08:00', '12:00')],
+        )->workingDaysFrom($from, $days),
+    )->toBe($to);
 })->with([
     'common practice: ship on the 22nd, finish by the 21st' => ['2026-12-22', -1, '2026-12-21'],
     'common practice: over the week-end' => ['2026-12-21', -1, '2026-12-18'],
@@ -129,8 +170,11 @@ it('works on a closed day that has overtime, whichever of the two was said first
 
 it('answers when no open time is left', function () {
     $none = OpenWindows::of([], [], 0, 1000);
-    expect($none->nextOpen(5))->toBeNull()->and($none->finish(5, 1))->toBeNull()->and($none->startFor(500, 1))->toBeNull()
-        ->and($none->minutesBetween(0, 1000))->toBe(0)->and($none->isOpen(1))->toBeFalse();
+    expect($none->nextOpen(5))->toBeNull()
+        ->and($none->finish(5, 1))->toBeNull()
+        ->and($none->startFor(500, 1))->toBeNull()
+        ->and($none->minutesBetween(0, 1000))->toBe(0)
+        ->and($none->isOpen(1))->toBeFalse();
 });
 
 it('agrees with counting minute by minute on random weeks', function () {
@@ -144,7 +188,10 @@ it('agrees with counting minute by minute on random weeks', function () {
         $open = array_map($span, range(1, mt_rand(1, 6)));
         $shut = array_map($span, range(1, mt_rand(1, 3)));
         $windows = OpenWindows::of($open, $shut, 0, 300);
-        $in = fn (array $spans, int $m): bool => array_filter($spans, fn (array $s): bool => $s[0] <= $m && $m < $s[1]) !== [];
+        $in = fn (array $spans, int $m): bool => array_filter(
+            $spans,
+            fn (array $s): bool => $s[0] <= $m && $m < $s[1],
+        ) !== [];
         $minutes = array_values(array_filter(range(0, 299), fn (int $m): bool => $in($open, $m) && ! $in($shut, $m)));
         $start = mt_rand(0, 299);
         $n = mt_rand(1, 60);
@@ -181,10 +228,8 @@ it('knows when the shift that runs ends: common practice', function (string $now
 
 it('looks no further than some ten years, whatever is asked, and works beyond 2038', function () {
     $open = office()->windows(at('2026-11-24 00:00'), at('2700-01-01 00:00'));
-    expect(count($open->starts))
-        ->toBeLessThan(6000)
-        ->and($open->ends[count($open->ends) - 1])
-        ->toBeGreaterThan(at('2037-01-01 00:00'));
+    expect(count($open->starts))->toBeLessThan(6000)
+        ->and($open->ends[count($open->ends) - 1])->toBeGreaterThan(at('2037-01-01 00:00'));
     $late = office()->windows(at('2045-03-01 00:00'), at('2045-03-31 00:00'));
     // Wed 1 March 2045, eight hours and an hour's break
     expect($late->finish(at('2045-03-01 08:00'), 480))->toBe(at('2045-03-01 17:00'));

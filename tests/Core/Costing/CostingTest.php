@@ -5,7 +5,14 @@ use KeepPace\Core\Costing\OrderCost;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\Settlement;
 
-it('costs booked time', function (string $labour, string $machine, string $overhead, int $crewMinutes, int $minutes, array $cents) {
+it('costs booked time', function (
+    string $labour,
+    string $machine,
+    string $overhead,
+    int $crewMinutes,
+    int $minutes,
+    array $cents,
+) {
     expect(array_values((new Rates($labour, $machine, $overhead))->cost($crewMinutes, $minutes)))->toBe($cents);
 })->with([
     'common practice: an hour' => ['36', '14', '40', 60, 60, [3600, 1400, 1440]],
@@ -18,21 +25,30 @@ it('values part receipts at planned unit cost so that they add up to the whole',
     $cost = new OrderCost(material: 6667, labour: 2000, machine: 1000, overhead: 333, outside: 1);
     $given = 0;
     foreach (range(1, 7) as $n) {
-        $given += $cost->interimValue(BigDecimal::of($n), BigDecimal::of(7)) - $cost->interimValue(BigDecimal::of($n - 1),
-            BigDecimal::of(7));
+        $given
+            += $cost->interimValue(BigDecimal::of($n), BigDecimal::of(7))
+            - $cost->interimValue(BigDecimal::of($n - 1), BigDecimal::of(7));
     }
     expect($given)->toBe(10001);
 });
 
-it('settles to the cent: received + variance = cost put in',
-    function (int $in, int $receivedValue, string $received, string $there, int $valueThere, int $toStock, int $variance) {
-        $settled = Settlement::decide($in, $receivedValue, BigDecimal::of($received), BigDecimal::of($there), $valueThere);
-        expect([$settled->toStock, $settled->variance])->toBe([$toStock, $variance])->and($receivedValue + $toStock + $variance)->toBe($in);
-    })->with([
-        'common practice: all still there, all to stock' => [11000, 10000, '10', '10', 10000, 1000, 0],
-        'common practice: half has left, half is variance' => [11001, 10000, '10', '5', 5000, 501, 500],
-        'common practice: nothing there' => [9000, 10000, '10', '0', 0, 0, -1000],
-        'common practice: cheaper than planned' => [9000, 10000, '10', '10', 10000, -1000, 0],
-        'our own rule: value is never taken below zero' => [0, 10000, '10', '10', 4000, -4000, -6000],
-        'common practice: all scrapped' => [5000, 0, '0', '0', 0, 0, 5000],
-    ]);
+it('settles to the cent: received + variance = cost put in', function (
+    int $in,
+    int $receivedValue,
+    string $received,
+    string $there,
+    int $valueThere,
+    int $toStock,
+    int $variance,
+) {
+    $settled = Settlement::decide($in, $receivedValue, BigDecimal::of($received), BigDecimal::of($there), $valueThere);
+    expect([$settled->toStock, $settled->variance])->toBe([$toStock, $variance])
+        ->and($receivedValue + $toStock + $variance)->toBe($in);
+})->with([
+    'common practice: all still there, all to stock' => [11000, 10000, '10', '10', 10000, 1000, 0],
+    'common practice: half has left, half is variance' => [11001, 10000, '10', '5', 5000, 501, 500],
+    'common practice: nothing there' => [9000, 10000, '10', '0', 0, 0, -1000],
+    'common practice: cheaper than planned' => [9000, 10000, '10', '10', 10000, -1000, 0],
+    'our own rule: value is never taken below zero' => [0, 10000, '10', '10', 4000, -4000, -6000],
+    'common practice: all scrapped' => [5000, 0, '0', '0', 0, 0, 5000],
+]);

@@ -35,7 +35,8 @@ it('leaves no cent behind: cost of what left + value of what stays = cost of wha
 
 it('never falls below zero, and keeps no value without quantity: our own rule', function () {
     $balance = new StockValue(BigDecimal::of(5), 500);
-    expect(fn () => $balance->take(BigDecimal::of(6), 500, 'gear'))->toThrow(StockRefused::class, '6 of gear asked for, 5 there')
+    expect(fn () => $balance->take(BigDecimal::of(6), 500, 'gear'))
+        ->toThrow(StockRefused::class, '6 of gear asked for, 5 there')
         ->and(fn () => $balance->take(BigDecimal::of(5), 400, 'gear'))->toThrow(StockRefused::class, 'mixed')
         ->and(fn () => $balance->take(BigDecimal::of(1), 600, 'gear'))->toThrow(StockRefused::class);
 });

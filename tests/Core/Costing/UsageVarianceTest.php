@@ -3,13 +3,22 @@
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\UsageVariance;
 
-it('parts what a component cost more into quantity and price', function (string $planned, int $plannedValue, string $used, int $usedValue, string $more, int $byQuantity, int $byPrice) {
+it('parts what a component cost more into quantity and price', function (
+    string $planned,
+    int $plannedValue,
+    string $used,
+    int $usedValue,
+    string $more,
+    int $byQuantity,
+    int $byPrice,
+) {
     $variance = UsageVariance::of(BigDecimal::of($planned), $plannedValue, BigDecimal::of($used), $usedValue);
-    expect([(string) $variance->quantity, $variance->byQuantity, $variance->byPrice])->toBe([$more, $byQuantity, $byPrice])
+    expect([(string) $variance->quantity, $variance->byQuantity, $variance->byPrice])
+        ->toBe([$more, $byQuantity, $byPrice])
         ->and($variance->byQuantity + $variance->byPrice)->toBe($usedValue - $plannedValue);
 })->with([
-    // quantity variance = (actual - standard quantity) x standard price; price variance = actual quantity x (actual - standard price):
-    // common practice, as in any textbook of cost accounting; 100 at 2.00 planned
+    // quantity variance = (actual - standard quantity) x standard price; price variance = actual quantity x (actual -
+    // standard price): common practice, as in any textbook of cost accounting; 100 at 2.00 planned
     'common practice: more used, at the planned price' => ['100', 20000, '110', 22000, '10', 2000, 0],
     'common practice: as much used, dearer' => ['100', 20000, '100', 21000, '0', 0, 1000],
     'common practice: more used and dearer: 110 at 2.10' => ['100', 20000, '110', 23100, '10', 2000, 1100],
@@ -24,7 +33,12 @@ it('loses no cent between quantity and price, whatever is used', function () {
     for ($round = 0; $round < 400; $round++) {
         [$planned, $used] = [mt_rand(0, 500_000), mt_rand(0, 500_000)]; // thousandths
         [$plannedValue, $usedValue] = [mt_rand(0, 999_999), mt_rand(0, 999_999)];
-        $variance = UsageVariance::of(BigDecimal::ofUnscaledValue($planned, 3), $plannedValue, BigDecimal::ofUnscaledValue($used, 3), $usedValue);
+        $variance = UsageVariance::of(
+            BigDecimal::ofUnscaledValue($planned, 3),
+            $plannedValue,
+            BigDecimal::ofUnscaledValue($used, 3),
+            $usedValue,
+        );
         expect($variance->byQuantity + $variance->byPrice)->toBe($usedValue - $plannedValue)
             ->and($variance->quantity->isEqualTo(BigDecimal::ofUnscaledValue($used - $planned, 3)))->toBeTrue();
         if ($planned > 0) {

@@ -17,21 +17,40 @@ function need(int $id, int $order, int $item, int $open, int $step = 10): Compon
 }
 
 it('gives scarce stock by rank, then what is coming by its date: common practice', function () {
-    $result = Allocation::of([need(1, 100, 7, 6), need(2, 200, 7, 6), need(3, 300, 7, 6)], [7 => BigDecimal::of(8)], [
-        new Supply('purchase 2', 7, BigDecimal::of(5), arrival: new Arrival(900)),
-        new Supply('purchase 1', 7, BigDecimal::of(2), arrival: new Arrival(500)),
+    $result = Allocation::of(
+        [need(1, 100, 7, 6), need(2, 200, 7, 6), need(3, 300, 7, 6)],
+        [7 => BigDecimal::of(8)],
+        [
+            new Supply('purchase 2', 7, BigDecimal::of(5), arrival: new Arrival(900)),
+            new Supply('purchase 1', 7, BigDecimal::of(2), arrival: new Arrival(500)),
+        ],
+    );
+    $plain = array_map(
+        fn ($row): array => [
+            (string) $row->fromStock,
+            array_map(fn ($coming): string => "{$coming['quantity']} {$coming['supply']->name}", $row->coming),
+            (string) $row->missing,
+        ],
+        $result,
+    );
+    expect($plain)->toBe([
+        1 => ['6', [], '0'],
+        2 => ['2', ['2 purchase 1', '2 purchase 2'], '0'],
+        3 => ['0', ['3 purchase 2'], '3'],
     ]);
-    $plain = array_map(fn ($row): array => [(string) $row->fromStock,
-        array_map(fn ($coming): string => "{$coming['quantity']} {$coming['supply']->name}", $row->coming), (string) $row->missing],
-        $result);
-    expect($plain)->toBe([1 => ['6', [], '0'], 2 => ['2', ['2 purchase 1', '2 purchase 2'], '0'], 3 => ['0', ['3 purchase 2'], '3']]);
 });
 
 it('leaves an order made for another to it, and none to itself', function () {
-    $result = Allocation::of([need(1, 100, 7, 4), need(2, 200, 7, 4)], [],
-        [new Supply('order 50', 7, BigDecimal::of(4), order: 50, forOrder: 200),
-            new Supply('order 100', 7, BigDecimal::of(9), order: 100)]);
-    expect((string) $result[1]->missing)->toBe('4')->and($result[2]->coming[0]['supply']->name)->toBe('order 50')
+    $result = Allocation::of(
+        [need(1, 100, 7, 4), need(2, 200, 7, 4)],
+        [],
+        [
+            new Supply('order 50', 7, BigDecimal::of(4), order: 50, forOrder: 200),
+            new Supply('order 100', 7, BigDecimal::of(9), order: 100),
+        ],
+    );
+    expect((string) $result[1]->missing)->toBe('4')
+        ->and($result[2]->coming[0]['supply']->name)->toBe('order 50')
         ->and((string) $result[2]->missing)->toBe('0');
 });
 
@@ -64,42 +83,92 @@ it('never gives out more than there is, on random shops', function () {
             $short = false;
             foreach ($result as $row) {
                 if ($row->need->item === $item) {
-                    $given = array_reduce($row->coming, fn ($sum, $coming) => $sum->plus($coming['quantity']),
-                        $given->plus($row->fromStock));
+                    $given = array_reduce(
+                        $row->coming,
+                        fn ($sum, $coming) => $sum->plus($coming['quantity']),
+                        $given->plus($row->fromStock),
+                    );
                     $needed = $needed->plus($row->need->open);
                     $short = $short || $row->missing->isPositive();
                 }
             }
-            $all = array_reduce(array_filter($supplies, fn ($supply) => $supply->item === $item),
-                fn ($sum, $supply) => $sum->plus($supply->open), $stock[$item]);
+            $all = array_reduce(
+                array_filter($supplies, fn ($supply) => $supply->item === $item),
+                fn ($sum, $supply) => $sum->plus($supply->open),
+                $stock[$item],
+            );
             expect($given->isLessThanOrEqualTo($all))->toBeTrue()->and($short)->toBe($needed->isGreaterThan($all));
         }
     }
 });
 
-it('says what an order can do now and what it waits for',
-    function (array $needs, array $stock, array $supplies, ?int $first, ReadinessState $state, bool $canStart, array $blocks) {
-        $readiness = Readiness::of(array_values(Allocation::of($needs, array_map(BigDecimal::of(...), $stock), $supplies)), $first,
-            [77 => 1234]);
-        expect([$readiness->state, $readiness->canStart,
-            array_map(fn ($block): array => [$block->step, $block->supply, $block->arrival?->at], $readiness->blocks)])
-            ->toBe([$state, $canStart, $blocks]);
-    })->with([
-        'our own rule: all there' => [fn () => [need(1, 1, 7, 2)], [7 => 2], fn () => [], 10, ReadinessState::Ready, true, []],
-        'our own rule: a part needed late does not stop the first step' => [fn () => [need(1, 1, 7, 2, 60)], [],
-            fn () => [new Supply('p', 7, BigDecimal::of(9), arrival: new Arrival(500))],
-            10,
-            ReadinessState::Waits,
-            true,
-            [[60, 'p', 500]]],
-        'our own rule: the first step waits, the date out of the schedule' => [fn () => [need(1, 1, 7, 2)], [],
-            fn () => [new Supply('order 77', 7, BigDecimal::of(9), order: 77)], 10, ReadinessState::Waits, false, [[10, 'order 77', 1234]]],
-        'our own rule: nothing ordered' => [fn () => [need(1, 1, 7, 2, 30)], [7 => 1], fn () => [], 10, ReadinessState::Stuck, true,
-            [[30, null, null]]],
-        'our own rule: a part of a step gone by holds the one at hand' => [fn () => [need(1, 1, 7, 2, 10)], [], fn () => [], 40,
-            ReadinessState::Stuck, false, [[40, null, null]]],
-        'our own rule: no step left' => [fn () => [], [], fn () => [], null, ReadinessState::Ready, false, []],
-    ]);
+it('says what an order can do now and what it waits for', function (
+    array $needs,
+    array $stock,
+    array $supplies,
+    ?int $first,
+    ReadinessState $state,
+    bool $canStart,
+    array $blocks,
+) {
+    $readiness = Readiness::of(
+        array_values(Allocation::of($needs, array_map(BigDecimal::of(...), $stock), $supplies)),
+        $first,
+        [77 => 1234],
+    );
+    expect([
+        $readiness->state,
+        $readiness->canStart,
+        array_map(fn ($block): array => [$block->step, $block->supply, $block->arrival?->at], $readiness->blocks),
+    ])->toBe([$state, $canStart, $blocks]);
+})->with([
+    'our own rule: all there' => [
+        fn () => [need(1, 1, 7, 2)],
+        [7 => 2],
+        fn () => [],
+        10,
+        ReadinessState::Ready,
+        true,
+        [],
+    ],
+    'our own rule: a part needed late does not stop the first step' => [
+        fn () => [need(1, 1, 7, 2, 60)],
+        [],
+        fn () => [new Supply('p', 7, BigDecimal::of(9), arrival: new Arrival(500))],
+        10,
+        ReadinessState::Waits,
+        true,
+        [[60, 'p', 500]],
+    ],
+    'our own rule: the first step waits, the date out of the schedule' => [
+        fn () => [need(1, 1, 7, 2)],
+        [],
+        fn () => [new Supply('order 77', 7, BigDecimal::of(9), order: 77)],
+        10,
+        ReadinessState::Waits,
+        false,
+        [[10, 'order 77', 1234]],
+    ],
+    'our own rule: nothing ordered' => [
+        fn () => [need(1, 1, 7, 2, 30)],
+        [7 => 1],
+        fn () => [],
+        10,
+        ReadinessState::Stuck,
+        true,
+        [[30, null, null]],
+    ],
+    'our own rule: a part of a step gone by holds the one at hand' => [
+        fn () => [need(1, 1, 7, 2, 10)],
+        [],
+        fn () => [],
+        40,
+        ReadinessState::Stuck,
+        false,
+        [[40, null, null]],
+    ],
+    'our own rule: no step left' => [fn () => [], [], fn () => [], null, ReadinessState::Ready, false, []],
+]);
 
 it('releases with all the reasons at once, and short only by a reason', function () {
     $bad = new Release('Order 5', OrderState::Running, true, false, false, ['gear']);
@@ -113,5 +182,9 @@ it('releases with all the reasons at once, and short only by a reason', function
 
 it('derives the state of a released order', function (bool $worked, int $started, int $out, OrderState $state) {
     expect(OrderState::derived($worked, BigDecimal::of($started), BigDecimal::of($out)))->toBe($state);
-})->with([[false, 5, 0, OrderState::Released], [true, 5, 4, OrderState::Running], [true, 5, 5, OrderState::Built],
-    [false, 0, 0, OrderState::Released]]);
+})->with([
+    [false, 5, 0, OrderState::Released],
+    [true, 5, 4, OrderState::Running],
+    [true, 5, 5, OrderState::Built],
+    [false, 0, 0, OrderState::Released],
+]);

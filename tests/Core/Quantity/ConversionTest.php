@@ -11,13 +11,23 @@ it('converts exactly', function (string $typed, string $p, string $q, int $decim
     '1 in = 25.4 mm: NIST SP 811' => ['1', '254', '10', 1, '25.4'],
     '1 ft = 0.3048 m: NIST SP 811' => ['1', '3048', '10000', 4, '0.3048'],
     '12.5 ft = 3.81 m: NIST SP 811' => ['12.5', '3048', '10000', 4, '3.8100'],
-    '1 US gal = 3.785411784 L, of which 1000 are whole litres and a rest: NIST SP 811' => ['1000', '3785411784', '1000000000', 6,
-        '3785.411784'],
+    '1 US gal = 3.785411784 L, of which 1000 are whole litres and a rest: NIST SP 811' => [
+        '1000',
+        '3785411784',
+        '1000000000',
+        6,
+        '3785.411784',
+    ],
     'a sheet of 3.125 m2: common practice' => ['16', '25', '8', 4, '50.0000'],
     'a third that comes out even: common practice' => ['3', '1', '3', 0, '1'],
 ]);
 
-it('refuses what the stock unit cannot hold instead of rounding in silence', function (string $typed, string $p, string $q, int $decimals) {
+it('refuses what the stock unit cannot hold instead of rounding in silence', function (
+    string $typed,
+    string $p,
+    string $q,
+    int $decimals,
+) {
     Conversion::of(new Unit('x', 'typed', 3), new Unit('pc', 'piece', $decimals), $p, $q)->toStock($typed);
 })->throws(QuantityRefused::class)->with([
     'half a piece' => ['0.5', '1', '1', 0],
@@ -36,7 +46,8 @@ it('names units by the codes of the open list', function (string $code, string $
 })->with([
     'piece: UN/CEFACT Recommendation 20' => ['pc', 'C62'], 'metre: UN/CEFACT Recommendation 20' => ['m', 'MTR'],
     'millimetre: UN/CEFACT Recommendation 20' => ['mm', 'MMT'],
-    'square metre: UN/CEFACT Recommendation 20' => ['m2', 'MTK'], 'kilogram: UN/CEFACT Recommendation 20' => ['kg', 'KGM'],
+    'square metre: UN/CEFACT Recommendation 20' => ['m2', 'MTK'],
+    'kilogram: UN/CEFACT Recommendation 20' => ['kg', 'KGM'],
     'litre: UN/CEFACT Recommendation 20' => ['l', 'LTR'],
     'hour: UN/CEFACT Recommendation 20' => ['h', 'HUR'], 'set: UN/CEFACT Recommendation 20' => ['set', 'SET'],
 ]);

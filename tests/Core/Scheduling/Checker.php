@@ -48,8 +48,11 @@ final class Checker
                     }
                     $ready = $end + $step->wait + $step->move;
                 } else {
-                    $open = $minutes[$step->workCentre] ??= array_flip(self::minutes($problem->workCentres[$step->workCentre]->open));
-                    $works = count(array_filter(range($at->start, $at->end - 1), fn (int $m): bool => isset($open[$m])));
+                    $open = $minutes[$step->workCentre] ??= array_flip(
+                        self::minutes($problem->workCentres[$step->workCentre]->open),
+                    );
+                    $during = range($at->start, $at->end - 1);
+                    $works = count(array_filter($during, fn (int $minute): bool => isset($open[$minute])));
                     if ($works !== max(1, $step->minutes)) {
                         $faults[] = "step {$step->id} works {$works}";
                     }
@@ -61,13 +64,20 @@ final class Checker
                     }
                     $taken[$step->workCentre][$at->machine][] = [$at->start, $at->end, $step->id];
                     $ready = $end + $step->wait;
-                    $moving = $step->move === 0 ? [] : array_values(array_filter(array_keys($open), fn (int $m): bool => $m >= $ready));
-                    $ready = $step->move === 0 ? $ready
-                        : (isset($moving[$step->move - 1]) ? $moving[$step->move - 1] + 1 : $ready + $step->move);
+                    $moving = $step->move === 0
+                            ? []
+                            : array_values(array_filter(array_keys($open), fn (int $m): bool => $m >= $ready));
+                    $ready = $step->move === 0
+                            ? $ready
+                            : (isset($moving[$step->move - 1])
+                                ? $moving[$step->move - 1] + 1
+                                : $ready + $step->move);
                 }
             }
             if (($schedule->finish[$job->id] ?? null) !== $ready) {
-                $faults[] = "job {$job->id} is said to finish at ".($schedule->finish[$job->id] ?? 'never').", its steps say {$ready}";
+                $faults[] = "job {$job->id} is said to finish at "
+                    .($schedule->finish[$job->id] ?? 'never')
+                    .", its steps say {$ready}";
             }
         }
         foreach ($taken as $machines) {
@@ -111,9 +121,18 @@ final class Checker
             $steps = [];
             foreach ($order['operations'] as $n => $operation) {
                 $steps[] = isset($operation['outside'])
-                    ? new Step(++$id, null, $operation['lead_min'], materialAt: $n === 0 ? $order['release'] : 0, afterJobs: $n === 0
-                        ? array_map(fn (string $name): int => $names[$name], $order['predecessors']) : [])
-                    : new Step(++$id, $keys[$operation['work_centre']],
+                    ? new Step(
+                        ++$id,
+                        null,
+                        $operation['lead_min'],
+                        materialAt: $n === 0 ? $order['release'] : 0,
+                        afterJobs: $n === 0
+                            ? array_map(fn (string $name): int => $names[$name], $order['predecessors'])
+                            : [],
+                    )
+                    : new Step(
+                        ++$id,
+                        $keys[$operation['work_centre']],
                         (int) ceil($operation['setup_min'] + $operation['run_min_per_unit'] * $operation['quantity']),
                         materialAt: $n === 0 ? $order['release'] : 0, afterJobs: $n === 0
                             ? array_map(fn (string $name): int => $names[$name], $order['predecessors']) : []);
@@ -145,10 +164,16 @@ final class Checker
                 if ($start) {
                     $started[$centre] = true;
                 }
-                $steps[] = new Step(++$id, $centre, mt_rand(1, 90), mt_rand(0, 3) === 0 ? mt_rand(1, 80) : 0, mt_rand(0, 3) === 0
-                    ? mt_rand(1, 15) : 0,
-                    ! $start && mt_rand(0, 4) === 0 ? mt_rand(1, 600) : 0, ! $start && $steps === [] && $j > 1 && mt_rand(0, 3) === 0
-                        ? [mt_rand(1, $j - 1)] : [], $start);
+                $steps[] = new Step(
+                    ++$id,
+                    $centre,
+                    mt_rand(1, 90),
+                    mt_rand(0, 3) === 0 ? mt_rand(1, 80) : 0,
+                    mt_rand(0, 3) === 0 ? mt_rand(1, 15) : 0,
+                    ! $start && mt_rand(0, 4) === 0 ? mt_rand(1, 600) : 0,
+                    ! $start && $steps === [] && $j > 1 && mt_rand(0, 3) === 0 ? [mt_rand(1, $j - 1)] : [],
+                    $start,
+                );
             }
             $jobs[] = new Job($j, "job {$j}", mt_rand(1, 3), mt_rand(0, 3000), $steps);
         }

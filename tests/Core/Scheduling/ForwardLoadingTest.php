@@ -28,8 +28,13 @@ it('loads by rank, then due date, pausing at closed time', function () {
 
 it('works 270 minutes begun at 480 until 810, and 240 until 720: the calendar instances of the checks folder',
     function (int $minutes, int $end) {
-        $schedule = ForwardLoading::load(new Problem(0, [1 => new WorkCentre('Saw', 1, open([[480, 720], [780, 1020]]))],
-            [new Job(1, 'order 1', 1, null, [new Step(1, 1, $minutes)])]));
+        $schedule = ForwardLoading::load(
+            new Problem(
+                0,
+                [1 => new WorkCentre('Saw', 1, open([[480, 720], [780, 1020]]))],
+                [new Job(1, 'order 1', 1, null, [new Step(1, 1, $minutes)])],
+            ),
+        );
         expect($schedule->steps[1]->end)->toBe($end);
     })->with([[270, 810], [240, 720]]);
 
@@ -55,26 +60,35 @@ it('fills a gap but never moves what is of better rank', function () {
 });
 
 it('finishes parts before the step that uses them, and says so when it cannot', function () {
-    $centres = [1 => new WorkCentre('Bench', 1, open([[0, 1000]])), 2 => new WorkCentre('Empty', 0, open([[0, 1000]])),
-        3 => new WorkCentre('Shut', 1, open([]))];
-    $schedule = ForwardLoading::load(new Problem(0, $centres, [
-        new Job(1, 'order 1', 1, null, [new Step(1, 1, 50, afterJobs: [2])]),
-        new Job(2, 'order 2', 9, null, [new Step(2, 1, 70)]),
-        new Job(3, 'order 3', 1, null, [new Step(3, 1, 5, afterJobs: [4])]),
-        new Job(4, 'order 4', 1, null, [new Step(4, 1, 5, afterJobs: [3])]),
-        new Job(5, 'order 5', 1, null, [new Step(5, 2, 5)]),
-        new Job(6, 'order 6', 1, null, [new Step(6, 3, 5)]),
-        new Job(7, 'order 7', 1, null, [new Step(7, 1, 5, afterJobs: [6])]),
-    ]));
+    $centres = [
+        1 => new WorkCentre('Bench', 1, open([[0, 1000]])),
+        2 => new WorkCentre('Empty', 0, open([[0, 1000]])),
+        3 => new WorkCentre('Shut', 1, open([])),
+    ];
+    $schedule = ForwardLoading::load(
+        new Problem(0, $centres, [
+            new Job(1, 'order 1', 1, null, [new Step(1, 1, 50, afterJobs: [2])]),
+            new Job(2, 'order 2', 9, null, [new Step(2, 1, 70)]),
+            new Job(3, 'order 3', 1, null, [new Step(3, 1, 5, afterJobs: [4])]),
+            new Job(4, 'order 4', 1, null, [new Step(4, 1, 5, afterJobs: [3])]),
+            new Job(5, 'order 5', 1, null, [new Step(5, 2, 5)]),
+            new Job(6, 'order 6', 1, null, [new Step(6, 3, 5)]),
+            new Job(7, 'order 7', 1, null, [new Step(7, 1, 5, afterJobs: [6])]),
+        ]),
+    );
     expect($schedule->steps[1]->start)->toBe(70)
-        ->and($schedule->unplaced[3].($schedule->unplaced[4] ?? ''))->toContain('order 3, which waits for order 4, which waits for order 3. Untie one')
+        ->and($schedule->unplaced[3].($schedule->unplaced[4] ?? ''))
+        ->toContain('order 3, which waits for order 4, which waits for order 3. Untie one')
         ->and($schedule->unplaced[5])->toBe('Empty has no machine, and order 5 needs one.')
         ->and($schedule->unplaced[6])->toContain('no open time ahead')
         ->and($schedule->unplaced[7])->toContain('needs order 6')
         ->and(array_keys($schedule->finish))->toEqualCanonicalizing([1, 2]);
 });
 
-it('makes schedules an independent checker accepts, never below the proven optimum', function (string $case, int $optimum) {
+it('makes schedules an independent checker accepts, never below the proven optimum', function (
+    string $case,
+    int $optimum,
+) {
     $instance = json_decode((string) file_get_contents(__DIR__."/cases/{$case}.json"), true);
     [$problem, $names] = Checker::problem($instance);
     $schedule = ForwardLoading::load($problem);

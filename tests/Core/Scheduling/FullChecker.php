@@ -18,8 +18,10 @@ use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
 
 /**
- * Judges, minute by minute and with none of the engine's code, all that a shop may ask of a schedule: own calendars, crews and
- * qualifications, families, batches, alternatives, transfer batches, pins, setups ahead of the material, what may not be interrupted.
+ * Judges, minute by minute and with none of the engine's code, all that a shop may ask of a schedule: own calendars,
+ * crews and
+ * qualifications, families, batches, alternatives, transfer batches, pins, setups ahead of the material, what may not
+ * be interrupted.
  */
 final class FullChecker
 {
@@ -29,7 +31,10 @@ final class FullChecker
     /** @var array<string, array<int, true>> open minutes by calendar */
     private array $minutes = [];
 
-    /** @var array<string, list<array{int, int, Step, Crewing|null, int}>> start, end, step, crewing, setup minutes worked; by machine */
+    /**
+     * @var array<string, list<array{int, int, Step, Crewing|null, int}>> start, end, step, crewing, setup minutes
+     *     worked; by machine
+     */
     private array $machines = [];
 
     /** @var array<int, array<int, list<array{int, string|null}>>> by crew and minute: what is asked of it */
@@ -67,14 +72,23 @@ final class FullChecker
             }
             $begin = $step->workCentre === null ? $this->outside($step, $at) : $this->inside($step, $at);
             if (! $step->started) {
-                $from = [$step->materialAt, ...array_map(fn (int $other): int => $this->schedule->finish[$other] ?? PHP_INT_MAX,
-                    $step->afterJobs)];
+                $from = [
+                    $step->materialAt,
+                    ...array_map(
+                        fn (int $other): int => $this->schedule->finish[$other] ?? PHP_INT_MAX,
+                        $step->afterJobs,
+                    ),
+                ];
                 $from[] = $step->workCentre === null ? max($ready) : $first ?? max($ready);
                 $from = max($from);
                 if ($begin < $from) {
                     $this->faults[] = "step {$step->id} begins at {$begin}, before {$from}";
                 }
-                if ($last !== null && $step->workCentre !== null && $at->end < $this->after($this->run($step, $at), max($ready), $last)) {
+                if (
+                    $last !== null
+                    && $step->workCentre !== null
+                    && $at->end < $this->after($this->run($step, $at), max($ready), $last)
+                ) {
                     $this->faults[] = "step {$step->id} starves at {$at->end}";
                 }
             }
@@ -84,12 +98,22 @@ final class FullChecker
             $first = $last = null;
             if ($pass !== null) {
                 $run = $this->run($step, $at);
-                $first = $this->out($step, $at, min($at->end, $this->after($run, $at->runStart ?? $at->start, $pass->first)));
+                $first = $this->out(
+                    $step,
+                    $at,
+                    min($at->end, $this->after($run, $at->runStart ?? $at->start, $pass->first)),
+                );
                 $last = $pass->last;
             }
         }
-        if (($this->schedule->finish[$job->id] ?? null) !== (isset($this->schedule->unplaced[$job->id]) ? null : max($ready))) {
-            $this->faults[] = "job {$job->id} finishes at ".max($ready).', said is '.($this->schedule->finish[$job->id] ?? 'never');
+        if (
+            ($this->schedule->finish[$job->id] ?? null)
+            !== (isset($this->schedule->unplaced[$job->id]) ? null : max($ready))
+        ) {
+            $this->faults[] = "job {$job->id} finishes at "
+                .max($ready)
+                .', said is '
+                .($this->schedule->finish[$job->id] ?? 'never');
         }
     }
 
@@ -115,20 +139,34 @@ final class FullChecker
             return $at->start;
         }
         $setupEnd = $this->setupEnd($at);
-        $setup = $setupEnd > $at->start ? array_intersect_key($this->setup($step, $at), array_flip(range($at->start, $setupEnd - 1))) : [];
+        $setup = $setupEnd > $at->start
+                ? array_intersect_key($this->setup($step, $at), array_flip(range($at->start, $setupEnd - 1)))
+                : [];
         $runStart = $at->runStart ?? $at->start;
-        $run = $at->end > $runStart ? array_intersect_key($this->run($step, $at), array_flip(range($runStart, $at->end - 1))) : [];
+        $run = $at->end > $runStart
+                ? array_intersect_key($this->run($step, $at), array_flip(range($runStart, $at->end - 1)))
+                : [];
         $needed = $way[0] === 0 && $setup === [] ? max(1, $way[1]) : $way[1];
         if ($centre->batch > 0 ? count($run) < $needed : count($run) !== $needed) {
             $this->faults[] = "step {$step->id} runs ".count($run)." of {$needed}";
         }
-        if (($setup !== [] && ! isset($setup[$at->start], $setup[$setupEnd - 1])) || ($run !== [] && ! isset($run[$runStart], $run[$at->end - 1])) || $runStart < $setupEnd) {
+        if (
+            ($setup !== [] && ! isset($setup[$at->start], $setup[$setupEnd - 1]))
+            || ($run !== [] && ! isset($run[$runStart], $run[$at->end - 1]))
+            || $runStart < $setupEnd
+        ) {
             $this->faults[] = "step {$step->id} starts or ends in closed time";
         }
         if ($step->unbroken && ! $step->started && count($setup) + count($run) !== $at->end - $at->start) {
             $this->faults[] = "step {$step->id} is interrupted";
         }
-        if ($step->setupWithRun && ! $step->started && $setup !== [] && $run !== [] && ! isset($run[$setupEnd], $run[$runStart])) {
+        if (
+            $step->setupWithRun
+            && ! $step->started
+            && $setup !== []
+            && $run !== []
+            && ! isset($run[$setupEnd], $run[$runStart])
+        ) {
             $this->faults[] = "step {$step->id} is parted from its setup";
         }
         if ($step->pin !== null && ! $step->started && $at->start < $step->pin->start) {
@@ -165,10 +203,19 @@ final class FullChecker
                 if ($centre->batch > 0 && $taken > $centre->batch) {
                     $this->faults[] = "step {$step->id} overfills {$name}";
                 }
-                $change = $step->started || $joins || $family === null || $step->family === null || $centre->changeovers === null ? 0
-                    : $centre->changeovers->minutes[$family][$step->family] ?? ($family === $step->family ? 0 : $centre->changeovers->other);
+                $change = $step->started
+                    || $joins
+                    || $family === null
+                    || $step->family === null
+                    || $centre->changeovers === null
+                        ? 0
+                        : $centre->changeovers->minutes[$family][$step->family]
+                            ?? ($family === $step->family ? 0 : $centre->changeovers->other);
                 $own = $this->way($step, $this->schedule->steps[$step->id])[0];
-                if ($setup < $own + $change || ($centre->changeovers === null && $centre->batch === 0 && $setup !== $own)) {
+                if (
+                    $setup < $own + $change
+                    || ($centre->changeovers === null && $centre->batch === 0 && $setup !== $own)
+                ) {
                     $this->faults[] = "step {$step->id} sets up {$setup} of {$own} and {$change}";
                 }
                 $family = $step->family ?? $family;
@@ -257,13 +304,23 @@ final class FullChecker
     private function workable(PlannedStep $at, ?Crewing $crewing, int $number): array
     {
         $centre = $this->problem->workCentres[$at->workCentre];
-        $key = "{$at->workCentre}/{$at->machine}/".($number === 0 || $crewing === null ? '' : "{$crewing->crew}/{$number}/{$crewing->qualification}");
+        $key = "{$at->workCentre}/{$at->machine}/"
+            .($number === 0 || $crewing === null ? '' : "{$crewing->crew}/{$number}/{$crewing->qualification}");
 
-        return $this->minutes[$key] ??= array_filter($this->open($centre->ownOpen[$at->machine] ?? $centre->open),
-            fn (bool $open, int $minute): bool => $number === 0 || $crewing === null
-                || count(array_filter($this->problem->crews[$crewing->crew]->persons, fn (Person $person): bool => isset($this->open($person->present)[$minute])
-                    && ($crewing->qualification === null || in_array($crewing->qualification, $person->qualifications, true)))) >= $number,
-            ARRAY_FILTER_USE_BOTH);
+        return $this->minutes[$key] ??= array_filter(
+            $this->open($centre->ownOpen[$at->machine] ?? $centre->open),
+            fn (bool $open, int $minute): bool => $number === 0
+                || $crewing === null
+                || count(
+                    array_filter(
+                        $this->problem->crews[$crewing->crew]->persons,
+                        fn (Person $person): bool => isset($this->open($person->present)[$minute])
+                            && ($crewing->qualification === null
+                                || in_array($crewing->qualification, $person->qualifications, true)),
+                    ),
+                ) >= $number,
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /** @return array<int, true> */
@@ -304,8 +361,13 @@ final class FullChecker
 
     private function out(Step $step, PlannedStep $at, int $end): int
     {
-        return $step->workCentre === null ? $end + $step->wait + $step->move
-            : $this->after($this->open($this->problem->workCentres[$at->workCentre]->open), $end + $step->wait, $step->move);
+        return $step->workCentre === null
+            ? $end + $step->wait + $step->move
+            : $this->after(
+                $this->open($this->problem->workCentres[$at->workCentre]->open),
+                $end + $step->wait,
+                $step->move,
+            );
     }
 
     /** A random shop in which everything happens. */
@@ -324,8 +386,11 @@ final class FullChecker
         foreach ([1, 2] as $crew) {
             $persons = [];
             for ($p = mt_rand(1, 3); $p > 0; $p--) {
-                $persons[] = new Person("person {$p}", $spans(100, 400, 120), array_values(array_filter(['weld', 'bend'],
-                    fn (): bool => mt_rand(0, 1) === 1)));
+                $persons[] = new Person(
+                    "person {$p}",
+                    $spans(100, 400, 120),
+                    array_values(array_filter(['weld', 'bend'], fn (): bool => mt_rand(0, 1) === 1)),
+                );
             }
             $crews[$crew] = new Crew("crew {$crew}", $persons);
         }
@@ -338,11 +403,19 @@ final class FullChecker
                 }
             }
             $machines = mt_rand(1, 3);
-            $centres[$c] = new WorkCentre("centre {$c}", $machines, $spans(60, 300, 80), mt_rand(0, 2) === 0 ? [1 => $spans(60, 300, 80)] : [],
-                mt_rand(0, 4) === 0 ? 3 : 0, mt_rand(0, 2) === 0 ? new Changeovers($matrix) : null, mt_rand(0, 1) === 0 ? [1 => 'red'] : []);
+            $centres[$c] = new WorkCentre(
+                "centre {$c}",
+                $machines,
+                $spans(60, 300, 80),
+                mt_rand(0, 2) === 0 ? [1 => $spans(60, 300, 80)] : [],
+                mt_rand(0, 4) === 0 ? 3 : 0,
+                mt_rand(0, 2) === 0 ? new Changeovers($matrix) : null,
+                mt_rand(0, 1) === 0 ? [1 => 'red'] : [],
+            );
         }
-        $crewing = fn (): ?Crewing => mt_rand(0, 2) > 0 ? null : new Crewing(mt_rand(1, 2), mt_rand(0, 1), mt_rand(0, 2),
-            [null, null, 'weld', 'bend'][mt_rand(0, 3)]);
+        $crewing = fn (): ?Crewing => mt_rand(0, 2) > 0
+            ? null
+            : new Crewing(mt_rand(1, 2), mt_rand(0, 1), mt_rand(0, 2), [null, null, 'weld', 'bend'][mt_rand(0, 3)]);
         $jobs = [];
         $id = 0;
         $started = [];
@@ -354,13 +427,25 @@ final class FullChecker
                 $started += $start ? [$centre => true] : [];
                 $batch = $centre !== null && $centres[$centre]->batch > 0;
                 $other = mt_rand(1, count($centres));
-                $steps[] = new Step(++$id, $centre, mt_rand(1, 60), mt_rand(0, 3) === 0 ? mt_rand(1, 80) : 0, mt_rand(0, 3) === 0 ? mt_rand(1, 15) : 0,
+                $steps[] = new Step(
+                    ++$id,
+                    $centre,
+                    mt_rand(1, 60),
+                    mt_rand(0, 3) === 0 ? mt_rand(1, 80) : 0,
+                    mt_rand(0, 3) === 0 ? mt_rand(1, 15) : 0,
                     ! $start && mt_rand(0, 4) === 0 ? mt_rand(1, 600) : 0,
-                    ! $start && $steps === [] && $j > 1 && mt_rand(0, 3) === 0 ? [mt_rand(1, $j - 1)] : [], $start,
-                    setup: mt_rand(0, 1) * mt_rand(1, 30), setupNeedsMaterial: mt_rand(0, 3) === 0, setupWithRun: ! $batch && mt_rand(0, 4) === 0,
-                    unbroken: ! $batch && mt_rand(0, 4) === 0, family: mt_rand(0, 2) === 0 ? null : $families[mt_rand(0, 2)], size: mt_rand(1, 2),
-                    crewing: $crewing(), alternatives: $centre !== null && $other !== $centre && ! $start && mt_rand(0, 3) === 0
-                        ? [new Alternative($other, mt_rand(1, 60), mt_rand(0, 10), $crewing())] : [],
+                    ! $start && $steps === [] && $j > 1 && mt_rand(0, 3) === 0 ? [mt_rand(1, $j - 1)] : [],
+                    $start,
+                    setup: mt_rand(0, 1) * mt_rand(1, 30),
+                    setupNeedsMaterial: mt_rand(0, 3) === 0,
+                    setupWithRun: ! $batch && mt_rand(0, 4) === 0,
+                    unbroken: ! $batch && mt_rand(0, 4) === 0,
+                    family: mt_rand(0, 2) === 0 ? null : $families[mt_rand(0, 2)],
+                    size: mt_rand(1, 2),
+                    crewing: $crewing(),
+                    alternatives: $centre !== null && $other !== $centre && ! $start && mt_rand(0, 3) === 0
+                        ? [new Alternative($other, mt_rand(1, 60), mt_rand(0, 10), $crewing())]
+                        : [],
                     passOn: mt_rand(0, 3) === 0 ? new PassOn(mt_rand(1, 20), mt_rand(1, 20)) : null,
                     pin: $centre !== null && ! $start && mt_rand(0, 9) === 0 ? new Pin(mt_rand(0, 1500), 1) : null,
                     lead: $centre === null && mt_rand(0, 1) === 0 ? $spans(60, 300, 80) : null);

@@ -16,12 +16,24 @@ use Tests\Core\Scheduling\Checker;
  * What a walk knows of an order: places, neighbours on the work centre, times as loaded.
  *
  * @param  list<int>  $at
- * @return array{pos: array<int, int>, cp: array<int, int>, cn: array<int, int>, end: array<int, int>, out: array<int, int>}
+ * @return array{
+ *     pos: array<int, int>,
+ *     cp: array<int, int>,
+ *     cn: array<int, int>,
+ *     end: array<int, int>,
+ *     out: array<int, int>,
+ * }
  */
 function walked(Net $net, array $at): array
 {
     $schedule = Loading::load($net, $at);
-    $state = ['pos' => array_flip($at), 'cp' => array_fill(0, $net->count, -1), 'cn' => array_fill(0, $net->count, -1), 'end' => [], 'out' => []];
+    $state = [
+        'pos' => array_flip($at),
+        'cp' => array_fill(0, $net->count, -1),
+        'cn' => array_fill(0, $net->count, -1),
+        'end' => [],
+        'out' => [],
+    ];
     $last = [];
     foreach ($at as $x) {
         $state['end'][$x] = $schedule->steps[$net->step[$x]->id]->end - $net->origin;
@@ -49,13 +61,22 @@ function replaced(array $at, array $stretch): array
 it('rushes and gives up a job on all its work centres at once', function () {
     // two jobs of three steps over the same three machines, an hour each; worked out by hand
     $centres = array_fill_keys([1, 2, 3], new WorkCentre('Bench', 1, OpenWindows::of([[0, 5000]], [], 0, 5000)));
-    $job = fn (int $id): Job => new Job($id, "job {$id}", 1, 0, array_map(fn (int $n): Step => new Step(10 * $id + $n, $n, 60), [1, 2, 3]));
+    $job = fn (int $id): Job => new Job(
+        $id,
+        "job {$id}",
+        1,
+        0,
+        array_map(fn (int $n): Step => new Step(10 * $id + $n, $n, 60), [1, 2, 3]),
+    );
     $net = Net::of(new Problem(0, $centres, [$job(0), $job(1)]));
     $move = new JobMove($net);
     $at = [0, 1, 2, 3, 4, 5]; // the first job whole, then the second
     ['pos' => $pos, 'cp' => $cp, 'cn' => $cn, 'end' => $end, 'out' => $out] = walked($net, $at);
     expect($net->outFrom(0, 30))->toBe(90);
-    $names = fn (?array $stretch): array => array_map(fn (int $x): int => $net->step[$x]->id, replaced($at, $stretch ?? [0, []]));
+    $names = fn (?array $stretch): array => array_map(
+        fn (int $x): int => $net->step[$x]->id,
+        replaced($at, $stretch ?? [0, []]),
+    );
     $rushed = $names($move->rush(3, $at, $pos, $cp, $end, $out, array_fill(0, 6, false)));
     // ready at 0, 60 and 120, which is when the other's steps would begin: ahead of it everywhere
     expect($rushed)->toBe([11, 1, 12, 2, 13, 3]);
@@ -84,7 +105,12 @@ it('loses no step, keeps what must come before and passes nothing fixed, on rand
             if ($cp[$v] < 0 || $fixed[$v] || $fixed[$cp[$v]]) {
                 continue;
             }
-            foreach ([$move->rush($v, $at, $pos, $cp, $end, $out, $fixed), $move->yield($cp[$v], $v, $at, $pos, $cn, $end, $out)] as $stretch) {
+            foreach (
+                [
+                    $move->rush($v, $at, $pos, $cp, $end, $out, $fixed),
+                    $move->yield($cp[$v], $v, $at, $pos, $cn, $end, $out),
+                ] as $stretch
+            ) {
                 if ($stretch === null) {
                     continue;
                 }

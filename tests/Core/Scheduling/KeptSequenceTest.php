@@ -14,7 +14,11 @@ use Tests\Core\Scheduling\FullChecker;
 /** @param  list<Job>  $jobs */
 function sawing(array $jobs, int $now = 0, int $machines = 1): Problem
 {
-    return new Problem($now, [1 => new WorkCentre('Saw', $machines, OpenWindows::of([[0, 20000]], [], 0, 20000))], $jobs);
+    return new Problem(
+        $now,
+        [1 => new WorkCentre('Saw', $machines, OpenWindows::of([[0, 20000]], [], 0, 20000))],
+        $jobs,
+    );
 }
 
 function one(int $id, int $minutes, int $rank = 5, int $materialAt = 0, ?int $due = null): Job
@@ -41,12 +45,19 @@ function sequences(Problem $problem, Schedule $schedule): array
 it('keeps each machine\'s sequence, whatever happens to rank, date, times and material', function () {
     $before = ForwardLoading::load(sawing([one(1, 50), one(2, 40), one(3, 30)]));
     $after = KeptSequence::load(sawing([one(1, 70, 9), one(2, 10, 1, 300, 100), one(3, 30, 2)], 20), $before->steps);
-    expect(array_map(fn ($at) => [$at->start, $at->end], $after->steps))->toEqual([1 => [20, 90], 2 => [300, 310], 3 => [310, 340]]);
+    expect(array_map(fn ($at) => [$at->start, $at->end], $after->steps))->toEqual([
+        1 => [20, 90],
+        2 => [300, 310],
+        3 => [310, 340],
+    ]);
 });
 
 it('puts a new job where its rank puts it, and the others make room', function (int $rank, array $starts) {
     $before = ForwardLoading::load(sawing([one(1, 50, 1), one(2, 40, 5), one(3, 30, 9)]));
-    $after = KeptSequence::load(sawing([one(1, 50, 1), one(2, 40, 5), one(3, 30, 9), one(4, 20, $rank)]), $before->steps);
+    $after = KeptSequence::load(
+        sawing([one(1, 50, 1), one(2, 40, 5), one(3, 30, 9), one(4, 20, $rank)]),
+        $before->steps,
+    );
     expect(array_map(fn (int $id) => $after->steps[$id]->start, [1, 2, 3, 4]))->toBe($starts);
 })->with([[0, [20, 70, 110, 0]], [2, [0, 70, 110, 50]], [10, [0, 50, 90, 120]]]);
 
@@ -75,7 +86,8 @@ it('changes nothing where nothing changed, and is accepted by the checkers where
         $problem = Checker::random();
         $before = ForwardLoading::load($problem);
         $again = KeptSequence::load($problem, $before->steps);
-        expect(sequences($problem, $again))->toBe(sequences($problem, $before))->and(Checker::faults($problem, $again))->toBe([]);
+        expect(sequences($problem, $again))->toBe(sequences($problem, $before))
+            ->and(Checker::faults($problem, $again))->toBe([]);
         foreach ($before->finish as $job => $finish) {
             expect($again->finish[$job])->toBeLessThanOrEqual($finish);
         }
@@ -90,7 +102,10 @@ it('is accepted by the full checker with everything that happens in a shop', fun
     mt_srand(1908);
     for ($round = 0; $round < 100; $round++) {
         $problem = FullChecker::random();
-        $kept = KeptSequence::load($problem, array_filter(ForwardLoading::load($problem)->steps, fn (): bool => mt_rand(0, 9) > 0));
+        $kept = KeptSequence::load(
+            $problem,
+            array_filter(ForwardLoading::load($problem)->steps, fn (): bool => mt_rand(0, 9) > 0),
+        );
         expect(FullChecker::faults($problem, $kept))->toBe([]);
     }
 });

@@ -13,8 +13,9 @@ use KeepPace\Core\Scheduling\WorkCentre;
 /* The latest start that keeps a date, others unmoved: against every minute tried one by one. */
 
 /**
- * @param  list<array{int, int}>  $open  @param  list<Step>  $steps  @param  array<int, array{int, int}>  $others
- * where steps 100 and up stand on the one machine
+ * @param  list<array{int, int}>  $open
+ * @param  list<Step>  $steps
+ * @param  array<int, array{int, int}>  $others where steps 100 and up stand on the one machine
  */
 function latest(array $open, array $steps, int $due, array $others, int $of): ?int
 {

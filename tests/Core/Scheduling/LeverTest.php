@@ -33,9 +33,19 @@ it('tries each lever and tells its effect', function (callable $lever, ?int $fin
     // without: 20 minutes on the first day, 80 on the second, then 20 on the old saw
     expect($effect->finish)->toBe(1100)->and($effect->finishWith)->toBe($finish)->and($effect->late)->toBe(950);
 })->with([
-    'an overtime shift' => [fn (Problem $problem): Problem => Levers::overtime($problem, 1, OpenWindows::of([[0, 200], [1000, 1100], [2000, 2100]], [], 0, 4000)), 1020],
+    'an overtime shift' => [
+        fn (Problem $problem): Problem => Levers::overtime(
+            $problem,
+            1,
+            OpenWindows::of([[0, 200], [1000, 1100], [2000, 2100]], [], 0, 4000),
+        ),
+        1020,
+    ],
     'a second machine' => [fn (Problem $problem): Problem => Levers::secondMachine($problem, 1), 1020],
-    'another work centre' => [fn (Problem $problem): Problem => Levers::otherWorkCentre($problem, 2, new Alternative(2, 60)), 80],
+    'another work centre' => [
+        fn (Problem $problem): Problem => Levers::otherWorkCentre($problem, 2, new Alternative(2, 60)),
+        80,
+    ],
     'sent out' => [fn (Problem $problem): Problem => Levers::sendOut($problem, 2, 70), 90],
     'in two halves' => [fn (Problem $problem): Problem => Levers::split($problem, 2), 1090],
     'a better rank' => [fn (Problem $problem): Problem => Levers::raiseRank($problem, 2), 1020],
@@ -49,7 +59,11 @@ it('never makes the order later than it was, for the old plan stays a candidate:
     foreach ($times as $id => $minutes) {
         $jobs[] = new Job($id, "order {$id}", $id, 12, [new Step($id, 1, $minutes, afterJobs: $after[$id] ?? [])]);
     }
-    $shop = fn (int $machines): Problem => new Problem(0, [1 => new WorkCentre('Saw', $machines, OpenWindows::of([[0, 1000]], [], 0, 1000))], $jobs);
+    $shop = fn (int $machines): Problem => new Problem(
+        0,
+        [1 => new WorkCentre('Saw', $machines, OpenWindows::of([[0, 1000]], [], 0, 1000))],
+        $jobs,
+    );
     $listed = function (Problem $problem): Schedule {
         $net = Net::of($problem);
 

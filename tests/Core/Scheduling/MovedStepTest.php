@@ -27,13 +27,19 @@ function dayShop(array $jobs, int $now = 0): Problem
     }
     $windows = OpenWindows::of($open, [], 0, 43200);
 
-    return new Problem($now, [1 => new WorkCentre('Saw', 2, $windows), 2 => new WorkCentre('Mill', 1, $windows)], $jobs);
+    return new Problem(
+        $now,
+        [1 => new WorkCentre('Saw', 2, $windows), 2 => new WorkCentre('Mill', 1, $windows)],
+        $jobs,
+    );
 }
 
 function sawn(int $id, int $minutes, int $rank, ?int $due = null, int $milled = 0): Job
 {
-    return new Job($id, "order {$id}", $rank, $due, [new Step($id * 10, 1, $minutes, alternatives: [new Alternative(2, 2 * $minutes)]),
-        ...($milled > 0 ? [new Step($id * 10 + 1, 2, $milled)] : [])]);
+    return new Job($id, "order {$id}", $rank, $due, [
+        new Step($id * 10, 1, $minutes, alternatives: [new Alternative(2, 2 * $minutes)]),
+        ...$milled > 0 ? [new Step($id * 10 + 1, 2, $milled)] : [],
+    ]);
 }
 
 /** @return array<int, array{int, int, int|null}> start, work centre, machine by step */
@@ -44,10 +50,18 @@ function stands(array $steps): array
     return array_map(fn (PlannedStep $at): array => [$at->start, (int) $at->workCentre, $at->machine], $steps);
 }
 
-it('goes before what it is put on in the first half, behind it in the second, and the others make room', function (int $minute, array $order) {
+it('goes before what it is put on in the first half, behind it in the second, and the others make room', function (
+    int $minute,
+    array $order,
+) {
     $problem = dayShop([sawn(1, 100, 1), sawn(2, 100, 2), sawn(3, 50, 3), sawn(4, 60, 4)]);
     // one machine each: 1 and 3 on the first, 2 and 4 on the second
-    $was = [10 => new PlannedStep(0, 100, 1, 1), 20 => new PlannedStep(0, 100, 2, 1), 30 => new PlannedStep(100, 150, 1, 1), 40 => new PlannedStep(100, 160, 2, 1)];
+    $was = [
+        10 => new PlannedStep(0, 100, 1, 1),
+        20 => new PlannedStep(0, 100, 2, 1),
+        30 => new PlannedStep(100, 150, 1, 1),
+        40 => new PlannedStep(100, 160, 2, 1),
+    ];
     $after = KeptSequence::moved($problem, $was, 40, 1, 1, $minute);
     $first = array_filter($after->steps, fn (PlannedStep $at): bool => $at->machine === 1 && $at->workCentre === 1);
     uasort($first, fn ($a, $b): int => $a->start <=> $b->start);
@@ -62,7 +76,11 @@ it('goes to another work centre in that one\'s time', function () {
 });
 
 it('never goes before the step ahead of it, and takes what follows along', function () {
-    $problem = dayShop([sawn(1, 100, 1, milled: 50), sawn(2, 100, 2, milled: 50), new Job(3, 'order 3', 3, null, [new Step(31, 2, 30)])]);
+    $problem = dayShop([
+        sawn(1, 100, 1, milled: 50),
+        sawn(2, 100, 2, milled: 50),
+        new Job(3, 'order 3', 3, null, [new Step(31, 2, 30)]),
+    ]);
     $was = ForwardLoading::load($problem)->steps;
     // the milling of 2 is put to the very beginning: its sawing ends at 100, and 31 keeps its place before it
     $early = KeptSequence::moved($problem, $was, 21, 2, 1, 0);
@@ -76,7 +94,13 @@ it('keeps every rule of the shop, wherever a step of a random shop is put', func
     $random = new Randomizer(new Mt19937($seed));
     $jobs = [];
     for ($i = 1; $i <= 12; $i++) {
-        $jobs[] = sawn($i, $random->getInt(5, 200), $random->getInt(1, 9), $random->getInt(100, 6000), $random->getInt(0, 1) * $random->getInt(5, 150));
+        $jobs[] = sawn(
+            $i,
+            $random->getInt(5, 200),
+            $random->getInt(1, 9),
+            $random->getInt(100, 6000),
+            $random->getInt(0, 1) * $random->getInt(5, 150),
+        );
     }
     $problem = dayShop($jobs);
     $was = ForwardLoading::load($problem)->steps;
@@ -85,7 +109,8 @@ it('keeps every rule of the shop, wherever a step of a random shop is put', func
         $centre = $id % 10 === 1 ? 2 : $random->getInt(1, 2);
         $machine = $centre === 1 ? $random->getInt(1, 2) : 1;
         $after = KeptSequence::moved($problem, $was, $id, $centre, $machine, $random->getInt(0, 8000));
-        expect(FullChecker::faults($problem, $after))->toBe([])->and([$after->steps[$id]->workCentre, $after->steps[$id]->machine])->toBe([$centre, $machine]);
+        expect(FullChecker::faults($problem, $after))->toBe([])
+            ->and([$after->steps[$id]->workCentre, $after->steps[$id]->machine])->toBe([$centre, $machine]);
         // the others keep their sequences: without the moved step, each machine's order is what it was
         $sequence = function (array $steps) use ($id): array {
             unset($steps[$id]);
@@ -98,35 +123,75 @@ it('keeps every rule of the shop, wherever a step of a random shop is put', func
 
             return $by;
         };
-        $follows = array_filter([$id + 1], fn (int $step): bool => isset($was[$step])); // what waits for it may have to give way
-        $drop = fn (array $by): array => array_map(fn (array $steps): array => array_values(array_diff($steps, $follows)), $by);
+        // what waits for it may have to give way
+        $follows = array_filter([$id + 1], fn (int $step): bool => isset($was[$step]));
+        $drop = fn (array $by): array => array_map(
+            fn (array $steps): array => array_values(array_diff($steps, $follows)),
+            $by,
+        );
         expect(array_filter($drop($sequence($after->steps))))->toBe(array_filter($drop($sequence($was))));
         $was = $after->steps;
     }
 })->with(range(1, 20));
 
 it('says what speaks against a place', function () {
-    $problem = dayShop([sawn(1, 100, 1, milled: 50), new Job(2, 'order 2', 2, null, [new Step(20, 1, 30, materialAt: 2000, afterJobs: [1])]),
-        new Job(3, 'order 3', 3, null, [new Step(30, null, 1440), new Step(31, 1, 30, started: true)])], 60);
+    $problem = dayShop(
+        [
+            sawn(1, 100, 1, milled: 50),
+            new Job(2, 'order 2', 2, null, [new Step(20, 1, 30, materialAt: 2000, afterJobs: [1])]),
+            new Job(3, 'order 3', 3, null, [new Step(30, null, 1440), new Step(31, 1, 30, started: true)]),
+        ],
+        60,
+    );
     $was = ForwardLoading::load($problem)->steps;
-    $impossible = fn (int $step, int $centre, int $machine): ?string => Drop::of($problem, $step, $centre, $machine, 100)?->impossible();
-    expect($impossible(10, 1, 3))->toBe('Saw has no such machine.')->and($impossible(20, 2, 1))->toBe('Mill cannot do this step; Saw can.')
-        ->and($impossible(30, 1, 1))->toContain('done at a supplier')->and($impossible(31, 1, 1))->toContain('running')->and($impossible(10, 2, 1))->toBeNull()
+    $impossible = fn (int $step, int $centre, int $machine): ?string => Drop::of(
+        $problem,
+        $step,
+        $centre,
+        $machine,
+        100,
+    )?->impossible();
+    expect($impossible(10, 1, 3))->toBe('Saw has no such machine.')
+        ->and($impossible(20, 2, 1))->toBe('Mill cannot do this step; Saw can.')
+        ->and($impossible(30, 1, 1))->toContain('done at a supplier')
+        ->and($impossible(31, 1, 1))->toContain('running')
+        ->and($impossible(10, 2, 1))->toBeNull()
         ->and(Drop::of($problem, 99, 1, 1, 0))->toBeNull();
-    $against = fn (int $step, int $centre, int $minute): array => Drop::of($problem, $step, $centre, 1, $minute)->against($was);
-    expect($against(10, 1, 30))->toBe(['That is in the past.'])->and($against(10, 1, 600))->toBe(['Saw is closed then.'])
+    $against = fn (int $step, int $centre, int $minute): array => Drop::of(
+        $problem,
+        $step,
+        $centre,
+        1,
+        $minute,
+    )->against($was);
+    expect($against(10, 1, 30))->toBe(['That is in the past.'])
+        ->and($against(10, 1, 600))->toBe(['Saw is closed then.'])
         ->and($against(11, 2, 80))->toBe(['The step ahead of it is not done by then.'])
-        ->and($against(20, 1, 100))->toBe(['Its material is not there by then.', 'The parts of order 1 are not done by then.'])->and($against(20, 1, 2900))->toBe([]);
+        ->and($against(20, 1, 100))
+        ->toBe(['Its material is not there by then.', 'The parts of order 1 are not done by then.'])
+        ->and($against(20, 1, 2900))->toBe([]);
 });
 
 it('tells what one plan does to the dates of another', function () {
     $jobs = [sawn(1, 10, 1, 100), sawn(2, 10, 1, 100), sawn(3, 10, 1, 100), sawn(4, 10, 1, 100), sawn(5, 10, 1, null)];
     $open = OpenWindows::of([[0, 120], [1440, 2000]], [], 0, 5000);
     $at = fn (int $start): PlannedStep => new PlannedStep($start, $start + 10, 1, 1);
-    $comparison = Comparison::of($jobs, [1 => 90, 2 => 110, 3 => 120, 4 => 1450, 5 => 9000], [1 => 1450, 2 => 100, 3 => 110, 5 => 10], [10 => $at(5), 20 => $at(8)], [10 => $at(5), 20 => $at(9)], $open);
+    $comparison = Comparison::of(
+        $jobs,
+        [1 => 90, 2 => 110, 3 => 120, 4 => 1450, 5 => 9000],
+        [1 => 1450, 2 => 100, 3 => 110, 5 => 10],
+        [10 => $at(5), 20 => $at(8)],
+        [10 => $at(5), 20 => $at(9)],
+        $open,
+    );
     // 100 to 120 and 1440 to 1450 are open: 30 minutes
-    expect($comparison->becomeLate())->toBe([1 => 30])->and($comparison->saved())->toBe([2])->and($comparison->otherwise())->toBe([3 => -10])
-        ->and($comparison->lost)->toBe([4])->and($comparison->moved)->toBe([20])->and($comparison->totalBefore())->toBe(10 + 20 + 30)->and($comparison->totalAfter())->toBe(40);
+    expect($comparison->becomeLate())->toBe([1 => 30])
+        ->and($comparison->saved())->toBe([2])
+        ->and($comparison->otherwise())->toBe([3 => -10])
+        ->and($comparison->lost)->toBe([4])
+        ->and($comparison->moved)->toBe([20])
+        ->and($comparison->totalBefore())->toBe(10 + 20 + 30)
+        ->and($comparison->totalAfter())->toBe(40);
 });
 
 it('keeps a pinned step at its minute while others are moved around it', function () {

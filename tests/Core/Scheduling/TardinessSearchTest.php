@@ -26,7 +26,11 @@ function searched(Problem $problem, int $iterations, int $seed = 1): Found
     return TardinessSearch::solve(Net::of($problem), $seed, $iterations, fn (): bool => true);
 }
 
-/** Judged by the checker, then weighed without the engine. @return array{int, int} weighted tardiness, sum of completions */
+/**
+ * Judged by the checker, then weighed without the engine.
+ *
+ * @return array{int, int} weighted tardiness, sum of completions
+ */
 function weighed(Problem $problem, Found $found): array
 {
     $schedule = Loading::load(Net::of($problem), $found->order);
@@ -42,17 +46,24 @@ function weighed(Problem $problem, Found $found): array
 it('reaches the proven optimum of the tiny cases', function (string $name, int $late, int $flow) {
     $problem = calendarCase($name)->problem;
     $found = searched($problem, 20_000);
-    expect([$found->cost, $found->flow])->toBe([$late, $flow])->and(weighed($problem, $found))->toBe([$late, $flow]);
-})->with(['exhaustive search, tiny-a' => ['tiny-a', 16942, 34320], 'exhaustive search, tiny-b' => ['tiny-b', 28291, 46213],
-    'exhaustive search, tiny-c' => ['tiny-c', 9240, 39020]]);
+    expect([$found->cost, $found->flow])->toBe([$late, $flow])
+        ->and(weighed($problem, $found))->toBe([$late, $flow]);
+})->with([
+    'exhaustive search, tiny-a' => ['tiny-a', 16942, 34320],
+    'exhaustive search, tiny-b' => ['tiny-b', 28291, 46213],
+    'exhaustive search, tiny-c' => ['tiny-c', 9240, 39020],
+]);
 
 it('is far below the best dispatch rule', function (string $name, int $rule, float $share, int $iterations) {
     $problem = calendarCase($name)->problem;
     $found = searched($problem, $iterations);
-    expect($found->cost)->toBeLessThan($rule * $share)->and(weighed($problem, $found))->toBe([$found->cost, $found->flow]);
-})->with(['best of fifteen rules in simulation, small-a' => ['small-a', 29158, 0.4, 20_000],
+    expect($found->cost)->toBeLessThan($rule * $share)
+        ->and(weighed($problem, $found))->toBe([$found->cost, $found->flow]);
+})->with([
+    'best of fifteen rules in simulation, small-a' => ['small-a', 29158, 0.4, 20_000],
     'best of fifteen rules in simulation, small-c' => ['small-c', 47247, 0.95, 20_000],
-    'best of fifteen rules in simulation, medium-a' => ['medium-a', 56137, 0.45, 40_000]]);
+    'best of fifteen rules in simulation, medium-a' => ['medium-a', 56137, 0.45, 40_000],
+]);
 
 it('is never above the best of its rules, and says what its schedule costs, on random shops', function () {
     mt_srand(1992);
@@ -65,28 +76,41 @@ it('is never above the best of its rules, and says what its schedule costs, on r
         $found = TardinessSearch::solve($net, $round, 300, fn (): bool => true);
         expect(weighed($problem, $found))->toBe([$found->cost, $found->flow]);
         foreach (Rule::cases() as $rule) {
-            expect($found->cost)->toBeLessThanOrEqual($rule === Rule::Rank || $rule === Rule::Slack ? PHP_INT_MAX
-                : weighed($problem, new Found(Dispatch::order($net, $rule), 0, 0, 0, false))[0]);
+            expect($found->cost)->toBeLessThanOrEqual(
+                $rule === Rule::Rank || $rule === Rule::Slack
+                    ? PHP_INT_MAX
+                    : weighed($problem, new Found(Dispatch::order($net, $rule), 0, 0, 0, false))[0],
+            );
         }
     }
 });
 
-it('puts one machine in the order of weight by time when all is late: Smith, Naval Research Logistics Quarterly 3 (1956)', function () {
-    mt_srand(1956);
-    for ($round = 0; $round < 20; $round++) {
-        $jobs = [];
-        for ($j = 0; $j < 8; $j++) {
-            $jobs[] = new Job($j, "job {$j}", 1, 0, [new Step($j, 1, mt_rand(1, 40))], mt_rand(1, 9));
+it(
+    'puts one machine in the order of weight by time when all is late: Smith, Naval Research Logistics Quarterly 3 (1956)',
+    function () {
+        mt_srand(1956);
+        for ($round = 0; $round < 20; $round++) {
+            $jobs = [];
+            for ($j = 0; $j < 8; $j++) {
+                $jobs[] = new Job($j, "job {$j}", 1, 0, [new Step($j, 1, mt_rand(1, 40))], mt_rand(1, 9));
+            }
+            $problem = new Problem(
+                0,
+                [1 => new WorkCentre('Saw', 1, OpenWindows::of([[0, 1000]], [], 0, 1000))],
+                $jobs,
+            );
+            usort(
+                $jobs,
+                fn (Job $a, Job $b): int => $b->weight * $a->steps[0]->minutes <=> $a->weight * $b->steps[0]->minutes,
+            );
+            $at = $least = 0;
+            foreach ($jobs as $job) {
+                $least += $job->weight * ($at += $job->steps[0]->minutes);
+            }
+            expect(searched($problem, 3000, $round)->cost)->toBe($least);
         }
-        $problem = new Problem(0, [1 => new WorkCentre('Saw', 1, OpenWindows::of([[0, 1000]], [], 0, 1000))], $jobs);
-        usort($jobs, fn (Job $a, Job $b): int => $b->weight * $a->steps[0]->minutes <=> $a->weight * $b->steps[0]->minutes);
-        $at = $least = 0;
-        foreach ($jobs as $job) {
-            $least += $job->weight * ($at += $job->steps[0]->minutes);
-        }
-        expect(searched($problem, 3000, $round)->cost)->toBe($least);
-    }
-});
+    },
+);
 
 it('has the least greatest lateness on one machine by due date: Jackson 1955, against all orders', function () {
     mt_srand(1955);
@@ -112,7 +136,9 @@ it('has the least greatest lateness on one machine by due date: Jackson 1955, ag
 
             return $least;
         };
-        $net = Net::of(new Problem(0, [1 => new WorkCentre('Saw', 1, OpenWindows::of([[0, 1000]], [], 0, 1000))], $jobs));
+        $net = Net::of(
+            new Problem(0, [1 => new WorkCentre('Saw', 1, OpenWindows::of([[0, 1000]], [], 0, 1000))], $jobs),
+        );
         expect($lateness(Dispatch::order($net, Rule::DueDate)))->toBe($permute(range(0, 5), []));
     }
 });
@@ -128,8 +154,10 @@ it('is repeatable by seed and iterations, and a time limit only cuts', function 
     });
     $sorted = $told;
     rsort($sorted);
-    expect(searched($problem, 5000, 3))->toEqual($one)->and($cut->cost)->toBeGreaterThanOrEqual($one->cost)
-        ->and($cut->iterations)->toBeLessThan(3000)->and($told)->toBe($sorted);
+    expect(searched($problem, 5000, 3))->toEqual($one)
+        ->and($cut->cost)->toBeGreaterThanOrEqual($one->cost)
+        ->and($cut->iterations)->toBeLessThan(3000)
+        ->and($told)->toBe($sorted);
 });
 
 it('keeps what is fixed, keeps the old plan when it finds nothing better, and weighs what moves', function () {
@@ -139,8 +167,16 @@ it('keeps what is fixed, keeps the old plan when it finds nothing better, and we
     $fixed = array_slice($first, 0, 20);
     $starts = array_map(fn ($step) => $step->start, Loading::load($net, $first)->steps);
     $kept = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, $first, $fixed);
-    $still = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, $first, [], array_combine(range(0, $net->count - 1),
-        array_map(fn (Step $step): int => $starts[$step->id], $net->step)), 1_000_000);
+    $still = TardinessSearch::solve(
+        $net,
+        1,
+        3000,
+        fn (): bool => true,
+        $first,
+        [],
+        array_combine(range(0, $net->count - 1), array_map(fn (Step $step): int => $starts[$step->id], $net->step)),
+        1_000_000,
+    );
     expect(array_slice($kept->order, 0, 20))->toBe($fixed)
         ->and(array_map(fn ($step) => $step->start, Loading::load($net, $still->order)->steps))->toEqual($starts)
         // nothing moved, so it costs what the plan is late; and at a small price each step that moves is paid for
@@ -149,7 +185,8 @@ it('keeps what is fixed, keeps the old plan when it finds nothing better, and we
     $paid = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, $first, [], $was, 100);
     $steps = Loading::load($net, $paid->order)->steps;
     $moved = count(array_filter($net->step, fn (Step $step): bool => $steps[$step->id]->start !== $starts[$step->id]));
-    expect($paid->cost)->toBe(weighed($problem, $paid)[0] + 100 * $moved)->and($paid->cost)->toBeLessThan($still->cost);
+    expect($paid->cost)->toBe(weighed($problem, $paid)[0] + 100 * $moved)
+        ->and($paid->cost)->toBeLessThan($still->cost);
 });
 
 it('says what is wrong with a case', function (string $text, string $says) {
@@ -157,34 +194,59 @@ it('says what is wrong with a case', function (string $text, string $says) {
 })->with([
     ['nothing', 'not of the format'],
     ['{"format": "calendar-job-shop-1"}', 'work_centres must be a list'],
-    ['{"format": "calendar-job-shop-1", "work_centres": [{"id": "A", "machines": 1, "shifts": [{"from": 9, "to": 9}]}], "orders": []}',
-        'from 9 to 9 does not lie in a week'],
-    ['{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": ["O2"], "operations": []}]}',
-        'an order that is not there'],
-    ['{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": [], '
-        .'"operations": [{"op": 1, "work_centre": "B", "setup_min": 1, "run_min_per_unit": 1, "quantity": 1}]}]}', 'there is no work centre B'],
-    ['{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": [], '
-        .'"operations": [{"op": 1, "work_centre": "B", "setup_min": 1, "run_min_per_unit": -1, "quantity": 1}]}]}', 'run_min_per_unit must be'],
+    [
+        '{"format": "calendar-job-shop-1", "work_centres": [{"id": "A", "machines": 1, "shifts": [{"from": 9, "to": 9}]}], "orders": []}',
+        'from 9 to 9 does not lie in a week',
+    ],
+    [
+        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": ["O2"], "operations": []}]}',
+        'an order that is not there',
+    ],
+    [
+        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": [], '
+        .'"operations": [{"op": 1, "work_centre": "B", "setup_min": 1, "run_min_per_unit": 1, "quantity": 1}]}]}',
+        'there is no work centre B',
+    ],
+    [
+        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": [], '
+        .'"operations": [{"op": 1, "work_centre": "B", "setup_min": 1, "run_min_per_unit": -1, "quantity": 1}]}]}',
+        'run_min_per_unit must be',
+    ],
 ]);
 
-it('searches shops in which everything happens, never above its rules, and the full checker accepts what it finds', function () {
-    mt_srand(1983);
-    for ($round = $better = 0; $round < 25; $round++) {
-        $problem = FullChecker::random();
-        $net = Net::of($problem);
-        if ($net->plain || $net->count < 2) {
-            continue;
+it(
+    'searches shops in which everything happens, never above its rules, and the full checker accepts what it finds',
+    function () {
+        mt_srand(1983);
+        for ($round = $better = 0; $round < 25; $round++) {
+            $problem = FullChecker::random();
+            $net = Net::of($problem);
+            if ($net->plain || $net->count < 2) {
+                continue;
+            }
+            $found = TardinessSearch::solve($net, $round, 150, fn (): bool => true);
+            $schedule = Loading::load($net, $found->order);
+            expect(FullChecker::faults($problem, $schedule))->toBe([]);
+            $weigh = fn ($schedule): int => array_sum(
+                array_map(
+                    fn (Job $job): int => $job->weight
+                        * (isset($schedule->finish[$job->id])
+                            ? max(0, $schedule->finish[$job->id] - $job->due)
+                            : 525_600),
+                    array_filter($problem->jobs, fn (Job $job): bool => ! isset($net->unplaced[$job->id])),
+                ),
+            );
+            $rule = min(
+                array_map(fn (Rule $rule): int => $weigh(Loading::load($net, Dispatch::order($net, $rule))), [
+                    Rule::DueDate,
+                    Rule::CriticalRatio,
+                    Rule::Shortest,
+                    Rule::TardinessCost,
+                ]),
+            );
+            expect($found->cost)->toBe($weigh($schedule))->toBeLessThanOrEqual($rule);
+            $better += $found->cost < $rule ? 1 : 0;
         }
-        $found = TardinessSearch::solve($net, $round, 150, fn (): bool => true);
-        $schedule = Loading::load($net, $found->order);
-        expect(FullChecker::faults($problem, $schedule))->toBe([]);
-        $weigh = fn ($schedule): int => array_sum(array_map(fn (Job $job): int => $job->weight
-            * (isset($schedule->finish[$job->id]) ? max(0, $schedule->finish[$job->id] - $job->due) : 525_600),
-            array_filter($problem->jobs, fn (Job $job): bool => ! isset($net->unplaced[$job->id]))));
-        $rule = min(array_map(fn (Rule $rule): int => $weigh(Loading::load($net, Dispatch::order($net, $rule))),
-            [Rule::DueDate, Rule::CriticalRatio, Rule::Shortest, Rule::TardinessCost]));
-        expect($found->cost)->toBe($weigh($schedule))->toBeLessThanOrEqual($rule);
-        $better += $found->cost < $rule ? 1 : 0;
-    }
-    expect($better)->toBeGreaterThan(3);
-});
+        expect($better)->toBeGreaterThan(3);
+    },
+);

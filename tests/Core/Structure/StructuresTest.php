@@ -7,9 +7,21 @@ use KeepPace\Core\Structure\LineBasis;
 use KeepPace\Core\Structure\StructureRefused;
 use KeepPace\Core\Structure\Structures;
 
-function line(string $item, int|string $quantity, LineBasis $basis = LineBasis::PerUnit, ?string $scrap = null, ?int $step = null): Line
-{
-    return new Line("to-{$item}", $item, BigRational::of($quantity), $basis, $step, $scrap === null ? null : BigDecimal::of($scrap));
+function line(
+    string $item,
+    int|string $quantity,
+    LineBasis $basis = LineBasis::PerUnit,
+    ?string $scrap = null,
+    ?int $step = null,
+): Line {
+    return new Line(
+        "to-{$item}",
+        $item,
+        BigRational::of($quantity),
+        $basis,
+        $step,
+        $scrap === null ? null : BigDecimal::of($scrap),
+    );
 }
 
 it('agrees with the inverse of (I - A): Vazsonyi, Scientific Programming in Business and Industry (1958)', function () {
@@ -26,7 +38,8 @@ it('agrees with the inverse of (I - A): Vazsonyi, Scientific Programming in Busi
                 }
             }
         }
-        // total = (I - A)^-1 demand, by Gauss-Jordan over whole numbers (the matrix is unit triangular, so its inverse is whole)
+        // total = (I - A)^-1 demand, by Gauss-Jordan over whole numbers (the matrix is unit triangular, so its inverse
+        // is whole)
         $matrix = [];
         for ($r = 0; $r < $n; $r++) {
             for ($c = 0; $c < $n; $c++) {
@@ -53,7 +66,9 @@ it('agrees with the inverse of (I - A): Vazsonyi, Scientific Programming in Busi
 
 it('takes what an order needs', function (array $lines, int $made, array $needs) {
     $found = [];
-    foreach ((new Structures($lines, ['kit' => true, 'kit2' => true]))->components('top', BigRational::of($made)) as $need) {
+    foreach (
+        (new Structures($lines, ['kit' => true, 'kit2' => true]))->components('top', BigRational::of($made)) as $need
+    ) {
         $found[] = [$need->line->item, (string) $need->quantity->simplified(), $need->step];
     }
     expect($found)->toBe($needs);
@@ -62,12 +77,21 @@ it('takes what an order needs', function (array $lines, int $made, array $needs)
         [['a', '12', null], ['b', '5', null]]],
     'common practice: 4 % scrap of what is taken' => [['top' => [line('a', 1, scrap: '4')]], 96, [['a', '100', null]]],
     'common practice: thirds stay exact' => [['top' => [line('a', '1/3')]], 10, [['a', '10/3', null]]],
-    'common practice: a phantom is passed through, at the step it is used at' => [['top' => [line('kit', 2, step: 20)],
-        'kit' => [line('a', 4, step: 90), line('b', 1, LineBasis::PerOrder)]], 3, [['a', '24', 20], ['b', '1', 20]]],
-    'common practice: a phantom in a phantom' => [['top' => [line('kit', 1)], 'kit' => [line('kit2', 2)], 'kit2' => [line('a', 5)]], 2,
-        [['a', '20', null]]],
-    'common practice: a made part is not passed through' => [['top' => [line('part', 1)], 'part' => [line('a', 9)]], 2,
-        [['part', '2', null]]],
+    'common practice: a phantom is passed through, at the step it is used at' => [
+        ['top' => [line('kit', 2, step: 20)], 'kit' => [line('a', 4, step: 90), line('b', 1, LineBasis::PerOrder)]],
+        3,
+        [['a', '24', 20], ['b', '1', 20]],
+    ],
+    'common practice: a phantom in a phantom' => [
+        ['top' => [line('kit', 1)], 'kit' => [line('kit2', 2)], 'kit2' => [line('a', 5)]],
+        2,
+        [['a', '20', null]],
+    ],
+    'common practice: a made part is not passed through' => [
+        ['top' => [line('part', 1)], 'part' => [line('a', 9)]],
+        2,
+        [['part', '2', null]],
+    ],
     'common practice: no structure, no need' => [[], 2, []],
 ]);
 

@@ -20,9 +20,14 @@ function product(int $items): array
         }
         for ($child = $parent + 1; $child < $items; $child++) {
             if (mt_rand(0, 2) === 0) {
-                $lines["p{$parent}"][] = new Line("{$parent}-{$child}", "p{$child}", BigRational::nd(mt_rand(1, 9), mt_rand(1, 4)),
-                    mt_rand(0, 4) === 0 ? LineBasis::PerOrder : LineBasis::PerUnit, mt_rand(1, 9) * 10,
-                    mt_rand(0, 2) === 0 ? BigDecimal::of(mt_rand(1, 60)) : null);
+                $lines["p{$parent}"][] = new Line(
+                    "{$parent}-{$child}",
+                    "p{$child}",
+                    BigRational::nd(mt_rand(1, 9), mt_rand(1, 4)),
+                    mt_rand(0, 4) === 0 ? LineBasis::PerOrder : LineBasis::PerUnit,
+                    mt_rand(1, 9) * 10,
+                    mt_rand(0, 2) === 0 ? BigDecimal::of(mt_rand(1, 60)) : null,
+                );
             }
         }
     }
@@ -48,7 +53,9 @@ it('asks of each line what whole numbers say, and passes phantoms through at the
         $walk = function (string $item, int $n, int $d, ?int $step) use (&$walk, &$expected, $lines, $phantoms): void {
             foreach ($lines[$item] ?? [] as $line) {
                 [$p, $q] = byHand($line, $n, $d);
-                isset($phantoms[$line->item]) ? $walk($line->item, $p, $q, $step ?? $line->step) : $expected[] = [$line->id, $p, $q, $step ?? $line->step];
+                isset($phantoms[$line->item])
+                    ? $walk($line->item, $p, $q, $step ?? $line->step)
+                    : ($expected[] = [$line->id, $p, $q, $step ?? $line->step]);
             }
         };
         $walk('p0', $made, 1, null);
@@ -56,7 +63,8 @@ it('asks of each line what whole numbers say, and passes phantoms through at the
         expect(count($needs))->toBe(count($expected));
         foreach ($needs as $i => $need) {
             [$id, $p, $q, $step] = $expected[$i];
-            expect([$need->line->id, $need->step])->toBe([$id, $step])->and($need->quantity->isEqualTo(BigRational::nd($p, $q)))->toBeTrue();
+            expect([$need->line->id, $need->step])->toBe([$id, $step])
+                ->and($need->quantity->isEqualTo(BigRational::nd($p, $q)))->toBeTrue();
         }
     }
 });
@@ -64,8 +72,13 @@ it('asks of each line what whole numbers say, and passes phantoms through at the
 it('totals every level as adding up each way down does, where all lines are by the unit', function () {
     mt_srand(1959);
     for ($round = 0; $round < 80; $round++) {
-        $lines = array_map(fn (array $of): array => array_map(fn (Line $line): Line => new Line($line->id, $line->item, $line->quantity, scrap: $line->scrap), $of),
-            product(6)['lines']);
+        $lines = array_map(
+            fn (array $of): array => array_map(
+                fn (Line $line): Line => new Line($line->id, $line->item, $line->quantity, scrap: $line->scrap),
+                $of,
+            ),
+            product(6)['lines'],
+        );
         $sum = [];
         $down = function (string $item, BigRational $amount) use (&$down, &$sum, $lines): void {
             $sum[$item] = ($sum[$item] ?? BigRational::zero())->plus($amount);

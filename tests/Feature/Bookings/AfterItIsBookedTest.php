@@ -9,7 +9,10 @@ use App\Models\Booking;
 use App\Models\Order;
 use Illuminate\Support\Facades\DB;
 
-/* It is never said that nothing was done when it was: the deed stands, and the answer says what could not be brought up to date with it. */
+/*
+ * It is never said that nothing was done when it was: the deed stands, and the answer says what could not be brought up
+ * to date with it.
+ */
 
 function ledStock(object $test): object
 {
@@ -49,11 +52,8 @@ it('says that an import stands when the plan fails', function () {
     ]);
     (new RunImport($id))->handle(app(ImportFolder::class));
     $row = DB::table('imports')->find($id);
-    expect($row->state)
-        ->toBe('done')
-        ->and($row->doing)
-        ->toContain('1 new')
-        ->toContain('The plan could not be brought up to date')
+    expect($row->state)->toBe('done')
+        ->and($row->doing)->toContain('1 new')->toContain('The plan could not be brought up to date')
         ->and(DB::table('customers')->where('number', 'K-77')->exists())->toBeTrue();
     unlink("{$folder}/customers.csv");
     rmdir($folder);
@@ -62,15 +62,18 @@ it('says that an import stands when the plan fails', function () {
 it('says that it was booked when the page after it breaks', function () {
     $before = Booking::query()->count();
     // what breaks after the deed, as a session that cannot be written would
-    $this->app->bind(App\Http\Controllers\StockController::class, fn () => new class extends App\Http\Controllers\StockController
-    {
-        protected function done(
-            Illuminate\Http\RedirectResponse $to,
-            Booking $booking,
-        ): Illuminate\Http\RedirectResponse {
-            throw new RuntimeException('No space left on device');
-        }
-    });
+    $this->app->bind(
+        App\Http\Controllers\StockController::class,
+        fn () => new class extends App\Http\Controllers\StockController
+        {
+            protected function done(
+                Illuminate\Http\RedirectResponse $to,
+                Booking $booking,
+            ): Illuminate\Http\RedirectResponse {
+                throw new RuntimeException('No space left on device');
+            }
+        },
+    );
     $answer = ledStock($this);
     $answer
         ->assertStatus(500)
@@ -110,8 +113,7 @@ it('tells an old form of a rank that ranking changed since', function () {
         ->from('/x')
         ->put("/orders/{$second->id}", ['token' => 'old', 'version' => $version, 'quantity' => '3', 'rank' => '500'])
         ->assertSessionHasErrors(['refused']);
-    expect(session('errors')->first('refused'))
-        ->toContain('changed this meanwhile')
+    expect(session('errors')->first('refused'))->toContain('changed this meanwhile')
         ->and(Order::query()->findOrFail($second->id)->rank)->not
         ->toBe(500);
 });
@@ -126,7 +128,6 @@ it('tells who ranked when an order was numbered anew by the ranking of another',
     $this->actingAs($this->shop->as(Role::Planner))
         ->from('/x')
         ->put("/orders/{$other->id}", ['token' => 'old', 'version' => $version, 'quantity' => '2', 'rank' => '500']);
-    expect(session('errors')->first('refused'))
-        ->toContain($this->shop->as(Role::Supervisor)->name)
+    expect(session('errors')->first('refused'))->toContain($this->shop->as(Role::Supervisor)->name)
         ->toContain("Order {$orders[2]->number} from place");
 });

@@ -10,25 +10,68 @@ use KeepPace\Core\Refused;
 function figures(): array
 {
     return [
-        'balances' => DB::table('balances')->where('quantity', '>', 0)->orderBy('id')->get(['id', 'quantity'])
-            ->map(fn ($row) => (array) $row)->all(),
-        'values' => DB::table('stock_values')->where('quantity', '>', 0)->orderBy('item_id')->orderBy('lot_id')->get(['item_id', 'lot_id', 'quantity', 'value'])
-            ->map(fn ($row) => (array) $row)->all(),
-        'layers' => DB::table('cost_layers')->where('left_quantity', '>', 0)->orderBy('id')->get(['item_id', 'left_quantity', 'left_value'])
-            ->map(fn ($row) => (array) $row)->all(),
-        'steps' => DB::table('order_steps')->orderBy('id')
-            ->get(['id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at'])->map(fn ($row) => (array) $row)->all(),
-        'orders' => DB::table('orders')->orderBy('id')
-            ->get(['id', 'state', 'received_quantity', 'received_value', 'released_at', 'closed_at', 'planned_material'])
-            ->map(fn ($row) => (array) $row)->all(),
-        'used' => DB::table('order_components')->orderBy('id')->get(['id', 'used_quantity', 'used_value'])->map(fn ($row) => (array) $row)
+        'balances' => DB::table('balances')
+            ->where('quantity', '>', 0)
+            ->orderBy('id')
+            ->get(['id', 'quantity'])
+            ->map(fn ($row) => (array) $row)
             ->all(),
-        'covers' => DB::table('covers')->where('quantity', '>', 0)->orderBy('id')->get(['line_id', 'supply', 'quantity'])
-            ->map(fn ($row) => (array) $row)->all(),
-        'lines' => DB::table('customer_order_lines')->orderBy('id')->get(['id', 'shipped_quantity', 'is_open'])
-            ->map(fn ($row) => (array) $row)->all(),
-        'cost' => DB::table('cost_entries')->groupBy('order_id', 'kind')->selectRaw('order_id, kind, SUM(cents) AS cents')
-            ->having('cents', '<>', 0)->orderBy('order_id')->orderBy('kind')->get()->map(fn ($row) => (array) $row)->all(),
+        'values' => DB::table('stock_values')
+            ->where('quantity', '>', 0)
+            ->orderBy('item_id')
+            ->orderBy('lot_id')
+            ->get(['item_id', 'lot_id', 'quantity', 'value'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'layers' => DB::table('cost_layers')
+            ->where('left_quantity', '>', 0)
+            ->orderBy('id')
+            ->get(['item_id', 'left_quantity', 'left_value'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'steps' => DB::table('order_steps')
+            ->orderBy('id')
+            ->get(['id', 'taken_in', 'good', 'scrap', 'passed_on', 'booked_minutes', 'started_at'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'orders' => DB::table('orders')
+            ->orderBy('id')
+            ->get([
+                'id',
+                'state',
+                'received_quantity',
+                'received_value',
+                'released_at',
+                'closed_at',
+                'planned_material',
+            ])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'used' => DB::table('order_components')
+            ->orderBy('id')
+            ->get(['id', 'used_quantity', 'used_value'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'covers' => DB::table('covers')
+            ->where('quantity', '>', 0)
+            ->orderBy('id')
+            ->get(['line_id', 'supply', 'quantity'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'lines' => DB::table('customer_order_lines')
+            ->orderBy('id')
+            ->get(['id', 'shipped_quantity', 'is_open'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'cost' => DB::table('cost_entries')
+            ->groupBy('order_id', 'kind')
+            ->selectRaw('order_id, kind, SUM(cents) AS cents')
+            ->having('cents', '<>', 0)
+            ->orderBy('order_id')
+            ->orderBy('kind')
+            ->get()
+            ->map(fn ($row) => (array) $row)
+            ->all(),
     ];
 }
 
@@ -65,9 +108,17 @@ it('refuses what later bookings stand on, and says what to do', function () {
     $motor = $order->components()->whereRelation('item', 'number', 'MOT-120')->firstOrFail();
     $this->shop->goodsIn('BRG-25', '5', '7');
     $used = $this->shop->issue($motor, '2');
-    $counted = app(App\Actions\Stock\CountBalance::class)->handle((int) DB::table('balances')->where('item_id', $motor->item_id)->value('id'), '1', 'lost', 'n', $this->shop->as(App\Access\Role::Storekeeper));
-    expect(fn () => $this->shop->reverse($in))->toThrow(Refused::class, "Undo first: booking {$counted->id} (Counted MOT-120")
-        ->and(fn () => $this->shop->reverse($in))->toThrow(Refused::class, "then booking {$used->id} (1 component issued");
+    $counted = app(App\Actions\Stock\CountBalance::class)->handle(
+        (int) DB::table('balances')->where('item_id', $motor->item_id)->value('id'),
+        '1',
+        'lost',
+        'n',
+        $this->shop->as(App\Access\Role::Storekeeper),
+    );
+    expect(fn () => $this->shop->reverse($in))
+        ->toThrow(Refused::class, "Undo first: booking {$counted->id} (Counted MOT-120")
+        ->and(fn () => $this->shop->reverse($in))
+        ->toThrow(Refused::class, "then booking {$used->id} (1 component issued");
 });
 
 it('refuses pieces that have gone on, double reversals, and reversing a reversal', function () {
@@ -80,7 +131,8 @@ it('refuses pieces that have gone on, double reversals, and reversing a reversal
     $back = $this->shop->reverse($second);
     expect(fn () => $this->shop->reverse($second))->toThrow(Refused::class, 'reversed this already')
         ->and(fn () => $this->shop->reverse($back))->toThrow(Refused::class, 'Book the deed again');
-    expect($back->reason)->toBe('typing error')->and(Booking::query()->find($second->id)->says)->not->toContain('Reversed')
+    expect($back->reason)->toBe('typing error')
+        ->and(Booking::query()->find($second->id)->says)->not->toContain('Reversed')
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -90,13 +142,17 @@ it('asks for a reason, and lets people undo only their own deeds at once', funct
     $booking = $this->shop->report($order->steps[0], '5');
     $operator = $this->shop->as(\App\Access\Role::Operator);
     $this->actingAs($this->shop->as(\App\Access\Role::Supervisor))
-        ->delete(route('bookings.destroy', $booking->id), ['token' => 'a', 'reason' => ''])->assertSessionHasErrors('reason');
+        ->delete(route('bookings.destroy', $booking->id), ['token' => 'a', 'reason' => ''])
+        ->assertSessionHasErrors('reason');
     $this->actingAs($this->shop->as(\App\Access\Role::Buyer))
         ->delete(route('bookings.destroy', $booking->id), ['token' => 'b', 'reason' => 'x'])->assertForbidden();
     $this->travel(20)->minutes();
-    $this->actingAs($operator)->delete(route('bookings.destroy', $booking->id), ['token' => 'c', 'reason' => 'x'])->assertForbidden();
+    $this->actingAs($operator)
+        ->delete(route('bookings.destroy', $booking->id), ['token' => 'c', 'reason' => 'x'])
+        ->assertForbidden();
     $this->travel(-20)->minutes();
-    $this->actingAs($operator)->delete(route('bookings.destroy', $booking->id), ['token' => 'd', 'reason' => 'undone at once'])
+    $this->actingAs($operator)
+        ->delete(route('bookings.destroy', $booking->id), ['token' => 'd', 'reason' => 'undone at once'])
         ->assertSessionHas('done');
     expect($this->shop->differences())->toBe([]);
 });
@@ -115,8 +171,15 @@ it('cancels the orders a reversed cover made, unless they are past that', functi
 });
 
 it('takes an order for the shelf and a customer order back', function () {
-    $made = app(\App\Actions\Orders\MakeOrder::class)
-        ->handle($this->shop->item('LID-9')->id, '4', null, null, false, 'shelf', $this->shop->as(\App\Access\Role::Planner));
+    $made = app(\App\Actions\Orders\MakeOrder::class)->handle(
+        $this->shop->item('LID-9')->id,
+        '4',
+        null,
+        null,
+        false,
+        'shelf',
+        $this->shop->as(\App\Access\Role::Planner),
+    );
     $this->shop->reverse($made);
     expect(Order::query()->findOrFail($made->order_id)->state)->toBe(OrderState::Cancelled);
     $customerOrder = $this->shop->customerOrder(['LID-9' => '4', 'TRAY-40' => '1']);
@@ -125,8 +188,11 @@ it('takes an order for the shelf and a customer order back', function () {
     expect(fn () => $this->shop->reverse($entered))->toThrow(Refused::class, 'Line 10 is covered');
     $this->shop->reverse($cover);
     $this->shop->reverse($entered);
-    expect($customerOrder->lines()->where('is_open', true)->count())->toBe(0)->and($this->shop->differences())->toBe([]);
-    $this->actingAs($this->shop->as(\App\Access\Role::Sales))->get("/customer-orders/{$customerOrder->id}")->assertSee('4 cancelled');
+    expect($customerOrder->lines()->where('is_open', true)->count())->toBe(0)
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(\App\Access\Role::Sales))
+        ->get("/customer-orders/{$customerOrder->id}")
+        ->assertSee('4 cancelled');
 });
 
 it('tells a form sent before from one that was changed after going back to it', function () {

@@ -19,12 +19,21 @@ use Tests\Support\Fields;
 use Tests\Support\Locks;
 
 /*
- * What holds for every deed a person can send from a page: sent twice it is booked once; refused it writes nothing and keeps
- * what was typed; without the right it is not booked; the books agree after it. Each entry makes its own shop.
+ * What holds for every deed a person can send from a page: sent twice it is booked once; refused it writes nothing and
+ * keeps what was typed; without the right it is not booked; the books agree after it. Each entry makes its own shop.
  */
 
 /**
- * @return array{role: Role, method: string, uri: string, data: array<string, mixed>, bad: array<string, mixed>, field: string, says: string, no: Role}
+ * @return array{
+ *     role: Role,
+ *     method: string,
+ *     uri: string,
+ *     data: array<string, mixed>,
+ *     bad: array<string, mixed>,
+ *     field: string,
+ *     says: string,
+ *     no: Role,
+ * }
  */
 function deed(object $test, string $name): array
 {
@@ -46,90 +55,223 @@ function deed(object $test, string $name): array
     $line = fn () => $shop->customerOrder(['LID-9' => '4'])->lines[0];
     $version = fn (Order $order): int => $order->refresh()->version;
     $bought = function () use ($shop): int {
-        app(RaisePurchases::class)->handle([new PurchaseLine($shop->item('MOT-120')->id, '5')], false, 'bought', $shop->as(Role::Buyer));
+        app(RaisePurchases::class)->handle(
+            [new PurchaseLine($shop->item('MOT-120')->id, '5')],
+            false,
+            'bought',
+            $shop->as(Role::Buyer),
+        );
 
         return (int) DB::table('purchases')->value('id');
     };
 
     return match ($name) {
-        'enter a customer order' => ['role' => Role::Sales, 'method' => 'post', 'uri' => '/customer-orders', 'no' => Role::Operator,
-            'data' => ['customer_id' => 1, 'reference' => 'PO 5',
-                'lines' => [['item' => 'LID-9', 'quantity' => '2', 'promised_on' => '2026-12-11']]],
-            'bad' => ['lines' => [['item' => 'NO-SUCH', 'quantity' => '2', 'promised_on' => '2026-12-11']]], 'field' => 'lines.0.item',
-            'says' => 'No item has the number NO-SUCH'],
-        'change a customer line' => (fn ($line): array => ['role' => Role::Sales, 'method' => 'put',
-            'uri' => "/customer-order-lines/{$line->id}", 'no' => Role::Storekeeper,
-            'data' => ['version' => $line->customerOrder->version, 'quantity' => '5', 'promised_on' => '2026-12-21'],
-            'bad' => ['version' => 99], 'field' => 'refused', 'says' => 'Sales desk changed this meanwhile'])($line()),
-        'cover from stock' => (fn ($line): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/covers',
+        'enter a customer order' => [
+            'role' => Role::Sales,
+            'method' => 'post',
+            'uri' => '/customer-orders',
             'no' => Role::Operator,
-            'data' => ['lines' => [$line->id], 'by' => 'stock'], 'bad' => ['quantity' => '400'], 'field' => 'quantity',
-            'says' => '400 asked for, 4 of line 10 are not covered'])($line()),
+            'data' => [
+                'customer_id' => 1,
+                'reference' => 'PO 5',
+                'lines' => [['item' => 'LID-9', 'quantity' => '2', 'promised_on' => '2026-12-11']],
+            ],
+            'bad' => ['lines' => [['item' => 'NO-SUCH', 'quantity' => '2', 'promised_on' => '2026-12-11']]],
+            'field' => 'lines.0.item',
+            'says' => 'No item has the number NO-SUCH',
+        ],
+        'change a customer line' => (fn ($line): array => [
+            'role' => Role::Sales,
+            'method' => 'put',
+            'uri' => "/customer-order-lines/{$line->id}",
+            'no' => Role::Storekeeper,
+            'data' => ['version' => $line->customerOrder->version, 'quantity' => '5', 'promised_on' => '2026-12-21'],
+            'bad' => ['version' => 99],
+            'field' => 'refused',
+            'says' => 'Sales desk changed this meanwhile',
+        ])($line()),
+        'cover from stock' => (fn ($line): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/covers',
+            'no' => Role::Operator,
+            'data' => ['lines' => [$line->id], 'by' => 'stock'],
+            'bad' => ['quantity' => '400'],
+            'field' => 'quantity',
+            'says' => '400 asked for, 4 of line 10 are not covered',
+        ])($line()),
         'tie to an open order' => (function () use ($shop, $line): array {
             $order = $shop->order('LID-9', '9');
 
-            return ['role' => Role::Planner, 'method' => 'put', 'uri' => "/customer-order-lines/{$line()->id}/cover", 'no' => Role::Buyer,
-                'data' => ['order' => $order->id, 'quantity' => '3'], 'bad' => ['quantity' => '10'], 'field' => 'quantity',
-                'says' => '10 asked for, 9 of order'];
+            return [
+                'role' => Role::Planner,
+                'method' => 'put',
+                'uri' => "/customer-order-lines/{$line()->id}/cover",
+                'no' => Role::Buyer,
+                'data' => ['order' => $order->id, 'quantity' => '3'],
+                'bad' => ['quantity' => '10'],
+                'field' => 'quantity',
+                'says' => '10 asked for, 9 of order',
+            ];
         })(),
         'untie' => (function () use ($shop): array {
             $order = $shop->customerOrder(['LID-9' => '4']);
             $shop->cover($order, CoverBy::Stock);
 
-            return ['role' => Role::Planner, 'method' => 'delete', 'uri' => '/covers/'.DB::table('covers')
-                ->value('id'), 'no' => Role::CostClerk, 'data' => ['reason' => 'wanted elsewhere'], 'bad' => ['reason' => ''],
-                'field' => 'reason', 'says' => 'Say why it is untied'];
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => '/covers/'.DB::table('covers')->value('id'),
+                'no' => Role::CostClerk,
+                'data' => ['reason' => 'wanted elsewhere'],
+                'bad' => ['reason' => ''],
+                'field' => 'reason',
+                'says' => 'Say why it is untied',
+            ];
         })(),
-        'make an order' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/orders', 'no' => Role::Operator,
+        'make an order' => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/orders',
+            'no' => Role::Operator,
             'data' => ['item' => 'TRAY-40', 'quantity' => '3', 'due_on' => '2026-12-11'],
-            'bad' => ['item' => 'MOT-120'], 'field' => 'item', 'says' => 'not made here'],
-        'change an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'put', 'uri' => "/orders/{$order->id}",
+            'bad' => ['item' => 'MOT-120'],
+            'field' => 'item',
+            'says' => 'not made here',
+        ],
+        'change an order' => (fn (Order $order): array => [
+            'role' => Role::Planner,
+            'method' => 'put',
+            'uri' => "/orders/{$order->id}",
             'no' => Role::Sales,
-            'data' => ['version' => $version($order), 'quantity' => '7', 'rank' => '200'], 'bad' => ['quantity' => '7.5'],
-            'field' => 'quantity', 'says' => 'counted whole'])($tray()),
-        'change a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put',
-            'uri' => '/order-components/'.$order->components[0]->id, 'no' => Role::Operator,
-            'data' => ['version' => $version($order), 'quantity' => '9'], 'bad' => ['quantity' => '-1'], 'field' => 'quantity',
-            'says' => 'Must be 0 or more'])($tray()),
-        'add a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'post',
-            'uri' => "/orders/{$order->id}/components", 'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'quantity' => '7', 'rank' => '200'],
+            'bad' => ['quantity' => '7.5'],
+            'field' => 'quantity',
+            'says' => 'counted whole',
+        ])($tray()),
+        'change a component' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/order-components/'.$order->components[0]->id,
+            'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'quantity' => '9'],
+            'bad' => ['quantity' => '-1'],
+            'field' => 'quantity',
+            'says' => 'Must be 0 or more',
+        ])($tray()),
+        'add a component' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => "/orders/{$order->id}/components",
+            'no' => Role::Operator,
             'data' => ['version' => $version($order), 'item' => 'BRG-25', 'quantity' => '2', 'step_number' => 10],
-            'bad' => ['unit' => 'kg'], 'field' => 'unit', 'says' => 'not counted in kg'])($tray()),
-        'change a step' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put',
-            'uri' => '/order-steps/'.$order->steps[0]->id, 'no' => Role::Storekeeper,
-            'data' => ['version' => $version($order), 'work_centre_id' => $order->steps[0]
-                ->work_centre_id, 'setup_minutes' => '9', 'run_rate' => '3'], 'bad' => ['run_rate' => 'fast'], 'field' => 'run_rate',
-            'says' => 'plain number'])($tray()),
-        'add a step' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'post',
-            'uri' => "/orders/{$order->id}/steps", 'no' => Role::Operator,
-            'data' => ['version' => $version($order), 'number' => 15, 'name' => 'Polish', 'work_centre_id' => $order->steps[0]
-                ->work_centre_id, 'setup_minutes' => '0', 'run_rate' => '2'], 'bad' => ['number' => 20], 'field' => 'number',
-            'says' => 'has a step 20 already'])($tray()),
-        'take a step out' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'delete',
-            'uri' => '/order-steps/'.$order->steps[1]->id, 'no' => Role::Operator,
-            'data' => ['version' => $version($order)], 'bad' => ['version' => 77], 'field' => 'refused',
-            'says' => 'changed this meanwhile'])($tray()),
-        'cancel an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'delete', 'uri' => "/orders/{$order->id}",
+            'bad' => ['unit' => 'kg'],
+            'field' => 'unit',
+            'says' => 'not counted in kg',
+        ])($tray()),
+        'change a step' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/order-steps/'.$order->steps[0]->id,
+            'no' => Role::Storekeeper,
+            'data' => [
+                'version' => $version($order),
+                'work_centre_id' => $order->steps[0]->work_centre_id,
+                'setup_minutes' => '9',
+                'run_rate' => '3',
+            ],
+            'bad' => ['run_rate' => 'fast'],
+            'field' => 'run_rate',
+            'says' => 'plain number',
+        ])($tray()),
+        'add a step' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => "/orders/{$order->id}/steps",
             'no' => Role::Operator,
-            'data' => ['version' => $version($order), 'reason' => 'not wanted'], 'bad' => ['reason' => ''], 'field' => 'reason',
-            'says' => 'Say why it is cancelled'])($tray()),
-        'release' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/release',
+            'data' => [
+                'version' => $version($order),
+                'number' => 15,
+                'name' => 'Polish',
+                'work_centre_id' => $order->steps[0]->work_centre_id,
+                'setup_minutes' => '0',
+                'run_rate' => '2',
+            ],
+            'bad' => ['number' => 20],
+            'field' => 'number',
+            'says' => 'has a step 20 already',
+        ])($tray()),
+        'take a step out' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'delete',
+            'uri' => '/order-steps/'.$order->steps[1]->id,
             'no' => Role::Operator,
-            'data' => ['orders' => [$order->id]], 'bad' => ['orders' => [$order->id, $shop->order('EX-20E', '30')->id]],
-            'field' => 'refused', 'says' => 'is short of'])($tray()),
+            'data' => ['version' => $version($order)],
+            'bad' => ['version' => 77],
+            'field' => 'refused',
+            'says' => 'changed this meanwhile',
+        ])($tray()),
+        'cancel an order' => (fn (Order $order): array => [
+            'role' => Role::Planner,
+            'method' => 'delete',
+            'uri' => "/orders/{$order->id}",
+            'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'reason' => 'not wanted'],
+            'bad' => ['reason' => ''],
+            'field' => 'reason',
+            'says' => 'Say why it is cancelled',
+        ])($tray()),
+        'release' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => '/release',
+            'no' => Role::Operator,
+            'data' => ['orders' => [$order->id]],
+            'bad' => ['orders' => [$order->id, $shop->order('EX-20E', '30')->id]],
+            'field' => 'refused',
+            'says' => 'is short of',
+        ])($tray()),
         'book a usage slip' => (function () use ($shop, $released): array {
             $order = $released();
-            $slip = app(ProposeSlip::class)->handle([$order->id], 'whole', null, $shop->token(), $shop->as(Role::Storekeeper));
+            $slip = app(ProposeSlip::class)->handle(
+                [$order->id],
+                'whole',
+                null,
+                $shop->token(),
+                $shop->as(Role::Storekeeper),
+            );
             $line = $slip->lines()->firstOrFail();
 
-            return ['role' => Role::Storekeeper, 'method' => 'put', 'uri' => "/slips/{$slip->id}", 'no' => Role::Operator, 'data' => ['version' => 1, 'do' => 'book'],
-                'bad' => ['lines' => [$line->id => ['quantity' => '99999']]], 'field' => "lines.{$line->id}.quantity", 'says' => 'is more than the'];
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'put',
+                'uri' => "/slips/{$slip->id}",
+                'no' => Role::Operator,
+                'data' => ['version' => 1, 'do' => 'book'],
+                'bad' => ['lines' => [$line->id => ['quantity' => '99999']]],
+                'field' => "lines.{$line->id}.quantity",
+                'says' => 'is more than the',
+            ];
         })(),
         'book what is picked' => (function () use ($shop, $released): array {
-            $slip = app(ProposeSlip::class)->handle([$released()->id], 'whole', null, $shop->token(), $shop->as(Role::Storekeeper));
+            $slip = app(ProposeSlip::class)->handle(
+                [$released()->id],
+                'whole',
+                null,
+                $shop->token(),
+                $shop->as(Role::Storekeeper),
+            );
 
-            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/slips/{$slip->id}/pick", 'no' => Role::Operator,
-                'data' => ['version' => 1, 'do' => 'book', 'picked' => DB::table('slip_splits')->pluck('id')->all()], 'bad' => ['do' => 'scan', 'scan' => 'ZZZ'], 'field' => 'scan', 'says' => 'ZZZ is not on this list'];
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/slips/{$slip->id}/pick",
+                'no' => Role::Operator,
+                'data' => ['version' => 1, 'do' => 'book', 'picked' => DB::table('slip_splits')->pluck('id')->all()],
+                'bad' => ['do' => 'scan', 'scan' => 'ZZZ'],
+                'field' => 'scan',
+                'says' => 'ZZZ is not on this list',
+            ];
         })(),
         'return components' => (function () use ($shop, $released): array {
             $order = $released();
@@ -137,176 +279,578 @@ function deed(object $test, string $name): array
             $sheet = $shop->component($order, 'SS-15');
             $key = "{$sheet->id}-".DB::table('moves')->where('component_id', $sheet->id)->value('lot_id');
 
-            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/orders/{$order->id}/returns", 'no' => Role::Operator,
-                'data' => ['lines' => [$key => '1'], 'place_id' => $shop->place('RACK')->id, 'condition' => 'free', 'reason' => 'not needed'],
-                'bad' => ['lines' => [$key => '100']], 'field' => "lines.{$key}", 'says' => '100 to return'];
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/orders/{$order->id}/returns",
+                'no' => Role::Operator,
+                'data' => [
+                    'lines' => [$key => '1'],
+                    'place_id' => $shop->place('RACK')->id,
+                    'condition' => 'free',
+                    'reason' => 'not needed',
+                ],
+                'bad' => ['lines' => [$key => '100']],
+                'field' => "lines.{$key}",
+                'says' => '100 to return',
+            ];
         })(),
         'take lines back' => (function () use ($shop, $released): array {
             $order = $released();
             $booking = $shop->issueAll($order);
 
-            return ['role' => Role::Storekeeper, 'method' => 'delete', 'uri' => "/bookings/{$booking->id}/lines", 'no' => Role::Operator, 'data' => ['moves' => [$booking->moves()->value('id')], 'reason' => 'wrong order'],
-                'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why they are taken back'];
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'delete',
+                'uri' => "/bookings/{$booking->id}/lines",
+                'no' => Role::Operator,
+                'data' => ['moves' => [$booking->moves()->value('id')], 'reason' => 'wrong order'],
+                'bad' => ['reason' => ''],
+                'field' => 'reason',
+                'says' => 'Say why they are taken back',
+            ];
         })(),
         'correct a lot' => (function () use ($shop, $released): array {
             $order = $released();
-            $move = $shop->issue($shop->component($order, 'SS-15'), '2', ['H-7714' => '2'])->moves()->firstOrFail();
+            $move = $shop
+                ->issue($shop->component($order, 'SS-15'), '2', ['H-7714' => '2'])
+                ->moves()
+                ->firstOrFail();
 
-            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/moves/{$move->id}/lot", 'no' => Role::Operator, 'data' => ['code' => 'H-7731', 'quantity' => '2', 'reason' => 'read off the sheet'],
-                'bad' => ['code' => 'H-0'], 'field' => 'splits', 'says' => 'There is no lot H-0'];
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/moves/{$move->id}/lot",
+                'no' => Role::Operator,
+                'data' => ['code' => 'H-7731', 'quantity' => '2', 'reason' => 'read off the sheet'],
+                'bad' => ['code' => 'H-0'],
+                'field' => 'splits',
+                'says' => 'There is no lot H-0',
+            ];
         })(),
-        'add a late cost' => (fn (Booking $in): array => ['role' => Role::CostClerk, 'method' => 'post', 'uri' => "/bookings/{$in->id}/late-cost", 'no' => Role::Storekeeper,
-            'data' => ['amount' => '12.50', 'reason' => 'freight'], 'bad' => ['amount' => '12.505'], 'field' => 'amount', 'says' => 'plain number'])($shop->goodsIn('MOT-120', '2', '84')),
-        'set a standard cost' => ['role' => Role::CostClerk, 'method' => 'post', 'uri' => '/items/'.$shop->item('FOOT-1')->id.'/standard', 'no' => Role::Storekeeper,
-            'data' => ['cost' => '0.95', 'reason' => 'year begins'], 'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why it changes'],
-        'close a period' => ['role' => Role::CostClerk, 'method' => 'post', 'uri' => '/periods', 'no' => Role::Storekeeper, 'data' => ['ends_on' => '2026-10-31'], 'bad' => ['ends_on' => '2026-12-31'], 'field' => 'ends_on', 'says' => 'when its last day is over'],
-        'scrap stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id').'/scrap', 'no' => Role::Sales,
-            'data' => ['quantity' => '2', 'class' => 'handling', 'reason' => 'rusty'], 'bad' => ['quantity' => '200'], 'field' => 'quantity', 'says' => '200 of BRG-25'],
-        'block stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id').'/condition', 'no' => Role::Sales,
-            'data' => ['quantity' => '2', 'to' => 'blocked', 'reason' => 'rusty'], 'bad' => ['quantity' => '200'], 'field' => 'quantity', 'says' => '200 of BRG-25'],
-        'date a lot' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/lots/'.DB::table('lots')->value('id').'/expiry', 'no' => Role::Sales, 'data' => ['expires_on' => '2027-05-01', 'reason' => 're-test'],
-            'bad' => ['expires_on' => 'soon'], 'field' => 'expires_on', 'says' => 'is no day'],
-        'keep stock for an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/reservations', 'no' => Role::Storekeeper,
-            'data' => ['order' => $order->id, 'item' => $shop->item('FOOT-1')->id, 'quantity' => '4'], 'bad' => ['quantity' => '400'], 'field' => 'quantity', 'says' => 'Keep no more than it takes'])($tray()),
+        'add a late cost' => (fn (Booking $in): array => [
+            'role' => Role::CostClerk,
+            'method' => 'post',
+            'uri' => "/bookings/{$in->id}/late-cost",
+            'no' => Role::Storekeeper,
+            'data' => ['amount' => '12.50', 'reason' => 'freight'],
+            'bad' => ['amount' => '12.505'],
+            'field' => 'amount',
+            'says' => 'plain number',
+        ])($shop->goodsIn('MOT-120', '2', '84')),
+        'set a standard cost' => [
+            'role' => Role::CostClerk,
+            'method' => 'post',
+            'uri' => '/items/'.$shop->item('FOOT-1')->id.'/standard',
+            'no' => Role::Storekeeper,
+            'data' => ['cost' => '0.95', 'reason' => 'year begins'],
+            'bad' => ['reason' => ''],
+            'field' => 'reason',
+            'says' => 'Say why it changes',
+        ],
+        'close a period' => [
+            'role' => Role::CostClerk,
+            'method' => 'post',
+            'uri' => '/periods',
+            'no' => Role::Storekeeper,
+            'data' => ['ends_on' => '2026-10-31'],
+            'bad' => ['ends_on' => '2026-12-31'],
+            'field' => 'ends_on',
+            'says' => 'when its last day is over',
+        ],
+        'scrap stock' => [
+            'role' => Role::Storekeeper,
+            'method' => 'post',
+            'uri' => '/balances/'
+                .DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id')
+                .'/scrap',
+            'no' => Role::Sales,
+            'data' => ['quantity' => '2', 'class' => 'handling', 'reason' => 'rusty'],
+            'bad' => ['quantity' => '200'],
+            'field' => 'quantity',
+            'says' => '200 of BRG-25',
+        ],
+        'block stock' => [
+            'role' => Role::Storekeeper,
+            'method' => 'post',
+            'uri' => '/balances/'
+                .DB::table('balances')->where('item_id', $shop->item('BRG-25')->id)->value('id')
+                .'/condition',
+            'no' => Role::Sales,
+            'data' => ['quantity' => '2', 'to' => 'blocked', 'reason' => 'rusty'],
+            'bad' => ['quantity' => '200'],
+            'field' => 'quantity',
+            'says' => '200 of BRG-25',
+        ],
+        'date a lot' => [
+            'role' => Role::Storekeeper,
+            'method' => 'post',
+            'uri' => '/lots/'.DB::table('lots')->value('id').'/expiry',
+            'no' => Role::Sales,
+            'data' => ['expires_on' => '2027-05-01', 'reason' => 're-test'],
+            'bad' => ['expires_on' => 'soon'],
+            'field' => 'expires_on',
+            'says' => 'is no day',
+        ],
+        'keep stock for an order' => (fn (Order $order): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/reservations',
+            'no' => Role::Storekeeper,
+            'data' => ['order' => $order->id, 'item' => $shop->item('FOOT-1')->id, 'quantity' => '4'],
+            'bad' => ['quantity' => '400'],
+            'field' => 'quantity',
+            'says' => 'Keep no more than it takes',
+        ])($tray()),
         'give kept stock up' => (function () use ($shop, $tray): array {
             $order = $tray();
-            app(ReserveStock::class)->handle($order->id, $shop->item('FOOT-1')->id, '', '4', '', 'k', $shop->as(Role::Planner));
+            app(ReserveStock::class)->handle(
+                $order->id,
+                $shop->item('FOOT-1')->id,
+                '',
+                '4',
+                '',
+                'k',
+                $shop->as(Role::Planner),
+            );
 
-            return ['role' => Role::Planner, 'method' => 'delete', 'uri' => '/reservations/'.DB::table('reservations')->value('id'), 'no' => Role::Storekeeper, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => '/reservations/'.DB::table('reservations')->value('id'),
+                'no' => Role::Storekeeper,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
-        'place an order in the rank' => (fn (Order $first, Order $second): array => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/rank', 'no' => Role::Planner, 'data' => ['move' => "{$second->id}-{$first->id}"],
-            'bad' => ['move' => "{$second->id}-{$second->id}"], 'field' => 'refused', 'says' => 'stands there already'])($tray(), $tray()),
-        'order of suppliers' => ['role' => Role::Buyer, 'method' => 'post', 'uri' => '/purchases', 'no' => Role::Storekeeper, 'data' => ['items' => [['number' => 'MOT-120', 'quantity' => '5', 'expected_on' => '2026-12-04']]],
-            'bad' => ['items' => [['number' => 'MOT-120', 'quantity' => '1.5']]], 'field' => 'items.0', 'says' => 'whole'],
-        'hurry a purchase' => (fn (int $line): array => ['role' => Role::Buyer, 'method' => 'put', 'uri' => "/purchase-lines/{$line}", 'no' => Role::Storekeeper, 'data' => ['expected_on' => '2026-11-27', 'asked_for' => '2026-11-26'],
-            'bad' => ['expected_on' => ''], 'field' => 'expected_on', 'says' => 'Must be filled'])($bought()),
-        'give up a purchase' => (fn (int $line): array => ['role' => Role::Buyer, 'method' => 'delete', 'uri' => "/purchase-lines/{$line}", 'no' => Role::Storekeeper, 'data' => ['reason' => 'not needed'],
-            'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'no longer wanted'])($bought()),
-        'substitute a component' => (fn (Order $order): array => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/order-components/'.$shop->component($order, 'FOOT-1')->id.'/swap', 'no' => Role::Storekeeper,
-            'data' => ['version' => $version($order), 'item' => 'BOLT-8', 'quantity' => '6', 'reason' => 'no feet'], 'bad' => ['item' => 'WIRE-1'], 'field' => 'item', 'says' => 'cannot stand in for it'])($tray()),
-        'split an order' => (fn (Order $order): array => ['role' => Role::Planner, 'method' => 'post', 'uri' => "/orders/{$order->id}/split", 'no' => Role::Operator, 'data' => ['version' => $version($order), 'quantity' => '2'],
-            'bad' => ['quantity' => '6'], 'field' => 'quantity', 'says' => '6 of 6 pieces have not begun'])($released()),
+        'place an order in the rank' => (fn (Order $first, Order $second): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => '/rank',
+            'no' => Role::Planner,
+            'data' => ['move' => "{$second->id}-{$first->id}"],
+            'bad' => ['move' => "{$second->id}-{$second->id}"],
+            'field' => 'refused',
+            'says' => 'stands there already',
+        ])($tray(), $tray()),
+        'order of suppliers' => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => '/purchases',
+            'no' => Role::Storekeeper,
+            'data' => ['items' => [['number' => 'MOT-120', 'quantity' => '5', 'expected_on' => '2026-12-04']]],
+            'bad' => ['items' => [['number' => 'MOT-120', 'quantity' => '1.5']]],
+            'field' => 'items.0',
+            'says' => 'whole',
+        ],
+        'hurry a purchase' => (fn (int $line): array => [
+            'role' => Role::Buyer,
+            'method' => 'put',
+            'uri' => "/purchase-lines/{$line}",
+            'no' => Role::Storekeeper,
+            'data' => ['expected_on' => '2026-11-27', 'asked_for' => '2026-11-26'],
+            'bad' => ['expected_on' => ''],
+            'field' => 'expected_on',
+            'says' => 'Must be filled',
+        ])($bought()),
+        'give up a purchase' => (fn (int $line): array => [
+            'role' => Role::Buyer,
+            'method' => 'delete',
+            'uri' => "/purchase-lines/{$line}",
+            'no' => Role::Storekeeper,
+            'data' => ['reason' => 'not needed'],
+            'bad' => ['reason' => ''],
+            'field' => 'reason',
+            'says' => 'no longer wanted',
+        ])($bought()),
+        'substitute a component' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/order-components/'.$shop->component($order, 'FOOT-1')->id.'/swap',
+            'no' => Role::Storekeeper,
+            'data' => ['version' => $version($order), 'item' => 'BOLT-8', 'quantity' => '6', 'reason' => 'no feet'],
+            'bad' => ['item' => 'WIRE-1'],
+            'field' => 'item',
+            'says' => 'cannot stand in for it',
+        ])($tray()),
+        'split an order' => (fn (Order $order): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => "/orders/{$order->id}/split",
+            'no' => Role::Operator,
+            'data' => ['version' => $version($order), 'quantity' => '2'],
+            'bad' => ['quantity' => '6'],
+            'field' => 'quantity',
+            'says' => '6 of 6 pieces have not begun',
+        ])($released()),
         'cure a short order' => (function () use ($shop, $released, $version): array {
             $order = $released();
             $shop->report($order->steps[0], '4', '4', '2');
 
-            return ['role' => Role::Supervisor, 'method' => 'post', 'uri' => "/orders/{$order->id}/short", 'no' => Role::Operator, 'data' => ['version' => $version($order), 'how' => 'remake', 'quantity' => '2'],
-                'bad' => ['quantity' => '3'], 'field' => 'quantity', 'says' => 'is short by 2'];
+            return [
+                'role' => Role::Supervisor,
+                'method' => 'post',
+                'uri' => "/orders/{$order->id}/short",
+                'no' => Role::Operator,
+                'data' => ['version' => $version($order), 'how' => 'remake', 'quantity' => '2'],
+                'bad' => ['quantity' => '3'],
+                'field' => 'quantity',
+                'says' => 'is short by 2',
+            ];
         })(),
-        'cancel a customer line' => (fn ($line): array => ['role' => Role::Sales, 'method' => 'delete', 'uri' => "/customer-order-lines/{$line->id}", 'no' => Role::Operator, 'data' => ['version' => $line->customerOrder->version, 'then' => 'shelf', 'reason' => 'budget cut'],
-            'bad' => ['then' => 'line'], 'field' => 'other', 'says' => 'another open line of the same item'])($line()),
+        'cancel a customer line' => (fn ($line): array => [
+            'role' => Role::Sales,
+            'method' => 'delete',
+            'uri' => "/customer-order-lines/{$line->id}",
+            'no' => Role::Operator,
+            'data' => ['version' => $line->customerOrder->version, 'then' => 'shelf', 'reason' => 'budget cut'],
+            'bad' => ['then' => 'line'],
+            'field' => 'other',
+            'says' => 'another open line of the same item',
+        ])($line()),
         'answer a question' => (function () use ($shop, $released): array {
             $order = $released();
-            DB::table('items')->where('number', 'SS-15')->update(['lot_rule' => 'ask']);
-            $order->components()->where('item_id', $shop->item('SS-15')->id)->update(['issue_by' => 'backflush']);
+            DB::table('items')
+                ->where('number', 'SS-15')
+                ->update(['lot_rule' => 'ask']);
+            $order
+                ->components()
+                ->where('item_id', $shop->item('SS-15')->id)
+                ->update(['issue_by' => 'backflush']);
             $shop->report($order->steps[0], '1', '1');
 
-            return ['role' => Role::Storekeeper, 'method' => 'put', 'uri' => '/questions/'.DB::table('questions')->value('id'), 'no' => Role::Operator, 'data' => ['answer' => 'off-cuts'], 'bad' => ['answer' => ''], 'field' => 'answer', 'says' => 'Say what it was'];
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'put',
+                'uri' => '/questions/'.DB::table('questions')->value('id'),
+                'no' => Role::Operator,
+                'data' => ['answer' => 'off-cuts'],
+                'bad' => ['answer' => ''],
+                'field' => 'answer',
+                'says' => 'Say what it was',
+            ];
         })(),
-        'start a step' => (fn (Order $order): array => ['role' => Role::Operator, 'method' => 'post',
-            'uri' => '/order-steps/'.$order->steps[0]
-            ->id.'/start', 'no' => Role::Sales, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''])($released()),
-        'count and pass on' => (fn (Order $order): array => ['role' => Role::Operator, 'method' => 'post',
-            'uri' => '/order-steps/'.$order->steps[0]->id.'/report', 'no' => Role::Storekeeper,
-            'data' => ['good' => '4', 'scrap' => '0', 'pass_on' => '4', 'minutes' => '20'], 'bad' => ['good' => '40', 'pass_on' => '40'],
-            'field' => 'good', 'says' => '6 left to do'])($released()),
-        'receive' => (fn (Order $order): array => ['role' => Role::Storekeeper, 'method' => 'post',
-            'uri' => "/orders/{$order->id}/receive", 'no' => Role::Operator,
-            'data' => ['quantity' => '6', 'place_id' => $shop->place('FINISHED')->id], 'bad' => ['quantity' => '7'], 'field' => 'quantity',
-            'says' => '7 to receive, 6 good'])($finished()),
+        'start a step' => (fn (Order $order): array => [
+            'role' => Role::Operator,
+            'method' => 'post',
+            'uri' => '/order-steps/'.$order->steps[0]->id.'/start',
+            'no' => Role::Sales,
+            'data' => [],
+            'bad' => [],
+            'field' => '',
+            'says' => '',
+        ])($released()),
+        'count and pass on' => (fn (Order $order): array => [
+            'role' => Role::Operator,
+            'method' => 'post',
+            'uri' => '/order-steps/'.$order->steps[0]->id.'/report',
+            'no' => Role::Storekeeper,
+            'data' => ['good' => '4', 'scrap' => '0', 'pass_on' => '4', 'minutes' => '20'],
+            'bad' => ['good' => '40', 'pass_on' => '40'],
+            'field' => 'good',
+            'says' => '6 left to do',
+        ])($released()),
+        'receive' => (fn (Order $order): array => [
+            'role' => Role::Storekeeper,
+            'method' => 'post',
+            'uri' => "/orders/{$order->id}/receive",
+            'no' => Role::Operator,
+            'data' => ['quantity' => '6', 'place_id' => $shop->place('FINISHED')->id],
+            'bad' => ['quantity' => '7'],
+            'field' => 'quantity',
+            'says' => '7 to receive, 6 good',
+        ])($finished()),
         'close' => (function () use ($shop, $finished): array {
             $order = $finished();
             $shop->receive($order, '6');
 
-            return ['role' => Role::CostClerk, 'method' => 'post', 'uri' => "/orders/{$order->id}/close", 'no' => Role::Storekeeper,
-                'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::CostClerk,
+                'method' => 'post',
+                'uri' => "/orders/{$order->id}/close",
+                'no' => Role::Storekeeper,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
         'ship' => (function () use ($shop): array {
             $order = $shop->customerOrder(['LID-9' => '3']);
             $shop->cover($order, CoverBy::Stock);
 
-            return ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => "/customer-orders/{$order->id}/ship", 'no' => Role::Operator,
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/customer-orders/{$order->id}/ship",
+                'no' => Role::Operator,
                 'data' => ['lines' => [$order->lines[0]->id => ['quantity' => '3']]],
                 'bad' => ['lines' => [$order->lines[0]->id => ['quantity' => '4']]],
-                'field' => "lines.{$order->lines[0]->id}.quantity", 'says' => '4 to ship, 3 open'];
+                'field' => "lines.{$order->lines[0]->id}.quantity",
+                'says' => '4 to ship, 3 open',
+            ];
         })(),
-        'book goods in' => ['role' => Role::Buyer, 'method' => 'post', 'uri' => '/stock', 'no' => Role::Operator,
-            'data' => ['item' => 'SS-15', 'quantity' => '2', 'unit' => 'sheet', 'price' => '46.5', 'place_id' => DB::table('places')
-                ->where('code', 'RACK')->value('id'), 'codes' => 'H-9'],
-            'bad' => ['codes' => ''], 'field' => 'codes', 'says' => 'Type one lot'],
-        'count stock' => ['role' => Role::Storekeeper, 'method' => 'post', 'uri' => '/balances/'.DB::table('balances')
-            ->where('item_id', Item::query()->where('number', 'BRG-25')->value('id'))->value('id').'/count', 'no' => Role::Sales,
-            'data' => ['quantity' => '77', 'reason' => 'three under the bench'], 'bad' => ['quantity' => '1e2'], 'field' => 'quantity',
-            'says' => 'plain number'],
-        'load by rank' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/board/by-rank', 'no' => Role::Operator, 'data' => [], 'bad' => [],
-            'field' => '', 'says' => ''],
+        'book goods in' => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => '/stock',
+            'no' => Role::Operator,
+            'data' => [
+                'item' => 'SS-15',
+                'quantity' => '2',
+                'unit' => 'sheet',
+                'price' => '46.5',
+                'place_id' => DB::table('places')->where('code', 'RACK')->value('id'),
+                'codes' => 'H-9',
+            ],
+            'bad' => ['codes' => ''],
+            'field' => 'codes',
+            'says' => 'Type one lot',
+        ],
+        'count stock' => [
+            'role' => Role::Storekeeper,
+            'method' => 'post',
+            'uri' => '/balances/'
+                .DB::table('balances')
+                    ->where('item_id', Item::query()->where('number', 'BRG-25')->value('id'))
+                    ->value('id')
+                .'/count',
+            'no' => Role::Sales,
+            'data' => ['quantity' => '77', 'reason' => 'three under the bench'],
+            'bad' => ['quantity' => '1e2'],
+            'field' => 'quantity',
+            'says' => 'plain number',
+        ],
+        'load by rank' => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/board/by-rank',
+            'no' => Role::Operator,
+            'data' => [],
+            'bad' => [],
+            'field' => '',
+            'says' => '',
+        ],
         'move a step' => (function () use ($tray): array {
             $tray();
             $step = $tray()->steps[0];
 
-            return ['role' => Role::Planner, 'method' => 'post', 'uri' => "/board/steps/{$step->id}", 'no' => Role::Operator,
-                'data' => ['centre' => $step->work_centre_id, 'machine' => 1, 'minute' => intdiv(now()->getTimestamp(), 60)], 'bad' => ['machine' => 9],
-                'field' => 'refused', 'says' => 'no such machine'];
+            return [
+                'role' => Role::Planner,
+                'method' => 'post',
+                'uri' => "/board/steps/{$step->id}",
+                'no' => Role::Operator,
+                'data' => [
+                    'centre' => $step->work_centre_id,
+                    'machine' => 1,
+                    'minute' => intdiv(now()->getTimestamp(), 60),
+                ],
+                'bad' => ['machine' => 9],
+                'field' => 'refused',
+                'says' => 'no such machine',
+            ];
         })(),
         'take a pin out' => (function () use ($tray): array {
             $step = $tray()->steps[0];
-            DB::table('plan_pins')->insert(['plan_id' => 1, 'order_step_id' => $step->id, 'work_centre_id' => $step->work_centre_id, 'machine' => 1, 'start_at' => now()->addDay()]);
+            DB::table('plan_pins')->insert([
+                'plan_id' => 1,
+                'order_step_id' => $step->id,
+                'work_centre_id' => $step->work_centre_id,
+                'machine' => 1,
+                'start_at' => now()->addDay(),
+            ]);
 
-            return ['role' => Role::Planner, 'method' => 'delete', 'uri' => "/board/steps/{$step->id}/pin", 'no' => Role::Sales, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => "/board/steps/{$step->id}/pin",
+                'no' => Role::Sales,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
         'undo on the board' => (function () use ($shop, $tray): array {
             $tray();
             app(LoadByRank::class)->handle('before', $shop->as(Role::Planner));
 
-            return ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/board/undo', 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Supervisor,
+                'method' => 'post',
+                'uri' => '/board/undo',
+                'no' => Role::Operator,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
         'do again on the board' => (function () use ($shop, $tray): array {
             $tray();
             app(LoadByRank::class)->handle('before', $shop->as(Role::Planner));
             app(UndoPlan::class)->undo(1, 'undone', $shop->as(Role::Planner));
 
-            return ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/board/redo', 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Supervisor,
+                'method' => 'post',
+                'uri' => '/board/redo',
+                'no' => Role::Operator,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
-        'copy the plan' => ['role' => Role::Planner, 'method' => 'post', 'uri' => '/plans', 'no' => Role::Sales, 'data' => ['name' => 'Quiet week'],
-            'bad' => ['name' => str_repeat('x', 61)], 'field' => 'name', 'says' => '60'],
-        'search' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/plans/search', 'no' => Role::Operator, 'data' => ['seconds' => '2'],
-            'bad' => ['seconds' => '9999'], 'field' => 'seconds', 'says' => 'From 2 to 300'],
-        'work a what-if out again', 'let a what-if go live', 'throw a what-if away' => (function () use ($shop, $tray, $name): array {
+        'copy the plan' => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/plans',
+            'no' => Role::Sales,
+            'data' => ['name' => 'Quiet week'],
+            'bad' => ['name' => str_repeat('x', 61)],
+            'field' => 'name',
+            'says' => '60',
+        ],
+        'search' => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => '/plans/search',
+            'no' => Role::Operator,
+            'data' => ['seconds' => '2'],
+            'bad' => ['seconds' => '9999'],
+            'field' => 'seconds',
+            'says' => 'From 2 to 300',
+        ],
+        'work a what-if out again', 'let a what-if go live', 'throw a what-if away' => (function () use (
+            $shop,
+            $tray,
+            $name,
+        ): array {
             $tray();
             app(WhatIf::class)->copy('Quiet', 'copied', $shop->as(Role::Planner));
             $plan = (int) DB::table('plans')->max('id');
             [$method, $uri] = match ($name) {
-                'work a what-if out again' => ['post', "/plans/{$plan}/again"], 'let a what-if go live' => ['post', "/plans/{$plan}/live"], default => ['delete', "/plans/{$plan}"],
+                'work a what-if out again' => ['post', "/plans/{$plan}/again"],
+                'let a what-if go live' => ['post', "/plans/{$plan}/live"],
+                default => ['delete', "/plans/{$plan}"],
             };
 
-            return ['role' => Role::Planner, 'method' => $method, 'uri' => $uri, 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Planner,
+                'method' => $method,
+                'uri' => $uri,
+                'no' => Role::Operator,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
-        'say a machine is down' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine', 'no' => Role::Buyer,
-            'data' => ['centre' => '1', 'machine' => '1', 'reason' => 'lens'], 'bad' => ['machine' => '7'], 'field' => 'machine', 'says' => 'has 1 machines'],
-        'say a person is away' => ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/person', 'no' => Role::Sales,
+        'say a machine is down' => [
+            'role' => Role::Operator,
+            'method' => 'post',
+            'uri' => '/absence/machine',
+            'no' => Role::Buyer,
+            'data' => ['centre' => '1', 'machine' => '1', 'reason' => 'lens'],
+            'bad' => ['machine' => '7'],
+            'field' => 'machine',
+            'says' => 'has 1 machines',
+        ],
+        'say a person is away' => [
+            'role' => Role::Operator,
+            'method' => 'post',
+            'uri' => '/absence/person',
+            'no' => Role::Sales,
             'data' => ['person' => Fields::WORKER, 'reason' => 'ill'],
             'bad' => ['until' => '2026-01-02T10:00'],
             'field' => 'until',
-            'says' => 'over before it begins'],
+            'says' => 'over before it begins',
+        ],
         'say it is back' => (function () use ($shop): array {
-            app(SayAbsent::class)->machine(1, 1, \Carbon\CarbonImmutable::now(), null, '', 'down', $shop->as(Role::Operator));
+            app(SayAbsent::class)->machine(
+                1,
+                1,
+                \Carbon\CarbonImmutable::now(),
+                null,
+                '',
+                'down',
+                $shop->as(Role::Operator),
+            );
 
-            return ['role' => Role::Operator, 'method' => 'post', 'uri' => '/absence/machine/'.DB::table('downtimes')->value('id').'/back', 'no' => Role::Buyer, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Operator,
+                'method' => 'post',
+                'uri' => '/absence/machine/'.DB::table('downtimes')->value('id').'/back',
+                'no' => Role::Buyer,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
-        'change a calendar' => ['role' => Role::Planner, 'method' => 'put', 'uri' => '/calendars/1', 'no' => Role::Operator,
-            'data' => ['date' => '2026-12-23', 'kind' => 'closed', 'name' => 'Stocktaking'], 'bad' => ['kind' => 'overtime'], 'field' => 'from', 'says' => 'needs a time'],
-        'hold a date' => ['role' => Role::Sales, 'method' => 'post', 'uri' => '/promise/held', 'no' => Role::Operator,
-            'data' => ['item' => 'TRAY-40', 'quantity' => '40', 'how' => 'nobody', 'hours' => '4', 'for' => 'Saltmarsh'], 'bad' => ['quantity' => '0.5'], 'field' => 'quantity', 'says' => 'counted whole'],
+        'change a calendar' => [
+            'role' => Role::Planner,
+            'method' => 'put',
+            'uri' => '/calendars/1',
+            'no' => Role::Operator,
+            'data' => ['date' => '2026-12-23', 'kind' => 'closed', 'name' => 'Stocktaking'],
+            'bad' => ['kind' => 'overtime'],
+            'field' => 'from',
+            'says' => 'needs a time',
+        ],
+        'hold a date' => [
+            'role' => Role::Sales,
+            'method' => 'post',
+            'uri' => '/promise/held',
+            'no' => Role::Operator,
+            'data' => [
+                'item' => 'TRAY-40',
+                'quantity' => '40',
+                'how' => 'nobody',
+                'hours' => '4',
+                'for' => 'Saltmarsh',
+            ],
+            'bad' => ['quantity' => '0.5'],
+            'field' => 'quantity',
+            'says' => 'counted whole',
+        ],
         'let a held date go' => (function () use ($shop): array {
-            app(HoldPromise::class)->handle($shop->item('TRAY-40')->id, '40', null, false, 4, '', null, 'held', $shop->as(Role::Sales));
+            app(HoldPromise::class)->handle(
+                $shop->item('TRAY-40')->id,
+                '40',
+                null,
+                false,
+                4,
+                '',
+                null,
+                'held',
+                $shop->as(Role::Sales),
+            );
 
-            return ['role' => Role::Sales, 'method' => 'delete', 'uri' => '/promise/held/'.DB::table('promises')->value('id'), 'no' => Role::Operator, 'data' => [], 'bad' => [], 'field' => '', 'says' => ''];
+            return [
+                'role' => Role::Sales,
+                'method' => 'delete',
+                'uri' => '/promise/held/'.DB::table('promises')->value('id'),
+                'no' => Role::Operator,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
+            ];
         })(),
-        'answer when a purchase comes' => ['role' => Role::Buyer, 'method' => 'put', 'uri' => '/purchase-lines/'.$bought().'/arrival', 'no' => Role::Operator,
+        'answer when a purchase comes' => [
+            'role' => Role::Buyer,
+            'method' => 'put',
+            'uri' => '/purchase-lines/'.$bought().'/arrival',
+            'no' => Role::Operator,
             'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'],
             'bad' => ['expected_on' => 'soon'],
             'field' => 'expected_on',
-            'says' => 'is no day'],
+            'says' => 'is no day',
+        ],
         'answer when a handful is back' => (function () use ($shop): array {
             $order = $shop->order('DRUM-20', '2', '2027-01-15');
             $shop->release($order);
@@ -314,13 +858,22 @@ function deed(object $test, string $name): array
                 $shop->report($step->refresh(), '2', '2');
             }
 
-            return ['role' => Role::Buyer, 'method' => 'put', 'uri' => '/consignments/'.App\Models\Consignment::query()->value('id').'/arrival', 'no' => Role::Operator,
+            return [
+                'role' => Role::Buyer,
+                'method' => 'put',
+                'uri' => '/consignments/'.App\Models\Consignment::query()->value('id').'/arrival',
+                'no' => Role::Operator,
                 'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'],
                 'bad' => ['expected_on' => '2026-11-12'],
                 'field' => 'expected_on',
-                'says' => 'cannot be back before today'];
+                'says' => 'cannot be back before today',
+            ];
         })(),
-        'let somebody in' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people', 'no' => Role::Planner,
+        'let somebody in' => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => '/people',
+            'no' => Role::Planner,
             'data' => [
                 'name' => 'Ada Quarry',
                 'login' => 'ada',
@@ -329,61 +882,161 @@ function deed(object $test, string $name): array
             ],
             'bad' => ['login' => 'planner', 'password' => 'nine green kettles'],
             'field' => 'login',
-            'says' => 'logs in as planner already'],
-        'give a role' => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/people/'.$shop->as(Role::Buyer)->id, 'no' => Role::Planner,
+            'says' => 'logs in as planner already',
+        ],
+        'give a role' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/people/'.$shop->as(Role::Buyer)->id,
+            'no' => Role::Planner,
             'data' => ['roles' => ['planner', 'buyer']],
             'bad' => ['roles' => ['buyer']],
             'field' => 'roles',
-            'says' => 'is buyer already'],
-        'lock a person' => ['role' => Role::Supervisor, 'method' => 'post', 'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/lock', 'no' => Role::Planner,
-            'data' => ['reason' => 'left us'], 'bad' => ['reason' => ''], 'field' => 'reason', 'says' => 'Say why'],
-        'give a password' => ['role' => Role::Supervisor, 'method' => 'put', 'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/password', 'no' => Role::Planner,
+            'says' => 'is buyer already',
+        ],
+        'lock a person' => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/lock',
+            'no' => Role::Planner,
+            'data' => ['reason' => 'left us'],
+            'bad' => ['reason' => ''],
+            'field' => 'reason',
+            'says' => 'Say why',
+        ],
+        'give a password' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/people/'.$shop->as(Role::Buyer)->id.'/password',
+            'no' => Role::Planner,
             'data' => ['password' => 'seven slow kettles'],
             'bad' => ['password' => 'short'],
             'field' => 'password',
-            'says' => 'at least 12'],
-        'reverse' => (fn (Booking $booking): array => ['role' => Role::CostClerk, 'method' => 'delete',
-            'uri' => "/bookings/{$booking->id}", 'no' => Role::Sales, 'data' => ['reason' => 'wrong item'], 'bad' => ['reason' => ''],
-            'field' => 'reason', 'says' => 'Say why it is reversed'])($shop->goodsIn('BRG-25', '5', '7')),
+            'says' => 'at least 12',
+        ],
+        'reverse' => (fn (Booking $booking): array => [
+            'role' => Role::CostClerk,
+            'method' => 'delete',
+            'uri' => "/bookings/{$booking->id}",
+            'no' => Role::Sales,
+            'data' => ['reason' => 'wrong item'],
+            'bad' => ['reason' => ''],
+            'field' => 'reason',
+            'says' => 'Say why it is reversed',
+        ])($shop->goodsIn('BRG-25', '5', '7')),
     };
 }
 
-const DEEDS = ['enter a customer order', 'change a customer line', 'cover from stock', 'tie to an open order', 'untie', 'make an order',
-    'change an order', 'change a component', 'add a component', 'change a step', 'add a step',
-    'take a step out', 'cancel an order', 'release', 'book a usage slip', 'book what is picked', 'return components', 'take lines back', 'correct a lot', 'add a late cost', 'set a standard cost', 'close a period',
-    'scrap stock', 'block stock', 'date a lot', 'keep stock for an order', 'give kept stock up', 'place an order in the rank', 'order of suppliers', 'hurry a purchase', 'give up a purchase',
-    'substitute a component', 'split an order', 'cure a short order', 'cancel a customer line', 'answer a question', 'start a step', 'count and pass on', 'receive', 'close', 'ship',
-    'book goods in', 'count stock', 'load by rank', 'move a step', 'take a pin out', 'undo on the board', 'do again on the board', 'copy the plan', 'search',
-    'work a what-if out again', 'let a what-if go live', 'throw a what-if away', 'say a machine is down', 'say a person is away', 'say it is back', 'change a calendar',
+const DEEDS = [
+    'enter a customer order',
+    'change a customer line',
+    'cover from stock',
+    'tie to an open order',
+    'untie',
+    'make an order',
+    'change an order',
+    'change a component',
+    'add a component',
+    'change a step',
+    'add a step',
+    'take a step out',
+    'cancel an order',
+    'release',
+    'book a usage slip',
+    'book what is picked',
+    'return components',
+    'take lines back',
+    'correct a lot',
+    'add a late cost',
+    'set a standard cost',
+    'close a period',
+    'scrap stock',
+    'block stock',
+    'date a lot',
+    'keep stock for an order',
+    'give kept stock up',
+    'place an order in the rank',
+    'order of suppliers',
+    'hurry a purchase',
+    'give up a purchase',
+    'substitute a component',
+    'split an order',
+    'cure a short order',
+    'cancel a customer line',
+    'answer a question',
+    'start a step',
+    'count and pass on',
+    'receive',
+    'close',
+    'ship',
+    'book goods in',
+    'count stock',
+    'load by rank',
+    'move a step',
+    'take a pin out',
+    'undo on the board',
+    'do again on the board',
+    'copy the plan',
+    'search',
+    'work a what-if out again',
+    'let a what-if go live',
+    'throw a what-if away',
+    'say a machine is down',
+    'say a person is away',
+    'say it is back',
+    'change a calendar',
     'answer when a purchase comes',
     'answer when a handful is back',
     'let somebody in',
     'give a role',
     'lock a person',
     'give a password',
-    'hold a date', 'let a held date go', 'reverse'];
+    'hold a date',
+    'let a held date go',
+    'reverse',
+];
 
 /** @return array<string, string> everything a deed may write, as checksums of what it holds */
 function books(): array
 {
     $sums = [];
-    foreach (['bookings', 'moves', 'balances', 'step_entries', 'cost_entries', 'covers', 'cover_entries', 'orders', 'order_steps',
-        'order_components', 'order_changes', 'customer_orders', 'customer_order_lines', 'numberings', 'plan_pins', 'plan_changes', 'searches', 'downtimes',
-        'absences',
-        'calendar_days',
-        'shifts',
-        'promises',
-        'stock_values',
-        'cost_layers',
-        'layer_uses',
-        'reservations',
-        'reservation_entries',
-        'purchases',
-        'purchase_orders',
-        'questions',
-        'periods',
-        'consignments',
-        'people'] as $table) {
+    foreach (
+        [
+            'bookings',
+            'moves',
+            'balances',
+            'step_entries',
+            'cost_entries',
+            'covers',
+            'cover_entries',
+            'orders',
+            'order_steps',
+            'order_components',
+            'order_changes',
+            'customer_orders',
+            'customer_order_lines',
+            'numberings',
+            'plan_pins',
+            'plan_changes',
+            'searches',
+            'downtimes',
+            'absences',
+            'calendar_days',
+            'shifts',
+            'promises',
+            'stock_values',
+            'cost_layers',
+            'layer_uses',
+            'reservations',
+            'reservation_entries',
+            'purchases',
+            'purchase_orders',
+            'questions',
+            'periods',
+            'consignments',
+            'people',
+        ] as $table
+    ) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
 
@@ -392,14 +1045,15 @@ function books(): array
 
 it('books a deed, once however often its form is sent, and the books agree', function (string $name) {
     $deed = deed($this, $name);
-    $send = fn () => $this->actingAs($this->shop->as($deed['role']))->from('/')
+    $send = fn () => $this->actingAs($this->shop->as($deed['role']))
+        ->from('/')
         ->{$deed['method']}($deed['uri'], ['token' => 'twice', ...$deed['data']]);
     $bookings = Booking::query()->count();
     $first = $send();
     $first->assertSessionHasNoErrors()->assertSessionHas('done');
     $after = books();
-    expect(Booking::query()->count())->toBe($bookings + 1)->and(Booking::query()->latest('id')->first()->user_id)
-        ->toBe($this->shop->as($deed['role'])->id);
+    expect(Booking::query()->count())->toBe($bookings + 1)
+        ->and(Booking::query()->latest('id')->first()->user_id)->toBe($this->shop->as($deed['role'])->id);
     $send()->assertSessionHasNoErrors()->assertSessionHas('done', session('done'));
     expect(books())->toBe($after)->and($this->shop->differences())->toBe([]);
 })->with(DEEDS);
@@ -408,13 +1062,26 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
     $deed = deed($this, $name);
     if ($deed['field'] === '') {
         // no field to be wrong: done twice under two tokens it is refused the second time
-        $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], ['token' => 'one'])
+        $this->actingAs($this->shop->as($deed['role']))
+            ->from('/')
+            ->{$deed['method']}($deed['uri'], ['token' => 'one'])
             ->assertSessionHas('done');
-        $deed = [...$deed, 'field' => 'refused', 'says' => match ($name) {
-            'close' => 'Only a built order can be closed', 'load by rank' => 'loaded by rank already', 'take a pin out' => 'not pinned',
-            'undo on the board' => 'Nothing on this plan is left to undo', 'do again on the board' => 'Nothing is left to do again',
-            'throw a what-if away' => 'not there any more', 'say it is back' => 'over already', 'let a held date go' => 'not held any more', 'give kept stock up' => 'not kept any more', default => 'is running already',
-        }];
+        $deed = [
+            ...$deed,
+            'field' => 'refused',
+            'says' => match ($name) {
+                'close' => 'Only a built order can be closed',
+                'load by rank' => 'loaded by rank already',
+                'take a pin out' => 'not pinned',
+                'undo on the board' => 'Nothing on this plan is left to undo',
+                'do again on the board' => 'Nothing is left to do again',
+                'throw a what-if away' => 'not there any more',
+                'say it is back' => 'over already',
+                'let a held date go' => 'not held any more',
+                'give kept stock up' => 'not kept any more',
+                default => 'is running already',
+            },
+        ];
     }
     $before = books();
     $typed = ['token' => 'bad', ...array_replace($deed['data'], $deed['bad'])];
@@ -430,7 +1097,8 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
 it('books nothing for a role that may not, and says what it lacks', function (string $name) {
     $deed = deed($this, $name);
     $before = books();
-    $this->actingAs($this->shop->as($deed['no']))->{$deed['method']}($deed['uri'], ['token' => 'not-mine', ...$deed['data']])
+    $this->actingAs($this->shop->as($deed['no']))
+        ->{$deed['method']}($deed['uri'], ['token' => 'not-mine', ...$deed['data']])
         ->assertForbidden();
     expect(books())->toBe($before);
 })->with(DEEDS);
@@ -438,16 +1106,19 @@ it('books nothing for a role that may not, and says what it lacks', function (st
 it('asks for the token of the form', function (string $name) {
     $deed = deed($this, $name);
     $before = books();
-    $this->actingAs($this->shop->as($deed['role']))->from('/')->{$deed['method']}($deed['uri'], $deed['data'])
+    $this->actingAs($this->shop->as($deed['role']))
+        ->from('/')
+        ->{$deed['method']}($deed['uri'], $deed['data'])
         ->assertSessionHasErrors('token');
     expect(books())->toBe($before);
 })->with(DEEDS);
 
 it('takes its locks in the one order, all of them before the first write', function (string $name) {
     $deed = deed($this, $name);
-    $locks = new Locks;
+    $locks = new Locks();
     $this->actingAs($this->shop->as($deed['role']))
-        ->from('/')->{$deed['method']}($deed['uri'], ['token' => 'locks', ...$deed['data']])
+        ->from('/')
+        ->{$deed['method']}($deed['uri'], ['token' => 'locks', ...$deed['data']])
         ->assertSessionHas('done');
     expect($locks->wrong())->toBe([])->and($locks->taken)->not->toBe([]);
 })->with(DEEDS);

@@ -11,21 +11,35 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
 it('refuses a promise in the past and an unknown item, line by line', function () {
-    $this->actingAs($this->shop->as(Role::Sales))->from('/customer-orders/new')
-        ->post('/customer-orders', ['token' => 't', 'customer_id' => DB::table('customers')->min('id'), 'lines' => [
-            ['item' => 'TRAY-40', 'quantity' => '1', 'promised_on' => '2026-11-02'],
-            ['item' => 'GHOST', 'quantity' => '1', 'promised_on' => '2026-12-01'], ['item' => '', 'quantity' => '', 'promised_on' => ''],
-        ]])->assertSessionHasErrors(['lines.0.promised_on', 'lines.1.item'])->assertSessionDoesntHaveErrors(['lines.2.item']);
+    $this->actingAs($this->shop->as(Role::Sales))
+        ->from('/customer-orders/new')
+        ->post('/customer-orders', [
+            'token' => 't',
+            'customer_id' => DB::table('customers')->min('id'),
+            'lines' => [
+                ['item' => 'TRAY-40', 'quantity' => '1', 'promised_on' => '2026-11-02'],
+                ['item' => 'GHOST', 'quantity' => '1', 'promised_on' => '2026-12-01'],
+                ['item' => '', 'quantity' => '', 'promised_on' => ''],
+            ],
+        ])
+        ->assertSessionHasErrors(['lines.0.promised_on', 'lines.1.item'])
+        ->assertSessionDoesntHaveErrors(['lines.2.item']);
     expect(DB::table('customer_orders')->exists())->toBeFalse();
 });
 
 it('keeps what was typed and its unit beside the stock quantity', function () {
-    DB::table('item_units')->insert(['item_id' => $this->shop->item('TRAY-40')->id, 'unit_id' => DB::table('units')->where('code', 'box')
-        ->value('id'), 'p' => 6, 'q' => 1]);
+    DB::table('item_units')->insert([
+        'item_id' => $this->shop->item('TRAY-40')->id,
+        'unit_id' => DB::table('units')->where('code', 'box')->value('id'),
+        'p' => 6,
+        'q' => 1,
+    ]);
     $this->actingAs($this->shop->as(Role::Sales))
-        ->post('/customer-orders',
-            ['token' => 't', 'customer_id' => DB::table('customers')
-                ->min('id'), 'lines' => [['item' => 'tray-40', 'quantity' => '2', 'unit' => 'box', 'promised_on' => '2026-12-01']]])
+        ->post('/customer-orders', [
+            'token' => 't',
+            'customer_id' => DB::table('customers')->min('id'),
+            'lines' => [['item' => 'tray-40', 'quantity' => '2', 'unit' => 'box', 'promised_on' => '2026-12-01']],
+        ])
         ->assertSessionHasNoErrors();
     $line = CustomerOrderLine::query()->firstOrFail();
     expect($line->quantity)->toBe('12.000000')->and($line->typed_quantity)->toBe('2.000000');
@@ -40,15 +54,18 @@ it('covers a line in parts, ties it to an open order and unties it with a reason
     expect(fn () => $tie->tie($line->id, $shelf->id, '5', 'a', $by))->toThrow(Refused::class, '4 of order 218');
     $tie->tie($line->id, $shelf->id, '4', 'b', $by);
     expect(fn () => $tie->tie($line->id, $shelf->id, '1', 'c', $by))->toThrow(Refused::class);
-    expect(fn () => $tie->tie($line->id, $this->shop->order('LID-9', '4')->id, '1', 'd', $by))->toThrow(Refused::class, 'does not make');
+    expect(fn () => $tie->tie($line->id, $this->shop->order('LID-9', '4')->id, '1', 'd', $by))->toThrow(
+        Refused::class,
+        'does not make',
+    );
     $this->shop->cover($customerOrder, CoverBy::NewOrder);
     expect(Order::query()->orderByDesc('id')->first()->quantity)->toBe('2.000000');
     $cover = $line->covers()->where('order_id', $shelf->id)->firstOrFail();
     $booking = $tie->untie($cover->id, 'wanted sooner', 'e', $by);
     expect($booking->order_id)->toBe($shelf->id)->and($booking->customer_order_id)->toBe($customerOrder->id)->and($booking->reason)
         ->toBe('wanted sooner');
-    expect(fn () => $tie->untie($cover->id, 'again', 'f', $by))->toThrow(Refused::class, 'untied already')->and($this->shop->differences())
-        ->toBe([]);
+    expect(fn () => $tie->untie($cover->id, 'again', 'f', $by))->toThrow(Refused::class, 'untied already')
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('changes a line, never below what is covered or shipped, and tells of changes between', function () {
@@ -72,7 +89,10 @@ it('ships parts, no more than open, and not what is promised to others', functio
     expect(fn () => $this->shop->ship($second, [$second->lines[0]->id => '4']))->toThrow(Refused::class, 'promised');
     $this->shop->ship($second, [$second->lines[0]->id => '3']);
     $this->shop->ship($first, [$first->lines[0]->id => '2']);
-    expect(fn () => $this->shop->ship($first, [$first->lines[0]->id => '4']))->toThrow(Refused::class, '3 open on this line');
+    expect(fn () => $this->shop->ship($first, [$first->lines[0]->id => '4']))->toThrow(
+        Refused::class,
+        '3 open on this line',
+    );
     $this->shop->ship($first, [$first->lines[0]->id => '3']);
     expect($first->lines[0]->refresh()->is_open)->toBeFalse()->and($this->shop->stock('LID-9')['quantity'])->toBe('0')
         ->and($this->shop->differences())->toBe([]);

@@ -43,10 +43,8 @@ it('leaves no day of four years out', function () {
     for ($i = 0; $i < 1461; $i++) {
         $moment = $now->addDays($i)->setTime($i % 24, ($i * 7) % 60);
         $all = iterator_to_array(StoryDays::until($moment, 2)->all());
-        expect(count($all))
-            ->toBe(14 + $moment->dayOfWeekIso)
-            ->and(end($all)->toDateString())
-            ->toBe($moment->toDateString());
+        expect(count($all))->toBe(14 + $moment->dayOfWeekIso)
+            ->and(end($all)->toDateString())->toBe($moment->toDateString());
     }
 });
 
@@ -58,14 +56,24 @@ it('looks back from the Thursday of its last week, whatever the day of the start
 it('does of a day what was before the start', function () {
     $days = StoryDays::until(CarbonImmutable::parse('2026-11-27 09:00', 'Europe/Dublin'), 2);
     $today = CarbonImmutable::parse('2026-11-27', 'Europe/Dublin');
-    expect($days->at($today, 8, 30)?->format('Y-m-d H:i'))
-        ->toBe('2026-11-27 08:30')
-        ->and($days->at($today, 9, 0))
-        ->toBeNull();
+    expect($days->at($today, 8, 30)?->format('Y-m-d H:i'))->toBe('2026-11-27 08:30')
+        ->and($days->at($today, 9, 0))->toBeNull();
 });
 
 it('tells a story whose books agree and that shows a shop at work', function (string $moment) {
-    foreach (['balances', 'stock_values', 'cost_layers', 'layer_uses', 'moves', 'bookings', 'plan_steps', 'plan_components', 'plan_orders'] as $table) {
+    foreach (
+        [
+            'balances',
+            'stock_values',
+            'cost_layers',
+            'layer_uses',
+            'moves',
+            'bookings',
+            'plan_steps',
+            'plan_components',
+            'plan_orders',
+        ] as $table
+    ) {
         DB::statement('SET FOREIGN_KEY_CHECKS = 0');
         DB::table($table)->delete();
         DB::statement('SET FOREIGN_KEY_CHECKS = 1');

@@ -32,8 +32,21 @@ it('changes nothing when the same product data comes again', function () {
             $files[$spec->file()] = (string) file_get_contents(base_path("demo/{$spec->file()}"));
         }
     }
-    $tables = ['units', 'items', 'item_units', 'structures', 'structure_lines', 'routings', 'routing_steps', 'work_centres', 'shifts',
-        'calendar_days', 'customers', 'suppliers', 'places'];
+    $tables = [
+        'units',
+        'items',
+        'item_units',
+        'structures',
+        'structure_lines',
+        'routings',
+        'routing_steps',
+        'work_centres',
+        'shifts',
+        'calendar_days',
+        'customers',
+        'suppliers',
+        'places',
+    ];
     // not CHECKSUM TABLE: it is not steady where the database makes a column
     $sums = fn (): array => array_map(
         fn (string $table): string => md5((string) json_encode(DB::table($table)->orderBy('id')->get())),
@@ -61,22 +74,55 @@ it('says file, line, column and what would be right', function (array $files, ar
     }
     expect(DB::table('bookings')->count())->toBe($bookings)->and(DB::table('items')->count())->toBe($items);
 })->with([
-    'missing and unknown columns' => [['items.csv' => "number,nome,kind\nA,B,made\n"],
-        ['items.csv line 1, name: this column is missing', 'items.csv line 1, unit: this column is missing',
-            'items.csv line 1, nome: no such column']],
-    'bad values, all of them' => [['items.csv' => "number,name,kind,unit,cost,lead_time_days\nA-1,Good,bought,pc,1,1\n,Nameless,bolt,furlong,1 000,1.5\n"], ['line 3, number: is empty', "'bolt' must be one of", "'furlong' is not among the units", "'1 000' must be a number", "'1.5' must be a whole number"]],
+    'missing and unknown columns' => [
+        ['items.csv' => "number,nome,kind\nA,B,made\n"],
+        [
+            'items.csv line 1, name: this column is missing',
+            'items.csv line 1, unit: this column is missing',
+            'items.csv line 1, nome: no such column',
+        ],
+    ],
+    'bad values, all of them' => [
+        [
+            'items.csv' => "number,name,kind,unit,cost,lead_time_days\nA-1,Good,bought,pc,1,1\n,Nameless,bolt,furlong,1 000,1.5\n",
+        ],
+        [
+            'line 3, number: is empty',
+            "'bolt' must be one of",
+            "'furlong' is not among the units",
+            "'1 000' must be a number",
+            "'1.5' must be a whole number",
+        ],
+    ],
     'negative' => [['items.csv' => "number,name,kind,unit,cost\nA-1,Good,bought,pc,-1\n"], ["'-1' must be 0 or more"]],
-    'a line twice' => [['items.csv' => "number,name,kind,unit\nA-1,Good,bought,pc\na-1,Again,bought,pc\n"],
-        ['line 3, number: stands in line 2 already']],
-    'a loop' => [['structures.csv' => "item,revision,position,component,quantity\nGEAR-48,Z,10,GBOX-1,1\n"],
-        ['GEAR-48 > GBOX-1 > GEAR-48']],
-    'opening stock after bookings' => [['opening-stock.csv' => "item,quantity,value\nMOT-120,1,5\n"], ['Count instead']],
-    'a changed approved revision' => [['structures.csv' => "item,revision,position,component,quantity\nCTRL-3,A,10,BOARD-3,2\n"],
-        ['revision A of CTRL-3 is approved and differs']],
-    'a wrong unit and half a piece' => [['customer-orders.csv' => "number,customer,line,item,quantity,unit,promised_on\nC-9,K-01,10,TRAY-40,2,kg,today+5\nC-9,K-01,20,TRAY-40,2.5,,2027-02-30\n"], ["not counted in 'kg'", 'must be a date']],
+    'a line twice' => [
+        ['items.csv' => "number,name,kind,unit\nA-1,Good,bought,pc\na-1,Again,bought,pc\n"],
+        ['line 3, number: stands in line 2 already'],
+    ],
+    'a loop' => [
+        ['structures.csv' => "item,revision,position,component,quantity\nGEAR-48,Z,10,GBOX-1,1\n"],
+        ['GEAR-48 > GBOX-1 > GEAR-48'],
+    ],
+    'opening stock after bookings' => [
+        ['opening-stock.csv' => "item,quantity,value\nMOT-120,1,5\n"],
+        ['Count instead'],
+    ],
+    'a changed approved revision' => [
+        ['structures.csv' => "item,revision,position,component,quantity\nCTRL-3,A,10,BOARD-3,2\n"],
+        ['revision A of CTRL-3 is approved and differs'],
+    ],
+    'a wrong unit and half a piece' => [
+        [
+            'customer-orders.csv' => "number,customer,line,item,quantity,unit,promised_on\nC-9,K-01,10,TRAY-40,2,kg,today+5\nC-9,K-01,20,TRAY-40,2.5,,2027-02-30\n",
+        ],
+        ["not counted in 'kg'", 'must be a date'],
+    ],
     'wrong encoding' => [['customers.csv' => "number,name\nK-77,J\xF8rgen\n"], ['line 2: is not in UTF-8']],
     'UTF-16' => [['customers.csv' => "\xFF\xFEn\0u\0"], ['is in UTF-16']],
-    'a comma that is not quoted' => [['customers.csv' => "number,name\nK-77,Birch, Una\n"], ['line 2: has 3 cells, the first line has 2']],
+    'a comma that is not quoted' => [
+        ['customers.csv' => "number,name\nK-77,Birch, Una\n"],
+        ['line 2: has 3 cells, the first line has 2'],
+    ],
     'a file nobody knows' => [['parts.csv' => "a\n1\n"], ['parts.csv: is not a file this imports']],
     'nothing' => [[], ['no file to import']],
     'line numbers after a quoted newline' => [['customers.csv' => "number,name\nK-77,\"two\nlines\"\n,none\n"],
@@ -84,7 +130,11 @@ it('says file, line, column and what would be right', function (array $files, ar
 ]);
 
 it('reads byte-order mark, CRLF, semicolons and quoted newlines', function () {
-    expect(import(['customers.csv' => "\xEF\xBB\xBFnumber;name;address\r\nK-77;Zoë Fernández;\"Unit 2\r\nMill Lane\"\r\n\r\n"]))->toBe([]);
+    expect(
+        import([
+            'customers.csv' => "\xEF\xBB\xBFnumber;name;address\r\nK-77;Zoë Fernández;\"Unit 2\r\nMill Lane\"\r\n\r\n",
+        ]),
+    )->toBe([]);
     expect(DB::table('customers')->where('number', 'K-77')->value('address'))->toBe("Unit 2\r\nMill Lane");
 });
 
@@ -97,14 +147,14 @@ it('takes customer orders with dates relative to today, and half-done orders wit
     ]);
     expect($problems)->toBe([]);
     $order = Order::query()->where('number', '900')->firstOrFail();
-    expect($order->state->value)->toBe('running')->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))
-        ->toBe(33575);
-    expect(DB::table('customer_order_lines')->where('position', 10)->latest('id')->value('promised_on'))->toBe('2026-11-27');
-    expect(
-        DB::table('covers')->where('order_id', $order->id)->value('quantity'),
-    )->toBe('5.000000') // one of the six is scrapped
-        ->and($this->shop->differences())
-        ->toBe([]);
+    expect($order->state->value)->toBe('running')
+        ->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(33575);
+    expect(DB::table('customer_order_lines')->where('position', 10)->latest('id')->value('promised_on'))->toBe(
+        '2026-11-27',
+    );
+    expect(DB::table('covers')->where('order_id', $order->id)->value('quantity'))
+        ->toBe('5.000000') // one of the six is scrapped
+        ->and($this->shop->differences())->toBe([]);
     expect($this->shop->order('LID-9', '1')->number)->toBe('902');
     expect(import(['orders.csv' => "number,item,quantity,state\n950,TRAY-40,6,released\n",
         'order-steps.csv' => "order,step,taken_in,good,scrap,passed_on\n950,10,6,5,0,4\n950,20,3,0,0,0\n"]))
@@ -113,13 +163,20 @@ it('takes customer orders with dates relative to today, and half-done orders wit
 
 it('runs from the page, on the queue, with its progress and its problems shown', function () {
     $planner = $this->shop->as(Role::Planner);
-    $this->actingAs($planner)->post('/import',
-        ['files' => [UploadedFile::fake()->createWithContent('customers.csv', "number,name\nK-88,New Customer\n")]])->assertRedirect();
+    $this->actingAs($planner)
+        ->post('/import', [
+            'files' => [UploadedFile::fake()->createWithContent('customers.csv', "number,name\nK-88,New Customer\n")],
+        ])
+        ->assertRedirect();
     $id = DB::table('imports')->max('id');
     $this->get("/import/{$id}")->assertSee('Done.')->assertSee('customers.csv');
     expect(DB::table('customers')->where('number', 'K-88')->exists())->toBeTrue();
-    $this->post('/import', ['files' => [UploadedFile::fake()->createWithContent('customers.csv', "number,name\n,Nobody\n")]]);
-    $this->get('/import/'.DB::table('imports')->max('id'))->assertSee('Not imported.')->assertSee('is empty and must be filled');
+    $this->post('/import', [
+        'files' => [UploadedFile::fake()->createWithContent('customers.csv', "number,name\n,Nobody\n")],
+    ]);
+    $this->get('/import/'.DB::table('imports')->max('id'))
+        ->assertSee('Not imported.')
+        ->assertSee('is empty and must be filled');
     $this->actingAs($this->shop->as(Role::Operator))->get('/import')->assertForbidden();
 });
 
@@ -130,10 +187,13 @@ it('reads 50,000 lines, telling how far it is', function () {
     }
     $path = folder(['items.csv' => $lines]);
     $told = [];
-    app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner), function (string $doing, int $done) use (&$told): void {
+    app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner), function (string $doing, int $done) use (
+        &$told,
+    ): void {
         $told[] = $done;
     });
-    expect(DB::table('items')->where('number', 'like', 'MANY-%')->count())->toBe(50_000)->and(count($told))->toBeGreaterThan(50);
+    expect(DB::table('items')->where('number', 'like', 'MANY-%')->count())->toBe(50_000)
+        ->and(count($told))->toBeGreaterThan(50);
 });
 
 it('is told of in docs/formats.md: every file and column, with examples that can be imported together', function () {
@@ -144,9 +204,13 @@ it('is told of in docs/formats.md: every file and column, with examples that can
         expect($section)->not->toBe([], "{$spec->file()} has no section");
         preg_match_all('/^\| ([a-z0-9_]+) \| [^|]*\| ([^|]*) \|$/m', $section[1], $rows);
         $told = array_diff(array_combine($rows[1], $rows[2]), ['if left out']);
-        expect(array_keys($told))->toBe(array_map(fn ($column): string => $column->name, $spec->columns), $spec->file());
+        $names = array_map(fn ($column): string => $column->name, $spec->columns);
+        expect(array_keys($told))->toBe($names, $spec->file());
         foreach ($spec->columns as $column) {
-            expect($told[$column->name] === 'must be filled')->toBe($column->default === null, "{$spec->file()}, {$column->name}");
+            expect($told[$column->name] === 'must be filled')->toBe(
+                $column->default === null,
+                "{$spec->file()}, {$column->name}",
+            );
         }
         preg_match('/```csv\n(.*?)```/s', $section[1], $example);
         $examples[$spec->file()] = $example[1];
@@ -158,43 +222,44 @@ it('is told of in docs/formats.md: every file and column, with examples that can
 });
 
 it('keeps how a moved item is tracked and valued, and asks own cost for lots', function (string $row, string $says) {
-    expect(implode("\n", $this->shop->import(['items.csv' => "number,name,kind,unit,tracking,costing\n{$row}\n"])))->toContain($says);
+    expect(
+        implode("\n", $this->shop->import(['items.csv' => "number,name,kind,unit,tracking,costing\n{$row}\n"])),
+    )->toContain($says);
 })->with([
-    ['SS-15,Stainless sheet 1.5 mm,bought,m2,none,own', 'SS-15 has been moved with tracking lot, and that stays'], ['GATE-40,Honey gate 40 mm,bought,pc,none,average', 'GATE-40 has been moved with costing fifo, and that stays'],
+    ['SS-15,Stainless sheet 1.5 mm,bought,m2,none,own', 'SS-15 has been moved with tracking lot, and that stays'],
+    ['GATE-40,Honey gate 40 mm,bought,pc,none,average', 'GATE-40 has been moved with costing fifo, and that stays'],
     ['NEW-1,New thing,bought,pc,none,own', 'own cost is kept by lot or serial'],
 ]);
 
-it('is not brought down by half a million short wrong lines: counts them, tells the first, and stops at what a file may have', function () {
-    memory_reset_peak_usage();
-    $before = memory_get_peak_usage();
-    $import = fn (string $lines): array => [
-        $this->shop->import(['items.csv' => "number,name,kind,unit\n{$lines}"]),
-        memory_get_peak_usage() - $before,
-    ];
-    [$problems, $memory] = $import(implode(
-        "\n",
-        array_map(fn (int $n): string => "A{$n},x,bolt,y", range(1, 480_000)),
-    ));
-    expect($problems)
-        ->toHaveCount(500)
-        ->and($problems[0])
-        ->toContain('items.csv line 2, kind')
-        ->and($memory)
-        ->toBeLessThan(160 * 1024 * 1024);
-    $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
-    mkdir($path);
-    try {
-        file_put_contents("{$path}/items.csv", "number,name,kind,unit\n".str_repeat("A,x,bolt,y\n", 2000));
-        app(App\Actions\Import\ImportFolder::class)->handle($path, $this->shop->as(App\Access\Role::Planner));
-        $this->fail('It went in.');
-    } catch (App\Actions\Import\ImportRefused $refused) {
-        // each line: the kind, the unit, and that it stands there already
-        expect($refused->count)
-            ->toBe(2000 * 3 - 1)
-            ->and($refused->getMessage())
-            ->toBe('5 999 problems found; nothing was imported. The first 500 are told.');
-    } finally {
-        unlink("{$path}/items.csv");
-        rmdir($path);
-    }
-});
+it(
+    'is not brought down by half a million short wrong lines: counts them, tells the first, and stops at what a file may have',
+    function () {
+        memory_reset_peak_usage();
+        $before = memory_get_peak_usage();
+        $import = fn (string $lines): array => [
+            $this->shop->import(['items.csv' => "number,name,kind,unit\n{$lines}"]),
+            memory_get_peak_usage() - $before,
+        ];
+        [$problems, $memory] = $import(
+            implode("\n", array_map(fn (int $n): string => "A{$n},x,bolt,y", range(1, 480_000))),
+        );
+        expect($problems)->toHaveCount(500)
+            ->and($problems[0])->toContain('items.csv line 2, kind')
+            ->and($memory)->toBeLessThan(160 * 1024 * 1024);
+        $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
+        mkdir($path);
+        try {
+            file_put_contents("{$path}/items.csv", "number,name,kind,unit\n".str_repeat("A,x,bolt,y\n", 2000));
+            app(App\Actions\Import\ImportFolder::class)->handle($path, $this->shop->as(App\Access\Role::Planner));
+            $this->fail('It went in.');
+        } catch (App\Actions\Import\ImportRefused $refused) {
+            // each line: the kind, the unit, and that it stands there already
+            expect($refused->count)->toBe(2000 * 3 - 1)
+                ->and($refused->getMessage())
+                ->toBe('5 999 problems found; nothing was imported. The first 500 are told.');
+        } finally {
+            unlink("{$path}/items.csv");
+            rmdir($path);
+        }
+    },
+);

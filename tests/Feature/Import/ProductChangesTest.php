@@ -7,7 +7,10 @@ use App\Models\Booking;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 
-/* Product data keeps who changed what from what to what, by page or by file; a standard cost goes through its valuation. */
+/*
+ * Product data keeps who changed what from what to what, by page or by file; a standard cost goes through its
+ * valuation.
+ */
 
 /** @param  array<string, string>  $files */
 function importAs(object $test, Role $role, array $files): void
@@ -113,10 +116,27 @@ it('keeps what a page changed', function () {
 
 it('keeps what a file made of a calendar, each day by itself', function () {
     $plant = DB::table('calendars')->where('code', 'PLANT')->value('id');
-    $week = DB::table('shifts')->where('calendar_id', $plant)->orderBy('weekday')->get()
-        ->map(fn ($row): string => implode(',', ['PLANT', $row->weekday, $row->from_time, $row->to_time, $row->is_break ? 'break' : 'work']))
+    $week = DB::table('shifts')
+        ->where('calendar_id', $plant)
+        ->orderBy('weekday')
+        ->get()
+        ->map(
+            fn ($row): string => implode(',', [
+                'PLANT',
+                $row->weekday,
+                $row->from_time,
+                $row->to_time,
+                $row->is_break ? 'break' : 'work',
+            ]),
+        )
         ->all();
-    $was = trim((string) preg_replace('/^PLANT,1,([\d:]+),([\d:]+),work$/', '$1-$2', array_values(preg_grep('/^PLANT,1,.*work$/', $week))[0]));
+    $was = trim(
+        (string) preg_replace(
+            '/^PLANT,1,([\d:]+),([\d:]+),work$/',
+            '$1-$2',
+            array_values(preg_grep('/^PLANT,1,.*work$/', $week))[0],
+        ),
+    );
     $longer = preg_replace('/^(PLANT,1,[\d:]+),[\d:]+,work$/', '$1,17:45,work', $week);
     importAs($this, Role::Planner, [
         'shifts.csv' => "calendar,weekday,from,to,kind\n".implode("\n", $longer)."\n",

@@ -45,10 +45,8 @@ it('gives what was typed back to the person who typed it, and to nobody else', f
     ];
     $this->from('/orders')->post('/orders', $typed)->assertRedirect('/login');
     login($this, $who);
-    expect(session()->getOldInput('quantity'))
-        ->toBe($isGiven ? '12' : null)
-        ->and(session('said'))
-        ->toContain($isGiven ? 'What you typed is still here' : 'Somebody else was typing here');
+    expect(session()->getOldInput('quantity'))->toBe($isGiven ? '12' : null)
+        ->and(session('said'))->toContain($isGiven ? 'What you typed is still here' : 'Somebody else was typing here');
     expect(session('typed_before'))->toBeNull();
 })->with([['planner', true], ['supervisor', false]]);
 
@@ -82,7 +80,8 @@ it('slows down who tries one account, however its name is written', function () 
 
 it('slows down who tries many accounts from one address', function () {
     login($this, 'nobody', 'wrong')->assertSessionHasErrors('login');
-    for ($i = 1; $i < 60; $i++) { // as if the others had been tried as well: each takes a fifth of a second, whoever is tried
+    for ($i = 1; $i < 60; $i++) {
+        // as if the others had been tried as well: each takes a fifth of a second, whoever is tried
         RateLimiter::hit('login:address:10.0.0.1');
     }
     login($this, 'buyer', 'pace')->assertSessionHasErrors('login');
@@ -106,10 +105,8 @@ it('logs who came in, who did not, and who tried what is not theirs', function (
 
 it('marks forms apart by person, and says not who', function () {
     $marks = Person::all()->map(FormMark::of(...));
-    expect($marks->unique())
-        ->toHaveCount($marks->count())
-        ->and(FormMark::isOf(['x'], Person::query()->firstOrFail()))
-        ->toBeFalse();
+    expect($marks->unique())->toHaveCount($marks->count())
+        ->and(FormMark::isOf(['x'], Person::query()->firstOrFail()))->toBeFalse();
 });
 
 /** @return list<string> names of the cookies an answer sets */

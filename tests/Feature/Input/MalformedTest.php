@@ -140,7 +140,19 @@ it('answers every deed with one field malformed', function (string $name) {
         }
     }
     expect($faults)->toBe([])->and($taken)->toBe([])->and($this->shop->differences())->toBe([]);
-})->with(['goods in', 'a customer order', 'an order', 'the head of an order', 'a step', 'a step more', 'a count at a step', 'a receipt', 'a count', 'scrap', 'a condition', 'purchases',
+})->with([
+    'goods in',
+    'a customer order',
+    'an order',
+    'the head of an order',
+    'a step',
+    'a step more',
+    'a count at a step',
+    'a receipt',
+    'a count',
+    'scrap',
+    'a condition',
+    'purchases',
     'a reservation',
     'a machine down',
     'a person away',
@@ -155,8 +167,23 @@ it('answers every deed with one field malformed', function (string $name) {
 function mayBe(string $field, string $what): bool
 {
     return $what === 'spaces'
-
-                    || in_array(preg_replace('/.*\./', '', $field), ['reason', 'name', 'reference', 'ship_to', 'note', 'answer', 'short_reason', 'supplier_lot', 'codes', 'code', 'for'], true);
+        || in_array(
+            preg_replace('/.*\./', '', $field),
+            [
+                'reason',
+                'name',
+                'reference',
+                'ship_to',
+                'note',
+                'answer',
+                'short_reason',
+                'supplier_lot',
+                'codes',
+                'code',
+                'for',
+            ],
+            true,
+        );
 }
 
 /** @return array<string, array{Closure, string, array<string, mixed>, list<string>}> */
@@ -343,8 +370,35 @@ function onefields(): array
 }
 
 it('answers every page whose address is malformed', function (string $what) {
-    $names = ['plan', 'text', 'q', 'before', 'skip', 'days', 'show', 'state', 'readiness', 'pace', 'customer', 'work_centre', 'item', 'machine', 'person', 'week',
-        'order', 'orders', 'receive', 'below', 'zoom', 'by', 'centre', 'step', 'minute', 'lot', 'from'];
+    $names = [
+        'plan',
+        'text',
+        'q',
+        'before',
+        'skip',
+        'days',
+        'show',
+        'state',
+        'readiness',
+        'pace',
+        'customer',
+        'work_centre',
+        'item',
+        'machine',
+        'person',
+        'week',
+        'order',
+        'orders',
+        'receive',
+        'below',
+        'zoom',
+        'by',
+        'centre',
+        'step',
+        'minute',
+        'lot',
+        'from',
+    ];
     $faults = [];
     foreach (routesOf('GET') as $route) {
         $fault = Sent::by($this, 'get', addressOf($route, '1'), array_fill_keys($names, malformed()[$what]))->fault();

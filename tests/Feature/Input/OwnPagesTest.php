@@ -11,7 +11,10 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Route;
 use KeepPace\Core\Quantity\QuantityRefused;
 
-/* What the application says of itself when an address, a method or a size is wrong: its own pages, with and without a login, and no log. */
+/*
+ * What the application says of itself when an address, a method or a size is wrong: its own pages, with and without a
+ * login, and no log.
+ */
 
 it('has pages of its own', function (string $method, string $uri, int $status, string $says, bool $loggedIn) {
     Log::shouldReceive('channel')->andReturnSelf();
@@ -62,10 +65,8 @@ it('says one sentence of a comma, and names it', function (string $typed) {
                 'codes' => 'H-1',
             ],
         );
-    expect(session('errors')->get('quantity'))
-        ->toBe([QuantityRefused::saysOf($typed)])
-        ->and(QuantityRefused::saysOf($typed))
-        ->toContain('has a comma');
+    expect(session('errors')->get('quantity'))->toBe([QuantityRefused::saysOf($typed)])
+        ->and(QuantityRefused::saysOf($typed))->toContain('has a comma');
 })->with(['5,5', '1,000', '1.000,5', '-2,5']);
 
 it('names a comma in a slip and in an import alike', function () {

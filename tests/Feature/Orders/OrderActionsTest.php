@@ -16,13 +16,16 @@ it('copies structure and routing, phantoms passed through', function () {
     $bolts = $order->components->first(fn ($component) => $component->item->number === 'BOLT-8');
     expect($bolts->planned_quantity)->toBe('6.000000')->and($order->components->pluck('item.number')->contains('FIX-KIT'))->toBeFalse();
     StructureLine::query()->update(['quantity' => 99]);
-    expect($order->refresh()->components()->where('item_id', $bolts->item_id)->value('planned_quantity'))->toBe('6.000000');
+    expect($order->refresh()->components()->where('item_id', $bolts->item_id)->value('planned_quantity'))->toBe(
+        '6.000000',
+    );
 });
 
 it('releases only with all the reasons gone, or short by name and reason', function () {
     $order = $this->shop->order('EX-20E', '40');
     expect(fn () => $this->shop->release($order, null))->toThrow(Refused::class, 'short of');
-    expect($order->refresh()->state)->toBe(OrderState::Firm)->and(DB::table('bookings')->where('kind', 'release')->exists())->toBeFalse();
+    expect($order->refresh()->state)->toBe(OrderState::Firm)
+        ->and(DB::table('bookings')->where('kind', 'release')->exists())->toBeFalse();
     $this->shop->release($order, 'the rest comes on Friday');
     expect($order->refresh()->short_reason)->toBe('the rest comes on Friday')->and($order->released_by)
         ->toBe($this->shop->as(Role::Supervisor)->id);
@@ -62,10 +65,24 @@ it('lets quantity down only as far as pieces have not begun', function () {
     $order = $this->shop->order('TRAY-40', '10');
     $this->shop->release($order);
     $this->shop->report($order->steps[0], '6', '6');
-    $to = fn (string $quantity): array => ['quantity' => $quantity, 'due_on' => null, 'rank' => 500, 'is_held' => false];
-    expect(fn () => app(ChangeOrder::class)->head($order->id, $order->refresh()->version, $to('5'), 'q1', $this->shop->as(Role::Planner)))
-        ->toThrow(Refused::class, 'Only 4');
-    app(ChangeOrder::class)->head($order->id, $order->refresh()->version, $to('7'), 'q2', $this->shop->as(Role::Planner));
+    $rest = ['due_on' => null, 'rank' => 500, 'is_held' => false];
+    $to = fn (string $quantity): array => ['quantity' => $quantity, ...$rest];
+    expect(
+        fn () => app(ChangeOrder::class)->head(
+            $order->id,
+            $order->refresh()->version,
+            $to('5'),
+            'q1',
+            $this->shop->as(Role::Planner),
+        ),
+    )->toThrow(Refused::class, 'Only 4');
+    app(ChangeOrder::class)->head(
+        $order->id,
+        $order->refresh()->version,
+        $to('7'),
+        'q2',
+        $this->shop->as(Role::Planner),
+    );
     expect($this->shop->differences())->toBe([]);
 });
 
@@ -74,11 +91,21 @@ it('tells who changed an order meanwhile and overwrites nothing', function () {
     $seen = $order->version;
     $to = ['quantity' => '11', 'due_on' => '2026-12-10', 'rank' => 500, 'is_held' => false];
     app(ChangeOrder::class)->head($order->id, $seen, $to, 'm1', $this->shop->as(Role::Planner));
-    expect(fn () => app(ChangeOrder::class)->head($order->id, $seen, [...$to, 'quantity' => '12'], 'm2', $this->shop->as(Role::Supervisor)))
-        ->toThrow(ChangedMeanwhile::class, 'Planner changed this meanwhile');
-    $this->actingAs($this->shop->as(Role::Supervisor))->from("/orders/{$order->id}")
+    expect(
+        fn () => app(ChangeOrder::class)->head(
+            $order->id,
+            $seen,
+            [...$to, 'quantity' => '12'],
+            'm2',
+            $this->shop->as(Role::Supervisor),
+        ),
+    )->toThrow(ChangedMeanwhile::class, 'Planner changed this meanwhile');
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->from("/orders/{$order->id}")
         ->put("/orders/{$order->id}", ['token' => 'm3', 'version' => $seen, 'quantity' => '12', 'rank' => 500])
-        ->assertRedirect("/orders/{$order->id}")->assertSessionHasErrors('refused')->assertSessionHasInput('quantity', '12');
+        ->assertRedirect("/orders/{$order->id}")
+        ->assertSessionHasErrors('refused')
+        ->assertSessionHasInput('quantity', '12');
     expect(Order::query()->find($order->id)->quantity)->toBe('11.000000');
 });
 
@@ -89,11 +116,44 @@ it('adds, changes and refuses components and steps', function () {
     $by = $this->shop->as(Role::Planner);
     $components->add($order->id, $order->version, $this->shop->item('FOOT-1')->id, '2', 'box', 30, 'a1', $by);
     expect($order->components()->reorder('id', 'desc')->first()->planned_quantity)->toBe('48.000000');
-    expect(fn () => $components->add($order->id, $order->refresh()->version, $this->shop->item('WIRE-1')->id, '1', null, 30, 'a2', $by))
+    expect(
+        fn () => $components->add(
+            $order->id,
+            $order->refresh()->version,
+            $this->shop->item('WIRE-1')->id,
+            '1',
+            null,
+            30,
+            'a2',
+            $by,
+        ),
+    )
         ->toThrow(Refused::class, 'never issued')
-        ->and(fn () => $components->add($order->id, $order->refresh()->version, $this->shop->item('FOOT-1')->id, '1', 'kg', 30, 'a3', $by))
+        ->and(
+            fn () => $components->add(
+                $order->id,
+                $order->refresh()->version,
+                $this->shop->item('FOOT-1')->id,
+                '1',
+                'kg',
+                30,
+                'a3',
+                $by,
+            ),
+        )
         ->toThrow(Refused::class, 'not counted in kg')
-        ->and(fn () => $components->add($order->id, $order->refresh()->version, $this->shop->item('FOOT-1')->id, '1', null, 35, 'a4', $by))
+        ->and(
+            fn () => $components->add(
+                $order->id,
+                $order->refresh()->version,
+                $this->shop->item('FOOT-1')->id,
+                '1',
+                null,
+                35,
+                'a4',
+                $by,
+            ),
+        )
         ->toThrow(Refused::class, 'no step 35');
     $step = $order->steps()->first();
     $steps->change($step->id, $order->refresh()
@@ -105,8 +165,15 @@ it('cancels what has not begun and frees its cover', function () {
     $customerOrder = $this->shop->customerOrder(['TRAY-40' => '5']);
     $this->shop->cover($customerOrder);
     $order = Order::query()->latest('id')->firstOrFail();
-    app(ChangeOrder::class)->cancel($order->id, $order->version, 'customer asked for another', 'x1', $this->shop->as(Role::Planner));
-    expect($order->refresh()->state)->toBe(OrderState::Cancelled)->and((float) DB::table('covers')->sum('quantity'))->toBe(0.0)
+    app(ChangeOrder::class)->cancel(
+        $order->id,
+        $order->version,
+        'customer asked for another',
+        'x1',
+        $this->shop->as(Role::Planner),
+    );
+    expect($order->refresh()->state)->toBe(OrderState::Cancelled)
+        ->and((float) DB::table('covers')->sum('quantity'))->toBe(0.0)
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -119,16 +186,26 @@ it('puts a step in where no pieces have been, and takes one out', function () {
     $this->shop->report($order->steps[0], '4', '4');
     $steps = app(ChangeSteps::class);
     $by = $this->shop->as(Role::Planner);
-    $new = fn (int $number): array => ['number' => $number, 'name' => 'Polish', 'work_centre_id' => (int) $order->steps[0]
-        ->work_centre_id, 'setup_minutes' => '10', 'run_rate' => '1.5'];
+    $new = fn (int $number): array => [
+        'number' => $number,
+        'name' => 'Polish',
+        'work_centre_id' => (int) $order->steps[0]->work_centre_id,
+        'setup_minutes' => '10',
+        'run_rate' => '1.5',
+    ];
     expect(fn () => $steps->add($order->id, $order->refresh()->version, $new(20), 's1', $by))
         ->toThrow(Refused::class, 'has a step 20 already')
         ->and(fn () => $steps->add($order->id, $order->refresh()->version, $new(15), 's2', $by))
         ->toThrow(Refused::class, 'have reached step 20');
     $steps->add($order->id, $order->refresh()->version, $new(25), 's3', $by);
     $polish = $order->steps()->where('number', 25)->firstOrFail();
-    expect($polish->planned_minutes)->toBe(25)->and($polish->baseline_minutes)->toBe(0)->and($polish->labour_rate)->not->toBeNull();
-    expect(fn () => $steps->remove($order->steps[1]->id, $order->refresh()->version, 's4', $by))->toThrow(Refused::class, 'have reached');
+    expect($polish->planned_minutes)->toBe(25)
+        ->and($polish->baseline_minutes)->toBe(0)
+        ->and($polish->labour_rate)->not->toBeNull();
+    expect(fn () => $steps->remove($order->steps[1]->id, $order->refresh()->version, 's4', $by))->toThrow(
+        Refused::class,
+        'have reached',
+    );
     $component = $order->components()->firstOrFail();
     $component->update(['step_number' => 25]);
     $steps->remove($polish->id, $order->refresh()->version, 's5', $by);
@@ -143,10 +220,16 @@ it('keeps the planned cost of a released order in proportion when its quantity c
     $order = $this->shop->order('LID-9', '10');
     $this->shop->release($order);
     $before = $order->refresh()->plannedCost();
-    app(ChangeOrder::class)->head($order->id, $order->version, ['quantity' => '20', 'due_on' => null, 'rank' => 500, 'is_held' => false],
-        'p1', $this->shop->as(Role::Planner));
+    app(ChangeOrder::class)->head(
+        $order->id,
+        $order->version,
+        ['quantity' => '20', 'due_on' => null, 'rank' => 500, 'is_held' => false],
+        'p1',
+        $this->shop->as(Role::Planner),
+    );
     $after = $order->refresh()->plannedCost();
     // material twice as much; time is setup once and run twice
-    expect($after->material)->toBe(2 * $before->material)->and($after->labour)->toBeGreaterThan($before->labour)->and($after->labour)
-        ->toBeLessThan(2 * $before->labour);
+    expect($after->material)->toBe(2 * $before->material)
+        ->and($after->labour)->toBeGreaterThan($before->labour)
+        ->and($after->labour)->toBeLessThan(2 * $before->labour);
 });

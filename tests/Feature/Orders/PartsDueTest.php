@@ -11,7 +11,10 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderState;
 
-/* Parts made for an order are due when its step needs them, and stand as high as it: our own rule. Today is Tue 24 Nov 2026. */
+/*
+ * Parts made for an order are due when its step needs them, and stand as high as it: our own rule. Today is Tue 24 Nov
+ * 2026.
+ */
 
 beforeEach(function () {
     $this->planner = $this->shop->as(Role::Planner);

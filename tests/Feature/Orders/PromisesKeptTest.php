@@ -17,7 +17,10 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/* What an order is said to give is what it will give: received and alive. Scrap shows in the same moment wherever somebody counts on it. */
+/*
+ * What an order is said to give is what it will give: received and alive. Scrap shows in the same moment wherever
+ * somebody counts on it.
+ */
 
 /** An order of 12 lids for a customer line, released; two are scrapped at its first step. */
 function scrapped(object $test): array
@@ -61,10 +64,8 @@ it('leaves no cover by pieces that will not come when the question is answered w
 it('gives the cover back when the report is reversed', function () {
     [$customerOrder, $order, $report] = scrapped($this);
     $this->shop->reverse($report);
-    expect(phrase($customerOrder->id))
-        ->toStartWith("12 from {$order->number}")
-        ->and($this->shop->differences())
-        ->toBe([]);
+    expect(phrase($customerOrder->id))->toStartWith("12 from {$order->number}")
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('takes nobody\'s cover while the order has pieces to spare', function () {
@@ -73,10 +74,8 @@ it('takes nobody\'s cover while the order has pieces to spare', function () {
     app(TieToOrder::class)->tie($customerOrder->lines[0]->id, $order->id, '6', 'tie', $this->shop->as(Role::Planner));
     $this->shop->release($order->refresh());
     $this->shop->report($order->steps()->firstOrFail(), '6', '6', '5');
-    expect(phrase($customerOrder->id))
-        ->toStartWith("6 from {$order->number}")
-        ->and($this->shop->differences())
-        ->toBe([]);
+    expect(phrase($customerOrder->id))->toStartWith("6 from {$order->number}")
+        ->and($this->shop->differences())->toBe([]);
     $other = $this->shop->customerOrder(['LID-9' => '4']);
     expect(fn () => app(TieToOrder::class)->tie(
         $other->lines[0]->id,
@@ -118,8 +117,7 @@ it('makes again for the line that lost, or gives it stock', function (string $ho
         'cure',
         $this->shop->as(Role::Supervisor),
     );
-    expect(phrase($customerOrder->id))
-        ->toContain("10 from {$order->number}")
+    expect(phrase($customerOrder->id))->toContain("10 from {$order->number}")
         ->toContain($says)->not
         ->toContain('not covered')
         ->and($this->shop->differences())->toBe([]);

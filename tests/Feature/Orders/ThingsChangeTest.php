@@ -15,7 +15,14 @@ use KeepPace\Core\Refused;
 function splitOff(object $test, Order $order, string $pieces): Order
 {
     $order->refresh();
-    app(SplitOrder::class)->handle($order->id, $order->version, $pieces, 'one half first', $test->shop->token(), $test->shop->as(Role::Supervisor));
+    app(SplitOrder::class)->handle(
+        $order->id,
+        $order->version,
+        $pieces,
+        'one half first',
+        $test->shop->token(),
+        $test->shop->as(Role::Supervisor),
+    );
 
     return Order::query()->latest('id')->firstOrFail();
 }
@@ -27,15 +34,24 @@ it('splits an order: components, cost, cover and pieces follow', function () {
     $this->shop->release($order);
     $planned = $order->refresh()->planned_material;
     $sheet = $this->shop->component($order, 'SS-15');
-    $this->shop->issue($sheet, (string) $sheet->openQuantity(), ['H-7714' => '8', 'H-7731' => (string) $sheet->openQuantity()->minus('8')]);
+    $this->shop->issue($sheet, (string) $sheet->openQuantity(), [
+        'H-7714' => '8',
+        'H-7731' => (string) $sheet->openQuantity()->minus('8'),
+    ]);
     $used = $sheet->refresh()->used_value;
     $new = splitOff($this, $order, '4');
     $theirs = $this->shop->component($new, 'SS-15');
     $sheet->refresh();
-    expect($order->refresh()->quantity)->toBe('6.000000')->and($new->quantity)->toBe('4.000000')->and($new->state->value)->toBe('running')->and($new->split_from_id)->toBe($order->id)
-        ->and((float) $sheet->planned_quantity + (float) $theirs->planned_quantity)->toEqualWithDelta(11.3402, 0.001)->and($sheet->used_value + $theirs->used_value)->toBe($used)
-        ->and((float) $theirs->used_quantity)->toEqualWithDelta(4.536, 0.001)->and($order->planned_material + $new->planned_material)->toEqualWithDelta($planned, 3)
-        ->and(DB::table('covers')->where('order_id', $new->id)->value('quantity'))->toBe('4.000000')->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')
+    expect($order->refresh()->quantity)->toBe('6.000000')
+        ->and($new->quantity)->toBe('4.000000')
+        ->and($new->state->value)->toBe('running')
+        ->and($new->split_from_id)->toBe($order->id)
+        ->and((float) $sheet->planned_quantity + (float) $theirs->planned_quantity)->toEqualWithDelta(11.3402, 0.001)
+        ->and($sheet->used_value + $theirs->used_value)->toBe($used)
+        ->and((float) $theirs->used_quantity)->toEqualWithDelta(4.536, 0.001)
+        ->and($order->planned_material + $new->planned_material)->toEqualWithDelta($planned, 3)
+        ->and(DB::table('covers')->where('order_id', $new->id)->value('quantity'))->toBe('4.000000')
+        ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')
         ->and($this->shop->differences())->toBe([]);
     // both are built and closed to the cent
     foreach ([$order, $new] as $half) {
@@ -54,7 +70,8 @@ it('splits a firm order, and refuses pieces that have begun', function () {
     expect($new->state->value)->toBe('firm')->and($new->steps()->count())->toBe($order->steps()->count())->and($this->shop->differences())->toBe([]);
     $this->shop->release($order->refresh());
     $this->shop->report($order->steps[0], '4', '4');
-    expect(fn () => splitOff($this, $order, '2'))->toThrow(Refused::class, '1 of 5 pieces have not begun')->and(fn () => splitOff($this, $order, '5'))->toThrow(Refused::class);
+    expect(fn () => splitOff($this, $order, '2'))->toThrow(Refused::class, '1 of 5 pieces have not begun')
+        ->and(fn () => splitOff($this, $order, '5'))->toThrow(Refused::class);
 });
 
 it('says at once that an order will finish short, and cures it', function (string $how, string $says) {
@@ -64,9 +81,19 @@ it('says at once that an order will finish short, and cures it', function (strin
     $this->shop->release($order);
     $this->shop->report($order->steps[0], '10', '10', '2');
     $question = Question::query()->firstOrFail();
-    expect($question->says)->toContain("Order {$order->number} will finish 2 short")->and($question->role)->toBe('supervisor');
-    $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders/{$order->id}")->assertSee('It will finish 2 short')->assertSee('Make them again');
-    $send = fn (string $quantity) => $this->from('/x')->post("/orders/{$order->id}/short", ['token' => $this->shop->token(), 'version' => $order->refresh()->version, 'how' => $how, 'quantity' => $quantity, 'reason' => 'Mr Hale, by phone']);
+    expect($question->says)->toContain("Order {$order->number} will finish 2 short")
+        ->and($question->role)->toBe('supervisor');
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->get("/orders/{$order->id}")
+        ->assertSee('It will finish 2 short')
+        ->assertSee('Make them again');
+    $send = fn (string $quantity) => $this->from('/x')->post("/orders/{$order->id}/short", [
+        'token' => $this->shop->token(),
+        'version' => $order->refresh()->version,
+        'how' => $how,
+        'quantity' => $quantity,
+        'reason' => 'Mr Hale, by phone',
+    ]);
     $send('3')->assertSessionHasErrors('quantity');
     $send('2')->assertSessionHasNoErrors()->assertSessionHas('done');
     expect(Question::query()->whereNull('answered_at')->count())->toBe(0)->and($this->shop->differences())->toBe([]);
@@ -77,13 +104,24 @@ it('keeps the cost of a remake apart', function () {
     $order = $this->shop->order('LID-9', '5');
     $this->shop->release($order);
     $this->shop->report($order->steps[0], '4', '4', '1');
-    app(CureShort::class)->handle($order->id, $order->refresh()->version, 'remake', '1', '', 'r', $this->shop->as(Role::Supervisor));
+    app(CureShort::class)->handle(
+        $order->id,
+        $order->refresh()->version,
+        'remake',
+        '1',
+        '',
+        'r',
+        $this->shop->as(Role::Supervisor),
+    );
     $remake = Order::query()->where('remake_of_id', $order->id)->firstOrFail();
     $this->shop->release($remake);
     $this->shop->issueAll($remake);
     $cost = (int) DB::table('cost_entries')->where('order_id', $remake->id)->sum('cents');
     expect($cost)->toBeGreaterThan(0);
-    $this->actingAs($this->shop->as(Role::CostClerk))->get("/orders/{$order->id}")->assertSee('made again by', false)->assertSee('cost so far '.number_format($cost / 100, 2));
+    $this->actingAs($this->shop->as(Role::CostClerk))
+        ->get("/orders/{$order->id}")
+        ->assertSee('made again by', false)
+        ->assertSee('cost so far '.number_format($cost / 100, 2));
 });
 
 it('asks no more when the report that scrapped is reversed', function () {
@@ -102,44 +140,102 @@ it('asks for each report that scrapped, and takes back just its own', function (
     expect($open())->toBe(['3.000000', '1.000000']);
     $this->shop->reverse($second);
     expect($open())->toBe(['3.000000']);
-    $cure = fn (string $quantity) => app(CureShort::class)->handle($order->id, $order->refresh()->version, 'remake', $quantity, '', $this->shop->token(), $this->shop->as(Role::Supervisor));
+    $cure = fn (string $quantity) => app(CureShort::class)->handle(
+        $order->id,
+        $order->refresh()->version,
+        'remake',
+        $quantity,
+        '',
+        $this->shop->token(),
+        $this->shop->as(Role::Supervisor),
+    );
     $cure('2');
     expect($open())->toBe(['1.000000']);
     $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders/{$order->id}")->assertSee('Make them again');
     $cure('1');
-    expect($open())->toBe([])->and(Question::query()->where('answer', 'made again')->count())->toBe(1)->and($this->shop->differences())->toBe([]);
+    expect($open())->toBe([])
+        ->and(Question::query()->where('answer', 'made again')->count())->toBe(1)
+        ->and($this->shop->differences())->toBe([]);
 });
 
-it('lets a customer line go: to the shelf, on hold, stopped, or to another line', function (string $then, string $state, bool $held, string $says) {
+it('lets a customer line go: to the shelf, on hold, stopped, or to another line', function (
+    string $then,
+    string $state,
+    bool $held,
+    string $says,
+) {
     $co = $this->shop->customerOrder(['TRAY-40' => '3']);
     $this->shop->cover($co);
     $other = $this->shop->customerOrder(['TRAY-40' => '2'])->lines[0];
     $order = Order::query()->latest('id')->firstOrFail();
-    $this->actingAs($this->shop->as(Role::Sales))->get("/customer-orders/{$co->id}")->assertSee('The customer no longer wants a line');
-    $this->from('/x')->delete('/customer-order-lines/'.$co->lines[0]->id, ['token' => 'k', 'version' => $co->refresh()->version, 'then' => $then, 'other' => $then === 'line' ? $other->id : null, 'reason' => 'budget cut'])->assertSessionHasNoErrors();
+    $this->actingAs($this->shop->as(Role::Sales))
+        ->get("/customer-orders/{$co->id}")
+        ->assertSee('The customer no longer wants a line');
+    $this->from('/x')
+        ->delete('/customer-order-lines/'.$co->lines[0]->id, [
+            'token' => 'k',
+            'version' => $co->refresh()->version,
+            'then' => $then,
+            'other' => $then === 'line' ? $other->id : null,
+            'reason' => 'budget cut',
+        ])
+        ->assertSessionHasNoErrors();
     $order->refresh();
-    expect($order->state->value)->toBe($state)->and($order->is_held)->toBe($held)->and(CustomerOrderLine::query()->findOrFail($co->lines[0]->id)->is_open)->toBeFalse()
-        ->and(Booking::query()->latest('id')->firstOrFail()->says)->toContain($says)->and($this->shop->differences())->toBe([]);
-    expect((float) DB::table('covers')->where('line_id', $other->id)->sum('quantity'))->toBe($then === 'line' ? 2.0 : 0.0);
-})->with([['shelf', 'firm', false, 'goes on for the shelf'], ['hold', 'firm', true, 'is held'], ['stop', 'cancelled', false, 'is cancelled'], ['line', 'firm', false, 'no longer wanted']]);
+    expect($order->state->value)->toBe($state)
+        ->and($order->is_held)->toBe($held)
+        ->and(CustomerOrderLine::query()->findOrFail($co->lines[0]->id)->is_open)->toBeFalse()
+        ->and(Booking::query()->latest('id')->firstOrFail()->says)->toContain($says)
+        ->and($this->shop->differences())->toBe([]);
+    expect((float) DB::table('covers')->where('line_id', $other->id)->sum('quantity'))->toBe(
+        $then === 'line' ? 2.0 : 0.0,
+    );
+})->with([
+    ['shelf', 'firm', false, 'goes on for the shelf'],
+    ['hold', 'firm', true, 'is held'],
+    ['stop', 'cancelled', false, 'is cancelled'],
+    ['line', 'firm', false, 'no longer wanted'],
+]);
 
 it('says what becomes of components when the quantity falls below what they were issued for', function () {
     $order = $this->shop->order('TRAY-40', '10');
     $this->shop->release($order);
     $this->shop->issueAll($order);
-    $this->actingAs($this->shop->as(Role::Supervisor))->from('/x')->put("/orders/{$order->id}", ['token' => 'q', 'version' => $order->refresh()->version, 'quantity' => '6', 'rank' => $order->rank, 'due_on' => $order->due_on])->assertSessionHasNoErrors();
-    expect(Booking::query()->latest('id')->value('says'))->toContain('More is issued than it takes now')->toContain('16 pc FOOT-1')->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->from('/x')
+        ->put("/orders/{$order->id}", [
+            'token' => 'q',
+            'version' => $order->refresh()->version,
+            'quantity' => '6',
+            'rank' => $order->rank,
+            'due_on' => $order->due_on,
+        ])
+        ->assertSessionHasNoErrors();
+    expect(Booking::query()->latest('id')->value('says'))->toContain('More is issued than it takes now')
+        ->toContain('16 pc FOOT-1')
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('places orders in the rank, shows the effect first, and gives scarce parts to the higher', function () {
     $orders = array_map(fn (int $n): Order => $this->shop->order('EX-9E', '10', "2026-12-1{$n}"), [1, 2, 3]);
-    $given = fn (): array => array_map(fn (Order $order): string => (string) (int) DB::table('plan_components')->where('component_id', $this->shop->component($order, 'MOT-120')->id)->value('from_stock'), $orders);
+    $given = fn (): array => array_map(
+        fn (Order $order): string => (string) (int) DB::table('plan_components')
+            ->where('component_id', $this->shop->component($order, 'MOT-120')->id)
+            ->value('from_stock'),
+        $orders,
+    );
     expect($given())->toBe(['10', '4', '0']);
     $this->actingAs($this->shop->as(Role::Supervisor));
     $before = DB::table('orders')->pluck('rank', 'id')->all();
-    $this->post('/rank/preview', ['token' => 'p', 'move' => "{$orders[2]->id}-{$orders[0]->id}"])->assertOk()->assertSee("before {$orders[0]->number} would mean")->assertSee('Keep it so');
-    expect(DB::table('orders')->pluck('rank', 'id')->all())->toBe($before)->and($given())->toBe(['10', '4', '0']);
-    $this->post('/rank', ['token' => 'r', 'move' => "{$orders[2]->id}-{$orders[0]->id}"])->assertSessionHas('done', "Order {$orders[2]->number} from place 3 to place 1.");
+    $this->post('/rank/preview', ['token' => 'p', 'move' => "{$orders[2]->id}-{$orders[0]->id}"])
+        ->assertOk()
+        ->assertSee("before {$orders[0]->number} would mean")
+        ->assertSee('Keep it so');
+    expect(DB::table('orders')->pluck('rank', 'id')->all())->toBe($before)
+        ->and($given())->toBe(['10', '4', '0']);
+    $this->post('/rank', ['token' => 'r', 'move' => "{$orders[2]->id}-{$orders[0]->id}"])->assertSessionHas(
+        'done',
+        "Order {$orders[2]->number} from place 3 to place 1.",
+    );
     expect($given())->toBe(['4', '0', '10']);
     $this->get('/rank')->assertSeeInOrder([$orders[2]->number, $orders[0]->number, $orders[1]->number]);
     app(PlaceInRank::class)->handle($orders[2]->id, null, 'last', $this->shop->as(Role::Supervisor));
@@ -157,7 +253,12 @@ it('always finds room between two, whatever the ranks were', function () {
             $rest = array_values(array_diff($expected, [$id]));
             $at = mt_rand(0, 5);
             try {
-                app(PlaceInRank::class)->handle($id, $rest[$at] ?? null, "rank-{$i}", $this->shop->as(Role::Supervisor));
+                app(PlaceInRank::class)->handle(
+                    $id,
+                    $rest[$at] ?? null,
+                    "rank-{$i}",
+                    $this->shop->as(Role::Supervisor),
+                );
             } catch (Refused) {
                 continue; // stands there already
             }
@@ -165,5 +266,9 @@ it('always finds room between two, whatever the ranks were', function () {
             $expected = $rest;
         }
     });
-    expect(DB::table('orders')->orderBy('rank')->orderBy('due_on')->orderBy('id')->pluck('id')->all())->toBe($expected)->and(DB::table('plan_orders')->where('plan_id', Plan::LIVE)->orderBy('place_in_rank')->pluck('order_id')->all())->toBe($expected);
+    expect(DB::table('orders')->orderBy('rank')->orderBy('due_on')->orderBy('id')->pluck('id')->all())->toBe($expected)
+        ->and(
+            DB::table('plan_orders')->where('plan_id', Plan::LIVE)->orderBy('place_in_rank')->pluck('order_id')->all(),
+        )
+        ->toBe($expected);
 });

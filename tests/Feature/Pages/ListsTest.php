@@ -35,7 +35,10 @@ it('groups serials on the stock page, and names each on the page of the item', f
     expect($rows)->toHaveCount(1)->and((int) $rows[0]->serials)->toBeGreaterThanOrEqual(3)
         ->and(StockList::ofItem($this->shop->item('CTRL-3')->id)->rows->pluck('lot')->all())
         ->toContain('S-1', 'S-2', 'S-3');
-    $this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock')->assertSee('serials')->assertDontSee('>S-2<', false);
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->get('/stock')
+        ->assertSee('serials')
+        ->assertDontSee('>S-2<', false);
     expect(StockList::balances('S-2')->rows->pluck('lot')->all())->toBe(['S-2']);
 });
 
@@ -101,20 +104,14 @@ it('says of how many it shows the first, and narrows before it cuts', function (
     manyLots($this, 'CUT', 520);
     $all = DB::table('balances')->where('quantity', '>', 0)->count();
     $cut = StockList::balances();
-    expect($cut->rows)
-        ->toHaveCount(500)
-        ->and($cut->says())
-        ->toBe("first 500 of {$cut->count}")
-        ->and($cut->count)
-        ->toBeGreaterThan(519)
-        ->toBeLessThanOrEqual($all);
+    expect($cut->rows)->toHaveCount(500)
+        ->and($cut->says())->toBe("first 500 of {$cut->count}")
+        ->and($cut->count)->toBeGreaterThan(519)->toBeLessThanOrEqual($all);
     $this->actingAs($this->shop->as(Role::Buyer))
         ->get('/stock')
         ->assertSee("First 500 of {$cut->count}. Narrow it down");
-    expect(StockList::balances('CUT-520')->rows->pluck('lot')->all())
-        ->toBe(['CUT-520'])
-        ->and(StockList::balances('CUT-520')->says())
-        ->toBe('');
+    expect(StockList::balances('CUT-520')->rows->pluck('lot')->all())->toBe(['CUT-520'])
+        ->and(StockList::balances('CUT-520')->says())->toBe('');
 });
 
 it('tells late lines by the day of the plant', function () {
@@ -123,8 +120,11 @@ it('tells late lines by the day of the plant', function () {
     $fine = $this->shop->customerOrder(['LID-9' => '2'], '2026-12-18');
     $this->shop->cover($fine);
     expect(CustomerOrderList::lines('late')->pluck('customer_order_id')->all())->toBe([$late->id])
-        ->and(CustomerOrderList::lines('open')->where('late', true)->pluck('customer_order_id')->all())->toBe([$late->id]);
-    $this->actingAs($this->shop->as(Role::Sales))->get('/customer-orders?show=late')->assertSee($late->number)
+        ->and(CustomerOrderList::lines('open')->where('late', true)->pluck('customer_order_id')->all())
+        ->toBe([$late->id]);
+    $this->actingAs($this->shop->as(Role::Sales))
+        ->get('/customer-orders?show=late')
+        ->assertSee($late->number)
         ->assertDontSee($fine->number);
 });
 
@@ -144,7 +144,8 @@ it('tells the shift that runs, the break, and when work goes on', function (stri
     Carbon::setTestNow(new DateTimeImmutable($now, new DateTimeZone('Europe/Dublin')));
     expect(ShopClock::now()->shift)->toBe($says);
 })->with([
-    'in the morning' => ['2026-11-24 08:00', 'shift until 15:30'], 'in a break' => ['2026-11-24 09:40', 'break until 09:45'],
+    'in the morning' => ['2026-11-24 08:00', 'shift until 15:30'],
+    'in a break' => ['2026-11-24 09:40', 'break until 09:45'],
     'before work' => ['2026-11-24 05:00', 'closed until 07:00'],
     'in the evening' => ['2026-11-24 20:00', 'closed until tomorrow 07:00'],
     'over the week-end' => ['2026-11-27 18:00', 'closed until Mon 07:00'],
@@ -153,7 +154,10 @@ it('tells the shift that runs, the break, and when work goes on', function (stri
 
 it('shows the plan as a board and as dispatch lists, and what is asked for oddly all the same', function () {
     $this->shop->order('TRAY-40', '6');
-    $this->actingAs($this->shop->as(Role::Operator))->get('/board')->assertSee('Uncapping tray')->assertSee('"number":"218"', false);
+    $this->actingAs($this->shop->as(Role::Operator))
+        ->get('/board')
+        ->assertSee('Uncapping tray')
+        ->assertSee('"number":"218"', false);
     $this->get('/board?zoom=never&at=no&customer=%3Cb%3E&plan=0')->assertOk()->assertDontSee('<b>', false);
     $this->get('/board?plan=99')->assertNotFound();
     $this->get('/dispatch/1')->assertSee('218')->assertSee('Uncapping tray');
@@ -169,9 +173,14 @@ it('puts back what was typed into the form it was typed into, and no other', fun
         $this->shop->workThrough($order);
         $orders[] = $order;
     }
-    $this->actingAs($this->shop->as(Role::Storekeeper))->from('/receive')
-        ->post("/orders/{$orders[1]->id}/receive",
-            ['token' => 't', 'form' => "receive-{$orders[1]->id}", 'quantity' => '17', 'place_id' => $this->shop->place('FINISHED')->id])
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->from('/receive')
+        ->post("/orders/{$orders[1]->id}/receive", [
+            'token' => 't',
+            'form' => "receive-{$orders[1]->id}",
+            'quantity' => '17',
+            'place_id' => $this->shop->place('FINISHED')->id,
+        ])
         ->assertSessionHasErrors('quantity');
     $html = (string) $this->get('/receive')->getContent();
     expect(substr_count($html, 'value="17"'))->toBe(1)->and(substr_count($html, 'is-wrong'))->toBe(1)->and($html)
@@ -179,12 +188,27 @@ it('puts back what was typed into the form it was typed into, and no other', fun
 });
 
 it('shows an import that waits, runs, is done or refused', function (string $state, string $doing, string $says) {
-    $id = DB::table('imports')->insertGetId(['user_id' => $this->shop->as(Role::Planner)
-        ->id, 'folder' => '/x', 'files' => 'items.csv', 'state' => $state, 'doing' => $doing, 'lines_done' => 30, 'lines_total' => 100,
+    $id = DB::table('imports')->insertGetId([
+        'user_id' => $this->shop->as(Role::Planner)->id,
+        'folder' => '/x',
+        'files' => 'items.csv',
+        'state' => $state,
+        'doing' => $doing,
+        'lines_done' => 30,
+        'lines_total' => 100,
         'problems' => $state === 'refused'
-            ? json_encode([['file' => 'items.csv', 'line' => 7, 'column' => 'unit', 'says' => "'<b>' is not among the units."]]) : null,
-        'problem_count' => $state === 'refused' ? 3 : 0, 'created_at' => now(), 'updated_at' => now()]);
-    $this->actingAs($this->shop->as(Role::Planner))->get("/import/{$id}")->assertSee($says)->assertDontSee('<b>', false);
+                ? json_encode([
+                    ['file' => 'items.csv', 'line' => 7, 'column' => 'unit', 'says' => "'<b>' is not among the units."],
+                ])
+                : null,
+        'problem_count' => $state === 'refused' ? 3 : 0,
+        'created_at' => now(),
+        'updated_at' => now(),
+    ]);
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->get("/import/{$id}")
+        ->assertSee($says)
+        ->assertDontSee('<b>', false);
     $this->get("/import/{$id}", ['HX-Request' => 'true'])->assertDontSee('<html', false);
     $this->get("/import/{$id}", ['HX-Request' => 'true', 'HX-Boosted' => 'true'])->assertSee('<html', false);
 })->with([['waiting', '', 'Waiting for the worker.'], ['running', 'Reading items.csv', '30 of 100 lines'],

@@ -19,7 +19,10 @@ function fill(object $test, int $n): void
             foreach (Order::query()->where('state', 'firm')->get() as $order) {
                 $test->shop->release($order);
             }
-            $tray = Order::query()->where('item_id', $test->shop->item('TRAY-40')->id)->orderByDesc('id')->firstOrFail();
+            $tray = Order::query()
+                ->where('item_id', $test->shop->item('TRAY-40')->id)
+                ->orderByDesc('id')
+                ->firstOrFail();
             $step = $tray->steps()->firstOrFail();
             $test->shop->report($step, '1', '1');
         }
@@ -31,26 +34,65 @@ function fill(object $test, int $n): void
 /** A slip over all released orders, however many there are. */
 function wholeSlip(): App\Models\Slip
 {
-    return app(App\Actions\Usage\ProposeSlip::class)->handle(Order::query()->whereIn('state', ['released', 'running'])->pluck('id')->all(), 'whole', null, 'pages-'.Order::query()->count(), test()->shop->as(Role::Storekeeper));
+    return app(App\Actions\Usage\ProposeSlip::class)->handle(
+        Order::query()
+            ->whereIn('state', ['released', 'running'])
+            ->pluck('id')
+            ->all(),
+        'whole',
+        null,
+        'pages-'.Order::query()->count(),
+        test()->shop->as(Role::Storekeeper),
+    );
 }
 
 function pages(): array
 {
     return [
-        'today' => '/', 'orders' => '/orders', 'one order' => '/orders/'.Order::query()
-            ->min('id'), 'customer orders' => '/customer-orders', 'one customer order' => '/customer-orders/'.DB::table('customer_orders')
-            ->min('id'),
-        'new customer order' => '/customer-orders/new', 'release' => '/release', 'board' => '/board?zoom=quarter', 'board by order' => '/board?by=order', 'late' => '/late', 'why' => '/late/'.Order::query()->min('id'),
-        'plans' => '/plans', 'absence' => '/absence', 'dispatch lists' => '/dispatch', 'a dispatch list' => '/dispatch/1?days=30', 'its csv' => '/dispatch/1/list.csv',
-        'calendars' => '/calendars', 'a calendar' => '/calendars/1', 'promise' => '/promise', 'board data' => '/board/data', 'board news' => '/board/news', 'issue' => '/issue',
-        'issue, chosen' => '/issue?'.http_build_query(['orders' => Order::query()->where('state', '<>', 'firm')->pluck('id')->all()]), 'a slip' => '/slips/'.wholeSlip()->id, 'a pick list' => '/slips/'.wholeSlip()->id.'/pick',
-        'returns' => '/returns?order='.Order::query()->where('state', 'running')->value('number'), 'parts' => '/parts', 'shortages' => '/shortages', 'shortages by order' => '/shortages?by=order', 'rank' => '/rank', 'purchases' => '/purchases',
-        'questions' => '/questions', 'periods' => '/periods',
-        'stations' => '/station', 'one station' => '/station/'.WorkCentre::query()->where('code', 'LASER')
-            ->value('id'), 'receive' => '/receive', 'ship' => '/ship', 'stock' => '/stock', 'one item' => '/stock/'.test()->shop
-            ->item('SS-15')->id,
-        'bookings' => '/bookings', 'one booking' => '/bookings/'.DB::table('bookings')
-            ->max('id'), 'find' => '/find?q=e', 'import' => '/import',
+        'today' => '/',
+        'orders' => '/orders',
+        'one order' => '/orders/'.Order::query()->min('id'),
+        'customer orders' => '/customer-orders',
+        'one customer order' => '/customer-orders/'.DB::table('customer_orders')->min('id'),
+        'new customer order' => '/customer-orders/new',
+        'release' => '/release',
+        'board' => '/board?zoom=quarter',
+        'board by order' => '/board?by=order',
+        'late' => '/late',
+        'why' => '/late/'.Order::query()->min('id'),
+        'plans' => '/plans',
+        'absence' => '/absence',
+        'dispatch lists' => '/dispatch',
+        'a dispatch list' => '/dispatch/1?days=30',
+        'its csv' => '/dispatch/1/list.csv',
+        'calendars' => '/calendars',
+        'a calendar' => '/calendars/1',
+        'promise' => '/promise',
+        'board data' => '/board/data',
+        'board news' => '/board/news',
+        'issue' => '/issue',
+        'issue, chosen' => '/issue?'
+            .http_build_query(['orders' => Order::query()->where('state', '<>', 'firm')->pluck('id')->all()]),
+        'a slip' => '/slips/'.wholeSlip()->id,
+        'a pick list' => '/slips/'.wholeSlip()->id.'/pick',
+        'returns' => '/returns?order='.Order::query()->where('state', 'running')->value('number'),
+        'parts' => '/parts',
+        'shortages' => '/shortages',
+        'shortages by order' => '/shortages?by=order',
+        'rank' => '/rank',
+        'purchases' => '/purchases',
+        'questions' => '/questions',
+        'periods' => '/periods',
+        'stations' => '/station',
+        'one station' => '/station/'.WorkCentre::query()->where('code', 'LASER')->value('id'),
+        'receive' => '/receive',
+        'ship' => '/ship',
+        'stock' => '/stock',
+        'one item' => '/stock/'.test()->shop->item('SS-15')->id,
+        'bookings' => '/bookings',
+        'one booking' => '/bookings/'.DB::table('bookings')->max('id'),
+        'find' => '/find?q=e',
+        'import' => '/import',
     ];
 }
 
@@ -77,8 +119,38 @@ it('shows every page, and asks the database as often for 6 orders as for 1', fun
 });
 
 it('shows every page of an empty shop', function () {
-    foreach (['/', '/orders', '/customer-orders', '/release', '/board', '/issue', '/station', '/receive', '/ship', '/stock',
-        '/bookings', '/parts', '/shortages', '/rank', '/purchases', '/questions', '/returns', '/periods', '/late', '/plans', '/absence', '/dispatch', '/dispatch/1', '/dispatch/1/list.pdf', '/dispatch/1/list.csv', '/calendars', '/promise', '/board/data'] as $address) {
+    foreach (
+        [
+            '/',
+            '/orders',
+            '/customer-orders',
+            '/release',
+            '/board',
+            '/issue',
+            '/station',
+            '/receive',
+            '/ship',
+            '/stock',
+            '/bookings',
+            '/parts',
+            '/shortages',
+            '/rank',
+            '/purchases',
+            '/questions',
+            '/returns',
+            '/periods',
+            '/late',
+            '/plans',
+            '/absence',
+            '/dispatch',
+            '/dispatch/1',
+            '/dispatch/1/list.pdf',
+            '/dispatch/1/list.csv',
+            '/calendars',
+            '/promise',
+            '/board/data',
+        ] as $address
+    ) {
         $this->actingAs($this->shop->as(Role::Supervisor))->get($address)->assertOk();
     }
     $this->get('/orders/99999')->assertNotFound();
@@ -116,9 +188,12 @@ it('gives no button for what a role may not do', function (Role $role, string $a
     $response = $this->actingAs($this->shop->as($role))->get($address);
     $there ? $response->assertSee($button, false) : $response->assertDontSee($button, false);
 })->with([
-    [Role::Operator, '/release', 'data-count-of=".pick-order"', false], [Role::Supervisor, '/release', 'data-count-of=".pick-order"', true],
-    [Role::Buyer, '/customer-orders', 'New customer order', false], [Role::Sales, '/customer-orders', 'New customer order', true],
-    [Role::Operator, '/stock', 'Book goods in', false], [Role::Storekeeper, '/stock', 'Book goods in', true],
+    [Role::Operator, '/release', 'data-count-of=".pick-order"', false],
+    [Role::Supervisor, '/release', 'data-count-of=".pick-order"', true],
+    [Role::Buyer, '/customer-orders', 'New customer order', false],
+    [Role::Sales, '/customer-orders', 'New customer order', true],
+    [Role::Operator, '/stock', 'Book goods in', false],
+    [Role::Storekeeper, '/stock', 'Book goods in', true],
 ]);
 
 it('goes straight to what was scanned, and lists what it may be', function () {
@@ -144,19 +219,42 @@ it('filters orders by state, readiness, lateness, customer, item and work centre
         $this->shop->release($this->shop->order('LID-9', '4', '2026-11-20'));
         $this->shop->order('EX-20E', '40', null);
     });
-    $query = str_replace(['{K}', '{TRAY}', '{MILL}'],
-        [(string) DB::table('customers')->min('id'), (string) $this->shop->item('TRAY-40')->id, (string) WorkCentre::query()
-            ->where('code', 'TEST')->value('id')], $query);
-    $html = $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders?{$query}")->assertOk()->getContent();
+    $query = str_replace(
+        ['{K}', '{TRAY}', '{MILL}'],
+        [
+            (string) DB::table('customers')->min('id'),
+            (string) $this->shop->item('TRAY-40')->id,
+            (string) WorkCentre::query()->where('code', 'TEST')->value('id'),
+        ],
+        $query,
+    );
+    $html = $this->actingAs($this->shop->as(Role::Supervisor))
+        ->get("/orders?{$query}")
+        ->assertOk()
+        ->getContent();
     expect(preg_match_all('/<a class="num"/', $html))->toBe($rows);
-})->with([['', 3], ['state=firm', 2], ['state=released', 1], ['state=closed', 0], ['readiness=stuck', 1], ['readiness=can-release', 1],
-    ['pace=late', 1], ['customer={K}', 1], ['item={TRAY}', 1], ['work_centre={MILL}', 1], ['text=lid', 1], ['text=%25', 0],
-    ['state=nonsense&readiness=x', 3]]);
+})->with([
+    ['', 3],
+    ['state=firm', 2],
+    ['state=released', 1],
+    ['state=closed', 0],
+    ['readiness=stuck', 1],
+    ['readiness=can-release', 1],
+    ['pace=late', 1],
+    ['customer={K}', 1],
+    ['item={TRAY}', 1],
+    ['work_centre={MILL}', 1],
+    ['text=lid', 1],
+    ['text=%25', 0],
+    ['state=nonsense&readiness=x', 3],
+]);
 
 it('says how each line is covered, in one phrase', function () {
     $customerOrder = $this->shop->customerOrder(['LID-9' => '10']);
     $this->shop->cover($customerOrder);
-    $this->actingAs($this->shop->as(Role::Sales))->get('/customer-orders')->assertSeeInOrder(['8 from stock, 2 from 218 ']);
+    $this->actingAs($this->shop->as(Role::Sales))
+        ->get('/customer-orders')
+        ->assertSeeInOrder(['8 from stock, 2 from 218 ']);
 });
 
 it('counts a running balance back from today', function () {
@@ -182,14 +280,16 @@ it('says times on the plant\'s clock, the night it changes too', function (int|s
 
 it('knows the hour the clock jumps over: IANA time zone data, Europe/Dublin 2027-03-28 01:00 UTC', function () {
     $this->travelTo(new DateTimeImmutable('2027-03-28 09:00 UTC'));
-    expect(App\Wording\When::say('2027-03-28 00:59:00'))->toBe('today 00:59')->and(App\Wording\When::say('2027-03-28 01:00:00'))
-        ->toBe('today 02:00')->and(App\Wording\When::span('2027-03-27 23:30:00', '2027-03-28 01:30:00'))
+    expect(App\Wording\When::say('2027-03-28 00:59:00'))->toBe('today 00:59')
+        ->and(App\Wording\When::say('2027-03-28 01:00:00'))->toBe('today 02:00')
+        ->and(App\Wording\When::span('2027-03-27 23:30:00', '2027-03-28 01:30:00'))
         ->toBe('yesterday 23:30 to today 02:30');
 });
 
 it('sends pages that load only from here and are framed by nobody', function () {
     $response = $this->get('/login');
-    expect($response->headers->get('Content-Security-Policy'))->toContain("script-src 'self'")->toContain("frame-ancestors 'none'")
+    expect($response->headers->get('Content-Security-Policy'))->toContain("script-src 'self'")
+        ->toContain("frame-ancestors 'none'")
         ->and($response->headers->get('X-Content-Type-Options'))->toBe('nosniff');
     expect(preg_match('/<script(?![^>]*\bsrc=)|\son[a-z]+=/', (string) $response->getContent()))->toBe(0);
 });

@@ -5,7 +5,10 @@ use App\Access\Role;
 
 /* Who may do what, written out a second time: a change of the one map is a decision, not a slip. */
 it('lets a role do just this', function (Role $role, array $deeds) {
-    expect(array_map(fn (Deed $deed): string => $deed->value, $role->deeds()))->toEqualCanonicalizing(['look', ...$deeds]);
+    expect(array_map(fn (Deed $deed): string => $deed->value, $role->deeds()))->toEqualCanonicalizing([
+        'look',
+        ...$deeds,
+    ]);
 })->with([
     [Role::Planner, [
         'enter-customer-order',
@@ -25,8 +28,32 @@ it('lets a role do just this', function (Role $role, array $deeds) {
     [Role::Buyer, ['goods-in', 'purchase', 'see-money']],
     [Role::Sales, ['enter-customer-order', 'cover', 'promise', 'see-money']],
     [Role::CostClerk, ['close', 'value', 'reverse', 'see-money']],
-    [Role::Supervisor, ['enter-customer-order', 'cover', 'change-order', 'plan', 'say-absent', 'promise', 'rank', 'reserve', 'purchase', 'value', 'release', 'issue', 'report', 'goods-in', 'receive', 'ship',
-        'close', 'reverse', 'import', 'people', 'see-money']],
+    [
+        Role::Supervisor,
+        [
+            'enter-customer-order',
+            'cover',
+            'change-order',
+            'plan',
+            'say-absent',
+            'promise',
+            'rank',
+            'reserve',
+            'purchase',
+            'value',
+            'release',
+            'issue',
+            'report',
+            'goods-in',
+            'receive',
+            'ship',
+            'close',
+            'reverse',
+            'import',
+            'people',
+            'see-money',
+        ],
+    ],
 ]);
 
 it('locks a login after many wrong passwords, and tells no more than that', function () {

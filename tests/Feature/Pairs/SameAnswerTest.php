@@ -20,13 +20,27 @@ use KeepPace\Core\Scheduling\Plan\ForwardLoading;
 function state(): array
 {
     return [
-        'stock' => DB::table('stock_values AS b')->join('items AS i', 'i.id', 'b.item_id')->where('b.quantity', '>', 0)->groupBy('i.number')
-            ->orderBy('i.number')->selectRaw('i.number, SUM(b.quantity) AS quantity, SUM(b.value) AS value')->get()
-            ->map(fn ($row): array => (array) $row)->all(),
-        'orders' => DB::table('orders')->orderBy('number')->get(['number', 'state', 'quantity', 'received_quantity', 'received_value'])
-            ->map(fn ($row): array => (array) $row)->all(),
-        'steps' => DB::table('order_steps AS s')->join('orders AS o', 'o.id', 's.order_id')->orderBy('o.number')->orderBy('s.number')
-            ->get(['s.taken_in', 's.good', 's.scrap', 's.passed_on', 's.booked_minutes'])->map(fn ($row): array => (array) $row)->all(),
+        'stock' => DB::table('stock_values AS b')
+            ->join('items AS i', 'i.id', 'b.item_id')
+            ->where('b.quantity', '>', 0)
+            ->groupBy('i.number')
+            ->orderBy('i.number')
+            ->selectRaw('i.number, SUM(b.quantity) AS quantity, SUM(b.value) AS value')
+            ->get()
+            ->map(fn ($row): array => (array) $row)
+            ->all(),
+        'orders' => DB::table('orders')
+            ->orderBy('number')
+            ->get(['number', 'state', 'quantity', 'received_quantity', 'received_value'])
+            ->map(fn ($row): array => (array) $row)
+            ->all(),
+        'steps' => DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->orderBy('o.number')
+            ->orderBy('s.number')
+            ->get(['s.taken_in', 's.good', 's.scrap', 's.passed_on', 's.booked_minutes'])
+            ->map(fn ($row): array => (array) $row)
+            ->all(),
         'used' => DB::table('order_components AS c')->orderBy('c.id')->pluck('used_quantity')->all(),
         'cost' => DB::table('cost_entries')->groupBy('kind')->orderBy('kind')->selectRaw('kind, SUM(cents) AS cents')
             ->pluck('cents', 'kind')->filter(fn ($cents): bool => (int) $cents !== 0)->all(),
@@ -47,7 +61,9 @@ function compare(object $test, callable $one, callable $other): void
         $states[] = json_encode(state());
         DB::rollBack();
     }
-    expect(preg_replace('/"(line_id|supply)":[^,}]+/', '', $states[0]))->toBe(preg_replace('/"(line_id|supply)":[^,}]+/', '', $states[1]));
+    expect(preg_replace('/"(line_id|supply)":[^,}]+/', '', $states[0]))->toBe(
+        preg_replace('/"(line_id|supply)":[^,}]+/', '', $states[1]),
+    );
 }
 
 function made(object $test, string $quantity = '10'): Order
@@ -58,98 +74,179 @@ function made(object $test, string $quantity = '10'): Order
     return $order->refresh();
 }
 
-it('counts 10 as 3 + 7', fn () => compare($this, function ($test) {
-    $test->shop->report(made($test)->steps[0], '10', '10', over: ['minutes' => 60]);
-}, function ($test) {
-    $order = made($test);
-    $test->shop->report($order->steps[0], '3', '3', over: ['minutes' => 30]);
-    $test->shop->report($order->steps[0]->refresh(), '7', '7', over: ['minutes' => 30]);
-}));
+it(
+    'counts 10 as 3 + 7',
+    fn () => compare(
+        $this,
+        function ($test) {
+            $test->shop->report(made($test)->steps[0], '10', '10', over: ['minutes' => 60]);
+        },
+        function ($test) {
+            $order = made($test);
+            $test->shop->report($order->steps[0], '3', '3', over: ['minutes' => 30]);
+            $test->shop->report($order->steps[0]->refresh(), '7', '7', over: ['minutes' => 30]);
+        },
+    ),
+);
 
-it('passes on at once or later', fn () => compare($this, function ($test) {
-    $test->shop->report(made($test)->steps[0], '10', '10', over: ['minutes' => 60]);
-}, function ($test) {
-    $order = made($test);
-    $test->shop->report($order->steps[0], '10', '0', over: ['minutes' => 60]);
-    $test->shop->report($order->steps[0]->refresh(), '0', '10', over: ['minutes' => 0]);
-}));
+it(
+    'passes on at once or later',
+    fn () => compare(
+        $this,
+        function ($test) {
+            $test->shop->report(made($test)->steps[0], '10', '10', over: ['minutes' => 60]);
+        },
+        function ($test) {
+            $order = made($test);
+            $test->shop->report($order->steps[0], '10', '0', over: ['minutes' => 60]);
+            $test->shop->report($order->steps[0]->refresh(), '0', '10', over: ['minutes' => 0]);
+        },
+    ),
+);
 
-it('receives 10 as 3 + 7, to the cent', fn () => compare($this, function ($test) {
-    $order = made($test);
-    $test->shop->issueAll($order);
-    $test->shop->workThrough($order);
-    $test->shop->receive($order, '10');
-}, function ($test) {
-    $order = made($test);
-    $test->shop->issueAll($order);
-    $test->shop->workThrough($order);
-    $test->shop->receive($order, '3');
-    $test->shop->receive($order, '7');
-}));
+it(
+    'receives 10 as 3 + 7, to the cent',
+    fn () => compare(
+        $this,
+        function ($test) {
+            $order = made($test);
+            $test->shop->issueAll($order);
+            $test->shop->workThrough($order);
+            $test->shop->receive($order, '10');
+        },
+        function ($test) {
+            $order = made($test);
+            $test->shop->issueAll($order);
+            $test->shop->workThrough($order);
+            $test->shop->receive($order, '3');
+            $test->shop->receive($order, '7');
+        },
+    ),
+);
 
-it('issues one slip over two orders as two slips', fn () => compare($this, function ($test) {
-    [$one, $two] = [made($test, '2'), made($test, '3')];
-    $lines = $one->components->concat($two->components)->map(fn ($component): UseLine => UseLine::planned($component, (string) $component->openQuantity()))->values()->all();
-    app(IssueComponents::class)->handle($lines, false, '', $test->shop->token(), $test->shop->as(Role::Storekeeper));
-}, function ($test) {
-    [$one, $two] = [made($test, '2'), made($test, '3')];
-    $test->shop->issueAll($one);
-    $test->shop->issueAll($two);
-}));
+it(
+    'issues one slip over two orders as two slips',
+    fn () => compare(
+        $this,
+        function ($test) {
+            [$one, $two] = [made($test, '2'), made($test, '3')];
+            $lines = $one->components
+                ->concat($two->components)
+                ->map(fn ($component): UseLine => UseLine::planned($component, (string) $component->openQuantity()))
+                ->values()
+                ->all();
+            app(IssueComponents::class)->handle(
+                $lines,
+                false,
+                '',
+                $test->shop->token(),
+                $test->shop->as(Role::Storekeeper),
+            );
+        },
+        function ($test) {
+            [$one, $two] = [made($test, '2'), made($test, '3')];
+            $test->shop->issueAll($one);
+            $test->shop->issueAll($two);
+        },
+    ),
+);
 
-it('ends the same whichever of two independent deeds is first', fn () => compare($this, function ($test) {
-    $test->shop->goodsIn('MOT-120', '3', '81.15');
-    $test->shop->report(made($test)->steps[0], '10', '10');
-    $test->shop->goodsIn('SS-15', '2', '46', 'H-50', 'sheet', 'RACK');
-}, function ($test) {
-    $test->shop->goodsIn('SS-15', '2', '46', 'H-50', 'sheet', 'RACK');
-    $test->shop->report(made($test)->steps[0], '10', '10');
-    $test->shop->goodsIn('MOT-120', '3', '81.15');
-}));
+it(
+    'ends the same whichever of two independent deeds is first',
+    fn () => compare(
+        $this,
+        function ($test) {
+            $test->shop->goodsIn('MOT-120', '3', '81.15');
+            $test->shop->report(made($test)->steps[0], '10', '10');
+            $test->shop->goodsIn('SS-15', '2', '46', 'H-50', 'sheet', 'RACK');
+        },
+        function ($test) {
+            $test->shop->goodsIn('SS-15', '2', '46', 'H-50', 'sheet', 'RACK');
+            $test->shop->report(made($test)->steps[0], '10', '10');
+            $test->shop->goodsIn('MOT-120', '3', '81.15');
+        },
+    ),
+);
 
-it('takes the same in by another unit', fn () => compare($this, function ($test) {
-    $test->shop->goodsIn('FOOT-1', '48', '0.95');
-}, function ($test) {
-    $test->shop->goodsIn('FOOT-1', '2', '0.95', unit: 'box');
-}));
+it(
+    'takes the same in by another unit',
+    fn () => compare(
+        $this,
+        function ($test) {
+            $test->shop->goodsIn('FOOT-1', '48', '0.95');
+        },
+        function ($test) {
+            $test->shop->goodsIn('FOOT-1', '2', '0.95', unit: 'box');
+        },
+    ),
+);
 
-it('ships 3 as 1 + 2', fn () => compare($this, function ($test) {
-    $order = $test->shop->customerOrder(['LID-9' => '3']);
-    $test->shop->cover($order, CoverBy::Stock);
-    $test->shop->ship($order, [$order->lines[0]->id => '3']);
-}, function ($test) {
-    $order = $test->shop->customerOrder(['LID-9' => '3']);
-    $test->shop->cover($order, CoverBy::Stock);
-    $test->shop->ship($order, [$order->lines[0]->id => '1']);
-    $test->shop->ship($order, [$order->lines[0]->id => '2']);
-}));
+it(
+    'ships 3 as 1 + 2',
+    fn () => compare(
+        $this,
+        function ($test) {
+            $order = $test->shop->customerOrder(['LID-9' => '3']);
+            $test->shop->cover($order, CoverBy::Stock);
+            $test->shop->ship($order, [$order->lines[0]->id => '3']);
+        },
+        function ($test) {
+            $order = $test->shop->customerOrder(['LID-9' => '3']);
+            $test->shop->cover($order, CoverBy::Stock);
+            $test->shop->ship($order, [$order->lines[0]->id => '1']);
+            $test->shop->ship($order, [$order->lines[0]->id => '2']);
+        },
+    ),
+);
 
-it('is where it was after a deed and its reversal', fn () => compare($this, function ($test) {
-    made($test);
-}, function ($test) {
-    $order = made($test);
-    foreach (['report', 'goods', 'issue'] as $deed) {
-        $booking = match ($deed) {
-            'report' => $test->shop->report($order->steps[0], '4', '2', '1'),
-            'goods' => $test->shop->goodsIn('BRG-25', '4', '6.85'),
-            default => $test->shop->issueAll($order),
-        };
-        $test->shop->reverse($booking);
-    }
-    // only the state remembers nothing: an order that was worked on is released again
-    expect($order->refresh()->state->value)->toBe('released');
-}));
+it(
+    'is where it was after a deed and its reversal',
+    fn () => compare(
+        $this,
+        function ($test) {
+            made($test);
+        },
+        function ($test) {
+            $order = made($test);
+            foreach (['report', 'goods', 'issue'] as $deed) {
+                $booking = match ($deed) {
+                    'report' => $test->shop->report($order->steps[0], '4', '2', '1'),
+                    'goods' => $test->shop->goodsIn('BRG-25', '4', '6.85'),
+                    default => $test->shop->issueAll($order),
+                };
+                $test->shop->reverse($booking);
+            }
+            // only the state remembers nothing: an order that was worked on is released again
+            expect($order->refresh()->state->value)->toBe('released');
+        },
+    ),
+);
 
-it('imports two files in one folder or in two',
-    fn () => compare($this, ...array_map(fn (array $folders): callable => function ($test) use ($folders): void {
-        foreach ($folders as $files) {
-            expect($test->shop->import($files))->toBe([]);
-        }
-    }, [
-        [['items.csv' => "number,name,kind,unit\nPAIR-1,Pair,bought,pc\n", 'opening-stock.csv' => "item,quantity,value\nPAIR-1,5,12.35\n"]],
-        [['items.csv' => "number,name,kind,unit\nPAIR-1,Pair,bought,pc\n"],
-            ['opening-stock.csv' => "item,quantity,value\nPAIR-1,5,12.35\n"]],
-    ])));
+it(
+    'imports two files in one folder or in two',
+    fn () => compare(
+        $this,
+        ...array_map(
+            fn (array $folders): callable => function ($test) use ($folders): void {
+                foreach ($folders as $files) {
+                    expect($test->shop->import($files))->toBe([]);
+                }
+            },
+            [
+                [
+                    [
+                        'items.csv' => "number,name,kind,unit\nPAIR-1,Pair,bought,pc\n",
+                        'opening-stock.csv' => "item,quantity,value\nPAIR-1,5,12.35\n",
+                    ],
+                ],
+                [
+                    ['items.csv' => "number,name,kind,unit\nPAIR-1,Pair,bought,pc\n"],
+                    ['opening-stock.csv' => "item,quantity,value\nPAIR-1,5,12.35\n"],
+                ],
+            ],
+        ),
+    ),
+);
 
 it('plans the same a week later, a week later', function () {
     made($this);
@@ -164,6 +261,6 @@ it('plans the same a week later, a week later', function () {
     Carbon::setTestNow(new DateTimeImmutable('2026-11-09 09:00 UTC'));
     $now = $plan();
     Carbon::setTestNow(new DateTimeImmutable('2026-11-16 09:00 UTC'));
-    expect($plan())->toBe(array_map(fn (array $step): array => [$step[0] + 10080, $step[1] + 10080, $step[2]], $now))->and(count($now))
-        ->toBeGreaterThan(8);
+    expect($plan())->toBe(array_map(fn (array $step): array => [$step[0] + 10080, $step[1] + 10080, $step[2]], $now))
+        ->and(count($now))->toBeGreaterThan(8);
 });

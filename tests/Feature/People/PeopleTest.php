@@ -14,7 +14,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Queue;
 
-/* Who may log in (OWASP ASVS 2.1: 12 characters, common ones refused, other sessions ended; 4.1: asked by route and page). */
+/*
+ * Who may log in (OWASP ASVS 2.1: 12 characters, common ones refused, other sessions ended; 4.1: asked by route and
+ * page).
+ */
 
 const KETTLES = 'seven slow kettles';
 
@@ -95,14 +98,10 @@ it('refuses what is wrong with a new person or a password, beside its field, and
     $this->actingAs($this->shop->as(Role::Supervisor))
         ->from('/people')->{$method}($uri, ['token' => 't', ...$typed])
         ->assertSessionHasErrors($field);
-    expect(session('errors')->first($field))
-        ->toContain($says)
-        ->and(old('password'))
-        ->toBeNull()
-        ->and(old('new'))
-        ->toBeNull()
-        ->and(old('present'))
-        ->toBeNull();
+    expect(session('errors')->first($field))->toContain($says)
+        ->and(old('password'))->toBeNull()
+        ->and(old('new'))->toBeNull()
+        ->and(old('present'))->toBeNull();
 })->with([
     'a login that is taken, in capitals' => [
         '/people',
@@ -247,14 +246,10 @@ it('does the same on the command line', function () {
     expect($run('role', ['login' => 'ada', '--role' => 'planner']))->toContain('is planner now, before buyer');
     expect($run('lock', ['login' => 'ada']))->toContain('is locked')->and($run('list', []))->toContain('locked');
     expect($run('unlock', ['login' => 'ada']))->toContain('may log in again');
-    expect($run('reset', ['login' => 'ada', '--password' => 'nine green kettles']))
-        ->toContain('new password')
-        ->and(Person::query()->firstWhere('login', 'ada')->must_change)
-        ->toBeTrue();
-    expect($run('lock', ['login' => 'nobody'], 1))
-        ->toContain('Nobody logs in as nobody')
-        ->and($run('dance', [], 1))
-        ->toContain('list, add, role');
+    expect($run('reset', ['login' => 'ada', '--password' => 'nine green kettles']))->toContain('new password')
+        ->and(Person::query()->firstWhere('login', 'ada')->must_change)->toBeTrue();
+    expect($run('lock', ['login' => 'nobody'], 1))->toContain('Nobody logs in as nobody')
+        ->and($run('dance', [], 1))->toContain('list, add, role');
     expect(Booking::query()->where('kind', 'person')->count())->toBe(5)->and($this->shop->differences())->toBe([]);
 });
 

@@ -17,7 +17,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
-/* What should be here and is not has no date until somebody gives one: our own rule, foundations 'overdue'. Today is Tue 24 Nov 2026. */
+/*
+ * What should be here and is not has no date until somebody gives one: our own rule, foundations 'overdue'. Today is
+ * Tue 24 Nov 2026.
+ */
 
 function bought(object $test, string $item, string $quantity, string $on): Purchase
 {
@@ -161,8 +164,13 @@ it('refuses a day that has passed, a closed one with its cure, and who may not',
     expect($this->line->refresh()->expected_on)->toBe('2026-11-28');
 });
 
-it('expects a purchase its lead time in working days from today, never on a closed day', function (int $lead, string $on) {
-    DB::table('items')->where('id', $this->shop->item('MOT-120')->id)->update(['lead_time_days' => $lead]);
+it('expects a purchase its lead time in working days from today, never on a closed day', function (
+    int $lead,
+    string $on,
+) {
+    DB::table('items')
+        ->where('id', $this->shop->item('MOT-120')->id)
+        ->update(['lead_time_days' => $lead]);
     app(RaisePurchases::class)->handle(
         [new PurchaseLine($this->shop->item('MOT-120')->id, '5')],
         false,

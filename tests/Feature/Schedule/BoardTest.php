@@ -20,24 +20,57 @@ use KeepPace\Core\Refused;
 /** @return array<int, string> where each step of the live plan stands, by step id */
 function arranged(int $plan = Plan::LIVE): array
 {
-    return DB::table('plan_steps')->where('plan_id', $plan)->orderBy('order_step_id')->get()
-        ->mapWithKeys(fn (stdClass $row): array => [$row->order_step_id => "{$row->work_centre_id}/{$row->machine} {$row->start_at}"])->all();
+    return DB::table('plan_steps')
+        ->where('plan_id', $plan)
+        ->orderBy('order_step_id')
+        ->get()
+        ->mapWithKeys(
+            fn (stdClass $row): array => [
+                $row->order_step_id => "{$row->work_centre_id}/{$row->machine} {$row->start_at}",
+            ],
+        )
+        ->all();
 }
 
 /** @return array{step: int, centre: int, machine: int, start: int} the first step of an order, as planned */
 function firstStep(Order $order): array
 {
-    $row = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->where('p.plan_id', Plan::LIVE)->where('s.order_id', $order->id)
-        ->orderBy('s.number')->first(['s.id', 'p.work_centre_id', 'p.machine', 'p.start_at']);
+    $row = DB::table('plan_steps AS p')
+        ->join('order_steps AS s', 's.id', 'p.order_step_id')
+        ->where('p.plan_id', Plan::LIVE)
+        ->where('s.order_id', $order->id)
+        ->orderBy('s.number')
+        ->first(['s.id', 'p.work_centre_id', 'p.machine', 'p.start_at']);
 
-    return ['step' => $row->id, 'centre' => $row->work_centre_id, 'machine' => $row->machine, 'start' => ShopState::minute(CarbonImmutable::parse($row->start_at, 'UTC'))];
+    return [
+        'step' => $row->id,
+        'centre' => $row->work_centre_id,
+        'machine' => $row->machine,
+        'start' => ShopState::minute(CarbonImmutable::parse($row->start_at, 'UTC')),
+    ];
 }
 
-function move(object $test, Order $order, int $minute, bool $pin = false, ?int $seen = null, Role $by = Role::Planner): Booking
-{
+function move(
+    object $test,
+    Order $order,
+    int $minute,
+    bool $pin = false,
+    ?int $seen = null,
+    Role $by = Role::Planner,
+): Booking {
     $at = firstStep($order);
 
-    return app(MoveStep::class)->handle(Plan::LIVE, $at['step'], $at['centre'], $at['machine'], $minute, $pin, $seen, $test->shop->token(), $test->shop->as($by));
+    return app(MoveStep::class)->handle(
+        Plan::LIVE,
+        $at['step'],
+        $at['centre'],
+        $at['machine'],
+        $minute,
+        $pin,
+        $seen,
+        $test->shop->token(),
+        $test->shop->as($by),
+    );
 }
 
 beforeEach(function (): void {
@@ -55,13 +88,19 @@ it('moves a step, keeps every other sequence, and brings all back by undo and fo
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Supervisor));
     expect(arranged())->toBe($before);
     app(UndoPlan::class)->redo(Plan::LIVE, 'r', $this->shop->as(Role::Supervisor));
-    expect(arranged())->toBe($after)->and(fn () => app(UndoPlan::class)->redo(Plan::LIVE, 'r2', $this->shop->as(Role::Supervisor)))->toThrow(Refused::class, 'Nothing is left to do again');
+    expect(arranged())->toBe($after)
+        ->and(fn () => app(UndoPlan::class)->redo(Plan::LIVE, 'r2', $this->shop->as(Role::Supervisor)))
+        ->toThrow(Refused::class, 'Nothing is left to do again');
     // a new deed ends what could be redone
     app(UndoPlan::class)->undo(Plan::LIVE, 'u2', $this->shop->as(Role::Supervisor));
     move($this, $this->second, firstStep($this->first)['start'] - 1);
-    expect(fn () => app(UndoPlan::class)->redo(Plan::LIVE, 'r3', $this->shop->as(Role::Supervisor)))->toThrow(Refused::class);
+    expect(fn () => app(UndoPlan::class)->redo(Plan::LIVE, 'r3', $this->shop->as(Role::Supervisor)))->toThrow(
+        Refused::class,
+    );
     app(UndoPlan::class)->undo(Plan::LIVE, 'u3', $this->shop->as(Role::Supervisor));
-    expect(arranged())->toBe($before)->and(fn () => app(UndoPlan::class)->undo(Plan::LIVE, 'u4', $this->shop->as(Role::Supervisor)))->toThrow(Refused::class, 'Nothing on this plan is left to undo');
+    expect(arranged())->toBe($before)
+        ->and(fn () => app(UndoPlan::class)->undo(Plan::LIVE, 'u4', $this->shop->as(Role::Supervisor)))
+        ->toThrow(Refused::class, 'Nothing on this plan is left to undo');
 });
 
 it('undoes a move over facts that changed since: what is new keeps its place, what is done stays done', function () {
@@ -77,13 +116,30 @@ it('undoes a move over facts that changed since: what is new keeps its place, wh
 it('keeps a pin through every booking, until it is taken out', function () {
     $friday = ShopState::minute(CarbonImmutable::parse('2026-11-27 08:00', 'Europe/Dublin'));
     move($this, $this->first, $friday, pin: true);
-    expect(firstStep($this->first)['start'])->toBe($friday)->and(BoardData::of()['bars'])->toContain(...array_filter(BoardData::of()['bars'], fn (array $bar): bool => $bar[10] === 1));
+    expect(firstStep($this->first)['start'])->toBe($friday)
+        ->and(BoardData::of()['bars'])
+        ->toContain(...array_filter(BoardData::of()['bars'], fn (array $bar): bool => $bar[10] === 1));
     $this->shop->order('LID-9', '4');
     app(KeepUp::class)->handle(null);
     expect(firstStep($this->first)['start'])->toBe($friday)->and($this->shop->differences())->toBe([]);
-    app(MoveStep::class)->unpin(Plan::LIVE, firstStep($this->first)['step'], null, 'out', $this->shop->as(Role::Planner));
+    app(MoveStep::class)->unpin(
+        Plan::LIVE,
+        firstStep($this->first)['step'],
+        null,
+        'out',
+        $this->shop->as(Role::Planner),
+    );
     expect(firstStep($this->first)['start'])->toBeLessThan($friday)
-        ->and(fn () => app(MoveStep::class)->unpin(Plan::LIVE, firstStep($this->first)['step'], null, 'out2', $this->shop->as(Role::Planner)))->toThrow(Refused::class, 'not pinned');
+        ->and(
+            fn () => app(MoveStep::class)->unpin(
+                Plan::LIVE,
+                firstStep($this->first)['step'],
+                null,
+                'out2',
+                $this->shop->as(Role::Planner),
+            ),
+        )
+        ->toThrow(Refused::class, 'not pinned');
     // undo brings the pin back
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Planner));
     expect(firstStep($this->first)['start'])->toBe($friday);
@@ -95,31 +151,115 @@ it('pins on another work centre that can do the step, in that one\'s time', func
     $other = DB::table('work_centres')->where('code', 'ASM')->value('id');
     $monday = ShopState::minute(CarbonImmutable::parse('2026-11-30 08:00', 'Europe/Dublin'));
     $minutes = fn (): int => (int) DB::table('order_steps')->where('id', $at['step'])->value('planned_minutes');
-    app(MoveStep::class)->handle(Plan::LIVE, $at['step'], $other, 2, $monday, true, null, 'p', $this->shop->as(Role::Planner));
+    app(MoveStep::class)->handle(
+        Plan::LIVE,
+        $at['step'],
+        $other,
+        2,
+        $monday,
+        true,
+        null,
+        'p',
+        $this->shop->as(Role::Planner),
+    );
     $now = firstStep($order);
     // 15 of setup and 84 of run: 99 minutes on the bench; the run takes one and a half times that at assembly
     expect([$now['centre'], $now['machine'], $now['start']])->toBe([$other, 2, $monday])->and($minutes())->toBe(99);
     $row = DB::table('plan_steps')->where('plan_id', Plan::LIVE)->where('order_step_id', $at['step'])->first();
-    expect(strtotime($row->end_at) - strtotime($row->start_at))->toBe((15 + 126 + 15) * 60); // the morning break is in it
+    // the morning break is in it
+    expect(strtotime($row->end_at) - strtotime($row->start_at))->toBe((15 + 126 + 15) * 60);
     $this->actingAs($this->shop->as(Role::Operator))->get("/dispatch/{$other}")->assertSee('Assemble gearbox');
 });
 
 it('refuses what cannot be, and says what can', function (Closure $act, string $says) {
     $before = arranged();
-    expect(fn () => $act($this))->toThrow(Refused::class, $says)->and(arranged())->toBe($before)->and(DB::table('plan_changes')->count())->toBe(0);
+    expect(fn () => $act($this))->toThrow(Refused::class, $says)
+        ->and(arranged())->toBe($before)
+        ->and(DB::table('plan_changes')->count())->toBe(0);
 })->with([
-    'a work centre that cannot do it' => [fn ($t) => app(MoveStep::class)->handle(Plan::LIVE, firstStep($t->first)['step'], 3, 1, 29_800_000, false, null, 'a', $t->shop->as(Role::Planner)), 'Welding cannot do this step; Laser cutting can.'],
-    'a machine that is not there' => [fn ($t) => app(MoveStep::class)->handle(Plan::LIVE, firstStep($t->first)['step'], 1, 4, 29_800_000, false, null, 'a', $t->shop->as(Role::Planner)), 'no such machine'],
-    'a pin on closed time' => [fn ($t) => move($t, $t->first, ShopState::minute(CarbonImmutable::parse('2026-11-28 12:00', 'Europe/Dublin')), true), 'is closed then'],
-    'a pin in the past' => [fn ($t) => move($t, $t->first, ShopState::minute(CarbonImmutable::parse('2026-11-23 12:00', 'Europe/Dublin')), true), 'in the past'],
-    'a step that is not planned' => [fn ($t) => app(MoveStep::class)->handle(Plan::LIVE, 99999, 1, 1, 29_800_000, false, null, 'a', $t->shop->as(Role::Planner)), 'has no place in the plan'],
-    'a plan that is gone' => [fn ($t) => app(MoveStep::class)->handle(77, firstStep($t->first)['step'], 1, 1, 29_800_000, false, null, 'a', $t->shop->as(Role::Planner)), 'not there any more'],
+    'a work centre that cannot do it' => [
+        fn ($t) => app(MoveStep::class)->handle(
+            Plan::LIVE,
+            firstStep($t->first)['step'],
+            3,
+            1,
+            29_800_000,
+            false,
+            null,
+            'a',
+            $t->shop->as(Role::Planner),
+        ),
+        'Welding cannot do this step; Laser cutting can.',
+    ],
+    'a machine that is not there' => [
+        fn ($t) => app(MoveStep::class)->handle(
+            Plan::LIVE,
+            firstStep($t->first)['step'],
+            1,
+            4,
+            29_800_000,
+            false,
+            null,
+            'a',
+            $t->shop->as(Role::Planner),
+        ),
+        'no such machine',
+    ],
+    'a pin on closed time' => [
+        fn ($t) => move(
+            $t,
+            $t->first,
+            ShopState::minute(CarbonImmutable::parse('2026-11-28 12:00', 'Europe/Dublin')),
+            true,
+        ),
+        'is closed then',
+    ],
+    'a pin in the past' => [
+        fn ($t) => move(
+            $t,
+            $t->first,
+            ShopState::minute(CarbonImmutable::parse('2026-11-23 12:00', 'Europe/Dublin')),
+            true,
+        ),
+        'in the past',
+    ],
+    'a step that is not planned' => [
+        fn ($t) => app(MoveStep::class)->handle(
+            Plan::LIVE,
+            99999,
+            1,
+            1,
+            29_800_000,
+            false,
+            null,
+            'a',
+            $t->shop->as(Role::Planner),
+        ),
+        'has no place in the plan',
+    ],
+    'a plan that is gone' => [
+        fn ($t) => app(MoveStep::class)->handle(
+            77,
+            firstStep($t->first)['step'],
+            1,
+            1,
+            29_800_000,
+            false,
+            null,
+            'a',
+            $t->shop->as(Role::Planner),
+        ),
+        'not there any more',
+    ],
 ]);
 
 it('tells who moved what when two arrange the same plan', function () {
     $seen = (int) Plan::query()->findOrFail(Plan::LIVE)->change_id;
     move($this, $this->third, firstStep($this->first)['start'], seen: $seen, by: Role::Supervisor);
-    expect(fn () => move($this, $this->second, firstStep($this->first)['start'], seen: $seen))->toThrow(Refused::class, 'changed the plan meanwhile: '.$this->third->number);
+    expect(fn () => move($this, $this->second, firstStep($this->first)['start'], seen: $seen))->toThrow(
+        Refused::class,
+        'changed the plan meanwhile: '.$this->third->number,
+    );
     // one's own second move from the same page is no conflict
     move($this, $this->third, firstStep($this->second)['start'] + 1, seen: $seen, by: Role::Supervisor);
     expect(DB::table('plan_changes')->count())->toBe(2);
@@ -127,11 +267,25 @@ it('tells who moved what when two arrange the same plan', function () {
 
 it('answers the board\'s script in words, and sends the person back without it', function () {
     $at = firstStep($this->third);
-    $body = ['token' => 'm', 'centre' => $at['centre'], 'machine' => $at['machine'], 'minute' => firstStep($this->first)['start']];
-    $this->actingAs($this->shop->as(Role::Planner))->postJson("/board/steps/{$at['step']}", $body)->assertOk()->assertJsonPath('says', fn (string $says): bool => str_contains($says, 'moved to Laser cutting'));
-    $this->postJson("/board/steps/{$at['step']}", [...$body, 'token' => 'n', 'centre' => 3])->assertStatus(422)->assertJsonPath('refused.0', fn (string $says): bool => str_contains($says, 'cannot do this step'));
-    $this->postJson("/board/steps/{$at['step']}", [...$body, 'token' => 'o', 'minute' => 'soon'])->assertStatus(422)->assertJsonValidationErrors('minute');
-    $this->actingAs($this->shop->as(Role::Operator))->postJson("/board/steps/{$at['step']}", [...$body, 'token' => 'p'])->assertForbidden();
+    $body = [
+        'token' => 'm',
+        'centre' => $at['centre'],
+        'machine' => $at['machine'],
+        'minute' => firstStep($this->first)['start'],
+    ];
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->postJson("/board/steps/{$at['step']}", $body)
+        ->assertOk()
+        ->assertJsonPath('says', fn (string $says): bool => str_contains($says, 'moved to Laser cutting'));
+    $this->postJson("/board/steps/{$at['step']}", [...$body, 'token' => 'n', 'centre' => 3])
+        ->assertStatus(422)
+        ->assertJsonPath('refused.0', fn (string $says): bool => str_contains($says, 'cannot do this step'));
+    $this->postJson("/board/steps/{$at['step']}", [...$body, 'token' => 'o', 'minute' => 'soon'])
+        ->assertStatus(422)
+        ->assertJsonValidationErrors('minute');
+    $this->actingAs($this->shop->as(Role::Operator))
+        ->postJson("/board/steps/{$at['step']}", [...$body, 'token' => 'p'])
+        ->assertForbidden();
 });
 
 it('previews just what moving then does', function () {
@@ -142,7 +296,8 @@ it('previews just what moving then does', function () {
     expect($preview['can'])->toBeTrue()->and(arranged())->toBe($before);
     move($this, $this->third, $target);
     $moved = array_keys(array_diff_assoc(arranged(), $before));
-    expect(array_column($preview['moved'], 0))->toEqualCanonicalizing($moved)->and(firstStep($this->third)['start'])->toBe($preview['lands'][0]);
+    expect(array_column($preview['moved'], 0))->toEqualCanonicalizing($moved)
+        ->and(firstStep($this->third)['start'])->toBe($preview['lands'][0]);
 });
 
 it('previews who becomes late and who is saved', function () {
@@ -150,11 +305,19 @@ it('previews who becomes late and who is saved', function () {
     $rush = $this->shop->order('TRAY-40', '60', '2026-11-26');
     $at = firstStep($rush);
     $preview = MovePreview::of(Plan::LIVE, $at['step'], $at['centre'], $at['machine'], ShopState::minute(now()) + 1);
-    $late = fn (): array => DB::table('plan_orders AS p')->join('orders AS o', 'o.id', 'p.order_id')->where('p.plan_id', Plan::LIVE)->where('late_minutes', '>', 0)->orderBy('o.number')->pluck('o.number')->all();
+    $late = fn (): array => DB::table('plan_orders AS p')
+        ->join('orders AS o', 'o.id', 'p.order_id')
+        ->where('p.plan_id', Plan::LIVE)
+        ->where('late_minutes', '>', 0)
+        ->orderBy('o.number')
+        ->pluck('o.number')
+        ->all();
     $before = $late();
     move($this, $rush, ShopState::minute(now()) + 1);
-    expect(array_column($preview['effect']['late'], 'number'))->toEqualCanonicalizing(array_values(array_diff($late(), $before)))
-        ->and(array_column($preview['effect']['saved'], 'number'))->toEqualCanonicalizing(array_values(array_diff($before, $late())));
+    expect(array_column($preview['effect']['late'], 'number'))
+        ->toEqualCanonicalizing(array_values(array_diff($late(), $before)))
+        ->and(array_column($preview['effect']['saved'], 'number'))
+        ->toEqualCanonicalizing(array_values(array_diff($before, $late())));
 });
 
 it('gives the board a whole plan with load, threads and customers', function () {
@@ -163,11 +326,14 @@ it('gives the board a whole plan with load, threads and customers', function () 
     $data = BoardData::of();
     $made = Order::query()->where('item_id', $this->shop->item('EX-9H')->id)->firstOrFail();
     $part = collect($data['orders'])->first(fn (array $order): bool => $order['for'] === $made->id);
-    expect($data['orders'][$made->id]['customer'])->not->toBe('')->and($part['customer'])->toBe($data['orders'][$made->id]['customer'])
+    expect($data['orders'][$made->id]['customer'])->not->toBe('')
+        ->and($part['customer'])->toBe($data['orders'][$made->id]['customer'])
         ->and($data['orders'][$made->id]['needs'])->not->toBe([])
-        ->and(array_column($data['bars'], 0))->toEqualCanonicalizing(array_keys(arranged()))->and(count($data['days']))->toBeGreaterThan(7);
+        ->and(array_column($data['bars'], 0))->toEqualCanonicalizing(array_keys(arranged()))
+        ->and(count($data['days']))->toBeGreaterThan(7);
     foreach ($data['centres'] as $centre) {
-        expect(count($centre['load']))->toBe(count($data['days']) - 1)->and(count($centre['wanted']))->toBe(count($centre['load']))
+        expect(count($centre['load']))->toBe(count($data['days']) - 1)
+            ->and(count($centre['wanted']))->toBe(count($centre['load']))
             ->and(array_sum($centre['load']))->toBeGreaterThanOrEqual(0);
     }
 });
@@ -178,6 +344,7 @@ it('says when the plan was brought up to date, by what, and keeps up with the cl
     $start = firstStep($this->first)['start'];
     Carbon::setTestNow(CarbonImmutable::parse('2026-11-24 11:00', 'Europe/Dublin'));
     $this->artisan('pace:keep-up')->assertSuccessful();
-    expect($this->getJson('/board/news')->json('stamp'))->not->toBe($news['stamp'])->and(firstStep($this->first)['start'])->toBe(max($start, ShopState::minute(now())));
+    expect($this->getJson('/board/news')->json('stamp'))->not->toBe($news['stamp'])
+        ->and(firstStep($this->first)['start'])->toBe(max($start, ShopState::minute(now())));
     $this->artisan('pace:keep-up')->doesntExpectOutput('Brought up to date.')->assertSuccessful();
 });

@@ -21,11 +21,24 @@ function kept(): ?KeptInput
 /** A step of the last order ahead of the first's, pinned there or not. */
 function ahead(object $test, bool $pin = false): void
 {
-    $of = fn ($order): stdClass => DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->where('p.plan_id', Plan::LIVE)
-        ->where('s.order_id', $order->id)->orderBy('s.number')->first(['s.id', 'p.work_centre_id', 'p.machine', 'p.start_at']);
+    $of = fn ($order): stdClass => DB::table('plan_steps AS p')
+        ->join('order_steps AS s', 's.id', 'p.order_step_id')
+        ->where('p.plan_id', Plan::LIVE)
+        ->where('s.order_id', $order->id)
+        ->orderBy('s.number')
+        ->first(['s.id', 'p.work_centre_id', 'p.machine', 'p.start_at']);
     $step = $of($test->last);
-    app(MoveStep::class)->handle(Plan::LIVE, $step->id, $step->work_centre_id, $step->machine,
-        ShopState::minute(CarbonImmutable::parse($of($test->first)->start_at, 'UTC')) + ($pin ? 600 : 0), $pin, null, $test->shop->token(), $test->shop->as(Role::Planner));
+    app(MoveStep::class)->handle(
+        Plan::LIVE,
+        $step->id,
+        $step->work_centre_id,
+        $step->machine,
+        ShopState::minute(CarbonImmutable::parse($of($test->first)->start_at, 'UTC')) + ($pin ? 600 : 0),
+        $pin,
+        null,
+        $test->shop->token(),
+        $test->shop->as(Role::Planner),
+    );
 }
 
 beforeEach(function (): void {
@@ -39,12 +52,34 @@ it('stays as it is kept when a step is moved, while the plan is written anew', f
     $after = Plan::query()->findOrFail(Plan::LIVE);
     expect($after->stamp)->not->toBe($before->stamp)->and($after->input)->toBe($before->input)->and($problem)->not->toBeNull()->and(kept()?->problem)->toEqual($problem);
     // the plan written from it is the one that all the facts, read anew, give
-    $written = DB::table('plan_steps')->where('plan_id', Plan::LIVE)->orderBy('order_step_id')->get(['order_step_id', 'work_centre_id', 'machine', 'start_at', 'run_at', 'end_at'])->all();
-    $orders = DB::table('plan_orders')->where('plan_id', Plan::LIVE)->orderBy('order_id')->get(['order_id', 'finish_at', 'late_minutes', 'readiness'])->all();
+    $written = DB::table('plan_steps')
+        ->where('plan_id', Plan::LIVE)
+        ->orderBy('order_step_id')
+        ->get(['order_step_id', 'work_centre_id', 'machine', 'start_at', 'run_at', 'end_at'])
+        ->all();
+    $orders = DB::table('plan_orders')
+        ->where('plan_id', Plan::LIVE)
+        ->orderBy('order_id')
+        ->get(['order_id', 'finish_at', 'late_minutes', 'readiness'])
+        ->all();
     Cache::forget(KeptInput::key($after->input));
     app(KeepUp::class)->handle(null);
-    expect(DB::table('plan_steps')->where('plan_id', Plan::LIVE)->orderBy('order_step_id')->get(['order_step_id', 'work_centre_id', 'machine', 'start_at', 'run_at', 'end_at'])->all())->toEqual($written)
-        ->and(DB::table('plan_orders')->where('plan_id', Plan::LIVE)->orderBy('order_id')->get(['order_id', 'finish_at', 'late_minutes', 'readiness'])->all())->toEqual($orders)
+    expect(
+        DB::table('plan_steps')
+            ->where('plan_id', Plan::LIVE)
+            ->orderBy('order_step_id')
+            ->get(['order_step_id', 'work_centre_id', 'machine', 'start_at', 'run_at', 'end_at'])
+            ->all(),
+    )
+        ->toEqual($written)
+        ->and(
+            DB::table('plan_orders')
+                ->where('plan_id', Plan::LIVE)
+                ->orderBy('order_id')
+                ->get(['order_id', 'finish_at', 'late_minutes', 'readiness'])
+                ->all(),
+        )
+        ->toEqual($orders)
         ->and($this->shop->differences())->toBe([]);
 });
 

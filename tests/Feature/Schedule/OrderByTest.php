@@ -12,7 +12,10 @@ use App\Queries\Today\TodayPage;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\LateFor;
 
-/* What nothing is ordered for: planned as if ordered today, with the day by which it has to be (W11, common practice). Today is Tue 24 Nov 2026. */
+/*
+ * What nothing is ordered for: planned as if ordered today, with the day by which it has to be (W11, common practice).
+ * Today is Tue 24 Nov 2026.
+ */
 
 function withoutCastings(object $test, int $leadTimeDays): void
 {
@@ -79,12 +82,9 @@ it('tells orders late for parts nobody ordered from those late for time', functi
     $parts = $this->shop->order('GEAR-48', '10', '2026-12-15');
     $time = $this->shop->order('TRAY-40', '200', '2026-11-25');
     $both = $this->shop->order('GEAR-48', '10', '2026-11-25'); // no part would make it in time
-    expect(planned($parts)->late_for)
-        ->toBe('parts')
-        ->and(planned($time)->late_for)
-        ->toBe('capacity')
-        ->and(planned($both)->late_for)
-        ->toBe('capacity');
+    expect(planned($parts)->late_for)->toBe('parts')
+        ->and(planned($time)->late_for)->toBe('capacity')
+        ->and(planned($both)->late_for)->toBe('capacity');
     expect(
         LateOrders::all()->pluck('late_for', 'id')->all(),
     )->toEqual([$parts->id => LateFor::Parts, $time->id => LateFor::Time, $both->id => LateFor::Time]);
@@ -98,12 +98,9 @@ it('passes on to who waits that parts make it late', function () {
     DB::table('balances')->where('item_id', $this->shop->item('GEAR-48')->id)->update(['quantity' => 0]);
     $gear = $this->shop->order('GEAR-48', '20', '2026-12-11');
     $box = $this->shop->order('GBOX-1', '2', '2026-12-18');
-    expect(planned($gear)->late_for)
-        ->toBe('parts')
-        ->and(planned($box)->late_for)
-        ->toBe('parts')
-        ->and(planned($box)->order_by)
-        ->toBeNull();
+    expect(planned($gear)->late_for)->toBe('parts')
+        ->and(planned($box)->late_for)->toBe('parts')
+        ->and(planned($box)->order_by)->toBeNull();
 });
 
 it('makes no order stuck for consumables, and asks for none', function () {
@@ -137,7 +134,10 @@ it('makes no order stuck for consumables, and asks for none', function () {
 it('names in the why what nobody ordered, and what is overdue', function () {
     withoutCastings($this, 15);
     $gear = $this->shop->order('GEAR-48', '10', '2026-12-15');
-    $cause = fn (): string => implode('; ', array_column((new WhyLate(StandingPlan::of()))->rows($gear->id, true), 'says'));
+    $cause = fn (): string => implode(
+        '; ',
+        array_column((new WhyLate(StandingPlan::of()))->rows($gear->id, true), 'says'),
+    );
     expect($cause())->toContain('waits for')->toContain(', not ordered');
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
         [new App\Actions\Purchasing\PurchaseLine($this->shop->item('CAST-48')->id, '50', expectedOn: '2026-11-25')],

@@ -13,7 +13,10 @@ function everything(): array
 {
     return collect(DB::select('SHOW TABLES'))->map(fn ($row): string => array_values((array) $row)[0])
         ->reject(fn (string $table): bool => in_array($table, ['sessions', 'cache', 'jobs'], true))
-        ->mapWithKeys(fn (string $table): array => [$table => (string) DB::selectOne("CHECKSUM TABLE `{$table}`")->Checksum])->all();
+        ->mapWithKeys(
+            fn (string $table): array => [$table => (string) DB::selectOne("CHECKSUM TABLE `{$table}`")->Checksum],
+        )
+        ->all();
 }
 
 function ask(object $test, string $item, string $quantity): App\Actions\Schedule\PromiseAnswer
@@ -29,8 +32,15 @@ it('promises what would happen if it were ordered, through the whole structure, 
     $at = $answer->movingNobody()->finish;
     expect($answer->usingSlack()->finish)->toBeLessThanOrEqual($at)->and($at)->toBeGreaterThan(ShopState::minute(now()));
     // ordered with all its parts, and last in rank, it is finished then
-    $made = app(App\Actions\Orders\MakeOrder::class)->handle($this->shop->item('EX-9H')->id, (string) $answer->made, null, null, true, 'm',
-        $this->shop->as(Role::Planner));
+    $made = app(App\Actions\Orders\MakeOrder::class)->handle(
+        $this->shop->item('EX-9H')->id,
+        (string) $answer->made,
+        null,
+        null,
+        true,
+        'm',
+        $this->shop->as(Role::Planner),
+    );
     $finish = DB::table('plan_orders')->where('order_id', $made->order_id)->value('finish_at');
     expect($answer->buy)->toBe([])->and(gmdate('Y-m-d H:i:s', $at * 60))->toBe($finish);
 });

@@ -7,7 +7,8 @@ use Tests\Core\Scheduling\JobShop\ShopChecker;
 it('schedules a published job shop from its file and writes starts a checker accepts', function () {
     $file = base_path('tests/Core/Scheduling/JobShop/ft06.txt');
     $out = (string) tempnam(sys_get_temp_dir(), 'starts');
-    $this->artisan('pace:schedule-file', ['file' => $file, '--iterations' => 4000, '--target' => 55, '--out' => $out])->assertSuccessful()
+    $this->artisan('pace:schedule-file', ['file' => $file, '--iterations' => 4000, '--target' => 55, '--out' => $out])
+        ->assertSuccessful()
         ->expectsOutputToContain('makespan 55');
     expect(ShopChecker::check((string) file_get_contents($file), (string) file_get_contents($out)))->toBe([55, []]);
     unlink($out);
@@ -18,33 +19,63 @@ it('says plainly what it cannot read', function (array $arguments, string $says)
 })->with([
     'no such file' => [['file' => '/nowhere'], 'There is no file /nowhere'],
     'not a job shop' => [fn () => ['file' => base_path('README.md')], 'holds something else than whole numbers'],
-    'tardiness without dates' => [fn () => ['file' => base_path('tests/Core/Scheduling/JobShop/ft06.txt'), '--objective' => 'tardiness'], 'has no due dates'],
-    'no such objective' => [fn () => ['file' => base_path('tests/Core/Scheduling/cases/tiny-c.json'), '--objective' => 'beauty'], 'must be makespan or tardiness'],
-    'no number' => [fn () => ['file' => base_path('README.md'), '--seconds' => 'ten'], '--seconds must be a whole number'],
+    'tardiness without dates' => [
+        fn () => ['file' => base_path('tests/Core/Scheduling/JobShop/ft06.txt'), '--objective' => 'tardiness'],
+        'has no due dates',
+    ],
+    'no such objective' => [
+        fn () => ['file' => base_path('tests/Core/Scheduling/cases/tiny-c.json'), '--objective' => 'beauty'],
+        'must be makespan or tardiness',
+    ],
+    'no number' => [
+        fn () => ['file' => base_path('README.md'), '--seconds' => 'ten'],
+        '--seconds must be a whole number',
+    ],
 ]);
 
 it('cuts by time', function () {
     $file = base_path('tests/Core/Scheduling/JobShop/ft20.txt');
-    $this->artisan('pace:schedule-file', ['file' => $file, '--seconds' => 0])->assertSuccessful()->expectsOutputToContain('iterations');
+    $this->artisan('pace:schedule-file', ['file' => $file, '--seconds' => 0])
+        ->assertSuccessful()
+        ->expectsOutputToContain('iterations');
     expect(ShopFile::read((string) file_get_contents($file))->operations())->toBe(100);
 });
 
-it('schedules a calendar case from its file for the least weighted tardiness, and writes each operation once', function () {
-    $file = base_path('tests/Core/Scheduling/cases/tiny-c.json');
-    $out = (string) tempnam(sys_get_temp_dir(), 'plan');
-    // the proven optimum, by exhaustive search
-    $this->artisan('pace:schedule-file', ['file' => $file, '--objective' => 'tardiness', '--iterations' => 20000, '--out' => $out])->assertSuccessful()
-        ->expectsOutputToContain('weighted tardiness 9240, sum of completions 39020');
-    $plan = json_decode((string) file_get_contents($out), true);
-    $case = json_decode((string) file_get_contents($file), true);
-    expect($plan['objective'])->toBe(['total_weighted_tardiness' => 9240, 'sum_completion' => 39020])
-        ->and(array_map(fn (array $at): string => "{$at['order']}/{$at['op']}", $plan['operations']))
-        ->toEqualCanonicalizing(array_merge(...array_map(fn (array $order): array => array_map(fn (array $op): string => "{$order['id']}/{$op['op']}",
-            $order['operations']), $case['orders'])));
-    unlink($out);
-    // the last of all ends no later when only that is asked for
-    $last = max(array_column($plan['operations'], 'end'));
-    Artisan::call('pace:schedule-file', ['file' => $file, '--objective' => 'makespan', '--iterations' => 20000]);
-    expect(preg_match('/^makespan (\d+), weighted tardiness (\d+)/', Artisan::output(), $said))->toBe(1)
-        ->and((int) $said[1])->toBeLessThan($last)->and((int) $said[2])->toBeGreaterThanOrEqual(9240);
-});
+it(
+    'schedules a calendar case from its file for the least weighted tardiness, and writes each operation once',
+    function () {
+        $file = base_path('tests/Core/Scheduling/cases/tiny-c.json');
+        $out = (string) tempnam(sys_get_temp_dir(), 'plan');
+        // the proven optimum, by exhaustive search
+        $this->artisan('pace:schedule-file', [
+            'file' => $file,
+            '--objective' => 'tardiness',
+            '--iterations' => 20000,
+            '--out' => $out,
+        ])
+            ->assertSuccessful()
+            ->expectsOutputToContain('weighted tardiness 9240, sum of completions 39020');
+        $plan = json_decode((string) file_get_contents($out), true);
+        $case = json_decode((string) file_get_contents($file), true);
+        expect($plan['objective'])->toBe(['total_weighted_tardiness' => 9240, 'sum_completion' => 39020])
+            ->and(array_map(fn (array $at): string => "{$at['order']}/{$at['op']}", $plan['operations']))
+            ->toEqualCanonicalizing(
+                array_merge(
+                    ...array_map(
+                        fn (array $order): array => array_map(
+                            fn (array $op): string => "{$order['id']}/{$op['op']}",
+                            $order['operations'],
+                        ),
+                        $case['orders'],
+                    ),
+                ),
+            );
+        unlink($out);
+        // the last of all ends no later when only that is asked for
+        $last = max(array_column($plan['operations'], 'end'));
+        Artisan::call('pace:schedule-file', ['file' => $file, '--objective' => 'makespan', '--iterations' => 20000]);
+        expect(preg_match('/^makespan (\d+), weighted tardiness (\d+)/', Artisan::output(), $said))->toBe(1)
+            ->and((int) $said[1])->toBeLessThan($last)
+            ->and((int) $said[2])->toBeGreaterThanOrEqual(9240);
+    },
+);

@@ -23,11 +23,25 @@ use KeepPace\Core\Refused;
 /** A shop with more work than it can finish in time: laser and forming are short. */
 function overloaded(object $test): Order
 {
-    foreach ([['TRAY-40', '90', '2026-11-30'], ['LID-9', '60', '2026-12-01'], ['TRAY-40', '60', '2026-11-27'], ['DRUM-9', '12', '2026-12-02'], ['LID-20', '40', '2026-11-27']] as [$item, $quantity, $due]) {
+    foreach (
+        [
+            ['TRAY-40', '90', '2026-11-30'],
+            ['LID-9', '60', '2026-12-01'],
+            ['TRAY-40', '60', '2026-11-27'],
+            ['DRUM-9', '12', '2026-12-02'],
+            ['LID-20', '40', '2026-11-27'],
+        ] as [$item, $quantity, $due]
+    ) {
         $last = $test->shop->order($item, $quantity, $due);
     }
 
-    return Order::query()->findOrFail(DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('late_minutes', '>', 0)->orderByDesc('late_minutes')->value('order_id') ?? $last->id);
+    return Order::query()->findOrFail(
+        DB::table('plan_orders')
+            ->where('plan_id', Plan::LIVE)
+            ->where('late_minutes', '>', 0)
+            ->orderByDesc('late_minutes')
+            ->value('order_id') ?? $last->id,
+    );
 }
 
 function lateness(int $plan = Plan::LIVE): int
@@ -37,21 +51,34 @@ function lateness(int $plan = Plan::LIVE): int
 
 function arrangedSteps(int $plan = Plan::LIVE): array
 {
-    return DB::table('plan_steps')->where('plan_id', $plan)->orderBy('order_step_id')->get()->map(fn ($row): string => "{$row->order_step_id} {$row->work_centre_id}/{$row->machine} {$row->start_at}")->all();
+    return DB::table('plan_steps')
+        ->where('plan_id', $plan)
+        ->orderBy('order_step_id')
+        ->get()
+        ->map(fn ($row): string => "{$row->order_step_id} {$row->work_centre_id}/{$row->machine} {$row->start_at}")
+        ->all();
 }
 
 it('searches on the queue, shows before and after, and goes live as one deed that can be undone', function () {
     overloaded($this);
     [$before, $plan] = [lateness(), arrangedSteps()];
-    $this->actingAs($this->shop->as(Role::Planner))->post('/plans/search', ['token' => 's', 'seconds' => '2', 'seed' => '3', 'moved_weight' => '0'])->assertSessionHasNoErrors();
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->post('/plans/search', ['token' => 's', 'seconds' => '2', 'seed' => '3', 'moved_weight' => '0'])
+        ->assertSessionHasNoErrors();
     $search = PlanList::lastSearch();
-    expect($search->state)->toBe('done')->and($search->plan_id)->not->toBeNull()->and((int) $search->cost)->toBeLessThanOrEqual((int) $search->cost_before)->and((int) $search->cost_before)->toBe($before)
-        ->and(arrangedSteps())->toBe($plan)->and(lateness($search->plan_id))->toBe((int) $search->cost);
+    expect($search->state)->toBe('done')
+        ->and($search->plan_id)->not->toBeNull()
+        ->and((int) $search->cost)->toBeLessThanOrEqual((int) $search->cost_before)
+        ->and((int) $search->cost_before)->toBe($before)
+        ->and(arrangedSteps())->toBe($plan)
+        ->and(lateness($search->plan_id))->toBe((int) $search->cost);
     $compared = PlanComparison::of($search->plan_id);
     expect($compared->effect['totalBefore'])->toBe($before)->and($compared->effect['totalAfter'])->toBe(lateness($search->plan_id))->and($compared->since)->toHaveCount(0);
     $this->get("/plans/{$search->plan_id}")->assertOk()->assertSee('Let it go live')->assertSee('What moves');
     $found = arrangedSteps($search->plan_id);
-    $this->post("/plans/{$search->plan_id}/live", ['token' => 'l', 'seen' => '0'])->assertRedirect('/board')->assertSessionHas('undo_plan', true);
+    $this->post("/plans/{$search->plan_id}/live", ['token' => 'l', 'seen' => '0'])
+        ->assertRedirect('/board')
+        ->assertSessionHas('undo_plan', true);
     expect(arrangedSteps())->toBe($found)->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Planner));
     expect(arrangedSteps())->toBe($plan);
@@ -60,7 +87,13 @@ it('searches on the queue, shows before and after, and goes live as one deed tha
 it('finds the same from the same seed and iterations', function () {
     overloaded($this);
     $standing = StandingPlan::of();
-    $solve = fn (): array => KeepPace\Core\Scheduling\Plan\ScheduleSearch::solve($standing->problem(), $standing->steps(), 5, 40, fn (): bool => true)->schedule->finish;
+    $solve = fn (): array => KeepPace\Core\Scheduling\Plan\ScheduleSearch::solve(
+        $standing->problem(),
+        $standing->steps(),
+        5,
+        40,
+        fn (): bool => true,
+    )->schedule->finish;
     expect($solve())->toBe($solve());
 });
 
@@ -70,13 +103,21 @@ it('leaves what runs and what begins in the running shift', function () {
     // the laser works two shifts; the one that runs ends at 14:00
     expect($fence)->toBe(ShopState::minute(Carbon\CarbonImmutable::parse('2026-11-24 14:00', 'Europe/Dublin')));
     $this->actingAs($this->shop->as(Role::Planner))->post('/plans/search', ['token' => 's', 'seconds' => '2']);
-    $fixed = fn (int $plan): array => DB::table('plan_steps')->where('plan_id', $plan)->where('work_centre_id', 1)->where('start_at', '<', gmdate('Y-m-d H:i:s', $fence * 60))->orderBy('order_step_id')->pluck('start_at', 'order_step_id')->all();
+    $fixed = fn (int $plan): array => DB::table('plan_steps')
+        ->where('plan_id', $plan)
+        ->where('work_centre_id', 1)
+        ->where('start_at', '<', gmdate('Y-m-d H:i:s', $fence * 60))
+        ->orderBy('order_step_id')
+        ->pluck('start_at', 'order_step_id')
+        ->all();
     expect($fixed((int) PlanList::lastSearch()->plan_id))->toMatchArray($fixed(Plan::LIVE));
 });
 
 it('runs one search at a time, can be stopped, and a broken one says so', function () {
     Queue::fake();
-    $this->actingAs($this->shop->as(Role::Planner))->post('/plans/search', ['token' => 's', 'seconds' => '30'])->assertSessionHas('done');
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->post('/plans/search', ['token' => 's', 'seconds' => '30'])
+        ->assertSessionHas('done');
     $this->post('/plans/search', ['token' => 't', 'seconds' => '30'])->assertSessionHasErrors('refused');
     $this->get('/plans')->assertSee('waits for its turn')->assertSee('Stop and take the best so far');
     $id = PlanList::lastSearch()->id;
@@ -98,8 +139,15 @@ it('does not go live over facts that changed: it is worked out again first', fun
     app(WhatIf::class)->copy('Quiet', 'c', $planner);
     $plan = (int) Plan::query()->where('is_live', false)->value('id');
     $new = $this->shop->order('LID-9', '4', '2026-12-09');
-    expect(fn () => app(GoLive::class)->handle($plan, null, 'l', $planner))->toThrow(Refused::class, 'Something was booked since');
-    $this->actingAs($planner)->get("/plans/{$plan}")->assertSee('Booked since it was worked out')->assertSee('Work it out again')->assertDontSee('Let it go live');
+    expect(fn () => app(GoLive::class)->handle($plan, null, 'l', $planner))->toThrow(
+        Refused::class,
+        'Something was booked since',
+    );
+    $this->actingAs($planner)
+        ->get("/plans/{$plan}")
+        ->assertSee('Booked since it was worked out')
+        ->assertSee('Work it out again')
+        ->assertDontSee('Let it go live');
     $this->post("/plans/{$plan}/again", ['token' => 'a'])->assertSessionHas('done');
     expect(DB::table('plan_orders')->where('plan_id', $plan)->where('order_id', $new->id)->exists())->toBeTrue();
     app(GoLive::class)->handle($plan, null, 'l2', $planner);
@@ -113,14 +161,29 @@ it('keeps several what-ifs, moves steps in them, and the shop follows none', fun
     app(WhatIf::class)->copy('Two', 'c2', $planner);
     $two = (int) Plan::query()->where('name', 'Two')->value('id');
     $live = arrangedSteps();
-    $bar = collect(App\Queries\Board\BoardData::of($two)['bars'])->filter(fn (array $bar): bool => $bar[1] === 1)->last();
-    $this->actingAs($planner)->postJson("/board/steps/{$bar[0]}", ['token' => 'm', 'plan' => $two, 'centre' => 1, 'machine' => 1, 'minute' => ShopState::minute(now())])->assertOk();
-    expect(arrangedSteps())->toBe($live)->and(arrangedSteps($two))->not->toBe($live)->and(PlanList::all()->pluck('moved', 'name')['Two'])->toBeGreaterThan(0);
-    $this->get("/board?plan={$two}")->assertOk()->assertSee('Nothing here counts until it goes live');
+    $bar = collect(App\Queries\Board\BoardData::of($two)['bars'])
+        ->filter(fn (array $bar): bool => $bar[1] === 1)
+        ->last();
+    $this->actingAs($planner)
+        ->postJson("/board/steps/{$bar[0]}", [
+            'token' => 'm',
+            'plan' => $two,
+            'centre' => 1,
+            'machine' => 1,
+            'minute' => ShopState::minute(now()),
+        ])
+        ->assertOk();
+    expect(arrangedSteps())->toBe($live)
+        ->and(arrangedSteps($two))->not->toBe($live)
+        ->and(PlanList::all()->pluck('moved', 'name')['Two'])->toBeGreaterThan(0);
+    $this->get("/board?plan={$two}")
+        ->assertOk()
+        ->assertSee('Nothing here counts until it goes live');
     $this->post('/board/undo', ['token' => 'u', 'plan' => $two])->assertSessionHas('done');
     expect(arrangedSteps($two))->toBe($live);
     $this->delete("/plans/{$two}", ['token' => 'd'])->assertSessionHas('done');
-    expect(Plan::query()->whereKey($two)->exists())->toBeFalse()->and(DB::table('plan_steps')->where('plan_id', $two)->count())->toBe(0);
+    expect(Plan::query()->whereKey($two)->exists())->toBeFalse()
+        ->and(DB::table('plan_steps')->where('plan_id', $two)->count())->toBe(0);
     $this->delete('/plans/1', ['token' => 'd2'])->assertSessionHasErrors('refused');
     expect(Plan::query()->whereKey(1)->exists())->toBeTrue();
 });
@@ -131,7 +194,10 @@ it('keeps a dozen, and starts no search whose find would have no room', function
         app(WhatIf::class)->copy("No {$i}", "c{$i}", $planner);
     }
     expect(fn () => app(WhatIf::class)->copy('One more', 'c', $planner))->toThrow(Refused::class, '12 what-if plans');
-    $this->actingAs($planner)->from('/plans')->post('/plans/search', ['token' => 's', 'seconds' => '2'])->assertSessionHasErrors('refused');
+    $this->actingAs($planner)
+        ->from('/plans')
+        ->post('/plans/search', ['token' => 's', 'seconds' => '2'])
+        ->assertSessionHasErrors('refused');
     expect(DB::table('searches')->count())->toBe(0);
 });
 
@@ -141,7 +207,8 @@ it('explains each late order: the minutes add up to its completion, and a senten
     $why = new WhyLate($standing);
     foreach ($standing->finishes() as $id => $finish) {
         $stretches = $why->stretches($id);
-        expect(array_sum(array_map(fn ($stretch): int => $stretch->minutes(), $stretches)))->toBe($finish - $standing->problem()->now)
+        expect(array_sum(array_map(fn ($stretch): int => $stretch->minutes(), $stretches)))
+            ->toBe($finish - $standing->problem()->now)
             ->and(array_sum(array_column($why->rows($id, true), 'minutes')))->toBe($finish - $standing->problem()->now);
     }
     $this->actingAs($this->shop->as(Role::Sales))->get('/late')->assertSee($order->number)->assertSee('busy with');
@@ -152,20 +219,32 @@ it('explains each late order: the minutes add up to its completion, and a senten
 it('tries levers: overtime, a machine, halves, rank; the effect is what the what-if then shows', function () {
     $order = overloaded($this);
     $offers = LeverOffers::of($order->id);
-    $due = ShopState::minute(Carbon\CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value('due_at'), 'UTC'));
+    $due = ShopState::minute(
+        Carbon\CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value('due_at'), 'UTC'),
+    );
     $kinds = array_map(fn (array $offer): string => $offer['lever']['kind'], $offers);
-    expect($kinds)->toContain(PlanLever::OVERTIME, PlanLever::MACHINE, PlanLever::SPLIT, PlanLever::RANK, PlanLever::SEND_OUT);
-    foreach (array_filter(
-        $offers,
-        fn (array $offer): bool => ! in_array($offer['lever']['kind'], [PlanLever::SEND_OUT, PlanLever::OTHER], true),
-    ) as $offer) {
+    expect($kinds)->toContain(
+        PlanLever::OVERTIME,
+        PlanLever::MACHINE,
+        PlanLever::SPLIT,
+        PlanLever::RANK,
+        PlanLever::SEND_OUT,
+    );
+    $others = [PlanLever::SEND_OUT, PlanLever::OTHER];
+    $isByTime = fn (array $offer): bool => ! in_array($offer['lever']['kind'], $others, true);
+    foreach (array_filter($offers, $isByTime) as $offer) {
         // an order in time either way may end some minutes later for others' sake
         expect($offer['finishWith'])->toBeLessThanOrEqual(max($offer['finish'], $due), $offer['says']);
     }
-    $this->actingAs($this->shop->as(Role::Planner))->get("/late/{$order->id}/levers")->assertSee('Try it as a what-if')->assertSee($offers[0]['says']);
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->get("/late/{$order->id}/levers")
+        ->assertSee('Try it as a what-if')
+        ->assertSee($offers[0]['says']);
     $this->post("/late/{$order->id}", ['token' => 't', 'says' => $offers[0]['says']])->assertSessionHas('done');
     $plan = Plan::query()->where('is_live', false)->firstOrFail();
-    expect(DB::table('plan_orders')->where('plan_id', $plan->id)->where('order_id', $order->id)->value('finish_at'))->toBe(gmdate('Y-m-d H:i:s', $offers[0]['finishWith'] * 60));
+    expect(
+        DB::table('plan_orders')->where('plan_id', $plan->id)->where('order_id', $order->id)->value('finish_at'),
+    )->toBe(gmdate('Y-m-d H:i:s', $offers[0]['finishWith'] * 60));
     $this->post("/late/{$order->id}", ['token' => 't2', 'says' => 'Pray'])->assertSessionHasErrors('refused');
 });
 
@@ -184,23 +263,34 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
     $after = $fact($order);
     expect($after)->not->toEqual($before)->and(arrangedSteps())->toBe($tried)->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $planner);
-    expect($fact($order))
-        ->toEqual($before)
-        ->and($order->refresh()->version)
-        ->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
+    expect($fact($order))->toEqual($before)
+        ->and($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
     app(UndoPlan::class)->redo(Plan::LIVE, 'r', $planner);
     expect($fact($order))->toEqual($after)->and(arrangedSteps())->toBe($tried);
 })->with([
     [PlanLever::OVERTIME, fn (Order $order): int => DB::table('overtimes')->count()],
     [PlanLever::RANK, fn (Order $order): int => (int) $order->refresh()->rank],
-    [PlanLever::SPLIT, fn (Order $order): array => DB::table('order_steps')->where('order_id', $order->id)->pluck('transfer_quantity')->all()],
+    [
+        PlanLever::SPLIT,
+        fn (Order $order): array => DB::table('order_steps')
+            ->where('order_id', $order->id)
+            ->pluck('transfer_quantity')
+            ->all(),
+    ],
 ]);
 
 it('lets no second machine go live: it is bought, not planned', function () {
     $order = overloaded($this);
     $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', PlanLever::MACHINE)['lever'];
     app(WhatIf::class)->tryLever($order->id, $lever, 't', $this->shop->as(Role::Planner));
-    expect(fn () => app(GoLive::class)->handle((int) Plan::query()->where('is_live', false)->value('id'), null, 'l', $this->shop->as(Role::Planner)))->toThrow(Refused::class, 'a plan cannot make that true');
+    expect(
+        fn () => app(GoLive::class)->handle(
+            (int) Plan::query()->where('is_live', false)->value('id'),
+            null,
+            'l',
+            $this->shop->as(Role::Planner),
+        ),
+    )->toThrow(Refused::class, 'a plan cannot make that true');
 });
 
 it('offers nothing where a search finds nothing better, and says so', function () {
@@ -212,14 +302,10 @@ it('offers nothing where a search finds nothing better, and says so', function (
         ->post('/plans/search', ['token' => 's', 'seconds' => '2', 'moved_weight' => '0', 'seed' => '3'])
         ->assertSessionHas('done');
     $row = DB::table('searches')->latest('id')->first();
-    expect($row->state)
-        ->toBe('done')
-        ->and($row->plan_id)
-        ->toBeNull()
-        ->and($row->cost)
-        ->toBe($row->cost_before)
-        ->and($row->iterations)
-        ->toBeGreaterThan(100);
+    expect($row->state)->toBe('done')
+        ->and($row->plan_id)->toBeNull()
+        ->and($row->cost)->toBe($row->cost_before)
+        ->and($row->iterations)->toBeGreaterThan(100);
     expect(Plan::query()->where('is_live', false)->count())->toBe(0)->and(arrangedSteps())->toBe($steps);
     $this->get('/plans')
         ->assertSee('No better plan found in')

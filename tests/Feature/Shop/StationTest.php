@@ -26,7 +26,10 @@ it('says at once when scrap leaves the order short, and asks why', function () {
 });
 
 it('refuses what is not there to be counted', function (string $good, string $pass, string $scrap, string $says) {
-    expect(fn () => $this->shop->report($this->order->steps()->first(), $good, $pass, $scrap))->toThrow(Refused::class, $says);
+    expect(fn () => $this->shop->report($this->order->steps()->first(), $good, $pass, $scrap))->toThrow(
+        Refused::class,
+        $says,
+    );
     expect($this->shop->differences())->toBe([]);
 })->with([['11', '0', '0', '10 left to do'], ['5', '6', '0', '5 good in hand'], ['0', '0', '0', 'Nothing was counted'],
     ['0.5', '0', '0', 'whole'], ['6', '0', '5', '10 left to do']]);
@@ -39,21 +42,37 @@ it('starts by the clock and books the minutes since', function () {
     $this->travel(45)->minutes();
     $this->shop->report($step->refresh(), '10', '10', over: ['minutes' => null]);
     expect($step->refresh()->booked_minutes)->toBe(45)->and($step->started_at)->toBeNull();
-    expect(fn () => app(StartStep::class)->handle($this->order->steps()->get()[2]->id, 'z', $this->shop->as(Role::Operator)))
-        ->toThrow(Refused::class, 'Nothing has reached');
+    expect(
+        fn () => app(StartStep::class)->handle(
+            $this->order->steps()->get()[2]->id,
+            'z',
+            $this->shop->as(Role::Operator),
+        ),
+    )->toThrow(Refused::class, 'Nothing has reached');
 });
 
 it('keeps what was typed at the station when it is refused', function () {
     $step = $this->order->steps()->first();
     $page = '/station/'.$step->work_centre_id;
-    $this->actingAs($this->shop->as(Role::Operator))->from($page)
-        ->post("/order-steps/{$step->id}/report",
-            ['token' => 's', 'form' => "step-{$step->id}", 'good' => '99', 'scrap' => '0', 'pass_on' => '99', 'minutes' => '12'])
-        ->assertRedirect($page)->assertSessionHasErrors('good');
+    $this->actingAs($this->shop->as(Role::Operator))
+        ->from($page)
+        ->post("/order-steps/{$step->id}/report", [
+            'token' => 's',
+            'form' => "step-{$step->id}",
+            'good' => '99',
+            'scrap' => '0',
+            'pass_on' => '99',
+            'minutes' => '12',
+        ])
+        ->assertRedirect($page)
+        ->assertSessionHasErrors('good');
     $this->get($page)->assertSee('value="99"', false)->assertSee('10 left to do')->assertSee('value="12"', false);
 });
 
 it('shows the queue of a work centre in the plan\'s order', function () {
-    $this->actingAs($this->shop->as(Role::Operator))->get('/station/'.WorkCentre::query()->where('code', 'LASER')->value('id'))->assertOk()
-        ->assertSee("{$this->order->number}")->assertSee('Count and pass on');
+    $this->actingAs($this->shop->as(Role::Operator))
+        ->get('/station/'.WorkCentre::query()->where('code', 'LASER')->value('id'))
+        ->assertOk()
+        ->assertSee("{$this->order->number}")
+        ->assertSee('Count and pass on');
 });

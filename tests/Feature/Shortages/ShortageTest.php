@@ -18,41 +18,113 @@ beforeEach(function () {
 it('groups by item and by order, with the date it starts to hurt', function () {
     $list = ShortageList::now();
     $motor = $list->byItem()->firstWhere('item_number', 'MOT-120');
-    $start = DB::table('plan_steps AS p')->join('order_steps AS s', 's.id', 'p.order_step_id')->where('s.order_id', $this->electric->id)->where('s.number', 30)->value('start_at');
-    expect($motor->missing)->toBe('6.000000')->and($motor->hurts)->toBe($start)->and($motor->rows->pluck('order_id')->all())->toBe([$this->electric->id])
+    $start = DB::table('plan_steps AS p')
+        ->join('order_steps AS s', 's.id', 'p.order_step_id')
+        ->where('s.order_id', $this->electric->id)
+        ->where('s.number', 30)
+        ->value('start_at');
+    expect($motor->missing)->toBe('6.000000')
+        ->and($motor->hurts)->toBe($start)
+        ->and($motor->rows->pluck('order_id')->all())->toBe([$this->electric->id])
         ->and($list->byOrder()->keys()->all())->toContain($this->electric->id, $this->hand->id);
     foreach (['', '?by=order'] as $by) {
-        $this->actingAs($this->shop->as(Role::Supervisor))->get("/shortages{$by}")->assertOk()->assertSee('Drive motor 120 W')->assertSee('Crank handle')->assertSee($this->electric->number);
+        $this->actingAs($this->shop->as(Role::Supervisor))
+            ->get("/shortages{$by}")
+            ->assertOk()
+            ->assertSee('Drive motor 120 W')
+            ->assertSee('Crank handle')
+            ->assertSee($this->electric->number);
     }
-    $this->get("/shortages/{$motor->item_id}/cures")->assertOk()->assertSee("{$this->electric->number} takes instead")->assertSee('Substitute');
-    $this->get('/shortages/'.$this->shop->item('FOOT-1')->id.'/cures')->assertOk()->assertSee('no longer short');
+    $this->get("/shortages/{$motor->item_id}/cures")
+        ->assertOk()
+        ->assertSee("{$this->electric->number} takes instead")
+        ->assertSee('Substitute');
+    $this->get('/shortages/'.$this->shop->item('FOOT-1')->id.'/cures')
+        ->assertOk()
+        ->assertSee('no longer short');
 });
 
 it('cures many shortages in one deed, one order a supplier', function () {
     $this->actingAs($this->shop->as(Role::Buyer));
     $list = ShortageList::now()->byItem()->keyBy('item_number');
-    $items = fn (array $of): array => $list->only($of)->mapWithKeys(fn ($item): array => [$item->item_id => ['quantity' => App\Wording\Figures::amount($item->missing)]])->all();
-    $this->from('/shortages')->post('/purchases', ['token' => 'b', 'items' => $items(['MOT-120', 'CRANK-1', 'BOARD-3']), 'only' => $list->only(['MOT-120', 'CRANK-1'])->pluck('item_id')->all()])->assertSessionHasNoErrors();
-    expect(PurchaseOrder::query()->count())->toBe(1)->and(Purchase::query()->pluck('number')->all())->toBe(['P-500/1', 'P-500/2'])->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120', 'CRANK-1');
+    $items = fn (array $of): array => $list
+        ->only($of)
+        ->mapWithKeys(
+            fn ($item): array => [$item->item_id => ['quantity' => App\Wording\Figures::amount($item->missing)]],
+        )
+        ->all();
+    $this->from('/shortages')
+        ->post('/purchases', [
+            'token' => 'b',
+            'items' => $items(['MOT-120', 'CRANK-1', 'BOARD-3']),
+            'only' => $list
+                ->only(['MOT-120', 'CRANK-1'])
+                ->pluck('item_id')
+                ->all(),
+        ])
+        ->assertSessionHasNoErrors();
+    expect(PurchaseOrder::query()->count())->toBe(1)
+        ->and(Purchase::query()->pluck('number')->all())->toBe(['P-500/1', 'P-500/2'])
+        ->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120', 'CRANK-1');
     // adding goes onto the open order of that supplier
-    $this->from('/x')->post('/purchases', ['token' => 'c', 'items' => [['number' => 'BRG-25', 'quantity' => '10']], 'add' => '1'])->assertSessionHasNoErrors();
-    expect(Purchase::query()->latest('id')->value('number'))->toBe('P-500/3')->and($this->shop->differences())->toBe([]);
+    $this->from('/x')
+        ->post('/purchases', ['token' => 'c', 'items' => [['number' => 'BRG-25', 'quantity' => '10']], 'add' => '1'])
+        ->assertSessionHasNoErrors();
+    expect(Purchase::query()->latest('id')->value('number'))->toBe('P-500/3')
+        ->and($this->shop->differences())->toBe([]);
     $this->get('/purchases')->assertOk()->assertSee('P-500/3')->assertSee($this->electric->number);
     $this->get('/purchases/'.PurchaseOrder::query()->value('id'))->assertOk()->assertSee('Hexley');
 });
 
 it('hurries what is coming, receives it with its lot, and gives up the rest', function () {
     $this->actingAs($this->shop->as(Role::Buyer));
-    $this->post('/purchases', ['token' => 'b', 'items' => [['number' => 'BOARD-3', 'quantity' => '10', 'price' => '38.10', 'expected_on' => '2026-12-18']]])->assertSessionHasNoErrors();
+    $this->post('/purchases', [
+        'token' => 'b',
+        'items' => [['number' => 'BOARD-3', 'quantity' => '10', 'price' => '38.10', 'expected_on' => '2026-12-18']],
+    ])->assertSessionHasNoErrors();
     $line = Purchase::query()->firstOrFail();
-    $this->put("/purchase-lines/{$line->id}", ['token' => 'h', 'expected_on' => '2026-12-03', 'asked_for' => '2026-12-02'])->assertSessionHas('done', 'P-500/1: expected on Thu 3 Dec 2026, before Fri 18 Dec 2026.');
-    $this->get("/stock?receive={$line->id}")->assertSee('value="BOARD-3"', false)->assertSee('value="38.1"', false);
-    $this->post('/stock', ['token' => 'i', 'item' => 'BOARD-3', 'quantity' => '6', 'price' => '38.10', 'place_id' => $this->shop->place('STORES')->id, 'codes' => 'N-77', 'purchase_id' => $line->id, 'supplier_lot' => 'CE-4411', 'expires_on' => '2028-01-31', 'condition' => 'inspection'])->assertSessionHasNoErrors();
-    expect($line->refresh()->received_quantity)->toBe('6.000000')->and(DB::table('lots')->where('code', 'N-77')->first(['supplier_lot', 'expires_on']))->toEqual((object) ['supplier_lot' => 'CE-4411', 'expires_on' => '2028-01-31'])
-        ->and(DB::table('balances')->where('item_id', $line->item_id)->where('condition', 'inspection')->value('quantity'))->toBe('6.000000');
-    $this->delete("/purchase-lines/{$line->id}", ['token' => 'g', 'reason' => 'found elsewhere'])->assertSessionHasNoErrors();
+    $this->put("/purchase-lines/{$line->id}", [
+        'token' => 'h',
+        'expected_on' => '2026-12-03',
+        'asked_for' => '2026-12-02',
+    ])->assertSessionHas('done', 'P-500/1: expected on Thu 3 Dec 2026, before Fri 18 Dec 2026.');
+    $this->get("/stock?receive={$line->id}")
+        ->assertSee('value="BOARD-3"', false)
+        ->assertSee('value="38.1"', false);
+    $this->post('/stock', [
+        'token' => 'i',
+        'item' => 'BOARD-3',
+        'quantity' => '6',
+        'price' => '38.10',
+        'place_id' => $this->shop->place('STORES')->id,
+        'codes' => 'N-77',
+        'purchase_id' => $line->id,
+        'supplier_lot' => 'CE-4411',
+        'expires_on' => '2028-01-31',
+        'condition' => 'inspection',
+    ])->assertSessionHasNoErrors();
+    expect($line->refresh()->received_quantity)->toBe('6.000000')
+        ->and(
+            DB::table('lots')
+                ->where('code', 'N-77')
+                ->first(['supplier_lot', 'expires_on']),
+        )
+        ->toEqual((object) ['supplier_lot' => 'CE-4411', 'expires_on' => '2028-01-31'])
+        ->and(
+            DB::table('balances')
+                ->where('item_id', $line->item_id)
+                ->where('condition', 'inspection')
+                ->value('quantity'),
+        )
+        ->toBe('6.000000');
+    $this->delete("/purchase-lines/{$line->id}", [
+        'token' => 'g',
+        'reason' => 'found elsewhere',
+    ])->assertSessionHasNoErrors();
     expect($line->refresh()->is_open)->toBeFalse()->and($this->shop->differences())->toBe([]);
-    expect(fn () => app(ChangePurchase::class)->date($line->id, '2026-12-09', null, '', 'z', $this->shop->as(Role::Buyer)))->toThrow(Refused::class, 'nothing of it is to come');
+    expect(
+        fn () => app(ChangePurchase::class)->date($line->id, '2026-12-09', null, '', 'z', $this->shop->as(Role::Buyer)),
+    )->toThrow(Refused::class, 'nothing of it is to come');
 });
 
 it('offers the day something is expected to hurry it, but no day that has passed', function () {
@@ -67,30 +139,65 @@ it('offers the day something is expected to hurry it, but no day that has passed
 });
 
 it('refuses what cannot be ordered, at its line', function (array $row, string $field, string $says) {
-    $response = $this->actingAs($this->shop->as(Role::Buyer))->from('/purchases')->post('/purchases', ['token' => 't', 'items' => [$row]]);
+    $response = $this->actingAs($this->shop->as(Role::Buyer))
+        ->from('/purchases')
+        ->post('/purchases', ['token' => 't', 'items' => [$row]]);
     $response->assertSessionHasErrors($field);
     expect(implode(' ', session('errors')->all()))->toContain($says)->and(Purchase::query()->count())->toBe(0);
 })->with([
     'no such item' => [['number' => 'NO', 'quantity' => '1'], 'items.0.number', 'No item has the number NO'],
     'no number' => [['number' => 'MOT-120', 'quantity' => 'x'], 'items.0.quantity', 'plain number'],
-    'half a motor' => [['number' => 'MOT-120', 'quantity' => '0.5'], 'items.0', 'whole'], 'a unit without conversion' => [['number' => 'MOT-120', 'quantity' => '1', 'unit' => 'm'], 'items.0', 'not counted in m'],
-    'nothing' => [['number' => 'MOT-120', 'quantity' => '0'], 'refused', 'Nothing to order'], 'yesterday' => [['number' => 'MOT-120', 'quantity' => '1', 'expected_on' => '2026-11-20'], 'items.0', 'before today'],
+    'half a motor' => [['number' => 'MOT-120', 'quantity' => '0.5'], 'items.0', 'whole'],
+    'a unit without conversion' => [
+        ['number' => 'MOT-120', 'quantity' => '1', 'unit' => 'm'],
+        'items.0',
+        'not counted in m',
+    ],
+    'nothing' => [['number' => 'MOT-120', 'quantity' => '0'], 'refused', 'Nothing to order'],
+    'yesterday' => [
+        ['number' => 'MOT-120', 'quantity' => '1', 'expected_on' => '2026-11-20'],
+        'items.0',
+        'before today',
+    ],
     'of nobody' => [['number' => 'DRUM-9', 'quantity' => '1'], 'items.0', 'has no supplier'],
 ]);
 
 it('takes from another order, showing first what that does to it', function () {
     $late = $this->shop->order('EX-9E', '3', '2026-12-22');
     $motor = $this->shop->item('MOT-120')->id;
-    $this->actingAs($this->shop->as(Role::Supervisor))->post('/reservations/preview', ['token' => 'p', 'order' => $late->id, 'item' => $motor, 'quantity' => '3'])->assertOk()->assertSee('Nothing is kept yet')->assertSee('Keep it for '.$late->number);
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->post('/reservations/preview', ['token' => 'p', 'order' => $late->id, 'item' => $motor, 'quantity' => '3'])
+        ->assertOk()
+        ->assertSee('Nothing is kept yet')
+        ->assertSee('Keep it for '.$late->number);
     expect(DB::table('reservations')->where('quantity', '>', 0)->exists())->toBeFalse();
-    $this->post('/reservations', ['token' => 'k', 'order' => $late->id, 'item' => $motor, 'quantity' => '3', 'reason' => 'fair'])->assertSessionHasNoErrors();
-    expect(ShortageList::now()->byItem()->firstWhere('item_number', 'MOT-120')->rows->pluck('order_id')->all())->toBe([$this->electric->id])->and($this->shop->differences())->toBe([]);
+    $this->post('/reservations', [
+        'token' => 'k',
+        'order' => $late->id,
+        'item' => $motor,
+        'quantity' => '3',
+        'reason' => 'fair',
+    ])->assertSessionHasNoErrors();
+    expect(ShortageList::now()->byItem()->firstWhere('item_number', 'MOT-120')->rows->pluck('order_id')->all())
+        ->toBe([$this->electric->id])
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('takes another item instead before it is issued', function () {
     $motor = $this->shop->component($this->electric, 'MOT-120');
-    $this->actingAs($this->shop->as(Role::Supervisor))->from('/x')->put("/order-components/{$motor->id}/swap", ['token' => 's', 'version' => $this->electric->refresh()->version, 'item' => 'CRANK-1', 'quantity' => '20', 'reason' => 'by hand then'])->assertSessionHasNoErrors();
-    expect($motor->refresh()->planned_quantity)->toBe('0.000000')->and($this->shop->component($this->electric, 'CRANK-1')->planned_quantity)->toBe('20.000000')->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120');
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->from('/x')
+        ->put("/order-components/{$motor->id}/swap", [
+            'token' => 's',
+            'version' => $this->electric->refresh()->version,
+            'item' => 'CRANK-1',
+            'quantity' => '20',
+            'reason' => 'by hand then',
+        ])
+        ->assertSessionHasNoErrors();
+    expect($motor->refresh()->planned_quantity)->toBe('0.000000')
+        ->and($this->shop->component($this->electric, 'CRANK-1')->planned_quantity)->toBe('20.000000')
+        ->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120');
 });
 
 it('keeps what was released short on a list until it is issued', function () {

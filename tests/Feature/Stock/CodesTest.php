@@ -19,10 +19,8 @@ it('folds every character a label carries as the database does', function () {
         }
     }
     $folded = DB::selectOne('SELECT LOWER(CONVERT(? USING utf8mb4)) AS folded', [$letters])->folded;
-    expect(mb_strlen($letters))
-        ->toBeGreaterThan(450)
-        ->and(mb_convert_case($letters, MB_CASE_LOWER_SIMPLE))
-        ->toBe($folded);
+    expect(mb_strlen($letters))->toBeGreaterThan(450)
+        ->and(mb_convert_case($letters, MB_CASE_LOWER_SIMPLE))->toBe($folded);
 });
 
 it('takes a serial once, in capitals or not', function () {
@@ -64,9 +62,16 @@ it('refuses a second number that differs in capitals alone, and says so of an im
 
 it('tells two tokens apart that differ in capitals', function () {
     $one = $this->shop->goodsIn('BRG-25', '1', '7');
-    DB::table('bookings')->where('id', $one->id)->update(['token' => 'AbC']);
-    $send = fn (string $token) => $this->actingAs($this->shop->as(Role::Buyer))->post('/stock', ['token' => $token, 'item' => 'BRG-25',
-        'quantity' => '1', 'price' => '7', 'place_id' => $this->shop->place('STORES')->id]);
+    DB::table('bookings')
+        ->where('id', $one->id)
+        ->update(['token' => 'AbC']);
+    $send = fn (string $token) => $this->actingAs($this->shop->as(Role::Buyer))->post('/stock', [
+        'token' => $token,
+        'item' => 'BRG-25',
+        'quantity' => '1',
+        'price' => '7',
+        'place_id' => $this->shop->place('STORES')->id,
+    ]);
     $send('aBc')->assertSessionHas('done');
     expect(DB::table('bookings')->whereIn('token', ['AbC', 'aBc'])->count())->toBe(2);
     $send('tökén')->assertSessionHasErrors('token');

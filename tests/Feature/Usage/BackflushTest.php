@@ -20,7 +20,9 @@ it('uses what the counted pieces take, scrap too, once', function () {
     $this->shop->report($this->steps[2], '3', '0', '1');
     expect($this->foot->refresh()->used_quantity)->toBe('16.000000')->and($this->shop->differences())->toBe([]);
     $this->shop->report($this->steps[2], '6');
-    expect($this->foot->refresh()->used_quantity)->toBe('40.000000')->and(Question::query()->where('kind', 'backflush')->count())->toBe(0)->and($this->shop->differences())->toBe([]);
+    expect($this->foot->refresh()->used_quantity)->toBe('40.000000')
+        ->and(Question::query()->where('kind', 'backflush')->count())->toBe(0)
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('does not use again what a person booked by hand', function () {
@@ -47,11 +49,18 @@ it('books what is there and opens a question; the operator goes on', function ()
     $this->shop->report($this->steps[1], '10', '10');
     $booking = $this->shop->report($this->steps[2], '4');
     $question = Question::query()->firstOrFail();
-    expect($this->foot->refresh()->used_quantity)->toBe('10.000000')->and($question->open_quantity)->toBe('6.000000')->and($question->role)->toBe('storekeeper')->and($question->says)->toContain('6 pc FOOT-1');
+    expect($this->foot->refresh()->used_quantity)->toBe('10.000000')
+        ->and($question->open_quantity)->toBe('6.000000')
+        ->and($question->role)->toBe('storekeeper')
+        ->and($question->says)->toContain('6 pc FOOT-1');
     // it asks once for the same pieces
     $this->shop->report($this->steps[2], '1');
     expect(Question::query()->orderByDesc('id')->value('open_quantity'))->toBe('4.000000');
-    $this->actingAs($this->shop->as(Role::Storekeeper))->get('/questions')->assertOk()->assertSee('used, but not there to be booked')->assertSee('Book it on a slip');
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->get('/questions')
+        ->assertOk()
+        ->assertSee('used, but not there to be booked')
+        ->assertSee('Book it on a slip');
     $this->get('/')->assertSee('2 questions');
     // the receipt that was missed, and the parts after it
     $this->shop->goodsIn('FOOT-1', '100', '0.92');
@@ -70,7 +79,10 @@ it('refuses instead where the shop wants it so', function () {
     DB::table('balances')->where('item_id', $this->foot->item_id)->update(['quantity' => 0]);
     $this->shop->report($this->steps[0], '10', '10');
     $this->shop->report($this->steps[1], '10', '10');
-    expect(fn () => $this->shop->report($this->steps[2], '1'))->toThrow(Refused::class, '4 pc of FOOT-1 Rubber foot are missing for what was counted');
+    expect(fn () => $this->shop->report($this->steps[2], '1'))->toThrow(
+        Refused::class,
+        '4 pc of FOOT-1 Rubber foot are missing for what was counted',
+    );
     expect($this->steps[2]->refresh()->good)->toBe('0.000000');
 });
 
@@ -88,7 +100,10 @@ it('answers a question with a sentence', function () {
     $this->shop->report($this->steps[1], '10', '10');
     $this->shop->report($this->steps[2], '1');
     $id = Question::query()->value('id');
-    $this->actingAs($this->shop->as(Role::Storekeeper))->from('/questions')->put("/questions/{$id}", ['token' => 'q', 'answer' => ''])->assertSessionHasErrors(['answer' => 'Say what it was.']);
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->from('/questions')
+        ->put("/questions/{$id}", ['token' => 'q', 'answer' => ''])
+        ->assertSessionHasErrors(['answer' => 'Say what it was.']);
     $this->put("/questions/{$id}", ['token' => 'q2', 'answer' => 'trays go without feet'])->assertSessionHas('done');
     $this->put("/questions/{$id}", ['token' => 'q3', 'answer' => 'again'])->assertSessionHasErrors('refused');
     expect(Question::query()->value('answer'))->toBe('trays go without feet');

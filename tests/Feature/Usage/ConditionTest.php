@@ -19,7 +19,18 @@ use KeepPace\Core\Stock\Condition;
 /** Grease of a lot, 10 cartridges. */
 function grease(object $test, string $lot, ?string $expires, Condition $as = Condition::Free): void
 {
-    app(GoodsIn::class)->handle($test->shop->item('GREASE-4')->id, '10', null, '7.40', $test->shop->place('STORES')->id, $lot, null, $test->shop->token(), $test->shop->as(Role::Storekeeper), new Arrival($as, expiresOn: $expires));
+    app(GoodsIn::class)->handle(
+        $test->shop->item('GREASE-4')->id,
+        '10',
+        null,
+        '7.40',
+        $test->shop->place('STORES')->id,
+        $lot,
+        null,
+        $test->shop->token(),
+        $test->shop->as(Role::Storekeeper),
+        new Arrival($as, expiresOn: $expires),
+    );
 }
 
 /** A released order for gearboxes takes one cartridge each. */
@@ -32,9 +43,15 @@ function gearboxes(object $test, string $pieces): OrderComponent
 }
 
 beforeEach(function () {
-    DB::table('balances')->where('item_id', $this->shop->item('GREASE-4')->id)->update(['quantity' => 0]);
-    DB::table('stock_values')->where('item_id', $this->shop->item('GREASE-4')->id)->update(['quantity' => 0, 'value' => 0]);
-    DB::table('moves')->where('item_id', $this->shop->item('GREASE-4')->id)->delete();
+    DB::table('balances')
+        ->where('item_id', $this->shop->item('GREASE-4')->id)
+        ->update(['quantity' => 0]);
+    DB::table('stock_values')
+        ->where('item_id', $this->shop->item('GREASE-4')->id)
+        ->update(['quantity' => 0, 'value' => 0]);
+    DB::table('moves')
+        ->where('item_id', $this->shop->item('GREASE-4')->id)
+        ->delete();
 });
 
 it('takes the first to expire, leaves alone what has not its days left, and what is not free', function () {
@@ -43,13 +60,26 @@ it('takes the first to expire, leaves alone what has not its days left, and what
     grease($this, 'TOO-OLD', '2026-12-05'); // eleven days left
     grease($this, 'LOOKED-AT', '2026-12-20', Condition::InInspection);
     $component = gearboxes($this, '12');
-    $slip = app(ProposeSlip::class)->handle([$component->order_id], 'whole', null, 's', $this->shop->as(Role::Storekeeper));
+    $slip = app(ProposeSlip::class)->handle(
+        [$component->order_id],
+        'whole',
+        null,
+        's',
+        $this->shop->as(Role::Storekeeper),
+    );
     $line = $slip->lines()->with('splits')->where('item_id', $component->item_id)->firstOrFail();
-    expect($line->splits->map(fn ($split): array => [$split->code, $split->typed])->all())->toBe([['SOON', '10'], ['LATE', '2']]);
+    expect($line->splits->map(fn ($split): array => [$split->code, $split->typed])->all())->toBe([
+        ['SOON', '10'],
+        ['LATE', '2'],
+    ]);
     $this->shop->issue($component, '11');
-    expect($this->shop->stock('GREASE-4', 'SOON')['quantity'])->toBe('0')->and($this->shop->stock('GREASE-4', 'LATE')['quantity'])->toBe('9')->and($this->shop->stock('GREASE-4', 'TOO-OLD')['quantity'])->toBe('10');
-    expect(fn () => $this->shop->issue($component, '1', ['TOO-OLD' => '1']))->toThrow(Refused::class, 'expires on 2026-12-05, and must have 14 days left')
-        ->and(fn () => $this->shop->issue($component, '1', ['LOOKED-AT' => '1']))->toThrow(Refused::class, 'in inspection');
+    expect($this->shop->stock('GREASE-4', 'SOON')['quantity'])->toBe('0')
+        ->and($this->shop->stock('GREASE-4', 'LATE')['quantity'])->toBe('9')
+        ->and($this->shop->stock('GREASE-4', 'TOO-OLD')['quantity'])->toBe('10');
+    expect(fn () => $this->shop->issue($component, '1', ['TOO-OLD' => '1']))
+        ->toThrow(Refused::class, 'expires on 2026-12-05, and must have 14 days left')
+        ->and(fn () => $this->shop->issue($component, '1', ['LOOKED-AT' => '1']))
+        ->toThrow(Refused::class, 'in inspection');
     expect($this->shop->differences())->toBe([]);
 });
 
@@ -57,7 +87,13 @@ it('may be used again after a re-test gave it a new date', function () {
     grease($this, 'OLD', '2026-11-30');
     $component = gearboxes($this, '2');
     expect(fn () => $this->shop->issue($component, '2', ['OLD' => '2']))->toThrow(Refused::class, 're-test');
-    app(ChangeCondition::class)->expiry((int) Lot::query()->where('code', 'OLD')->value('id'), '2027-03-01', 'viscosity checked', 't', $this->shop->as(Role::Storekeeper));
+    app(ChangeCondition::class)->expiry(
+        (int) Lot::query()->where('code', 'OLD')->value('id'),
+        '2027-03-01',
+        'viscosity checked',
+        't',
+        $this->shop->as(Role::Storekeeper),
+    );
     $this->shop->issue($component, '2', ['OLD' => '2']);
     expect($this->shop->differences())->toBe([]);
 });
@@ -66,32 +102,117 @@ it('sets free what was inspected, value unchanged, and back by a reversal', func
     grease($this, 'NEW', '2027-06-30', Condition::InInspection);
     $balance = Balance::query()->where('condition', 'inspection')->firstOrFail();
     $before = $this->shop->stock('GREASE-4');
-    $booking = app(ChangeCondition::class)->handle($balance->id, '4', Condition::Free, 'passed', 'c', $this->shop->as(Role::Storekeeper));
-    expect(DB::table('balances')->where('item_id', $balance->item_id)->where('quantity', '>', 0)->orderBy('condition')->pluck('quantity', 'condition')->all())->toBe(['free' => '4.000000', 'inspection' => '6.000000'])
+    $booking = app(ChangeCondition::class)->handle(
+        $balance->id,
+        '4',
+        Condition::Free,
+        'passed',
+        'c',
+        $this->shop->as(Role::Storekeeper),
+    );
+    expect(
+        DB::table('balances')
+            ->where('item_id', $balance->item_id)
+            ->where('quantity', '>', 0)
+            ->orderBy('condition')
+            ->pluck('quantity', 'condition')
+            ->all(),
+    )
+        ->toBe(['free' => '4.000000', 'inspection' => '6.000000'])
         ->and($this->shop->stock('GREASE-4'))->toBe($before);
-    expect(fn () => app(ChangeCondition::class)->handle($balance->id, '7', Condition::Free, 'x', 'c2', $this->shop->as(Role::Storekeeper)))->toThrow(Refused::class, '7 of GREASE-4')
-        ->and(fn () => app(ChangeCondition::class)->handle($balance->id, '1', Condition::InInspection, 'x', 'c3', $this->shop->as(Role::Storekeeper)))->toThrow(Refused::class, 'in inspection already');
+    expect(
+        fn () => app(ChangeCondition::class)->handle(
+            $balance->id,
+            '7',
+            Condition::Free,
+            'x',
+            'c2',
+            $this->shop->as(Role::Storekeeper),
+        ),
+    )
+        ->toThrow(Refused::class, '7 of GREASE-4')
+        ->and(
+            fn () => app(ChangeCondition::class)->handle(
+                $balance->id,
+                '1',
+                Condition::InInspection,
+                'x',
+                'c3',
+                $this->shop->as(Role::Storekeeper),
+            ),
+        )
+        ->toThrow(Refused::class, 'in inspection already');
     $this->shop->reverse($booking);
-    expect(DB::table('balances')->where('item_id', $balance->item_id)->where('quantity', '>', 0)->pluck('condition')->all())->toBe(['inspection'])->and($this->shop->differences())->toBe([]);
+    expect(
+        DB::table('balances')
+            ->where('item_id', $balance->item_id)
+            ->where('quantity', '>', 0)
+            ->pluck('condition')
+            ->all(),
+    )
+        ->toBe(['inspection'])
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('counts neither blocked stock nor a customer\'s own as there for an order', function () {
     grease($this, 'A', '2027-06-30', Condition::Blocked);
-    app(GoodsIn::class)->handle($this->shop->item('GREASE-4')->id, '5', null, '1', $this->shop->place('STORES')->id, 'B', null, 'own', $this->shop->as(Role::Storekeeper), new Arrival(owner: 3));
+    app(GoodsIn::class)->handle(
+        $this->shop->item('GREASE-4')->id,
+        '5',
+        null,
+        '1',
+        $this->shop->place('STORES')->id,
+        'B',
+        null,
+        'own',
+        $this->shop->as(Role::Storekeeper),
+        new Arrival(owner: 3),
+    );
     $component = gearboxes($this, '2');
     expect(DB::table('plan_components')->where('component_id', $component->id)->value('missing'))->toBe('2.000000');
-    expect(fn () => $this->shop->issue($component, '1'))->toThrow(Refused::class, '0 there')->and(fn () => $this->shop->issue($component, '1', ['B' => '1']))->toThrow(Refused::class, 'There is no lot B of GREASE-4');
-    $this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock?text=GREASE-4')->assertSee('blocked')->assertSee("'s own", false);
+    expect(fn () => $this->shop->issue($component, '1'))->toThrow(Refused::class, '0 there')
+        ->and(fn () => $this->shop->issue($component, '1', ['B' => '1']))
+        ->toThrow(Refused::class, 'There is no lot B of GREASE-4');
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->get('/stock?text=GREASE-4')
+        ->assertSee('blocked')
+        ->assertSee("'s own", false);
 });
 
 it('shows the planned step, the used and the on hand of a slip\'s lines, and books on the day it says', function () {
     grease($this, 'C', '2027-06-30');
     $component = gearboxes($this, '3');
-    $slip = app(ProposeSlip::class)->handle([$component->order_id], 'step', 10, 's', $this->shop->as(Role::Storekeeper));
+    $slip = app(ProposeSlip::class)->handle(
+        [$component->order_id],
+        'step',
+        10,
+        's',
+        $this->shop->as(Role::Storekeeper),
+    );
     $line = $slip->lines()->where('item_id', $component->item_id)->firstOrFail();
-    $send = fn (string $day) => $this->actingAs($this->shop->as(Role::Storekeeper))->from("/slips/{$slip->id}")->put("/slips/{$slip->id}", ['token' => (string) Str::uuid(), 'version' => Slip::query()->findOrFail($slip->id)->version, 'do' => 'book', 'booked_on' => $day,
-        'lines' => $slip->lines()->where('id', '<>', $line->id)->pluck('id')->mapWithKeys(fn ($id): array => [$id => ['out' => '1']])->all()]);
+    $send = fn (string $day) => $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->from("/slips/{$slip->id}")
+        ->put("/slips/{$slip->id}", [
+            'token' => (string) Str::uuid(),
+            'version' => Slip::query()->findOrFail($slip->id)->version,
+            'do' => 'book',
+            'booked_on' => $day,
+            'lines' => $slip
+                ->lines()
+                ->where('id', '<>', $line->id)
+                ->pluck('id')
+                ->mapWithKeys(fn ($id): array => [$id => ['out' => '1']])
+                ->all(),
+        ]);
     $send('2026-12-01')->assertSessionHasErrors('booked_on');
     $send('2026-11-23')->assertSessionHasNoErrors();
-    expect(App\Models\Booking::query()->latest('id')->firstOrFail()->only(['booked_on', 'kind']))->toBe(['booked_on' => '2026-11-23', 'kind' => App\Models\BookingKind::Issue])->and($component->refresh()->used_quantity)->toBe('3.000000')->and($this->shop->differences())->toBe([]);
+    expect(
+        App\Models\Booking::query()
+            ->latest('id')
+            ->firstOrFail()
+            ->only(['booked_on', 'kind']),
+    )
+        ->toBe(['booked_on' => '2026-11-23', 'kind' => App\Models\BookingKind::Issue])
+        ->and($component->refresh()->used_quantity)->toBe('3.000000')
+        ->and($this->shop->differences())->toBe([]);
 });

@@ -30,18 +30,35 @@ it('books several lots in a line, each at its own cost', function () {
     $sheet = drums($this);
     $booking = $this->shop->issue($sheet, '6', ['H-7714' => '2.5', 'H-7731' => '3.5']);
     // 2.5 at 3487.50/75 and 3.5 at 2372.00/50
-    expect($booking->moves()->orderBy('id')->pluck('value')->all())->toBe([11625, 16604])->and($sheet->refresh()->used_value)->toBe(28229)->and($this->shop->differences())->toBe([]);
+    expect($booking->moves()->orderBy('id')->pluck('value')->all())->toBe([11625, 16604])
+        ->and($sheet->refresh()->used_value)->toBe(28229)
+        ->and($this->shop->differences())->toBe([]);
 });
 
-it('refuses a lot that cannot be, told at its line, and books nothing', function (string $lot, string $quantity, string $says) {
+it('refuses a lot that cannot be, told at its line, and books nothing', function (
+    string $lot,
+    string $quantity,
+    string $says,
+) {
     $sheet = drums($this);
     $this->shop->goodsIn('BAR-25', '5', '14', 'B-77', null, 'RACK');
     $this->shop->goodsIn('SS-15', '5', '46', 'H-BLOCKED', null, 'RACK');
     $this->shop->goodsIn('SS-15', '5', '46', 'H-OLD', null, 'RACK');
     $this->shop->goodsIn('SS-15', '5', '46', 'H-GONE', null, 'RACK');
-    DB::table('lots')->where('code', 'H-OLD')->update(['expires_on' => '2026-11-23']);
-    $balance = fn (string $code): Balance => Balance::query()->where('lot_id', Lot::query()->where('code', $code)->value('id'))->firstOrFail();
-    app(ChangeCondition::class)->handle($balance('H-BLOCKED')->id, '5', Condition::InInspection, 'certificate missing', 'c', $this->shop->as(Role::Storekeeper));
+    DB::table('lots')
+        ->where('code', 'H-OLD')
+        ->update(['expires_on' => '2026-11-23']);
+    $balance = fn (string $code): Balance => Balance::query()
+        ->where('lot_id', Lot::query()->where('code', $code)->value('id'))
+        ->firstOrFail();
+    app(ChangeCondition::class)->handle(
+        $balance('H-BLOCKED')->id,
+        '5',
+        Condition::InInspection,
+        'certificate missing',
+        'c',
+        $this->shop->as(Role::Storekeeper),
+    );
     $this->shop->issue(drums($this), '5', ['H-GONE' => '5']);
     try {
         $this->shop->issue($sheet, $quantity, [$lot => $quantity]);
@@ -51,27 +68,40 @@ it('refuses a lot that cannot be, told at its line, and books nothing', function
     }
     expect($sheet->refresh()->used_quantity)->toBe('0.000000')->and($this->shop->differences())->toBe([]);
 })->with([
-    'of another item' => ['B-77', '1', 'B-77 is a lot of BAR-25 Stainless bar 25 mm, not of SS-15'], 'nobody knows it' => ['H-0', '1', 'There is no lot H-0 of SS-15'],
-    'in inspection' => ['H-BLOCKED', '1', 'Lot H-BLOCKED is in inspection. Only free stock can be used'], 'past its date' => ['H-OLD', '1', 'expires on 2026-11-23'],
+    'of another item' => ['B-77', '1', 'B-77 is a lot of BAR-25 Stainless bar 25 mm, not of SS-15'],
+    'nobody knows it' => ['H-0', '1', 'There is no lot H-0 of SS-15'],
+    'in inspection' => ['H-BLOCKED', '1', 'Lot H-BLOCKED is in inspection. Only free stock can be used'],
+    'past its date' => ['H-OLD', '1', 'expires on 2026-11-23'],
     'used up' => ['H-GONE', '1', 'H-GONE is no longer in stock: 1 component issued to'],
 ]);
 
 it('refuses more than the lot holds, a split that is not complete, and a serial that was used', function () {
     $sheet = drums($this, '60');
-    expect(fn () => $this->shop->issue($sheet, '60', ['H-7731' => '60']))->toThrow(Refused::class, '60 of lot H-7731 asked for, 50 there')
-        ->and(fn () => $this->shop->issue($sheet, '6', ['H-7714' => '2.5']))->toThrow(Refused::class, '3.5 of 6 are still to be named');
+    expect(fn () => $this->shop->issue($sheet, '60', ['H-7731' => '60']))
+        ->toThrow(Refused::class, '60 of lot H-7731 asked for, 50 there')
+        ->and(fn () => $this->shop->issue($sheet, '6', ['H-7714' => '2.5']))
+        ->toThrow(Refused::class, '3.5 of 6 are still to be named');
     $this->shop->goodsIn('GBOX-1', '2', '100', "S-1\nS-2");
     $order = $this->shop->order('EX-9E', '2');
     $this->shop->release($order);
     $gearbox = $this->shop->component($order, 'GBOX-1');
     $this->shop->issue($gearbox, '1', ['S-1' => '1']);
-    expect(fn () => $this->shop->issue($gearbox, '1', ['S-1' => '1']))->toThrow(Refused::class, 'S-1 is no longer in stock');
+    expect(fn () => $this->shop->issue($gearbox, '1', ['S-1' => '1']))->toThrow(
+        Refused::class,
+        'S-1 is no longer in stock',
+    );
     expect($this->shop->differences())->toBe([]);
 });
 
 it('refuses a held or closed order, and a unit without conversion', function () {
     $sheet = drums($this);
-    $line = fn (?string $unit) => app(IssueComponents::class)->handle([new UseLine('x', $sheet->order_id, $sheet->id, $sheet->item_id, 10, '1', $unit)], false, '', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+    $line = fn (?string $unit) => app(IssueComponents::class)->handle(
+        [new UseLine('x', $sheet->order_id, $sheet->id, $sheet->item_id, 10, '1', $unit)],
+        false,
+        '',
+        $this->shop->token(),
+        $this->shop->as(Role::Storekeeper),
+    );
     expect(fn () => $line('box'))->toThrow(Refused::class, 'not counted in box');
     Order::query()->whereKey($sheet->order_id)->update(['is_held' => true]);
     expect(fn () => $line(null))->toThrow(Refused::class, 'is held. Components go to released orders only');
@@ -79,8 +109,21 @@ it('refuses a held or closed order, and a unit without conversion', function () 
 
 it('uses another unit, by its exact ratio, and keeps what was typed', function () {
     $sheet = drums($this);
-    $booking = app(IssueComponents::class)->handle([new UseLine('x', $sheet->order_id, $sheet->id, $sheet->item_id, 10, '2', 'sheet')], false, '', $this->shop->token(), $this->shop->as(Role::Storekeeper));
-    expect($sheet->refresh()->used_quantity)->toBe('6.250000')->and($booking->moves()->first()->only(['typed_quantity', 'quantity']))->toBe(['typed_quantity' => '2.000000', 'quantity' => '6.250000']);
+    $booking = app(IssueComponents::class)->handle(
+        [new UseLine('x', $sheet->order_id, $sheet->id, $sheet->item_id, 10, '2', 'sheet')],
+        false,
+        '',
+        $this->shop->token(),
+        $this->shop->as(Role::Storekeeper),
+    );
+    expect($sheet->refresh()->used_quantity)->toBe('6.250000')
+        ->and(
+            $booking
+                ->moves()
+                ->first()
+                ->only(['typed_quantity', 'quantity']),
+        )
+        ->toBe(['typed_quantity' => '2.000000', 'quantity' => '6.250000']);
 });
 
 it('uses a substitute: what was planned stays planned, and is no longer asked for', function () {
@@ -88,10 +131,19 @@ it('uses a substitute: what was planned stays planned, and is no longer asked fo
     $this->shop->release($order);
     $motor = $this->shop->component($order, 'MOT-120');
     $crank = $this->shop->item('CRANK-1');
-    app(IssueComponents::class)->handle([new UseLine('x', $order->id, $motor->id, $crank->id, 30, '2', reason: 'motors late')], true, '', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+    app(IssueComponents::class)->handle(
+        [new UseLine('x', $order->id, $motor->id, $crank->id, 30, '2', reason: 'motors late')],
+        true,
+        '',
+        $this->shop->token(),
+        $this->shop->as(Role::Storekeeper),
+    );
     $stand = $order->components()->where('item_id', $crank->id)->firstOrFail();
-    expect($motor->refresh()->only(['planned_quantity', 'used_quantity', 'replaced_quantity']))->toBe(['planned_quantity' => '3.000000', 'used_quantity' => '0.000000', 'replaced_quantity' => '2.000000'])
-        ->and((string) $motor->openQuantity())->toBe('1.000000')->and($stand->only(['stands_for_id', 'planned_quantity', 'used_quantity']))->toBe(['stands_for_id' => $motor->id, 'planned_quantity' => '0.000000', 'used_quantity' => '2.000000'])
+    expect($motor->refresh()->only(['planned_quantity', 'used_quantity', 'replaced_quantity']))
+        ->toBe(['planned_quantity' => '3.000000', 'used_quantity' => '0.000000', 'replaced_quantity' => '2.000000'])
+        ->and((string) $motor->openQuantity())->toBe('1.000000')
+        ->and($stand->only(['stands_for_id', 'planned_quantity', 'used_quantity']))
+        ->toBe(['stands_for_id' => $motor->id, 'planned_quantity' => '0.000000', 'used_quantity' => '2.000000'])
         ->and($this->shop->differences())->toBe([]);
     $this->shop->reverse(App\Models\Booking::query()->latest('id')->firstOrFail());
     expect($motor->refresh()->replaced_quantity)->toBe('0.000000')->and($this->shop->differences())->toBe([]);
@@ -100,19 +152,38 @@ it('uses a substitute: what was planned stays planned, and is no longer asked fo
 it('uses what was not planned, with a reason', function () {
     $order = $this->shop->order('EX-9E', '3');
     $this->shop->release($order);
-    $use = fn (bool $over, string $reason) => app(IssueComponents::class)->handle([new UseLine('x', $order->id, null, $this->shop->item('CABLE-3')->id, 40, '1.5', reason: $reason)], $over, '', $this->shop->token(), $this->shop->as(Role::Storekeeper));
-    expect(fn () => $use(false, 'x'))->toThrow(Refused::class, 'not planned for the order')->and(fn () => $use(true, ''))->toThrow(Refused::class, 'Say why');
+    $use = fn (bool $over, string $reason) => app(IssueComponents::class)->handle(
+        [new UseLine('x', $order->id, null, $this->shop->item('CABLE-3')->id, 40, '1.5', reason: $reason)],
+        $over,
+        '',
+        $this->shop->token(),
+        $this->shop->as(Role::Storekeeper),
+    );
+    expect(fn () => $use(false, 'x'))->toThrow(Refused::class, 'not planned for the order')
+        ->and(fn () => $use(true, ''))->toThrow(Refused::class, 'Say why');
     $use(true, 'longer lead');
     $cable = $this->shop->component($order, 'CABLE-3');
-    expect($cable->planned_quantity)->toBe('0.000000')->and($cable->used_quantity)->toBe('1.500000')->and($this->shop->differences())->toBe([]);
-    $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders/{$order->id}")->assertSee('not planned')->assertSee('longer lead');
+    expect($cable->planned_quantity)->toBe('0.000000')
+        ->and($cable->used_quantity)->toBe('1.500000')
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->get("/orders/{$order->id}")
+        ->assertSee('not planned')
+        ->assertSee('longer lead');
 });
 
 it('takes no floor consumable', function () {
     $order = $this->shop->order('EX-9E', '3');
     $this->shop->release($order);
-    expect(fn () => app(IssueComponents::class)->handle([new UseLine('x', $order->id, null, $this->shop->item('WIRE-1')->id, 10, '1', reason: 'x')], true, '', 'w', $this->shop->as(Role::Storekeeper)))
-        ->toThrow(Refused::class, 'is consumable: it is never issued to an order');
+    expect(
+        fn () => app(IssueComponents::class)->handle(
+            [new UseLine('x', $order->id, null, $this->shop->item('WIRE-1')->id, 10, '1', reason: 'x')],
+            true,
+            '',
+            'w',
+            $this->shop->as(Role::Storekeeper),
+        ),
+    )->toThrow(Refused::class, 'is consumable: it is never issued to an order');
 });
 
 it('brings components back lot by lot, at the value they left with', function () {
@@ -120,12 +191,22 @@ it('brings components back lot by lot, at the value they left with', function ()
     $before = $this->shop->stock('SS-15');
     $this->shop->issue($sheet, '6', ['H-7714' => '2.5', 'H-7731' => '3.5']);
     $lot = Lot::query()->where('code', 'H-7731')->value('id');
-    $back = fn (string $quantity, Condition $as = Condition::Free) => app(ReturnComponents::class)->handle($sheet->order_id, ["{$sheet->id}-{$lot}" => $quantity], $this->shop->place('RACK')->id, $as, 'cut one too many', $this->shop->token(), $this->shop->as(Role::Storekeeper));
+    $back = fn (string $quantity, Condition $as = Condition::Free) => app(ReturnComponents::class)->handle(
+        $sheet->order_id,
+        ["{$sheet->id}-{$lot}" => $quantity],
+        $this->shop->place('RACK')->id,
+        $as,
+        'cut one too many',
+        $this->shop->token(),
+        $this->shop->as(Role::Storekeeper),
+    );
     expect(fn () => $back('4'))->toThrow(Refused::class, '4 to return, 3.5 of it lie in order');
     $back('1', Condition::Blocked);
     $back('2.5');
-    expect($sheet->refresh()->only(['used_quantity', 'used_value']))->toBe(['used_quantity' => '2.500000', 'used_value' => 11625])
-        ->and($this->shop->stock('SS-15')['value'])->toBe($before['value'] - 11625)->and($this->shop->differences())->toBe([]);
+    expect($sheet->refresh()->only(['used_quantity', 'used_value']))
+        ->toBe(['used_quantity' => '2.500000', 'used_value' => 11625])
+        ->and($this->shop->stock('SS-15')['value'])->toBe($before['value'] - 11625)
+        ->and($this->shop->differences())->toBe([]);
     $this->shop->reverse(App\Models\Booking::query()->where('kind', 'return')->latest('id')->firstOrFail());
     expect($sheet->refresh()->used_quantity)->toBe('5.000000')->and($this->shop->differences())->toBe([]);
 });
@@ -133,23 +214,51 @@ it('brings components back lot by lot, at the value they left with', function ()
 it('takes one line of a booking back, once', function () {
     $order = $this->shop->order('EX-9E', '3');
     $this->shop->release($order);
-    $lines = $order->components()->with('item')->get()->filter(fn ($component): bool => in_array($component->item->number, ['MOT-120', 'BRG-25', 'GATE-40'], true));
-    $booking = app(IssueComponents::class)->handle(array_values($lines->map(fn ($component) => UseLine::planned($component, (string) $component->openQuantity()))->all()), false, '', 'i', $this->shop->as(Role::Storekeeper));
-    $move = $booking->moves()->where('item_id', $this->shop->item('GATE-40')->id)->firstOrFail();
-    $back = fn (string $token) => app(ReverseLines::class)->handle($booking->id, [$move->id], 'wrong gate', $token, $this->shop->as(Role::Storekeeper));
+    $lines = $order
+        ->components()
+        ->with('item')
+        ->get()
+        ->filter(fn ($component): bool => in_array($component->item->number, ['MOT-120', 'BRG-25', 'GATE-40'], true));
+    $booking = app(IssueComponents::class)->handle(
+        array_values(
+            $lines->map(fn ($component) => UseLine::planned($component, (string) $component->openQuantity()))->all(),
+        ),
+        false,
+        '',
+        'i',
+        $this->shop->as(Role::Storekeeper),
+    );
+    $move = $booking
+        ->moves()
+        ->where('item_id', $this->shop->item('GATE-40')->id)
+        ->firstOrFail();
+    $back = fn (string $token) => app(ReverseLines::class)->handle(
+        $booking->id,
+        [$move->id],
+        'wrong gate',
+        $token,
+        $this->shop->as(Role::Storekeeper),
+    );
     $back('l1');
-    expect($this->shop->component($order, 'GATE-40')->used_quantity)->toBe('0.000000')->and($this->shop->component($order, 'MOT-120')->used_quantity)->toBe('3.000000')
-        ->and($this->shop->stock('GATE-40'))->toBe(['quantity' => '40', 'value' => 44800])->and($this->shop->differences())->toBe([]);
+    expect($this->shop->component($order, 'GATE-40')->used_quantity)->toBe('0.000000')
+        ->and($this->shop->component($order, 'MOT-120')->used_quantity)->toBe('3.000000')
+        ->and($this->shop->stock('GATE-40'))->toBe(['quantity' => '40', 'value' => 44800])
+        ->and($this->shop->differences())->toBe([]);
     expect(fn () => $back('l2'))->toThrow(Refused::class, 'taken back already');
     // the whole booking then takes back only what is left of it
     $this->shop->reverse($booking);
-    expect($this->shop->stock('MOT-120')['quantity'])->toBe('14')->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(0)->and($this->shop->differences())->toBe([]);
+    expect($this->shop->stock('MOT-120')['quantity'])->toBe('14')
+        ->and((int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents'))->toBe(0)
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('names what must be undone first', function () {
     $in = $this->shop->goodsIn('SS-15', '5', '46', 'H-9', null, 'RACK');
     $used = $this->shop->issue(drums($this), '5', ['H-9' => '5']);
-    expect(fn () => $this->shop->reverse($in))->toThrow(Refused::class, "Undo first: booking {$used->id} (1 component issued to");
+    expect(fn () => $this->shop->reverse($in))->toThrow(
+        Refused::class,
+        "Undo first: booking {$used->id} (1 component issued to",
+    );
     $this->shop->reverse($used);
     $this->shop->reverse($in);
     expect($this->shop->differences())->toBe([]);
@@ -158,7 +267,9 @@ it('names what must be undone first', function () {
 it('corrects the lot in one booking, even when the product is closed: stock, order and cost', function (bool $closed) {
     $sheet = drums($this, '3');
     $order = Order::query()->findOrFail($sheet->order_id);
-    $booking = $this->shop->issue($sheet, (string) $sheet->openQuantity(), ['H-7714' => (string) $sheet->openQuantity()]);
+    $booking = $this->shop->issue($sheet, (string) $sheet->openQuantity(), [
+        'H-7714' => (string) $sheet->openQuantity(),
+    ]);
     if ($closed) {
         $this->shop->issueAll($order);
         $this->shop->workThrough($order);
@@ -167,16 +278,46 @@ it('corrects the lot in one booking, even when the product is closed: stock, ord
     }
     $used = $sheet->refresh()->used_quantity;
     $move = $booking->moves()->firstOrFail();
-    app(CorrectLot::class)->handle($move->id, 'h-7731', '2', 'read off the sheet', 'k', $this->shop->as(Role::Storekeeper));
-    expect($sheet->refresh()->used_quantity)->toBe($used)->and($this->shop->stock('SS-15', 'H-7731')['quantity'])->toBe('48')->and($this->shop->stock('SS-15', 'H-7731')['value'])->toBe(237200 - 9488)->and($this->shop->differences())->toBe([]);
-    expect(fn () => app(CorrectLot::class)->handle($move->id, 'H-7731', '1', 'again', 'k2', $this->shop->as(Role::Storekeeper)))->toThrow(Refused::class, 'corrected already');
+    app(CorrectLot::class)->handle(
+        $move->id,
+        'h-7731',
+        '2',
+        'read off the sheet',
+        'k',
+        $this->shop->as(Role::Storekeeper),
+    );
+    expect($sheet->refresh()->used_quantity)->toBe($used)
+        ->and($this->shop->stock('SS-15', 'H-7731')['quantity'])->toBe('48')
+        ->and($this->shop->stock('SS-15', 'H-7731')['value'])->toBe(237200 - 9488)
+        ->and($this->shop->differences())->toBe([]);
+    expect(
+        fn () => app(CorrectLot::class)->handle(
+            $move->id,
+            'H-7731',
+            '1',
+            'again',
+            'k2',
+            $this->shop->as(Role::Storekeeper),
+        ),
+    )->toThrow(Refused::class, 'corrected already');
 })->with([false, true]);
 
 it('refuses a correction that changes nothing, or names what is not there', function () {
     $sheet = drums($this, '3');
-    $move = $this->shop->issue($sheet, '2', ['H-7714' => '2'])->moves()->firstOrFail();
-    $correct = fn (string $code, ?string $quantity = null) => app(CorrectLot::class)->handle($move->id, $code, $quantity, 'x', $this->shop->token(), $this->shop->as(Role::Storekeeper));
-    expect(fn () => $correct('H-7714'))->toThrow(Refused::class, 'is what is booked')->and(fn () => $correct('H-0'))->toThrow(Refused::class, 'There is no lot H-0')
+    $move = $this->shop
+        ->issue($sheet, '2', ['H-7714' => '2'])
+        ->moves()
+        ->firstOrFail();
+    $correct = fn (string $code, ?string $quantity = null) => app(CorrectLot::class)->handle(
+        $move->id,
+        $code,
+        $quantity,
+        'x',
+        $this->shop->token(),
+        $this->shop->as(Role::Storekeeper),
+    );
+    expect(fn () => $correct('H-7714'))->toThrow(Refused::class, 'is what is booked')
+        ->and(fn () => $correct('H-0'))->toThrow(Refused::class, 'There is no lot H-0')
         ->and(fn () => $correct('H-7731', '3'))->toThrow(Refused::class, '2 were booked from this lot');
     expect($this->shop->differences())->toBe([]);
 });
@@ -186,12 +327,26 @@ it('keeps stock hard for one order: others are told, the rank does not give it a
     $second = $this->shop->order('EX-9E', '10', '2026-12-20');
     $this->shop->release($first);
     $this->shop->release($second);
-    $reserve = fn (Order $order, string $quantity) => app(ReserveStock::class)->handle($order->id, $this->shop->item('MOT-120')->id, '', $quantity, 'promised by phone', $this->shop->token(), $this->shop->as(Role::Supervisor));
+    $reserve = fn (Order $order, string $quantity) => app(ReserveStock::class)->handle(
+        $order->id,
+        $this->shop->item('MOT-120')->id,
+        '',
+        $quantity,
+        'promised by phone',
+        $this->shop->token(),
+        $this->shop->as(Role::Supervisor),
+    );
     $reserve($second, '10');
-    expect(fn () => $reserve($second, '1'))->toThrow(Refused::class, 'Keep no more than it takes')->and(fn () => $reserve($first, '5'))->toThrow(Refused::class, 'kept for order');
-    $given = fn (Order $order): string => DB::table('plan_components')->where('component_id', $this->shop->component($order, 'MOT-120')->id)->value('from_stock');
+    expect(fn () => $reserve($second, '1'))->toThrow(Refused::class, 'Keep no more than it takes')
+        ->and(fn () => $reserve($first, '5'))->toThrow(Refused::class, 'kept for order');
+    $given = fn (Order $order): string => DB::table('plan_components')
+        ->where('component_id', $this->shop->component($order, 'MOT-120')->id)
+        ->value('from_stock');
     expect([$given($first), $given($second)])->toBe(['4.000000', '10.000000']);
-    expect(fn () => $this->shop->issue($this->shop->component($first, 'MOT-120'), '5'))->toThrow(Refused::class, '5 of MOT-120 Drive motor 120 W asked for, 4 are free: the rest is kept for order');
+    expect(fn () => $this->shop->issue($this->shop->component($first, 'MOT-120'), '5'))->toThrow(
+        Refused::class,
+        '5 of MOT-120 Drive motor 120 W asked for, 4 are free: the rest is kept for order',
+    );
     $this->shop->issue($this->shop->component($second, 'MOT-120'), '6');
     expect(DB::table('reservations')->value('quantity'))->toBe('4.000000')->and($this->shop->differences())->toBe([]);
     $row = DB::table('reservations')->first();
@@ -201,16 +356,35 @@ it('keeps stock hard for one order: others are told, the rank does not give it a
 });
 
 it("uses a customer's own material only for that customer, without value", function () {
-    DB::table('structure_lines')->where('item_id', $this->shop->item('MOT-120')->id)->update(['supplied_by' => 'customer']);
+    DB::table('structure_lines')
+        ->where('item_id', $this->shop->item('MOT-120')->id)
+        ->update(['supplied_by' => 'customer']);
     $co = $this->shop->customerOrder(['EX-9E' => '2']);
     $this->shop->cover($co, App\Actions\Cover\CoverBy::StockThenOrder);
     $order = Order::query()->latest('id')->firstOrFail();
     $this->shop->release($order);
     $motor = $this->shop->component($order, 'MOT-120');
-    expect($order->refresh()->owner_id)->toBe($co->customer_id)->and(DB::table('plan_components')->where('component_id', $motor->id)->value('missing'))->toBe('2.000000');
-    expect(fn () => $this->shop->issue($motor, '2'))->toThrow(Refused::class, '2 of MOT-120 Drive motor 120 W asked for, 0 there');
-    app(GoodsIn::class)->handle($motor->item_id, '2', null, '80', $this->shop->place('STORES')->id, '', null, 'own', $this->shop->as(Role::Storekeeper), new App\Actions\Stock\Arrival(owner: $co->customer_id));
+    expect($order->refresh()->owner_id)->toBe($co->customer_id)
+        ->and(DB::table('plan_components')->where('component_id', $motor->id)->value('missing'))->toBe('2.000000');
+    expect(fn () => $this->shop->issue($motor, '2'))->toThrow(
+        Refused::class,
+        '2 of MOT-120 Drive motor 120 W asked for, 0 there',
+    );
+    app(GoodsIn::class)->handle(
+        $motor->item_id,
+        '2',
+        null,
+        '80',
+        $this->shop->place('STORES')->id,
+        '',
+        null,
+        'own',
+        $this->shop->as(Role::Storekeeper),
+        new App\Actions\Stock\Arrival(owner: $co->customer_id),
+    );
     expect($this->shop->stock('MOT-120')['value'])->toBe(117600);
     $this->shop->issue($motor, '2');
-    expect($motor->refresh()->used_value)->toBe(0)->and($this->shop->stock('MOT-120'))->toBe(['quantity' => '14', 'value' => 117600])->and($this->shop->differences())->toBe([]);
+    expect($motor->refresh()->used_value)->toBe(0)
+        ->and($this->shop->stock('MOT-120'))->toBe(['quantity' => '14', 'value' => 117600])
+        ->and($this->shop->differences())->toBe([]);
 });

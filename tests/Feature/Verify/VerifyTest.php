@@ -36,8 +36,21 @@ beforeEach(function () {
     $this->shop->issueAll($tank);
     $this->shop->goodsIn('GATE-40', '5', '12.10');
     $this->shop->reverse($this->shop->goodsIn('SS-15', '1', '46', 'H-1', null, 'RACK'));
-    app(App\Actions\Purchasing\RaisePurchases::class)->handle([new App\Actions\Purchasing\PurchaseLine($this->shop->item('MOT-120')->id, '5')], false, 'pu', $this->shop->as(Role::Buyer));
-    app(App\Actions\Stock\ReserveStock::class)->handle($this->shop->order('EX-9E', '2')->id, $this->shop->item('MOT-120')->id, '', '2', '', 'ke', $this->shop->as(Role::Planner));
+    app(App\Actions\Purchasing\RaisePurchases::class)->handle(
+        [new App\Actions\Purchasing\PurchaseLine($this->shop->item('MOT-120')->id, '5')],
+        false,
+        'pu',
+        $this->shop->as(Role::Buyer),
+    );
+    app(App\Actions\Stock\ReserveStock::class)->handle(
+        $this->shop->order('EX-9E', '2')->id,
+        $this->shop->item('MOT-120')->id,
+        '',
+        '2',
+        '',
+        'ke',
+        $this->shop->as(Role::Planner),
+    );
     app(App\Actions\Bookings\ClosePeriod::class)->handle('2026-10-31', 'cl', $this->shop->as(Role::CostClerk));
     $asks = $this->shop->order('TRAY-40', '1');
     $this->shop->release($asks);
@@ -55,67 +68,133 @@ it('finds nothing wrong with what was booked', function () {
 function corruptions(): array
 {
     return [
-        ['each balance is the sum of its moves', 'UPDATE balances SET quantity = quantity + 1 WHERE quantity > 0 LIMIT 1'],
+        [
+            'each balance is the sum of its moves',
+            'UPDATE balances SET quantity = quantity + 1 WHERE quantity > 0 LIMIT 1',
+        ],
         ['each balance is the sum of its moves', 'UPDATE moves SET quantity = quantity + 1 LIMIT 1'],
         ['stock is worth the sum of its moves', 'UPDATE moves SET value = value + 1 LIMIT 1'],
         ['stock is worth the sum of its moves', 'UPDATE stock_values SET value = value + 1 WHERE quantity > 0 LIMIT 1'],
         ['stock is worth the sum of its moves', 'DELETE FROM stock_values WHERE quantity > 0 LIMIT 1'],
         ['each moved key has its balance', 'DELETE FROM balances WHERE quantity > 0 LIMIT 1'],
-        ['no balance was ever below zero',
-            "UPDATE moves SET quantity = 0 WHERE component_id IS NULL AND from_place_id = (SELECT id FROM places WHERE kind = 'order') LIMIT 1"],
+        [
+            'no balance was ever below zero',
+            "UPDATE moves SET quantity = 0 WHERE component_id IS NULL AND from_place_id = (SELECT id FROM places WHERE kind = 'order') LIMIT 1",
+        ],
         ['there is no value without a quantity', 'UPDATE stock_values SET value = 5 WHERE quantity = 0 LIMIT 1'],
         ['what belongs to a customer has no value', 'UPDATE moves SET owner_id = 1 WHERE value > 0 LIMIT 1'],
-        ['layers are what is left of first in, first out', 'UPDATE cost_layers SET left_value = left_value + 1 LIMIT 1'],
+        [
+            'layers are what is left of first in, first out',
+            'UPDATE cost_layers SET left_value = left_value + 1 LIMIT 1',
+        ],
         ['a layer is what came in less what was used of it', 'UPDATE layer_uses SET quantity = quantity + 1 LIMIT 1'],
         ['a move used of its layers what it moved', 'UPDATE layer_uses SET value = value + 1 LIMIT 1'],
         ['a lot belongs to its item', "UPDATE lots SET item_id = item_id + 1 WHERE code = 'H-7714'"],
-        ['a serial is in one place at most', "UPDATE balances SET quantity = 2 WHERE lot_id = (SELECT id FROM lots WHERE code = 'S-1')"],
-        ['a reversal takes back every move',
-            'UPDATE moves SET value = value + 1 WHERE booking_id = (SELECT id FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1)'],
-        ['a reversal has no move of its own',
-            'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, 2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1'],
-        ['a move taken back is the exact negative', 'UPDATE moves SET value = value + 1 WHERE reverses_id IS NOT NULL LIMIT 1'],
-        ['nothing is booked in a period after its close', "UPDATE bookings SET booked_on = '2026-10-01' ORDER BY id DESC LIMIT 1"],
-        ['what stands in for a component is counted on it', 'UPDATE order_components SET replaced_quantity = 1 LIMIT 1'],
+        [
+            'a serial is in one place at most',
+            "UPDATE balances SET quantity = 2 WHERE lot_id = (SELECT id FROM lots WHERE code = 'S-1')",
+        ],
+        [
+            'a reversal takes back every move',
+            'UPDATE moves SET value = value + 1 WHERE booking_id = (SELECT id FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1)',
+        ],
+        [
+            'a reversal has no move of its own',
+            'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, 2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'a move taken back is the exact negative',
+            'UPDATE moves SET value = value + 1 WHERE reverses_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'nothing is booked in a period after its close',
+            "UPDATE bookings SET booked_on = '2026-10-01' ORDER BY id DESC LIMIT 1",
+        ],
+        [
+            'what stands in for a component is counted on it',
+            'UPDATE order_components SET replaced_quantity = 1 LIMIT 1',
+        ],
         ['a question asks for no more than it was opened for', 'UPDATE questions SET open_quantity = quantity + 1'],
         ['a reservation is the sum of its entries', 'UPDATE reservations SET quantity = quantity - 1'],
         ['what is kept for orders is on hand, for open orders only', 'UPDATE reservations SET quantity = 999'],
-        ['what is kept for orders is on hand, for open orders only', "UPDATE orders SET state = 'closed' WHERE id = (SELECT order_id FROM reservations LIMIT 1)"],
+        [
+            'what is kept for orders is on hand, for open orders only',
+            "UPDATE orders SET state = 'closed' WHERE id = (SELECT order_id FROM reservations LIMIT 1)",
+        ],
         ['the next purchase number is unused', "UPDATE numberings SET next = 1 WHERE code = 'purchase'"],
-        ['a reversal takes back cost',
-            "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT reverses_id, 1, 'labour', 7 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1"],
-        ['a reversal takes back counts',
-            'INSERT INTO step_entries (booking_id, order_step_id, good) SELECT reverses_id, 1, 1 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1'],
+        [
+            'a reversal takes back cost',
+            "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT reverses_id, 1, 'labour', 7 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1",
+        ],
+        [
+            'a reversal takes back counts',
+            'INSERT INTO step_entries (booking_id, order_step_id, good) SELECT reverses_id, 1, 1 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1',
+        ],
         ['a step stands as its entries say', 'UPDATE order_steps SET good = good + 1 WHERE taken_in > 0 LIMIT 1'],
         ['a step stands as its entries say', 'UPDATE order_steps SET booked_minutes = booked_minutes + 1 LIMIT 1'],
         ['no step gives more than it took in', 'UPDATE order_steps SET scrap = taken_in + 1 LIMIT 1'],
-        ['what one step passes on the next takes in', 'UPDATE order_steps SET taken_in = taken_in + 1 WHERE number = 20 LIMIT 1'],
-        ['a released order started its quantity', 'UPDATE orders SET quantity = quantity + 1 WHERE released_at IS NOT NULL LIMIT 1'],
-        ['an order received what its last step passed on', 'UPDATE orders SET received_quantity = received_quantity + 1 LIMIT 1'],
+        [
+            'what one step passes on the next takes in',
+            'UPDATE order_steps SET taken_in = taken_in + 1 WHERE number = 20 LIMIT 1',
+        ],
+        [
+            'a released order started its quantity',
+            'UPDATE orders SET quantity = quantity + 1 WHERE released_at IS NOT NULL LIMIT 1',
+        ],
+        [
+            'an order received what its last step passed on',
+            'UPDATE orders SET received_quantity = received_quantity + 1 LIMIT 1',
+        ],
         ['a component is used as issued', 'UPDATE order_components SET used_quantity = used_quantity + 1 LIMIT 1'],
-        ['material cost of an order is what left stock for it', "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'material' LIMIT 1"],
-        ['what an order gave into stock left its cost', "UPDATE cost_entries SET cents = cents - 1 WHERE kind = 'receipt' LIMIT 1"],
-        ['a closed order holds no cost, a firm one has none',
-            "UPDATE cost_entries SET cents = cents + 1 WHERE order_id = (SELECT id FROM orders WHERE state = 'closed') LIMIT 1"],
+        [
+            'material cost of an order is what left stock for it',
+            "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'material' LIMIT 1",
+        ],
+        [
+            'what an order gave into stock left its cost',
+            "UPDATE cost_entries SET cents = cents - 1 WHERE kind = 'receipt' LIMIT 1",
+        ],
+        [
+            'a closed order holds no cost, a firm one has none',
+            "UPDATE cost_entries SET cents = cents + 1 WHERE order_id = (SELECT id FROM orders WHERE state = 'closed') LIMIT 1",
+        ],
         ['the stored state is the derived one', "UPDATE orders SET state = 'firm' WHERE state = 'running'"],
         ['cover is the sum of its entries', 'UPDATE covers SET quantity = quantity + 1 LIMIT 1'],
-        ['a line is covered for no more than is open', 'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 3 LIMIT 1'],
+        [
+            'a line is covered for no more than is open',
+            'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 3 LIMIT 1',
+        ],
         ['stock promised is on hand', "UPDATE covers SET quantity = 999 WHERE supply = 'stock' LIMIT 1"],
-        ['an order promises no more than is to come', "UPDATE covers SET quantity = 999 WHERE supply <> 'stock' LIMIT 1"],
-        ['a customer line shipped what left for it',
-            'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 1 WHERE shipped_quantity > 0 LIMIT 1'],
-        ['a customer line shipped what left for it', 'UPDATE customer_order_lines SET is_open = 0 WHERE is_open = 1 LIMIT 1'],
+        [
+            'an order promises no more than is to come',
+            "UPDATE covers SET quantity = 999 WHERE supply <> 'stock' LIMIT 1",
+        ],
+        [
+            'a customer line shipped what left for it',
+            'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 1 WHERE shipped_quantity > 0 LIMIT 1',
+        ],
+        [
+            'a customer line shipped what left for it',
+            'UPDATE customer_order_lines SET is_open = 0 WHERE is_open = 1 LIMIT 1',
+        ],
         ['a purchase received what came in for it', 'UPDATE purchases SET received_quantity = 1 LIMIT 1'],
-        ['value that came in is all there, each day',
-            "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'variance' OR kind = 'receipt' LIMIT 1"],
-        ['value that came in is all there, each day', 'UPDATE moves SET value = value + 1 WHERE component_id IS NOT NULL LIMIT 1'],
+        [
+            'value that came in is all there, each day',
+            "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'variance' OR kind = 'receipt' LIMIT 1",
+        ],
+        [
+            'value that came in is all there, each day',
+            'UPDATE moves SET value = value + 1 WHERE component_id IS NOT NULL LIMIT 1',
+        ],
         ['the next order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'order'"],
         ['the next customer order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'customer_order'"],
         ['the live plan puts no two steps on one machine at once',
             "UPDATE plan_steps SET start_at = '2026-11-24 09:00', end_at = '2026-11-30 09:00', machine = 1"],
         ['one plan is live, and what stands on a pin stands where it is pinned', 'UPDATE plans SET is_live = 0'],
-        ['one plan is live, and what stands on a pin stands where it is pinned',
-            'INSERT INTO plan_pins (plan_id, order_step_id, work_centre_id, machine, start_at) SELECT plan_id, order_step_id, work_centre_id, machine + 1, start_at FROM plan_steps WHERE machine = 1 LIMIT 1'],
+        [
+            'one plan is live, and what stands on a pin stands where it is pinned',
+            'INSERT INTO plan_pins (plan_id, order_step_id, work_centre_id, machine, start_at) SELECT plan_id, order_step_id, work_centre_id, machine + 1, start_at FROM plan_steps WHERE machine = 1 LIMIT 1',
+        ],
     ];
 }
 

@@ -7,16 +7,27 @@ use App\Wording\ReadinessWords;
 /** @param  list<array{0: string, 1: ?string, 2?: ?string}>  $covers quantity, order, finish */
 function covered(string $quantity, array $covers, string $shipped = '0', string $cancelled = '0'): string
 {
-    return CoverWords::say((object) ['quantity' => $quantity, 'shipped_quantity' => $shipped, 'cancelled_quantity' => $cancelled],
-        array_map(fn (array $cover): object => (object) ['quantity' => $cover[0], 'order_number' => $cover[1], 'finish_at' => $cover[2]
-            ?? null], $covers));
+    return CoverWords::say(
+        (object) ['quantity' => $quantity, 'shipped_quantity' => $shipped, 'cancelled_quantity' => $cancelled],
+        array_map(
+            fn (array $cover): object => (object) [
+                'quantity' => $cover[0],
+                'order_number' => $cover[1],
+                'finish_at' => $cover[2] ?? null,
+            ],
+            $covers,
+        ),
+    );
 }
 
 it('says in one phrase how a line is covered', function (string $said, Closure $line) {
     expect($line())->toBe($said);
 })->with([
     'all from stock' => ['4 from stock', fn () => covered('4', [['4.000000', null]])],
-    'stock and an order' => ['4 from stock, 6 from 218 on Fri', fn () => covered('10', [['4', null], ['6', '218', '2026-11-27 10:00:00']])],
+    'stock and an order' => [
+        '4 from stock, 6 from 218 on Fri',
+        fn () => covered('10', [['4', null], ['6', '218', '2026-11-27 10:00:00']]),
+    ],
     'finished today' => ['2 from 218 today', fn () => covered('2', [['2', '218', '2026-11-24 14:00:00']])],
     'a far date' => ['2 from 218 on 18 Dec', fn () => covered('2', [['2', '218', '2026-12-18 14:00:00']])],
     'no date yet' => ['2 from 218, no date yet', fn () => covered('2', [['2', '218']])],
@@ -29,9 +40,23 @@ it('says in one phrase how a line is covered', function (string $said, Closure $
 /** @param  list<array{int, string, ?string, ?string}>  $blocks step, item, supply, day */
 function ready(array $blocks, bool $canStart = false, string $unplaced = ''): string
 {
-    return ReadinessWords::say((object) ['unplaced' => $unplaced, 'can_start' => $canStart,
-        'blocks' => json_encode(array_map(fn (array $block): array => ['step' => $block[0], 'item' => $block[1], 'supply' => $block[2],
-            'at' => $block[3] === null ? null : intdiv((int) strtotime("{$block[3]} 10:00 UTC"), 60)], $blocks))]);
+    return ReadinessWords::say(
+        (object) [
+            'unplaced' => $unplaced,
+            'can_start' => $canStart,
+            'blocks' => json_encode(
+                array_map(
+                    fn (array $block): array => [
+                        'step' => $block[0],
+                        'item' => $block[1],
+                        'supply' => $block[2],
+                        'at' => $block[3] === null ? null : intdiv((int) strtotime("{$block[3]} 10:00 UTC"), 60),
+                    ],
+                    $blocks,
+                ),
+            ),
+        ],
+    );
 }
 
 it('says in words what an order can do now and what it waits for', function (string $said, Closure $order) {
@@ -44,10 +69,22 @@ it('says in words what an order can do now and what it waits for', function (str
         fn () => ready([[10, 'Gear blank', 'purchase P-558', '2026-11-27']])],
     'waits for an order without a date' => ['waits for Gear (391)', fn () => ready([[10, 'Gear', 'order 391', null]])],
     'stuck' => ['stuck: no Motor ordered', fn () => ready([[10, 'Motor', null, null]])],
-    'a late part does not stop the first step' => ['can start now; waits at step 60 until tomorrow for Motor (P-1)',
-        fn () => ready([[60, 'Motor', 'purchase P-1', '2026-11-25']], true)],
-    'what nothing is ordered for comes first, then what comes last' => ['stuck at step 30: no Motor ordered; waits until Fri for Gear (391); 1 more', fn () => ready([[10, 'Drum', 'order 390', '2026-11-25'], [10, 'Gear', 'order 391', '2026-11-27'], [30, 'Motor', null, null]])],
-    'no place in the schedule' => ['all parts there; Welding has no machine.', fn () => ready([], false, 'Welding has no machine.')],
+    'a late part does not stop the first step' => [
+        'can start now; waits at step 60 until tomorrow for Motor (P-1)',
+        fn () => ready([[60, 'Motor', 'purchase P-1', '2026-11-25']], true),
+    ],
+    'what nothing is ordered for comes first, then what comes last' => [
+        'stuck at step 30: no Motor ordered; waits until Fri for Gear (391); 1 more',
+        fn () => ready([
+            [10, 'Drum', 'order 390', '2026-11-25'],
+            [10, 'Gear', 'order 391', '2026-11-27'],
+            [30, 'Motor', null, null],
+        ]),
+    ],
+    'no place in the schedule' => [
+        'all parts there; Welding has no machine.',
+        fn () => ready([], false, 'Welding has no machine.'),
+    ],
 ]);
 
 it('writes durations, money and pace as people read them', function (string $written, string $said) {
@@ -60,8 +97,10 @@ it('writes durations, money and pace as people read them', function (string $wri
     'behind by hours' => [fn () => Figures::pace(123), '2 h 05 late'],
     'behind by a day' => [fn () => Figures::pace(480), '1 working day late'],
     'behind by days' => [fn () => Figures::pace(1500), '3 working days late'],
-    'on the minute' => [fn () => Figures::pace(0), 'just in time'], 'a little ahead' => [fn () => Figures::pace(-29), 'just in time'],
+    'on the minute' => [fn () => Figures::pace(0), 'just in time'],
+    'a little ahead' => [fn () => Figures::pace(-29), 'just in time'],
     'ahead' => [fn () => Figures::pace(-960), '2 working days ahead'],
-    'an amount' => [fn () => Figures::amount('2.500000'), '2.5'], 'a whole one' => [fn () => Figures::amount('100.000000'), '100'],
+    'an amount' => [fn () => Figures::amount('2.500000'), '2.5'],
+    'a whole one' => [fn () => Figures::amount('100.000000'), '100'],
     'none' => [fn () => Figures::amount(null), ''],
 ]);

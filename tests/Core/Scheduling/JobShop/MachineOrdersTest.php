@@ -11,13 +11,23 @@ function shop(int $seed): array
 {
     $random = new Randomizer(new Xoshiro256StarStar($seed));
     $machines = $random->getInt(2, 5);
-    $jobs = array_map(fn (): array => array_map(fn (int $machine): array => [$machine, $random->getInt(0, 20)], $random->shuffleArray(range(0, $machines - 1))), range(1, $random->getInt(2, 7)));
+    $jobs = array_map(
+        fn (): array => array_map(
+            fn (int $machine): array => [$machine, $random->getInt(0, 20)],
+            $random->shuffleArray(range(0, $machines - 1)),
+        ),
+        range(1, $random->getInt(2, 7)),
+    );
     $shop = JobShop::of($machines, $jobs);
 
     return [$shop, new MachineOrders($shop, $random), $random];
 }
 
-/** The longest way to the start of each operation, by going round until nothing changes: slow, and sure. @return list<int> */
+/**
+ * The longest way to the start of each operation, by going round until nothing changes: slow, and sure.
+ *
+ * @return list<int>
+ */
 function slowHeads(MachineOrders $orders): array
 {
     $head = array_fill(0, $orders->count, 0);
@@ -43,8 +53,11 @@ it('finds the longest ways, both ways, and a critical path of just that length',
         $span = $orders->longestPaths();
         $slow = slowHeads($orders);
         ksort($orders->head);
-        expect(array_values($orders->head))->toBe($slow)->and($span)->toBe(max(array_map(fn (int $i): int => $slow[$i] + $shop->time[$i], range(0, $shop->operations() - 1))));
-        // head + tail is the longest way through an operation: nowhere more than the makespan, and just that on the critical path
+        expect(array_values($orders->head))->toBe($slow)
+            ->and($span)
+            ->toBe(max(array_map(fn (int $i): int => $slow[$i] + $shop->time[$i], range(0, $shop->operations() - 1))));
+        // head + tail is the longest way through an operation: nowhere more than the makespan, and just that on the
+        // critical path
         foreach (range(0, $shop->operations() - 1) as $i) {
             expect($orders->head[$i] + $orders->tail[$i])->toBeLessThanOrEqual($span);
         }
@@ -76,7 +89,9 @@ it('makes no circle by any move it estimates, over long walks; every machine kee
         }
         $orders->longestPaths(); // throws on a circle
         foreach (range(0, $shop->machines - 1) as $machine) {
-            $own = array_values(array_filter(range(0, $shop->operations() - 1), fn (int $i): bool => $shop->machine[$i] === $machine));
+            $own = array_values(
+                array_filter(range(0, $shop->operations() - 1), fn (int $i): bool => $shop->machine[$i] === $machine),
+            );
             $chain = array_values(array_filter($own, fn (int $i): bool => $orders->before[$i] < 0));
             expect($chain)->toHaveCount(1);
             while ($orders->after[end($chain)] >= 0) {
@@ -95,7 +110,8 @@ it('estimates the swap of two neighbours never above what comes of it: Taillard 
         $orders->take(range(0, $shop->operations() - 1));
         $path = $orders->criticalPath($orders->longestPaths());
         for ($u = 0; $u + 1 < count($path); $u++) {
-            $estimate = $orders->after[$path[$u]] === $path[$u + 1] ? MoveEstimate::behind($orders, $path, $u, $u + 1) : null;
+            $estimate =
+                $orders->after[$path[$u]] === $path[$u + 1] ? MoveEstimate::behind($orders, $path, $u, $u + 1) : null;
             if ($estimate !== null) {
                 $other = clone $orders;
                 $other->move($path, [$u, $u + 1, true]);

@@ -17,7 +17,11 @@ function search(string $text, int $seed, int $iterations, int $target = 0): arra
 }
 
 it('reaches the proven optimum of published job shops', function (string $file, int $optimum, int $iterations) {
-    expect(search((string) file_get_contents(__DIR__."/{$file}.txt"), 1, $iterations, $optimum))->toBe([$optimum, [], $optimum]);
+    expect(search((string) file_get_contents(__DIR__."/{$file}.txt"), 1, $iterations, $optimum))->toBe([
+        $optimum,
+        [],
+        $optimum,
+    ]);
 })->with([
     'ft06: Fisher and Thompson 1963' => ['ft06', 55, 4_000],
     'ft20: Fisher and Thompson 1963' => ['ft20', 1165, 60_000],
@@ -28,7 +32,8 @@ it('comes within two per cent of ft10 soon: Fisher and Thompson 1963, optimum 93
     expect($faults)->toBe([])->and($span)->toBe($said)->toBeGreaterThanOrEqual(930)->toBeLessThanOrEqual(948);
 })->with([1, 2, 3]);
 
-it('finds the least makespan of two machines in sequence: Johnson, Naval Research Logistics Quarterly 1 (1954); value from memory',
+it(
+    'finds the least makespan of two machines in sequence: Johnson, Naval Research Logistics Quarterly 1 (1954); value from memory',
     function () {
         // jobs (4,5) (4,1) (30,4) (6,30) (2,3): 47
         expect(search("5 2\n0 4 1 5\n0 4 1 1\n0 30 1 4\n0 6 1 30\n0 2 1 3\n", 3, 2_000)[0])->toBe(47);
@@ -68,8 +73,12 @@ it('is accepted by the checker on random shops, and is never worse than its firs
 
 it('is repeatable by seed and iterations, and a time limit only cuts', function () {
     $shop = ShopFile::read((string) file_get_contents(__DIR__.'/ft10.txt'));
-    $run = fn (int $seed, int $iterations, ?int $cut = null): array => (array) MakespanSearch::solve($shop, $seed, $iterations,
-        fn (int $best, int $done): bool => $cut === null || $done < $cut);
+    $run = fn (int $seed, int $iterations, ?int $cut = null): array => (array) MakespanSearch::solve(
+        $shop,
+        $seed,
+        $iterations,
+        fn (int $best, int $done): bool => $cut === null || $done < $cut,
+    );
     expect($run(7, 3_000))->toBe($run(7, 3_000))->and($run(7, 3_000)['start'])->not->toBe($run(8, 3_000)['start']);
     $cut = $run(7, PHP_INT_MAX, 1_200);
     expect($cut['iterations'])->toBeLessThan(1_600)->and($cut['start'])->toBe($run(7, $cut['iterations'])['start']);
@@ -91,7 +100,8 @@ it('tells the best so far, which never rises', function () {
 it('says which line of a file is wrong', function (string $text, string $says) {
     expect(fn () => ShopFile::read($text))->toThrow(Refused::class, $says);
 })->with([
-    'nothing' => ["# only a comment\n\n", 'holds no job shop'], 'words' => ["2 2\n0 1 1 x\n", 'Line 2 holds something else'],
+    'nothing' => ["# only a comment\n\n", 'holds no job shop'],
+    'words' => ["2 2\n0 1 1 x\n", 'Line 2 holds something else'],
     'no head' => ["3\n", 'Line 1 must be the number of jobs'],
     'a pair too few' => ["1 2\n0 5\n", 'Line 2 has 2 numbers, 2 machines need 4'],
     'a job too few' => ["2 1\n0 5\n", '2 jobs are announced, 1 are there'],

@@ -8,10 +8,15 @@ final class ShopChecker
     /** @return array{int, list<string>} makespan and faults */
     public static function check(string $shop, string $starts): array
     {
-        $rows = fn (string $text): array => array_values(array_map(
-            fn (string $line): array => array_map(intval(...), preg_split('/\s+/', trim($line))),
-            array_filter(explode("\n", $text), fn (string $line): bool => trim($line) !== '' && ! str_starts_with(trim($line), '#')),
-        ));
+        $rows = fn (string $text): array => array_values(
+            array_map(
+                fn (string $line): array => array_map(intval(...), preg_split('/\s+/', trim($line))),
+                array_filter(
+                    explode("\n", $text),
+                    fn (string $line): bool => trim($line) !== '' && ! str_starts_with(trim($line), '#'),
+                ),
+            ),
+        );
         $jobs = $rows($shop);
         [$count, $machines] = array_shift($jobs);
         $times = $rows($starts);
@@ -45,7 +50,10 @@ final class ShopChecker
     /** The least makespan of a tiny shop, by trying every semi-active schedule. */
     public static function least(string $shop): int
     {
-        $rows = array_map(fn (string $line): array => array_map(intval(...), preg_split('/\s+/', trim($line))), explode("\n", trim($shop)));
+        $rows = array_map(
+            fn (string $line): array => array_map(intval(...), preg_split('/\s+/', trim($line))),
+            explode("\n", trim($shop)),
+        );
         array_shift($rows);
         $best = PHP_INT_MAX;
         $go = function (array $next, array $jobFree, array $machineFree, int $span) use (&$go, &$best, $rows): void {
@@ -58,8 +66,12 @@ final class ShopChecker
                     $left = true;
                     [$machine, $time] = [$row[2 * $next[$j]], $row[2 * $next[$j] + 1]];
                     $end = max($jobFree[$j], $machineFree[$machine] ?? 0) + $time;
-                    $go([...array_slice($next, 0, $j), $next[$j] + 1, ...array_slice($next, $j + 1)],
-                        array_replace($jobFree, [$j => $end]), array_replace($machineFree, [$machine => $end]), max($span, $end));
+                    $go(
+                        [...array_slice($next, 0, $j), $next[$j] + 1, ...array_slice($next, $j + 1)],
+                        array_replace($jobFree, [$j => $end]),
+                        array_replace($machineFree, [$machine => $end]),
+                        max($span, $end),
+                    );
                 }
             }
             if (! $left) {

@@ -48,8 +48,22 @@ it('answers as counting minutes one by one does, on random calendars', function 
 });
 
 it('gives the same windows in one row for all work centres', function () {
-    $spans = [1 => [[100, 250], [300, 301], [1000, 1100]], 2 => [], 3 => [[0, 5000]], 4 => [[100, 250], [300, 301], [1000, 1100]]];
-    $net = Net::of(new Problem(0, array_map(fn (array $open): WorkCentre => new WorkCentre('Bench', 1, OpenWindows::of($open, [], 0, 6000)), $spans), []));
+    $spans = [
+        1 => [[100, 250], [300, 301], [1000, 1100]],
+        2 => [],
+        3 => [[0, 5000]],
+        4 => [[100, 250], [300, 301], [1000, 1100]],
+    ];
+    $net = Net::of(
+        new Problem(
+            0,
+            array_map(
+                fn (array $open): WorkCentre => new WorkCentre('Bench', 1, OpenWindows::of($open, [], 0, 6000)),
+                $spans,
+            ),
+            [],
+        ),
+    );
     $row = new FlatWindows($net);
     expect($row->base[3])->toBe($row->base[0])->and(count($row->bucket))->toBe(3 * $row->buckets);
     foreach ($net->open as $c => $open) {
@@ -58,19 +72,28 @@ it('gives the same windows in one row for all work centres', function () {
             while ($row->end[$k] <= $minute) {
                 $k++;
             }
-            expect([$row->start[$k], $row->end[$k]])->toBe([$open->start[$open->at($minute)], $open->end[$open->at($minute)]]);
+            expect([$row->start[$k], $row->end[$k]])->toBe([
+                $open->start[$open->at($minute)],
+                $open->end[$open->at($minute)],
+            ]);
         }
     }
 });
 
 it('is cut to the spans in which others are there', function () {
-    $windows = Windows::of(OpenWindows::of([[0, 100], [200, 300], [400, 500]], [], 0, 1000), 0)->within([[50, 220], [260, 450]]);
+    $windows = Windows::of(OpenWindows::of([[0, 100], [200, 300], [400, 500]], [], 0, 1000), 0)->within([
+        [50, 220],
+        [260, 450],
+    ]);
     expect(array_slice($windows->start, 0, $windows->last))->toBe([50, 200, 260, 400])
         ->and(array_slice($windows->end, 0, $windows->last))->toBe([100, 220, 300, 450])
-        ->and($windows->total(1000))->toBe(160)->and($windows->longest())->toBe(50);
+        ->and($windows->total(1000))->toBe(160)
+        ->and($windows->longest())->toBe(50);
 });
 
 it('is never open without windows', function () {
     $windows = Windows::of(OpenWindows::of([], [], 0, 1000), 0);
-    expect($windows->nextOpen(5))->toBe(Windows::NEVER)->and($windows->startFor(500, 1))->toBe(-1)->and($windows->stretch())->toBe(1.0);
+    expect($windows->nextOpen(5))->toBe(Windows::NEVER)
+        ->and($windows->startFor(500, 1))->toBe(-1)
+        ->and($windows->stretch())->toBe(1.0);
 });
