@@ -169,7 +169,7 @@ final class Office
         if (! $day->isFriday() || $left < 5) {
             return;
         }
-        foreach (CustomerOrderList::lines('uncovered')->groupBy('customer_order_id') as $lines) {
+        foreach (CustomerOrderList::lines('uncovered')->groupBy('customerOrderId') as $lines) {
             $this->tries->of(fn () => $this->cover->handle(
                 array_values($lines->pluck('id')->map(intval(...))->all()),
                 CoverBy::StockThenOrder,

@@ -5,6 +5,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Quantity\QuantityRefused;
@@ -131,5 +132,20 @@ class Item extends Model
     public function isTracked(): bool
     {
         return $this->tracking->isTracked();
+    }
+
+    /** "bought, counted in piece, 1 box = 12 pc, by lot, valued by own cost" */
+    public function inWords(): string
+    {
+        $units = $this->units->map(fn (ItemUnit $other): string => ", 1 {$other->inWords()} {$this->unit->code}");
+
+        return "{$this->kind->value}, counted in {$this->unit->name}{$units->join('')}"
+            .($this->isTracked() ? ", by {$this->tracking->value}" : '')
+            .', valued by '.CostingRule::from($this->costing)->label();
+    }
+
+    public function isAtStandardCost(): bool
+    {
+        return $this->costing === CostingRule::Standard->value;
     }
 }

@@ -28,4 +28,10 @@ class ItemUnit extends Model
     {
         return $this->belongsTo(Unit::class);
     }
+
+    /** "box = 12", in stock units */
+    public function inWords(): string
+    {
+        return "{$this->unit->code} = ".($this->q === 1 ? $this->p : "{$this->p}/{$this->q}");
+    }
 }

@@ -2,9 +2,13 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\PlaceKind;
+use KeepPace\Core\Stock\ScrapClass;
 
 /**
  * A quantity and its value going from one end to another.
@@ -85,5 +89,62 @@ class Move extends Model
     public function to(): BelongsTo
     {
         return $this->belongsTo(Place::class, 'to_place_id');
+    }
+
+    /** "order 218", "Main stores", "Rack, blocked" */
+    public function fromSays(): string
+    {
+        return $this->from->kind === PlaceKind::Order->value
+            ? "order {$this->order?->number}"
+            : self::place($this->from, $this->from_condition);
+    }
+
+    public function toSays(): string
+    {
+        return self::place($this->to, $this->to_condition);
+    }
+
+    /** It was used for an order. */
+    public function isToOrder(): bool
+    {
+        return $this->to->kind === PlaceKind::Order->value;
+    }
+
+    /** The pieces went the way it says, and nobody took them back. */
+    public function canBeTakenBack(): bool
+    {
+        return $this->reversedBy === null && BigDecimal::of($this->quantity)->isPositive();
+    }
+
+    /** Of a component by lot: another lot may really have been used. */
+    public function canHaveWrongLot(): bool
+    {
+        return $this->reversedBy === null
+            && $this->component_id !== null
+            && $this->lot_id !== 0
+            && $this->isToOrder();
+    }
+
+    /** Why it was scrapped; nothing where it was not. */
+    public function scrapSays(): string
+    {
+        return $this->scrap_class === '' ? '' : ScrapClass::from($this->scrap_class)->label();
+    }
+
+    /** "Take back Stainless sheet H-7731" */
+    public function takeBackLabel(): string
+    {
+        return trim("Take back {$this->item->name} {$this->lot?->code}");
+    }
+
+    /** Its form among the others of a page. */
+    public function form(): string
+    {
+        return "lot-{$this->id}";
+    }
+
+    private static function place(Place $place, string $condition): string
+    {
+        return $condition === Condition::Free->value ? $place->name : "{$place->name}, {$condition}";
     }
 }

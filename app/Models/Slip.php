@@ -28,9 +28,35 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 class Slip extends Model
 {
+    public const OPEN = 'open';
+
+    public const BOOKED = 'booked';
+
+    public const DROPPED = 'dropped';
+
     protected $table = 'slips';
 
     protected $guarded = [];
+
+    /** What of its orders it was proposed for. */
+    public function partSays(): string
+    {
+        return match ($this->part) {
+            'whole' => 'all that is planned',
+            'reported' => 'what is counted so far',
+            default => "step {$this->step_number}",
+        };
+    }
+
+    public function isBooked(): bool
+    {
+        return $this->state === self::BOOKED;
+    }
+
+    public function isDropped(): bool
+    {
+        return $this->state === self::DROPPED;
+    }
 
     /** @return BelongsTo<Person, $this> */
     public function user(): BelongsTo

@@ -38,12 +38,12 @@ final class PickPaper
             $pdf->setFont('helvetica', '', 9);
             $cells = [
                 $row->place ?? '',
-                "{$row->item_number} {$row->item_name}",
-                $row->code.($row->expires_on === null ? '' : " until {$row->expires_on}"),
+                "{$row->itemNumber} {$row->item}",
+                $row->code.($row->expiresOn === null ? '' : " until {$row->expiresOn}"),
                 Figures::amount($row->typed),
                 $row->unit,
-                $row->order_number,
-                (string) $row->step_number,
+                $row->order,
+                (string) $row->step,
             ];
             foreach (array_values(self::WIDTHS) as $i => $width) {
                 $pdf->MultiCell(
@@ -65,7 +65,7 @@ final class PickPaper
                     true,
                 );
             }
-            $pdf->write1DBarcode($row->code === '' ? $row->item_number : $row->code, 'C128', 40, $y + 6, 60, 6, 0.25, [
+            $pdf->write1DBarcode($row->barcode(), 'C128', 40, $y + 6, 60, 6, 0.25, [
                 'stretch' => false,
                 'position' => 'L',
             ]);
@@ -78,8 +78,8 @@ final class PickPaper
             $pdf->Cell(
                 190,
                 6,
-                Figures::amount($row->quantity)
-                    ." {$row->unit} of {$row->item_number} {$row->item_name} for {$row->order_number} are not there.",
+                Figures::amount((string) $row->quantity)
+                    ." {$row->unit} of {$row->itemNumber} {$row->item} for {$row->order} are not there.",
                 0,
                 1,
             );

@@ -29,6 +29,17 @@ final readonly class Row
         return $query->get()->map(fn (\stdClass $columns): object => $from(new self($columns)));
     }
 
+    /**
+     * @template T of object
+     *
+     * @param  callable(self): T  $from
+     * @return T|null
+     */
+    public static function first(Builder $query, callable $from): ?object
+    {
+        return self::all($query->limit(1), $from)->first();
+    }
+
     public function int(string $name): int
     {
         return (int) $this->there($name);
@@ -63,6 +74,24 @@ final readonly class Row
         return BigDecimal::of((string) $this->there($name));
     }
 
+    public function decimalOrNull(string $name): ?BigDecimal
+    {
+        $value = $this->value($name);
+
+        return $value === null ? null : BigDecimal::of((string) $value);
+    }
+
+    public function decimalOrZero(string $name): BigDecimal
+    {
+        return BigDecimal::of((string) ($this->value($name) ?? '0'));
+    }
+
+    /** A time, stored in UTC. */
+    public function moment(string $name): CarbonImmutable
+    {
+        return CarbonImmutable::parse((string) $this->there($name), 'UTC');
+    }
+
     /** A time, stored in UTC. */
     public function momentOrNull(string $name): ?CarbonImmutable
     {
@@ -80,6 +109,17 @@ final readonly class Row
     public function enum(string $name, string $enum): BackedEnum
     {
         return $enum::from($this->text($name));
+    }
+
+    /**
+     * @template E of BackedEnum
+     *
+     * @param  class-string<E>  $enum
+     * @return E|null
+     */
+    public function enumOrNull(string $name, string $enum): ?BackedEnum
+    {
+        return $this->value($name) === null ? null : $this->enum($name, $enum);
     }
 
     private function there(string $name): int|float|string

@@ -30,6 +30,14 @@ final class Printed
         return Figures::amount($of === null ? null : (string) $of);
     }
 
+    /** As amount(), nothing where it is none. */
+    public function some(BigNumber|string|int|null $of): string
+    {
+        $amount = $this->amount($of);
+
+        return $amount === '0' ? '' : $amount;
+    }
+
     public function money(int|string $cents): string
     {
         return $this->seesMoney() ? Figures::money((int) $cents) : self::HIDDEN;
@@ -81,6 +89,11 @@ final class Printed
         };
     }
 
+    public function number(int $of): string
+    {
+        return Figures::whole($of);
+    }
+
     /** @return array<string, string> labels of the conditions stock can be in, by what is sent */
     public function conditions(): array
     {
@@ -95,7 +108,7 @@ final class Printed
     /** Open hours with one place: "12.5". */
     public function hours(int|string|null $minutes): string
     {
-        return number_format((int) $minutes / 60, 1, '.', "\u{202F}");
+        return Figures::hours((int) $minutes);
     }
 
     /** What kind of booking it was. */

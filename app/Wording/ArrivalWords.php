@@ -58,19 +58,6 @@ final class ArrivalWords
         };
     }
 
-    /** As day(), of what a plan keeps. @param  \stdClass  $is with at, rests, given */
-    public static function coming(\stdClass $is): string
-    {
-        return $is->at === null
-            ? ''
-            : self::day(new Arrival(
-                $is->at,
-                Expected::from($is->rests ?? Expected::Given->value),
-                $is->given ?? null,
-                $is->on ?? null,
-            ));
-    }
-
     /**
      * "until Thu", "until about Thu, due Tue" for something that is ordered.
      *

@@ -21,7 +21,19 @@ final class Figures
     /** "1 order", "3 orders" */
     public static function count(int $number, string $one): string
     {
-        return $number === 1 ? "1 {$one}" : "{$number} {$one}s";
+        return $number === 1 ? "1 {$one}" : self::whole($number)." {$one}s";
+    }
+
+    /** "1 289" */
+    public static function whole(int $number): string
+    {
+        return number_format($number, 0, '.', "\u{202F}");
+    }
+
+    /** Hours with one place: "12.5". */
+    public static function hours(int $minutes): string
+    {
+        return number_format($minutes / 60, 1, '.', "\u{202F}");
     }
 
     /** "45 min", "3 h", "3 h 20" */

@@ -10,28 +10,28 @@ final class ReadinessWords
     /** So many are said; of the rest their number. */
     private const SAID = 2;
 
-    /** @param  \stdClass  $plan row of plan_orders */
-    public static function say(\stdClass $plan): string
+    /**
+     * @param  list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}>  $blocks
+     * @param  string  $unplaced  why the plan has no place for it
+     */
+    public static function say(bool $canStart, array $blocks, string $unplaced): string
     {
-        if ($plan->unplaced === Plan::HELD) {
+        if ($unplaced === Plan::HELD) {
             return 'held';
         }
-        $blocks = self::blocks($plan->blocks);
         $first = $blocks === [] ? null : min(array_column($blocks, 'step'));
-        $said = $plan->can_start ? ['can start now'] : [];
+        $said = $canStart ? ['can start now'] : [];
         foreach (array_slice($blocks, 0, self::SAID) as $block) {
             $said[] = self::block(
                 $block,
-                $plan->can_start || $block['step'] !== $first ? " at step {$block['step']}" : '',
+                $canStart || $block['step'] !== $first ? " at step {$block['step']}" : '',
             );
         }
         if (count($blocks) > self::SAID) {
             $said[] = (count($blocks) - self::SAID).' more';
         }
 
-        return implode('; ', $said === [] ? ['all parts there'] : $said).(
-            $plan->unplaced !== '' ? "; {$plan->unplaced}" : ''
-        );
+        return implode('; ', $said === [] ? ['all parts there'] : $said).($unplaced === '' ? '' : "; {$unplaced}");
     }
 
     /**

@@ -39,6 +39,30 @@ enum OrderState: string
         return in_array($this, self::IN_THE_SHOP, true);
     }
 
+    /** It is to be made, but the shop was not told yet. */
+    public function isFirm(): bool
+    {
+        return $this === self::Firm;
+    }
+
+    /** All pieces are out of it; its cost is not settled yet. */
+    public function isBuilt(): bool
+    {
+        return $this === self::Built;
+    }
+
+    /** Nothing more will be booked on it. */
+    public function isOver(): bool
+    {
+        return in_array($this, [self::Closed, self::Cancelled], true);
+    }
+
+    /** Nothing was worked on it yet. */
+    public function canBeCancelled(): bool
+    {
+        return in_array($this, [self::Firm, self::Released], true);
+    }
+
     /** Still wants time and material. */
     public function isOpen(): bool
     {

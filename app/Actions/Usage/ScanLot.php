@@ -4,8 +4,12 @@ namespace App\Actions\Usage;
 
 use App\Models\Person;
 use App\Models\Slip;
+use App\Queries\Row;
 use App\Queries\Usage\SlipPage;
+use App\Queries\Usage\SlipRow;
+use App\Queries\Usage\SlipSplitRow;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
@@ -23,64 +27,76 @@ final class ScanLot
         return DB::transaction(function () use ($id, $code, $by): Slip {
             $slip = KeepSlip::open($id, null);
             $code = trim($code);
-            $lines = SlipPage::of($slip)->lines->filter(
-                fn (\stdClass $line): bool => ! $line->is_out && $line->tracking !== Tracking::None->value,
-            );
-            $lots = DB::table('lots AS l')
-                ->join('balances AS b', 'b.lot_id', 'l.id')
-                ->join('places AS p', 'p.id', 'b.place_id')
-                ->where('l.code_key', Code::keyOf($code))
-                ->whereIn('l.item_id', $lines->pluck('item_id'))
-                ->where('p.kind', 'store')
-                ->where('b.condition', 'free')
-                ->where('b.quantity', '>', 0)
-                ->groupBy('l.item_id', 'l.code')
-                ->selectRaw('l.item_id, l.code, SUM(b.quantity) AS quantity')
-                ->get()
-                ->keyBy('item_id');
+            $lines = SlipPage::of($slip)->lines
+                ->filter(fn (SlipRow $line): bool => ! $line->isOut && $line->isTracked());
+            $lots = self::lots($code, $lines->pluck('itemId'));
             if ($lots->isEmpty()) {
                 throw Refused::because(
                     "{$code} is not a free lot or serial of anything on this slip. ".PickSlip::whatIs($code),
                     'scan',
                 );
             }
-            $isTaken = fn (\stdClass $line): bool => $line->splits->contains(
-                fn (\stdClass $split): bool => Code::keyOf($split->code) === Code::keyOf($code),
-            );
-            $open = $lines->filter(fn (\stdClass $line): bool => isset($lots[$line->item_id]) && ! $isTaken($line));
-            $wanting = $open
-                ->filter(fn (\stdClass $line): bool => $line->left !== null && $line->left->isPositive())
-                ->values();
-            if ($wanting->isEmpty()) {
-                throw Refused::because(
-                    "{$code} is named already, or its lines are complete. Take another lot off first.",
-                    'scan',
-                );
-            }
-            if ($wanting->unique('item_id')->count() > 1) {
-                throw Refused::because(
-                    "{$code} stands for several things here: "
-                        .$wanting
-                            ->map(fn (\stdClass $line): string => "{$line->item_number} for {$line->order_number}")
-                            ->join(', ', ' and ')
-                        .'. Type it at the line.',
-                    'scan',
-                );
-            }
-            $line = $wanting->firstOrFail();
-            $lot = $lots[$line->item_id];
+            $line = self::wanting($code, $lines->whereIn('itemId', $lots->keys()));
+            $lot = $lots[$line->itemId];
+            $most = $line->tracking === Tracking::Serial ? BigDecimal::one() : $lot->quantity;
             DB::table('slip_splits')->insert([
                 'slip_line_id' => $line->id,
                 'code' => $lot->code,
-                'typed' => Amount::plain(
-                    (string) BigDecimal::min(
-                        $line->left,
-                        $line->tracking === Tracking::Serial->value ? 1 : $lot->quantity,
-                    ),
-                ),
+                'typed' => Amount::plain((string) BigDecimal::min($line->left() ?? $most, $most)),
             ]);
 
             return KeepSlip::changed($slip, $by);
         }, attempts: 5);
+    }
+
+    /**
+     * The one line that still wants it.
+     *
+     * @param  Collection<int, SlipRow>  $lines  of items that have such a lot
+     *
+     * @throws Refused
+     */
+    private static function wanting(string $code, Collection $lines): SlipRow
+    {
+        $isTaken = fn (SlipRow $line): bool => $line->splits->contains(
+            fn (SlipSplitRow $split): bool => Code::keyOf($split->code) === Code::keyOf($code),
+        );
+        $wanting = $lines
+            ->filter(fn (SlipRow $line): bool => ! $isTaken($line) && $line->left()?->isPositive() === true)
+            ->values();
+        if ($wanting->isEmpty()) {
+            throw Refused::because(
+                "{$code} is named already, or its lines are complete. Take another lot off first.",
+                'scan',
+            );
+        }
+        if ($wanting->unique('itemId')->count() > 1) {
+            $things = $wanting
+                ->map(fn (SlipRow $line): string => "{$line->itemNumber} for {$line->order}")
+                ->join(', ', ' and ');
+            throw Refused::because("{$code} stands for several things here: {$things}. Type it at the line.", 'scan');
+        }
+
+        return $wanting->firstOrFail();
+    }
+
+    /**
+     * @param  Collection<int, int>  $items
+     * @return Collection<int, ScannedLot>  free lots of that code, by item
+     */
+    private static function lots(string $code, Collection $items): Collection
+    {
+        $lots = DB::table('lots AS l')
+            ->join('balances AS b', 'b.lot_id', 'l.id')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->where('l.code_key', Code::keyOf($code))
+            ->whereIn('l.item_id', $items)
+            ->where('p.kind', 'store')
+            ->where('b.condition', 'free')
+            ->where('b.quantity', '>', 0)
+            ->groupBy('l.item_id', 'l.code')
+            ->selectRaw('l.item_id, l.code, SUM(b.quantity) AS quantity');
+
+        return Row::all($lots, ScannedLot::from(...))->keyBy('itemId');
     }
 }

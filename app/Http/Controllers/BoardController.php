@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Access\Deed;
 use App\Actions\Bookings\JustBooked;
 use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\MoveStep;
@@ -14,11 +15,13 @@ use App\Models\Plan;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
 use App\Queries\Board\PlanNews;
+use App\View\BoardView;
 use App\View\Printed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** The board: a plan, live or what-if, seen and arranged. */
 class BoardController extends Controller
@@ -27,7 +30,14 @@ class BoardController extends Controller
     {
         $plan = $this->plan($request);
 
-        return view('board.index', ['data' => BoardData::of($plan), 'news' => PlanNews::of($plan)]);
+        $data = BoardData::of($plan);
+
+        return view('board.index', [
+            'data' => $data,
+            'board' => new BoardView($data),
+            'news' => PlanNews::of($plan),
+            'mayPlan' => Gate::allows(Deed::Plan->value),
+        ]);
     }
 
     /** The plan's data alone, for the board's script. */

@@ -11,11 +11,13 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\PlainNumber;
 use App\Http\Requests\Rules;
 use App\Models\Booking;
+use App\Queries\Bookings\BookedRow;
 use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 
 /** One booking with all it did, the list of all, and reversing one. */
 class BookingController extends Controller
@@ -24,24 +26,11 @@ class BookingController extends Controller
     {
         $before = $request->integer('before');
 
+        $rows = BookedRow::page($before);
+
         return view('bookings.index', [
-            'rows' => DB::table('bookings AS b')
-                ->join('people AS u', 'u.id', 'b.user_id')
-                ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
-                ->when($before > 0, fn ($query) => $query->where('b.id', '<', $before))
-                ->orderByDesc('b.id')
-                ->limit(60)
-                ->get([
-                    'b.id',
-                    'b.kind',
-                    'b.says',
-                    'b.reason',
-                    'b.entered_at',
-                    'b.booked_on',
-                    'b.reverses_id',
-                    'u.name AS person',
-                    'r.id AS reversed_by',
-                ]),
+            'rows' => $rows,
+            'older' => $rows->count() === BookedRow::PAGE ? $rows->last()?->id : null,
         ]);
     }
 
@@ -62,9 +51,15 @@ class BookingController extends Controller
             ])
             ->findOrFail($booking);
 
+        $reversedBy = Booking::query()->firstWhere('reverses_id', $found->id);
+        $mayReverse = Gate::allows(Deed::Reverse->value);
+        $hasLines = $found->moves->count() > 1 && $found->kind->hasLines();
+
         return view('bookings.show', [
             'booking' => $found,
-            'reversedBy' => Booking::query()->firstWhere('reverses_id', $found->id),
+            'reversedBy' => $reversedBy,
+            'mayReverse' => $mayReverse,
+            'maySplit' => $mayReverse && $hasLines && $reversedBy === null,
             'changes' => DB::table('product_changes')
                 ->where('booking_id', $found->id)
                 ->orderBy('id')

@@ -22,19 +22,16 @@ class CustomerOrderController extends Controller
 {
     public function index(Request $request): View
     {
-        $show = in_array($request->query('show'), ['open', 'uncovered', 'late', 'ready', 'shipped'], true)
-            ? (string) $request->query('show') : 'open';
+        $show = $request->string('show')->value();
+        $show = array_key_exists($show, CustomerOrderList::SHOWS) ? $show : 'open';
         $text = mb_substr($request->string('text')->trim()->value(), 0, 60);
 
-        return view(
-            'customer-orders.index',
-            [
-                'cut' => $cut = CustomerOrderList::page($show, $text),
-                'lines' => $cut->rows,
-                'show' => $show,
-                'text' => $text,
-            ],
-        );
+        return view('customer-orders.index', [
+            'cut' => CustomerOrderList::page($show, $text),
+            'shows' => CustomerOrderList::SHOWS,
+            'show' => $show,
+            'text' => $text,
+        ]);
     }
 
     public function create(): View

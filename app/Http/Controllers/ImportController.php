@@ -6,6 +6,7 @@ use App\Actions\Import\Files;
 use App\Http\Upload;
 use App\Jobs\RunImport;
 use App\Models\Person;
+use App\Queries\ImportRow;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -19,11 +20,7 @@ class ImportController extends Controller
     {
         return view('import.index', [
             'specs' => Files::all(),
-            'imports' => DB::table('imports')
-                ->join('people', 'people.id', 'user_id')
-                ->orderByDesc('imports.id')
-                ->limit(20)
-                ->get(['imports.*', 'people.name AS person']),
+            'imports' => ImportRow::last(),
         ]);
     }
 
@@ -60,10 +57,8 @@ class ImportController extends Controller
 
     public function show(Request $request, int $import): View
     {
-        $row = DB::table('imports')->where('id', $import)->first() ?? abort(404, 'There is no such import.');
-        $view = view('import.show', ['import' => $row, 'problems' => json_decode((string) $row->problems, true) ?: [],
-            'result' => json_decode((string) $row->result, true) ?: []]);
+        $found = ImportRow::find($import) ?? abort(404, 'There is no such import.');
 
-        return $this->wantsPart($request) ? view('import.progress', $view->getData()) : $view;
+        return view($this->wantsPart($request) ? 'import.progress' : 'import.show', ['import' => $found]);
     }
 }

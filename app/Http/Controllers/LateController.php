@@ -6,16 +6,14 @@ use App\Actions\Schedule\WhatIf;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
 use App\Models\Order;
-use App\Models\Plan;
+use App\Queries\Board\LateOrder;
 use App\Queries\Board\LateOrders;
 use App\Queries\Board\LeverOffers;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Board\WhyLate;
+use App\Queries\Board\ShownOffer;
+use App\Queries\Board\WhyPage;
 use App\Queries\Orders\PaceStrips;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
-use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Refused;
 
 /** Orders that will miss their date: why, and what would help. */
@@ -23,39 +21,33 @@ class LateController extends Controller
 {
     public function index(): View
     {
-        $orders = LateOrders::all();
+        $late = LateOrders::all();
+        $forParts = $late->filter(fn (LateOrder $one): bool => $one->isForParts())->count();
 
-        return view(
-            'late.index',
-            [
-                'orders' => $orders,
-                'forParts' => $orders->where('late_for', LateFor::Parts)->count(),
-                'forTime' => $orders->where('late_for', '!==', LateFor::Parts)->count(),
-                'strips' => PaceStrips::for($orders),
-            ],
-        );
+        return view('late.index', [
+            'late' => $late,
+            'forParts' => $forParts,
+            'forTime' => $late->count() - $forParts,
+            'strips' => PaceStrips::for($late->pluck('order')),
+        ]);
     }
 
     public function show(int $order): View
     {
-        $why = new WhyLate($standing = StandingPlan::of());
+        $why = WhyPage::of($order);
 
-        return view('late.show', [
-            'order' => Order::query()->with('item')->findOrFail($order),
-            'rows' => $why->rows($order, true),
-            'stretches' => $why->rows($order, false),
-            'sentence' => $why->sentence($order),
-            'planned' => DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $order)->first(),
-            'now' => $standing->problem()->now,
-        ]);
+        return view('late.show', ['why' => $why, 'order' => $why->order]);
     }
 
     /** Each lever tried: takes a second or two, so the page asks for it on its own. */
     public function levers(int $order): View
     {
+        Order::query()->findOrFail($order);
+
         return view('late.levers', [
-            'order' => Order::query()->findOrFail($order),
-            'offers' => LeverOffers::of($order),
+            'order' => $order,
+            'offers' => ShownOffer::all($order),
+            'alone' => LeverOffers::of($order)[0]['finish'] ?? null,
         ]);
     }
 

@@ -9,12 +9,14 @@ use App\Actions\Orders\SplitOrder;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\OrderRequest;
 use App\Http\Requests\Rules;
+use App\Http\Typed;
 use App\Models\Customer;
 use App\Models\WorkCentre;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\OrderPage;
 use App\Queries\Orders\PaceStrips;
+use App\Wording\Figures;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,14 +28,18 @@ class OrderController extends Controller
     {
         $filter = OrderFilter::from($request);
         $rows = OrderList::rows($filter);
+        $count = OrderList::count($filter);
+        $shown = $filter->skip + $rows->count();
 
         return view('orders.index', [
             'rows' => $rows,
-            'count' => OrderList::count($filter),
+            'says' => Figures::count($count, 'order').($filter->skip > 0 ? ', from number '.($filter->skip + 1) : ''),
+            'more' => $count - $shown,
+            'next' => route('orders.index', $filter->after($shown)),
             'strips' => PaceStrips::for($rows),
             'filter' => $filter,
-            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
-            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id'),
+            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id')->prepend('any', ''),
+            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id')->prepend('any', ''),
         ]);
     }
 
@@ -60,8 +66,14 @@ class OrderController extends Controller
 
     public function show(int $order): View
     {
-        return view('orders.show', ['page' => OrderPage::of($order) ?? abort(404, 'There is no such order.'),
-            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id')]);
+        $page = OrderPage::of($order) ?? abort(404, 'There is no such order.');
+
+        return view('orders.show', [
+            'page' => $page,
+            'order' => $page->order,
+            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id'),
+            'typed' => fn (string $form): Typed => new Typed($form),
+        ]);
     }
 
     public function update(OrderRequest $request, int $order, ChangeOrder $change): RedirectResponse

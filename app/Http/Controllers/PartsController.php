@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Queries\Orders\PartsList;
+use App\Queries\Orders\PartsPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 
@@ -16,9 +17,11 @@ class PartsController extends Controller
         );
         $show = in_array($request->query('show'), ['waits', 'stuck'], true) ? (string) $request->query('show') : 'open';
 
-        return view(
-            'orders.parts',
-            ['chosen' => $chosen, 'show' => $show, 'cut' => $cut = PartsList::of($chosen, $show), 'rows' => $cut->rows],
-        );
+        $cut = PartsList::of($chosen, $show);
+
+        return view('orders.parts', [
+            'page' => new PartsPage($chosen, $show, $cut),
+            'cut' => $cut,
+        ]);
     }
 }

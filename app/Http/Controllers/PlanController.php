@@ -9,6 +9,7 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
 use App\Http\Requests\SearchRequest;
 use App\Models\Plan;
+use App\Queries\Board\LastSearch;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\PlanList;
 use Illuminate\Contracts\View\View;
@@ -20,7 +21,7 @@ class PlanController extends Controller
 {
     public function index(Request $request): View
     {
-        $data = ['plans' => PlanList::all(), 'search' => PlanList::lastSearch()];
+        $data = ['plans' => PlanList::all(), 'search' => LastSearch::find()];
 
         return view($this->wantsPart($request) ? 'plans.search' : 'plans.index', $data);
     }
@@ -29,8 +30,11 @@ class PlanController extends Controller
     {
         Plan::query()->where('is_live', false)->findOrFail($plan);
 
+        $compared = PlanComparison::of($plan);
+
         return view('plans.show', [
-            'compared' => PlanComparison::of($plan),
+            'compared' => $compared,
+            'plan' => $compared->plan,
             'seen' => (int) Plan::query()->findOrFail(Plan::LIVE)->change_id,
         ]);
     }

@@ -9,6 +9,7 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
+use App\Queries\Purchasing\OpenPurchase;
 use App\Queries\Purchasing\PurchaseList;
 use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
@@ -19,8 +20,11 @@ class PurchaseController extends Controller
 {
     public function index(): View
     {
+        $lines = PurchaseList::lines();
+
         return view('purchases.index', [
-            'lines' => PurchaseList::lines(),
+            'lines' => $lines,
+            'overdue' => $lines->rows->filter(fn (OpenPurchase $line): bool => $line->isLate())->count(),
             'waiting' => PurchaseList::waiting(),
             'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id'),
         ]);

@@ -27,7 +27,6 @@ class QuestionController extends Controller
                 default => "{$count} are open, oldest first.",
             },
             'cut' => $cut,
-            'open' => $cut->rows,
             'arrivals' => $arrivals,
             'answered' => QuestionList::answered(),
         ]);

@@ -5,11 +5,11 @@ namespace App\Http\Controllers;
 use App\Actions\Orders\PlaceInRank;
 use App\Http\Requests\DeedRequest;
 use App\Models\Order;
-use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
+use App\Queries\Orders\RankedOrder;
+use App\View\RankEffect;
 use App\Wording\ChangeWords;
 use Illuminate\Contracts\View\View;
-use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\RedirectResponse;
 
 /** The one rank of orders, changed by drag or by keyboard, its effect shown before it is kept. */
@@ -24,12 +24,12 @@ class RankController extends Controller
     {
         [$order, $before] = $this->typed($request);
 
-        return $this->page([
-            'order' => Order::query()->findOrFail($order),
-            'before' => $before === null ? null : Order::query()->findOrFail($before),
-            'says' => ChangeWords::of($place->effect($order, $before)),
-            'servants' => Order::query()->with('item')->findMany($place->servants($order, $before)),
-        ]);
+        return $this->page(new RankEffect(
+            Order::query()->findOrFail($order),
+            $before === null ? null : Order::query()->findOrFail($before),
+            ChangeWords::of($place->effect($order, $before)),
+            Order::query()->with('item')->findMany($place->servants($order, $before)),
+        ));
     }
 
     public function store(DeedRequest $request, PlaceInRank $place): RedirectResponse
@@ -54,16 +54,14 @@ class RankController extends Controller
         return [$order, $before === 0 ? null : $before];
     }
 
-    /**
-     * @param  array{
-     *     order: Order, before: Order|null, says: list<array{says: string, tone: string}>,
-     *     servants: Collection<int, Order>,
-     * }|null  $effect
-     */
-    private function page(?array $effect): View
+    private function page(?RankEffect $effect): View
     {
-        $rows = OrderList::ranked();
+        $rows = RankedOrder::all();
 
-        return view('rank.index', ['rows' => $rows, 'strips' => PaceStrips::for($rows), 'effect' => $effect]);
+        return view('rank.index', [
+            'rows' => $rows,
+            'strips' => PaceStrips::for(collect($rows)->pluck('order')),
+            'effect' => $effect,
+        ]);
     }
 }

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Orders\ReleaseOrders;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
+use App\Queries\Orders\ListedOrder;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
@@ -20,9 +21,7 @@ class ReleaseController extends Controller
 
         return view('orders.release', [
             'rows' => $rows,
-            'can' => $rows->filter(
-                fn ($row): bool => $row->can_start && $row->readiness !== 'stuck' && ! $row->is_held,
-            ),
+            'can' => $rows->filter(fn (ListedOrder $order): bool => $order->canBeReleased()),
             'strips' => PaceStrips::for($rows),
         ]);
     }

@@ -12,8 +12,11 @@ class ShortageController extends Controller
 {
     public function index(Request $request): View
     {
+        $list = ShortageList::now();
+
         return view('shortages.index', [
-            'list' => ShortageList::now(),
+            'list' => $list,
+            'items' => $list->byItem(),
             'by' => $request->query('by') === 'order' ? 'order' : 'item',
             'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id'),
         ]);
@@ -24,6 +27,6 @@ class ShortageController extends Controller
     {
         $list = ShortageList::now();
 
-        return view('shortages.cures', ['list' => $list, 'item' => $list->byItem()->firstWhere('item_id', $item)]);
+        return view('shortages.cures', ['list' => $list, 'item' => $list->byItem()->firstWhere('id', $item)]);
     }
 }

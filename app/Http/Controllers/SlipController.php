@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Access\Deed;
 use App\Actions\Usage\BookSlip;
 use App\Actions\Usage\DropSlip;
 use App\Actions\Usage\KeepSlip;
@@ -16,11 +17,13 @@ use App\Papers\PickPaper;
 use App\Queries\Usage\PickList;
 use App\Queries\Usage\SlipList;
 use App\Queries\Usage\SlipPage;
+use App\View\SlipForm;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 
 /** Usage slips: proposed, edited, kept as a draft, picked, booked. */
 class SlipController extends Controller
@@ -61,7 +64,14 @@ class SlipController extends Controller
 
     public function show(int $slip): View
     {
-        return view('usage.slip', ['page' => SlipPage::of(Slip::query()->with('changedBy')->findOrFail($slip))]);
+        $page = SlipPage::of(Slip::query()->with('changedBy')->findOrFail($slip));
+
+        return view('usage.slip', [
+            'page' => $page,
+            'slip' => $page->slip,
+            'form' => new SlipForm,
+            'mayBook' => $page->isOpen() && Gate::allows(Deed::Issue->value),
+        ]);
     }
 
     /** The fields of a line that are seldom needed, loaded when they are opened. */
@@ -72,7 +82,7 @@ class SlipController extends Controller
             ->join('orders AS o', 'o.id', 'l.order_id')
             ->where('l.slip_id', $slip)
             ->where('l.id', $line)
-            ->first(['l.id', 'l.reason', 'i.name AS item_name', 'o.number AS order_number']);
+            ->first(['l.id', 'l.reason', 'i.name AS item', 'o.number AS order']);
 
         return view('usage.line', ['line' => $row ?? abort(404)]);
     }
@@ -156,7 +166,13 @@ class SlipController extends Controller
 
     public function pickList(int $slip): View
     {
-        return view('usage.pick', ['list' => PickList::of(Slip::query()->with('changedBy')->findOrFail($slip))]);
+        $list = PickList::of(Slip::query()->with('changedBy')->findOrFail($slip));
+
+        return view('usage.pick', [
+            'list' => $list,
+            'slip' => $list->slip,
+            'mayBook' => $list->isOpen() && Gate::allows(Deed::Issue->value),
+        ]);
     }
 
     public function paper(int $slip): Response

@@ -57,9 +57,14 @@ class StockController extends Controller
 
         $lots = StockList::ofItem($found->id, mb_substr($request->string('lot')->trim()->value(), 0, 60));
 
-        return view('stock.show', ['item' => $found, 'lots' => $lots,
+        $moves = StockList::movements($found->id, $request->integer('before'));
+
+        return view('stock.show', [
+            'item' => $found,
+            'lots' => $lots,
             'position' => Positions::of($found->id),
-            'moves' => StockList::movements($found->id, $request->integer('before')),
+            'moves' => $moves,
+            'older' => $moves->count() === StockList::PAGE ? $moves->last()?->id : null,
             'changes' => ProductTrail::of('items', $found->id),
             'purchases' => Purchase::query()
                 ->with('supplier')

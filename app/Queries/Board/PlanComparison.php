@@ -5,6 +5,9 @@ namespace App\Queries\Board;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
+use App\Queries\Row;
+use App\Queries\Shop\PlanLever;
+use App\Wording\Figures;
 use App\Wording\When;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
 use Illuminate\Support\Collection;
@@ -15,12 +18,23 @@ use KeepPace\Core\Scheduling\Plan\DailyLoad;
 /** A what-if beside the live plan: late orders, total lateness, load of the next days, what moves. */
 final readonly class PlanComparison
 {
+    /** So many bookings are said of those made since. */
+    private const SAID = 3;
+
     /**
-     * @param  array<string, mixed>  $effect  as EffectWords says it
-     * @param  Collection<int, \stdClass>  $late  orders late in one or both: number, name, before, after (minutes),
-     *     finishes
-     * @param  Collection<int, \stdClass>  $moves  steps that move: name, from, to, machine
-     * @param  list<array{name: string, before: list<int>, after: list<int>, capacity: list<int>}>  $load
+     * @param  array{
+     *     late: list<array{id: int, number: string, says: string}>,
+     *     saved: list<array{id: int, number: string, says: string}>,
+     *     other: list<array{id: int, number: string, says: string}>,
+     *     moved: int,
+     *     lateBefore: int,
+     *     lateAfter: int,
+     *     totalBefore: int,
+     *     totalAfter: int,
+     * }  $effect
+     * @param  Collection<int, ComparedOrder>  $late  in one plan or in both
+     * @param  Collection<int, MovedStep>  $moves
+     * @param  list<ComparedLoad>  $load
      * @param  list<int>  $days  UTC minutes
      * @param  EloquentCollection<int, Booking>  $since  what was booked since it was worked out
      */
@@ -30,7 +44,7 @@ final readonly class PlanComparison
         public Collection $late,
         public Collection $moves,
         public array $load,
-        public array $days,
+        private array $days,
         public EloquentCollection $since,
     ) {
     }
@@ -55,23 +69,81 @@ final readonly class PlanComparison
         $capacity = DailyLoad::capacity($other->problem(), $days);
         $load = [];
         foreach ($problem->workCentres as $id => $centre) {
-            $load[] = [
-                'name' => $centre->name,
-                'before' => $before[$id],
-                'after' => $after[$id] ?? [],
-                'capacity' => $capacity[$id] ?? [],
-            ];
+            $load[] = ComparedLoad::of($centre->name, $before[$id], $after[$id] ?? [], $capacity[$id] ?? []);
         }
 
         return new self(
             $other->plan,
             EffectWords::of($comparison),
-            self::late($planId, $comparison),
+            self::late($comparison),
             self::moves($planId, $comparison),
             $load,
             $days,
             self::since($other->plan),
         );
+    }
+
+    /** "From 4 late orders to 2. All lateness from 12.5 h to 3.0 h." */
+    public function says(): string
+    {
+        ['lateBefore' => $before, 'lateAfter' => $after] = $this->effect;
+        $orders = $before === $after
+            ? "{$after} orders late, as in the live plan."
+            : "From {$before} late orders to {$after}.";
+
+        return "{$orders} All lateness from ".Figures::hours($this->effect['totalBefore']).' h to';
+    }
+
+    public function totalAfter(): string
+    {
+        return Figures::hours($this->effect['totalAfter']).' h';
+    }
+
+    /** "In time again: 218, 220."; nothing where none is. */
+    public function savedSays(): string
+    {
+        $numbers = implode(', ', array_column($this->effect['saved'], 'number'));
+
+        return $numbers === '' ? '' : "In time again: {$numbers}.";
+    }
+
+    /** "Becomes late: 231 (1 day late)."; nothing where none does. */
+    public function lateSays(): string
+    {
+        $says = array_map(fn (array $one): string => "{$one['number']} ({$one['says']})", $this->effect['late']);
+
+        return $says === [] ? '' : 'Becomes late: '.implode(', ', $says).'.';
+    }
+
+    /** @return list<array{says: string, becomes: string}>  what it takes to be so, and whether going live makes it so */
+    public function levers(): array
+    {
+        return array_map(fn (array $lever): array => [
+            'says' => $lever['says'],
+            'becomes' => PlanLever::of($lever)->canBeFact()
+                ? 'Going live makes that so.'
+                : 'A plan cannot make that true.',
+        ], $this->plan->levers ?? []);
+    }
+
+    public function sinceSays(): string
+    {
+        $said = $this->since->take(self::SAID)->pluck('says')->implode(' ');
+
+        return $said.($this->since->count() > self::SAID ? ' And more.' : '');
+    }
+
+    public function movesTitle(): string
+    {
+        $shown = $this->moves->count();
+
+        return 'What moves'.($shown < $this->effect['moved'] ? ", the {$shown} that move most" : '');
+    }
+
+    /** @return list<string>  "Thu 26", the days of the load */
+    public function dayNames(): array
+    {
+        return array_map(fn (int $day): string => When::local($day)->format('D j'), array_slice($this->days, 0, -1));
     }
 
     /** The newest booking that changed facts. @param  int|null  $before  older than this booking */
@@ -96,28 +168,26 @@ final readonly class PlanComparison
             ->get();
     }
 
-    /** @return Collection<int, \stdClass> */
-    private static function late(int $plan, Comparison $comparison): Collection
+    /** @return Collection<int, ComparedOrder> */
+    private static function late(Comparison $comparison): Collection
     {
-        $ids = array_keys($comparison->lateBefore + $comparison->lateAfter);
-
-        return DB::table('orders AS o')->join('items AS i', 'i.id', 'o.item_id')
+        $orders = DB::table('orders AS o')
+            ->join('items AS i', 'i.id', 'o.item_id')
             ->leftJoin('plan_orders AS a', fn ($join) => $join
                 ->on('a.order_id', 'o.id')
                 ->where('a.plan_id', Plan::LIVE))
-            ->leftJoin('plan_orders AS b', fn ($join) => $join->on('b.order_id', 'o.id')->where('b.plan_id', $plan))
-            ->whereIn('o.id', $ids)
-            ->get(['o.id', 'o.number', 'i.name', 'a.due_at', 'a.finish_at', 'b.finish_at AS finish_with'])
-            ->each(function (\stdClass $row) use ($comparison): void {
-                $row->before = $comparison->lateBefore[$row->id] ?? 0;
-                $row->after = $comparison->lateAfter[$row->id] ?? 0;
-            })->sortByDesc(fn (\stdClass $row): int => max($row->before, $row->after))->values();
+            ->whereIn('o.id', array_keys($comparison->lateBefore + $comparison->lateAfter))
+            ->select(['o.id', 'o.number', 'i.name', 'a.due_at']);
+
+        return Row::all($orders, fn (Row $row): ComparedOrder => ComparedOrder::from($row, $comparison))
+            ->sortByDesc(fn (ComparedOrder $order): int => max($order->before, $order->after))
+            ->values();
     }
 
-    /** @return Collection<int, \stdClass> those that change machine first, then by how far they move */
+    /** @return Collection<int, MovedStep> those that change machine first, then by how far they move */
     private static function moves(int $plan, Comparison $comparison): Collection
     {
-        return DB::table('plan_steps AS b')
+        $steps = DB::table('plan_steps AS b')
             ->join(
                 'plan_steps AS a',
                 fn ($join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
@@ -128,11 +198,10 @@ final readonly class PlanComparison
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->where('b.plan_id', $plan)
             ->whereIn('b.order_step_id', $comparison->moved)
-            ->orderByRaw(
-                '(a.machine <=> b.machine AND a.work_centre_id <=> b.work_centre_id), ABS(TIMESTAMPDIFF(MINUTE, a.start_at, b.start_at)) DESC',
-            )
+            ->orderByRaw('a.machine <=> b.machine AND a.work_centre_id <=> b.work_centre_id')
+            ->orderByRaw('ABS(TIMESTAMPDIFF(MINUTE, a.start_at, b.start_at)) DESC')
             ->limit(60)
-            ->get([
+            ->select([
                 'o.id AS order_id',
                 'o.number AS order',
                 's.number',
@@ -141,7 +210,9 @@ final readonly class PlanComparison
                 'b.start_at AS to_at',
                 'a.machine AS from_machine',
                 'b.machine AS to_machine',
-                DB::raw('COALESCE(w.name, v.name) AS `where`'),
-            ]);
+            ])
+            ->selectRaw('COALESCE(w.name, v.name) AS `where`');
+
+        return Row::all($steps, MovedStep::from(...));
     }
 }

@@ -3,50 +3,30 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
+use App\Queries\Row;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** The live plan and the what-ifs beside it with the figures they are compared by; and the last search. */
+/** The live plan and the what-ifs beside it with the figures they are compared by. */
 final class PlanList
 {
-    /** @return Collection<int, \stdClass> the live one first */
+    /** @return Collection<int, ListedPlan> the live one first */
     public static function all(): Collection
     {
         $facts = PlanComparison::facts();
         $moved = self::moved();
-
-        return DB::table('plans AS p')
+        $plans = DB::table('plans AS p')
             ->leftJoin('people AS u', 'u.id', 'p.user_id')
             ->leftJoin('plan_orders AS o', 'o.plan_id', 'p.id')
-            ->groupBy('p.id', 'p.name', 'p.says', 'p.is_live', 'p.made_at', 'p.booking_id', 'p.levers', 'u.name')
+            ->groupBy('p.id', 'p.name', 'p.says', 'p.is_live', 'p.made_at', 'p.booking_id', 'u.name')
             ->orderByDesc('p.is_live')
             ->orderByDesc('p.id')
-            ->select([
-                'p.id',
-                'p.name',
-                'p.says',
-                'p.is_live',
-                'p.made_at',
-                'p.booking_id',
-                'p.levers',
-                'u.name AS person',
-            ])
-            ->selectRaw(
-                'SUM(o.late_minutes > 0) AS late, SUM(GREATEST(o.late_minutes, 0)) AS minutes, MAX(o.finish_at) AS finish',
-            )
-            ->get()
-            ->each(function (\stdClass $plan) use ($facts, $moved): void {
-                $plan->isStale = ! $plan->is_live && $facts > (int) $plan->booking_id;
-                $plan->moved = $moved[$plan->id] ?? 0;
-            });
-    }
+            ->select(['p.id', 'p.name', 'p.says', 'p.is_live', 'p.made_at', 'p.booking_id', 'u.name AS person'])
+            ->selectRaw('SUM(o.late_minutes > 0) AS late')
+            ->selectRaw('SUM(GREATEST(o.late_minutes, 0)) AS minutes')
+            ->selectRaw('MAX(o.finish_at) AS finish');
 
-    public static function lastSearch(): ?\stdClass
-    {
-        return DB::table('searches AS s')
-            ->join('people AS u', 'u.id', 's.user_id')
-            ->orderByDesc('s.id')
-            ->first(['s.*', 'u.name AS person']);
+        return Row::all($plans, fn (Row $row): ListedPlan => ListedPlan::from($row, $moved, $facts));
     }
 
     /** @return array<int, int> how many steps stand elsewhere than in the live plan, by what-if */

@@ -46,4 +46,20 @@ final readonly class PlanNews
             $change(true),
         );
     }
+
+    /** "Undo: Step 20 of 218 moved to …" */
+    public function undoSays(): string
+    {
+        return self::button('Undo', $this->undo, 60);
+    }
+
+    public function redoSays(): string
+    {
+        return self::button('Do again', $this->redo, 50);
+    }
+
+    private static function button(string $deed, ?string $of, int $width): string
+    {
+        return $of === null ? $deed : "{$deed}: ".mb_strimwidth($of, 0, $width, '…');
+    }
 }

@@ -65,30 +65,28 @@ final class WhyLate
      * Stretches as rows. A step that works, pauses at closed time and works on is many of them; together, they are one
      * row for each thing its time goes into, in the order in which these begin.
      *
-     * @return list<array{from: int, to: int, minutes: int, cause: Cause, says: string, order: string, step: string}>
+     * @return list<WhyRow>
      */
     public function rows(int $order, bool $together): array
     {
         $rows = [];
         foreach ($this->stretches($order) as $n => $stretch) {
             $step = $this->step($stretch->step);
-            $row = [
-                'from' => $stretch->from,
-                'to' => $stretch->to,
-                'minutes' => $stretch->minutes(),
-                'cause' => $stretch->cause,
-                'says' => CauseWords::of(
+            $row = new WhyRow(
+                $stretch->from,
+                $stretch->to,
+                $stretch->minutes(),
+                $stretch->cause,
+                CauseWords::of(
                     $stretch->cause,
                     $stretch->cause === Cause::Material ? $this->material($step) : $step->where,
                     $this->numbers[$stretch->byJob ?? 0] ?? '',
                 ),
-                'order' => $this->numbers[$step->order_id] ?? '',
-                'step' => "{$step->number} {$step->name}",
-            ];
-            $key = $together ? "{$stretch->step}|{$row['says']}" : $n;
-            $rows[$key] = isset($rows[$key])
-                ? [...$rows[$key], 'to' => $row['to'], 'minutes' => $rows[$key]['minutes'] + $row['minutes']]
-                : $row;
+                $this->numbers[$step->order_id] ?? '',
+                "{$step->number} {$step->name}",
+            );
+            $key = $together ? "{$stretch->step}|{$row->says}" : $n;
+            $rows[$key] = isset($rows[$key]) ? $rows[$key]->with($row) : $row;
         }
 
         return array_values($rows);

@@ -5,7 +5,7 @@ namespace App\Queries\Demand;
 use App\Models\Plan;
 use App\Queries\Cut;
 use App\Queries\Like;
-use App\Wording\When;
+use App\Queries\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -13,44 +13,43 @@ use Illuminate\Support\Facades\DB;
 /** Customer lines with how each is covered, by promise date. */
 final class CustomerOrderList
 {
+    public const SHOWS = [
+        'open' => 'open',
+        'uncovered' => 'not covered',
+        'late' => 'will be late',
+        'ready' => 'ready to ship',
+        'shipped' => 'shipped',
+    ];
+
     private const SHOWN = 300;
 
     /**
      * @param  string  $show  open, uncovered, late, ready, shipped
-     * @return Collection<int, \stdClass> all of them, each with ->covers
+     * @return Collection<int, DemandLine> all of them
      */
     public static function lines(string $show = 'open', string $text = '', int $order = 0): Collection
     {
-        return self::late($show, self::withCovers(self::query($show, $text, $order)->get()));
+        $lines = self::withCovers(Row::all(self::query($show, $text, $order), fn (Row $row): Row => $row));
+
+        // the database compares with midnight in UTC; what counts is the plant's day
+        return $show === 'late' ? $lines->filter(fn (DemandLine $line): bool => $line->isLate())->values() : $lines;
     }
 
     /**
      * As lines(), for a page: no more than can be read.
      *
-     * @return Cut<\stdClass>
+     * @return Cut<DemandLine>
      */
-    public static function page(string $show, string $text): Cut
+    public static function page(string $show, string $text, int $most = self::SHOWN): Cut
     {
         if ($show === 'late') {
             $late = self::lines($show, $text);
 
-            return new Cut($late->take(self::SHOWN), $late->count());
+            return new Cut($late->take($most), $late->count());
         }
-        $cut = Cut::of(self::query($show, $text, 0), self::SHOWN);
-        self::withCovers($cut->rows);
+        $cut = Cut::read(self::query($show, $text, 0), $most, fn (Row $row): Row => $row);
 
-        return $cut;
-    }
-
-    /**
-     * The database compares with midnight in UTC; what counts is the plant's day.
-     *
-     * @param  Collection<int, \stdClass>  $lines
-     * @return Collection<int, \stdClass>
-     */
-    private static function late(string $show, Collection $lines): Collection
-    {
-        return $show === 'late' ? $lines->filter(fn (\stdClass $line): bool => $line->late)->values() : $lines;
+        return new Cut(self::withCovers($cut->rows), $cut->count);
     }
 
     private static function query(string $show, string $text, int $order): Builder
@@ -71,8 +70,7 @@ final class CustomerOrderList
                 'i.kind',
                 'u.code AS unit',
                 't.code AS typed_unit',
-            ])
-            ->selectRaw("{$covered} AS covered");
+            ]);
         if ($order !== 0) {
             $query->where('l.customer_order_id', $order)->orderBy('l.position');
         } else {
@@ -118,35 +116,26 @@ final class CustomerOrderList
     }
 
     /**
-     * @param  Collection<int, \stdClass>  $lines
-     * @return Collection<int, \stdClass> each with ->covers and ->late: what covers it is finished after its promised
-     *     day
+     * @param  Collection<int, Row>  $lines
+     * @return Collection<int, DemandLine>
      */
     private static function withCovers(Collection $lines): Collection
     {
-        $covers = DB::table('covers AS c')->leftJoin('orders AS o', 'o.id', 'c.order_id')
-            ->leftJoin('plan_orders AS p', fn ($join) => $join
-                ->on('p.order_id', 'o.id')
-                ->where('p.plan_id', Plan::LIVE))
-            ->whereIn('c.line_id', $lines->pluck('id'))
-            ->where('c.quantity', '>', 0)
-            ->orderBy('c.id')
-            ->get([
-                'c.id',
-                'c.line_id',
-                'c.quantity',
-                'c.order_id',
-                'o.number AS order_number',
-                'o.state',
-                'p.finish_at',
-                'p.late_minutes',
-            ])
-            ->groupBy('line_id');
+        $covers = Row::all(
+            DB::table('covers AS c')
+                ->leftJoin('orders AS o', 'o.id', 'c.order_id')
+                ->leftJoin('plan_orders AS p', fn ($join) => $join
+                    ->on('p.order_id', 'o.id')
+                    ->where('p.plan_id', Plan::LIVE))
+                ->whereIn('c.line_id', $lines->map(fn (Row $row): int => $row->int('id')))
+                ->where('c.quantity', '>', 0)
+                ->orderBy('c.id')
+                ->select(['c.id', 'c.line_id', 'c.quantity', 'c.order_id', 'o.number AS order_number', 'p.finish_at']),
+            LineCover::from(...),
+        )->groupBy('lineId');
 
-        return $lines->each(function (\stdClass $line) use ($covers): void {
-            $line->covers = $covers[$line->id] ?? collect();
-            $line->late = $line->covers->contains(fn (\stdClass $cover): bool => $cover->finish_at !== null
-                && When::local($cover->finish_at)->toDateString() > $line->promised_on);
-        });
+        return $lines->map(
+            fn (Row $row): DemandLine => DemandLine::from($row, $covers[$row->int('id')] ?? collect()),
+        );
     }
 }

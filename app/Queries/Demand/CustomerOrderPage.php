@@ -3,6 +3,9 @@
 namespace App\Queries\Demand;
 
 use App\Models\Plan;
+use App\Queries\Bookings\BookedRow;
+use App\Queries\Row;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -10,36 +13,119 @@ use KeepPace\Core\Planning\OrderState;
 /** One customer order: its lines, how each is covered, and what has been booked on it. */
 final readonly class CustomerOrderPage
 {
+    private const BOOKINGS = 100;
+
+    private const OTHERS = 60;
+
     /**
-     * @param  Collection<int, \stdClass>  $lines
-     * @param  Collection<int, Collection<int, \stdClass>>  $openOrders  open orders with something unpromised, by item
-     * @param  Collection<int, \stdClass>  $free  stock not promised, by item
-     * @param  Collection<int, \stdClass>  $bookings
-     * @param  Collection<int|string, Collection<int, \stdClass>>  $others  open lines of other customers that want more
-     *     of it, by item
+     * @param  Collection<int, DemandLine>  $lines
+     * @param  Collection<int, Collection<int, TieCandidate>>  $openOrders  open orders with something unpromised, by
+     *     item
+     * @param  Collection<int, string>  $free  stock not promised, by item
+     * @param  Collection<int, BookedRow>  $bookings
+     * @param  Collection<int, Collection<int, OtherLine>>  $others  open lines that want more of it, by item
      * @param  array<int, string>  $hangs  purchases and send-outs that hang on what is made for a line
      */
     private function __construct(
-        public \stdClass $order,
+        public DemandHead $order,
         public Collection $lines,
         public Collection $openOrders,
-        public Collection $free,
+        private Collection $free,
         public Collection $bookings,
-        public Collection $others,
-        public array $hangs,
+        private Collection $others,
+        private array $hangs,
     ) {
     }
 
     public static function of(int $id): ?self
     {
-        $order = DB::table('customer_orders AS o')->join('customers AS c', 'c.id', 'o.customer_id')->where('o.id', $id)
-            ->first(['o.*', 'c.name AS customer', 'c.number AS customer_number', 'c.contact', 'c.address']);
-        if (! $order instanceof \stdClass) {
+        $order = Row::first(
+            DB::table('customer_orders AS o')
+                ->join('customers AS c', 'c.id', 'o.customer_id')
+                ->where('o.id', $id)
+                ->select(['o.*', 'c.name AS customer', 'c.contact', 'c.address']),
+            DemandHead::from(...),
+        );
+        if ($order === null) {
             return null;
         }
         $lines = CustomerOrderList::lines(order: $id);
-        $items = $lines->pluck('item_id')->unique();
-        $openOrders = DB::table('orders AS o')->whereIn('o.item_id', $items)->whereIn('o.state', OrderState::OPEN)
+        $items = $lines->pluck('itemId')->unique();
+
+        return new self(
+            $order,
+            $lines,
+            Row::all(self::openOrders($items), TieCandidate::from(...))->groupBy('itemId'),
+            self::free($items)->pluck('free', 'item_id'),
+            Row::all(self::bookings($id), BookedRow::from(...)),
+            Row::all(self::others($items), OtherLine::from(...))->groupBy('itemId'),
+            self::hangs($id),
+        );
+    }
+
+    /** @return Collection<int, DemandLine> */
+    public function uncovered(): Collection
+    {
+        return $this->lines->filter(fn (DemandLine $line): bool => $line->uncovered()->isPositive());
+    }
+
+    /** "Cover the open line: …" */
+    public function coverSays(): string
+    {
+        $count = $this->uncovered()->count();
+
+        return 'Cover '.($count === 1 ? 'the open line' : "all {$count} open lines")
+            .': stock first, orders for the rest';
+    }
+
+    /** All of what it still wants lies in stock, promised to nobody. */
+    public function isInStock(DemandLine $line): bool
+    {
+        return $line->uncovered()->isLessThanOrEqualTo($this->free[$line->itemId] ?? '0');
+    }
+
+    /** @return Collection<int, DemandLine>  for which there is an open order with pieces promised to nobody */
+    public function tieable(): Collection
+    {
+        return $this->uncovered()->filter(fn (DemandLine $line): bool => isset($this->openOrders[$line->itemId]));
+    }
+
+    /** @return array<int, string>  to choose from */
+    public function candidates(DemandLine $line): array
+    {
+        return $this->openOrders[$line->itemId]
+            ->mapWithKeys(fn (TieCandidate $order): array => [$order->id => $order->says()])
+            ->all();
+    }
+
+    /** @return Collection<int, DemandLine>  of which the customer wants something still */
+    public function wanted(): Collection
+    {
+        return $this->lines->filter(fn (DemandLine $line): bool => $line->wanted()->isPositive());
+    }
+
+    /** @return array<int|string, string>  lines that what is made for this one can go to, to choose from */
+    public function otherLines(DemandLine $line): array
+    {
+        $others = $this->others[$line->itemId] ?? collect();
+
+        return ['' => 'no other line'] + $others
+            ->filter(fn (OtherLine $other): bool => $other->id !== $line->id)
+            ->mapWithKeys(fn (OtherLine $other): array => [$other->id => $other->says])
+            ->all();
+    }
+
+    public function hangsOn(DemandLine $line): ?string
+    {
+        return $this->hangs[$line->id] ?? null;
+    }
+
+    /** @param  Collection<int, int>  $items */
+    private static function openOrders(Collection $items): Builder
+    {
+        return DB::table('orders AS o')
+            ->whereIn('o.item_id', $items)
+            ->whereIn('o.state', OrderState::OPEN)
             ->orderBy('o.due_on')
             ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
             ->selectRaw(
@@ -47,10 +133,13 @@ final readonly class CustomerOrderPage
                 - (SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)
                 - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.order_id = o.id) AS free',
             )
-            ->having('free', '>', 0)
-            ->get()
-            ->groupBy('item_id');
-        $free = DB::table('balances AS b')
+            ->having('free', '>', 0);
+    }
+
+    /** @param  Collection<int, int>  $items */
+    private static function free(Collection $items): Builder
+    {
+        return DB::table('balances AS b')
             ->join('places AS p', 'p.id', 'b.place_id')
             ->where('p.kind', 'store')
             ->where('b.condition', 'free')
@@ -59,11 +148,14 @@ final readonly class CustomerOrderPage
             ->groupBy('b.item_id')
             ->select('b.item_id')
             ->selectRaw(
-                "SUM(b.quantity) - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.item_id = b.item_id AND c.supply = 'stock') AS free",
-            )
-            ->get()
-            ->keyBy('item_id');
-        // also what took cover from its lines: a report of scrap at an order they count on
+                "SUM(b.quantity) - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c
+                    WHERE c.item_id = b.item_id AND c.supply = 'stock') AS free",
+            );
+    }
+
+    /** Also what took cover from its lines: a report of scrap at an order they count on. */
+    private static function bookings(int $id): Builder
+    {
         $ids = DB::table('bookings')->where('customer_order_id', $id)->select('id')
             ->union(
                 DB::table('cover_entries AS e')
@@ -72,38 +164,25 @@ final readonly class CustomerOrderPage
                     ->where('l.customer_order_id', $id)
                     ->select('e.booking_id'),
             );
-        $bookings = DB::table('bookings AS b')
-            ->joinSub($ids, 'ids', 'ids.id', 'b.id')
-            ->join('people AS u', 'u.id', 'b.user_id')
-            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
-            ->orderByDesc('b.id')
-            ->limit(100)
-            ->get([
-                'b.id',
-                'b.kind',
-                'b.says',
-                'b.reason',
-                'b.entered_at',
-                'b.booked_on',
-                'b.reverses_id',
-                'u.name AS person',
-                'r.id AS reversed_by',
-            ]);
 
-        $others = DB::table('customer_order_lines AS l')
+        return BookedRow::query()->joinSub($ids, 'ids', 'ids.id', 'b.id')->limit(self::BOOKINGS);
+    }
+
+    /** @param  Collection<int, int>  $items */
+    private static function others(Collection $items): Builder
+    {
+        return DB::table('customer_order_lines AS l')
             ->join('customer_orders AS o', 'o.id', 'l.customer_order_id')
             ->join('customers AS c', 'c.id', 'o.customer_id')
             ->whereIn('l.item_id', $items)
             ->where('l.is_open', true)
             ->whereRaw(
-                'l.quantity - l.shipped_quantity - l.cancelled_quantity > (SELECT COALESCE(SUM(v.quantity), 0) FROM covers v WHERE v.line_id = l.id)',
+                'l.quantity - l.shipped_quantity - l.cancelled_quantity
+                > (SELECT COALESCE(SUM(v.quantity), 0) FROM covers v WHERE v.line_id = l.id)',
             )
             ->orderBy('l.promised_on')
-            ->limit(60)
-            ->get(['l.id', 'l.item_id', 'l.position', 'o.number', 'c.name AS customer'])
-            ->groupBy('item_id');
-
-        return new self($order, $lines, $openOrders, $free, $bookings, $others, self::hangs($id));
+            ->limit(self::OTHERS)
+            ->select(['l.id', 'l.item_id', 'l.position', 'o.number', 'c.name AS customer']);
     }
 
     /** @return array<int, string> by line */

@@ -4,6 +4,7 @@ namespace App\Queries\Orders;
 
 use App\Models\Plan;
 use App\Queries\Like;
+use App\Queries\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -14,7 +15,7 @@ final class OrderList
 {
     public const PAGE = 80;
 
-    /** @return Collection<int, \stdClass> one page, in rank order; what is over newest first */
+    /** @return Collection<int, ListedOrder> one page, in rank order; what is over newest first */
     public static function rows(OrderFilter $filter): Collection
     {
         $query = self::matching($filter);
@@ -24,7 +25,7 @@ final class OrderList
         return self::find($query->offset($filter->skip)->limit(self::PAGE)->pluck('o.id')->all());
     }
 
-    /** All open orders by the rank itself, as it is stored. @return Collection<int, \stdClass> */
+    /** All open orders by the rank itself, as it is stored. @return Collection<int, ListedOrder> */
     public static function ranked(): Collection
     {
         return self::find(
@@ -47,15 +48,15 @@ final class OrderList
      * Orders by id, in the order asked for: what is costly is asked for these alone.
      *
      * @param  list<int>  $ids
-     * @return Collection<int, \stdClass>
+     * @return Collection<int, ListedOrder>
      */
     public static function find(array $ids): Collection
     {
         $place = array_flip($ids);
 
-        return self::base()->whereIn('o.id', $ids)->get()
-            ->each(fn (\stdClass $row) => $row->for = $row->customers ?? $row->for_number ?? 'the shelf')
-            ->sortBy(fn (\stdClass $row): int => $place[$row->id])->values();
+        return Row::all(self::base()->whereIn('o.id', $ids), ListedOrder::from(...))
+            ->sortBy(fn (ListedOrder $order): int => $place[$order->id])
+            ->values();
     }
 
     private static function matching(OrderFilter $filter): Builder
@@ -65,7 +66,7 @@ final class OrderList
             fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE),
         );
         match ($filter->state) {
-            'open' => $query->whereIn('o.state', [...OrderState::OPEN, OrderState::Built]),
+            OrderFilter::OPEN => $query->whereIn('o.state', [...OrderState::OPEN, OrderState::Built]),
             'all' => null,
             default => $query->where('o.state', $filter->state),
         };

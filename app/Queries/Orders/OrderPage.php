@@ -3,38 +3,41 @@
 namespace App\Queries\Orders;
 
 use App\Models\Plan;
+use App\Queries\Bookings\BookedRow;
+use App\Queries\Row;
 use App\Queries\Shop\Away;
 use App\Queries\Shop\Deliveries;
 use App\Wording\ArrivalWords;
-use App\Wording\ReadinessWords;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Costing\UsageVariance;
 
 /** All that the page of one order shows, in a constant number of queries. */
 final readonly class OrderPage
 {
+    private const BOOKINGS = 200;
+
+    private const CHANGES = 100;
+
     /**
-     * @param  Collection<int, \stdClass>  $components
-     * @param  Collection<int, \stdClass>  $reservations  stock kept hard for it
-     * @param  Collection<int, \stdClass>  $deviations  components used otherwise than planned, once the order is being
-     *     built
-     * @param  Collection<int, \stdClass>  $steps
-     * @param  Collection<int, \stdClass>  $ties
-     * @param  Collection<int, \stdClass>  $related  orders for its parts, and the one it is for
-     * @param  Collection<int, \stdClass>  $bookings
-     * @param  Collection<int, \stdClass>  $changes
-     * @param  array<string, array{planned: int, actual: int}>  $cost  cents by kind
-     * @param  BigDecimal  $short  scrapped of its pieces
-     * @param  Collection<int, \stdClass>  $remakes  orders that make them again, with their cost, which is kept apart
-     * @param  BigDecimal  $toCure  scrapped, neither made again nor settled otherwise
+     * @param  string|null  $revision  of the structure it was copied from
+     * @param  Collection<int, OrderPart>  $components
+     * @param  Collection<int, KeptForOrder>  $reservations
+     * @param  Collection<int, UsageDeviation>  $deviations  once the order is being built
+     * @param  Collection<int, OrderStepLine>  $steps
+     * @param  Collection<int, OrderTie>  $ties
+     * @param  Collection<int, RelatedOrder>  $related  orders for its parts, and the one it is for
+     * @param  Collection<int, BookedRow>  $bookings
+     * @param  Collection<int, OrderChange>  $changes
+     * @param  OrderShort  $short  what was scrapped, and how it is made up for
      * @param  string|null  $orderBy  by when what nothing is ordered for has to be, in words
      * @param  bool  $isTooLate  that day has passed
      */
     private function __construct(
-        public \stdClass $order,
+        public ListedOrder $order,
+        public ?string $revision,
         public PaceStrip $strip,
         public Collection $components,
         public Collection $reservations,
@@ -44,10 +47,8 @@ final readonly class OrderPage
         public Collection $related,
         public Collection $bookings,
         public Collection $changes,
-        public array $cost,
-        public BigDecimal $short,
-        public Collection $remakes,
-        public BigDecimal $toCure,
+        public OrderCostPage $cost,
+        public OrderShort $short,
         public ?string $orderBy,
         public bool $isTooLate,
     ) {
@@ -55,12 +56,75 @@ final readonly class OrderPage
 
     public static function of(int $id): ?self
     {
-        $order = OrderList::base()
+        $found = Row::first(self::head($id), fn (Row $row): Row => $row);
+        if ($found === null) {
+            return null;
+        }
+        $order = ListedOrder::from($found);
+        $deliveries = Deliveries::now();
+        $components = Row::all(self::components($id), OrderPart::from(...));
+        $steps = self::steps($id, $deliveries);
+
+        return new self(
+            $order,
+            $found->textOrNull('revision'),
+            PaceStrips::for(collect([$order]))[$order->id],
+            $components,
+            Row::all(self::reservations($id), KeptForOrder::from(...)),
+            self::deviations($id, $components),
+            $steps,
+            Row::all(self::ties($id), OrderTie::from(...)),
+            Row::all(self::related($id, $order->forOrderId), RelatedOrder::from(...)),
+            Row::all(self::bookings($id), BookedRow::from(...)),
+            Row::all(self::changes($id), OrderChange::from(...)),
+            OrderCostPage::of($id, [
+                'material' => $found->int('planned_material'),
+                'labour' => $found->int('planned_labour'),
+                'machine' => $found->int('planned_machine'),
+                'overhead' => $found->int('planned_overhead'),
+                'outside' => $found->int('planned_outside'),
+            ]),
+            OrderShort::of($id, $steps),
+            self::orderBy($order, $deliveries),
+            $order->orderBy !== null && $order->orderBy < $deliveries->today,
+        );
+    }
+
+    /** It may still be changed, and wants time and material. */
+    public function isOpen(): bool
+    {
+        return $this->order->state->isOpen();
+    }
+
+    public function isForTheShelf(): bool
+    {
+        return $this->ties->isEmpty() && $this->order->forOrderId === null;
+    }
+
+    /** The number a step put at its end would have. */
+    public function nextStep(): int
+    {
+        return ($this->steps->max('number') ?? 0) + 10;
+    }
+
+    /** @return array<int, int>  numbers of its steps, to choose from */
+    public function stepNumbers(): array
+    {
+        $numbers = $this->steps->pluck('number')->all();
+
+        return array_combine($numbers, $numbers);
+    }
+
+    /** What its quantity would be to make up for what is short. */
+    public function toppedUp(): BigDecimal
+    {
+        return $this->order->quantity->plus($this->short->toCure);
+    }
+
+    private static function head(int $id): Builder
+    {
+        return OrderList::base()
             ->addSelect([
-                'o.structure_id',
-                'o.routing_id',
-                'o.released_at',
-                'o.received_value',
                 'o.planned_material',
                 'o.planned_labour',
                 'o.planned_machine',
@@ -69,28 +133,29 @@ final readonly class OrderPage
                 's.revision',
             ])
             ->leftJoin('structures AS s', 's.id', 'o.structure_id')
-            ->where('o.id', $id)
-            ->first();
-        if (! ($order instanceof \stdClass)) {
-            return null;
-        }
-        $components = DB::table('order_components AS c')
+            ->where('o.id', $id);
+    }
+
+    private static function components(int $id): Builder
+    {
+        return DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin(
                 'plan_components AS p',
                 fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
             )
-            ->where('c.order_id', $id)
-            ->orderBy('c.position')
             ->leftJoin('order_components AS sf', 'sf.id', 'c.stands_for_id')
             ->leftJoin('items AS si', 'si.id', 'sf.item_id')
+            ->where('c.order_id', $id)
             ->where(
                 fn ($shown) => $shown
                     ->where('c.planned_quantity', '>', 0)
                     ->orWhere('c.used_quantity', '>', 0)
                     ->orWhere('c.baseline_quantity', '>', 0),
             )
+            ->orderBy('c.position')
             ->select([
                 'c.*',
                 'i.number AS item_number',
@@ -102,10 +167,14 @@ final readonly class OrderPage
                 'si.name AS stands_for',
             ])
             ->selectRaw(
-                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places pl ON pl.id = b.place_id AND pl.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)) AS on_hand",
+                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
+                    JOIN places pl ON pl.id = b.place_id AND pl.kind = 'store'
+                    WHERE b.item_id = c.item_id AND b.condition = 'free'
+                    AND b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)) AS on_hand",
             )
             ->selectRaw(
-                '(SELECT SUM(r.quantity) FROM reservations r WHERE r.order_id = c.order_id AND r.item_id = c.item_id) AS reserved',
+                '(SELECT SUM(r.quantity) FROM reservations r
+                    WHERE r.order_id = c.order_id AND r.item_id = c.item_id) AS reserved',
             )
             ->selectRaw(
                 "(SELECT GROUP_CONCAT(x.code SEPARATOR ', ') FROM (
@@ -117,18 +186,25 @@ final readonly class OrderPage
                     HAVING SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0
                 ) x WHERE x.component_id = c.id) AS lots",
                 [$id],
-            )
-            ->join('orders AS o', 'o.id', 'c.order_id')
-            ->get();
-        $reservations = DB::table('reservations AS r')
+            );
+    }
+
+    private static function reservations(int $id): Builder
+    {
+        return DB::table('reservations AS r')
             ->join('items AS i', 'i.id', 'r.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('lots AS l', 'l.id', 'r.lot_id')
             ->where('r.order_id', $id)
             ->where('r.quantity', '>', 0)
             ->orderBy('r.id')
-            ->get(['r.id', 'r.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot']);
-        $steps = DB::table('order_steps AS s')
+            ->select(['r.id', 'r.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot']);
+    }
+
+    /** @return Collection<int, OrderStepLine> */
+    private static function steps(int $id, Deliveries $deliveries): Collection
+    {
+        $query = DB::table('order_steps AS s')
             ->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->leftJoin(
@@ -137,138 +213,79 @@ final readonly class OrderPage
             )
             ->where('s.order_id', $id)
             ->orderBy('s.number')
-            ->get([
-                's.*',
-                'w.code AS work_centre',
-                'w.name AS work_centre_name',
-                'v.name AS supplier',
-                'p.start_at',
-                'p.end_at',
-                'p.machine',
-            ]);
-        $deliveries = Deliveries::now();
-        $handfuls = Away::of($steps->whereNotNull('supplier_id')->pluck('id'), $deliveries);
-        $steps->each(fn (\stdClass $step) => ($step->handfuls = $handfuls[$step->id] ?? []));
-        $ties = DB::table('covers AS c')
+            ->select(['s.*', 'w.name AS work_centre_name', 'v.name AS supplier', 'p.start_at', 'p.end_at']);
+        $outside = DB::table('order_steps')->where('order_id', $id)->whereNotNull('supplier_id')->select('id');
+        $away = Away::of($outside->pluck('id'), $deliveries);
+
+        return Row::all($query, fn (Row $row): OrderStepLine => OrderStepLine::from($row, $away));
+    }
+
+    private static function ties(int $id): Builder
+    {
+        return DB::table('covers AS c')
             ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
             ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
             ->join('customers AS cu', 'cu.id', 'co.customer_id')
             ->where('c.order_id', $id)
             ->orderBy('c.id')
-            ->get([
-                'c.id',
-                'c.quantity',
-                'l.position',
-                'l.promised_on',
-                'co.id AS customer_order_id',
-                'co.number',
-                'cu.name AS customer',
-            ]);
-        $related = DB::table('orders AS o')
+            ->select(['c.quantity', 'l.position', 'l.promised_on', 'co.id AS customer_order_id', 'co.number'])
+            ->addSelect('cu.name AS customer');
+    }
+
+    private static function related(int $id, ?int $for): Builder
+    {
+        return DB::table('orders AS o')
             ->join('items AS i', 'i.id', 'o.item_id')
-            ->where(fn ($query) => $query->where('o.for_order_id', $id)->orWhere('o.id', $order->for_order_id))
+            ->where(fn ($query) => $query->where('o.for_order_id', $id)->orWhere('o.id', $for))
             ->orderBy('o.id')
-            ->get(['o.id', 'o.number', 'o.state', 'o.quantity', 'o.for_order_id', 'i.name AS item_name']);
+            ->select(['o.id', 'o.number', 'o.state', 'o.for_order_id', 'i.name AS item_name']);
+    }
+
+    private static function bookings(int $id): Builder
+    {
         // each by its own index: one OR over three tables would read them all
         $ids = DB::table('bookings')->where('order_id', $id)->select('id')
             ->union(DB::table('moves')->where('order_id', $id)->select('booking_id'))
             ->union(DB::table('order_changes')->where('order_id', $id)->select('booking_id'));
-        $bookings = DB::table('bookings AS b')
-            ->joinSub($ids, 'ids', 'ids.id', 'b.id')
-            ->join('people AS u', 'u.id', 'b.user_id')
-            ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
-            ->orderByDesc('b.id')
-            ->limit(200)
-            ->get([
-                'b.id',
-                'b.kind',
-                'b.says',
-                'b.reason',
-                'b.entered_at',
-                'b.booked_on',
-                'b.reverses_id',
-                'u.name AS person',
-                'r.id AS reversed_by',
-            ]);
-        $changes = DB::table('order_changes AS c')
+
+        return BookedRow::query()->joinSub($ids, 'ids', 'ids.id', 'b.id')->limit(self::BOOKINGS);
+    }
+
+    private static function changes(int $id): Builder
+    {
+        return DB::table('order_changes AS c')
             ->join('bookings AS b', 'b.id', 'c.booking_id')
             ->join('people AS u', 'u.id', 'b.user_id')
             ->where('c.order_id', $id)
             ->where('c.what', '<>', 'released')
             ->orderByDesc('c.id')
-            ->limit(100)
-            ->get(['c.what', 'c.before', 'c.after', 'b.entered_at', 'u.name AS person']);
-
-        $short = $steps->reduce(
-            fn (BigDecimal $sum, \stdClass $step): BigDecimal => $sum->plus($step->scrap),
-            BigDecimal::zero(),
-        );
-        $remakes = DB::table('orders AS o')
-            ->where('o.remake_of_id', $id)
-            ->where('o.state', '<>', 'cancelled')
-            ->orderBy('o.id')
-            ->select(['o.id', 'o.number', 'o.quantity', 'o.state'])
-            ->selectRaw(
-                "(SELECT COALESCE(SUM(e.cents), 0) FROM cost_entries e WHERE e.order_id = o.id AND e.kind NOT IN ('receipt', 'variance')) AS cost",
-            )
-            ->get();
-        $asked = DB::table('questions')
-            ->where('order_id', $id)
-            ->where('kind', 'short')
-            ->whereNull('answered_at')
-            ->sum('open_quantity');
-        $toCure = BigDecimal::max(
-            0,
-            BigDecimal::min(
-                (string) $asked,
-                $remakes->reduce(
-                    fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity),
-                    $short,
-                ),
-            ),
-        );
-
-        return new self(
-            $order,
-            PaceStrips::for(collect([$order]))[$order->id],
-            $components,
-            $reservations,
-            self::deviations($id, $components),
-            $steps,
-            $ties,
-            $related,
-            $bookings,
-            $changes,
-            self::cost($order),
-            $short,
-            $remakes,
-            $toCure,
-            self::orderBy($order, $deliveries),
-            $order->order_by !== null && $order->order_by < $deliveries->today);
+            ->limit(self::CHANGES)
+            ->select(['c.what', 'c.before', 'c.after', 'b.entered_at', 'u.name AS person']);
     }
 
     /** By when what it misses has to be ordered to keep its date; and what becomes of it when that is too late. */
-    private static function orderBy(\stdClass $order, Deliveries $deliveries): ?string
+    private static function orderBy(ListedOrder $order, Deliveries $deliveries): ?string
     {
-        if ($order->order_by === null) {
+        if ($order->orderBy === null) {
             return null;
         }
         $says = ArrivalWords::orderBy(
-            $order->order_by,
+            $order->orderBy,
             $deliveries->today,
-            $deliveries->plant->workingDaysBetween($order->order_by, $deliveries->today),
+            $deliveries->plant->workingDaysBetween($order->orderBy, $deliveries->today),
         );
-        $here = collect(ReadinessWords::blocks($order->blocks))->whereNull('supply')->max('at');
+        if ($order->orderBy >= $deliveries->today) {
+            return "{$says} what it misses, to keep its date";
+        }
+        $here = When::onDay((int) collect($order->readiness->blocks())->whereNull('supply')->max('at'));
+        $finished = $order->finishAt === null ? '' : ', finished '.When::onDay($order->finishAt);
 
-        return $order->order_by >= $deliveries->today
-            ? "{$says} what it misses, to keep its date"
-            : "what it misses is {$says}; ordered today it can be used ".When::onDay((int) $here)
-                .($order->finish_at === null ? '' : ', finished '.When::onDay($order->finish_at));
+        return "what it misses is {$says}; ordered today it can be used {$here}{$finished}";
     }
 
     /**
-     * @param  Collection<int, \stdClass>  $components
-     * @return Collection<int, \stdClass>
+     * @param  Collection<int, OrderPart>  $components
+     * @return Collection<int, UsageDeviation>
      */
     private static function deviations(int $order, Collection $components): Collection
     {
@@ -277,55 +294,16 @@ final readonly class OrderPage
             ->where('m.order_id', $order)
             ->whereNotNull('m.component_id')
             ->groupBy('m.component_id')
+            ->select('m.component_id')
             ->selectRaw(
-                "m.component_id, GROUP_CONCAT(DISTINCT NULLIF(IF(m.reason <> '', m.reason, b.reason), '') SEPARATOR '; ') AS reasons",
+                "GROUP_CONCAT(DISTINCT NULLIF(IF(m.reason <> '', m.reason, b.reason), '') SEPARATOR '; ') AS reasons",
             )
             ->pluck('reasons', 'component_id');
 
         return $components
-            ->filter(
-                fn (\stdClass $row): bool => $row->used_value !== 0 || ! BigDecimal::of($row->used_quantity)->isZero(),
-            )
-            ->map(function (\stdClass $row) use ($reasons): \stdClass {
-                $variance = UsageVariance::of(
-                    BigDecimal::of($row->planned_quantity),
-                    (int) $row->planned_value,
-                    BigDecimal::of($row->used_quantity),
-                    (int) $row->used_value,
-                );
-
-                return (object) [
-                    'item_name' => $row->item_name,
-                    'item_number' => $row->item_number,
-                    'unit' => $row->unit,
-                    'planned_quantity' => $row->planned_quantity,
-                    'used_quantity' => $row->used_quantity,
-                    'difference' => $variance->quantity,
-                    'by_quantity' => $variance->byQuantity,
-                    'by_price' => $variance->byPrice,
-                    'reasons' => $reasons[$row->id] ?? '',
-                ];
-            })
-            ->filter(fn (\stdClass $row): bool => ! $row->difference->isZero() || $row->by_price !== 0)
+            ->filter(fn (OrderPart $part): bool => $part->isUsed())
+            ->map(fn (OrderPart $part): UsageDeviation => UsageDeviation::of($part, $reasons[$part->id] ?? ''))
+            ->filter(fn (UsageDeviation $deviation): bool => $deviation->isThere())
             ->values();
-    }
-
-    /** @return array<string, array{planned: int, actual: int}> */
-    private static function cost(\stdClass $order): array
-    {
-        $actual = DB::table('cost_entries')
-            ->where('order_id', $order->id)
-            ->groupBy('kind')
-            ->selectRaw('kind, SUM(cents) AS cents')
-            ->pluck('cents', 'kind');
-        $cost = [];
-        foreach (['material', 'labour', 'machine', 'overhead', 'outside'] as $kind) {
-            $cost[$kind] = ['planned' => (int) $order->{"planned_{$kind}"}, 'actual' => (int) ($actual[$kind] ?? 0)];
-        }
-        foreach (['receipt', 'variance'] as $kind) {
-            $cost[$kind] = ['planned' => 0, 'actual' => (int) ($actual[$kind] ?? 0)];
-        }
-
-        return $cost;
     }
 }

@@ -17,7 +17,7 @@ final class PaceStrips
     private const DAY = 480; // working minutes an outside day is drawn as
 
     /**
-     * @param  Collection<int, \stdClass>  $orders  with id, due_on
+     * @param  Collection<int, ListedOrder>  $orders
      * @return array<int, PaceStrip> by order id
      */
     public static function for(Collection $orders): array
@@ -83,7 +83,7 @@ final class PaceStrips
     /**
      * Working minutes of the plant from now to each due time, 0 when it has passed.
      *
-     * @param  Collection<int, \stdClass>  $orders
+     * @param  Collection<int, ListedOrder>  $orders
      * @return array<int, int>
      */
     private static function untilDue(Collection $orders): array
@@ -91,10 +91,10 @@ final class PaceStrips
         $now = ShopState::minute(CarbonImmutable::now());
         $dues = $onDay = [];
         foreach ($orders as $order) {
-            if ($order->due_on !== null) {
-                $dues[$order->id] = $onDay[$order->due_on] ??= ShopState::minute(
+            if ($order->dueOn !== null) {
+                $dues[$order->id] = $onDay[$order->dueOn] ??= ShopState::minute(
                     CarbonImmutable::parse(
-                        $order->due_on.' '.config()->string('pace.due_hour'),
+                        $order->dueOn.' '.config()->string('pace.due_hour'),
                         config()->string('pace.zone'),
                     ),
                 );

@@ -16,11 +16,19 @@ final class PartsList
     /**
      * @param  list<int>  $orders  none = all open ones
      * @param  string  $show  open, waits, stuck
-     * @return Cut<\stdClass> in rank order, with ->order for its head
+     * @return Cut<PartsRow> in rank order
      */
     public static function of(array $orders, string $show): Cut
     {
+        $stock = DB::table('balances AS b')
+            ->join('places AS pl', 'pl.id', 'b.place_id')
+            ->where('pl.kind', 'store')
+            ->where('b.condition', 'free')
+            ->where('b.owner_id', 0)
+            ->groupBy('b.item_id')
+            ->selectRaw('b.item_id, SUM(b.quantity) AS on_hand');
         $query = DB::table('order_components AS c')
+            ->leftJoinSub($stock, 'st', 'st.item_id', 'c.item_id')
             ->join('orders AS o', 'o.id', 'c.order_id')
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
@@ -51,6 +59,7 @@ final class PartsList
                 'p.from_stock',
                 'p.missing',
                 'p.coming',
+                'st.on_hand',
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'u.code AS unit',
@@ -63,21 +72,7 @@ final class PartsList
                 'r.blocks',
                 'r.unplaced',
             ]);
-        $cut = Cut::of($query, self::MOST);
-        $rows = $cut->rows;
-        $stock = DB::table('balances AS b')
-            ->join('places AS p', 'p.id', 'b.place_id')
-            ->whereIn('b.item_id', $rows->pluck('item_id')->unique())
-            ->where('p.kind', 'store')
-            ->where('b.condition', 'free')
-            ->where('b.owner_id', 0)
-            ->groupBy('b.item_id')
-            ->selectRaw('b.item_id, SUM(b.quantity) AS quantity')
-            ->pluck('quantity', 'item_id');
-        foreach ($rows as $row) {
-            $row->on_hand = (string) ($stock[$row->item_id] ?? '0');
-        }
 
-        return $cut;
+        return Cut::read($query, self::MOST, PartsRow::from(...));
     }
 }

@@ -2,9 +2,10 @@
 
 namespace App\Queries\Purchasing;
 
+use App\Models\Plan;
 use App\Queries\Cut;
+use App\Queries\Row;
 use App\Queries\Shop\Deliveries;
-use App\Wording\ArrivalWords;
 use Illuminate\Support\Facades\DB;
 
 /** What is ordered of suppliers: lines still to come, soonest first, and one order. */
@@ -12,7 +13,7 @@ final class PurchaseList
 {
     private const SHOWN = 400;
 
-    /** @return Cut<\stdClass> */
+    /** @return Cut<OpenPurchase> */
     public static function lines(?int $order = null): Cut
     {
         $deliveries = Deliveries::now();
@@ -20,7 +21,6 @@ final class PurchaseList
             ->join('suppliers AS s', 's.id', 'u.supplier_id')
             ->join('items AS i', 'i.id', 'u.item_id')
             ->join('units AS x', 'x.id', 'i.unit_id')
-            ->leftJoin('purchase_orders AS p', 'p.id', 'u.purchase_order_id')
             ->when(
                 $order === null,
                 fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on'),
@@ -43,22 +43,16 @@ final class PurchaseList
                 'u.asked_for',
                 'u.is_open',
                 's.name AS supplier',
-                'p.ordered_on',
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'x.code AS unit',
             ]);
 
-        $cut = Cut::of($lines, self::SHOWN);
-        $cut->rows->each(function (\stdClass $line) use ($deliveries): void {
-            $arrival = $deliveries->ordered($line->expected_on, $line->ask_again_on);
-            $line->is_late = $line->is_open && $arrival->isLate();
-            $line->when = ArrivalWords::day($arrival);
-            $passed = (int) $line->days_passed + ($line->expected_on < $deliveries->today ? 1 : 0);
-            $line->history = ArrivalWords::history($line->first_expected_on ?? $line->expected_on, $passed);
-        });
-
-        return $cut;
+        return Cut::read(
+            $lines,
+            self::SHOWN,
+            fn (Row $row): OpenPurchase => OpenPurchase::from($row, $deliveries),
+        );
     }
 
     /** Orders that wait for a line, by its name. @return array<string, list<array{number: string, id: int}>> */
@@ -69,7 +63,7 @@ final class PurchaseList
             DB::table('plan_components AS p')
                 ->join('order_components AS c', 'c.id', 'p.component_id')
                 ->join('orders AS o', 'o.id', 'c.order_id')
-                ->where('p.plan_id', \App\Models\Plan::LIVE)
+                ->where('p.plan_id', Plan::LIVE)
                 ->where('p.coming', 'like', '%purchase %')
                 ->get(['p.coming', 'o.number', 'o.id']) as $row
         ) {

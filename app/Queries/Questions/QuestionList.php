@@ -3,6 +3,7 @@
 namespace App\Queries\Questions;
 
 use App\Queries\Cut;
+use App\Queries\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -10,21 +11,24 @@ use Illuminate\Support\Facades\DB;
 /** Open questions, oldest first, and those answered lately. */
 final class QuestionList
 {
-    /** @return Cut<\stdClass> */
+    /** @return Cut<OpenQuestion> */
     public static function open(int $most = 200): Cut
     {
-        return Cut::of(self::base()->whereNull('q.answered_at')->orderBy('q.opened_at')->orderBy('q.id'), $most);
+        $open = self::base()->whereNull('q.answered_at')->orderBy('q.opened_at')->orderBy('q.id');
+
+        return Cut::read($open, $most, OpenQuestion::from(...));
     }
 
-    /** @return Collection<int, \stdClass> */
+    /** @return Collection<int, OpenQuestion> */
     public static function answered(): Collection
     {
-        return self::base()
+        $answered = self::base()
             ->whereNotNull('q.answered_at')
             ->orderByDesc('q.answered_at')
             ->orderByDesc('q.id')
-            ->limit(30)
-            ->get();
+            ->limit(30);
+
+        return Row::all($answered, OpenQuestion::from(...));
     }
 
     private static function base(): Builder
@@ -39,20 +43,19 @@ final class QuestionList
                 'q.kind',
                 'q.says',
                 'q.order_id',
-                'q.component_id',
-                'q.open_quantity',
                 'q.role',
                 'q.opened_at',
                 'q.answered_at',
                 'q.answer',
                 'q.booking_id',
-                'o.number AS order_number',
                 'o.state',
                 'a.name AS answerer',
                 'c.item_id',
             ])
             ->selectRaw(
-                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b JOIN places p ON p.id = b.place_id AND p.kind = 'store' WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0) AS on_hand",
+                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
+                    JOIN places p ON p.id = b.place_id AND p.kind = 'store'
+                    WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0) AS on_hand",
             );
     }
 }

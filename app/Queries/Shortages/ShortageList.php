@@ -3,11 +3,9 @@
 namespace App\Queries\Shortages;
 
 use App\Models\Plan;
+use App\Queries\Row;
 use App\Queries\Shop\Deliveries;
-use App\Wording\ArrivalWords;
-use App\Wording\Figures;
-use App\Wording\When;
-use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -18,20 +16,21 @@ use KeepPace\Core\Planning\OrderState;
  */
 final readonly class ShortageList
 {
+    private const HOLDERS = 4;
+
     /**
-     * @param  Collection<int, \stdClass>  $rows  one for each component, the first to be ordered first: missing,
-     *     order_by, hurts (UTC, when its step is planned to start), order, item
-     * @param  Collection<int, \stdClass>  $waiting  components whose purchase makes their order late
-     * @param  array<int, Collection<int, \stdClass>>  $coming  open purchase lines by item
-     * @param  array<int, Collection<int, \stdClass>>  $holders  by item, other open orders that have some of its stock
-     *     given or kept
-     * @param  Collection<int, \stdClass>  $released  released short, what of it is still missing
+     * @param  Collection<int, ShortPart>  $parts  the first to be ordered first
+     * @param  Collection<int, ShortPart>  $waiting  whose purchase makes their order late
+     * @param  Collection<int, Collection<int, ComingLine>>  $coming  open purchase lines by item
+     * @param  Collection<int, Collection<int, ShortPart>>  $holders  by item, of other open orders that have some of its
+     *     stock given or kept
+     * @param  Collection<int, ReleasedShort>  $released
      */
     private function __construct(
-        public Collection $rows,
+        public Collection $parts,
         public Collection $waiting,
-        public array $coming,
-        public array $holders,
+        private Collection $coming,
+        private Collection $holders,
         public Collection $released,
         private Deliveries $deliveries,
     ) {
@@ -40,51 +39,23 @@ final readonly class ShortageList
     public static function now(): self
     {
         $deliveries = Deliveries::now();
-        $rows = self::components()->where('p.missing', '>', 0)->get();
-        $waiting = self::components()
+        $parts = Row::all(self::components()->where('p.missing', '>', 0), ShortPart::from(...));
+        $late = self::components()
             ->where('p.missing', 0)
             ->whereRaw("p.coming <> '[]'")
-            ->where('po.late_minutes', '>', 0)
-            ->get()
-            ->filter(
-                fn (\stdClass $row): bool => collect(json_decode($row->coming))->contains(
-                    fn (\stdClass $coming): bool => str_starts_with($coming->supply, 'purchase '),
-                ),
-            )
-            ->values();
-        $items = $rows->pluck('item_id')->merge($waiting->pluck('item_id'))->unique()->values();
-        $coming = DB::table('purchases AS u')
-            ->join('suppliers AS s', 's.id', 'u.supplier_id')
-            ->whereIn('u.item_id', $items)
-            ->where('u.is_open', true)
-            ->orderBy('u.expected_on')
-            // a day that has passed is no day to offer again
-            ->selectRaw('IF(u.expected_on < ?, NULL, u.expected_on) AS still_expected_on', [$deliveries->today])
-            ->addSelect([
-                'u.id',
-                'u.item_id',
-                'u.number',
-                'u.expected_on',
-                'u.ask_again_on',
-                'u.asked_for',
-                's.name AS supplier',
-                DB::raw('u.quantity - u.received_quantity - u.cancelled_quantity AS open'),
-            ])
-            ->get()
-            ->groupBy('item_id')
-            ->all();
+            ->where('po.late_minutes', '>', 0);
+        $waiting = Row::all($late, ShortPart::from(...))
+            ->filter(fn (ShortPart $part): bool => $part->purchases() !== []);
+        $items = $parts->pluck('itemId')->merge($waiting->pluck('itemId'))->unique()->values();
         $holders = self::components()
-            ->whereIn('c.item_id', $rows->pluck('item_id')->unique())
-            ->where('p.from_stock', '>', 0)
-            ->get()
-            ->groupBy('item_id')
-            ->all();
+            ->whereIn('c.item_id', $parts->pluck('itemId')->unique())
+            ->where('p.from_stock', '>', 0);
 
         return new self(
-            self::sorted($rows),
+            self::sorted($parts),
             self::sorted($waiting),
-            $coming,
-            $holders,
+            Row::all(self::purchases($items, $deliveries->today), ComingLine::from(...))->groupBy('itemId'),
+            Row::all($holders, ShortPart::from(...))->groupBy('itemId'),
             self::releasedShort(),
             $deliveries,
         );
@@ -96,52 +67,65 @@ final readonly class ShortageList
         return $this->deliveries->today;
     }
 
-    /** By item: by when it has to be ordered, all that is missing, the orders. @return Collection<int, \stdClass> */
+    /** @return Collection<int, ShortItem>  the first to be ordered first */
     public function byItem(): Collection
     {
-        $today = $this->today();
-
-        return $this->rows
-            ->groupBy('item_id')
-            ->map(function (Collection $rows) use ($today): \stdClass {
-                $first = $rows->first();
-                $lead = (int) $first->lead_time_days;
-
-                return (object) [
-                    'item_id' => $first->item_id,
-                    'item_number' => $first->item_number,
-                    'item_name' => $first->item_name,
-                    'kind' => $first->kind,
-                    'unit' => $first->unit,
-                    'supplier' => $first->supplier,
-                    'supplier_id' => $first->supplier_id,
-                    'order_by' => ($by = $rows->pluck('order_by')->filter()->min()),
-                    'is_too_late' => $by !== null && $by < $today,
-                    'says' => ArrivalWords::hasToBeOrdered($by, $today),
-                    'comes' => When::day($this->deliveries->comesOn($lead)).' if today',
-                    'lead' => $lead > 0
-                            ? Figures::count($lead, 'working day')
-                            : 'lead time not known, '
-                                .Figures::count(config()->integer('pace.lead_time_days'), 'day')
-                                .' taken',
-                    'hurts' => $first->hurts,
-                    'missing' => (string) $rows->reduce(
-                        fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->missing),
-                        BigDecimal::zero(),
-                    ),
-                    'rows' => $rows,
-                ];
-            })
+        return $this->parts
+            ->groupBy('itemId')
+            ->map(fn (Collection $parts): ShortItem => ShortItem::of($parts, $this->deliveries))
             ->values();
     }
 
-    /** @return Collection<int|string, Collection<int, \stdClass>> */
+    /** @return Collection<int, Collection<int, ShortPart>> */
     public function byOrder(): Collection
     {
-        return $this->rows->groupBy('order_id');
+        return $this->parts->groupBy('orderId')->values();
     }
 
-    private static function components(): \Illuminate\Database\Query\Builder
+    public function orderCount(): int
+    {
+        return $this->parts->pluck('orderId')->unique()->count();
+    }
+
+    public function releasedCount(): int
+    {
+        return $this->released->pluck('part.orderId')->unique()->count();
+    }
+
+    /** @return Collection<int, ComingLine>  open purchase lines of an item */
+    public function comingOf(int $item): Collection
+    {
+        return $this->coming[$item] ?? collect();
+    }
+
+    /** The line that brings it. */
+    public function lineOf(ShortPart $part, PurchaseComing $coming): ?ComingLine
+    {
+        return $this->comingOf($part->itemId)->firstWhere('number', $coming->number());
+    }
+
+    /** @return Collection<int, ShortPart>  of other orders that have some of the item's stock */
+    public function holders(ShortPart $part): Collection
+    {
+        $holders = $this->holders[$part->itemId] ?? collect();
+
+        return $holders->where('orderId', '<>', $part->orderId)->take(self::HOLDERS);
+    }
+
+    /** @param  Collection<int, int>  $items */
+    private static function purchases(Collection $items, string $today): Builder
+    {
+        return DB::table('purchases AS u')
+            ->join('suppliers AS s', 's.id', 'u.supplier_id')
+            ->whereIn('u.item_id', $items)
+            ->where('u.is_open', true)
+            ->orderBy('u.expected_on')
+            ->select(['u.id', 'u.item_id', 'u.number', 'u.expected_on', 'u.asked_for', 's.name AS supplier'])
+            ->selectRaw('u.quantity - u.received_quantity - u.cancelled_quantity AS open')
+            ->selectRaw('IF(u.expected_on < ?, NULL, u.expected_on) AS still_expected_on', [$today]);
+    }
+
+    private static function components(): Builder
     {
         return DB::table('plan_components AS p')
             ->join('order_components AS c', 'c.id', 'p.component_id')
@@ -169,7 +153,6 @@ final readonly class ShortageList
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'i.kind',
-                'i.supplier_id',
                 'i.lead_time_days',
                 'u.code AS unit',
                 's.name AS supplier',
@@ -178,33 +161,36 @@ final readonly class ShortageList
             ])
             // the first open step at or after the one that needs it
             ->selectRaw(
-                '(SELECT MIN(ps.start_at) FROM order_steps os JOIN plan_steps ps ON ps.order_step_id = os.id AND ps.plan_id = ? WHERE os.order_id = c.order_id AND os.number >= c.step_number) AS hurts',
+                '(SELECT MIN(ps.start_at) FROM order_steps os
+                    JOIN plan_steps ps ON ps.order_step_id = os.id AND ps.plan_id = ?
+                    WHERE os.order_id = c.order_id AND os.number >= c.step_number) AS hurts',
                 [Plan::LIVE],
             );
     }
 
     /**
-     * @param  Collection<int, \stdClass>  $rows
-     * @return Collection<int, \stdClass>
+     * @param  Collection<int, ShortPart>  $parts
+     * @return Collection<int, ShortPart>
      */
-    private static function sorted(Collection $rows): Collection
+    private static function sorted(Collection $parts): Collection
     {
-        return $rows
-            ->sortBy(fn (\stdClass $row): array => [$row->order_by ?? '9999', $row->place_in_rank, $row->id])
+        return $parts
+            ->sortBy(fn (ShortPart $part): array => [$part->orderBy ?? '9999', $part->placeInRank, $part->id])
             ->values();
     }
 
-    /** @return Collection<int, \stdClass> */
+    /** @return Collection<int, ReleasedShort>  until it is issued: what has arrived still has to be brought to the job */
     private static function releasedShort(): Collection
     {
-        // listed until it is issued: a part that has arrived still has to be brought to the job
-        return self::components()
+        $released = self::components()
             ->where('c.short_at_release', true)
             ->leftJoin('people AS w', 'w.id', 'o.released_by')
             ->addSelect('w.name AS person')
             ->selectRaw('GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0) AS to_issue')
-            ->selectRaw("p.missing = 0 AND p.coming = '[]' AS is_there")
-            ->get()
-            ->sortBy(fn (\stdClass $row): array => [$row->hurts ?? '9999', $row->id])->values();
+            ->selectRaw("p.missing = 0 AND p.coming = '[]' AS is_there");
+
+        return Row::all($released, ReleasedShort::from(...))
+            ->sortBy(fn (ReleasedShort $one): array => [$one->part->hurts ?? '9999', $one->part->id])
+            ->values();
     }
 }

@@ -6,6 +6,7 @@ use App\Queries\Cut;
 use App\Queries\Like;
 use App\Queries\Row;
 use App\Wording\When;
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -135,7 +136,7 @@ final class StockList
      * Movements of one item, newest first.
      *
      * @param  int  $before  move id the page ends at, 0 = from the newest
-     * @return Collection<int, \stdClass> each with ->signed and ->running (quantity after it)
+     * @return Collection<int, Movement> each with ->signed and ->running (quantity after it)
      */
     public static function movements(int $item, int $before = 0): Collection
     {
@@ -152,7 +153,7 @@ final class StockList
                     ->where('m.id', '>=', $before)
                     ->selectRaw("COALESCE(SUM({$signed}), 0) AS quantity")
                     ->value('quantity');
-        $running = \Brick\Math\BigDecimal::of($now)->minus($after);
+        $running = BigDecimal::of($now)->minus($after);
         $rows = $base()->join('bookings AS b', 'b.id', 'm.booking_id')->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
             ->leftJoin('orders AS o', 'o.id', 'm.order_id')
@@ -162,15 +163,13 @@ final class StockList
             ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))
             ->orderByDesc('m.id')
             ->limit(self::PAGE)
-            ->get([
+            ->select([
                 'm.id',
                 'm.booking_id',
-                'm.quantity',
                 'm.value',
                 'f.name AS from_name',
                 't.name AS to_name',
                 'b.kind',
-                'b.says',
                 'b.entered_at',
                 'u.name AS person',
                 'l.code AS lot',
@@ -179,13 +178,14 @@ final class StockList
                 'co.id AS customer_order_id',
                 'co.number AS customer_order_number',
                 'pu.number AS purchase_number',
-                DB::raw("{$signed} AS signed"),
-            ]);
-        foreach ($rows as $row) {
-            $row->running = (string) $running;
-            $running = $running->minus($row->signed);
-        }
+            ])
+            ->selectRaw("{$signed} AS signed");
 
-        return $rows;
+        return Row::all($rows, function (Row $row) use (&$running): Movement {
+            $onHand = $running;
+            $running = $running->minus($row->decimal('signed'));
+
+            return Movement::from($row, $onHand);
+        });
     }
 }

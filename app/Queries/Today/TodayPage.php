@@ -5,17 +5,20 @@ namespace App\Queries\Today;
 use App\Models\Plan;
 use App\Queries\Cut;
 use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Demand\DemandLine;
+use App\Queries\Orders\ListedOrder;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrip;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\ReceiveList;
 use App\Queries\Questions\ArrivalList;
+use App\Queries\Questions\OpenQuestion;
 use App\Queries\Questions\QuestionList;
+use App\Queries\Row;
 use App\Queries\Shop\Deliveries;
 use App\Queries\Station\OutsideJob;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Planning\OrderState;
 
 /**
@@ -29,15 +32,15 @@ final readonly class TodayPage
     private const SHOWN = 7;
 
     /**
-     * @param  Collection<int, \stdClass>  $release  orders that can be released, the first of them
-     * @param  Collection<int, \stdClass>  $stuck  likewise
-     * @param  Collection<int, \stdClass>  $late  latest first, likewise
+     * @param  Collection<int, ListedOrder>  $release  orders that can be released, the first of them
+     * @param  Collection<int, ListedOrder>  $stuck  likewise
+     * @param  Collection<int, ListedOrder>  $late  latest first, likewise
      * @param  array{release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int}  $counts
-     * @param  Cut<\stdClass>  $uncovered  customer lines, the first of them
+     * @param  Cut<DemandLine>  $uncovered  customer lines, the first of them
      * @param  Collection<int, OutsideJob>  $outside  steps at suppliers
-     * @param  array<string, int>  $missing  how many stuck orders miss which item
+     * @param  array<string, int>  $missing  how many stuck orders miss which item, the most first
      * @param  array<int, PaceStrip>  $strips
-     * @param  Collection<int, \stdClass>  $questions  open ones, the oldest of them
+     * @param  Collection<int, OpenQuestion>  $questions  open ones, the oldest of them
      */
     private function __construct(
         public Collection $release,
@@ -45,53 +48,27 @@ final readonly class TodayPage
         public Collection $late,
         public array $counts,
         public Cut $uncovered,
-        public Collection $outside, public array $missing, public array $strips, public ?string $lastBooking,
-        public Collection $questions, public int $questionCount, public int $short)
-    {
+        public Collection $outside,
+        private array $missing,
+        public array $strips,
+        public ?string $lastBooking,
+        public Collection $questions,
+        public int $questionCount,
+        public int $short,
+    ) {
     }
 
     public static function now(): self
     {
-        $open = DB::table('orders AS o')
-            ->join('plan_orders AS p', fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE))
-            ->whereIn('o.state', OrderState::OPEN)->orderBy('p.place_in_rank')
-            ->selectRaw(
-                "o.id, o.state, o.is_held, p.readiness, p.can_start, p.late_minutes, p.late_for, IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks",
-            )
-            ->get();
-        $stuck = $open->filter(fn (\stdClass $row): bool => $row->readiness === 'stuck' && ! $row->is_held);
-        $release = $open->filter(
-            fn (\stdClass $row): bool => $row->state === OrderState::Firm->value
-                && $row->can_start
-                && $row->readiness !== 'stuck',
-        );
-        $late = $open->filter(fn (\stdClass $row): bool => (int) $row->late_minutes > 0)->sortByDesc('late_minutes');
-        $missing = [];
-        foreach ($stuck as $order) {
-            foreach (
-                collect(json_decode($order->blocks, true))->whereNull('supply')->pluck('item')->unique() as $item
-            ) {
-                $missing[$item] = ($missing[$item] ?? 0) + 1;
-            }
-        }
-        arsort($missing);
-        $shown = OrderList::find(
-            array_values(
-                $late
-                    ->take(self::LATE)
-                    ->concat($stuck->take(self::SHOWN))
-                    ->concat($release->take(self::SHOWN))
-                    ->pluck('id')
-                    ->unique()
-                    ->map(intval(...))
-                    ->all(),
-            ),
-        )->keyBy('id');
+        $open = self::open();
+        $stuck = $open->filter(fn (OpenOrder $order): bool => $order->isStuck());
+        $release = $open->filter(fn (OpenOrder $order): bool => $order->canBeReleased());
+        $late = $open->filter(fn (OpenOrder $order): bool => $order->isLate())->sortByDesc('lateMinutes');
+        $shown = self::shown($late->take(self::LATE), $stuck->take(self::SHOWN), $release->take(self::SHOWN));
         $rows = fn (Collection $of, int $most): Collection => $of
             ->take($most)
-            ->map(fn (\stdClass $row): \stdClass => $shown[$row->id])
+            ->map(fn (OpenOrder $order): ListedOrder => $shown[$order->id])
             ->values();
-
         $deliveries = Deliveries::now();
 
         return new self(
@@ -102,7 +79,7 @@ final readonly class TodayPage
                 'release' => $release->count(),
                 'stuck' => $stuck->count(),
                 'late' => $late->count(),
-                'for_parts' => $late->where('late_for', LateFor::Parts->value)->count(),
+                'for_parts' => $late->filter(fn (OpenOrder $order): bool => $order->isLateForParts())->count(),
                 'receive' => ReceiveList::count(),
                 'shippable' => DB::table('covers AS c')
                     ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
@@ -113,7 +90,7 @@ final readonly class TodayPage
             ],
             CustomerOrderList::page('uncovered', ''),
             OutsideJob::all($deliveries),
-            $missing,
+            self::missing($stuck),
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
             ($open = QuestionList::open(5))->rows,
@@ -125,5 +102,71 @@ final readonly class TodayPage
                 ->distinct()
                 ->count('c.item_id'),
         );
+    }
+
+    /** "for the drive motor", "all for the gearbox", "3 of them for the casting": what most of the stuck orders miss. */
+    public function stuckFor(): string
+    {
+        $most = current($this->missing);
+        if ($most === false) {
+            return '';
+        }
+        $of = match (true) {
+            $this->counts['stuck'] === 1 => 'for the',
+            $most === $this->counts['stuck'] => 'all for the',
+            default => "{$most} of them for the",
+        };
+
+        return ", {$of} ".lcfirst((string) array_key_first($this->missing));
+    }
+
+    /** How many of those that will be late are late for parts nobody has ordered. */
+    public function lateForParts(): string
+    {
+        $all = $this->counts['for_parts'] === $this->counts['late'];
+
+        return $this->counts['for_parts'] === 0
+            ? ''
+            : ', '.($all ? 'all' : $this->counts['for_parts']).' of them for parts nobody has ordered';
+    }
+
+    /** @return Collection<int, OpenOrder>  in rank order */
+    private static function open(): Collection
+    {
+        return Row::all(
+            DB::table('orders AS o')
+                ->join('plan_orders AS p', fn ($join) => $join
+                    ->on('p.order_id', 'o.id')
+                    ->where('p.plan_id', Plan::LIVE))
+                ->whereIn('o.state', OrderState::OPEN)
+                ->orderBy('p.place_in_rank')
+                ->select(['o.id', 'o.state', 'o.is_held', 'p.readiness', 'p.can_start', 'p.late_minutes'])
+                ->addSelect(['p.late_for', 'p.unplaced'])
+                ->selectRaw("IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks"),
+            OpenOrder::from(...),
+        );
+    }
+
+    /**
+     * @param  Collection<int, OpenOrder>  ...$lists
+     * @return Collection<int, ListedOrder>  by id
+     */
+    private static function shown(Collection ...$lists): Collection
+    {
+        $ids = collect($lists)->flatten(1)->pluck('id')->unique()->values()->all();
+
+        return OrderList::find($ids)->keyBy('id');
+    }
+
+    /**
+     * @param  Collection<int, OpenOrder>  $stuck
+     * @return array<string, int>  how many of them miss which item, the most first
+     */
+    private static function missing(Collection $stuck): array
+    {
+        $missing = array_count_values($stuck->flatMap(fn (OpenOrder $order): array => $order->notOrdered())->all());
+        arsort($missing);
+
+        return $missing;
     }
 }

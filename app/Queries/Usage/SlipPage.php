@@ -3,11 +3,11 @@
 namespace App\Queries\Usage;
 
 use App\Models\Slip;
-use Brick\Math\BigDecimal;
+use App\Queries\Row;
+use App\Wording\Figures;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderState;
-use KeepPace\Core\Stock\Tracking;
 
 /**
  * One usage slip with its lines: planned, used, proposed, on hand, lots, what is still to be named. A constant number
@@ -16,22 +16,82 @@ use KeepPace\Core\Stock\Tracking;
 final readonly class SlipPage
 {
     /**
-     * @param  Collection<int, \stdClass>  $lines  with ->splits, ->left
-     *     (still to be named, null where nothing is to be), ->units
-     * @param  array<int, Collection<int, \stdClass>>  $lots  free lots by item
-     * @param  Collection<int, \stdClass>  $orders
+     * @param  Collection<int, SlipRow>  $lines
+     * @param  Collection<int, Collection<int, FreeLot>>  $lots  of tracked items, each code once, by item
      */
-    private function __construct(
-        public Slip $slip,
-        public Collection $lines,
-        public array $lots,
-        public Collection $orders,
-    ) {
+    private function __construct(public Slip $slip, public Collection $lines, public Collection $lots)
+    {
     }
 
     public static function of(Slip $slip): self
     {
-        $lines = DB::table('slip_lines AS l')
+        $rows = Row::all(self::lines($slip), fn (Row $row): Row => $row);
+        $items = $rows->map(fn (Row $row): int => $row->int('item_id'))->unique()->values();
+        $ids = $rows->map(fn (Row $row): int => $row->int('id'));
+        $splits = Row::all(self::splits($ids), SlipSplitRow::from(...))->groupBy('lineId');
+        $stock = Row::all(self::stock($items), FreeLot::from(...))->groupBy('itemId');
+        $units = Row::all(self::units($items), SlipUnit::from(...))->groupBy('itemId');
+        $lines = $rows->map(fn (Row $row): SlipRow => SlipRow::from(
+            $row,
+            $splits[$row->int('id')] ?? collect(),
+            $stock[$row->int('item_id')] ?? collect(),
+            $units[$row->int('item_id')] ?? collect(),
+        ));
+        $tracked = $lines->filter(fn (SlipRow $line): bool => $line->isTracked())->pluck('itemId')->unique();
+        $lots = $tracked->mapWithKeys(fn (int $item): array => [
+            $item => ($stock[$item] ?? collect())->whereNotNull('code')->unique('code')->values(),
+        ]);
+
+        return new self($slip, $lines, $lots);
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->slip->state === Slip::OPEN;
+    }
+
+    /** "3 lines for 2 orders, all that is planned." */
+    public function says(): string
+    {
+        $lines = $this->lines->where('isOut', false)->count();
+        $orders = $this->orders();
+        $for = $orders->count() === 1 ? "order {$orders->first()}" : "{$orders->count()} orders";
+
+        return Figures::count($lines, 'line')." for {$for}, {$this->slip->partSays()}.";
+    }
+
+    /** What is to be done with an open one. */
+    public function todo(): string
+    {
+        $unnamed = $this->lines->filter(fn (SlipRow $line): bool => ! $line->isOut && ! $line->isNamed())->count();
+
+        return match ($unnamed) {
+            0 => 'A proposal: change what is not so, then book it at once.',
+            1 => '1 line has lots or serials to be named.',
+            default => "{$unnamed} lines have lots or serials to be named.",
+        };
+    }
+
+    /** @return Collection<int, string>  their numbers, by id */
+    public function orders(): Collection
+    {
+        return $this->lines->pluck('order', 'orderId');
+    }
+
+    /** The line before is of the same order. */
+    public function isOfOrderAbove(int $at): bool
+    {
+        return $at > 0 && $this->lines[$at - 1]->orderId === $this->lines[$at]->orderId;
+    }
+
+    public function firstStep(): int
+    {
+        return $this->lines->first()->step ?? 10;
+    }
+
+    private static function lines(Slip $slip): Builder
+    {
+        return DB::table('slip_lines AS l')
             ->join('orders AS o', 'o.id', 'l.order_id')
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
@@ -43,7 +103,7 @@ final readonly class SlipPage
             ->orderBy('o.id')
             ->orderBy('l.position')
             ->orderBy('l.id')
-            ->get([
+            ->select([
                 'l.id',
                 'l.order_id',
                 'l.component_id',
@@ -60,7 +120,6 @@ final readonly class SlipPage
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'i.tracking',
-                'i.lot_rule',
                 'u.code AS stock_unit',
                 'c.planned_quantity',
                 'c.used_quantity',
@@ -69,14 +128,22 @@ final readonly class SlipPage
                 'ci.number AS planned_number',
                 'ci.name AS planned_name',
             ]);
-        $items = $lines->pluck('item_id')->unique()->values();
-        $splits = DB::table('slip_splits AS s')
+    }
+
+    /** @param  Collection<int, int>  $lines */
+    private static function splits(Collection $lines): Builder
+    {
+        return DB::table('slip_splits AS s')
             ->leftJoin('places AS p', 'p.id', 's.place_id')
-            ->whereIn('s.slip_line_id', $lines->pluck('id'))
+            ->whereIn('s.slip_line_id', $lines)
             ->orderBy('s.id')
-            ->get(['s.id', 's.slip_line_id', 's.code', 's.typed', 's.is_picked', 's.place_id', 'p.name AS place'])
-            ->groupBy('slip_line_id');
-        $stock = DB::table('balances AS b')
+            ->select(['s.slip_line_id', 's.code', 's.typed', 's.place_id', 'p.name AS place']);
+    }
+
+    /** @param  Collection<int, int>  $items */
+    private static function stock(Collection $items): Builder
+    {
+        return DB::table('balances AS b')
             ->join('places AS p', 'p.id', 'b.place_id')
             ->leftJoin('lots AS t', 't.id', 'b.lot_id')
             ->whereIn('b.item_id', $items)
@@ -84,96 +151,15 @@ final readonly class SlipPage
             ->where('b.condition', 'free')
             ->where('b.quantity', '>', 0)
             ->orderBy('b.lot_id')
-            ->get(['b.item_id', 'b.owner_id', 'b.quantity', 't.code', 't.expires_on', 'p.name AS place'])
-            ->groupBy('item_id');
-        $units = DB::table('item_units AS x')
+            ->select(['b.item_id', 'b.owner_id', 'b.quantity', 't.code', 't.expires_on', 'p.name AS place']);
+    }
+
+    /** @param  Collection<int, int>  $items */
+    private static function units(Collection $items): Builder
+    {
+        return DB::table('item_units AS x')
             ->join('units AS u', 'u.id', 'x.unit_id')
             ->whereIn('x.item_id', $items)
-            ->get(['x.item_id', 'u.code', 'x.p', 'x.q'])
-            ->groupBy('item_id');
-        $lots = [];
-        foreach ($lines as $line) {
-            $line->splits = $splits[$line->id] ?? collect();
-            $line->units = $units[$line->item_id] ?? collect();
-            $line->on_hand = self::sum(
-                ($stock[$line->item_id] ?? collect())->filter(
-                    fn (\stdClass $row): bool => ($row->owner_id !== 0) === ($line->supplied_by === 'customer'),
-                ),
-            );
-            $line->left = self::left($line);
-            if ($line->tracking !== Tracking::None->value) {
-                $lots[$line->item_id] ??= ($stock[$line->item_id] ?? collect())
-                    ->filter(fn (\stdClass $row): bool => $row->code !== null)
-                    ->values();
-            }
-        }
-        $orders = $lines
-            ->unique('order_id')
-            ->map(
-                fn (\stdClass $line): \stdClass => (object) [
-                    'id' => $line->order_id,
-                    'number' => $line->order_number,
-                    'says' => $line->is_held
-                        ? 'held'
-                        : (OrderState::from($line->state)->isInTheShop()
-                            ? ''
-                            : $line->state),
-                ],
-            )
-            ->keyBy('id');
-
-        return new self($slip, $lines, $lots, $orders);
-    }
-
-    /** Lines on which something is still to be named. */
-    public function unnamed(): int
-    {
-        return $this->lines
-            ->filter(fn (\stdClass $line): bool => ! $line->is_out && $line->left !== null && ! $line->left->isZero())
-            ->count();
-    }
-
-    /** What a line comes to in the stock unit; null where what was typed is no number. */
-    public static function amount(\stdClass $line): ?BigDecimal
-    {
-        $unit = $line->unit === '' || $line->unit === $line->stock_unit
-                ? null
-                : $line->units->firstWhere('code', $line->unit);
-        if (
-            ! is_numeric($line->typed === '' ? '0' : $line->typed)
-            || ($unit === null && $line->unit !== '' && $line->unit !== $line->stock_unit)
-        ) {
-            return null;
-        }
-        $amount = BigDecimal::of($line->typed === '' ? '0' : $line->typed);
-
-        return $unit === null
-            ? $amount
-            : $amount
-                ->multipliedBy($unit->p)
-                ->dividedBy($unit->q, 6, \Brick\Math\RoundingMode::HALF_UP)
-                ->stripTrailingZeros();
-    }
-
-    private static function left(\stdClass $line): ?BigDecimal
-    {
-        $amount = $line->tracking === Tracking::None->value ? null : self::amount($line);
-        if ($amount === null) {
-            return null;
-        }
-        foreach ($line->splits as $split) {
-            $amount = $split->code !== '' && is_numeric($split->typed) ? $amount->minus($split->typed) : $amount;
-        }
-
-        return $amount;
-    }
-
-    /** @param  Collection<int, \stdClass>  $rows */
-    private static function sum(Collection $rows): string
-    {
-        return (string) $rows->reduce(
-            fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->quantity),
-            BigDecimal::zero(),
-        );
+            ->select(['x.item_id', 'u.code', 'x.p', 'x.q']);
     }
 }

@@ -1,13 +1,74 @@
-@if ($booking->moves->isNotEmpty())
-@php($split = $booking->moves->count() > 1 && $booking->kind->hasLines() && ! $reversedBy && auth()->user()->can('reverse'))
+{{-- What a booking moved; lines of it can be taken back, and a wrong lot corrected. --}}
 <h2>Moves</h2>
-@if ($split)<form id="lines" method="post" action="{{ route('bookings.lines', $booking->id) }}">@csrf @method('delete') @token('lines')</form>@endif
-<table class="list"><thead><tr>@if ($split)<th></th>@endif<th>Item</th><th>Lot or serial</th><th>From</th><th>To</th><th class="n">Quantity</th><th>Unit</th><th class="n">Value €</th><th></th></tr></thead><tbody>
-@foreach ($booking->moves as $move)
-    <tr @class(['out' => $move->reversedBy])>@if ($split)<td>@if (! $move->reversedBy && $move->quantity > 0)<input type="checkbox" form="lines" name="moves[]" value="{{ $move->id }}" data-counts class="pick-move" aria-label="{{ trim("Take back {$move->item->name} {$move->lot?->code}") }}">@endif</td>@endif
-        <td><a href="{{ route('stock.show', $move->item_id) }}">{{ $move->item->number }}</a> {{ $move->item->name }} @if ($move->reason !== '')<span class="sub">({{ $move->reason }})</span>@endif @if ($move->scrap_class !== '')<span class="tag">{{ \KeepPace\Core\Stock\ScrapClass::from($move->scrap_class)->label() }}</span>@endif</td><td>{{ $move->lot?->code }}</td><td>{{ $move->from->kind === 'order' ? "order {$move->order?->number}" : $move->from->name }}{{ $move->from_condition === 'free' ? '' : ", {$move->from_condition}" }}</td><td>@if ($move->to->kind === 'order' && $move->order)<a href="{{ route('orders.show', $move->order_id) }}">order {{ $move->order->number }}</a>@else{{ $move->to->name }}{{ $move->to_condition === 'free' ? '' : ", {$move->to_condition}" }}@endif</td><td class="n">{{ $print->amount($move->quantity) }}</td><td>{{ $move->item->unit->code }}</td><td class="n">{{ $print->money($move->value) }}</td>
-        <td class="tight">@if ($move->reversedBy)<a href="{{ route('bookings.show', $move->reversedBy->booking_id) }}">taken back</a>@elseif ($move->component_id && $move->lot_id && $move->to->kind === 'order' && auth()->user()->can('reverse')) @php($form = new \App\Http\Typed("lot-{$move->id}"))<details class="more" @if ($form->isMine()) open @endif><summary>wrong lot</summary><form class="actions" method="post" action="{{ route('bookings.lot', $move->id) }}">@csrf @token($form->form)<x-field bare :in="$form" name="code" :label="'Lot really used of '.$move->item->name" placeholder="really used" size="9" maxlength="60" /><x-field bare :in="$form" name="quantity" label="How much" class="n" :value="$print->amount($move->quantity)" inputmode="decimal" /><x-field bare :in="$form" name="reason" label="How it was found out" placeholder="how it was found out" size="14" maxlength="200" /><button class="btn btn-quiet btn-small">Correct the lot</button></form></details>@endif</td></tr>
-@endforeach
-</tbody></table>
-@if ($split)<div class="actions"><input class="form-control" form="lines" name="reason" value="{{ (new \App\Http\Typed('lines'))->value('reason') }}" placeholder="why they are taken back" aria-label="Why these lines are taken back" size="30" maxlength="200"><button class="btn btn-quiet" form="lines" data-count-of=".pick-move" data-none="Tick lines to take back" data-some="Take # line(s) back">Take lines back</button></div>@endif
+@if ($maySplit)
+    <x-form id="lines" method="delete" key="lines" :to="route('bookings.lines', $booking->id)" />
+@endif
+<table class="list">
+    <thead>
+        <tr>
+            @if ($maySplit)
+                <th></th>
+            @endif
+            <th>Item</th>
+            <th>Lot or serial</th>
+            <th>From</th>
+            <th>To</th>
+            <th class="n">Quantity</th>
+            <th>Unit</th>
+            <th class="n">Value €</th>
+            <th></th>
+        </tr>
+    </thead>
+    <tbody>
+        @foreach ($booking->moves as $move)
+            <tr @class(['out' => $move->reversedBy])>
+                @if ($maySplit)
+                    <td>
+                        @if ($move->canBeTakenBack())
+                            <input type="checkbox" form="lines" name="moves[]" value="{{ $move->id }}" data-counts
+                                class="pick-move" aria-label="{{ $move->takeBackLabel() }}">
+                        @endif
+                    </td>
+                @endif
+                <td>
+                    <a href="{{ route('stock.show', $move->item_id) }}">{{ $move->item->number }}</a>
+                    {{ $move->item->name }}
+                    @if ($move->reason !== '')
+                        <span class="sub">({{ $move->reason }})</span>
+                    @endif
+                    @if ($move->scrapSays() !== '')
+                        <span class="tag">{{ $move->scrapSays() }}</span>
+                    @endif
+                </td>
+                <td>{{ $move->lot?->code }}</td>
+                <td>{{ $move->fromSays() }}</td>
+                <td>
+                    @if ($move->isToOrder() && $move->order)
+                        <a href="{{ route('orders.show', $move->order_id) }}">order {{ $move->order->number }}</a>
+                    @else
+                        {{ $move->toSays() }}
+                    @endif
+                </td>
+                <td class="n">{{ $print->amount($move->quantity) }}</td>
+                <td>{{ $move->item->unit->code }}</td>
+                <td class="n">{{ $print->money($move->value) }}</td>
+                <td class="tight">
+                    @if ($move->reversedBy)
+                        <a href="{{ route('bookings.show', $move->reversedBy->booking_id) }}">taken back</a>
+                    @elseif ($mayReverse && $move->canHaveWrongLot())
+                        <x-lot-correct :move="$move" />
+                    @endif
+                </td>
+            </tr>
+        @endforeach
+    </tbody>
+</table>
+@if ($maySplit)
+    <div class="actions">
+        <input class="form-control" form="lines" name="reason"
+            value="{{ old('form') === 'lines' ? old('reason') : '' }}" placeholder="why they are taken back"
+            aria-label="Why these lines are taken back" size="30" maxlength="200">
+        <button class="btn btn-quiet" form="lines" data-count-of=".pick-move" data-none="Tick lines to take back"
+            data-some="Take # line(s) back">Take lines back</button>
+    </div>
 @endif

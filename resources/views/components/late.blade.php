@@ -1,2 +1,5 @@
 @props(['minutes'])
-<span class="pace-words {{ $minutes > 0 ? 'behind notched' : '' }}">{{ $print->pace((int) $minutes) }}</span>
+{{-- How far ahead or behind its date, in open time; nothing where that is not known. --}}
+@if ($minutes !== null)
+    <span class="pace-words {{ $minutes > 0 ? 'behind notched' : '' }}">{{ $print->pace($minutes) }}</span>
+@endif

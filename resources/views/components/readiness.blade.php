@@ -1,2 +1,4 @@
-@props(['row'])
-@if ($row->readiness !== null)@php($says = \App\Wording\ReadinessWords::say($row))<span class="{{ $row->readiness === 'stuck' ? 'behind notched' : ($row->readiness === 'waits' ? 'soon' : 'good') }}" title="{{ $says }}">{{ $says }}</span>@endif
+@props(['of'])
+@if ($of->state !== null)
+    <span class="{{ $of->tone() }}" title="{{ $of->says() }}">{{ $of->says() }}</span>
+@endif

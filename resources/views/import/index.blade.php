@@ -1,8 +1,57 @@
 <x-layout title="Import">
-    <div class="head"><h1>Import files</h1><span class="say">CSV in UTF-8. Everything is checked first; all of it is written, or nothing.</span></div>
-    <form class="actions" method="post" action="{{ route('import.store') }}" enctype="multipart/form-data">@csrf<input class="form-control" type="file" name="files[]" multiple accept=".csv" required aria-label="CSV files"><button class="btn btn-act">Import these files</button><x-why field="files" /></form>
-    <div class="two"><section>
-    <h2>Earlier imports</h2>
-    @if ($imports->isEmpty())<div class="none">Nothing was imported from this page yet.</div>@else<table class="list"><thead><tr><th>When</th><th>Who</th><th>Files</th><th>What came of it</th></tr></thead><tbody>@foreach ($imports as $row)<tr><td class="tight"><a href="{{ route('import.show', $row->id) }}">{{ $print->when($row->created_at) }}</a></td><td class="tight">{{ $row->person }}</td><td class="cut">{{ $row->files }}</td><td>{{ $row->state }}: {{ $row->doing }}</td></tr>@endforeach</tbody></table>@endif
-    </section><section><h2>Files and their columns</h2>@foreach ($specs as $spec)<details class="more"><summary>{{ $spec->file() }}</summary><p class="sub">@foreach ($spec->columns as $column){{ $column->name }}{{ $column->default === null ? '*' : '' }}{{ $loop->last ? '' : ', ' }}@endforeach</p></details>@endforeach<p class="sub">* must be filled. Dates: 2027-03-28, today+5, today-3wd.</p></section></div>
+    <div class="head">
+        <h1>Import files</h1>
+        <span class="say">CSV in UTF-8. Everything is checked first; all of it is written, or nothing.</span>
+    </div>
+    <form class="actions" method="post" action="{{ route('import.store') }}" enctype="multipart/form-data">
+        @csrf
+        <input class="form-control" type="file" name="files[]" multiple accept=".csv" required aria-label="CSV files">
+        <button class="btn btn-act">Import these files</button>
+        <x-why field="files" />
+    </form>
+    <div class="two">
+        <section>
+            <h2>Earlier imports</h2>
+            @if ($imports->isEmpty())
+                <div class="none">Nothing was imported from this page yet.</div>
+            @else
+                <table class="list">
+                    <thead>
+                        <tr>
+                            <th>When</th>
+                            <th>Who</th>
+                            <th>Files</th>
+                            <th>What came of it</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        @foreach ($imports as $import)
+                            <tr>
+                                <td class="tight">
+                                    <a href="{{ route('import.show', $import->id) }}">{{ $print->when($import->createdAt) }}</a>
+                                </td>
+                                <td class="tight">{{ $import->person }}</td>
+                                <td class="cut">{{ $import->files }}</td>
+                                <td>{{ $import->state }}: {{ $import->doing }}</td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            @endif
+        </section>
+        <section>
+            <h2>Files and their columns</h2>
+            @foreach ($specs as $spec)
+                <details class="more">
+                    <summary>{{ $spec->file() }}</summary>
+                    <p class="sub">
+                        @foreach ($spec->columns as $column)
+                            {{ $column->name }}{{ $column->default === null ? '*' : '' }}{{ $loop->last ? '' : ', ' }}
+                        @endforeach
+                    </p>
+                </details>
+            @endforeach
+            <p class="sub">* must be filled. Dates: 2027-03-28, today+5, today-3wd.</p>
+        </section>
+    </div>
 </x-layout>

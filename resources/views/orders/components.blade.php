@@ -1,28 +1,87 @@
-@php($zero = fn ($of): bool => $of === null || \Brick\Math\BigDecimal::of($of)->isZero())
 <h2 id="components">Components</h2>
-@if ($page->components->isEmpty())<div class="none">It takes no component.</div>@else
-<table class="list">
-    <thead><tr><th>Item</th><th class="n">Step</th><th class="n">Needed</th><th class="n">Used</th><th class="n">Allocated</th><th class="n">On hand</th><th>Coming</th><th class="n">Short</th><th>Unit</th><th class="n w2">Planned €</th><th class="n w2">Used €</th><th></th></tr></thead>
-    <tbody>
-    @foreach ($page->components as $part)
-        <tr><td><a href="{{ route('stock.show', $part->item_id) }}">{{ $part->item_name }}</a> <span class="sub">{{ $part->item_number }}</span>@if ($part->stands_for) <span class="tag soon">for {{ $part->stands_for }}</span>@elseif ($zero($part->baseline_quantity) && $zero($part->planned_quantity)) <span class="tag soon">not planned</span>@endif @if ($part->issue_by === 'backflush')<span class="tag" title="used by itself when its step is counted">backflush</span>@endif @if ($part->supplied_by === 'customer')<span class="tag">customer's own</span>@endif @if ($part->lots)<span class="sub">lots {{ $part->lots }}</span>@endif</td><td class="n">{{ $part->step_number }}</td>
-            <td class="n">{{ $print->amount($part->planned_quantity) }}@if (! \Brick\Math\BigDecimal::of($part->planned_quantity)->isEqualTo($part->baseline_quantity)) <span class="soon" title="the master says {{ $print->amount($part->baseline_quantity) }}">≠</span>@endif</td>
-            <td @class(['n', 'soon' => \Brick\Math\BigDecimal::of($part->used_quantity)->isGreaterThan($part->planned_quantity)])>{{ $zero($part->used_quantity) ? '' : $print->amount($part->used_quantity) }}@if (! $zero($part->replaced_quantity)) <span class="sub" title="used of what stands in for it">+{{ $print->amount($part->replaced_quantity) }}</span>@endif</td>
-            <td class="n">{{ $zero($part->from_stock) ? '' : $print->amount($part->from_stock) }}@if (! $zero($part->reserved)) <span class="sub" title="kept hard for this order">({{ $print->amount($part->reserved) }} kept)</span>@endif</td><td class="n">{{ $print->amount($part->on_hand) }}</td>
-            <td>@foreach (json_decode($part->coming ?? '[]') as $coming)<span class="soon">{{ $print->amount($coming->quantity) }} with {{ $coming->supply }}{{ $coming->at ? ', '.$print->day($coming->at) : '' }}</span>{{ $loop->last ? '' : '; ' }} @endforeach</td>
-            <td class="n">@if (! $zero($part->missing))<a class="behind notched" href="{{ route('shortages.index') }}">{{ $print->amount($part->missing) }}</a>@endif</td><td>{{ $part->unit }}</td>
-            <td class="n w2">{{ $part->planned_value ? $print->money($part->planned_value) : '' }}</td><td class="n w2">{{ $part->used_value ? $print->money($part->used_value) : '' }}</td>
-            <td class="tight">@if ($open && (auth()->user()->can('change-order') || auth()->user()->can('reserve'))) @php($form = $typed("component-{$part->id}"))<details class="more" @if ($form->isMine()) open @endif><summary>change</summary>
-                @can('change-order')<form class="actions" method="post" action="{{ route('order-components.update', $part->id) }}">@csrf @method('put') @token($form->form)<input type="hidden" name="version" value="{{ $order->version }}"><x-field bare :in="$form" name="quantity" :label="'Planned '.$part->item_name" class="n" :value="$print->amount($part->planned_quantity)" inputmode="decimal" /><button class="btn btn-quiet btn-small">Plan this much</button></form>
-                <form class="actions" method="post" action="{{ route('order-components.swap', $part->id) }}">@csrf @method('put') @token("swap-{$part->id}")<input type="hidden" name="version" value="{{ $order->version }}">@php($swap = $typed("swap-{$part->id}"))<x-field bare :in="$swap" name="item" :label="'Item instead of '.$part->item_name" placeholder="item instead" size="9" /><x-field bare :in="$swap" name="quantity" label="How much" class="n" placeholder="how much" inputmode="decimal" /><x-field bare :in="$swap" name="reason" label="Why" placeholder="why" size="10" maxlength="200" /><button class="btn btn-quiet btn-small">Substitute</button></form>@endcan
-                @can('reserve')<form class="actions" method="post" action="{{ route('reservations.store') }}">@csrf @token("keep-{$part->id}")<input type="hidden" name="order" value="{{ $order->id }}"><input type="hidden" name="item" value="{{ $part->item_id }}">@php($keep = $typed("keep-{$part->id}"))<x-field bare :in="$keep" name="quantity" :label="'Keep of '.$part->item_name" class="n" placeholder="how much" inputmode="decimal" /><x-field bare :in="$keep" name="lot" label="Lot" placeholder="any lot" size="8" maxlength="60" /><button class="btn btn-quiet btn-small">Keep it for this order</button></form>@endcan</details>@endif</td></tr>
-    @endforeach
-    </tbody>
-</table>@endif
-@if ($page->reservations->isNotEmpty())<p class="mt-1 mb-0">Kept hard for this order: @foreach ($page->reservations as $row)<form class="d-inline" method="post" action="{{ route('reservations.destroy', $row->id) }}">@csrf @method('delete') @token<strong>{{ $print->amount($row->quantity) }} {{ $row->unit }} {{ $row->item_name }}</strong> {{ $row->lot ? "lot {$row->lot}" : 'of any lot' }} @can('reserve')<button class="btn btn-quiet btn-small">Give up</button>@endcan</form>{{ $loop->last ? '' : ', ' }} @endforeach</p>@endif
+@if ($page->components->isEmpty())
+    <div class="none">It takes no component.</div>
+@else
+    <table class="list">
+        <thead>
+            <tr>
+                <th>Item</th>
+                <th class="n">Step</th>
+                <th class="n">Needed</th>
+                <th class="n">Used</th>
+                <th class="n">Allocated</th>
+                <th class="n">On hand</th>
+                <th>Coming</th>
+                <th class="n">Short</th>
+                <th>Unit</th>
+                <th class="n w2">Planned €</th>
+                <th class="n w2">Used €</th>
+                <th></th>
+            </tr>
+        </thead>
+        <tbody>
+            @foreach ($page->components as $part)
+                <tr>
+                    <td><x-part-name :of="$part" /></td>
+                    <td class="n">{{ $part->step }}</td>
+                    <td class="n">
+                        {{ $print->amount($part->planned) }}
+                        @if ($part->isChanged())
+                            <span class="soon" title="the master says {{ $print->amount($part->baseline) }}">≠</span>
+                        @endif
+                    </td>
+                    <td @class(['n', 'soon' => $part->isOverused()])>
+                        {{ $print->some($part->used) }}
+                        @if ($part->replaced->isPositive())
+                            <span class="sub"
+                                title="used of what stands in for it">+{{ $print->amount($part->replaced) }}</span>
+                        @endif
+                    </td>
+                    <td class="n">
+                        {{ $print->some($part->fromStock) }}
+                        @if ($part->reserved->isPositive())
+                            <span class="sub" title="kept hard for this order">
+                                ({{ $print->amount($part->reserved) }} kept)
+                            </span>
+                        @endif
+                    </td>
+                    <td class="n">{{ $print->amount($part->onHand) }}</td>
+                    <td><x-coming :of="$part->coming" /></td>
+                    <td class="n">
+                        @if ($part->missing->isPositive())
+                            <a class="behind notched"
+                                href="{{ route('shortages.index') }}">{{ $print->amount($part->missing) }}</a>
+                        @endif
+                    </td>
+                    <td>{{ $part->unit }}</td>
+                    <td class="n w2">{{ $part->plannedValue ? $print->money($part->plannedValue) : '' }}</td>
+                    <td class="n w2">{{ $part->usedValue ? $print->money($part->usedValue) : '' }}</td>
+                    <td class="tight">
+                        @if ($page->isOpen())
+                            @canany(['change-order', 'reserve'])
+                                <x-part-change :part="$part" :order="$order" />
+                            @endcanany
+                        @endif
+                    </td>
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+@endif
+@if ($page->reservations->isNotEmpty())
+    <p class="mt-1 mb-0">
+        Kept hard for this order:
+        @foreach ($page->reservations as $kept)
+            <x-form class="d-inline" method="delete" :to="route('reservations.destroy', $kept->id)">
+                <strong><x-amount :of="$kept->quantity" :unit="$kept->unit" /> {{ $kept->item }}</strong>
+                {{ $kept->lotSays() }}
+                @can('reserve')
+                    <button class="btn btn-quiet btn-small">Give up</button>
+                @endcan
+            </x-form>{{ $loop->last ? '' : ', ' }}
+        @endforeach
+    </p>
+@endif
 @if ($page->deviations->isNotEmpty())
-<details class="more mt-2"><summary>Planned against used: {{ $page->deviations->count() === 1 ? '1 component differs' : $page->deviations->count().' components differ' }}</summary>
-    <table class="list"><thead><tr><th>Item</th><th class="n">Planned</th><th class="n">Used</th><th class="n">Difference</th><th>Unit</th><th class="n">By quantity €</th><th class="n">By price €</th><th>Reasons given</th></tr></thead><tbody>
-    @foreach ($page->deviations as $row)<tr><td>{{ $row->item_name }} <span class="sub">{{ $row->item_number }}</span></td><td class="n">{{ $print->amount($row->planned_quantity) }}</td><td class="n">{{ $print->amount($row->used_quantity) }}</td><td @class(['n', 'behind' => $row->difference->isPositive()])>{{ $print->amount($row->difference) }}</td><td>{{ $row->unit }}</td><td class="n">{{ $print->money($row->by_quantity) }}</td><td class="n">{{ $print->money($row->by_price) }}</td><td class="sub">{{ $row->reasons }}</td></tr>@endforeach
-    </tbody></table></details>
+    <x-deviations :of="$page->deviations" />
 @endif

@@ -1,6 +1,46 @@
-@php($why ??= false) @php($strip ??= false) @php($pace ??= $strip)
-@if ($rows->isEmpty())<div class="none">{{ $none }}</div>@else
-<table class="list"><thead><tr><th>Order</th><th>Item</th>@if ($strip)<th>Steps</th>@endif @if ($pace)<th>Pace</th>@endif @if ($why)<th>Why</th>@endif</tr></thead><tbody>
-@foreach ($rows as $row)<tr><td class="tight"><a class="num" href="{{ route('orders.show', $row->id) }}">{{ $row->number }}</a></td><td class="cut"><x-amount :of="$row->quantity" /> {{ $row->item_name }} @if ($row->customers)<span class="sub">{{ $row->customers }}</span>@endif</td>@if ($strip)<td class="strip"><x-pace :strip="$today->strips[$row->id]" :words="false" /></td>@endif @if ($pace)<td class="tight"><x-late :minutes="$row->late_minutes" /></td>@endif @if ($why)<td class="fill"><x-readiness :row="$row" /></td>@endif</tr>@endforeach
-</tbody></table>
+{{-- Orders in a few columns; why, strip and pace say which. --}}
+@if ($rows->isEmpty())
+    <div class="none">{{ $none }}</div>
+@else
+    <table class="list">
+        <thead>
+            <tr>
+                <th>Order</th>
+                <th>Item</th>
+                @if ($strip ?? false)
+                    <th>Steps</th>
+                @endif
+                @if ($pace ?? false)
+                    <th>Pace</th>
+                @endif
+                @if ($why ?? false)
+                    <th>Why</th>
+                @endif
+            </tr>
+        </thead>
+        <tbody>
+            @foreach ($rows as $order)
+                <tr>
+                    <td class="tight">
+                        <a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
+                    </td>
+                    <td class="cut">
+                        <x-amount :of="$order->quantity" /> {{ $order->item }}
+                        @if ($order->customers)
+                            <span class="sub">{{ $order->customers }}</span>
+                        @endif
+                    </td>
+                    @if ($strip ?? false)
+                        <td class="strip"><x-pace :strip="$today->strips[$order->id]" :words="false" /></td>
+                    @endif
+                    @if ($pace ?? false)
+                        <td class="tight"><x-late :minutes="$order->lateMinutes" /></td>
+                    @endif
+                    @if ($why ?? false)
+                        <td class="fill"><x-readiness :of="$order->readiness" /></td>
+                    @endif
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
 @endif

@@ -1,7 +1,21 @@
 <x-layout title="Purchases">
-    <div class="head"><h1>Purchases</h1><span class="say">{{ $lines->count === 1 ? '1 line is' : $lines->count.' lines are' }} to come; {{ ($n = $lines->rows->where('is_late', true)->count()) }} {{ $n === 1 ? 'is' : 'are' }} overdue @if ($n > 0)(<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>)@endif.</span><a class="ms-auto" href="{{ route('shortages.index') }}">Shortages</a></div>
-    @if ($lines->rows->isEmpty())<div class="none">Nothing is to come.</div>@else @include('purchases.lines', ['all' => true]) @endif
+    <div class="head">
+        <h1>Purchases</h1>
+        <span class="say">
+            {{ $print->count($lines->count, 'line is', 'lines are') }} to come;
+            {{ $print->count($overdue, 'is', 'are') }} overdue
+            @if ($overdue > 0)
+                (<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>)
+            @endif
+        </span>
+        <a class="ms-auto" href="{{ route('shortages.index') }}">Shortages</a>
+    </div>
+    @if ($lines->rows->isEmpty())
+        <div class="none">Nothing is to come.</div>
+    @else
+        @include('purchases.lines', ['all' => true])
+    @endif
     @can('purchase')
-    <x-purchase-new :suppliers="$suppliers" />
+        <x-purchase-new :suppliers="$suppliers" />
     @endcan
 </x-layout>

@@ -1,8 +1,37 @@
-@if ($item === null)<span class="sub">It is no longer short.</span>@else
-@foreach ($list->coming[$item->item_id] ?? [] as $coming)<form class="actions" method="post" action="{{ route('purchases.update', $coming->id) }}">@csrf @method('put') @token<span>{{ $print->amount($coming->open) }} on {{ $coming->number }} of {{ $coming->supplier }}, {{ $print->day($coming->expected_on) }}:</span><input type="hidden" name="asked_for" value="{{ $list->today() }}"><x-day bare worked name="expected_on" 
-    :value="$coming->still_expected_on" :label="'New date of '.$coming->number" />@can('purchase')<button class="btn btn-quiet btn-small">Hurry it</button>@endcan</form>@endforeach
-@foreach ($item->rows as $row)
-    @foreach (($list->holders[$item->item_id] ?? collect())->where('order_id', '<>', $row->order_id)->take(4) as $other)@can('reserve')<form class="actions" method="post" action="{{ route('reservations.preview') }}">@csrf @token<input type="hidden" name="order" value="{{ $row->order_id }}"><input type="hidden" name="item" value="{{ $item->item_id }}"><span>{{ $row->order_number }} from {{ $other->order_number }}, which has {{ $print->amount($other->from_stock) }} of stock:</span><input class="form-control n" name="quantity" value="{{ $print->amount(\Brick\Math\BigDecimal::min($row->missing, $other->from_stock)) }}" inputmode="decimal" aria-label="How much {{ $row->order_number }} takes from {{ $other->order_number }}"><button class="btn btn-quiet btn-small">What would it do</button></form>@endcan @endforeach
-    @can('change-order')<form class="actions" method="post" action="{{ route('order-components.swap', $row->id) }}">@csrf @method('put') @token<input type="hidden" name="version" value="{{ $row->version }}"><span>{{ $row->order_number }} takes instead</span><input class="form-control" name="item" placeholder="item number" size="10" aria-label="Another item for {{ $row->order_number }}"><input class="form-control n" name="quantity" value="{{ $print->amount($row->missing) }}" inputmode="decimal" aria-label="How much of it"><input class="form-control" name="reason" placeholder="why" size="14" aria-label="Why"><button class="btn btn-quiet btn-small">Substitute</button></form>@endcan
-@endforeach
+{{-- What else cures a shortage: hurry what comes, take from another order, use another item. --}}
+@if ($item === null)
+    <span class="sub">It is no longer short.</span>
+@else
+    @foreach ($list->comingOf($item->id) as $line)
+        <x-form class="actions" method="put" :to="route('purchases.update', $line->id)">
+            <span>
+                {{ $print->amount($line->open) }} on {{ $line->number }} of {{ $line->supplier }},
+                {{ $print->day($line->expectedOn) }}:
+            </span>
+            <input type="hidden" name="asked_for" value="{{ $list->today() }}">
+            <x-day bare worked name="expected_on" :value="$line->stillExpectedOn" :label="'New date of '.$line->number" />
+            @can('purchase')
+                <button class="btn btn-quiet btn-small">Hurry it</button>
+            @endcan
+        </x-form>
+    @endforeach
+    @foreach ($item->parts as $part)
+        @can('reserve')
+            @foreach ($list->holders($part) as $other)
+                <x-take-from :part="$part" :other="$other" />
+            @endforeach
+        @endcan
+        @can('change-order')
+            <x-form class="actions" method="put" :to="route('order-components.swap', $part->id)">
+                <input type="hidden" name="version" value="{{ $part->orderVersion }}">
+                <span>{{ $part->order }} takes instead</span>
+                <input class="form-control" name="item" placeholder="item number" size="10"
+                    aria-label="Another item for {{ $part->order }}">
+                <input class="form-control n" name="quantity" value="{{ $print->amount($part->missing) }}"
+                    inputmode="decimal" aria-label="How much of it">
+                <input class="form-control" name="reason" placeholder="why" size="14" aria-label="Why">
+                <button class="btn btn-quiet btn-small">Substitute</button>
+            </x-form>
+        @endcan
+    @endforeach
 @endif

@@ -12,7 +12,6 @@ use App\Models\Question;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
 use App\Queries\Shop\ShopState;
-use App\Wording\CoverWords;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -36,9 +35,7 @@ function scrapped(object $test): array
 
 function phrase(int $customerOrder): string
 {
-    $line = CustomerOrderList::lines(order: $customerOrder)->firstOrFail();
-
-    return CoverWords::say($line, $line->covers);
+    return CustomerOrderList::lines(order: $customerOrder)->firstOrFail()->coverSays();
 }
 
 it('shows scrap in cover, in the line\'s phrase and in the sentence of the booking at once', function () {
@@ -46,7 +43,7 @@ it('shows scrap in cover, in the line\'s phrase and in the sentence of the booki
     expect(phrase($customerOrder->id))->toMatch('/^10 from '.$order->number.'.*, 2 not covered$/')
         ->and($report->says)->toContain("It covers 2 less of {$customerOrder->number} line 10.")
         ->and(CustomerOrderPage::of($customerOrder->id)->bookings->pluck('id')->all())->toContain($report->id)
-        ->and(CustomerOrderList::lines('uncovered')->pluck('customer_order_id')->all())->toBe([$customerOrder->id])
+        ->and(CustomerOrderList::lines('uncovered')->pluck('customerOrderId')->all())->toBe([$customerOrder->id])
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -85,7 +82,7 @@ it('takes nobody\'s cover while the order has pieces to spare', function () {
         $this->shop->as(Role::Planner),
     ))
         ->toThrow(Refused::class, '2 asked for, 1 of order')
-        ->and((float) CustomerOrderPage::of($other->id)?->openOrders[$order->item_id][0]->free)->toBe(1.0);
+        ->and(CustomerOrderPage::of($other->id)?->openOrders[$order->item_id][0]->free->toInt())->toBe(1);
 });
 
 it('takes from who was promised latest', function () {

@@ -3,6 +3,7 @@
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Demand\DemandLine;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
 use App\Queries\Shop\ShopClock;
@@ -119,9 +120,9 @@ it('tells late lines by the day of the plant', function () {
     $this->shop->cover($late, CoverBy::NewOrder);
     $fine = $this->shop->customerOrder(['LID-9' => '2'], '2026-12-18');
     $this->shop->cover($fine);
-    expect(CustomerOrderList::lines('late')->pluck('customer_order_id')->all())->toBe([$late->id])
-        ->and(CustomerOrderList::lines('open')->where('late', true)->pluck('customer_order_id')->all())
-        ->toBe([$late->id]);
+    $isLate = fn (DemandLine $line): bool => $line->isLate();
+    expect(CustomerOrderList::lines('late')->pluck('customerOrderId')->all())->toBe([$late->id])
+        ->and(CustomerOrderList::lines('open')->filter($isLate)->pluck('customerOrderId')->all())->toBe([$late->id]);
     $this->actingAs($this->shop->as(Role::Sales))
         ->get('/customer-orders?show=late')
         ->assertSee($late->number)

@@ -263,9 +263,9 @@ it('counts a running balance back from today', function () {
     }
     $item = $this->shop->item('BRG-25')->id;
     $all = \App\Queries\Stock\StockList::movements($item);
-    expect($all->first()->running)->toBe('140.000000')->and($all)->toHaveCount(50);
+    expect($all->first()->onHand->toInt())->toBe(140)->and($all)->toHaveCount(50);
     $older = \App\Queries\Stock\StockList::movements($item, $all->last()->id);
-    expect($older->first()->running)->toBe('90.000000')->and($older->last()->running)->toBe('80.000000');
+    expect($older->first()->onHand->toInt())->toBe(90)->and($older->last()->onHand->toInt())->toBe(80);
 });
 
 it('says times on the plant\'s clock, the night it changes too', function (int|string $time, string $said) {

@@ -8,6 +8,7 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Plan;
 use App\Models\WorkCentre;
+use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
@@ -161,11 +162,7 @@ it('draws the pace strip to scale and marks where the order should be by now', f
     $this->shop->release($order);
     $this->shop->report($order->steps[0], '10', '10');
     $this->shop->report($order->steps[1], '5');
-    $strip = PaceStrips::for(
-        DB::table('orders')
-            ->where('id', $order->id)
-            ->get(['id', 'quantity', 'due_on']),
-    )[$order->id];
+    $strip = PaceStrips::for(OrderList::find([$order->id]))[$order->id];
     expect(
         array_map(fn ($segment): array => [$segment->number, $segment->minutes, $segment->done], $strip->segments),
     )->toBe(

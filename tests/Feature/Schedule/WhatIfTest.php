@@ -7,6 +7,7 @@ use App\Actions\Schedule\WhatIf;
 use App\Jobs\RunSearch;
 use App\Models\Order;
 use App\Models\Plan;
+use App\Queries\Board\LastSearch;
 use App\Queries\Board\LeverOffers;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\PlanList;
@@ -65,18 +66,18 @@ it('searches on the queue, shows before and after, and goes live as one deed tha
     $this->actingAs($this->shop->as(Role::Planner))
         ->post('/plans/search', ['token' => 's', 'seconds' => '2', 'seed' => '3', 'moved_weight' => '0'])
         ->assertSessionHasNoErrors();
-    $search = PlanList::lastSearch();
+    $search = LastSearch::find();
     expect($search->state)->toBe('done')
-        ->and($search->plan_id)->not->toBeNull()
-        ->and((int) $search->cost)->toBeLessThanOrEqual((int) $search->cost_before)
-        ->and((int) $search->cost_before)->toBe($before)
+        ->and($search->planId)->not->toBeNull()
+        ->and((int) $search->cost)->toBeLessThanOrEqual((int) $search->costBefore)
+        ->and((int) $search->costBefore)->toBe($before)
         ->and(arrangedSteps())->toBe($plan)
-        ->and(lateness($search->plan_id))->toBe((int) $search->cost);
-    $compared = PlanComparison::of($search->plan_id);
-    expect($compared->effect['totalBefore'])->toBe($before)->and($compared->effect['totalAfter'])->toBe(lateness($search->plan_id))->and($compared->since)->toHaveCount(0);
-    $this->get("/plans/{$search->plan_id}")->assertOk()->assertSee('Let it go live')->assertSee('What moves');
-    $found = arrangedSteps($search->plan_id);
-    $this->post("/plans/{$search->plan_id}/live", ['token' => 'l', 'seen' => '0'])
+        ->and(lateness($search->planId))->toBe((int) $search->cost);
+    $compared = PlanComparison::of($search->planId);
+    expect($compared->effect['totalBefore'])->toBe($before)->and($compared->effect['totalAfter'])->toBe(lateness($search->planId))->and($compared->since)->toHaveCount(0);
+    $this->get("/plans/{$search->planId}")->assertOk()->assertSee('Let it go live')->assertSee('What moves');
+    $found = arrangedSteps($search->planId);
+    $this->post("/plans/{$search->planId}/live", ['token' => 'l', 'seen' => '0'])
         ->assertRedirect('/board')
         ->assertSessionHas('undo_plan', true);
     expect(arrangedSteps())->toBe($found)->and($this->shop->differences())->toBe([]);
@@ -110,7 +111,7 @@ it('leaves what runs and what begins in the running shift', function () {
         ->orderBy('order_step_id')
         ->pluck('start_at', 'order_step_id')
         ->all();
-    expect($fixed((int) PlanList::lastSearch()->plan_id))->toMatchArray($fixed(Plan::LIVE));
+    expect($fixed((int) LastSearch::find()->planId))->toMatchArray($fixed(Plan::LIVE));
 });
 
 it('runs one search at a time, can be stopped, and a broken one says so', function () {
@@ -120,13 +121,13 @@ it('runs one search at a time, can be stopped, and a broken one says so', functi
         ->assertSessionHas('done');
     $this->post('/plans/search', ['token' => 't', 'seconds' => '30'])->assertSessionHasErrors('refused');
     $this->get('/plans')->assertSee('waits for its turn')->assertSee('Stop and take the best so far');
-    $id = PlanList::lastSearch()->id;
+    $id = LastSearch::find()->id;
     $this->post("/searches/{$id}/stop")->assertRedirect('/plans');
     (new RunSearch($id))->handle(app(WhatIf::class));
-    expect(PlanList::lastSearch()->state)->toBe('stopped')->and((float) PlanList::lastSearch()->ran)->toBeLessThan(5.0);
-    $row = PlanList::lastSearch();
+    expect(LastSearch::find()->state)->toBe('stopped')->and((float) LastSearch::find()->ran)->toBeLessThan(5.0);
+    $row = LastSearch::find();
     (new RunSearch($id))->handle(app(WhatIf::class)); // sent twice by the queue: done once
-    expect(PlanList::lastSearch())->toEqual($row);
+    expect(LastSearch::find())->toEqual($row);
     (new RunSearch($id))->failed(new RuntimeException('x'));
     $this->get('/plans')->assertSee('broke off');
     $this->post('/plans/search', ['token' => 'w', 'seconds' => '1'])->assertSessionHasErrors('seconds');

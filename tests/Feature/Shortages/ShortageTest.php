@@ -5,6 +5,7 @@ use App\Actions\Purchasing\ChangePurchase;
 use App\Models\Order;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
+use App\Queries\Shortages\ReleasedShort;
 use App\Queries\Shortages\ShortageList;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -17,16 +18,16 @@ beforeEach(function () {
 
 it('groups by item and by order, with the date it starts to hurt', function () {
     $list = ShortageList::now();
-    $motor = $list->byItem()->firstWhere('item_number', 'MOT-120');
+    $motor = $list->byItem()->firstWhere('number', 'MOT-120');
     $start = DB::table('plan_steps AS p')
         ->join('order_steps AS s', 's.id', 'p.order_step_id')
         ->where('s.order_id', $this->electric->id)
         ->where('s.number', 30)
         ->value('start_at');
-    expect($motor->missing)->toBe('6.000000')
-        ->and($motor->hurts)->toBe($start)
-        ->and($motor->rows->pluck('order_id')->all())->toBe([$this->electric->id])
-        ->and($list->byOrder()->keys()->all())->toContain($this->electric->id, $this->hand->id);
+    expect($motor->missing->toInt())->toBe(6)
+        ->and($motor->parts->first()->hurts)->toBe($start)
+        ->and($motor->parts->pluck('orderId')->all())->toBe([$this->electric->id])
+        ->and($list->byOrder()->flatten(1)->pluck('orderId')->all())->toContain($this->electric->id, $this->hand->id);
     foreach (['', '?by=order'] as $by) {
         $this->actingAs($this->shop->as(Role::Supervisor))
             ->get("/shortages{$by}")
@@ -35,7 +36,7 @@ it('groups by item and by order, with the date it starts to hurt', function () {
             ->assertSee('Crank handle')
             ->assertSee($this->electric->number);
     }
-    $this->get("/shortages/{$motor->item_id}/cures")
+    $this->get("/shortages/{$motor->id}/cures")
         ->assertOk()
         ->assertSee("{$this->electric->number} takes instead")
         ->assertSee('Substitute');
@@ -46,11 +47,11 @@ it('groups by item and by order, with the date it starts to hurt', function () {
 
 it('cures many shortages in one deed, one order a supplier', function () {
     $this->actingAs($this->shop->as(Role::Buyer));
-    $list = ShortageList::now()->byItem()->keyBy('item_number');
+    $list = ShortageList::now()->byItem()->keyBy('number');
     $items = fn (array $of): array => $list
         ->only($of)
         ->mapWithKeys(
-            fn ($item): array => [$item->item_id => ['quantity' => App\Wording\Figures::amount($item->missing)]],
+            fn ($item): array => [$item->id => ['quantity' => App\Wording\Figures::amount((string) $item->missing)]],
         )
         ->all();
     $this->from('/shortages')
@@ -59,13 +60,13 @@ it('cures many shortages in one deed, one order a supplier', function () {
             'items' => $items(['MOT-120', 'CRANK-1', 'BOARD-3']),
             'only' => $list
                 ->only(['MOT-120', 'CRANK-1'])
-                ->pluck('item_id')
+                ->pluck('id')
                 ->all(),
         ])
         ->assertSessionHasNoErrors();
     expect(PurchaseOrder::query()->count())->toBe(1)
         ->and(Purchase::query()->pluck('number')->all())->toBe(['P-500/1', 'P-500/2'])
-        ->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120', 'CRANK-1');
+        ->and(ShortageList::now()->byItem()->pluck('number'))->not->toContain('MOT-120', 'CRANK-1');
     // adding goes onto the open order of that supplier
     $this->from('/x')
         ->post('/purchases', ['token' => 'c', 'items' => [['number' => 'BRG-25', 'quantity' => '10']], 'add' => '1'])
@@ -178,7 +179,7 @@ it('takes from another order, showing first what that does to it', function () {
         'quantity' => '3',
         'reason' => 'fair',
     ])->assertSessionHasNoErrors();
-    expect(ShortageList::now()->byItem()->firstWhere('item_number', 'MOT-120')->rows->pluck('order_id')->all())
+    expect(ShortageList::now()->byItem()->firstWhere('number', 'MOT-120')->parts->pluck('orderId')->all())
         ->toBe([$this->electric->id])
         ->and($this->shop->differences())->toBe([]);
 });
@@ -197,7 +198,7 @@ it('takes another item instead before it is issued', function () {
         ->assertSessionHasNoErrors();
     expect($motor->refresh()->planned_quantity)->toBe('0.000000')
         ->and($this->shop->component($this->electric, 'CRANK-1')->planned_quantity)->toBe('20.000000')
-        ->and(ShortageList::now()->byItem()->pluck('item_number'))->not->toContain('MOT-120');
+        ->and(ShortageList::now()->byItem()->pluck('number'))->not->toContain('MOT-120');
 });
 
 it('keeps what was released short on a list until it is issued', function () {
@@ -207,8 +208,8 @@ it('keeps what was released short on a list until it is issued', function () {
         ->assertSee('Released short, not issued yet')
         ->assertSee('customer insists');
     $this->shop->goodsIn('MOT-120', '6', '84');
-    $row = fn (): ?stdClass => ShortageList::now()->released->firstWhere('item_number', 'MOT-120');
-    expect((bool) $row()?->is_there)->toBeTrue();
+    $row = fn (): ?ReleasedShort => ShortageList::now()->released->firstWhere('part.itemNumber', 'MOT-120');
+    expect($row()?->isThere)->toBeTrue();
     $this->get('/shortages')->assertSee('there, not issued yet');
     $this->shop->issue($this->shop->component($this->electric, 'MOT-120'), '20');
     expect($row())->toBeNull();

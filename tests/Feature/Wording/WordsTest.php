@@ -3,21 +3,24 @@
 use App\Wording\CoverWords;
 use App\Wording\Figures;
 use App\Wording\ReadinessWords;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 
 /** @param  list<array{0: string, 1: ?string, 2?: ?string}>  $covers quantity, order, finish */
 function covered(string $quantity, array $covers, string $shipped = '0', string $cancelled = '0'): string
 {
-    return CoverWords::say(
-        (object) ['quantity' => $quantity, 'shipped_quantity' => $shipped, 'cancelled_quantity' => $cancelled],
-        array_map(
-            fn (array $cover): object => (object) [
-                'quantity' => $cover[0],
-                'order_number' => $cover[1],
-                'finish_at' => $cover[2] ?? null,
-            ],
-            $covers,
-        ),
-    );
+    $open = BigDecimal::of($quantity)->minus($shipped)->minus($cancelled);
+    $from = [];
+    foreach ($covers as $cover) {
+        $part = BigDecimal::of($cover[0]);
+        $open = $open->minus($part);
+        $finish = isset($cover[2]) ? CarbonImmutable::parse($cover[2], 'UTC') : null;
+        $from[] = $cover[1] === null
+            ? CoverWords::fromStock($part)
+            : CoverWords::fromOrder($part, $cover[1], $finish);
+    }
+
+    return CoverWords::say(BigDecimal::of($shipped), $from, BigDecimal::of($cancelled), $open);
 }
 
 it('says in one phrase how a line is covered', function (string $said, Closure $line) {
@@ -40,23 +43,17 @@ it('says in one phrase how a line is covered', function (string $said, Closure $
 /** @param  list<array{int, string, ?string, ?string}>  $blocks step, item, supply, day */
 function ready(array $blocks, bool $canStart = false, string $unplaced = ''): string
 {
-    return ReadinessWords::say(
-        (object) [
-            'unplaced' => $unplaced,
-            'can_start' => $canStart,
-            'blocks' => json_encode(
-                array_map(
-                    fn (array $block): array => [
-                        'step' => $block[0],
-                        'item' => $block[1],
-                        'supply' => $block[2],
-                        'at' => $block[3] === null ? null : intdiv((int) strtotime("{$block[3]} 10:00 UTC"), 60),
-                    ],
-                    $blocks,
-                ),
-            ),
+    $blocks = json_encode(array_map(
+        fn (array $block): array => [
+            'step' => $block[0],
+            'item' => $block[1],
+            'supply' => $block[2],
+            'at' => $block[3] === null ? null : intdiv((int) strtotime("{$block[3]} 10:00 UTC"), 60),
         ],
-    );
+        $blocks,
+    ));
+
+    return ReadinessWords::say($canStart, ReadinessWords::blocks((string) $blocks), $unplaced);
 }
 
 it('says in words what an order can do now and what it waits for', function (string $said, Closure $order) {

@@ -1,0 +1,64 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Wording\Figures;
+
+/** A lever that was tried on the plan, and what it does for an order and for all. */
+final readonly class ShownOffer
+{
+    /**
+     * @param  int|null  $finishWith  UTC minute; null = it has no place with it
+     * @param  int|null  $gain  elapsed minutes by which it is finished sooner; null = nobody can tell
+     * @param  int  $lateness  open minutes by which all lateness grows
+     */
+    private function __construct(
+        public string $says,
+        public ?int $finishWith,
+        public ?int $gain,
+        private int $lateness,
+    ) {
+    }
+
+    /** @return list<self>  as LeverOffers gives them */
+    public static function all(int $order): array
+    {
+        return array_map(fn (array $offer): self => new self(
+            $offer['says'],
+            $offer['finishWith'],
+            $offer['finish'] === null || $offer['finishWith'] === null
+                ? null
+                : $offer['finish'] - $offer['finishWith'],
+            $offer['lateWith'] - $offer['late'],
+        ), LeverOffers::of($order));
+    }
+
+    public function gainSays(): string
+    {
+        return match (true) {
+            $this->gain === null => 'no place',
+            $this->gain > 0 => Figures::minutes($this->gain).' sooner',
+            $this->gain < 0 => Figures::minutes(-$this->gain).' later',
+            default => 'no sooner',
+        };
+    }
+
+    public function tone(): string
+    {
+        return match (true) {
+            $this->gain > 0 => 'good',
+            $this->gain < 0 => 'behind',
+            default => '',
+        };
+    }
+
+    /** What it does to the lateness of all orders. */
+    public function latenessSays(): string
+    {
+        return match (true) {
+            $this->lateness === 0 => 'the same',
+            $this->lateness > 0 => Figures::minutes($this->lateness).' more',
+            default => Figures::minutes(-$this->lateness).' less',
+        };
+    }
+}

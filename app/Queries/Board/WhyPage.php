@@ -1,0 +1,73 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Models\Order;
+use App\Models\Plan;
+use App\Queries\Row;
+use App\Wording\Figures;
+use App\Wording\When;
+use Illuminate\Support\Facades\DB;
+
+/** Why an order is finished when it is, as its page shows it. */
+final readonly class WhyPage
+{
+    /**
+     * @param  list<WhyRow>  $rows  one for each thing its time goes into
+     * @param  list<WhyRow>  $stretches  in order of time
+     * @param  string  $sentence  what most of it is
+     * @param  int  $now  UTC minute at which the plan was computed
+     */
+    private function __construct(
+        public Order $order,
+        public PlannedFinish $planned,
+        public array $rows,
+        private array $stretches,
+        public string $sentence,
+        public int $now,
+    ) {
+    }
+
+    public static function of(int $order): self
+    {
+        $standing = StandingPlan::of();
+        $why = new WhyLate($standing);
+        $planned = Row::first(
+            DB::table('plan_orders')
+                ->where('plan_id', Plan::LIVE)
+                ->where('order_id', $order)
+                ->select(['finish_at', 'due_at', 'late_minutes', 'unplaced']),
+            PlannedFinish::from(...),
+        );
+
+        return new self(
+            Order::query()->with('item')->findOrFail($order),
+            $planned ?? PlannedFinish::none(),
+            $why->rows($order, true),
+            $why->rows($order, false),
+            $why->sentence($order),
+            $standing->problem()->now,
+        );
+    }
+
+    /** Minutes from now to its completion. */
+    public function total(): int
+    {
+        return array_sum(array_column($this->rows, 'minutes'));
+    }
+
+    /** @return list<DrawnSpan>  the time to its completion, drawn to scale */
+    public function drawing(float $width): array
+    {
+        $spans = [];
+        $x = 0.0;
+        $scale = $width / max(1, $this->total());
+        foreach ($this->stretches as $row) {
+            $title = "{$row->says}, ".Figures::minutes($row->minutes);
+            $spans[] = new DrawnSpan($row->style(), $x, $row->minutes * $scale, $title);
+            $x += $row->minutes * $scale;
+        }
+
+        return $spans;
+    }
+}

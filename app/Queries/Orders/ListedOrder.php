@@ -1,0 +1,98 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use App\Queries\Row;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Planning\LateFor;
+use KeepPace\Core\Planning\OrderState;
+
+/** An order with its item, its place in the plan and whom it is for, as the lists show it. */
+final readonly class ListedOrder
+{
+    /**
+     * @param  string|null  $dueOn  day
+     * @param  string|null  $shortReason  why it was released without its parts
+     * @param  int|null  $forOrderId  the order it is a part of
+     * @param  int|null  $lateMinutes  open minutes; null = it is not in the plan
+     * @param  string|null  $orderBy  day by which what it misses has to be ordered
+     * @param  string|null  $customers  for whom it is made, by covers
+     */
+    public function __construct(
+        public int $id,
+        public string $number,
+        public BigDecimal $quantity,
+        public OrderState $state,
+        public bool $isHeld,
+        public ?string $dueOn,
+        public int $rank,
+        public int $version,
+        public ?string $shortReason,
+        public ?int $forOrderId,
+        public int $itemId,
+        public string $item,
+        public string $itemNumber,
+        public string $unit,
+        public ?CarbonImmutable $finishAt,
+        public ?CarbonImmutable $dueAt,
+        public ?int $lateMinutes,
+        public ?LateFor $lateFor,
+        public ?string $orderBy,
+        public PlanReadiness $readiness,
+        public ?string $customers,
+        private ?string $forNumber,
+        public ?CarbonImmutable $lastBooking,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->text('number'),
+            $row->decimal('quantity'),
+            $row->enum('state', OrderState::class),
+            $row->flag('is_held'),
+            $row->textOrNull('due_on'),
+            $row->int('rank'),
+            $row->int('version'),
+            $row->textOrNull('short_reason'),
+            $row->intOrNull('for_order_id'),
+            $row->int('item_id'),
+            $row->text('item_name'),
+            $row->text('item_number'),
+            $row->text('unit'),
+            $row->momentOrNull('finish_at'),
+            $row->momentOrNull('due_at'),
+            $row->intOrNull('late_minutes'),
+            LateFor::tryFrom($row->textOrNull('late_for') ?? ''),
+            $row->textOrNull('order_by'),
+            PlanReadiness::from($row),
+            $row->textOrNull('customers'),
+            $row->textOrNull('for_number'),
+            $row->momentOrNull('last_booking'),
+        );
+    }
+
+    public function forWhom(): string
+    {
+        return $this->customers ?? $this->forNumber ?? 'the shelf';
+    }
+
+    /** How it stands against its date, in open minutes; null where nobody waits or it is not in the plan. */
+    public function pace(): ?int
+    {
+        return $this->dueOn === null ? null : $this->lateMinutes;
+    }
+
+    public function isLate(): bool
+    {
+        return ($this->lateMinutes ?? 0) > 0;
+    }
+
+    public function canBeReleased(): bool
+    {
+        return $this->state === OrderState::Firm && ! $this->isHeld && $this->readiness->canBeReleased();
+    }
+}

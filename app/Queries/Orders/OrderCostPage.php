@@ -1,0 +1,48 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use Illuminate\Support\Facades\DB;
+
+/** What an order was to cost and what it has cost; what went out of it again, and what is in it still. In cents. */
+final readonly class OrderCostPage
+{
+    private const KINDS = [
+        'material' => 'material',
+        'labour' => 'labour',
+        'machine' => 'machine',
+        'overhead' => 'overhead',
+        'outside' => 'outside work',
+    ];
+
+    /** @param  list<CostLine>  $lines */
+    private function __construct(public array $lines, public CostLine $putIn, public int $received, public int $variance)
+    {
+    }
+
+    /** @param  array<string, int>  $planned  by kind */
+    public static function of(int $order, array $planned): self
+    {
+        $actual = DB::table('cost_entries')
+            ->where('order_id', $order)
+            ->groupBy('kind')
+            ->selectRaw('kind, SUM(cents) AS cents')
+            ->pluck('cents', 'kind');
+        $lines = [];
+        foreach (self::KINDS as $kind => $says) {
+            $lines[] = new CostLine($says, $planned[$kind], (int) ($actual[$kind] ?? 0));
+        }
+        $putIn = new CostLine(
+            'put in',
+            array_sum(array_column($lines, 'planned')),
+            array_sum(array_column($lines, 'actual')),
+        );
+
+        return new self($lines, $putIn, -(int) ($actual['receipt'] ?? 0), -(int) ($actual['variance'] ?? 0));
+    }
+
+    public function stillIn(): int
+    {
+        return $this->putIn->actual - $this->received - $this->variance;
+    }
+}

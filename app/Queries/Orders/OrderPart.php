@@ -1,0 +1,107 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use App\Queries\Row;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Structure\IssueBy;
+
+/** A component of an order: what is needed, used, allocated, on hand, coming and short. */
+final readonly class OrderPart
+{
+    private const BY_CUSTOMER = 'customer';
+
+    /**
+     * @param  BigDecimal  $baseline  as the master had it when the order was made
+     * @param  BigDecimal  $replaced  used of what stands in for it
+     * @param  int  $plannedValue  cents
+     * @param  int  $usedValue  cents
+     * @param  BigDecimal  $reserved  kept hard for the order
+     * @param  list<Coming>  $coming
+     * @param  string|null  $standsFor  the component it is used in place of
+     * @param  string|null  $lots  used, by code
+     */
+    private function __construct(
+        public int $id,
+        public int $itemId,
+        public string $item,
+        public string $itemNumber,
+        public string $unit,
+        public int $step,
+        public BigDecimal $baseline,
+        public BigDecimal $planned,
+        public BigDecimal $used,
+        public BigDecimal $replaced,
+        public int $plannedValue,
+        public int $usedValue,
+        public BigDecimal $fromStock,
+        public BigDecimal $missing,
+        public BigDecimal $reserved,
+        public BigDecimal $onHand,
+        public array $coming,
+        public ?string $standsFor,
+        public ?string $lots,
+        private IssueBy $issueBy,
+        private string $suppliedBy,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->int('item_id'),
+            $row->text('item_name'),
+            $row->text('item_number'),
+            $row->text('unit'),
+            $row->int('step_number'),
+            $row->decimal('baseline_quantity'),
+            $row->decimal('planned_quantity'),
+            $row->decimal('used_quantity'),
+            $row->decimal('replaced_quantity'),
+            $row->int('planned_value'),
+            $row->int('used_value'),
+            $row->decimalOrZero('from_stock'),
+            $row->decimalOrZero('missing'),
+            $row->decimalOrZero('reserved'),
+            $row->decimal('on_hand'),
+            Coming::all($row->textOrNull('coming')),
+            $row->textOrNull('stands_for'),
+            $row->textOrNull('lots'),
+            $row->enum('issue_by', IssueBy::class),
+            $row->text('supplied_by'),
+        );
+    }
+
+    public function isUnplanned(): bool
+    {
+        return $this->standsFor === null && $this->baseline->isZero() && $this->planned->isZero();
+    }
+
+    /** Used by itself when its step is counted. */
+    public function isBackflushed(): bool
+    {
+        return $this->issueBy === IssueBy::Backflush;
+    }
+
+    public function isCustomersOwn(): bool
+    {
+        return $this->suppliedBy === self::BY_CUSTOMER;
+    }
+
+    /** The order wants another quantity than the master. */
+    public function isChanged(): bool
+    {
+        return ! $this->planned->isEqualTo($this->baseline);
+    }
+
+    public function isOverused(): bool
+    {
+        return $this->used->isGreaterThan($this->planned);
+    }
+
+    public function isUsed(): bool
+    {
+        return $this->usedValue !== 0 || ! $this->used->isZero();
+    }
+}

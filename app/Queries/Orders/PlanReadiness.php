@@ -1,0 +1,69 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use App\Queries\Row;
+use App\Wording\ReadinessWords;
+use KeepPace\Core\Planning\ReadinessState;
+
+/** What an order can do now and what it waits for, as the live plan keeps it. */
+final readonly class PlanReadiness
+{
+    private const NOTHING = '[]';
+
+    /**
+     * @param  ReadinessState|null  $state  null = it is not in the plan
+     * @param  string  $blocks  as the plan keeps them, JSON
+     * @param  string  $unplaced  why the plan has no place for it
+     */
+    private function __construct(
+        public ?ReadinessState $state,
+        public bool $canStart,
+        private string $blocks,
+        private string $unplaced,
+    ) {
+    }
+
+    /** Of the columns readiness, can_start, blocks and unplaced of plan_orders. */
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->enumOrNull('readiness', ReadinessState::class),
+            (bool) $row->intOrNull('can_start'),
+            $row->textOrNull('blocks') ?? self::NOTHING,
+            $row->textOrNull('unplaced') ?? '',
+        );
+    }
+
+    public function isStuck(): bool
+    {
+        return $this->state === ReadinessState::Stuck;
+    }
+
+    /** It begins with all its parts there or on their way. */
+    public function canBeReleased(): bool
+    {
+        return $this->canStart && ! $this->isStuck();
+    }
+
+    /** "can start now; waits at step 50 until Thu for Gear blank (P-558)" */
+    public function says(): string
+    {
+        return ReadinessWords::say($this->canStart, $this->blocks(), $this->unplaced);
+    }
+
+    /** @return list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}> */
+    public function blocks(): array
+    {
+        return ReadinessWords::blocks($this->blocks);
+    }
+
+    public function tone(): string
+    {
+        return match ($this->state) {
+            ReadinessState::Stuck => 'behind notched',
+            ReadinessState::Waits => 'soon',
+            default => 'good',
+        };
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+namespace App\Queries\Orders;
+
+use App\Queries\Row;
+use KeepPace\Core\Planning\OrderState;
+
+/** An order for a part of another, or the one it is a part of. */
+final readonly class RelatedOrder
+{
+    private function __construct(
+        public int $id,
+        public string $number,
+        public string $item,
+        public OrderState $state,
+        private ?int $forOrderId,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->text('number'),
+            $row->text('item_name'),
+            $row->enum('state', OrderState::class),
+            $row->intOrNull('for_order_id'),
+        );
+    }
+
+    /** "its part", seen from an order */
+    public function isTo(int $order): string
+    {
+        return $this->forOrderId === $order ? 'its part' : 'for';
+    }
+}

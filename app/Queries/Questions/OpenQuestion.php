@@ -1,0 +1,79 @@
+<?php
+
+namespace App\Queries\Questions;
+
+use App\Queries\Row;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Planning\OrderState;
+
+/** Something that was asked, of whom, since when; and what was answered. */
+final readonly class OpenQuestion
+{
+    private const SHORT = 'short';
+
+    /**
+     * @param  string  $role  who is asked
+     * @param  int|null  $itemId  it is about a component
+     * @param  BigDecimal  $onHand  free of that item
+     */
+    private function __construct(
+        public int $id,
+        private string $kind,
+        public string $says,
+        public string $role,
+        public ?int $orderId,
+        private ?OrderState $orderState,
+        public ?int $itemId,
+        public BigDecimal $onHand,
+        public int $bookingId,
+        public CarbonImmutable $openedAt,
+        public ?CarbonImmutable $answeredAt,
+        public string $answer,
+        public string $answerer,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->text('kind'),
+            $row->text('says'),
+            $row->text('role'),
+            $row->intOrNull('order_id'),
+            $row->enumOrNull('state', OrderState::class),
+            $row->intOrNull('item_id'),
+            $row->decimal('on_hand'),
+            $row->int('booking_id'),
+            $row->moment('opened_at'),
+            $row->momentOrNull('answered_at'),
+            $row->textOrNull('answer') ?? '',
+            $row->textOrNull('answerer') ?? '',
+        );
+    }
+
+    /** An order will finish short: it is cured on its own page. */
+    public function isOfScrap(): bool
+    {
+        return $this->kind === self::SHORT;
+    }
+
+    /** What was missing can be booked now. */
+    public function canGoOnASlip(): bool
+    {
+        return $this->itemId !== null && $this->orderState?->isInTheShop() === true;
+    }
+
+    /** Where it is answered. */
+    public function address(): string
+    {
+        return $this->isOfScrap() ? route('orders.show', $this->orderId) : route('questions.index');
+    }
+
+    /** Its form among the others of a page. */
+    public function form(): string
+    {
+        return "question-{$this->id}";
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+namespace App\Queries\Shortages;
+
+use App\Queries\Shop\Deliveries;
+use App\Wording\ArrivalWords;
+use App\Wording\Figures;
+use App\Wording\When;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
+
+/** An item that is short: for which orders, how much in all, and by when it has to be ordered. */
+final readonly class ShortItem
+{
+    /**
+     * @param  Collection<int, ShortPart>  $parts
+     * @param  string|null  $orderBy  day; null = it holds up no date
+     */
+    private function __construct(
+        public int $id,
+        public string $number,
+        public string $name,
+        public string $unit,
+        public ?string $supplier,
+        private bool $isMadeHere,
+        private int $leadTimeDays,
+        public ?string $orderBy,
+        public BigDecimal $missing,
+        public Collection $parts,
+        private Deliveries $deliveries,
+    ) {
+    }
+
+    /** @param  Collection<int, ShortPart>  $parts  of one item */
+    public static function of(Collection $parts, Deliveries $deliveries): self
+    {
+        $first = $parts->firstOrFail();
+
+        return new self(
+            $first->itemId,
+            $first->itemNumber,
+            $first->item,
+            $first->unit,
+            $first->supplier,
+            $first->kind->isMadeHere(),
+            $first->leadTimeDays,
+            $parts->pluck('orderBy')->filter()->min(),
+            BigDecimal::sum(0, ...$parts->pluck('missing')->all()),
+            $parts,
+            $deliveries,
+        );
+    }
+
+    public function isMadeHere(): bool
+    {
+        return $this->isMadeHere;
+    }
+
+    public function isTooLate(): bool
+    {
+        return $this->orderBy !== null && $this->orderBy < $this->deliveries->today;
+    }
+
+    /** "has to be ordered by Wed 9 Dec" */
+    public function orderBySays(): string
+    {
+        return ArrivalWords::hasToBeOrdered($this->orderBy, $this->deliveries->today);
+    }
+
+    /** "Wed if today" */
+    public function comesSays(): string
+    {
+        return When::day($this->deliveries->comesOn($this->leadTimeDays)).' if today';
+    }
+
+    /** "12 working days" */
+    public function leadSays(): string
+    {
+        return $this->leadTimeDays > 0
+            ? Figures::count($this->leadTimeDays, 'working day')
+            : 'lead time not known, '.Figures::count(config()->integer('pace.lead_time_days'), 'day').' taken';
+    }
+}

@@ -1,0 +1,24 @@
+<h2>Product data changed</h2>
+<table class="list">
+    <thead>
+        <tr>
+            <th>Of</th>
+            <th>What</th>
+            <th>From</th>
+            <th>To</th>
+        </tr>
+    </thead>
+    <tbody>
+        @foreach ($changes as $change)
+            <tr>
+                <td class="num tight">{{ $change->record }}</td>
+                <td>{{ $change->field }}</td>
+                <td>{{ $print->field($change->field, $change->before) }}</td>
+                <td>{{ $print->field($change->field, $change->after) }}</td>
+            </tr>
+        @endforeach
+    </tbody>
+</table>
+@if ($changes->count() === 300)
+    <p class="sub">The first 300 of them.</p>
+@endif

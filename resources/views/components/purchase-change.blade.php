@@ -1,0 +1,19 @@
+@props(['line'])
+{{-- What can be done with a line that is still to come. --}}
+<x-more summary="change" :open="old('form') === $line->form('line')">
+    @can('goods-in')
+        <a href="{{ route('stock.index', ['receive' => $line->id]) }}#in">Book it in</a>
+    @endcan
+    @can('purchase')
+        <x-form class="actions" method="put" :key="$line->form('line')" :to="route('purchases.update', $line->id)">
+            <x-day worked name="expected_on" label="Expected" :value="$line->expectedOn" />
+            <x-day worked name="asked_for" label="Asked for" :value="$line->askedFor ?? ''" />
+            <button class="btn btn-quiet btn-small align-self-end">Change</button>
+        </x-form>
+        <x-form class="actions" method="delete" :key="$line->form('drop')" :to="route('purchases.destroy', $line->id)">
+            <x-field bare name="reason" label="Why it is no longer wanted" placeholder="why no longer"
+                maxlength="200" />
+            <button class="btn btn-quiet btn-small">Give up what is to come</button>
+        </x-form>
+    @endcan
+</x-more>

@@ -1,0 +1,69 @@
+{{-- What an order is, how it stands, and what can be done with it next. --}}
+<div class="head">
+    <h1>Order {{ $order->number }}</h1>
+    <x-state :state="$order->state" :held="$order->isHeld" />
+    <span class="say">
+        <strong><x-amount :of="$order->quantity" :unit="$order->unit" /></strong>
+        <a href="{{ route('stock.show', $order->itemId) }}">{{ $order->item }}</a>
+        {{ $order->itemNumber }}{{ $page->revision ? ", structure {$page->revision}" : '' }}
+        · due {{ $print->day($order->dueOn) }} · last booking {{ $print->ago($order->lastBooking) }}
+    </span>
+    <span class="ms-auto d-flex gap-2">
+        @if ($order->state->isFirm())
+            @can('release')
+                <x-form :to="route('release.store')">
+                    <input type="hidden" name="orders[]" value="{{ $order->id }}">
+                    <button class="btn btn-act">Release</button>
+                </x-form>
+            @endcan
+        @endif
+        @if ($order->state->isInTheShop())
+            @can('issue')
+                <a class="btn btn-quiet" href="{{ route('issue.index', ['orders' => [$order->id]]) }}">
+                    Issue components
+                </a>
+            @endcan
+        @endif
+        @if ($order->state->isBuilt())
+            @can('close')
+                <x-form :to="route('orders.close', $order->id)">
+                    <button class="btn btn-act">Close and settle the cost</button>
+                </x-form>
+            @endcan
+        @endif
+    </span>
+</div>
+<div class="mb-2" style="max-width:46rem">
+    <x-pace :strip="$page->strip" :width="560" :late="$page->isOpen() ? $order->pace() : null" />
+</div>
+<p class="mb-2">
+    @if ($page->isOpen())
+        <x-readiness :of="$order->readiness" />@if ($order->finishAt),
+            planned to finish {{ $print->when($order->finishAt) }}
+            (<a href="{{ route('late.show', $order->id) }}">why then</a>,
+            <a href="{{ route('board', ['order' => $order->number]) }}">on the board</a>)
+        @endif
+    @endif
+    @foreach ($page->ties as $tie)
+        {{ $page->isOpen() || ! $loop->first ? '· ' : '' }}for
+        <a href="{{ route('customer-orders.show', $tie->customerOrderId) }}">{{ $tie->line() }}</a>
+        {{ $tie->customer }}
+        @if ($tie->quantity->isPositive())
+            ({{ $print->amount($tie->quantity) }} promised for {{ $print->day($tie->promisedOn) }})
+        @endif
+    @endforeach
+    @if ($page->isForTheShelf())
+        {{ $page->isOpen() ? '· ' : '' }}for the shelf
+    @endif
+    @foreach ($page->related as $other)
+        · {{ $other->isTo($order->id) }} <a href="{{ route('orders.show', $other->id) }}">{{ $other->number }}</a>
+        {{ $other->item }}, {{ $other->state }}
+    @endforeach
+    @if ($page->orderBy)
+        ·
+        <span @class(['behind notched' => $page->isTooLate, 'soon' => ! $page->isTooLate])>{{ $page->orderBy }}</span>
+    @endif
+    @if ($order->shortReason)
+        · <span class="soon">released short: {{ $order->shortReason }}</span>
+    @endif
+</p>

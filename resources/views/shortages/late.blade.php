@@ -1,0 +1,37 @@
+{{-- Parts whose purchase makes their order late. --}}
+<table class="list">
+    <thead>
+        <tr>
+            <th>Order</th>
+            <th>Item</th>
+            <th class="n">Step</th>
+            <th>Comes with</th>
+            <th>Pace</th>
+            <th>Cure</th>
+        </tr>
+    </thead>
+    <tbody>
+        @foreach ($list->waiting as $part)
+            @foreach ($part->purchases() as $coming)
+                <tr>
+                    <td><a class="num" href="{{ route('orders.show', $part->orderId) }}">{{ $part->order }}</a></td>
+                    <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
+                    <td class="n">{{ $part->step }}</td>
+                    <td>
+                        {{ $print->amount($coming->quantity) }} {{ $part->unit }} of {{ $coming->number() }},
+                        {{ $coming->arrivalSays() }}
+                        @if ($list->lineOf($part, $coming)?->isHurried)
+                            <span class="sub">hurried</span>
+                        @endif
+                    </td>
+                    <td class="tight"><x-late :minutes="$part->lateMinutes" /></td>
+                    <td>
+                        @can('purchase')
+                            <x-hurry :line="$list->lineOf($part, $coming)" :today="$list->today()" :for="$part->order" />
+                        @endcan
+                    </td>
+                </tr>
+            @endforeach
+        @endforeach
+    </tbody>
+</table>
