@@ -25,14 +25,14 @@ final class CalendarFile
     public static function schedule(DispatchList $list): string
     {
         $file = new VCalendar(['PRODID' => '-//Keep Pace//Schedule//EN', 'X-WR-CALNAME' => $list->title()]);
-        foreach ($list->rows as $row) {
+        foreach ($list->cut->rows as $row) {
             self::add($file, [
                 'UID' => "step-{$row->id}@keep-pace",
                 'DTSTAMP' => self::utc(now()),
-                'DTSTART' => self::utc($row->start_at),
-                'DTEND' => self::utc($row->end_at),
-                'SUMMARY' => "{$row->order} {$row->number} {$row->name}",
-                'DESCRIPTION' => Figures::amount($row->quantity)." {$row->item_name}, {$row->ready}",
+                'DTSTART' => self::utc($row->startAt),
+                'DTEND' => self::utc($row->endAt),
+                'SUMMARY' => "{$row->order} {$row->step()}",
+                'DESCRIPTION' => Figures::amount((string) $row->quantity)." {$row->item}, {$row->ready}",
                 'LOCATION' => $list->centre->name,
             ]);
         }

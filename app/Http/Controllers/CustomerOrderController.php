@@ -31,13 +31,17 @@ class CustomerOrderController extends Controller
             'shows' => CustomerOrderList::SHOWS,
             'show' => $show,
             'text' => $text,
+            'address' => fn (string $show): string => route('customer-orders.index', array_filter([
+                'show' => $show === 'open' ? '' : $show,
+                'text' => $text,
+            ])),
         ]);
     }
 
     public function create(): View
     {
         return view('customer-orders.create', [
-            'customers' => Customer::query()->orderBy('name')->get(),
+            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
             // three weeks are usual; on a day that is worked
             'promise' => Deliveries::calendar()
                 ->workingDaysFrom(When::today()->addDays(20)->toDateString(), 1),

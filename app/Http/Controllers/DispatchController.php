@@ -24,14 +24,11 @@ class DispatchController extends Controller
     public function show(Request $request, int $centre): View
     {
         $list = $this->list($request, $centre);
-        $of = array_filter(['machine' => $list->machine, 'person' => $list->person->id ?? null]);
 
         return view('dispatch.show', [
             'list' => $list,
             'people' => DispatchList::people($centre),
-            'days' => $this->days($request),
-            'of' => $of,
-            'feed' => URL::signedRoute('dispatch.feed', ['centre' => $centre, ...$of]),
+            'feed' => URL::signedRoute('dispatch.feed', ['centre' => $centre, ...$list->narrowedTo()]),
         ]);
     }
 
@@ -77,6 +74,6 @@ class DispatchController extends Controller
 
     private function days(Request $request): int
     {
-        return in_array($request->integer('days'), [1, 2, 7, 30], true) ? $request->integer('days') : 7;
+        return array_key_exists($request->integer('days'), DispatchList::spans()) ? $request->integer('days') : 7;
     }
 }

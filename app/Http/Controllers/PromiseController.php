@@ -4,10 +4,14 @@ namespace App\Http\Controllers;
 
 use App\Actions\Schedule\AskPromise;
 use App\Actions\Schedule\HoldPromise;
+use App\Actions\Schedule\PromiseAnswer;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\PromiseRequest;
+use App\Models\Item;
 use App\Queries\Board\PromiseList;
 use App\Queries\Shop\ShopState;
+use App\View\PromiseDate;
+use App\View\ShownPromise;
 use App\Wording\ArrivalWords;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
@@ -38,30 +42,11 @@ class PromiseController extends Controller
             $request->validated('unit') ?: null,
             $request->person(),
         );
-        $say = fn (?Promised $one): ?array => $one === null
-            ? null
-            : ['finish' => $one->finish, 'says' => When::say($one->finish)];
         $wanted = $request->validated('wanted');
 
         return to_route('promise.index')
             ->withInput($request->except('_token'))
-            ->with('answer', [
-                'item' => $item->name,
-                'unit' => $item->unit->code,
-                'stock' => Amount::plain($answer->fromStock),
-                'made' => Amount::plain($answer->made),
-                'buy' => array_map(ArrivalWords::ifOrdered(...), $answer->buy),
-                'nobody' => $say($answer->movingNobody()),
-                'slack' => $say($answer->usingSlack()),
-                'wanted' => $wanted,
-                'insist' => $wanted === null || $answer->promise === null
-                        ? null
-                        : $this->insist(
-                            $answer->promise->insisting($this->due($wanted)),
-                            $this->due($wanted),
-                            $answer->lateIfBy($this->due($wanted)),
-                        ),
-            ]);
+            ->with('answer', $this->shown($item, $answer, is_string($wanted) ? $wanted : null));
     }
 
     public function store(PromiseRequest $request, HoldPromise $hold): RedirectResponse
@@ -91,15 +76,25 @@ class PromiseController extends Controller
         return $this->done(back(), $hold->release($promise, $request->token(), $request->person()));
     }
 
-    /**
-     * @param  array<string, int>  $late
-     * @return array{says: string, inTime: bool, late: array<string, int>}|null
-     */
-    private function insist(?Promised $best, int $due, array $late): ?array
+    private function shown(Item $item, PromiseAnswer $answer, ?string $wanted): ShownPromise
     {
-        return $best === null
-            ? null
-            : ['says' => When::say($best->finish), 'inTime' => $best->finish <= $due, 'late' => $late];
+        $date = fn (?Promised $one): ?PromiseDate => $one === null ? null : new PromiseDate($one->finish);
+        $due = $wanted === null ? null : $this->due($wanted);
+        $insist = $due === null ? null : $answer->promise?->insisting($due);
+
+        return new ShownPromise(
+            $item->name,
+            $item->unit->code,
+            Amount::plain($answer->fromStock),
+            Amount::plain($answer->made),
+            array_map(ArrivalWords::ifOrdered(...), $answer->buy),
+            $date($answer->movingNobody()),
+            $date($answer->usingSlack()),
+            $wanted,
+            $date($insist),
+            $insist !== null && $insist->finish <= $due,
+            $due === null || $insist === null ? [] : $answer->lateIfBy($due),
+        );
     }
 
     private function due(string $date): int

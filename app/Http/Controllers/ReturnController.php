@@ -23,7 +23,12 @@ class ReturnController extends Controller
         return view('usage.returns', [
             'number' => $number,
             'order' => $order,
-            'lines' => $order === null ? collect() : ReturnList::of($order->id),
+            'says' => match (true) {
+                $order !== null => "What lies in order {$order->number}, {$order->item->name}, lot by lot.",
+                $number === '' => 'Of which order?',
+                default => "There is no order {$number}.",
+            },
+            'lots' => $order === null ? collect() : ReturnList::of($order->id),
             'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
             'orders' => ReturnList::orders(),
         ]);

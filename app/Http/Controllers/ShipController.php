@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Demand\ShipLines;
 use App\Http\Requests\LinesRequest;
 use App\Queries\Demand\ShipList;
+use App\Wording\Figures;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -13,7 +14,15 @@ class ShipController extends Controller
 {
     public function index(): View
     {
-        return view('customer-orders.ship', ['orders' => ShipList::byOrder()]);
+        $orders = ShipList::byOrder();
+        $lines = Figures::count($orders->flatten(1)->count(), 'line');
+
+        return view('customer-orders.ship', [
+            'orders' => $orders,
+            'says' => $orders->isEmpty()
+                ? 'No customer line has stock waiting for it.'
+                : "{$lines} of ".Figures::count($orders->count(), 'customer order').' can go.',
+        ]);
     }
 
     public function store(LinesRequest $request, int $customerOrder, ShipLines $ship): RedirectResponse

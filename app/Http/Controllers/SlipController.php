@@ -14,6 +14,7 @@ use App\Http\Requests\Rules;
 use App\Http\Requests\SlipRequest;
 use App\Models\Slip;
 use App\Papers\PickPaper;
+use App\Queries\Usage\ListedSlip;
 use App\Queries\Usage\PickList;
 use App\Queries\Usage\SlipList;
 use App\Queries\Usage\SlipPage;
@@ -30,10 +31,13 @@ class SlipController extends Controller
 {
     public function index(Request $request): View
     {
+        $slips = SlipList::slips();
+
         return view('usage.index', [
             'orders' => SlipList::orders(),
-            'slips' => SlipList::slips(),
-            'chosen' => array_map(intval(...), (array) $request->query('orders', [])),
+            'slips' => $slips,
+            'open' => $slips->filter(fn (ListedSlip $slip): bool => $slip->isOpen())->count(),
+            'chosen' => array_map(intval(...), (array) (old('orders') ?? $request->query('orders', []))),
         ]);
     }
 

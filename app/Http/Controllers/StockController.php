@@ -12,12 +12,11 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\GoodsInRequest;
 use App\Http\Requests\Rules;
 use App\Http\Requests\ScrapRequest;
-use App\Models\Customer;
 use App\Models\Item;
-use App\Models\Place;
 use App\Models\Purchase;
 use App\Queries\Cut;
 use App\Queries\ProductTrail;
+use App\Queries\Stock\GoodsInForm;
 use App\Queries\Stock\Positions;
 use App\Queries\Stock\StockList;
 use Illuminate\Contracts\View\View;
@@ -36,19 +35,8 @@ class StockController extends Controller
             'rows' => $below ? new Cut(collect(), 0) : StockList::balances($text),
             'low' => $below ? Positions::low($text) : null,
             'text' => $text,
-            'below' => $below,
-            'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
-            'receive' => $request->integer('receive') === 0
-                    ? null
-                    : Purchase::query()->with('item')->find($request->integer('receive')),
-            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
-            'purchases' => Purchase::query()
-                ->with(['item.unit', 'supplier'])
-                ->where('is_open', true)
-                ->orderBy('expected_on')
-                ->limit(100)
-                ->get(),
-            'toCome' => Purchase::query()->where('is_open', true)->count()]);
+            'goodsIn' => new GoodsInForm(Purchase::query()->with('item')->find($request->integer('receive'))),
+        ]);
     }
 
     public function show(Request $request, int $item): View

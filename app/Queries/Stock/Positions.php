@@ -4,7 +4,7 @@ namespace App\Queries\Stock;
 
 use App\Queries\Cut;
 use App\Queries\Like;
-use Brick\Math\BigDecimal;
+use App\Queries\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -18,38 +18,26 @@ final class Positions
     /**
      * Those at or below their reorder point, whether anything of them is on hand or not.
      *
-     * @return Cut<\stdClass> each with id, number, name, unit and ->is, a StockPosition
+     * @return Cut<LowItem>
      */
     public static function low(string $text = ''): Cut
     {
-        $rows = self::base()
+        $items = self::base()
             ->where('i.reorder_point', '>', 0)
             ->when($text !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any
                 ->where('i.number_key', 'like', Like::insideKey($text))
                 ->orWhere('i.name', 'like', Like::inside($text))))
-            ->orderBy('i.number')
-            ->get()
-            ->each(fn (\stdClass $row) => $row->is = self::position($row))
-            ->filter(fn (\stdClass $row): bool => $row->is->isLow());
+            ->orderBy('i.number');
+        $low = Row::all($items, LowItem::from(...))->filter(fn (LowItem $item): bool => $item->is->isLow());
 
-        return new Cut($rows->take(self::SHOWN)->values(), $rows->count());
+        return new Cut($low->take(self::SHOWN)->values(), $low->count());
     }
 
     public static function of(int $item): StockPosition
     {
-        return self::position(
-            self::base($item)->where('i.id', $item)->first() ?? throw new \LogicException('There is no such item.'),
-        );
-    }
+        $found = Row::first(self::base($item)->where('i.id', $item), LowItem::from(...));
 
-    private static function position(\stdClass $row): StockPosition
-    {
-        return new StockPosition(
-            BigDecimal::of($row->free),
-            BigDecimal::of($row->bought)->plus($row->made),
-            BigDecimal::of($row->tied)->plus($row->needed),
-            BigDecimal::of($row->reorder_point),
-        );
+        return $found->is ?? throw new \LogicException('There is no such item.');
     }
 
     /** @param  int|null  $item  null = all */

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Usage;
 
+use App\Queries\Row;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -9,10 +10,10 @@ use KeepPace\Core\Planning\OrderState;
 /** What lies in an order, lot by lot, and could go back to stores. */
 final class ReturnList
 {
-    /** @return Collection<int, \stdClass> */
+    /** @return Collection<int, ReturnableLot> */
     public static function of(int $order): Collection
     {
-        return DB::table('moves AS m')
+        $lots = DB::table('moves AS m')
             ->join('places AS t', 't.id', 'm.to_place_id')
             ->join('order_components AS c', 'c.id', 'm.component_id')
             ->join('items AS i', 'i.id', 'm.item_id')
@@ -43,14 +44,13 @@ final class ReturnList
                 'u.code AS unit',
                 'l.code AS lot',
             ])
-            ->selectRaw(
-                "SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value",
-            )
-            ->selectRaw("CONCAT(m.component_id, '-', m.lot_id) AS `key`")
-            ->get();
+            ->selectRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity")
+            ->selectRaw("SUM(IF(t.kind = 'order', m.value, -m.value)) AS value");
+
+        return Row::all($lots, ReturnableLot::from(...));
     }
 
-    /** Orders in the shop something was issued to. @return Collection<int, \stdClass> */
+    /** Orders in the shop something was issued to. @return Collection<string, string> what they make, by number */
     public static function orders(): Collection
     {
         return DB::table('orders AS o')
@@ -65,6 +65,7 @@ final class ReturnList
             )
             ->orderBy('o.number')
             ->limit(200)
-            ->get(['o.id', 'o.number', 'o.state', 'i.name AS item_name']);
+            ->selectRaw("o.number, CONCAT(i.name, ', ', o.state) AS says")
+            ->pluck('says', 'number');
     }
 }

@@ -3,7 +3,7 @@
         <h1>Customer orders</h1>
         <nav class="pick" aria-label="Show">
             @foreach ($shows as $key => $says)
-                <a href="{{ route('customer-orders.index', array_filter(['show' => $key, 'text' => $text])) }}"
+                <a href="{{ $address($key) }}"
                     @if ($show === $key) aria-current="true" @endif>{{ $says }}</a>
             @endforeach
         </nav>

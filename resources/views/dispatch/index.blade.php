@@ -1,4 +1,11 @@
 <x-layout title="Dispatch lists">
     <p class="lead">What each work centre does next, in sequence, as the live plan has it.</p>
-    <div class="centres">@foreach ($centres as $centre)<a href="{{ route('dispatch.show', $centre->id) }}"><span class="big">{{ $centre->name }}</span><br><span class="sub">{{ $centre->machines === 1 ? '1 machine' : "{$centre->machines} machines" }}</span></a>@endforeach</div>
+    <div class="centres">
+        @foreach ($centres as $centre)
+            <a href="{{ route('dispatch.show', $centre->id) }}">
+                <span class="big">{{ $centre->name }}</span><br>
+                <span class="sub">{{ $print->count($centre->machines, 'machine', 'machines') }}</span>
+            </a>
+        @endforeach
+    </div>
 </x-layout>

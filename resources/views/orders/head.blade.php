@@ -38,8 +38,9 @@
 </div>
 <p class="mb-2">
     @if ($page->isOpen())
-        <x-readiness :of="$order->readiness" />@if ($order->finishAt),
-            planned to finish {{ $print->when($order->finishAt) }}
+        <x-readiness :of="$order->readiness" />
+        @if ($order->finishAt)
+            · planned to finish {{ $print->when($order->finishAt) }}
             (<a href="{{ route('late.show', $order->id) }}">why then</a>,
             <a href="{{ route('board', ['order' => $order->number]) }}">on the board</a>)
         @endif

@@ -3,9 +3,11 @@
         <h1>Purchases</h1>
         <span class="say">
             {{ $print->count($lines->count, 'line is', 'lines are') }} to come;
-            {{ $print->count($overdue, 'is', 'are') }} overdue
             @if ($overdue > 0)
-                (<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>)
+                {{ $print->count($overdue, 'is', 'are') }} overdue
+                (<a href="{{ route('questions.index') }}#arrivals">when do they come?</a>).
+            @else
+                none is overdue.
             @endif
         </span>
         <a class="ms-auto" href="{{ route('shortages.index') }}">Shortages</a>

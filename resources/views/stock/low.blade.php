@@ -4,20 +4,34 @@
     <div class="none">Nothing is.</div>
 @else
     <table class="list">
-        <thead><tr><th>Item</th><th class="n">Free</th><th class="n">Coming</th><th class="n">Promised</th><th class="n">Position</th><th class="n">Reorder at</th><th class="n">Missing</th><th>Unit</th></tr></thead>
-        <tbody>
-        @foreach ($low->rows as $row)
+        <thead>
             <tr>
-                <td><a href="{{ route('stock.show', $row->id) }}"><span class="num">{{ $row->number }}</span></a> {{ $row->name }}</td>
-                <td class="n"><x-amount :of="$row->is->free" /></td>
-                <td class="n"><x-amount :of="$row->is->coming" /></td>
-                <td class="n"><x-amount :of="$row->is->promised" /></td>
-                <td class="n"><strong><x-amount :of="$row->is->position()" /></strong></td>
-                <td class="n"><x-amount :of="$row->is->reorderPoint" /></td>
-                <td @class(['n', 'behind notched' => $row->is->missing()->isPositive()])>@if ($row->is->missing()->isPositive())<x-amount :of="$row->is->missing()" />@endif</td>
-                <td>{{ $row->unit }}</td>
+                <th>Item</th>
+                <th class="n">Free</th>
+                <th class="n">Coming</th>
+                <th class="n">Promised</th>
+                <th class="n">Position</th>
+                <th class="n">Reorder at</th>
+                <th class="n">Missing</th>
+                <th>Unit</th>
             </tr>
-        @endforeach
+        </thead>
+        <tbody>
+            @foreach ($low->rows as $item)
+                <tr>
+                    <td>
+                        <a href="{{ route('stock.show', $item->id) }}"><span class="num">{{ $item->number }}</span></a>
+                        {{ $item->name }}
+                    </td>
+                    <td class="n">{{ $print->amount($item->is->free) }}</td>
+                    <td class="n">{{ $print->amount($item->is->coming) }}</td>
+                    <td class="n">{{ $print->amount($item->is->promised) }}</td>
+                    <td class="n"><strong>{{ $print->amount($item->is->position()) }}</strong></td>
+                    <td class="n">{{ $print->amount($item->is->reorderPoint) }}</td>
+                    <td @class(['n', 'behind notched' => $item->isMissing()])>{{ $print->some($item->is->missing()) }}</td>
+                    <td>{{ $item->unit }}</td>
+                </tr>
+            @endforeach
         </tbody>
     </table>
     <x-cut :of="$low" />

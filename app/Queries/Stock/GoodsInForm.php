@@ -1,0 +1,72 @@
+<?php
+
+namespace App\Queries\Stock;
+
+use App\Models\Customer;
+use App\Models\Place;
+use App\Models\Purchase;
+use App\Wording\Figures;
+use App\Wording\When;
+use Illuminate\Support\Collection;
+
+/** What can be chosen in the form by which goods come in: on a purchase, without one, a customer's own. */
+final readonly class GoodsInForm
+{
+    /** So many open purchases can be chosen; the others are booked in from their list. */
+    private const CHOICE = 100;
+
+    /** @var array<int|string, string>  open purchases, to choose from */
+    public array $purchases;
+
+    /** @var Collection<int, string>  stores by id */
+    public Collection $places;
+
+    /** @var array<int|string, string>  whose it can be */
+    public array $owners;
+
+    /** Says that there are more purchases than can be chosen. */
+    public string $more;
+
+    /** @param  Purchase|null  $receive  what it is filled with */
+    public function __construct(public ?Purchase $receive)
+    {
+        $purchases = Purchase::query()
+            ->with(['item.unit', 'supplier'])
+            ->where('is_open', true)
+            ->orderBy('expected_on')
+            ->limit(self::CHOICE)
+            ->get();
+        $this->purchases = ['' => 'none'] + $purchases
+            ->mapWithKeys(fn (Purchase $purchase): array => [$purchase->id => self::says($purchase)])
+            ->all();
+        $all = Purchase::query()->where('is_open', true)->count();
+        $this->more = $all > $purchases->count()
+            ? "first {$purchases->count()} of {$all}: the others are booked in from Purchases"
+            : '';
+        $this->places = Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id');
+        $this->owners = ['' => 'ours'] + Customer::query()
+            ->orderBy('name')
+            ->get(['id', 'name'])
+            ->mapWithKeys(fn (Customer $customer): array => [$customer->id => "{$customer->name}'s own"])
+            ->all();
+    }
+
+    public function quantity(): string
+    {
+        return $this->receive === null ? '' : Figures::amount((string) $this->receive->openQuantity());
+    }
+
+    public function price(): string
+    {
+        return Figures::amount($this->receive?->price);
+    }
+
+    /** "P-558/1 SS-15, 12 sh, Thu" */
+    private static function says(Purchase $purchase): string
+    {
+        $open = Figures::amount((string) $purchase->openQuantity());
+
+        return "{$purchase->number} {$purchase->item->number}, {$open} {$purchase->item->unit->code}, "
+            .When::day($purchase->expected_on);
+    }
+}
