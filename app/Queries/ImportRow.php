@@ -12,9 +12,11 @@ final readonly class ImportRow
 {
     private const SHOWN = 20;
 
+    private const RUNNING = 'running';
+
     private const SAYS = [
         'waiting' => 'Waiting for the worker.',
-        'running' => 'Running.',
+        self::RUNNING => 'Running.',
         'done' => 'Done.',
         'refused' => 'Not imported.',
         'failed' => 'Broken off.',
@@ -77,12 +79,12 @@ final readonly class ImportRow
 
     public function isUnderWay(): bool
     {
-        return in_array($this->state, ['waiting', 'running'], true);
+        return $this->state === 'waiting' || $this->isRunning();
     }
 
     public function isRunning(): bool
     {
-        return $this->state === 'running';
+        return $this->state === self::RUNNING;
     }
 
     public function says(): string

@@ -45,6 +45,15 @@ final readonly class BoardView
         return count(array_filter($this->data['orders'], fn (array $order): bool => $order['late'] > 0));
     }
 
+    public function lateSays(): string
+    {
+        return match ($this->lateCount()) {
+            0 => 'No order is late',
+            1 => '1 order will miss its date',
+            default => "{$this->lateCount()} orders will miss their date",
+        };
+    }
+
     /** @return Collection<int, string>  whose orders are on it */
     public function customers(): Collection
     {

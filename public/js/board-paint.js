@@ -1,4 +1,4 @@
-/* Paints what is in view of the board on a canvas, anew for each frame: bars, closed time, load, time. It only reads. */
+/* Paints what is in view of the board on a canvas, anew for each frame: bars, closed time, load, time. Only reads. */
 class BoardPaint {
     static ROW = 24;
 

@@ -42,8 +42,8 @@ final class PlanChanges
      *     Ledger,
      *     StandingPlan,
      *     \ArrayObject<int, array<string, mixed>>,
-     * ): (\Closure(Problem): Schedule)  $work  checks, sets pins, says, lists the facts it changed; its answer loads the
-     *     facts of now
+     * ): (\Closure(Problem): Schedule)  $work
+     *     checks, sets pins, says, lists the facts it changed; its answer loads the facts of now
      * @param  list<int>  $orders  whose facts it changes: locked before the plan
      *
      * @throws Refused

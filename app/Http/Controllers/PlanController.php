@@ -21,7 +21,12 @@ class PlanController extends Controller
 {
     public function index(Request $request): View
     {
-        $data = ['plans' => PlanList::all(), 'search' => LastSearch::find()];
+        $plans = PlanList::all();
+        $data = [
+            'plans' => $plans,
+            'whatIfs' => $plans->where('isLive', false)->count(),
+            'search' => LastSearch::find(),
+        ];
 
         return view($this->wantsPart($request) ? 'plans.search' : 'plans.index', $data);
     }

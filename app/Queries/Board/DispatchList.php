@@ -29,6 +29,16 @@ final readonly class DispatchList
         'Papers',
     ];
 
+    /** Components of a step in a plan. */
+    private const PARTS = 'SELECT COUNT(*) FROM order_components c
+        JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ?
+        WHERE c.order_id = o.id AND c.step_number = s.number';
+
+    /** Components of a step that have to be brought to it still. */
+    private const TO_ISSUE = "SELECT COUNT(*) FROM order_components c
+        WHERE c.order_id = o.id AND c.step_number = s.number
+        AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = 'hand'";
+
     private const SPANS = [1 => 'a day', 2 => '2 days', 7 => 'a week', 30 => 'a month'];
 
     /**
@@ -120,6 +130,24 @@ final readonly class DispatchList
         return ['centre' => $this->centre->id, ...$this->narrowedTo(), 'days' => $days ?? $this->days];
     }
 
+    /** @return array<string, int>  of one machine of the work centre, as it stands in addresses */
+    public function ofMachine(int $machine): array
+    {
+        return [...$this->ofAll(), 'machine' => $machine];
+    }
+
+    /** @return array<string, int>  of one of its people */
+    public function ofPerson(int $person): array
+    {
+        return [...$this->ofAll(), 'person' => $person];
+    }
+
+    /** @return array<string, int>  of the whole work centre */
+    public function ofAll(): array
+    {
+        return ['centre' => $this->centre->id, 'days' => $this->days];
+    }
+
     /** @return list<list<string>> as printed and as CSV; times as ISO 8601 when $iso */
     public function table(bool $iso): array
     {
@@ -128,10 +156,6 @@ final readonly class DispatchList
 
     private static function steps(int $centre): Builder
     {
-        $parts = 'SELECT COUNT(*) FROM order_components c
-            JOIN plan_components k ON k.component_id = c.id AND k.plan_id = ?
-            WHERE c.order_id = o.id AND c.step_number = s.number';
-
         return DB::table('plan_steps AS p')
             ->join('order_steps AS s', 's.id', 'p.order_step_id')
             ->join('orders AS o', 'o.id', 's.order_id')
@@ -149,11 +173,8 @@ final readonly class DispatchList
             ->addSelect(['i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at'])
             ->addSelect('po.late_minutes')
             ->selectRaw('s.taken_in > s.good + s.scrap AS has_pieces')
-            ->selectRaw("({$parts} AND k.missing > 0) AS missing", [Plan::LIVE])
-            ->selectRaw("({$parts} AND k.missing = 0 AND k.coming <> '[]') AS coming", [Plan::LIVE])
-            ->selectRaw(
-                "(SELECT COUNT(*) FROM order_components c WHERE c.order_id = o.id AND c.step_number = s.number
-                    AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = 'hand') AS to_issue",
-            );
+            ->selectRaw('('.self::PARTS.' AND k.missing > 0) AS missing', [Plan::LIVE])
+            ->selectRaw('('.self::PARTS." AND k.missing = 0 AND k.coming <> '[]') AS coming", [Plan::LIVE])
+            ->selectRaw('('.self::TO_ISSUE.') AS to_issue');
     }
 }

@@ -115,7 +115,7 @@ final readonly class PlanComparison
         return $says === [] ? '' : 'Becomes late: '.implode(', ', $says).'.';
     }
 
-    /** @return list<array{says: string, becomes: string}>  what it takes to be so, and whether going live makes it so */
+    /** What it takes to be so, and whether going live does it. @return list<array{says: string, becomes: string}> */
     public function levers(): array
     {
         return array_map(fn (array $lever): array => [

@@ -16,8 +16,12 @@ final readonly class OrderCostPage
     ];
 
     /** @param  list<CostLine>  $lines */
-    private function __construct(public array $lines, public CostLine $putIn, public int $received, public int $variance)
-    {
+    private function __construct(
+        public array $lines,
+        public CostLine $putIn,
+        public int $received,
+        public int $variance,
+    ) {
     }
 
     /** @param  array<string, int>  $planned  by kind */

@@ -21,6 +21,26 @@ final readonly class OrderPage
 
     private const CHANGES = 100;
 
+    /** Free of a component's item, or of the customer's own. */
+    private const ON_HAND = "SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
+        JOIN places pl ON pl.id = b.place_id AND pl.kind = 'store'
+        WHERE b.item_id = c.item_id AND b.condition = 'free'
+        AND b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)";
+
+    /** Of a component's item kept hard for the order. */
+    private const RESERVED = 'SELECT SUM(r.quantity) FROM reservations r
+        WHERE r.order_id = c.order_id AND r.item_id = c.item_id';
+
+    /** Lots of a component that lie in the order; of the order. */
+    private const LOTS_USED = "SELECT GROUP_CONCAT(x.code SEPARATOR ', ') FROM (
+            SELECT m.component_id, l.code FROM moves m
+            JOIN places t ON t.id = m.to_place_id
+            JOIN lots l ON l.id = m.lot_id
+            WHERE m.order_id = ? AND m.component_id IS NOT NULL
+            GROUP BY m.component_id, l.code
+            HAVING SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0
+        ) x WHERE x.component_id = c.id";
+
     /**
      * @param  string|null  $revision  of the structure it was copied from
      * @param  Collection<int, OrderPart>  $components
@@ -156,37 +176,11 @@ final readonly class OrderPage
                     ->orWhere('c.baseline_quantity', '>', 0),
             )
             ->orderBy('c.position')
-            ->select([
-                'c.*',
-                'i.number AS item_number',
-                'i.name AS item_name',
-                'u.code AS unit',
-                'p.from_stock',
-                'p.missing',
-                'p.coming',
-                'si.name AS stands_for',
-            ])
-            ->selectRaw(
-                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
-                    JOIN places pl ON pl.id = b.place_id AND pl.kind = 'store'
-                    WHERE b.item_id = c.item_id AND b.condition = 'free'
-                    AND b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)) AS on_hand",
-            )
-            ->selectRaw(
-                '(SELECT SUM(r.quantity) FROM reservations r
-                    WHERE r.order_id = c.order_id AND r.item_id = c.item_id) AS reserved',
-            )
-            ->selectRaw(
-                "(SELECT GROUP_CONCAT(x.code SEPARATOR ', ') FROM (
-                    SELECT m.component_id, l.code FROM moves m
-                    JOIN places t ON t.id = m.to_place_id
-                    JOIN lots l ON l.id = m.lot_id
-                    WHERE m.order_id = ? AND m.component_id IS NOT NULL
-                    GROUP BY m.component_id, l.code
-                    HAVING SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0
-                ) x WHERE x.component_id = c.id) AS lots",
-                [$id],
-            );
+            ->select(['c.*', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit'])
+            ->addSelect(['p.from_stock', 'p.missing', 'p.coming', 'si.name AS stands_for'])
+            ->selectRaw('('.self::ON_HAND.') AS on_hand')
+            ->selectRaw('('.self::RESERVED.') AS reserved')
+            ->selectRaw('('.self::LOTS_USED.') AS lots', [$id]);
     }
 
     private static function reservations(int $id): Builder

@@ -22,8 +22,7 @@ final readonly class ShortageList
      * @param  Collection<int, ShortPart>  $parts  the first to be ordered first
      * @param  Collection<int, ShortPart>  $waiting  whose purchase makes their order late
      * @param  Collection<int, Collection<int, ComingLine>>  $coming  open purchase lines by item
-     * @param  Collection<int, Collection<int, ShortPart>>  $holders  by item, of other open orders that have some of its
-     *     stock given or kept
+     * @param  Collection<int, Collection<int, ShortPart>>  $holders  by item, of open orders that have some of it
      * @param  Collection<int, ReleasedShort>  $released
      */
     private function __construct(
@@ -179,7 +178,7 @@ final readonly class ShortageList
             ->values();
     }
 
-    /** @return Collection<int, ReleasedShort>  until it is issued: what has arrived still has to be brought to the job */
+    /** Until it is issued: what has arrived still has to be brought. @return Collection<int, ReleasedShort> */
     private static function releasedShort(): Collection
     {
         $released = self::components()

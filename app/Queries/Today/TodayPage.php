@@ -104,7 +104,7 @@ final readonly class TodayPage
         );
     }
 
-    /** "for the drive motor", "all for the gearbox", "3 of them for the casting": what most of the stuck orders miss. */
+    /** What most of the stuck orders miss: ", for the drive motor", ", 3 of them for the casting". */
     public function stuckFor(): string
     {
         $most = current($this->missing);

@@ -2,7 +2,8 @@
     <p class="lead">
         {{ $list->says() }}
         @if ($effect !== '')
-            <span class="soon">{{ $effect }}</span> <a href="{{ route('late.index') }}">Late orders, and what would help</a>
+            <span class="soon">{{ $effect }}</span>
+            <a href="{{ route('late.index') }}">Late orders, and what would help</a>
         @endif
     </p>
     <div class="halves">
@@ -16,7 +17,8 @@
             @can('say-absent')
                 <x-form key="machine" :to="route('absence.machine')" class="actions align-items-end">
                     <x-choice name="centre" label="Work centre" :options="$list->centres" :value="$centre" />
-                    <x-field name="machine" label="Machine, 0 = all" :value="$list->machine" class="n" inputmode="numeric" />
+                    <x-field name="machine" label="Machine, 0 = all" :value="$list->machine" class="n"
+                        inputmode="numeric" />
                     <x-field name="from" label="From, empty = now" type="datetime-local" />
                     <x-field name="until" label="Until, empty = unknown" type="datetime-local" />
                     <x-field name="reason" label="What is wrong" size="18" maxlength="200" />

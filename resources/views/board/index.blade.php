@@ -2,7 +2,7 @@
     <div class="head">
         <h1>{{ $board->isLive() ? 'Board' : 'What if: '.$board->name() }}</h1>
         <a href="{{ route('late.index') }}" @class(['behind' => $board->lateCount() > 0])>
-            {{ $print->count($board->lateCount(), 'order will miss its date', 'orders will miss their date', 'No order is late') }}</a>
+            {{ $board->lateSays() }}</a>
         <span class="say" id="board-when">{{ $print->says($news->when) }}</span><span id="board-news"></span>
         @if ($news->effect !== '')
             <span class="soon">{{ $news->effect }}</span>

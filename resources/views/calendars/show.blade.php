@@ -15,7 +15,9 @@
         <div class="said note"><span>{{ $effect }} Nothing is kept yet.</span></div>
     @endif
     @if ($lost !== [])
-        <div class="said not"><span>It would leave no open time: {{ implode(' ', array_slice($lost, 0, 5)) }}</span></div>
+        <div class="said not">
+            <span>It would leave no open time: {{ implode(' ', array_slice($lost, 0, 5)) }}</span>
+        </div>
     @endif
     @can('plan')
         <x-form method="put" :to="route('calendars.update', $page->id)" enctype="multipart/form-data">

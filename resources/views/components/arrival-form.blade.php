@@ -4,7 +4,8 @@
     <button class="btn btn-act btn-small" name="answer" value="day">Comes on that day</button>
     <button class="btn btn-quiet btn-small" name="answer" value="again">Not known, ask again then</button>
     @if ($question->canComeNoMore())
-        <x-field bare :in="$in" name="reason" label="Why it comes no more" placeholder="why no more" size="11" maxlength="200" />
+        <x-field bare :in="$in" name="reason" label="Why it comes no more" placeholder="why no more" size="11"
+            maxlength="200" />
         <button class="btn btn-quiet btn-small" name="answer" value="never">Comes no more</button>
     @endif
 </form>

@@ -1,7 +1,12 @@
 @props(['handfuls', 'unit' => ''])
 {{-- When pieces at a supplier are due back, each handful by itself. --}}
 @forelse ($handfuls as $handful)
-    <div @class(['behind notched' => $handful->back->isLate()])>@if (count($handfuls) > 1)<x-amount :of="$handful->away" :unit="$unit" />: @endif{{ $print->arrival($handful->back) }}</div>
+    <div @class(['behind notched' => $handful->back->isLate()])>
+        @if (count($handfuls) > 1)
+            {{ $print->amount($handful->away) }} {{ $unit }}:
+        @endif
+        {{ $print->arrival($handful->back) }}
+    </div>
 @empty
     –
 @endforelse

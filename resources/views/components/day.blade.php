@@ -1,6 +1,10 @@
 <div class="in">
     @unless ($bare)<label for="{{ $id }}">{{ $label }}</label>@endunless
-    <input {{ $attributes->class(['form-control typed-day', 'is-wrong' => $why])->merge(['placeholder' => '4.12., fri, +3']) }} type="text" autocomplete="off" maxlength="40"
+    <input
+        {{ $attributes
+            ->class(['form-control typed-day', 'is-wrong' => $why])
+            ->merge(['placeholder' => '4.12., fri, +3']) }}
+        type="text" autocomplete="off" maxlength="40"
         id="{{ $id }}" name="{{ $name }}" value="{{ $shown }}" size="15"
         data-day="{{ route('day') }}" @if ($worked) data-worked @endif aria-describedby="read-{{ $id }}"
         @if ($bare) aria-label="{{ $label }}" @endif @if ($why) aria-invalid="true" @endif>

@@ -3,7 +3,9 @@
         <label for="{{ $id }}">{{ $label }}</label>
     @endunless
     <input
-        {{ $attributes->class(['form-control', 'is-wrong' => $why])->merge(['type' => 'text', 'autocomplete' => 'off']) }}
+        {{ $attributes
+            ->class(['form-control', 'is-wrong' => $why])
+            ->merge(['type' => 'text', 'autocomplete' => 'off']) }}
         id="{{ $id }}"
         name="{{ $name }}"
         value="{{ $typed }}"

@@ -22,7 +22,8 @@
         <x-day name="expires_on" label="Good until" />
         <x-choice name="condition" label="As" :options="$print->conditions()" />
         <x-choice name="owner_id" label="Whose" :options="$form->owners" />
-        <x-day name="booked_on" label="Came in on" title="empty = today; an earlier day for a receipt that was missed" />
+        <x-day name="booked_on" label="Came in on"
+            title="empty = today; an earlier day for a receipt that was missed" />
         <button class="btn btn-act">Book in</button>
     </x-form>
 </x-more>

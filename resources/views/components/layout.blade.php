@@ -10,10 +10,22 @@
     <link rel="stylesheet" href="/css/pace.css?v={{ filemtime(public_path('css/pace.css')) }}">
     <script src="/assets/htmx.min.js" defer></script>
     <script src="/js/pace.js?v={{ filemtime(public_path('js/pace.js')) }}" defer></script>
-    {{-- on every page: one gets to the board from anywhere by a form that answers in place, and that loads no script --}}
-    @foreach (['board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)<script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>@endforeach
-
-    <meta name="htmx-config" content='{"includeIndicatorStyles": false, "allowEval": false, "historyCacheSize": 0, "refreshOnHistoryMiss": true, "scrollIntoViewOnBoost": false, "responseHandling": [{"code": "204", "swap": false}, {"code": "[234]..", "swap": true}, {"code": "5..", "swap": false, "error": true}]}'>
+    {{-- on every page: a form that answers in place leads to the board from anywhere, and loads no script --}}
+    @foreach (['board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)
+        <script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>
+    @endforeach
+    <meta name="htmx-config" content='{
+        "includeIndicatorStyles": false,
+        "allowEval": false,
+        "historyCacheSize": 0,
+        "refreshOnHistoryMiss": true,
+        "scrollIntoViewOnBoost": false,
+        "responseHandling": [
+            {"code": "204", "swap": false},
+            {"code": "[234]..", "swap": true},
+            {"code": "5..", "swap": false, "error": true}
+        ]
+    }'>
 </head>
 <body>
 @auth
@@ -21,28 +33,43 @@
 @endauth
 <div id="says" aria-live="polite">
     @if (session('done'))
-        <div class="said did" role="status"><span>{{ session('done') }}</span>
+        <div class="said did" role="status">
+            <span>{{ session('done') }}</span>
             @if (session('undo'))
-                <form method="post" action="{{ route('bookings.destroy', session('undo')) }}">@csrf @method('delete')
-                    @token<input type="hidden" name="reason" value="undone at once"><button class="btn btn-quiet btn-small">Undo</button></form>
+                <x-form method="delete" :to="route('bookings.destroy', session('undo'))">
+                    <input type="hidden" name="reason" value="undone at once">
+                    <button class="btn btn-quiet btn-small">Undo</button>
+                </x-form>
             @elseif (session('undo_plan'))
-                <form method="post" action="{{ route('board.undo') }}">@csrf @token<button class="btn btn-quiet btn-small">Undo</button></form>
+                <x-form :to="route('board.undo')">
+                    <button class="btn btn-quiet btn-small">Undo</button>
+                </x-form>
             @endif
         </div>
     @endif
-    @if (session('behind'))<div class="said note" role="status">{{ session('behind') }}</div>@endif
-    @if (session('said'))<div class="said note" role="status">{{ session('said') }}</div>@endif
-    @if (($errors ?? null)?->any())<div class="said not" role="alert"><x-refused :says="$errors->all()" /></div>@endif
+    @if (session('behind'))
+        <div class="said note" role="status">{{ session('behind') }}</div>
+    @endif
+    @if (session('said'))
+        <div class="said note" role="status">{{ session('said') }}</div>
+    @endif
+    @if (($errors ?? null)?->any())
+        <div class="said not" role="alert"><x-refused :says="$errors->all()" /></div>
+    @endif
 </div>
 <main id="page" {{ $attributes }}>{{ $slot }}</main>
 <dialog class="keys" aria-label="Keys">
     <h2 class="mt-0">Keys of this page</h2>
     <dl class="facts">
         <dt><kbd>/</kbd></dt><dd>find or scan</dd>
-        @auth<x-bar-keys />@endauth
+        @auth
+            <x-bar-keys />
+        @endauth
         <dt><kbd>j</kbd> <kbd>k</kbd></dt><dd>next row, row before</dd>
         <dt><kbd>Ctrl</kbd> <kbd>Enter</kbd></dt><dd>send the form</dd>
-        @foreach ($keys as $key => $does)<dt><kbd>{{ $key }}</kbd></dt><dd>{{ $does }}</dd>@endforeach
+        @foreach ($keys as $key => $does)
+            <dt><kbd>{{ $key }}</kbd></dt><dd>{{ $does }}</dd>
+        @endforeach
         <dt><kbd>?</kbd></dt><dd>this sheet</dd>
     </dl>
     <form method="dialog" class="mt-3"><button class="btn btn-quiet">Close</button></form>

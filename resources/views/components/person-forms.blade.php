@@ -1,23 +1,22 @@
 <x-more summary="change" :open="$isOpen">
-    <form class="actions align-items-start" method="post" action="{{ route('people.update', $person->id) }}">
-        @csrf @method('put') @token($role->form)
+    <x-form class="actions align-items-start" method="put" :key="$role->form" :to="route('people.update', $person->id)">
         <x-role-ticks :in="$role" :label="'Roles of '.$person->name" :roles="$person->roles()" />
         <button class="btn btn-quiet btn-small">Give these roles</button>
-    </form>
-    <form class="actions align-items-start" method="post" action="{{ route('people.reset', $person->id) }}">
-        @csrf @method('put') @token($reset->form)
-        <x-field bare :in="$reset" name="password" :label="'New password for '.$person->name" placeholder="new password" size="18" />
+    </x-form>
+    <x-form class="actions align-items-start" method="put" :key="$reset->form" :to="route('people.reset', $person->id)">
+        <x-field bare name="password" :label="'New password for '.$person->name" placeholder="new password"
+            size="18" />
         <button class="btn btn-quiet btn-small">Give this password</button>
-    </form>
+    </x-form>
     @if ($person->locked_at)
-        <form class="actions" method="post" action="{{ route('people.unlock', $person->id) }}">
-            @csrf @method('delete') @token<button class="btn btn-quiet btn-small">Let {{ $person->name }} in again</button>
-        </form>
+        <x-form class="actions" method="delete" :to="route('people.unlock', $person->id)">
+            <button class="btn btn-quiet btn-small">Let {{ $person->name }} in again</button>
+        </x-form>
     @else
-        <form class="actions align-items-start" method="post" action="{{ route('people.lock', $person->id) }}">
-            @csrf @token($lock->form)
-            <x-field bare :in="$lock" name="reason" :label="'Why '.$person->name.' is locked'" placeholder="why" size="18" maxlength="200" />
+        <x-form class="actions align-items-start" :key="$lock->form" :to="route('people.lock', $person->id)">
+            <x-field bare name="reason" :label="'Why '.$person->name.' is locked'" placeholder="why" size="18"
+                maxlength="200" />
             <button class="btn btn-quiet btn-small">Lock</button>
-        </form>
+        </x-form>
     @endif
 </x-more>

@@ -38,8 +38,8 @@
                 @foreach ($cut->rows as $line)
                     <tr>
                         <td class="tight">
-                            <a class="num"
-                                href="{{ route('customer-orders.show', $line->customerOrderId) }}">{{ $line->line() }}</a>
+                            <a class="num" href="{{ route('customer-orders.show', $line->customerOrderId) }}">
+                                {{ $line->line() }}</a>
                         </td>
                         <td class="cut">{{ $line->customer }} <span class="sub">{{ $line->reference }}</span></td>
                         <td class="cut">{{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span></td>

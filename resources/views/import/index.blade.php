@@ -28,7 +28,8 @@
                         @foreach ($imports as $import)
                             <tr>
                                 <td class="tight">
-                                    <a href="{{ route('import.show', $import->id) }}">{{ $print->when($import->createdAt) }}</a>
+                                    <a href="{{ route('import.show', $import->id) }}">
+                                        {{ $print->when($import->createdAt) }}</a>
                                 </td>
                                 <td class="tight">{{ $import->person }}</td>
                                 <td class="cut">{{ $import->files }}</td>

@@ -1,6 +1,10 @@
 <x-layout title="Late orders">
     <p class="lead">
-        {{ $print->count($late->count(), 'order will miss its date', 'orders will miss their date', 'No order will miss its date') }}.
+        @if ($late->isEmpty())
+            No order will miss its date.
+        @else
+            {{ $print->count($late->count(), 'order will miss its date', 'orders will miss their date') }}.
+        @endif
         @if ($forParts > 0)
             <span class="behind">{{ $forParts }} for parts nobody has ordered</span>,
             {{ $forTime }} for time: machines, people, suppliers, parts that are on their way.

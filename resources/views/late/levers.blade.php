@@ -2,8 +2,8 @@
     <p class="none">Nothing was found to try: it is not in the plan.</p>
 @else
     <p>
-        A search alone, without any lever, would finish it <b>{{ $print->when($alone) }}</b>. Each lever is compared with
-        that.
+        A search alone, without any lever, would finish it <b>{{ $print->when($alone) }}</b>. Each lever is compared
+        with that.
     </p>
     <table class="list">
         <thead>

@@ -26,7 +26,9 @@
             <tbody>
             @foreach ($orders as $order)
                 <tr>
-                    <td class="tight"><a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a></td>
+                    <td class="tight">
+                        <a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
+                    </td>
                     <td class="cut">{{ $order->item }} <span class="sub">{{ $order->itemNumber }}</span></td>
                     <td class="cut w1">{{ $order->forWhom() }}</td>
                     <td class="n">{{ $print->amount($order->ready) }} {{ $order->unit }}</td>

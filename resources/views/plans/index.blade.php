@@ -1,8 +1,8 @@
 <x-layout title="Plans">
     <p class="lead">
         One plan is live.
-        {{ $print->count($plans->where('isLive', false)->count(), 'what-if stands', 'what-ifs stand', 'No what-if stands') }}
-        beside it. A what-if counts for nobody until it goes live.
+        {{ $print->count($whatIfs, 'what-if stands', 'what-ifs stand', 'No what-if stands') }} beside it. A what-if
+        counts for nobody until it goes live.
     </p>
     @can('plan')
         <x-form class="actions" :to="route('plans.search')">

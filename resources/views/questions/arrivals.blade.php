@@ -1,4 +1,4 @@
-{{-- What should be here and is not: one answer gives it a day, or says that nobody knows, or that it comes no more. --}}
+{{-- What should be here and is not: an answer gives it a day, says that nobody knows, or that it comes no more. --}}
 <h2 id="arrivals">When does it come?</h2>
 <p class="say">Each is planned for {{ $arrivals[0]->assumed }} until somebody gives a day.</p>
 <table class="list">

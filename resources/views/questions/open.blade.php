@@ -13,7 +13,8 @@
         @foreach ($cut->rows as $question)
             <tr>
                 <td class="tight" title="{{ $print->moment($question->openedAt) }}">
-                    <a href="{{ route('bookings.show', $question->bookingId) }}">{{ $print->ago($question->openedAt) }}</a>
+                    <a href="{{ route('bookings.show', $question->bookingId) }}">
+                        {{ $print->ago($question->openedAt) }}</a>
                 </td>
                 <td>{{ $question->role }}</td>
                 <td>{{ $print->says($question->says) }}</td>

@@ -36,8 +36,8 @@
                 <td>
                     @foreach ($item->parts as $part)
                         <a class="num" href="{{ route('orders.show', $part->orderId) }}">{{ $part->order }}</a>
-                        <span class="sub">
-                            {{ $print->amount($part->missing) }} at {{ $part->step }}</span>{{ $loop->last ? '' : ', ' }}
+                        <span class="sub">{{ $print->amount($part->missing) }} at {{ $part->step }}</span>{{
+                            $loop->last ? '' : ', ' }}
                     @endforeach
                 </td>
                 <td>

@@ -9,7 +9,8 @@
                 {{ $print->day($line->expectedOn) }}:
             </span>
             <input type="hidden" name="asked_for" value="{{ $list->today() }}">
-            <x-day bare worked name="expected_on" :value="$line->stillExpectedOn" :label="'New date of '.$line->number" />
+            <x-day bare worked name="expected_on" :value="$line->stillExpectedOn"
+                :label="'New date of '.$line->number" />
             @can('purchase')
                 <button class="btn btn-quiet btn-small">Hurry it</button>
             @endcan

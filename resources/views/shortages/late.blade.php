@@ -27,7 +27,8 @@
                     <td class="tight"><x-late :minutes="$part->lateMinutes" /></td>
                     <td>
                         @can('purchase')
-                            <x-hurry :line="$list->lineOf($part, $coming)" :today="$list->today()" :for="$part->order" />
+                            <x-hurry :line="$list->lineOf($part, $coming)" :today="$list->today()"
+                                :for="$part->order" />
                         @endcan
                     </td>
                 </tr>

@@ -1,4 +1,4 @@
-{{-- Items at or below their reorder point: by what is free and coming less what is promised, not by what lies there. --}}
+{{-- Items at or below their reorder point: by what is free and coming less what is promised. --}}
 <p class="say">At or below the reorder point when all that is coming has come and all that is promised is gone.</p>
 @if ($low->rows->isEmpty())
     <div class="none">Nothing is.</div>
@@ -28,7 +28,9 @@
                     <td class="n">{{ $print->amount($item->is->promised) }}</td>
                     <td class="n"><strong>{{ $print->amount($item->is->position()) }}</strong></td>
                     <td class="n">{{ $print->amount($item->is->reorderPoint) }}</td>
-                    <td @class(['n', 'behind notched' => $item->isMissing()])>{{ $print->some($item->is->missing()) }}</td>
+                    <td @class(['n', 'behind notched' => $item->isMissing()])>
+                        {{ $print->some($item->is->missing()) }}
+                    </td>
                     <td>{{ $item->unit }}</td>
                 </tr>
             @endforeach

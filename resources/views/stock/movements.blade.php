@@ -22,8 +22,8 @@
                     @if ($move->orderId)
                         <a class="num" href="{{ route('orders.show', $move->orderId) }}">{{ $move->order }}</a>
                     @elseif ($move->customerOrderId)
-                        <a class="num"
-                            href="{{ route('customer-orders.show', $move->customerOrderId) }}">{{ $move->customerOrder }}</a>
+                        <a class="num" href="{{ route('customer-orders.show', $move->customerOrderId) }}">
+                            {{ $move->customerOrder }}</a>
                     @else
                         {{ $move->purchase }}
                     @endif
@@ -39,5 +39,7 @@
     </tbody>
 </table>
 @if ($older !== null)
-    <p class="mt-2"><a href="{{ route('stock.show', ['item' => $item->id, 'before' => $older]) }}">Older movements</a></p>
+    <p class="mt-2">
+        <a href="{{ route('stock.show', ['item' => $item->id, 'before' => $older]) }}">Older movements</a>
+    </p>
 @endif

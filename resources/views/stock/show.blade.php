@@ -51,7 +51,8 @@
                     <x-form key="standard" class="actions align-items-start" :to="route('stock.standard', $item->id)">
                         <x-field bare name="cost" label="Standard cost" class="n" :value="$print->amount($item->cost)"
                             inputmode="decimal" />
-                        <x-field bare name="reason" label="Why it changes" placeholder="why it changes" maxlength="200" />
+                        <x-field bare name="reason" label="Why it changes" placeholder="why it changes"
+                            maxlength="200" />
                         <button class="btn btn-quiet btn-small">Set it, revalue stock</button>
                     </x-form>
                 @endcan

@@ -31,7 +31,8 @@
                 </span>
             @endforeach
             @if ($line->left() !== null)
-                <span @class(['left', $line->isNamed() ? 'good' : 'behind notched']) data-left>{{ $line->leftSays() }}</span>
+                <span @class(['left', $line->isNamed() ? 'good' : 'behind notched'])
+                    data-left>{{ $line->leftSays() }}</span>
             @endif
         </div>
     @else

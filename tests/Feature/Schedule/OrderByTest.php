@@ -86,7 +86,8 @@ it('tells orders late for parts nobody ordered from those late for time', functi
         ->and(planned($time)->late_for)->toBe('capacity')
         ->and(planned($both)->late_for)->toBe('capacity');
     $lateFor = LateOrders::all()->mapWithKeys(fn ($late): array => [$late->order->id => $late->order->lateFor]);
-    expect($lateFor->all())->toEqual([$parts->id => LateFor::Parts, $time->id => LateFor::Time, $both->id => LateFor::Time]);
+    expect($lateFor->all())
+        ->toEqual([$parts->id => LateFor::Parts, $time->id => LateFor::Time, $both->id => LateFor::Time]);
     expect(TodayPage::now()->counts)->toMatchArray(['late' => 3, 'for_parts' => 1]);
     $this->actingAs($this->shop->as(Role::Supervisor))->get('/')->assertSee('1 of them for parts nobody has ordered');
     $this->get('/late')->assertSee('1 for parts nobody has ordered');
