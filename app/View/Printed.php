@@ -138,6 +138,12 @@ final class Printed
         return When::say($time);
     }
 
+    /** As when(), with its time however far away: for tables whose days would not tell their rows apart. */
+    public function exact(DateTimeInterface|string|int|null $time): string
+    {
+        return When::exact($time);
+    }
+
     public function day(DateTimeInterface|string|int|null $date): string
     {
         return When::day($date);

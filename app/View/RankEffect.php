@@ -29,6 +29,14 @@ final readonly class RankEffect
         return "{$this->order->number} {$where} would mean";
     }
 
+    /** "put them before 218 in the list too" */
+    public function withThemSays(): string
+    {
+        $them = $this->servants->count() === 1 ? 'it' : 'them';
+
+        return "put {$them} before {$this->order->number} in the list too";
+    }
+
     /** As it is sent: "12-7" is order 12 before order 7. */
     public function move(): string
     {

@@ -22,6 +22,17 @@ final class When
         return $near === null ? self::date($date) : "{$near} {$clock}";
     }
 
+    /** "today 14:30", "3 Dec 09:10": with its time however far away, where days alone would not be told apart. */
+    public static function exact(DateTimeInterface|string|int|null $time): string
+    {
+        if ($time === null || $time === '') {
+            return '–';
+        }
+        [$date, $clock] = self::parts($time);
+
+        return (self::near($date) ?? self::date($date))." {$clock}";
+    }
+
     /** "today", "Thu", "3 Dec" for a date of the plant. */
     public static function day(DateTimeInterface|string|int|null $date): string
     {

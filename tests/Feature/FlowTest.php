@@ -10,14 +10,17 @@ it('goes from a customer line to shipment, and every figure agrees on the way', 
     $customerOrder = $this->shop->customerOrder(['TRAY-40' => '5']);
     $this->shop->cover($customerOrder);
     $order = Order::query()->latest('id')->firstOrFail();
-    expect($order->state)->toBe(OrderState::Firm)->and($order->due_on)->toBe('2026-12-17')->and($order->steps()->count())->toBe(3);
+    expect($order->state)->toBe(OrderState::Firm)
+        ->and($order->due_on)->toBe('2026-12-17')
+        ->and($order->steps()->count())->toBe(3);
 
     $this->shop->release($order, null);
     $this->shop->issueAll($order);
     expect($order->refresh()->state)->toBe(OrderState::Running);
     $this->shop->workThrough($order);
     $this->shop->receive($order, '5');
-    expect($order->refresh()->state)->toBe(OrderState::Built)->and($this->shop->stock('TRAY-40')['quantity'])->toBe('5');
+    expect($order->refresh()->state)->toBe(OrderState::Built)
+        ->and($this->shop->stock('TRAY-40')['quantity'])->toBe('5');
     expect($this->shop->differences())->toBe([]);
 
     $this->shop->close($order);
@@ -30,7 +33,8 @@ it('goes from a customer line to shipment, and every figure agrees on the way', 
     expect($this->shop->stock('TRAY-40')['value'])->toBe($costIn);
 
     $this->shop->ship($customerOrder, [$customerOrder->lines[0]->id => '5']);
-    expect(CustomerOrderLine::query()->find($customerOrder->lines[0]->id)->is_open)->toBeFalse()->and($this->shop->stock('TRAY-40'))
+    expect(CustomerOrderLine::query()->find($customerOrder->lines[0]->id)->is_open)->toBeFalse()
+        ->and($this->shop->stock('TRAY-40'))
         ->toBe(['quantity' => '0', 'value' => 0]);
     expect($this->shop->differences())->toBe([]);
 });

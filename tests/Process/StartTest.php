@@ -99,7 +99,8 @@ it('says plainly why it cannot start, and leaves nothing running', function (
 ) {
     $process = start($this, $options, $fakes);
     $process->run();
-    expect($process->getExitCode())->not->toBe(0)->and($process->getErrorOutput().$process->getOutput())->toContain($says)
+    expect($process->getExitCode())->not->toBe(0)
+        ->and($process->getErrorOutput().$process->getOutput())->toContain($says)
         ->and(Ports::answers($this->port))->toBeFalse();
     exec('ps -ww -eo args', $running);
     expect(

@@ -27,7 +27,7 @@ final class House
 
     /** A literal or an address, with no more than its key, its dot or its name before it. */
     private const LITERAL = '/^\s*(?:\'[^\']+\' => |[.?:] ?|(?:public|private) const \w+ = )?'
-        .'(?:\'[^\']*\'|"[^"]*"|\S+)[,;]?$/';
+        .'(?:\'[^\']*\'|"[^"]*"|\S+:\/\/\S+)[,;]?$/';
 
     private const METHOD_LINES = 45;
 

@@ -87,7 +87,7 @@ final readonly class DispatchRow
     /** @return list<string> as printed and as CSV; times as ISO 8601 when $iso */
     public function cells(bool $iso): array
     {
-        $time = fn (CarbonImmutable $at): string => $iso ? When::local($at)->toIso8601String() : When::say($at);
+        $time = fn (CarbonImmutable $at): string => $iso ? When::local($at)->toIso8601String() : When::exact($at);
 
         return [
             (string) $this->machine,

@@ -12,7 +12,7 @@
         @forelse ($rows as $row)
             <tr>
                 <td class="tight" title="{{ $print->moment($row->enteredAt) }}">
-                    <a href="{{ route('bookings.show', $row->id) }}">{{ $print->when($row->enteredAt) }}</a>
+                    <a href="{{ route('bookings.show', $row->id) }}">{{ $print->exact($row->enteredAt) }}</a>
                 </td>
                 <td class="tight">{{ $row->person }}</td>
                 <td>

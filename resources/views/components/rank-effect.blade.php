@@ -20,8 +20,7 @@
                 @endforeach
                 <label class="d-inline">
                     <input type="checkbox" name="with_servants" value="1" checked>
-                    put {{ $of->servants->count() === 1 ? 'it' : 'them' }} before {{ $of->order->number }} in the
-                    list too
+                    {{ $of->withThemSays() }}
                 </label>
             </p>
         @endif

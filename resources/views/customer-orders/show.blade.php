@@ -23,18 +23,20 @@
     @include('customer-orders.lines')
     @can('cover')
         <div class="halves">
-            <div>
-                @foreach ($page->tieable() as $line)
-                    <x-form class="actions align-items-start" method="put" :key="$line->form('tie')"
-                        :to="route('covers.update', $line->id)">
-                        Line {{ $line->position }} from an order that is open already:
-                        <x-choice bare name="order" label="Order" :options="$page->candidates($line)" />
-                        <x-field bare name="quantity" label="Quantity" class="n"
-                            :value="$print->amount($line->uncovered())" inputmode="decimal" />
-                        <button class="btn btn-quiet btn-small">Tie</button>
-                    </x-form>
-                @endforeach
-            </div>
+            @if ($page->tieable()->isNotEmpty())
+                <div>
+                    @foreach ($page->tieable() as $line)
+                        <x-form class="actions align-items-start" method="put" :key="$line->form('tie')"
+                            :to="route('covers.update', $line->id)">
+                            Line {{ $line->position }} from an order that is open already:
+                            <x-choice bare name="order" label="Order" :options="$page->candidates($line)" />
+                            <x-field bare name="quantity" label="Quantity" class="n"
+                                :value="$print->amount($line->uncovered())" inputmode="decimal" />
+                            <button class="btn btn-quiet btn-small">Tie</button>
+                        </x-form>
+                    @endforeach
+                </div>
+            @endif
             <div>
                 @foreach ($page->lines as $line)
                     @foreach ($line->covers as $cover)

@@ -23,9 +23,9 @@
                 @if ($list->isOfSeveral())
                     <td class="n">{{ $row->machine }}</td>
                 @endif
-                <td class="tight">{{ $print->when($row->startAt) }}</td>
+                <td class="tight">{{ $print->exact($row->startAt) }}</td>
                 <td class="tight sub">{{ $row->runFrom() }}</td>
-                <td class="tight">{{ $print->when($row->endAt) }}</td>
+                <td class="tight">{{ $print->exact($row->endAt) }}</td>
                 <td><a class="num" href="{{ route('orders.show', $row->orderId) }}">{{ $row->order }}</a></td>
                 <td>{{ $row->step() }}</td>
                 <td class="cut">{{ $row->item }}</td>

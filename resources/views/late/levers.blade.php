@@ -2,7 +2,7 @@
     <p class="none">Nothing was found to try: it is not in the plan.</p>
 @else
     <p>
-        A search alone, without any lever, would finish it <b>{{ $print->when($alone) }}</b>. Each lever is compared
+        A search alone, without any lever, would finish it <b>{{ $print->exact($alone) }}</b>. Each lever is compared
         with that.
     </p>
     <table class="list">
@@ -19,7 +19,7 @@
                 <tr>
                     <td>{{ $offer->says }}</td>
                     <td class="tight">
-                        {{ $print->when($offer->finishWith) }}
+                        {{ $print->exact($offer->finishWith) }}
                         <div class="sub"><span class="{{ $offer->tone() }}">{{ $offer->gainSays() }}</span></div>
                     </td>
                     <td class="n">{{ $offer->latenessSays() }}</td>

@@ -11,7 +11,7 @@
         @if ($why->planned->finishAt === null)
             {{ $why->planned->unplaced }}
         @else
-            Finishes {{ $print->when($why->planned->finishAt) }},
+            Finishes {{ $print->exact($why->planned->finishAt) }},
             @if ($why->planned->dueAt !== null)
                 due {{ $print->when($why->planned->dueAt) }}:
                 <span class="{{ $why->planned->isLate() ? 'behind' : 'good' }}">
@@ -48,8 +48,8 @@
                     <tbody>
                         @foreach ($why->rows as $row)
                             <tr>
-                                <td class="tight">{{ $print->when($row->from) }}</td>
-                                <td class="tight">{{ $print->when($row->to) }}</td>
+                                <td class="tight">{{ $print->exact($row->from) }}</td>
+                                <td class="tight">{{ $print->exact($row->to) }}</td>
                                 <td class="n">{{ $print->minutes($row->minutes) }}</td>
                                 <td><span class="{{ $row->style() }} swatch"></span>{{ $row->says }}</td>
                                 <td class="sub">{{ $row->stepSays($order->number) }}</td>

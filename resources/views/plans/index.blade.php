@@ -51,7 +51,7 @@
                     <td @class(['n', 'behind' => $plan->late > 0])>{{ $plan->late }}</td>
                     <td class="n">{{ $print->hours($plan->minutes) }}</td>
                     <td class="n">{{ $plan->isLive ? '' : $plan->moved }}</td>
-                    <td>{{ $print->when($plan->finish) }}</td>
+                    <td>{{ $print->exact($plan->finish) }}</td>
                     <td class="tight">
                         @unless ($plan->isLive)
                             <a href="{{ route('board', ['plan' => $plan->id]) }}">on the board</a>

@@ -17,8 +17,8 @@
                     <td><a class="num" href="{{ route('orders.show', $step->orderId) }}">{{ $step->order }}</a></td>
                     <td>{{ $step->step() }}</td>
                     <td>{{ $step->whereSays() }}</td>
-                    <td>{{ $print->when($step->fromAt) }}</td>
-                    <td>{{ $print->when($step->toAt) }}</td>
+                    <td>{{ $print->exact($step->fromAt) }}</td>
+                    <td>{{ $print->exact($step->toAt) }}</td>
                 </tr>
             @endforeach
         </tbody>

@@ -15,7 +15,7 @@
         @foreach ($moves as $move)
             <tr>
                 <td class="tight" title="{{ $print->moment($move->enteredAt) }}, {{ $move->person }}">
-                    <a href="{{ route('bookings.show', $move->bookingId) }}">{{ $print->when($move->enteredAt) }}</a>
+                    <a href="{{ route('bookings.show', $move->bookingId) }}">{{ $print->exact($move->enteredAt) }}</a>
                 </td>
                 <td class="tight">
                     {{ $print->kind($move->kind) }}

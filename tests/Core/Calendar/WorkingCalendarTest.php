@@ -122,7 +122,10 @@ it('takes holidays out and puts overtime in', function () {
     $open = fn (string $date): int => $calendar
         ->windows(at("{$date} 00:00"), at("{$date} 00:00") + 1440)
         ->minutesBetween(at("{$date} 00:00"), at("{$date} 00:00") + 1440);
-    expect($open('2026-12-25'))->toBe(0)->and($open('2026-12-05'))->toBe(240)->and($open('2026-11-24'))->toBe(300)->and($open('2026-11-25'))
+    expect($open('2026-12-25'))->toBe(0)
+        ->and($open('2026-12-05'))->toBe(240)
+        ->and($open('2026-11-24'))->toBe(300)
+        ->and($open('2026-11-25'))
         ->toBe(480);
 });
 

@@ -56,7 +56,9 @@ it('fills a gap but never moves what is of better rank', function () {
     $schedule = ForwardLoading::load(new Problem(0, [1 => $centre],
         [new Job(1, 'a', 1, null, [new Step(1, 1, 100, materialAt: 60)]),
             new Job(2, 'b', 2, null, [new Step(2, 1, 60), new Step(3, 1, 60)])]));
-    expect($schedule->steps[1]->start)->toBe(60)->and($schedule->steps[2]->start)->toBe(0)->and($schedule->steps[3]->start)->toBe(160);
+    expect($schedule->steps[1]->start)->toBe(60)
+        ->and($schedule->steps[2]->start)->toBe(0)
+        ->and($schedule->steps[3]->start)->toBe(160);
 });
 
 it('finishes parts before the step that uses them, and says so when it cannot', function () {

@@ -72,5 +72,6 @@ it('never makes the order later than it was, for the old plan stays a candidate:
     $plan = $listed($shop(3));
     expect(max($plan->finish))->toBe(12)->and(max($listed($shop(4))->finish))->toBe(15);
     $effect = LeverEffect::of($shop(3), Levers::secondMachine($shop(3), 1), $plan->steps, 9, 1, 100);
-    expect($effect->finishWith)->toBeLessThanOrEqual($effect->finish)->and($effect->lateWith)->toBeLessThanOrEqual($effect->late);
+    expect($effect->finishWith)->toBeLessThanOrEqual($effect->finish)
+        ->and($effect->lateWith)->toBeLessThanOrEqual($effect->late);
 });

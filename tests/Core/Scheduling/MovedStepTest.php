@@ -84,10 +84,12 @@ it('never goes before the step ahead of it, and takes what follows along', funct
     $was = ForwardLoading::load($problem)->steps;
     // the milling of 2 is put to the very beginning: its sawing ends at 100, and 31 keeps its place before it
     $early = KeptSequence::moved($problem, $was, 21, 2, 1, 0);
-    expect($early->steps[21]->start)->toBeGreaterThanOrEqual($early->steps[20]->end)->and(stands($early->steps)[20])->toBe(stands($was)[20]);
+    expect($early->steps[21]->start)->toBeGreaterThanOrEqual($early->steps[20]->end)
+        ->and(stands($early->steps)[20])->toBe(stands($was)[20]);
     // the sawing of 1 goes behind that of 2 on its machine: its milling waits for it
     $late = KeptSequence::moved($problem, $was, 10, 1, 2, 90);
-    expect($late->steps[10]->start)->toBe(100)->and($late->steps[11]->start)->toBeGreaterThanOrEqual($late->steps[10]->end);
+    expect($late->steps[10]->start)->toBe(100)
+        ->and($late->steps[11]->start)->toBeGreaterThanOrEqual($late->steps[10]->end);
 });
 
 it('keeps every rule of the shop, wherever a step of a random shop is put', function (int $seed) {

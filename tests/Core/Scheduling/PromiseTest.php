@@ -46,7 +46,8 @@ it('fills a gap, goes through parts, and waits for parts that are planned', func
         new Job(8, 'part', 3, null, [new Step(8, 1, 100)]),
     ];
     $promise = new Promise($problem, $plan, $asked, 9);
-    expect($promise->movingNobody()->schedule->steps[8]->start)->toBe(50)->and($promise->movingNobody()->finish)->toBe(290);
+    expect($promise->movingNobody()->schedule->steps[8]->start)->toBe(50)
+        ->and($promise->movingNobody()->finish)->toBe(290);
 });
 
 it('says that something can never be finished', function () {

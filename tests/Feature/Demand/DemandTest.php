@@ -62,7 +62,9 @@ it('covers a line in parts, ties it to an open order and unties it with a reason
     expect(Order::query()->orderByDesc('id')->first()->quantity)->toBe('2.000000');
     $cover = $line->covers()->where('order_id', $shelf->id)->firstOrFail();
     $booking = $tie->untie($cover->id, 'wanted sooner', 'e', $by);
-    expect($booking->order_id)->toBe($shelf->id)->and($booking->customer_order_id)->toBe($customerOrder->id)->and($booking->reason)
+    expect($booking->order_id)->toBe($shelf->id)
+        ->and($booking->customer_order_id)->toBe($customerOrder->id)
+        ->and($booking->reason)
         ->toBe('wanted sooner');
     expect(fn () => $tie->untie($cover->id, 'again', 'f', $by))->toThrow(Refused::class, 'untied already')
         ->and($this->shop->differences())->toBe([]);

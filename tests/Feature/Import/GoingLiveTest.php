@@ -77,7 +77,9 @@ it('goes on from where the shop is', function () {
     $this->shop->report($steps[2]->refresh(), '7');
     $this->shop->receive($order->refresh(), '7');
     $this->shop->close($order->refresh());
-    expect($order->refresh()->state->value)->toBe('closed')->and($this->shop->stock('TRAY-40')['quantity'])->toBe('7')->and($this->shop->differences())->toBe([]);
+    expect($order->refresh()->state->value)->toBe('closed')
+        ->and($this->shop->stock('TRAY-40')['quantity'])->toBe('7')
+        ->and($this->shop->differences())->toBe([]);
     expect($this->shop->order('LID-9', '1')->number)->toBe('902');
 });
 

@@ -14,7 +14,8 @@ use KeepPace\Core\Refused;
 it('copies structure and routing, phantoms passed through', function () {
     $order = $this->shop->order('EX-9H', '3');
     $bolts = $order->components->first(fn ($component) => $component->item->number === 'BOLT-8');
-    expect($bolts->planned_quantity)->toBe('6.000000')->and($order->components->pluck('item.number')->contains('FIX-KIT'))->toBeFalse();
+    expect($bolts->planned_quantity)->toBe('6.000000')
+        ->and($order->components->pluck('item.number')->contains('FIX-KIT'))->toBeFalse();
     StructureLine::query()->update(['quantity' => 99]);
     expect($order->refresh()->components()->where('item_id', $bolts->item_id)->value('planned_quantity'))->toBe(
         '6.000000',
@@ -55,7 +56,8 @@ it('changes quantity with components and time, and keeps the difference to the m
     $sheet = $order->components()->whereRelation('item', 'number', 'SS-15')->firstOrFail();
     expect($sheet->planned_quantity)->toBe('22.680500')->and($feet->refresh()->planned_quantity)->toBe('50.000000')
         ->and($feet->baseline_quantity)->toBe('80.000000');
-    expect($order->steps()->first()->planned_minutes)->toBe(140)->and($order->steps()->first()->baseline_minutes)->toBe(80);
+    expect($order->steps()->first()->planned_minutes)->toBe(140)
+        ->and($order->steps()->first()->baseline_minutes)->toBe(80);
     expect(DB::table('order_changes')->where('order_id', $order->id)->pluck('what')->all())
         ->toContain('quantity', 'due', 'rank', 'component FOOT-1');
     expect(StructureLine::query()->where('quantity', '4')->exists())->toBeTrue();
@@ -209,7 +211,9 @@ it('puts a step in where no pieces have been, and takes one out', function () {
     $component = $order->components()->firstOrFail();
     $component->update(['step_number' => 25]);
     $steps->remove($polish->id, $order->refresh()->version, 's5', $by);
-    expect($component->refresh()->step_number)->toBe(30)->and($order->steps()->count())->toBe(3)->and($this->shop->differences())->toBe([])
+    expect($component->refresh()->step_number)->toBe(30)
+        ->and($order->steps()->count())->toBe(3)
+        ->and($this->shop->differences())->toBe([])
         ->and(DB::table('order_changes')->where('order_id', $order->id)->where('what', 'step 25')->count())->toBe(2);
     $this->shop->report($order->steps()->where('number', 20)->firstOrFail(), '4', '4');
     expect(fn () => $steps->remove($order->steps()->get()->last()->id, $order->refresh()->version, 's6', $by))

@@ -67,7 +67,9 @@ it('splits an order: components, cost, cover and pieces follow', function () {
 it('splits a firm order, and refuses pieces that have begun', function () {
     $order = $this->shop->order('LID-9', '8');
     $new = splitOff($this, $order, '3');
-    expect($new->state->value)->toBe('firm')->and($new->steps()->count())->toBe($order->steps()->count())->and($this->shop->differences())->toBe([]);
+    expect($new->state->value)->toBe('firm')
+        ->and($new->steps()->count())->toBe($order->steps()->count())
+        ->and($this->shop->differences())->toBe([]);
     $this->shop->release($order->refresh());
     $this->shop->report($order->steps[0], '4', '4');
     expect(fn () => splitOff($this, $order, '2'))->toThrow(Refused::class, '1 of 5 pieces have not begun')

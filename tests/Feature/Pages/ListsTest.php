@@ -7,6 +7,7 @@ use App\Queries\Demand\DemandLine;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
 use App\Queries\Shop\ShopClock;
+use App\Queries\Stock\LowItem;
 use App\Queries\Stock\Positions;
 use App\Queries\Stock\StockList;
 use Illuminate\Support\Carbon;
@@ -19,7 +20,9 @@ it('shows a long list in parts, each with the address of the next', function () 
     unset($row['id'], $row['number_key']); // the database makes that
     DB::table('orders')->insert(array_map(fn (int $n): array => [...$row, 'number' => "L{$n}"], range(1, 200)));
     $page = fn (int $skip) => OrderList::rows(new OrderFilter(skip: $skip));
-    expect($page(0))->toHaveCount(80)->and($page(160))->toHaveCount(41)->and($page(0)->pluck('id')->intersect($page(80)->pluck('id')))
+    expect($page(0))->toHaveCount(80)
+        ->and($page(160))->toHaveCount(41)
+        ->and($page(0)->pluck('id')->intersect($page(80)->pluck('id')))
         ->toHaveCount(0);
     $this->actingAs($this->shop->as(Role::Supervisor))->get('/orders')->assertSee('201 orders')->assertSee('121 more')
         ->assertSee('skip=80', false);
@@ -47,7 +50,7 @@ it('lists what is low by its position: free and coming less promised (W8, common
     $item = $this->shop->item('MOT-120'); // 14 there
     DB::table('items')->where('id', '<>', $item->id)->update(['reorder_point' => 0]);
     $low = fn (): array => Positions::low()->rows
-        ->map(fn (stdClass $row): array => [$row->number, (string) $row->is->position()->stripTrailingZeros()])
+        ->map(fn (LowItem $row): array => [$row->number, (string) $row->is->position()->stripTrailingZeros()])
         ->all();
     $reorderAt = fn (int $at) => DB::table('items')->where('id', $item->id)->update(['reorder_point' => $at]);
     $reorderAt(13);

@@ -199,7 +199,8 @@ it('gives no button for what a role may not do', function (Role $role, string $a
 it('goes straight to what was scanned, and lists what it may be', function () {
     fill($this, 1);
     $order = Order::query()->firstOrFail();
-    $this->actingAs($this->shop->as(Role::Operator))->get("/find?q={$order->number}")->assertRedirect("/orders/{$order->id}");
+    $this->actingAs($this->shop->as(Role::Operator))->get("/find?q={$order->number}")
+        ->assertRedirect("/orders/{$order->id}");
     $this->get('/find?q=H-7714')->assertRedirectContains('/stock/');
     $this->get('/find?q=extractor')->assertSee('EX-20E')->assertSee('EX-9H');
     $this->get('/find?q=zzz')->assertSee('Nothing has this number');
@@ -277,6 +278,12 @@ it('says times on the plant\'s clock, the night it changes too', function (int|s
     'within a week' => ['2026-11-30 08:00:00', 'Mon 08:00'], 'later' => ['2026-12-03 08:00:00', '3 Dec'],
     'another year' => ['2027-03-28 08:00:00', '28 Mar 2027'],
 ]);
+
+it('says the time of a far day too where days alone do not tell rows apart', function () {
+    expect(App\Wording\When::exact('2026-12-03 08:05:00'))->toBe('3 Dec 08:05')
+        ->and(App\Wording\When::exact('2026-11-24 14:30:00'))->toBe('today 14:30')
+        ->and(App\Wording\When::exact(null))->toBe('–');
+});
 
 it('knows the hour the clock jumps over: IANA time zone data, Europe/Dublin 2027-03-28 01:00 UTC', function () {
     $this->travelTo(new DateTimeImmutable('2027-03-28 09:00 UTC'));

@@ -83,7 +83,8 @@ it('moves a step, keeps every other sequence, and brings all back by undo and fo
     $before = arranged();
     $booking = move($this, $this->third, firstStep($this->first)['start']);
     $after = arranged();
-    expect(firstStep($this->third)['start'])->toBeLessThan(firstStep($this->first)['start'])->and($after)->not->toBe($before)
+    expect(firstStep($this->third)['start'])->toBeLessThan(firstStep($this->first)['start'])
+        ->and($after)->not->toBe($before)
         ->and($booking->says)->toContain("{$this->third->number} step 10")->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Supervisor));
     expect(arranged())->toBe($before);
@@ -109,7 +110,8 @@ it('undoes a move over facts that changed since: what is new keeps its place, wh
     $new = $this->shop->order('LID-9', '6', '2026-12-01');
     $this->shop->release($this->first);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Planner));
-    expect(firstStep($this->first)['start'])->toBeLessThan(firstStep($this->third)['start'])->and(arranged())->toHaveCount(12)
+    expect(firstStep($this->first)['start'])->toBeLessThan(firstStep($this->third)['start'])
+        ->and(arranged())->toHaveCount(12)
         ->and(firstStep($new)['start'])->toBeGreaterThan(0)->and($this->shop->differences())->toBe([]);
 });
 

@@ -92,7 +92,8 @@ it('keeps each machine\'s sequence when rank or date change, until a person has 
     change($this, $second, ['rank' => 100, 'due_on' => '2026-12-01']);
     expect($laser($first))->toBeLessThan($laser($second));
     $booking = app(LoadByRank::class)->handle('by rank', $this->shop->as(Role::Planner));
-    expect($laser($second))->toBeLessThan($laser($first))->and(Plan::query()->find(Plan::LIVE)->booking_id)->toBe($booking->id)
+    expect($laser($second))->toBeLessThan($laser($first))
+        ->and(Plan::query()->find(Plan::LIVE)->booking_id)->toBe($booking->id)
         ->and(fn () => app(LoadByRank::class)->handle('again', $this->shop->as(Role::Planner)))
         ->toThrow(Refused::class, 'loaded by rank already');
     // a new order goes where its rank puts it, and the others make room

@@ -50,7 +50,10 @@ it('stays as it is kept when a step is moved, while the plan is written anew', f
     [$before, $problem] = [Plan::query()->findOrFail(Plan::LIVE), kept()?->problem];
     ahead($this);
     $after = Plan::query()->findOrFail(Plan::LIVE);
-    expect($after->stamp)->not->toBe($before->stamp)->and($after->input)->toBe($before->input)->and($problem)->not->toBeNull()->and(kept()?->problem)->toEqual($problem);
+    expect($after->stamp)->not->toBe($before->stamp)
+        ->and($after->input)->toBe($before->input)
+        ->and($problem)->not->toBeNull()
+        ->and(kept()?->problem)->toEqual($problem);
     // the plan written from it is the one that all the facts, read anew, give
     $written = DB::table('plan_steps')
         ->where('plan_id', Plan::LIVE)

@@ -30,7 +30,8 @@ it('promises what would happen if it were ordered, through the whole structure, 
     $answer = ask($this, 'EX-9H', '2');
     expect(everything())->toBe($before)->and($answer->made->plus($answer->fromStock)->isEqualTo(2))->toBeTrue();
     $at = $answer->movingNobody()->finish;
-    expect($answer->usingSlack()->finish)->toBeLessThanOrEqual($at)->and($at)->toBeGreaterThan(ShopState::minute(now()));
+    expect($answer->usingSlack()->finish)->toBeLessThanOrEqual($at)
+        ->and($at)->toBeGreaterThan(ShopState::minute(now()));
     // ordered with all its parts, and last in rank, it is finished then
     $made = app(App\Actions\Orders\MakeOrder::class)->handle(
         $this->shop->item('EX-9H')->id,
@@ -47,7 +48,9 @@ it('promises what would happen if it were ordered, through the whole structure, 
 
 it('takes what is there from stock first', function () {
     $answer = ask($this, 'LID-9', '1');
-    expect($answer->fromStock->isEqualTo(1))->toBeTrue()->and($answer->movingNobody())->toBeNull()->and($answer->lateIfBy(0))->toBe([]);
+    expect($answer->fromStock->isEqualTo(1))->toBeTrue()
+        ->and($answer->movingNobody())->toBeNull()
+        ->and($answer->lateIfBy(0))->toBe([]);
 });
 
 it('waits for what must be bought, and names it', function () {

@@ -7,6 +7,7 @@ use App\Models\Plan;
 use App\Papers\CalendarFile;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\EffectOf;
+use App\View\ShownPromise;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\UploadedFile;
@@ -312,7 +313,7 @@ it('gives dispatch lists as page, paper, CSV and feed, all with the same rows', 
 
 it('holds a promised date so that the same gap is not sold twice, and lets it go or lapse', function () {
     $sales = $this->shop->as(Role::Sales);
-    $ask = function () use ($sales): array {
+    $ask = function () use ($sales): ShownPromise {
         $this->actingAs($sales)
             ->post('/promise', ['token' => uniqid(), 'item' => 'TRAY-40', 'quantity' => '40', 'wanted' => '2026-11-25'])
             ->assertRedirect('/promise')
@@ -329,10 +330,12 @@ it('holds a promised date so that the same gap is not sold twice, and lets it go
         'how' => 'nobody',
         'hours' => '4',
         'for' => 'Heatherfell',
-        'finish' => $first['nobody']['finish'],
+        'finish' => $first->nobody->minute,
     ])->assertSessionHas('done');
     $second = $ask();
-    expect($second['nobody']['finish'])->toBeGreaterThan($first['nobody']['finish'])->and(BoardData::of()['held'])->toHaveCount(3)->and($this->shop->differences())->toBe([]);
+    expect($second->nobody->minute)->toBeGreaterThan($first->nobody->minute)
+        ->and(BoardData::of()['held'])->toHaveCount(3)
+        ->and($this->shop->differences())->toBe([]);
     // who was told the first date meanwhile gets it no more
     $this->post('/promise/held', [
         'token' => 'h2',
@@ -340,7 +343,7 @@ it('holds a promised date so that the same gap is not sold twice, and lets it go
         'quantity' => '40',
         'how' => 'nobody',
         'hours' => '4',
-        'finish' => $first['nobody']['finish'],
+        'finish' => $first->nobody->minute,
     ])->assertSessionHasErrors('refused');
     expect(session('errors')->first('refused'))->toContain('not to be had any more');
     $this->get('/promise')->assertSee('Heatherfell');
@@ -352,7 +355,7 @@ it('holds a promised date so that the same gap is not sold twice, and lets it go
         'done',
         'No longer held: Uncapping tray for Heatherfell.',
     );
-    expect($ask()['nobody']['finish'])->toBe($first['nobody']['finish']);
+    expect($ask()->nobody->minute)->toBe($first->nobody->minute);
     app(HoldPromise::class)->handle($this->shop->item('TRAY-40')->id, '40', null, false, 1, '', null, 'l', $sales);
     Carbon::setTestNow(now()->addMinutes(61));
     expect(BoardData::of()['held'])->toBe([])

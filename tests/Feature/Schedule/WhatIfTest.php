@@ -74,7 +74,9 @@ it('searches on the queue, shows before and after, and goes live as one deed tha
         ->and(arrangedSteps())->toBe($plan)
         ->and(lateness($search->planId))->toBe((int) $search->cost);
     $compared = PlanComparison::of($search->planId);
-    expect($compared->effect['totalBefore'])->toBe($before)->and($compared->effect['totalAfter'])->toBe(lateness($search->planId))->and($compared->since)->toHaveCount(0);
+    expect($compared->effect['totalBefore'])->toBe($before)
+        ->and($compared->effect['totalAfter'])->toBe(lateness($search->planId))
+        ->and($compared->since)->toHaveCount(0);
     $this->get("/plans/{$search->planId}")->assertOk()->assertSee('Let it go live')->assertSee('What moves');
     $found = arrangedSteps($search->planId);
     $this->post("/plans/{$search->planId}/live", ['token' => 'l', 'seen' => '0'])
@@ -262,7 +264,9 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
     // an old form of the order must not overwrite its new rank, or its halves, unseen
     expect($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 1));
     $after = $fact($order);
-    expect($after)->not->toEqual($before)->and(arrangedSteps())->toBe($tried)->and($this->shop->differences())->toBe([]);
+    expect($after)->not->toEqual($before)
+        ->and(arrangedSteps())->toBe($tried)
+        ->and($this->shop->differences())->toBe([]);
     app(UndoPlan::class)->undo(Plan::LIVE, 'u', $planner);
     expect($fact($order))->toEqual($before)
         ->and($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));

@@ -65,13 +65,15 @@ it('books what is there and opens a question; the operator goes on', function ()
     // the receipt that was missed, and the parts after it
     $this->shop->goodsIn('FOOT-1', '100', '0.92');
     $this->shop->issue($this->foot, '10');
-    expect(Question::query()->whereNull('answered_at')->count())->toBe(0)->and(Question::query()->value('answer'))->toBe('booked');
+    expect(Question::query()->whereNull('answered_at')->count())->toBe(0)
+        ->and(Question::query()->value('answer'))->toBe('booked');
     $this->shop->reverse(App\Models\Booking::query()->where('kind', 'issue')->latest('id')->firstOrFail());
     expect(Question::query()->whereNull('answered_at')->count())->toBe(2);
     foreach (App\Models\Booking::query()->where('kind', 'report')->orderByDesc('id')->limit(2)->get() as $report) {
         $this->shop->reverse($report);
     }
-    expect(Question::query()->whereNull('answered_at')->count())->toBe(0)->and($this->foot->refresh()->used_quantity)->toBe('0.000000');
+    expect(Question::query()->whereNull('answered_at')->count())->toBe(0)
+        ->and($this->foot->refresh()->used_quantity)->toBe('0.000000');
 });
 
 it('refuses instead where the shop wants it so', function () {

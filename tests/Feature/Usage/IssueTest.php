@@ -64,7 +64,8 @@ it('refuses a lot that cannot be, told at its line, and books nothing', function
         $this->shop->issue($sheet, $quantity, [$lot => $quantity]);
         $this->fail('It was booked.');
     } catch (Refused $refused) {
-        expect($refused->reasons)->toHaveKey("lines.{$sheet->id}.splits")->and($refused->getMessage())->toContain($says);
+        expect($refused->reasons)->toHaveKey("lines.{$sheet->id}.splits")
+            ->and($refused->getMessage())->toContain($says);
     }
     expect($sheet->refresh()->used_quantity)->toBe('0.000000')->and($this->shop->differences())->toBe([]);
 })->with([
