@@ -145,7 +145,7 @@ function released(int $count): array
         ->pluck('id')
         ->map(intval(...))
         ->all();
-    app(KeepUp::class)->once(function () use ($ids, $running, $as): void {
+    app(KeepUp::class)->atTheEnd(function () use ($ids, $running, $as): void {
         $store = (int) Place::query()->where('kind', 'store')->orderByDesc('id')->value('id');
         foreach (
             OrderComponent::query()

@@ -179,7 +179,7 @@ final class Floor
             ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
             ->orderBy('p.end_at')->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
         foreach ($plan as $row) {
-            $step = OrderStep::query()->with('order')->findOrFail($row->order_step_id);
+            $step = OrderStep::query()->with('order')->findOrFail((int) $row->order_step_id);
             if (! $step->order->state->isInTheShop() || $step->order->is_held || $step->pieces()->toDo()
                 ->isZero() || ! $this->partsAreThere($step)) {
                 continue;

@@ -40,6 +40,7 @@ use App\Models\Purchase;
 use App\Models\Question;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Stock\Condition;
@@ -181,7 +182,7 @@ final class Stores
                     ? app(CureShort::class)->handle(
                         (int) $question->order_id,
                         Order::query()->findOrFail($question->order_id)->version,
-                        'remake',
+                        Cure::Remake,
                         Amount::plain($question->open_quantity),
                         '',
                         $this->token(),
@@ -354,7 +355,7 @@ final class Stores
             ->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
             ->orderBy('p.place_in_rank')
             ->value('c.id');
-        $component = OrderComponent::query()->findOrFail($first);
+        $component = OrderComponent::query()->findOrFail((int) $first);
         app(ReleaseOrders::class)->handle(
             [$component->order_id],
             'the drums come this afternoon',

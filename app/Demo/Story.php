@@ -51,7 +51,7 @@ final class Story
             foreach ($days->all() as $number => $day) {
                 $this->dice->day($number);
                 if ($plant === null || $plant->isWorkingDay($day->toDateString())) {
-                    $this->plan->once(fn () => $this->day($days, $number, $day));
+                    $this->plan->atTheEnd(fn () => $this->day($days, $number, $day));
                 }
                 $progress($number);
             }

@@ -11,7 +11,11 @@ final class WorkedDays
 {
     private ?WorkingCalendar $plant = null;
 
-    /** The day itself, or the next that is worked. @return string "YYYY-MM-DD" */
+    /**
+     * The day itself, or the next that is worked.
+     *
+     * @return string "YYYY-MM-DD"
+     */
     public function from(CarbonImmutable $day): string
     {
         $this->plant ??= Deliveries::calendar();

@@ -31,7 +31,10 @@ final readonly class Shape
         'people.update' => ['roles.*'],
     ];
 
-    /** @param  array<array-key, mixed>  $input  @param  list<string>  $lists */
+    /**
+     * @param  array<array-key, mixed>  $input
+     * @param  list<string>  $lists
+     */
     private function __construct(private array $input, private array $lists)
     {
     }
@@ -42,7 +45,11 @@ final readonly class Shape
             self::LISTS[(string) Route::currentRouteName()] ?? []);
     }
 
-    /** The fields of a route's form that are lists. @return list<string> */
+    /**
+     * The fields of a route's form that are lists.
+     *
+     * @return list<string>
+     */
     public static function listsOf(string $route): array
     {
         return array_values(array_unique(array_map(
@@ -60,7 +67,11 @@ final readonly class Shape
         return $wrong;
     }
 
-    /** What of it can be put back into its form. @return array<array-key, mixed> */
+    /**
+     * What of it can be put back into its form.
+     *
+     * @return array<array-key, mixed>
+     */
     public function right(): array
     {
         $wrong = [];

@@ -73,7 +73,11 @@ class Move extends Model
         return $this->belongsTo(Order::class);
     }
 
-    /** The move that took this one back. @return HasOne<Move, $this> */
+    /**
+     * The move that took this one back.
+     *
+     * @return HasOne<Move, $this>
+     */
     public function reversedBy(): HasOne
     {
         return $this->hasOne(self::class, 'reverses_id');

@@ -22,7 +22,10 @@ final readonly class Health
 
     private const DISK_LEAST = 300; // MB
 
-    /** @param  array<string, string>  $says  by part  @param  list<string>  $ill  parts that are not well */
+    /**
+     * @param  array<string, string>  $says  by part
+     * @param  list<string>  $ill  parts that are not well
+     */
     private function __construct(public array $says, public array $ill)
     {
     }

@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use DateTimeInterface;
 use Illuminate\Support\Facades\Gate;
 use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Stock\Condition;
 
 /**
@@ -79,7 +80,11 @@ final class Printed
         return Gate::allows(Deed::SeeMoney->value);
     }
 
-    /** "1 order", "3 orders"; @param  string|null  $none  said in place of "0 orders" */
+    /**
+     * "1 order", "3 orders";
+     *
+     * @param  string|null  $none  said in place of "0 orders"
+     */
     public function count(int $count, string $one, string $many, ?string $none = null): string
     {
         return match (true) {
@@ -100,6 +105,17 @@ final class Printed
         $labels = [];
         foreach (Condition::cases() as $condition) {
             $labels[$condition->value] = $condition->label();
+        }
+
+        return $labels;
+    }
+
+    /** @return array<string, string> what becomes of what nobody wants, by what is sent */
+    public function noLongerFor(): array
+    {
+        $labels = [];
+        foreach (NoLongerFor::cases() as $case) {
+            $labels[$case->value] = $case->label();
         }
 
         return $labels;

@@ -26,7 +26,11 @@ final class ArrivalWords
             : When::day($arrival->on ?? $arrival->at);
     }
 
-    /** "first said for Tue, passed 2 times"; nothing where no day has passed. @param  string  $first  day or time */
+    /**
+     * "first said for Tue, passed 2 times"; nothing where no day has passed.
+     *
+     * @param  string  $first  day or time
+     */
     public static function history(string $first, int $passed): string
     {
         return $passed === 0 ? '' : 'first said for '.When::day($first).', passed '.Figures::count($passed, 'time');
@@ -47,7 +51,11 @@ final class ArrivalWords
         };
     }
 
-    /** "has to be ordered by Wed 9 Dec". @param  string|null  $by  the last day on which it keeps all dates */
+    /**
+     * "has to be ordered by Wed 9 Dec".
+     *
+     * @param  string|null  $by  the last day on which it keeps all dates
+     */
     public static function hasToBeOrdered(?string $by, string $today): string
     {
         return match (true) {

@@ -7,7 +7,10 @@ use KeepPace\Core\Scheduling\Why\Cause;
 /** What an order's time goes into, as people say it. */
 final class CauseWords
 {
-    /** @param  string  $where  work centre, supplier or part  @param  string  $by  orders that have the machine */
+    /**
+     * @param  string  $where  work centre, supplier or part
+     * @param  string  $by  orders that have the machine
+     */
     public static function of(Cause $cause, string $where, string $by = ''): string
     {
         return match ($cause) {

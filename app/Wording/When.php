@@ -10,7 +10,11 @@ use DateTimeZone;
 /** Times and dates as people say them, on the plant's clock. */
 final class When
 {
-    /** "today 14:30", "Thu 09:10", "3 Dec" @param  DateTimeInterface|string|int|null  $time UTC, or a UTC minute */
+    /**
+     * "today 14:30", "Thu 09:10", "3 Dec"
+     *
+     * @param  DateTimeInterface|string|int|null  $time UTC, or a UTC minute
+     */
     public static function say(DateTimeInterface|string|int|null $time): string
     {
         if ($time === null || $time === '') {
@@ -44,7 +48,11 @@ final class When
         return self::near($date) ?? self::date($date);
     }
 
-    /** The whole of a date: "Fri 4 Dec 2026". @param  string  $date "YYYY-MM-DD" */
+    /**
+     * The whole of a date: "Fri 4 Dec 2026".
+     *
+     * @param  string  $date "YYYY-MM-DD"
+     */
     public static function dayOf(string $date): string
     {
         return (new DateTimeImmutable($date))->format('D j M Y');
@@ -95,7 +103,11 @@ final class When
         return config()->string('pace.zone');
     }
 
-    /** The word for a day near today. @param  string  $date "YYYY-MM-DD" */
+    /**
+     * The word for a day near today.
+     *
+     * @param  string  $date "YYYY-MM-DD"
+     */
     private static function near(string $date): ?string
     {
         static $words = [];

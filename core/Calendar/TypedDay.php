@@ -27,7 +27,11 @@ final readonly class TypedDay
     {
     }
 
-    /** @return string "YYYY-MM-DD". @throws Refused */
+    /**
+     * @return string "YYYY-MM-DD".
+     *
+     * @throws Refused
+     */
     public function read(string $typed): string
     {
         $text = mb_strtolower(trim($typed));

@@ -113,7 +113,11 @@ final readonly class WorkingCalendar
         return false;
     }
 
-    /** Whether work is done on a date: a shift or overtime begins on it. @param  string  $date "YYYY-MM-DD" */
+    /**
+     * Whether work is done on a date: a shift or overtime begins on it.
+     *
+     * @param  string  $date "YYYY-MM-DD"
+     */
     public function isWorkingDay(string $date): bool
     {
         if ($this->hasOvertime($date)) {
@@ -169,7 +173,11 @@ final readonly class WorkingCalendar
         return $this->local($minute)->format('Y-m-d');
     }
 
-    /** UTC minute of a wall-clock time. @param  string  $time "HH:MM" */
+    /**
+     * UTC minute of a wall-clock time.
+     *
+     * @param  string  $time "HH:MM"
+     */
     public function minute(string $date, string $time): int
     {
         return intdiv((new DateTimeImmutable("{$date} {$time}", $this->zone))->getTimestamp(), 60);

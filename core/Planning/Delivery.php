@@ -40,7 +40,11 @@ final readonly class Delivery
     ) {
     }
 
-    /** The day it comes when it is ordered on a date. @param  string  $orderedOn "YYYY-MM-DD" */
+    /**
+     * The day it comes when it is ordered on a date.
+     *
+     * @param  string  $orderedOn "YYYY-MM-DD"
+     */
     public function comesOn(string $orderedOn): string
     {
         $leaves = $this->theirs->workingDaysFrom($orderedOn, $this->leadTimeDays);

@@ -23,7 +23,11 @@ enum OrderState: string
     /** Work and issues may be booked. */
     public const IN_THE_SHOP = [self::Released, self::Running];
 
-    /** The state of a released order. @param  BigDecimal  $out received, scrapped and given up of what was started */
+    /**
+     * The state of a released order.
+     *
+     * @param  BigDecimal  $out received, scrapped and given up of what was started
+     */
     public static function derived(bool $worked, BigDecimal $started, BigDecimal $out): self
     {
         if ($started->isPositive() && $out->isGreaterThanOrEqualTo($started)) {

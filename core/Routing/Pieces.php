@@ -82,7 +82,11 @@ final readonly class Pieces
         return new self($this->takenIn->plus($quantity), $this->good, $this->scrap, $this->passedOn);
     }
 
-    /** A change put back: the same amounts with the other sign. @throws Refused when pieces have gone further */
+    /**
+     * A change put back: the same amounts with the other sign.
+     *
+     * @throws Refused when pieces have gone further
+     */
     public function putBack(
         BigDecimal $takenIn,
         BigDecimal $good,

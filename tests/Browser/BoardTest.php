@@ -28,7 +28,11 @@ afterEach(function () {
     $this->live->end();
 });
 
-/** Where a step of an order is painted, in the window. @return array{id: int, x: int, y: int, width: int} */
+/**
+ * Where a step of an order is painted, in the window.
+ *
+ * @return array{id: int, x: int, y: int, width: int}
+ */
 function barAt(Browser $browser, string $order, int $step): array
 {
     return (array) $browser->driver->executeScript(

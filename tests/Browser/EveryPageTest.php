@@ -22,7 +22,7 @@ afterEach(function () {
 
 it('shows every page without a serious fault, on a desk and on a tablet', function () {
     $filled = $this->live->php(<<<'PHP'
-        app(KeepUp::class)->once(function () use ($shop) {
+        app(KeepUp::class)->atTheEnd(function () use ($shop) {
             $lines = ["TRAY-40" => "4", "EX-9H" => "6", "LID-9" => "2"];
             $shop->cover($shop->customerOrder($lines, now()->addDays(6)->toDateString()), withParts: true);
             $tray = Order::query()->whereRelation("item", "number", "TRAY-40")->first();

@@ -146,7 +146,7 @@ function cancel(): string
     return told(<<<'PHP'
         $line = CustomerOrderLine::query()->with("customerOrder")->latest("id")->firstOrFail();
         [$version, $by] = [$line->customerOrder->version, $shop->as(Role::Sales)];
-        app(CancelLine::class)->handle($line->id, $version, "shelf", null, "x", "cancel", $by);
+        app(CancelLine::class)->handle($line->id, $version, NoLongerFor::Shelf, null, "x", "cancel", $by);
         PHP);
 }
 

@@ -148,6 +148,7 @@ final class LiveShop
             use Illuminate\Database\Events\TransactionCommitting;
             use Illuminate\Support\Facades\DB;
             use Illuminate\Support\Facades\Event;
+            use KeepPace\Core\Planning\NoLongerFor;
             use KeepPace\Core\Refusal;
             use KeepPace\Core\Refused;
             use KeepPace\Core\Stock\Condition;

@@ -292,7 +292,11 @@ final class Shop
         }
     }
 
-    /** Lines of differences pace:verify finds. @return list<string> */
+    /**
+     * Lines of differences pace:verify finds.
+     *
+     * @return list<string>
+     */
     public function differences(): array
     {
         return Checks::differences();

@@ -34,6 +34,8 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\WorkCentre;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Cure;
+use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Refusal;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
@@ -458,7 +460,7 @@ it('ends clean', function (int $seed, int $steps) {
                 : app(CureShort::class)->handle(
                     $order->id,
                     $order->version,
-                    $pick(['remake', 'stock', 'accept']),
+                    $pick(Cure::cases()),
                     '1',
                     'walk',
                     $this->shop->token(),
@@ -474,7 +476,7 @@ it('ends clean', function (int $seed, int $steps) {
                 : app(CancelLine::class)->handle(
                     $line->id,
                     $line->customerOrder->version,
-                    $pick(['shelf', 'hold', 'stop', 'line']),
+                    $pick([NoLongerFor::Shelf, NoLongerFor::Hold, NoLongerFor::Stop, NoLongerFor::OtherLine]),
                     $pick(CustomerOrderLine::query()->pluck('id')->all()),
                     'walk',
                     $this->shop->token(),
@@ -495,7 +497,7 @@ it('ends clean', function (int $seed, int $steps) {
         'reverse' => fn () => $done === [] ? null : $this->shop->reverse($pick($done)),
     ];
     $names = array_keys($actions);
-    app(KeepUp::class)->once(function () use ($actions, $names, $pick, $steps, $seed, &$done, &$deeds, &$model) {
+    app(KeepUp::class)->atTheEnd(function () use ($actions, $names, $pick, $steps, $seed, &$done, &$deeds, &$model) {
         for ($i = 0; $i < $steps; $i++) {
             $name = $pick($names);
             $before = (int) Booking::query()->max('id');

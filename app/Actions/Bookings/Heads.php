@@ -44,7 +44,11 @@ final class Heads
         return Order::query()->whereKey(self::sorted($ids))->orderBy('id')->lockForUpdate()->get()->keyBy('id');
     }
 
-    /** A line of a purchase order, read under the lock of its head. @throws ModelNotFoundException */
+    /**
+     * A line of a purchase order, read under the lock of its head.
+     *
+     * @throws ModelNotFoundException
+     */
     public static function purchase(int $line): Purchase
     {
         self::purchaseOrders([Purchase::query()->findOrFail($line)->purchase_order_id]);

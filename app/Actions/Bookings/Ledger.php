@@ -46,7 +46,7 @@ final class Ledger
     }
 
     /** Names the order, the customer order or both in whose history the booking stands. */
-    public function about(?Order $order = null, ?CustomerOrder $customerOrder = null): void
+    public function concerns(?Order $order = null, ?CustomerOrder $customerOrder = null): void
     {
         if ($order !== null) {
             $this->booking->order_id = $order->id;
@@ -194,7 +194,11 @@ final class Ledger
         $step->save();
     }
 
-    /** Adds to (or takes from) what one supply covers of a customer line. @param  Order|null  $order null = stock */
+    /**
+     * Adds to (or takes from) what one supply covers of a customer line.
+     *
+     * @param  Order|null  $order null = stock
+     */
     public function cover(CustomerOrderLine $line, ?Order $order, BigDecimal $quantity): void
     {
         $cover = Cover::query()->firstOrCreate(

@@ -75,7 +75,11 @@ final class LockedBalances
         $this->values->rulesOf($items);
     }
 
-    /** Reads what lies at these keys. @param  list<StockKey>  $keys */
+    /**
+     * Reads what lies at these keys.
+     *
+     * @param  list<StockKey>  $keys
+     */
     public function read(array $keys): void
     {
         foreach (array_chunk($keys, self::AT_ONCE) as $part) {

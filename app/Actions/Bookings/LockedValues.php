@@ -36,7 +36,11 @@ final class LockedValues
     /** @var array<int, list<Layer>|null> by item, oldest first; null = to be read */
     private array $layers = [];
 
-    /** The costing rules of locked items. @param  list<int>  $items */
+    /**
+     * The costing rules of locked items.
+     *
+     * @param  list<int>  $items
+     */
     public function rulesOf(array $items): void
     {
         foreach (array_chunk($items, 400) as $part) {
@@ -53,7 +57,11 @@ final class LockedValues
         $this->standards[$item] = $cost;
     }
 
-    /** Reads the values of what lies there. @param  list<array{int, int, int}>  $of  item, lot and owner */
+    /**
+     * Reads the values of what lies there.
+     *
+     * @param  list<array{int, int, int}>  $of  item, lot and owner
+     */
     public function read(array $of): void
     {
         $keys = [];
@@ -93,7 +101,11 @@ final class LockedValues
         return $from->owner === $to->owner && ($from->owner !== 0 || $this->keyOf($from) === $this->keyOf($to));
     }
 
-    /** What a quantity that leaves is worth, by the rule of its item. @return array{int, list<LayerUse>} */
+    /**
+     * What a quantity that leaves is worth, by the rule of its item.
+     *
+     * @return array{int, list<LayerUse>}
+     */
     public function leaving(StockKey $from, BigDecimal $quantity, string $what): array
     {
         if ($from->owner !== 0) {
@@ -140,7 +152,11 @@ final class LockedValues
         }
     }
 
-    /** What a move took from layers, to be put back into them. @return list<LayerUse> */
+    /**
+     * What a move took from layers, to be put back into them.
+     *
+     * @return list<LayerUse>
+     */
     public function usesOf(Move $move): array
     {
         return array_values(
@@ -213,7 +229,11 @@ final class LockedValues
             ]);
     }
 
-    /** Layers of an item that hold something, oldest first. @return list<Layer> */
+    /**
+     * Layers of an item that hold something, oldest first.
+     *
+     * @return list<Layer>
+     */
     public function layers(int $item): array
     {
         return $this->layers[$item] ??= array_values(
@@ -264,7 +284,11 @@ final class LockedValues
         );
     }
 
-    /** What is left of some receipts, first in, first out. @param  list<int>  $receipts */
+    /**
+     * What is left of some receipts, first in, first out.
+     *
+     * @param  list<int>  $receipts
+     */
     public function left(int $item, array $receipts): StockValue
     {
         return array_reduce(

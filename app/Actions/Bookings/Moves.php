@@ -107,7 +107,11 @@ final class Moves
         }
     }
 
-    /** A cost that no stock carries any more. @param  int  $cents  below zero for a credit */
+    /**
+     * A cost that no stock carries any more.
+     *
+     * @param  int  $cents  below zero for a credit
+     */
     public function variance(Item $item, int $cents, int $lot = 0): void
     {
         if ($cents !== 0) {

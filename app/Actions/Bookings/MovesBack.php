@@ -97,7 +97,11 @@ final class MovesBack
         $this->reservations();
     }
 
-    /** Material, in cents by order, that lines reversed one by one took back before. @return array<int, int> */
+    /**
+     * Material, in cents by order, that lines reversed one by one took back before.
+     *
+     * @return array<int, int>
+     */
     public function linesBefore(): array
     {
         $places = $this->places;

@@ -18,7 +18,11 @@ final class ProductChanges
     {
     }
 
-    /** One field of one record. @param  string  $record  as people call it */
+    /**
+     * One field of one record.
+     *
+     * @param  string  $record  as people call it
+     */
     public function field(string $kind, int $id, string $record, string $field, ?string $before, ?string $after): void
     {
         $cut = fn (?string $text, int $most): string => mb_strimwidth(self::say((string) $text), 0, $most, '…');

@@ -46,7 +46,7 @@ final class ReverseBooking
                 $this->assertReversible($booking);
                 $customerOrders = Heads::customerOrders($this->customerOrders($booking));
                 if ($booking->customer_order_id !== null) {
-                    $ledger->about(
+                    $ledger->concerns(
                         customerOrder: $customerOrders[$booking->customer_order_id]
                             ?? throw new \LogicException('It was locked.'),
                     );
@@ -137,7 +137,11 @@ final class ReverseBooking
         return Heads::orders($ids->all())->load('item');
     }
 
-    /** Whose lines get back what covered them, or were shipped. @return list<int> */
+    /**
+     * Whose lines get back what covered them, or were shipped.
+     *
+     * @return list<int>
+     */
     private function customerOrders(Booking $booking): array
     {
         $lines = $booking->coverEntries

@@ -39,7 +39,11 @@ final readonly class StepClock
         return (new Spell($open, $from, $to))->machine($this->step->crew === 0);
     }
 
-    /** How it stands before a count, for a reversal to put back. @return array<string, CarbonImmutable|int|null> */
+    /**
+     * How it stands before a count, for a reversal to put back.
+     *
+     * @return array<string, CarbonImmutable|int|null>
+     */
     public function stands(): array
     {
         return [

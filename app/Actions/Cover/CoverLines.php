@@ -75,7 +75,7 @@ final class CoverLines
             if ($said === []) {
                 throw Refused::because('Every line is covered already.');
             }
-            $ledger->about(customerOrder: $order);
+            $ledger->concerns(customerOrder: $order);
             $ledger->says("{$order->number} covered: ".implode('; ', $said).'.');
         });
     }

@@ -61,7 +61,7 @@ final class TieToOrder
                 }
             }
             $ledger->cover($line, $order, $amount);
-            $ledger->about($order, $customerOrder);
+            $ledger->concerns($order, $customerOrder);
             $ledger->says("{$line->label()} gets ".Amount::plain($amount)." from order {$order->number}.");
         });
     }
@@ -85,7 +85,7 @@ final class TieToOrder
                     throw Refused::because('This cover has been used up or untied already.');
                 }
                 $ledger->changeCover($cover, $was->negated());
-                $ledger->about($order, $customerOrder);
+                $ledger->concerns($order, $customerOrder);
                 $ledger->says(
                     "{$cover->line->label()} untied from "
                         .($order === null ? 'stock' : "order {$order->number}")

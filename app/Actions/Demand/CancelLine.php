@@ -12,6 +12,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use App\Models\Person;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -27,7 +28,7 @@ final class CancelLine
     }
 
     /**
-     * @param  string  $then  shelf, line, hold, stop
+     * @param  NoLongerFor  $what  becomes of what is made for it
      * @param  int|null  $otherLine  that gets what this one had, as far as it wants it
      *
      * @throws Refused
@@ -35,7 +36,7 @@ final class CancelLine
     public function handle(
         int $lineId,
         int $version,
-        string $then,
+        NoLongerFor $what,
         ?int $otherLine,
         string $reason,
         string $token,
@@ -45,7 +46,7 @@ final class CancelLine
             BookingKind::CustomerLineChanged,
             $token,
             $by,
-            function (Ledger $ledger) use ($lineId, $version, $then, $otherLine, $reason): void {
+            function (Ledger $ledger) use ($lineId, $version, $what, $otherLine, $reason): void {
                 $heads = CustomerOrder::query()
                     ->whereIn(
                         'id',
@@ -74,20 +75,20 @@ final class CancelLine
                         ? null
                         : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
                 if (
-                    $then === 'line'
+                    $what === NoLongerFor::OtherLine
                     && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)
                 ) {
                     throw Refused::because('Choose another open line of the same item.', 'other');
                 }
                 $ledger->stock->lock([$line->item_id]);
-                $this->covers($ledger, $line, $then === 'line' ? $other : null);
+                $this->covers($ledger, $line, $what === NoLongerFor::OtherLine ? $other : null);
                 $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
                 $line->is_open = false;
                 $line->save();
                 $said = array_values(
-                    $orders->map(fn (Order $order): string => $this->order($ledger, $order, $then))->filter()->all(),
+                    $orders->map(fn (Order $order): string => $this->order($ledger, $order, $what))->filter()->all(),
                 );
-                $ledger->about(customerOrder: $heads[$line->customer_order_id]);
+                $ledger->concerns(customerOrder: $heads[$line->customer_order_id]);
                 $other === null ?: $ledger->touch($heads[$other->customer_order_id]);
                 $ledger->says(
                     "{$line->label()}: ".Amount::plain($open)." no longer wanted. {$reason} ".implode(' ', $said),
@@ -114,16 +115,16 @@ final class CancelLine
         }
     }
 
-    private function order(Ledger $ledger, Order $order, string $then): string
+    private function order(Ledger $ledger, Order $order, NoLongerFor $what): string
     {
         $ledger->touch($order);
-        if ($then === 'hold' && ! $order->is_held) {
+        if ($what === NoLongerFor::Hold && ! $order->is_held) {
             $ledger->change($order, 'held', 'going', 'held');
             $order->is_held = true;
 
             return "Order {$order->number} is held.";
         }
-        if ($then === 'stop') {
+        if ($what === NoLongerFor::Stop) {
             if (
                 ! in_array($order->state, [OrderState::Firm, OrderState::Released], true)
                 || $order->covers()->where('quantity', '>', 0)->exists()
@@ -136,6 +137,6 @@ final class CancelLine
             return "Order {$order->number} is cancelled.";
         }
 
-        return $then === 'shelf' ? "Order {$order->number} goes on for the shelf." : '';
+        return $what === NoLongerFor::Shelf ? "Order {$order->number} goes on for the shelf." : '';
     }
 }

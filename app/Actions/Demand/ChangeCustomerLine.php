@@ -61,7 +61,7 @@ final class ChangeCustomerLine
             $line->promised_on = $promisedOn;
             $line->is_open = $line->openQuantity()->isPositive();
             $line->save();
-            $ledger->about(customerOrder: $order);
+            $ledger->concerns(customerOrder: $order);
             $ledger->says(
                 "{$order->number} line {$line->position}: from {$before} to "
                     .Amount::plain($amount)

@@ -89,7 +89,7 @@ final class EnterCustomerOrder
                 'version' => 1,
             ]);
             $order->lines()->createMany($rows);
-            $ledger->about(customerOrder: $order);
+            $ledger->concerns(customerOrder: $order);
             $ledger->says(
                 "Customer order {$order->number} entered with "
                     .count($rows)

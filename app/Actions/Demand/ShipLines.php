@@ -45,7 +45,7 @@ final class ShipLines
             if ($rows->isEmpty()) {
                 throw Refused::because('Nothing was chosen to ship. Type a quantity beside a line.');
             }
-            $ledger->about(customerOrder: $order);
+            $ledger->concerns(customerOrder: $order);
             // what covers these lines beyond what is shipped is given back: by each supply's own lock
             Heads::orders(
                 Cover::query()

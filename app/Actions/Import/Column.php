@@ -10,7 +10,10 @@ use KeepPace\Core\Naming\Code;
 /** One column of an import file: what may stand in it, and how it is read. */
 final readonly class Column
 {
-    /** @param  list<string>  $choices @param  array{string, string}|null  $refers table and its column */
+    /**
+     * @param  list<string>  $choices
+     * @param  array{string, string}|null  $refers table and its column
+     */
     private function __construct(
         public string $name,
         public string $type,
@@ -30,13 +33,20 @@ final readonly class Column
         return new self($name, 'text', $default, $max, into: $name);
     }
 
-    /** A number or code that labels carry. @param  string|null  $default  null = must be filled */
+    /**
+     * A number or code that labels carry.
+     *
+     * @param  string|null  $default  null = must be filled
+     */
     public static function code(string $name, int $max, ?string $default = null): self
     {
         return new self($name, 'code', $default, $max, into: $name);
     }
 
-    /** @param  int  $max decimals at most  @param  string  $most  what its column holds, or what can be meant */
+    /**
+     * @param  int  $max decimals at most
+     * @param  string  $most  what its column holds, or what can be meant
+     */
     public static function decimal(
         string $name,
         ?string $default = null,

@@ -134,7 +134,11 @@ final class FolderChecks
         }
     }
 
-    /** A standard cost is set by who may value stock. @param  array<string, ?string>  $row */
+    /**
+     * A standard cost is set by who may value stock.
+     *
+     * @param  array<string, ?string>  $row
+     */
     private function standardCost(int $line, string $key, array $row): void
     {
         $was = $this->costs[$key] ?? null;

@@ -34,7 +34,7 @@ final class ImportFolder
         FolderChecks::run($folder, $by);
         $folder->assertRight();
         $result = new ImportResult();
-        $this->plan->once(
+        $this->plan->atTheEnd(
             fn () => $this->bookings->once(
                 BookingKind::Import,
                 'import-'.Str::uuid(),

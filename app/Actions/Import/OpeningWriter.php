@@ -35,7 +35,11 @@ final class OpeningWriter
     {
     }
 
-    /** Locks the stock of all items this import moves or revalues. @param  list<int>  $revalued */
+    /**
+     * Locks the stock of all items this import moves or revalues.
+     *
+     * @param  list<int>  $revalued
+     */
     public function lock(Folder $folder, Ledger $ledger, array $revalued): void
     {
         $numbers = array_unique(array_column($folder->rows['opening-stock'] ?? [], 'item'));

@@ -59,7 +59,11 @@ final class ProductDataWriter
         return $this->costs;
     }
 
-    /** Id of a row by its code or number. @param  array{string, string}  $refers table and column */
+    /**
+     * Id of a row by its code or number.
+     *
+     * @param  array{string, string}  $refers table and column
+     */
     public function id(array $refers, ?string $value): ?int
     {
         if ($value === null || $value === '') {
@@ -357,7 +361,10 @@ final class ProductDataWriter
         }
     }
 
-    /** @param  array<string, ?string>  $row @return array<string, mixed> */
+    /**
+     * @param  array<string, ?string>  $row
+     * @return array<string, mixed>
+     */
     private function step(array $row): array
     {
         return ['number' => (int) $row['step'], 'name' => $row['name'],
@@ -382,7 +389,10 @@ final class ProductDataWriter
         ];
     }
 
-    /** @param  array<string, ?string>  $row @return array<string, mixed> */
+    /**
+     * @param  array<string, ?string>  $row
+     * @return array<string, mixed>
+     */
     private function line(array $row): array
     {
         $component = $this->id(['items', 'number'], $row['component']);
@@ -402,7 +412,10 @@ final class ProductDataWriter
         ];
     }
 
-    /** @param  array<string, ?string>  $row @return array<string, mixed> */
+    /**
+     * @param  array<string, ?string>  $row
+     * @return array<string, mixed>
+     */
     private function values(FileSpec $spec, array $row): array
     {
         $values = [];

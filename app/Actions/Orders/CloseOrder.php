@@ -34,7 +34,7 @@ final class CloseOrder
                     "Order {$order->number} is {$order->state->value}. Only a built order can be closed: receive or scrap the rest first.",
                 );
             }
-            $ledger->about($order);
+            $ledger->concerns($order);
             $ledger->stock->lock([$order->item_id]);
             $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
             $ledger->stock->readFree(

@@ -13,6 +13,7 @@ use App\Models\Order;
 use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -24,14 +25,12 @@ final class CureShort
     }
 
     /**
-     * @param  string  $how  remake, stock, accept
-     *
      * @throws Refused when it is not short by so many, or stock has not that many
      */
     public function handle(
         int $id,
         int $version,
-        string $how,
+        Cure $cure,
         string $quantity,
         string $reason,
         string $token,
@@ -41,7 +40,7 @@ final class CureShort
             BookingKind::Remake,
             $token,
             $by,
-            function (Ledger $ledger) use ($id, $version, $how, $quantity, $reason): void {
+            function (Ledger $ledger) use ($id, $version, $cure, $quantity, $reason): void {
                 $lost = self::lost($id);
                 Heads::customerOrders(
                     CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all(),
@@ -64,31 +63,28 @@ final class CureShort
                     );
                 }
                 $said = '';
-                if ($how === 'remake') {
+                if ($cure === Cure::Remake) {
                     $new = $this->remake($ledger, $order, $amount);
                     $this->coverAgain($ledger, $lost, $amount, $new);
                     $said = Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
                 }
-                if ($how === 'stock') {
+                if ($cure === Cure::FromStock) {
                     $this->fromStock($ledger, $order, $lost, $amount);
                 }
-                $ledger->about($order);
-                $ledger->change($order, 'finishes short', Amount::plain($short), $how);
+                $ledger->concerns($order);
+                $ledger->change($order, 'finishes short', Amount::plain($short), $cure->value);
                 Questions::cured(
                     $ledger,
                     $order,
                     $amount,
-                    match ($how) {
-                        'remake' => 'made again',
-                        'stock' => 'from stock',
-                        default => 'accepted',
-                    },
+                    $cure->label(),
                 );
                 $ledger->says(
-                    match ($how) {
-                        'remake' => $said,
-                        'stock' => Amount::plain($amount)." of order {$order->number} taken from stock instead.",
-                        default => "Order {$order->number} finishes "
+                    match ($cure) {
+                        Cure::Remake => $said,
+                        Cure::FromStock => Amount::plain($amount)
+                            ." of order {$order->number} taken from stock instead.",
+                        Cure::Accepted => "Order {$order->number} finishes "
                             .Amount::plain($amount)
                             ." short, accepted. {$reason}",
                     },
@@ -176,7 +172,11 @@ final class CureShort
         return $given;
     }
 
-    /** What customer lines lost of this order by scrap, by line. @return array<int, BigDecimal> */
+    /**
+     * What customer lines lost of this order by scrap, by line.
+     *
+     * @return array<int, BigDecimal>
+     */
     private static function lost(int $order): array
     {
         $rows = DB::table('cover_entries AS e')

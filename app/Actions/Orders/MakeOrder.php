@@ -42,7 +42,7 @@ final class MakeOrder
                 ->findOrFail($itemId);
             $order = $this->copy->make($ledger, $item, $item->quantity($quantity, $unit)->amount, $dueOn);
             $parts = $withParts ? $this->parts->make($ledger, $order) : [];
-            $ledger->about($order);
+            $ledger->concerns($order);
             $ledger->says(
                 "Order {$order->number} made for the shelf: "
                     .Amount::plain($order->quantity)

@@ -50,7 +50,7 @@ final class OrderChange
                         "Order {$order->number} is {$order->state->value} and can no longer be changed.",
                     );
                 }
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says($work($ledger, $order));
             },
             $reason,

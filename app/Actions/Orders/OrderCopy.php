@@ -141,7 +141,11 @@ final class OrderCopy
         return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
     }
 
-    /** The structures an order's components were copied from, by the item each belongs to. @return array<int, int> */
+    /**
+     * The structures an order's components were copied from, by the item each belongs to.
+     *
+     * @return array<int, int>
+     */
     public function copiedFrom(Order $order): array
     {
         return DB::table('structures AS s')

@@ -56,7 +56,7 @@ final class PlaceInRank
                     $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
                 }
             }
-            $ledger->about($order);
+            $ledger->concerns($order);
             $ledger->change($order, 'place in rank', (string) $was, (string) $is);
             $ledger->says(
                 "Order {$order->number} from place {$was} to place {$is}"

@@ -76,7 +76,7 @@ final class ReceiveOrder
             }
             $lots = TrackedCodes::split($item, $amount, $codes);
             $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
-            $ledger->about($order);
+            $ledger->concerns($order);
             $ledger->stock->read($keys);
             TrackedCodes::assertSerialsAreNew($item, $lots);
             $ledger->pieces($last, $last->pieces()->passOn($amount, $last->label()));

@@ -82,7 +82,7 @@ final class ReleaseOrders
                 $this->release($ledger, $order, $by, isset($short[$order->id]) ? $shortReason : null);
                 OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
             }
-            $ledger->about($orders->count() === 1 ? $orders->first() : null);
+            $ledger->concerns($orders->count() === 1 ? $orders->first() : null);
             $ledger->says(
                 'Released '
                     .$orders->pluck('number')->join(', ', ' and ')

@@ -105,7 +105,7 @@ final class SplitOrder
                     $made->for_order_id = null;
                     $ledger->touch($made);
                 }
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->touch($new);
                 $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
                 $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");

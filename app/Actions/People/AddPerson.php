@@ -36,7 +36,7 @@ final class AddPerson
         return $this->bookings->once(BookingKind::Person, $token, $by, $work);
     }
 
-    /** The first of all, who lets the others in. @throws Refused when there is somebody already */
+    /** The first of all, who lets the others in; refused when there is somebody already. */
     public function first(string $name, string $login, string $password): Person
     {
         return DB::transaction(function () use ($name, $login, $password): Person {

@@ -33,7 +33,11 @@ final class ChangePerson
         });
     }
 
-    /** Ends what is open and lets nobody in by this login. @throws Refused */
+    /**
+     * Ends what is open and lets nobody in by this login.
+     *
+     * @throws Refused
+     */
     public function lock(int $id, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $token, $by, function (Person $user) use ($by): string {
@@ -63,7 +67,11 @@ final class ChangePerson
         });
     }
 
-    /** Gives a password that is changed at the next login; all that is open is ended. @throws Refused */
+    /**
+     * Gives a password that is changed at the next login; all that is open is ended.
+     *
+     * @throws Refused
+     */
     public function reset(int $id, string $password, string $token, Person $by): Booking
     {
         return $this->change($id, $token, $by, function (Person $user) use ($password): string {

@@ -7,7 +7,11 @@ use Illuminate\Support\Facades\DB;
 /** Logins that are open now, by person. */
 final class Sessions
 {
-    /** Ends them. @param  string|null  $but  the one that goes on */
+    /**
+     * Ends them.
+     *
+     * @param  string|null  $but  the one that goes on
+     */
     public static function end(int $userId, ?string $but = null): void
     {
         DB::table('sessions')

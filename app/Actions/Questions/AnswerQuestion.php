@@ -40,7 +40,7 @@ final class AnswerQuestion
                         'answer_booking_id' => $ledger->booking->id,
                     ])
                     ->save();
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says("Answered: {$question->says} {$answer}");
             },
             $answer,

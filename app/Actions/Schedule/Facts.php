@@ -19,7 +19,11 @@ use Illuminate\Support\Facades\DB;
  */
 final class Facts
 {
-    /** Orders whose own columns, or their steps', a deed's facts are. @return list<int> */
+    /**
+     * Orders whose own columns, or their steps', a deed's facts are.
+     *
+     * @return list<int>
+     */
     public function orders(?\stdClass $change): array
     {
         $orders = $steps = [];

@@ -54,7 +54,11 @@ final class GoLive
             }, self::orders(Plan::query()->find($planId)));
     }
 
-    /** Whose rank or steps the levers change. @return list<int> */
+    /**
+     * Whose rank or steps the levers change.
+     *
+     * @return list<int>
+     */
     private static function orders(?Plan $plan): array
     {
         $orders = [];
@@ -70,7 +74,11 @@ final class GoLive
         return $orders;
     }
 
-    /** Orders that make room where one goes before the first of all. @return list<int> */
+    /**
+     * Orders that make room where one goes before the first of all.
+     *
+     * @return list<int>
+     */
     private static function first(int $order): array
     {
         return array_values(

@@ -61,7 +61,7 @@ final class KeepUp
     }
 
     /** Runs many bookings (an import, the demo's story) with one keeping up at the end. */
-    public function once(\Closure $work): void
+    public function atTheEnd(\Closure $work): void
     {
         $this->suspended = true;
         $this->anew = false;

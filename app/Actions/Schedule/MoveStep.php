@@ -94,7 +94,11 @@ final class MoveStep
         );
     }
 
-    /** Takes a pin out; the step stays in its sequence. @throws Refused */
+    /**
+     * Takes a pin out; the step stays in its sequence.
+     *
+     * @throws Refused
+     */
     public function unpin(int $planId, int $stepId, ?int $seen, string $token, Person $by): Booking
     {
         return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $token, $by, function (

@@ -128,7 +128,11 @@ final class PlanChanges
         }
     }
 
-    /** Sets a plan's pins to these. @param  array<int, array{int, Pin}>  $pins */
+    /**
+     * Sets a plan's pins to these.
+     *
+     * @param  array<int, array{int, Pin}>  $pins
+     */
     public function setPins(int $plan, array $pins): void
     {
         DB::table('plan_pins')->where('plan_id', $plan)->delete();

@@ -129,7 +129,11 @@ final class SayAbsent
         );
     }
 
-    /** @param  'downtimes'|'absences'  $what  @throws Refused when it is over already */
+    /**
+     * @param  'downtimes'|'absences'  $what
+     *
+     * @throws Refused when it is over already
+     */
     public function back(string $what, int $id, string $token, Person $by): Booking
     {
         return $this->bookings->once(

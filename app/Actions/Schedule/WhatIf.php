@@ -98,7 +98,11 @@ final class WhatIf
         return DB::transaction(fn (): Plan => $this->add($name, $says, [], $by, $steps, $facts), attempts: 5);
     }
 
-    /** Over the facts of now, in the sequences it has. @throws Refused */
+    /**
+     * Over the facts of now, in the sequences it has.
+     *
+     * @throws Refused
+     */
     public function again(int $planId, string $token, Person $by): Booking
     {
         return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {

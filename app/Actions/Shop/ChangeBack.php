@@ -24,7 +24,11 @@ final class ChangeBack
     {
     }
 
-    /** @param  string  $on  the day the supplier says now. @throws Refused */
+    /**
+     * @param  string  $on  the day the supplier says now.
+     *
+     * @throws Refused
+     */
     public function date(int $id, string $on, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (
@@ -48,7 +52,13 @@ final class ChangeBack
         });
     }
 
-    /** Nobody knows when. @param  string  $on  the day on which it is asked again. @throws Refused */
+    /**
+     * Nobody knows when.
+     *
+     * @param  string  $on  the day on which it is asked again.
+     *
+     * @throws Refused
+     */
     public function askAgain(int $id, string $on, string $reason, string $token, Person $by): Booking
     {
         return $this->change($id, $reason, $token, $by, function (
@@ -81,7 +91,7 @@ final class ChangeBack
                 $handful = Consignment::query()->findOrFail($id);
                 $said = $work($handful, "{$order->number} {$step->label()}:");
                 $handful->save();
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says($said);
             },
             $reason,

@@ -92,7 +92,7 @@ final class ReportStep
                     Questions::short($ledger, $order, $step->number, $scrap);
                 }
                 $clock->counted();
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
             },
             $report['reason'],

@@ -42,7 +42,7 @@ final class StartStep
             }
             (new StepClock($step))->start($by->id);
             $ledger->booking->stepEntries()->create(['order_step_id' => $step->id]);
-            $ledger->about($order);
+            $ledger->concerns($order);
             $ledger->says("{$order->number} {$step->label()} started.");
         });
     }

@@ -41,7 +41,7 @@ final class GoodsIn
         ?int $purchaseId,
         string $token,
         Person $by,
-        Arrival $how = new Arrival(),
+        Arrival $arrival = new Arrival(),
     ): Booking {
         return $this->bookings->once(
             BookingKind::GoodsIn,
@@ -55,7 +55,7 @@ final class GoodsIn
                 $placeId,
                 $codes,
                 $purchaseId,
-                $how,
+                $arrival,
             ): void {
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 $purchase = $purchaseId === null ? null : Heads::purchase($purchaseId);
@@ -74,16 +74,16 @@ final class GoodsIn
                         $item->id,
                         $place->id,
                         $lot['lot'],
-                        $how->as,
-                        $how->owner,
+                        $arrival->as,
+                        $arrival->owner,
                     ),
                     $lots,
                 );
                 $ledger->stock->read($keys);
                 TrackedCodes::assertSerialsAreNew($item, $lots);
-                TrackedCodes::dated($lots, $how->expiresOn, $how->supplierLot);
+                TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
                 // a customer's own material has no value here
-                $total = $how->owner === 0 ? Cents::of($amount, $price) : 0;
+                $total = $arrival->owner === 0 ? Cents::of($amount, $price) : 0;
                 $done = BigDecimal::zero();
                 $given = 0;
                 foreach ($lots as $i => $lot) {
@@ -105,12 +105,12 @@ final class GoodsIn
                         ." {$item->unit->code} {$item->label()} in"
                         .($purchase === null ? '' : " on {$purchase->number}")
                         .", to {$place->name}"
-                        .($how->as === Condition::Free ? '' : ", {$how->as->label()}")
-                        .($how->owner === 0 ? '' : ", the customer's own")
+                        .($arrival->as === Condition::Free ? '' : ", {$arrival->as->label()}")
+                        .($arrival->owner === 0 ? '' : ", the customer's own")
                         .'.',
                 );
             },
-            bookedOn: $how->bookedOn,
+            bookedOn: $arrival->bookedOn,
         );
     }
 }

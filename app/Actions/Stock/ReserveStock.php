@@ -92,7 +92,7 @@ final class ReserveStock
                             ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot');
                 Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
                 Reservations::assertKept($ledger, $item);
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says(
                     Amount::plain($amount)
                         ." {$item->unit->code} {$item->label()}"
@@ -113,8 +113,8 @@ final class ReserveStock
             function (Ledger $ledger) use ($reservationId): void {
                 $row = DB::table('reservations')->where('id', $reservationId)->first()
                     ?? throw Refused::because('This is not kept any more.');
-                $order = Order::query()->lockForUpdate()->findOrFail($row->order_id);
-                $item = Item::query()->with('unit')->findOrFail($row->item_id);
+                $order = Order::query()->lockForUpdate()->findOrFail((int) $row->order_id);
+                $item = Item::query()->with('unit')->findOrFail((int) $row->item_id);
                 $ledger->stock->lock([$item->id]);
                 $kept = BigDecimal::of(
                     (string) DB::table('reservations')->where('id', $reservationId)->value('quantity'),
@@ -123,7 +123,7 @@ final class ReserveStock
                     throw Refused::because('This is not kept any more.');
                 }
                 Reservations::change($ledger, $order->id, $item->id, $row->lot_id, $kept->negated());
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says(
                     Amount::plain($kept)
                         ." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",

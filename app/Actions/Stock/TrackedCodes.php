@@ -80,7 +80,11 @@ final class TrackedCodes
         }
     }
 
-    /** What the supplier says of the lots. @param  list<array{lot: int, quantity: BigDecimal}>  $lots */
+    /**
+     * What the supplier says of the lots.
+     *
+     * @param  list<array{lot: int, quantity: BigDecimal}>  $lots
+     */
     public static function dated(array $lots, ?string $expiresOn, string $supplierLot): void
     {
         $says = array_filter(['expires_on' => $expiresOn, 'supplier_lot' => $supplierLot]);

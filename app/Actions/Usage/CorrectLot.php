@@ -120,7 +120,7 @@ final class CorrectLot
                 if ($order->state === OrderState::Closed) {
                     $ledger->cost($order, 'variance', $was - $now);
                 }
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says(
                     Amount::plain($part)
                         ." {$item->unit->code} {$item->label()} of order {$order->number} were of {$lots[0]->code}, not of {$wrong->code}.",

@@ -63,7 +63,7 @@ final class IssueComponents
                 $use->write();
                 Questions::usedNow($ledger, $use, $lines);
                 $orders = $use->orders();
-                $ledger->about($orders->count() === 1 ? $orders->firstOrFail() : null);
+                $ledger->concerns($orders->count() === 1 ? $orders->firstOrFail() : null);
                 $ledger->says(
                     count($lines)
                         .(count($lines) === 1 ? ' component' : ' components')

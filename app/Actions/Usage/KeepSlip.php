@@ -36,7 +36,7 @@ final class KeepSlip
         }, attempts: 5);
     }
 
-    /** Adds a line: an item that was not planned, for one of the slip's orders. @throws Refused */
+    /** Adds a line: an item that was not planned, for one of the slip's orders. */
     public function add(
         int $id,
         int $version,
@@ -91,7 +91,11 @@ final class KeepSlip
         }, attempts: 5);
     }
 
-    /** Locks an open slip. @throws Refused when it is booked, given up, or changed by another meanwhile */
+    /**
+     * Locks an open slip.
+     *
+     * @throws Refused when it is booked, given up, or changed by another meanwhile
+     */
     public static function open(int $id, ?int $version): Slip
     {
         $slip = Slip::query()->with('changedBy')->lockForUpdate()->findOrFail($id);

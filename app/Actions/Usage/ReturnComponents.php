@@ -101,7 +101,7 @@ final class ReturnComponents
                 if ($wrong !== []) {
                     throw new Refused($wrong);
                 }
-                $ledger->about($order);
+                $ledger->concerns($order);
                 $ledger->says(
                     count($wanted)
                         .(count($wanted) === 1 ? ' component' : ' components')

@@ -16,6 +16,8 @@ use App\Wording\When;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use KeepPace\Core\Planning\NoLongerFor;
 
 /** Customer orders and their lines. */
 class CustomerOrderController extends Controller
@@ -95,7 +97,7 @@ class CustomerOrderController extends Controller
     {
         $typed = $request->validate([
             'version' => Rules::version(),
-            'then' => ['required', 'in:shelf,line,hold,stop'],
+            'then' => ['required', Rule::enum(NoLongerFor::class)],
             'other' => ['nullable', ...Rules::id(), 'exists:customer_order_lines,id'],
             'reason' => ['required', ...Rules::text(200)],
         ],
@@ -106,7 +108,7 @@ class CustomerOrderController extends Controller
             $cancel->handle(
                 $line,
                 (int) $typed['version'],
-                $typed['then'],
+                NoLongerFor::from($typed['then']),
                 isset($typed['other']) ? (int) $typed['other'] : null,
                 $typed['reason'],
                 $request->token(),

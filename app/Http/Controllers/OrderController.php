@@ -20,6 +20,8 @@ use App\Wording\Figures;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use KeepPace\Core\Planning\Cure;
 
 /** Production and assembly orders. */
 class OrderController extends Controller
@@ -130,7 +132,7 @@ class OrderController extends Controller
         $typed = $request->validate(
             [
                 'version' => Rules::version(),
-                'how' => ['required', 'in:remake,stock,accept'],
+                'how' => ['required', Rule::enum(Cure::class)],
                 'quantity' => ['required', ...Rules::amount()],
                 'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)],
             ],
@@ -142,7 +144,7 @@ class OrderController extends Controller
             $cure->handle(
                 $order,
                 (int) $typed['version'],
-                $typed['how'],
+                Cure::from($typed['how']),
                 $typed['quantity'],
                 $typed['reason'] ?? '',
                 $request->token(),

@@ -42,7 +42,11 @@ class RankController extends Controller
         );
     }
 
-    /** "12-7": order 12 before order 7; "12-0": last of all. @return array{int, int|null} */
+    /**
+     * "12-7": order 12 before order 7; "12-0": last of all.
+     *
+     * @return array{int, int|null}
+     */
     private function typed(DeedRequest $request): array
     {
         $typed = $request->validate([

@@ -39,7 +39,11 @@ class DeedRequest extends FormRequest
         return $user instanceof Person ? $user : throw new \LogicException('The route asks for a login.');
     }
 
-    /** The item whose number was typed, in capitals or not. @throws ValidationException beside the field */
+    /**
+     * The item whose number was typed, in capitals or not.
+     *
+     * @throws ValidationException beside the field
+     */
     public function item(string $field = 'item'): Item
     {
         $typed = (string) $this->input($field);

@@ -50,7 +50,11 @@ final class PlainDay implements ValidationRule, ValidatorAwareRule
         }
     }
 
-    /** @return string "YYYY-MM-DD". @throws Refused */
+    /**
+     * @return string "YYYY-MM-DD".
+     *
+     * @throws Refused
+     */
     public function read(string $typed): string
     {
         $isMeant = str_ends_with(rtrim($typed), '!');

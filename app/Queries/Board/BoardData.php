@@ -108,7 +108,11 @@ final class BoardData
             ORDER BY p.start_at";
     }
 
-    /** Steps of which pieces should be back from their supplier. @return array<int, true> */
+    /**
+     * Steps of which pieces should be back from their supplier.
+     *
+     * @return array<int, true>
+     */
     private static function lateBack(): array
     {
         $late = [];

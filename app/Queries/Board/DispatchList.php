@@ -85,7 +85,11 @@ final readonly class DispatchList
             ->pluck('name', 'id');
     }
 
-    /** How far ahead it can be asked for. @return array<int, string> said by days */
+    /**
+     * How far ahead it can be asked for.
+     *
+     * @return array<int, string> said by days
+     */
     public static function spans(): array
     {
         return self::SPANS;

@@ -115,11 +115,15 @@ final readonly class PlanComparison
         return $says === [] ? '' : 'Becomes late: '.implode(', ', $says).'.';
     }
 
-    /** What it takes to be so, and whether going live does it. @return list<array{says: string, becomes: string}> */
+    /**
+     * What it takes to be so, and whether going live does it.
+     *
+     * @return list<array{says: string, becomes: string}>
+     */
     public function levers(): array
     {
         return array_map(fn (array $lever): array => [
-            'says' => $lever['says'],
+            'says' => (string) $lever['says'],
             'becomes' => PlanLever::of($lever)->canBeFact()
                 ? 'Going live makes that so.'
                 : 'A plan cannot make that true.',
@@ -146,7 +150,11 @@ final readonly class PlanComparison
         return array_map(fn (int $day): string => When::local($day)->format('D j'), array_slice($this->days, 0, -1));
     }
 
-    /** The newest booking that changed facts. @param  int|null  $before  older than this booking */
+    /**
+     * The newest booking that changed facts.
+     *
+     * @param  int|null  $before  older than this booking
+     */
     public static function facts(?int $before = null): ?int
     {
         return Booking::query()

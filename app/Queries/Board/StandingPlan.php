@@ -74,7 +74,11 @@ final class StandingPlan
         return $this->problemNow(ShopState::now([$order]), self::NEAR_DAYS);
     }
 
-    /** As the facts are now. @param  int  $days  how far ahead open time is looked up */
+    /**
+     * As the facts are now.
+     *
+     * @param  int  $days  how far ahead open time is looked up
+     */
     public function problemNow(ShopState $shop, int $days): Problem
     {
         $problem = $shop->problem($days, pins: $this->pins());

@@ -25,7 +25,11 @@ final class OrderList
         return self::find($query->offset($filter->skip)->limit(self::PAGE)->pluck('o.id')->all());
     }
 
-    /** All open orders by the rank itself, as it is stored. @return Collection<int, ListedOrder> */
+    /**
+     * All open orders by the rank itself, as it is stored.
+     *
+     * @return Collection<int, ListedOrder>
+     */
     public static function ranked(): Collection
     {
         return self::find(

@@ -55,7 +55,11 @@ final class PurchaseList
         );
     }
 
-    /** Orders that wait for a line, by its name. @return array<string, list<array{number: string, id: int}>> */
+    /**
+     * Orders that wait for a line, by its name.
+     *
+     * @return array<string, list<array{number: string, id: int}>>
+     */
     public static function waiting(): array
     {
         $waiting = [];
@@ -69,8 +73,8 @@ final class PurchaseList
         ) {
             foreach (json_decode($row->coming) as $coming) {
                 $waiting[str_replace('purchase ', '', $coming->supply)][$row->id] = [
-                    'number' => $row->number,
-                    'id' => $row->id,
+                    'number' => (string) $row->number,
+                    'id' => (int) $row->id,
                 ];
             }
         }

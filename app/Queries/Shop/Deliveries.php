@@ -61,7 +61,11 @@ final class Deliveries
         );
     }
 
-    /** Of what nothing is ordered for. @param  int  $leadTimeDays  of the item, in working days; 0 = not known */
+    /**
+     * Of what nothing is ordered for.
+     *
+     * @param  int  $leadTimeDays  of the item, in working days; 0 = not known
+     */
     public function ifOrdered(int $leadTimeDays): Arrival
     {
         return $this->ifOrdered[$leadTimeDays] ??= new Arrival(
@@ -70,7 +74,11 @@ final class Deliveries
         );
     }
 
-    /** The day it comes if it is ordered today. @param  int  $leadTimeDays  of the item; 0 = not known */
+    /**
+     * The day it comes if it is ordered today.
+     *
+     * @param  int  $leadTimeDays  of the item; 0 = not known
+     */
     public function comesOn(int $leadTimeDays): string
     {
         return $this->of($leadTimeDays)->comesOn($this->today);
@@ -117,7 +125,11 @@ final class Deliveries
         return new Arrival($this->plant->minute($this->assumedOn($askAgainOn), $time), Expected::Overdue, $on);
     }
 
-    /** When pieces sent now are to be back, on a day that is worked. @return string UTC */
+    /**
+     * When pieces sent now are to be back, on a day that is worked.
+     *
+     * @return string UTC
+     */
     public function backFrom(CarbonImmutable $sent, int $leadTimeDays): string
     {
         $local = $sent->setTimezone(config()->string('pace.zone'))->addDays($leadTimeDays);

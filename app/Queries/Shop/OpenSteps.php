@@ -83,7 +83,11 @@ final class OpenSteps
         return $step !== null && $step->supplier_id !== null && $step->started_at !== null;
     }
 
-    /** The step that takes what is needed: its own, or the next that is left. @return int|null its id */
+    /**
+     * The step that takes what is needed: its own, or the next that is left.
+     *
+     * @return int|null its id
+     */
     public function takes(ComponentNeed $need): ?int
     {
         $last = null;

@@ -56,13 +56,21 @@ final class PartsDealt
         }
     }
 
-    /** What an order still needs, and what of it is given. @return list<Allocated> */
+    /**
+     * What an order still needs, and what of it is given.
+     *
+     * @return list<Allocated>
+     */
     public function of(int $order): array
     {
         return $this->byOrder[$order] ?? [];
     }
 
-    /** Items of which something is needed that nothing is ordered for. @return list<int> */
+    /**
+     * Items of which something is needed that nothing is ordered for.
+     *
+     * @return list<int>
+     */
     public function missingItems(): array
     {
         $short = array_filter($this->allocated, fn (Allocated $row): bool => $row->missing->isPositive());
@@ -70,7 +78,11 @@ final class PartsDealt
         return array_values(array_unique(array_map(fn (Allocated $row): int => $row->need->item, $short)));
     }
 
-    /** Parts of an order nothing is ordered for. @return list<Allocated> */
+    /**
+     * Parts of an order nothing is ordered for.
+     *
+     * @return list<Allocated>
+     */
     public function missing(int $order): array
     {
         return array_values(array_filter(
@@ -79,7 +91,11 @@ final class PartsDealt
         ));
     }
 
-    /** Orders whose output an order waits for. @return list<int> */
+    /**
+     * Orders whose output an order waits for.
+     *
+     * @return list<int>
+     */
     public function waitsFor(int $order): array
     {
         $orders = [];

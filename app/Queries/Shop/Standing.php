@@ -17,7 +17,10 @@ final readonly class Standing
         $this->key = [$rank, $due, -$depth, $order];
     }
 
-    /** @param  \stdClass  $order  with id, rank, due_on; @param  bool  $isFirst  before all others */
+    /**
+     * @param  \stdClass  $order  with id, rank, due_on;
+     * @param  bool  $isFirst  before all others
+     */
     public static function own(\stdClass $order, bool $isFirst): self
     {
         return new self($isFirst ? -1 : (int) $order->rank, $order->due_on ?? '9999-12-31', 0, $order->id);

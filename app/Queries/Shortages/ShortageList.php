@@ -60,7 +60,11 @@ final readonly class ShortageList
         );
     }
 
-    /** The plant's. @return string "YYYY-MM-DD" */
+    /**
+     * The plant's.
+     *
+     * @return string "YYYY-MM-DD"
+     */
     public function today(): string
     {
         return $this->deliveries->today;
@@ -178,7 +182,11 @@ final readonly class ShortageList
             ->values();
     }
 
-    /** Until it is issued: what has arrived still has to be brought. @return Collection<int, ReleasedShort> */
+    /**
+     * Until it is issued: what has arrived still has to be brought.
+     *
+     * @return Collection<int, ReleasedShort>
+     */
     private static function releasedShort(): Collection
     {
         $released = self::components()

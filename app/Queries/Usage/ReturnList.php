@@ -50,7 +50,11 @@ final class ReturnList
         return Row::all($lots, ReturnableLot::from(...));
     }
 
-    /** Orders in the shop something was issued to. @return Collection<string, string> what they make, by number */
+    /**
+     * Orders in the shop something was issued to.
+     *
+     * @return Collection<string, string> what they make, by number
+     */
     public static function orders(): Collection
     {
         return DB::table('orders AS o')

@@ -39,7 +39,11 @@ final class SlipList
         return Row::all($orders, IssuableOrder::from(...));
     }
 
-    /** Open drafts, and those of the last days that were booked. @return Collection<int, ListedSlip> */
+    /**
+     * Open drafts, and those of the last days that were booked.
+     *
+     * @return Collection<int, ListedSlip>
+     */
     public static function slips(): Collection
     {
         $slips = DB::table('slips AS s')

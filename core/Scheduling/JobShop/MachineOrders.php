@@ -62,7 +62,11 @@ final class MachineOrders
         }
     }
 
-    /** Heads in a linear order found on the way (Kahn), then tails backwards. @return int the makespan */
+    /**
+     * Heads in a linear order found on the way (Kahn), then tails backwards.
+     *
+     * @return int the makespan
+     */
     public function longestPaths(): int
     {
         $n = $this->count;

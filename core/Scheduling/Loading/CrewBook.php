@@ -203,7 +203,11 @@ final class CrewBook
         return true;
     }
 
-    /** An edge at a minute, made where there was none. @return int its place */
+    /**
+     * An edge at a minute, made where there was none.
+     *
+     * @return int its place
+     */
     private function cut(int $minute): int
     {
         $at = $this->edgeAt($minute);

@@ -72,7 +72,11 @@ final class Explanation
         return array_reverse($self->stretches);
     }
 
-    /** Explains a step and what it waited for. @return Step|null what to go on with */
+    /**
+     * Explains a step and what it waited for.
+     *
+     * @return Step|null what to go on with
+     */
     private function step(Step $step): ?Step
     {
         $at = $this->schedule->steps[$step->id];

@@ -19,12 +19,7 @@
             :to="route('customer-order-lines.destroy', $line->id)">
             <input type="hidden" name="version" value="{{ $page->order->version }}">
             <span><span class="num">{{ $line->position }}</span> {{ $line->item }}: what is made for it</span>
-            <x-choice bare name="then" label="What becomes of it" :options="[
-                'shelf' => 'goes on for the shelf',
-                'hold' => 'is held',
-                'stop' => 'is stopped',
-                'line' => 'goes to another line',
-            ]" />
+            <x-choice bare name="then" label="What becomes of it" :options="$print->noLongerFor()" />
             <x-choice bare name="other" label="Other line" :options="$page->otherLines($line)" />
             <x-field bare name="reason" label="Why" placeholder="why" size="20" maxlength="200" />
             <button class="btn btn-quiet btn-small">Cancel line {{ $line->position }}</button>

@@ -50,7 +50,11 @@ function walked(Net $net, array $at): array
     return $state;
 }
 
-/** @param  list<int>  $at @param  array{int, list<int>}  $stretch @return list<int> */
+/**
+ * @param  list<int>  $at
+ * @param  array{int, list<int>}  $stretch
+ * @return list<int>
+ */
 function replaced(array $at, array $stretch): array
 {
     array_splice($at, $stretch[0], count($stretch[1]), $stretch[1]);

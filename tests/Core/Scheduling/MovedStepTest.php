@@ -18,7 +18,11 @@ use Tests\Core\Scheduling\FullChecker;
 
 /* A person moves a step: common practice of planning boards. Expected times are worked out by hand in each test. */
 
-/** Two work centres, day shifts of 8 hours in every 24. @param  list<Job>  $jobs */
+/**
+ * Two work centres, day shifts of 8 hours in every 24.
+ *
+ * @param  list<Job>  $jobs
+ */
 function dayShop(array $jobs, int $now = 0): Problem
 {
     $open = [];

@@ -61,7 +61,10 @@ it('takes a complete split', function () {
     parted('2', ['S-1' => '1', 'S-2' => '1'])->decide('serials', true);
 })->throwsNoExceptions();
 
-/** @param  list<array{int, ?string}>  $lots id and expiry, oldest first @return list<LotThere> */
+/**
+ * @param  list<array{int, ?string}>  $lots id and expiry, oldest first
+ * @return list<LotThere>
+ */
 function shelf(array $lots): array
 {
     $there = fn (int $id, ?string $expires): LotThere => new LotThere(

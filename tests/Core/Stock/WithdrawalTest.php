@@ -5,7 +5,10 @@ use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 use KeepPace\Core\Stock\Withdrawal;
 
-/** @param  list<int>  $of quantities @return list<array{key: StockKey, quantity: BigDecimal}> */
+/**
+ * @param  list<int>  $of quantities
+ * @return list<array{key: StockKey, quantity: BigDecimal}>
+ */
 function lots(array $of): array
 {
     return array_map(

@@ -35,7 +35,11 @@ function product(int $items): array
     return ['lines' => $lines, 'phantoms' => $phantoms];
 }
 
-/** By hand: numerator and denominator as whole numbers, scrap as what is left of a hundred. @return array{int, int} */
+/**
+ * By hand: numerator and denominator as whole numbers, scrap as what is left of a hundred.
+ *
+ * @return array{int, int}
+ */
 function byHand(Line $line, int $n, int $d): array
 {
     [$p, $q] = explode('/', (string) $line->quantity->simplified().'/1');

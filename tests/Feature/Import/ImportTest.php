@@ -7,7 +7,10 @@ use App\Models\Order;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 
-/** @param  array<string, string>  $files content by name @return string folder */
+/**
+ * @param  array<string, string>  $files content by name
+ * @return string folder
+ */
 function folder(array $files): string
 {
     $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
@@ -19,7 +22,10 @@ function folder(array $files): string
     return $path;
 }
 
-/** @param  array<string, string>  $files @return list<string> problems as people read them; empty when it went in */
+/**
+ * @param  array<string, string>  $files
+ * @return list<string> problems as people read them; empty when it went in
+ */
 function import(array $files): array
 {
     return test()->shop->import($files);

@@ -13,6 +13,7 @@ use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -108,7 +109,7 @@ it('makes again for the line that lost, or gives it stock', function (string $ho
     app(CureShort::class)->handle(
         $order->id,
         $order->refresh()->version,
-        $how,
+        Cure::from($how),
         '2',
         '',
         'cure',

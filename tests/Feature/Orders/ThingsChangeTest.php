@@ -10,6 +10,7 @@ use App\Models\Order;
 use App\Models\Plan;
 use App\Models\Question;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Refused;
 
 function splitOff(object $test, Order $order, string $pieces): Order
@@ -109,7 +110,7 @@ it('keeps the cost of a remake apart', function () {
     app(CureShort::class)->handle(
         $order->id,
         $order->refresh()->version,
-        'remake',
+        Cure::Remake,
         '1',
         '',
         'r',
@@ -145,7 +146,7 @@ it('asks for each report that scrapped, and takes back just its own', function (
     $cure = fn (string $quantity) => app(CureShort::class)->handle(
         $order->id,
         $order->refresh()->version,
-        'remake',
+        Cure::Remake,
         $quantity,
         '',
         $this->shop->token(),
@@ -249,7 +250,7 @@ it('always finds room between two, whatever the ranks were', function () {
     $orders = array_map(fn (): Order => $this->shop->order('LID-9', '1'), range(1, 6));
     DB::table('orders')->update(['rank' => 1]);
     $expected = array_map(fn (Order $order): int => $order->id, $orders);
-    app(App\Actions\Schedule\KeepUp::class)->once(function () use (&$expected): void {
+    app(App\Actions\Schedule\KeepUp::class)->atTheEnd(function () use (&$expected): void {
         for ($i = 0; $i < 40; $i++) {
             $id = $expected[mt_rand(0, 5)];
             $rest = array_values(array_diff($expected, [$id]));

@@ -12,7 +12,11 @@ use Illuminate\Support\Facades\Route;
 
 /* Who may not see money sees none, on pages and in files: what it is is told by a dot. */
 
-/** Addresses a person who only looks may open, with something on each. @return list<string> */
+/**
+ * Addresses a person who only looks may open, with something on each.
+ *
+ * @return list<string>
+ */
 function placesWithMoney(object $test): array
 {
     $addresses = [];
@@ -36,7 +40,11 @@ function placesWithMoney(object $test): array
     return $addresses;
 }
 
-/** What reads like money: cents behind the point, or a sign. @return list<string> */
+/**
+ * What reads like money: cents behind the point, or a sign.
+ *
+ * @return list<string>
+ */
 function moneyOn(string $page): array
 {
     $words = html_entity_decode(strip_tags((string) preg_replace('#<(script|style|svg).*?</\1>#s', '', $page)));

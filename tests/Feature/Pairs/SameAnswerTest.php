@@ -49,7 +49,10 @@ function state(): array
     ];
 }
 
-/** @param  callable(object): void  $one @param  callable(object): void  $other */
+/**
+ * @param  callable(object): void  $one
+ * @param  callable(object): void  $other
+ */
 function compare(object $test, callable $one, callable $other): void
 {
     $states = [];

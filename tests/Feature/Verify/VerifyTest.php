@@ -64,7 +64,11 @@ it('finds nothing wrong with what was booked', function () {
     $this->artisan('pace:verify')->assertSuccessful()->expectsOutputToContain('rules hold');
 });
 
-/** What is corrupted, one value of each kind, by the rule that must name it. @return list<array{string, string}> */
+/**
+ * What is corrupted, one value of each kind, by the rule that must name it.
+ *
+ * @return list<array{string, string}>
+ */
 function corruptions(): array
 {
     return [
