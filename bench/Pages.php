@@ -4,16 +4,12 @@ namespace Bench;
 
 use Illuminate\Support\Facades\DB;
 
-/**
- * Each main page as a multiple of an empty Blade page behind the same login, measured in turn in one run.
- *
- * @param  callable(string): void  $say
- */
-function pages(callable $say): void
+/** @return array<string, string>  the main pages, by what they are called */
+function mainPages(): array
 {
-    $web = new Web('bench/router.php', 'supervisor');
     $running = (int) DB::table('orders')->where('state', 'running')->value('id');
-    $pages = [
+
+    return [
         'empty page' => '/empty',
         'Today' => '/',
         'customer orders' => '/customer-orders',
@@ -42,6 +38,25 @@ function pages(callable $say): void
         'bookings' => '/bookings',
         'find' => '/find?q=2',
     ];
+}
+
+/** @param  list<float>  $of */
+function median(array $of): float
+{
+    sort($of);
+
+    return $of[intdiv(count($of), 2)];
+}
+
+/**
+ * Each main page as a multiple of an empty Blade page behind the same login, measured in turn in one run.
+ *
+ * @param  callable(string): void  $say
+ */
+function pages(callable $say): void
+{
+    $web = new Web('bench/router.php', 'supervisor');
+    $pages = mainPages();
     $times = [];
     $sizes = [];
     for ($round = -2; $round < 12; $round++) {
@@ -54,12 +69,7 @@ function pages(callable $say): void
         }
     }
     $web->end();
-    $median = function (array $of): float {
-        sort($of);
-
-        return $of[intdiv(count($of), 2)];
-    };
-    $floor = $median($times['empty page']);
+    $floor = median($times['empty page']);
     $say('| page | ms, median of 12 | × empty page | kB |');
     $say('| --- | ---: | ---: | ---: |');
     foreach ($times as $name => $taken) {
@@ -67,10 +77,43 @@ function pages(callable $say): void
             sprintf(
                 '| %s | %.1f | %.1f | %.0f |',
                 $name,
-                $median($taken),
-                $median($taken) / $floor,
+                median($taken),
+                median($taken) / $floor,
                 $sizes[$name] / 1024,
             ),
         );
+    }
+}
+
+/**
+ * Each main page of another checkout and of this one, on the same data, in turn: medians of five, the best of three
+ * asked for each time.
+ *
+ * @param  string  $before  folder of the other checkout, with its packages
+ * @param  callable(string): void  $say
+ */
+function inTurn(string $before, callable $say): void
+{
+    $webs = [
+        'before' => new Web('bench/router.php', 'supervisor', $before),
+        'now' => new Web('bench/router.php', 'supervisor'),
+    ];
+    $times = [];
+    for ($round = -1; $round < 5; $round++) {
+        foreach (mainPages() as $name => $path) {
+            foreach ($webs as $which => $web) {
+                $taken = min(array_map(fn (): float => $web->get($path)[0], range(1, 3)));
+                if ($round >= 0) {
+                    $times[$name][$which][] = $taken;
+                }
+            }
+        }
+    }
+    array_map(fn (Web $web) => $web->end(), $webs);
+    $say('| page | ms before | ms now | ratio |');
+    $say('| --- | ---: | ---: | ---: |');
+    foreach ($times as $name => $of) {
+        [$was, $is] = [median($of['before']), median($of['now'])];
+        $say(sprintf('| %s | %.1f | %.1f | %.2f |', $name, $was, $is, $is / $was));
     }
 }

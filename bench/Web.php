@@ -17,8 +17,11 @@ final class Web
 
     private string $csrf = '';
 
-    /** @param  string  $router  bin/router.php, or the one with the empty page */
-    public function __construct(string $router, string $login)
+    /**
+     * @param  string  $router  bin/router.php, or the one with the empty page
+     * @param  string|null  $root  of another checkout; null = of this one
+     */
+    public function __construct(string $router, string $login, ?string $root = null)
     {
         $port = random_int(20000, 40000);
         $this->base = "http://127.0.0.1:{$port}";
@@ -41,7 +44,7 @@ final class Web
                 'public',
                 $router,
             ],
-            dirname(__DIR__),
+            $root ?? dirname(__DIR__),
             [
                 'APP_ENV' => 'production',
                 'APP_DEBUG' => 'false',

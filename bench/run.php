@@ -71,6 +71,10 @@ if (
         );
     }
 }
+if (($argv[2] ?? '') === 'turn') {
+    Bench\inTurn($argv[3] ?? '', $say);
+    exit;
+}
 if ($kind === 'parts') {
     app(KeepUp::class)->handle(null);
     Bench\components($say);
@@ -82,14 +86,10 @@ if ($kind === 'board') {
     exit;
 }
 $count = fn (string $table): string => number_format((int) DB::table($table)->count());
+$open = DB::table('orders')->whereIn('state', ['firm', 'released', 'running'])->count();
 $say(
-    "### {$kind}: {$count('orders')} orders, {$count('order_steps')} steps, {$count('moves')} moves, {$count(
-        'bookings',
-    )} bookings; "
-        .DB::table('orders')
-            ->whereIn('state', ['firm', 'released', 'running'])
-            ->count()
-        .' orders open',
+    "### {$kind}: {$count('orders')} orders, {$count('order_steps')} steps, {$count('moves')} moves, "
+        ."{$count('bookings')} bookings; {$open} orders open",
 );
 $say('');
 $say('| what | seconds |');
