@@ -14,7 +14,7 @@ final readonly class ShipLot
 
     public static function from(Row $row): self
     {
-        $amount = Figures::amount((string) $row->decimal('quantity'));
+        $amount = Figures::amount($row->text('quantity'));
 
         return new self($row->int('id'), $row->int('item_id'), "{$row->text('code')} ({$amount})");
     }
