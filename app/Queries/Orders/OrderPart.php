@@ -104,4 +104,10 @@ final readonly class OrderPart
     {
         return $this->usedValue !== 0 || ! $this->used->isZero();
     }
+
+    /** One of its forms among the others of a page. */
+    public function form(string $deed): string
+    {
+        return "{$deed}-{$this->id}";
+    }
 }

@@ -7,9 +7,12 @@ use App\Wording\ReadinessWords;
 use KeepPace\Core\Planning\ReadinessState;
 
 /** What an order can do now and what it waits for, as the live plan keeps it. */
-final readonly class PlanReadiness
+final class PlanReadiness
 {
     private const NOTHING = '[]';
+
+    /** Worked out once: a page says it as text and as a title. */
+    private ?string $said = null;
 
     /**
      * @param  ReadinessState|null  $state  null = it is not in the plan
@@ -17,10 +20,10 @@ final readonly class PlanReadiness
      * @param  string  $unplaced  why the plan has no place for it
      */
     private function __construct(
-        public ?ReadinessState $state,
-        public bool $canStart,
-        private string $blocks,
-        private string $unplaced,
+        public readonly ?ReadinessState $state,
+        public readonly bool $canStart,
+        private readonly string $blocks,
+        private readonly string $unplaced,
     ) {
     }
 
@@ -49,7 +52,7 @@ final readonly class PlanReadiness
     /** "can start now; waits at step 50 until Thu for Gear blank (P-558)" */
     public function says(): string
     {
-        return ReadinessWords::say($this->canStart, $this->blocks(), $this->unplaced);
+        return $this->said ??= ReadinessWords::say($this->canStart, $this->blocks(), $this->unplaced);
     }
 
     /** @return list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}> */

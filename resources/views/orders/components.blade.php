@@ -22,7 +22,7 @@
         <tbody>
             @foreach ($page->components as $part)
                 <tr>
-                    <td><x-part-name :of="$part" /></td>
+                    <td>@include('orders.part-name')</td>
                     <td class="n">{{ $part->step }}</td>
                     <td class="n">
                         {{ $print->amount($part->planned) }}
@@ -46,7 +46,7 @@
                         @endif
                     </td>
                     <td class="n">{{ $print->amount($part->onHand) }}</td>
-                    <td><x-coming :of="$part->coming" /></td>
+                    <td>@include('orders.coming')</td>
                     <td class="n">
                         @if ($part->missing->isPositive())
                             <a class="behind notched"
@@ -59,7 +59,7 @@
                     <td class="tight">
                         @if ($page->isOpen())
                             @canany(['change-order', 'reserve'])
-                                <x-part-change :part="$part" :order="$order" />
+                                @include('orders.part-change')
                             @endcanany
                         @endif
                     </td>

@@ -55,7 +55,7 @@
                             <td class="n">{{ $print->some($part->used) }}</td>
                             <td class="n">{{ $print->some($part->fromStock) }}</td>
                             <td class="n">{{ $print->amount($part->onHand) }}</td>
-                            <td><x-coming :of="$part->coming" /></td>
+                            <td>@include('orders.coming')</td>
                             <td class="n">
                                 @if ($part->missing->isPositive())
                                     <span class="behind notched">{{ $print->amount($part->missing) }}</span>

@@ -43,7 +43,11 @@
                             <td class="cut">{{ $order->item }} <span class="sub">{{ $order->itemNumber }}</span></td>
                             <td class="cut w1 whom">{{ $order->forWhom() }}</td>
                             <td class="strip w2"><x-pace :strip="$strips[$order->id]" :words="false" /></td>
-                            <td class="tight"><x-late :minutes="$order->pace()" /></td>
+                            <td class="tight">
+                                @if ($order->pace() !== null)
+                                    <x-late :minutes="$order->pace()" />
+                                @endif
+                            </td>
                             <td class="tight w2">{{ $print->day($order->dueOn) }}</td>
                             <td class="fill"><x-readiness :of="$order->readiness" /></td>
                         </tr>

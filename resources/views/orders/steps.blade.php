@@ -59,7 +59,7 @@
                 @if ($page->isOpen())
                     <td>
                         @can('change-order')
-                            <x-step-change :step="$step" :version="$order->version" :centres="$workCentres" />
+                            @include('orders.step-change')
                         @endcan
                     </td>
                 @endif

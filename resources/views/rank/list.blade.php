@@ -29,7 +29,11 @@
                 <td class="cut w1 whom">{{ $row->order->forWhom() }}</td>
                 <td class="w2"><x-state :state="$row->order->state" :held="$row->order->isHeld" /></td>
                 <td class="strip"><x-pace :strip="$strips[$row->order->id]" :words="false" /></td>
-                <td class="tight"><x-late :minutes="$row->order->pace()" /></td>
+                <td class="tight">
+                    @if ($row->order->pace() !== null)
+                        <x-late :minutes="$row->order->pace()" />
+                    @endif
+                </td>
                 <td class="tight w2">{{ $print->day($row->order->dueOn) }}</td>
                 <td class="fill"><x-readiness :of="$row->order->readiness" /></td>
                 @if ($mayRank)

@@ -1,5 +1,4 @@
-@props(['of'])
 {{-- What is on its way for a component. --}}
-@foreach ($of as $one)
+@foreach ($part->coming as $one)
     <span class="soon">{{ $one->says() }}</span>{{ $loop->last ? '' : '; ' }}
 @endforeach

@@ -1,0 +1,41 @@
+{{-- What can be changed of a component: its quantity, another item, what is kept for it. --}}
+<details class="more" @if ($typed($part->form('component'))->isMine()) open @endif>
+    <summary>change</summary>
+    @can('change-order')
+        <form class="actions" method="post" action="{{ route('order-components.update', $part->id) }}">
+            @csrf
+            @method('put')
+            @token($part->form('component'))
+            <input type="hidden" name="version" value="{{ $order->version }}">
+            <x-field bare :in="$typed($part->form('component'))" name="quantity" :label="'Planned '.$part->item"
+                class="n" :value="$print->amount($part->planned)" inputmode="decimal" />
+            <button class="btn btn-quiet btn-small">Plan this much</button>
+        </form>
+        <form class="actions" method="post" action="{{ route('order-components.swap', $part->id) }}">
+            @csrf
+            @method('put')
+            @token($part->form('swap'))
+            <input type="hidden" name="version" value="{{ $order->version }}">
+            <x-field bare :in="$typed($part->form('swap'))" name="item" :label="'Item instead of '.$part->item"
+                placeholder="item instead" size="9" />
+            <x-field bare :in="$typed($part->form('swap'))" name="quantity" label="How much" class="n"
+                placeholder="how much" inputmode="decimal" />
+            <x-field bare :in="$typed($part->form('swap'))" name="reason" label="Why" placeholder="why" size="10"
+                maxlength="200" />
+            <button class="btn btn-quiet btn-small">Substitute</button>
+        </form>
+    @endcan
+    @can('reserve')
+        <form class="actions" method="post" action="{{ route('reservations.store') }}">
+            @csrf
+            @token($part->form('keep'))
+            <input type="hidden" name="order" value="{{ $order->id }}">
+            <input type="hidden" name="item" value="{{ $part->itemId }}">
+            <x-field bare :in="$typed($part->form('keep'))" name="quantity" :label="'Keep of '.$part->item" class="n"
+                placeholder="how much" inputmode="decimal" />
+            <x-field bare :in="$typed($part->form('keep'))" name="lot" label="Lot" placeholder="any lot" size="8"
+                maxlength="60" />
+            <button class="btn btn-quiet btn-small">Keep it for this order</button>
+        </form>
+    @endcan
+</details>

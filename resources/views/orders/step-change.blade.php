@@ -1,0 +1,29 @@
+{{-- What can be changed of a step: where, how long, or that it is done at all. --}}
+<details class="more" @if ($typed($step->form())->isMine()) open @endif>
+    <summary>change</summary>
+    @if (! $step->isOutside())
+        <form class="d-flex gap-2 align-items-end flex-wrap" method="post"
+            action="{{ route('order-steps.update', $step->id) }}">
+            @csrf
+            @method('put')
+            @token($step->form())
+            <input type="hidden" name="version" value="{{ $order->version }}">
+            <x-choice bare :in="$typed($step->form())" name="work_centre_id"
+                :label="'Work centre of step '.$step->number" :options="$workCentres" :value="$step->workCentreId" />
+            <x-field :in="$typed($step->form())" name="setup_minutes" label="Setup, minutes" class="n"
+                :value="$print->amount($step->setupMinutes)" inputmode="decimal" />
+            <x-field :in="$typed($step->form())" name="run_rate" :label="$step->rateLabel()" class="n"
+                :value="$print->amount($step->runRate)" inputmode="decimal" />
+            <button class="btn btn-quiet btn-small">Change</button>
+        </form>
+    @endif
+    @if ($step->isUntouched())
+        <form class="mt-1" method="post" action="{{ route('order-steps.destroy', $step->id) }}">
+            @csrf
+            @method('delete')
+            @token
+            <input type="hidden" name="version" value="{{ $order->version }}">
+            <button class="btn btn-quiet btn-small">Take step {{ $step->number }} out</button>
+        </form>
+    @endif
+</details>
