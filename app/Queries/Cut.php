@@ -21,20 +21,10 @@ final readonly class Cut
     }
 
     /**
-     * @return self<\stdClass> the first rows of a query, and how many it has: asked for only where some are left out
-     */
-    public static function of(Builder $query, int $most): self
-    {
-        $rows = (clone $query)->limit($most)->get();
-
-        return new self($rows, $rows->count() < $most ? $rows->count() : $query->getCountForPagination());
-    }
-
-    /**
      * @template R of object
      *
      * @param  callable(Row): R  $from
-     * @return self<R> as of(), with rows that say what they are
+     * @return self<R> the first rows of a query, and how many it has: asked for only where some are left out
      */
     public static function read(Builder $query, int $most, callable $from): self
     {

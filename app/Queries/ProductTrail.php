@@ -15,21 +15,23 @@ final class ProductTrail
      */
     public static function of(string $kind, int $record): Collection
     {
-        return DB::table('product_changes AS c')
+        $changes = DB::table('product_changes AS c')
             ->join('bookings AS b', 'b.id', 'c.booking_id')
             ->join('people AS u', 'u.id', 'b.user_id')
             ->where('c.kind', $kind)
             ->where('c.record_id', $record)
             ->orderByDesc('c.id')
             ->limit(30)
-            ->get(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person'])
-            ->map(fn (\stdClass $row): ProductChange => new ProductChange(
-                $row->booking_id,
-                When::say($row->entered_at),
-                $row->person,
-                $row->field,
-                $row->before === '' ? 'nothing' : $row->before,
-                $row->after === '' ? 'nothing' : $row->after,
-            ));
+            ->select(['c.field', 'c.before', 'c.after', 'c.booking_id', 'b.entered_at', 'u.name AS person']);
+        $word = fn (string $value): string => $value === '' ? 'nothing' : $value;
+
+        return Row::all($changes, fn (Row $row): ProductChange => new ProductChange(
+            $row->int('booking_id'),
+            When::say($row->text('entered_at')),
+            $row->text('person'),
+            $row->text('field'),
+            $word($row->text('before')),
+            $word($row->text('after')),
+        ));
     }
 }

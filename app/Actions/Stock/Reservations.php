@@ -5,6 +5,7 @@ namespace App\Actions\Stock;
 use App\Actions\Bookings\Ledger;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Stock\StockRefused;
 
@@ -18,24 +19,14 @@ final class Reservations
      */
     public static function assertKept(Ledger $ledger, Item $item): void
     {
-        $rows = DB::table('reservations AS r')
-            ->join('orders AS o', 'o.id', 'r.order_id')
-            ->where('r.item_id', $item->id)
-            ->where('r.quantity', '>', 0)
-            ->get(['r.lot_id', 'r.quantity', 'o.number']);
-        if ($rows->isEmpty()) {
+        $kept = KeptStock::of([$item->id])->first();
+        if ($kept === null) {
             return;
         }
-        $sum = fn (BigDecimal $sum, \stdClass $row): BigDecimal => $sum->plus($row->quantity);
         $there = $ledger->stock->quantity($item->id)->minus($ledger->stock->promised($item->id));
-        $numbers = fn ($of): array => array_values($of->pluck('number')->unique()->all());
-        if ($rows->reduce($sum, BigDecimal::zero())->isGreaterThan($there)) {
-            throw StockRefused::kept($item->label(), $numbers($rows));
-        }
-        foreach ($rows->where('lot_id', '<>', 0)->groupBy('lot_id') as $lot => $of) {
-            if ($of->reduce($sum, BigDecimal::zero())->isGreaterThan($ledger->stock->quantity($item->id, (int) $lot))) {
-                throw StockRefused::kept($item->label(), $numbers($of));
-            }
+        self::assertThere($item, $kept, $there);
+        foreach ($kept->filter(fn (KeptStock $one): bool => $one->isOfLot())->groupBy('lotId') as $lot => $of) {
+            self::assertThere($item, $of, $ledger->stock->quantity($item->id, (int) $lot));
         }
     }
 
@@ -59,5 +50,17 @@ final class Reservations
             'reservation_id' => $row->id,
             'quantity' => (string) $quantity,
         ]);
+    }
+
+    /**
+     * @param  Collection<int, KeptStock>  $kept
+     *
+     * @throws StockRefused naming the orders
+     */
+    private static function assertThere(Item $item, Collection $kept, BigDecimal $there): void
+    {
+        if (BigDecimal::sum(0, ...$kept->pluck('quantity')->all())->isGreaterThan($there)) {
+            throw StockRefused::kept($item->label(), array_values($kept->pluck('order')->unique()->all()));
+        }
     }
 }

@@ -3,9 +3,11 @@
 namespace App\Actions\Usage;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Stock\KeptStock;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Collection as Items;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Stock\Condition;
@@ -18,11 +20,11 @@ final class FreeStock
     /** @var array<int, BigDecimal> promised to customer lines, by item */
     private array $promised = [];
 
-    /** @var array<int, \stdClass> lots by id */
+    /** @var array<int, array{string, string|null}> code and last good day, by lot */
     private array $lots = [];
 
-    /** @var array<int, list<\stdClass>> hard reservations by item */
-    private array $reserved = [];
+    /** @var Collection<int, Collection<int, KeptStock>> by item */
+    private readonly Collection $kept;
 
     /** @var list<array{booking_id: int, reservation_id: int, quantity: string}> */
     private array $entries = [];
@@ -30,9 +32,9 @@ final class FreeStock
     /**
      * Read after the balances are locked.
      *
-     * @param  Collection<int, Item>  $items
+     * @param  Items<int, Item>  $items
      */
-    public function __construct(private readonly Ledger $ledger, Collection $items)
+    public function __construct(private readonly Ledger $ledger, Items $items)
     {
         $ids = $items->keys()->all();
         foreach (
@@ -52,21 +54,10 @@ final class FreeStock
                 $lots[] = $balance['key']->lot;
             }
         }
-        $this->lots = DB::table('lots')
-            ->whereIn('id', array_unique($lots))
-            ->get(['id', 'code', 'expires_on'])
-            ->keyBy('id')
-            ->all();
-        foreach (
-            DB::table('reservations AS r')
-                ->join('orders AS o', 'o.id', 'r.order_id')
-                ->whereIn('r.item_id', $ids)
-                ->where('r.quantity', '>', 0)
-                ->orderBy('r.id')
-                ->get(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']) as $row
-        ) {
-            $this->reserved[$row->item_id][] = $row;
+        foreach (DB::table('lots')->whereIn('id', array_unique($lots))->get(['id', 'code', 'expires_on']) as $lot) {
+            $this->lots[$lot->id] = [$lot->code, $lot->expires_on];
         }
+        $this->kept = KeptStock::of($ids);
     }
 
     /**
@@ -77,10 +68,8 @@ final class FreeStock
     public function lots(Item $item, int $order, int $owner): array
     {
         $kept = [];
-        foreach ($this->others($item->id, $order) as $row) {
-            if ($row->lot_id !== 0) {
-                $kept[$row->lot_id] = ($kept[$row->lot_id] ?? BigDecimal::zero())->plus($row->quantity);
-            }
+        foreach ($this->others($item->id, $order)->filter(fn (KeptStock $one): bool => $one->isOfLot()) as $one) {
+            $kept[$one->lotId] = ($kept[$one->lotId] ?? BigDecimal::zero())->plus($one->quantity);
         }
         $lots = [];
         foreach ($this->ledger->stock->onHand($item->id, owner: $owner) as ['key' => $key, 'quantity' => $there]) {
@@ -89,8 +78,8 @@ final class FreeStock
                 $kept[$key->lot] = $kept[$key->lot]->minus($hold);
                 $there = $there->minus($hold);
             }
-            $lot = $this->lots[$key->lot] ?? null;
-            $lots[] = new LotThere($key, $there, $lot->code ?? '', $lot->expires_on ?? null);
+            [$code, $expires] = $this->lots[$key->lot] ?? ['', null];
+            $lots[] = new LotThere($key, $there, $code, $expires);
         }
 
         return $lots;
@@ -99,27 +88,23 @@ final class FreeStock
     /** @return list<int> lots kept for the order */
     public function kept(int $order, int $item): array
     {
-        return array_values(
-            array_map(
-                fn (\stdClass $row): int => $row->lot_id,
-                array_filter(
-                    $this->reserved[$item] ?? [],
-                    fn (\stdClass $row): bool => $row->order_id === $order && $row->lot_id !== 0,
-                ),
-            ),
-        );
+        $own = $this->ofItem($item)->filter(fn (KeptStock $one): bool => $one->orderId === $order && $one->isOfLot());
+
+        return array_values($own->map(fn (KeptStock $one): int => $one->lotId)->all());
     }
 
     /** All that is there less promises and what is kept for others. */
     public function of(int $item, int $order, int $owner): BigDecimal
     {
-        return $owner !== 0
-            ? $this->there($item, $owner)
-            : array_reduce(
-                $this->others($item, $order),
-                fn (BigDecimal $left, \stdClass $row): BigDecimal => $left->minus($row->quantity),
-                $this->there($item, 0)->minus($this->promised[$item] ?? 0),
-            );
+        if ($owner !== 0) {
+            return $this->there($item, $owner);
+        }
+        $left = $this->there($item, 0)->minus($this->promised[$item] ?? 0);
+        foreach ($this->others($item, $order) as $one) {
+            $left = $left->minus($one->quantity);
+        }
+
+        return $left;
     }
 
     /** @throws StockRefused with the numbers */
@@ -133,16 +118,12 @@ final class FreeStock
         if ($owner === 0 && $promised !== null && $asked->isGreaterThan($there->minus($promised))) {
             throw StockRefused::promised($item->label(), $asked, $there, $promised);
         }
-        if (isset($this->reserved[$item->id]) && $asked->isGreaterThan($free = $this->of($item->id, $order, $owner))) {
+        if (isset($this->kept[$item->id]) && $asked->isGreaterThan($free = $this->of($item->id, $order, $owner))) {
             throw StockRefused::reserved(
                 $item->label(),
                 $asked,
                 $free->isNegative() ? BigDecimal::zero() : $free,
-                array_values(
-                    array_unique(
-                        array_map(fn (\stdClass $row): string => $row->number, $this->others($item->id, $order)),
-                    ),
-                ),
+                self::orders($this->others($item->id, $order)),
             );
         }
     }
@@ -189,16 +170,9 @@ final class FreeStock
             fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity),
             BigDecimal::zero(),
         );
-        $keepers = array_values(
-            array_unique(
-                array_map(
-                    fn (\stdClass $row): string => $row->number,
-                    array_filter(
-                        $this->others($item->id, $order),
-                        fn (\stdClass $row): bool => $row->lot_id === $mine[0]->key->lot,
-                    ),
-                ),
-            ),
+        $lot = $mine[0]->key->lot;
+        $keepers = self::orders(
+            $this->others($item->id, $order)->filter(fn (KeptStock $one): bool => $one->lotId === $lot),
         );
         if ($keepers !== [] && $asked->isGreaterThan($free)) {
             throw StockRefused::reserved("lot {$mine[0]->code}", $asked, $free, $keepers);
@@ -213,18 +187,18 @@ final class FreeStock
     /** What the order had reserved for itself is used first. */
     public function taken(int $order, int $item, BigDecimal $quantity): void
     {
-        foreach ($this->reserved[$item] ?? [] as $row) {
-            if ($row->order_id === $order && $quantity->isPositive()) {
-                $part = BigDecimal::min($quantity, $row->quantity);
-                $row->quantity = (string) BigDecimal::of($row->quantity)->minus($part);
+        foreach ($this->ofItem($item) as $one) {
+            if ($one->orderId === $order && $quantity->isPositive()) {
+                $part = BigDecimal::min($quantity, $one->quantity);
+                $one->quantity = $one->quantity->minus($part);
                 $quantity = $quantity->minus($part);
                 $this->entries[] = [
                     'booking_id' => $this->ledger->booking->id,
-                    'reservation_id' => $row->id,
+                    'reservation_id' => $one->id,
                     'quantity' => (string) $part->negated(),
                 ];
                 DB::table('reservations')
-                    ->where('id', $row->id)
+                    ->where('id', $one->id)
                     ->update(['quantity' => DB::raw("quantity - {$part}")]);
             }
         }
@@ -236,15 +210,26 @@ final class FreeStock
         $this->entries = [];
     }
 
-    /** @return list<\stdClass> */
-    private function others(int $item, int $order): array
+    /** @return Collection<int, KeptStock> */
+    private function ofItem(int $item): Collection
     {
-        return array_values(
-            array_filter(
-                $this->reserved[$item] ?? [],
-                fn (\stdClass $row): bool => $row->order_id !== $order && BigDecimal::of($row->quantity)->isPositive(),
-            ),
-        );
+        return $this->kept[$item] ?? collect();
+    }
+
+    /** @return Collection<int, KeptStock> of other orders than this */
+    private function others(int $item, int $order): Collection
+    {
+        return $this->ofItem($item)
+            ->filter(fn (KeptStock $one): bool => $one->orderId !== $order && $one->quantity->isPositive());
+    }
+
+    /**
+     * @param  Collection<int, KeptStock>  $kept
+     * @return list<string> for which it is kept
+     */
+    private static function orders(Collection $kept): array
+    {
+        return array_values($kept->map(fn (KeptStock $one): string => $one->order)->unique()->all());
     }
 
     private function whyNot(Item $item, string $code, int $owner): StockRefused

@@ -22,26 +22,30 @@ final class PickSlip
         return $this->change($id, $by, function (Collection $rows) use ($code): void {
             $text = Code::keyOf($code);
             $found = $rows->filter(
-                fn ($row): bool => Code::keyOf($row->code) === $text
-                    || Code::keyOf($row->number) === $text
-                    || "p{$row->id}" === $text,
+                fn (ListedSplit $split): bool => Code::keyOf($split->code) === $text
+                    || Code::keyOf($split->item) === $text
+                    || "p{$split->id}" === $text,
             );
-            $open = $found->reject(fn ($row): bool => (bool) $row->is_picked);
+            $open = $found->where('isPicked', false);
             if ($found->isEmpty()) {
                 throw Refused::because("{$code} is not on this list. ".self::whatIs($code), 'scan');
             }
             if ($open->isEmpty()) {
                 throw Refused::because("{$code} is picked already.", 'scan');
             }
-            if ($open->count() > 1 && $open->unique(fn ($row): string => "{$row->item_id}-{$row->code}")->count() > 1) {
+            $thing = fn (ListedSplit $split): string => "{$split->itemId}-{$split->code}";
+            if ($open->unique($thing)->count() > 1) {
                 throw Refused::because(
                     "{$code} stands for several things here: "
-                        .$open->map(fn ($row): string => "{$row->number} {$row->code}")->unique()->join(', ', ' and ')
+                        .$open
+                            ->map(fn (ListedSplit $split): string => "{$split->item} {$split->code}")
+                            ->unique()
+                            ->join(', ', ' and ')
                         .'. Scan the lot, or tick the line.',
                     'scan',
                 );
             }
-            DB::table('slip_splits')->where('id', $open->first()->id)->update(['is_picked' => true]);
+            DB::table('slip_splits')->where('id', $open->firstOrFail()->id)->update(['is_picked' => true]);
         });
     }
 
@@ -66,21 +70,12 @@ final class PickSlip
         );
     }
 
-    /** @param  callable(Collection<int, \stdClass>): mixed  $work */
+    /** @param  callable(Collection<int, ListedSplit>): mixed  $work */
     private function change(int $id, Person $by, callable $work): Slip
     {
         return DB::transaction(function () use ($id, $by, $work): Slip {
             $slip = KeepSlip::open($id, null);
-            $work(
-                DB::table('slip_splits AS s')
-                    ->join('slip_lines AS l', 'l.id', 's.slip_line_id')
-                    ->join('items AS i', 'i.id', 'l.item_id')
-                    ->where('l.slip_id', $id)
-                    ->where('l.is_out', false)
-                    ->orderBy('l.position')
-                    ->orderBy('s.id')
-                    ->get(['s.id', 's.code', 's.is_picked', 'l.item_id', 'i.number']),
-            );
+            $work(ListedSplit::of($id));
 
             return KeepSlip::changed($slip, $by);
         }, attempts: 5);

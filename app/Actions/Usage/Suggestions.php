@@ -2,8 +2,10 @@
 
 namespace App\Actions\Usage;
 
+use App\Actions\Stock\KeptStock;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Stock\Condition;
@@ -24,8 +26,8 @@ final class Suggestions
     /** @var array<string, BigDecimal> free of promises and of what is kept for others, by item and owner */
     private array $free = [];
 
-    /** @var array<int, list<\stdClass>> */
-    private array $reserved = [];
+    /** @var Collection<int, Collection<int, KeptStock>> by item */
+    private readonly Collection $kept;
 
     /** @param  list<int>  $items */
     public function __construct(array $items, private readonly string $day)
@@ -66,9 +68,7 @@ final class Suggestions
                 $row->quantity,
             );
         }
-        foreach (DB::table('reservations')->whereIn('item_id', $items)->where('quantity', '>', 0)->get() as $row) {
-            $this->reserved[$row->item_id][] = $row;
-        }
+        $this->kept = KeptStock::of($items);
     }
 
     /**
@@ -82,12 +82,12 @@ final class Suggestions
         $kept = [];
         $hold = [];
         $others = BigDecimal::zero();
-        foreach ($owner === 0 ? $this->reserved[$item->id] ?? [] : [] as $row) {
-            if ($row->order_id === $order) {
-                $kept[] = $row->lot_id;
+        foreach ($owner === 0 ? $this->kept[$item->id] ?? [] : [] as $one) {
+            if ($one->orderId === $order) {
+                $kept[] = $one->lotId;
             } else {
-                $others = $others->plus($row->quantity);
-                $hold[$row->lot_id] = ($hold[$row->lot_id] ?? BigDecimal::zero())->plus($row->quantity);
+                $others = $others->plus($one->quantity);
+                $hold[$one->lotId] = ($hold[$one->lotId] ?? BigDecimal::zero())->plus($one->quantity);
             }
         }
         $left = BigDecimal::min($wanted, BigDecimal::max(0, ($this->free[$at] ?? BigDecimal::zero())->minus($others)));

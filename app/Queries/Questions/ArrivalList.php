@@ -2,6 +2,7 @@
 
 namespace App\Queries\Questions;
 
+use App\Queries\Row;
 use App\Queries\Shop\Away;
 use App\Queries\Shop\Deliveries;
 use App\Wording\ArrivalWords;
@@ -33,22 +34,26 @@ final class ArrivalList
             ->join('units AS x', 'x.id', 'i.unit_id')
             ->where('u.is_open', true)
             ->whereRaw('COALESCE(u.ask_again_on, u.expected_on + INTERVAL 1 DAY) <= ?', [$deliveries->today])
-            ->get([
-                'u.id', 'u.number', 'u.expected_on', 'u.first_expected_on', 'u.days_passed', 'u.ask_again_on',
-                's.name AS supplier', 'i.name AS item', 'x.code AS unit',
-                DB::raw('u.quantity - u.received_quantity - u.cancelled_quantity AS open'),
-            ]);
+            ->select(['u.id', 'u.number', 'u.expected_on', 'u.first_expected_on', 'u.days_passed'])
+            ->addSelect(['s.name AS supplier', 'i.name AS item', 'x.code AS unit'])
+            ->selectRaw('u.quantity - u.received_quantity - u.cancelled_quantity AS open');
+        $question = function (Row $row) use ($deliveries): ArrivalQuestion {
+            $expected = $row->text('expected_on');
+            $first = $row->textOrNull('first_expected_on') ?? $expected;
 
-        return array_values($rows->map(fn (\stdClass $row): ArrivalQuestion => new ArrivalQuestion(
-            'purchase',
-            $row->id,
-            "{$row->number} was due ".When::onDay($row->expected_on).': when does it come?',
-            Figures::amount($row->open)." {$row->unit} {$row->item}",
-            $row->supplier,
-            $row->expected_on,
-            ArrivalWords::history($row->first_expected_on ?? $row->expected_on, (int) $row->days_passed + 1),
-            When::day($deliveries->assumedOn()),
-        ))->all());
+            return new ArrivalQuestion(
+                'purchase',
+                $row->int('id'),
+                "{$row->text('number')} was due ".When::onDay($expected).': when does it come?',
+                Figures::amount($row->text('open'))." {$row->text('unit')} {$row->text('item')}",
+                $row->text('supplier'),
+                $expected,
+                ArrivalWords::history($first, $row->int('days_passed') + 1),
+                When::day($deliveries->assumedOn()),
+            );
+        };
+
+        return array_values(Row::all($rows, $question)->all());
     }
 
     /** @return list<ArrivalQuestion> */
