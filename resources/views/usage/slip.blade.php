@@ -53,9 +53,7 @@
                     </tr>
                 </thead>
                 <tbody>
-                    @foreach ($page->lines as $at => $line)
-                        @include('usage.slip-line')
-                    @endforeach
+                    @include('usage.slip-lines')
                 </tbody>
             </table>
         @endif
