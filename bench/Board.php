@@ -57,7 +57,8 @@ function board(callable $say): void
         $bars = (int) $browser->driver->executeScript('return window.board.bars.length');
         $orders = (int) $browser->driver->executeScript('return Object.keys(window.board.data.orders).length');
         $say(
-            "Board with {$orders} open orders and {$bars} planned steps, Chromium headless without a graphics card, 1280x900.",
+            "Board with {$orders} open orders and {$bars} planned steps, "
+                .'Chromium headless without a graphics card, 1280x900.',
         );
         $say('');
         $say('| what | ms |');

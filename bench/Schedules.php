@@ -38,7 +38,8 @@ final class Schedules
     public function calendars(array $seeds): void
     {
         ($this->say)(
-            "\n| case | seconds | weighted tardiness, by seed | best rule | × rule | own best known | above it, median |",
+            "\n| case | seconds | weighted tardiness, by seed | best rule | × rule "
+                .'| own best known | above it, median |',
         );
         ($this->say)('| --- | ---: | --- | ---: | ---: | ---: | ---: |');
         foreach (
@@ -121,7 +122,8 @@ final class Schedules
     public function growth(): void
     {
         ($this->say)(
-            "\n| orders | steps | first schedule s | loaded by rank s | sequence kept, one step moved s | 1,000 moves of the search s | MB |",
+            "\n| orders | steps | first schedule s | loaded by rank s "
+                .'| sequence kept, one step moved s | 1,000 moves of the search s | MB |',
         );
         ($this->say)('| ---: | ---: | ---: | ---: | ---: | ---: | ---: |');
         $large = CaseFile::read((string) file_get_contents("{$this->folder}/calendar/large-a.json"))->problem;

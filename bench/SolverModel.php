@@ -50,7 +50,8 @@ final readonly class SolverModel
                     ? "var 0..{$far}: s{$x};\nvar int: e{$x} = s{$x} + {$net->work[$x]};\n"
                     : 'var 0..'
                         .($byCentre[$c] - $net->work[$x])
-                        .": t{$x};\nvar int: s{$x} = begin{$c}[t{$x}];\nvar int: e{$x} = done{$c}[t{$x} + {$net->work[$x]}];\n";
+                        .": t{$x};\nvar int: s{$x} = begin{$c}[t{$x}];\n"
+                        ."var int: e{$x} = done{$c}[t{$x} + {$net->work[$x]}];\n";
             $text .= "constraint s{$x} >= {$net->release[$x]};\n";
             foreach ($net->before[$x] as $y) {
                 $text .= "constraint s{$x} >= e{$y};\n";

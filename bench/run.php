@@ -45,7 +45,8 @@ $pdo = new PDO(
 );
 $there = $pdo
     ->query(
-        "SELECT 1 FROM information_schema.tables WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'",
+        'SELECT 1 FROM information_schema.tables '
+            ."WHERE table_schema = 'keep_pace_{$database}' AND table_name = 'bookings'",
     )
     ->fetchColumn();
 if (

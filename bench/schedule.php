@@ -11,7 +11,8 @@ require __DIR__.'/SolverModel.php';
 if (! is_file("{$folder}/expected.json")) {
     fwrite(
         STDERR,
-        "bench/schedule FOLDER [growth|calendars|jobshops|jobshops60|solver]: a folder with calendar/, jobshop/, expected.json and its checkers.\n",
+        'bench/schedule FOLDER [growth|calendars|jobshops|jobshops60|solver]: '
+            ."a folder with calendar/, jobshop/, expected.json and its checkers.\n",
     );
     exit(2);
 }
