@@ -275,17 +275,36 @@ final class Shop
      */
     public function import(array $files): array
     {
+        try {
+            $this->inFolder(
+                $files,
+                fn (string $path) => app(ImportFolder::class)->handle($path, $this->as(Role::Planner)),
+            );
+
+            return [];
+        } catch (ImportRefused $refused) {
+            return array_map(strval(...), $refused->problems);
+        }
+    }
+
+    /**
+     * Does something with files in a folder that is gone afterwards.
+     *
+     * @template T
+     *
+     * @param  array<string, string>  $files  content by name
+     * @param  callable(string): T  $do  is given the folder
+     * @return T
+     */
+    public function inFolder(array $files, callable $do): mixed
+    {
         $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
         mkdir($path);
         foreach ($files as $name => $content) {
             file_put_contents("{$path}/{$name}", $content);
         }
         try {
-            app(ImportFolder::class)->handle($path, $this->as(Role::Planner));
-
-            return [];
-        } catch (ImportRefused $refused) {
-            return array_map(strval(...), $refused->problems);
+            return $do($path);
         } finally {
             array_map(unlink(...), glob("{$path}/*") ?: []);
             rmdir($path);

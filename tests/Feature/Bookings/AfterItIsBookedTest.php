@@ -40,23 +40,23 @@ it('says that an import stands when the plan fails', function () {
     DB::statement('SET FOREIGN_KEY_CHECKS = 0');
     DB::table('plans')->delete();
     DB::statement('SET FOREIGN_KEY_CHECKS = 1');
-    $folder = sys_get_temp_dir().'/keep-pace-after-'.bin2hex(random_bytes(6));
-    mkdir($folder);
-    file_put_contents("{$folder}/customers.csv", "number,name\nK-77,Hollow Oak Apiary\n");
-    $id = DB::table('imports')->insertGetId([
-        'user_id' => $this->shop->as(Role::Planner)->id,
-        'folder' => $folder,
-        'files' => 'customers.csv',
-        'created_at' => now(),
-        'updated_at' => now(),
-    ]);
-    (new RunImport($id))->handle(app(ImportFolder::class));
+    $run = function (string $folder): int {
+        $id = DB::table('imports')->insertGetId([
+            'user_id' => $this->shop->as(Role::Planner)->id,
+            'folder' => $folder,
+            'files' => 'customers.csv',
+            'created_at' => now(),
+            'updated_at' => now(),
+        ]);
+        (new RunImport($id))->handle(app(ImportFolder::class));
+
+        return $id;
+    };
+    $id = $this->shop->inFolder(['customers.csv' => "number,name\nK-77,Hollow Oak Apiary\n"], $run);
     $row = DB::table('imports')->find($id);
     expect($row->state)->toBe('done')
         ->and($row->doing)->toContain('1 new')->toContain('The plan could not be brought up to date')
         ->and(DB::table('customers')->where('number', 'K-77')->exists())->toBeTrue();
-    unlink("{$folder}/customers.csv");
-    rmdir($folder);
 });
 
 it('says that it was booked when the page after it breaks', function () {

@@ -8,21 +8,6 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 
 /**
- * @param  array<string, string>  $files content by name
- * @return string folder
- */
-function folder(array $files): string
-{
-    $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
-    mkdir($path);
-    foreach ($files as $name => $content) {
-        file_put_contents("{$path}/{$name}", $content);
-    }
-
-    return $path;
-}
-
-/**
  * @param  array<string, string>  $files
  * @return list<string> problems as people read them; empty when it went in
  */
@@ -59,8 +44,10 @@ it('changes nothing when the same product data comes again', function () {
         $tables,
     );
     $before = $sums();
-    $path = folder($files);
-    $result = app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner));
+    $result = $this->shop->inFolder(
+        $files,
+        fn (string $path) => app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner)),
+    );
     expect($sums())->toBe($before)->and($result->sentence())->toStartWith('0 new, 0 changed');
 });
 
@@ -191,13 +178,14 @@ it('reads 50,000 lines, telling how far it is', function () {
     for ($i = 1; $i <= 50_000; $i++) {
         $lines .= "MANY-{$i},\"Part, {$i}\",bought,pc,1.25\n";
     }
-    $path = folder(['items.csv' => $lines]);
     $told = [];
-    app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner), function (string $doing, int $done) use (
-        &$told,
-    ): void {
+    $tell = function (string $doing, int $done) use (&$told): void {
         $told[] = $done;
-    });
+    };
+    $this->shop->inFolder(
+        ['items.csv' => $lines],
+        fn (string $path) => app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner), $tell),
+    );
     expect(DB::table('items')->where('number', 'like', 'MANY-%')->count())->toBe(50_000)
         ->and(count($told))->toBeGreaterThan(50);
 });
@@ -252,20 +240,18 @@ it(
         expect($problems)->toHaveCount(500)
             ->and($problems[0])->toContain('items.csv line 2, kind')
             ->and($memory)->toBeLessThan(160 * 1024 * 1024);
-        $path = sys_get_temp_dir().'/keep-pace-import-'.bin2hex(random_bytes(6));
-        mkdir($path);
+        $file = "number,name,kind,unit\n".str_repeat("A,x,bolt,y\n", 2000);
         try {
-            file_put_contents("{$path}/items.csv", "number,name,kind,unit\n".str_repeat("A,x,bolt,y\n", 2000));
-            app(App\Actions\Import\ImportFolder::class)->handle($path, $this->shop->as(App\Access\Role::Planner));
+            $this->shop->inFolder(
+                ['items.csv' => $file],
+                fn (string $path) => app(ImportFolder::class)->handle($path, $this->shop->as(Role::Planner)),
+            );
             $this->fail('It went in.');
         } catch (App\Actions\Import\ImportRefused $refused) {
             // each line: the kind, the unit, and that it stands there already
             expect($refused->count)->toBe(2000 * 3 - 1)
                 ->and($refused->getMessage())
                 ->toBe('5 999 problems found; nothing was imported. The first 500 are told.');
-        } finally {
-            unlink("{$path}/items.csv");
-            rmdir($path);
         }
     },
 );
