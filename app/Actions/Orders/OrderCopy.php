@@ -25,7 +25,8 @@ use KeepPace\Core\Structure\Structures;
 /** Makes an order as a copy of the item's approved structure and routing; the master is not touched by it again. */
 final class OrderCopy
 {
-    private const STEP = [
+    /** What a step of an order takes from where it is copied: names of columns. */
+    public const STEP = [
         'name',
         'work_centre_id',
         'supplier_id',

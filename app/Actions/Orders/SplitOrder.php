@@ -27,24 +27,11 @@ use KeepPace\Core\Refused;
  */
 final class SplitOrder
 {
+    /** What the master does not tell of a step goes to the new order too. */
     private const STEP = [
+        ...OrderCopy::STEP,
         'number',
         'routing_step_id',
-        'name',
-        'work_centre_id',
-        'supplier_id',
-        'setup_minutes',
-        'run_basis',
-        'run_rate',
-        'batch',
-        'crew',
-        'wait_minutes',
-        'move_minutes',
-        'lead_time_days',
-        'price',
-        'instructions',
-        'family',
-        'alternatives',
         'transfer_quantity',
         'labour_rate',
         'machine_rate',
