@@ -3,6 +3,7 @@
 namespace Bench;
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Schedule\KeepUp;
 use App\Actions\Stock\GoodsIn;
@@ -161,11 +162,10 @@ function released(int $count): array
                 $store,
                 '',
                 null,
-                (string) Str::uuid(),
-                $as(Role::Storekeeper),
+                Signed::by($as(Role::Storekeeper)),
             );
         }
-        $ids === [] ?: app(ReleaseOrders::class)->handle($ids, 'bench', (string) Str::uuid(), $as(Role::Supervisor));
+        $ids === [] ?: app(ReleaseOrders::class)->handle($ids, 'bench', Signed::by($as(Role::Supervisor)));
     });
 
     return [...$running, ...$ids];

@@ -7,6 +7,7 @@
  */
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
@@ -103,23 +104,18 @@ $deeds = [
         $place->id,
         'N-'.Str::random(8),
         null,
-        $token(),
-        $by,
+        new Signed($token(), $by),
     ),
     'a count of one lot' => fn () => app(CountBalance::class)->handle(
         $balance()->id,
         (string) random_int(20, 90000),
-        'bench',
-        $token(),
-        $by,
+        new Signed($token(), $by, 'bench'),
     ),
     'scrap of one lot' => fn () => app(ScrapStock::class)->handle(
         $balance()->id,
         '1',
         ScrapClass::Handling,
-        'bench',
-        $token(),
-        $by,
+        new Signed($token(), $by, 'bench'),
     ),
 ];
 $median = function (callable $deed): float {

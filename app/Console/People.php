@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Access\OwnPassword;
 use App\Access\Role;
 use App\Access\Roles;
+use App\Actions\Bookings\Signed;
 use App\Actions\People\AddPerson;
 use App\Actions\People\ChangePerson;
 use App\Actions\People\NewLogin;
@@ -79,8 +80,7 @@ class People extends Command
             $add->handle(
                 new NewLogin($name, $login, $roles, $password),
                 false,
-                (string) Str::uuid(),
-                $by ?? throw new \LogicException('Somebody can always let others in.'),
+                Signed::by($by ?? throw new \LogicException('Somebody can always let others in.')),
             );
         }
         $this->info("{$name} may log in as {$login}.");
@@ -102,10 +102,10 @@ class People extends Command
             return self::FAILURE;
         }
         $booking = match ($do) {
-            'role' => $change->roles($user->id, $this->roles(), $token, $by),
-            'lock' => $change->lock($user->id, (string) $this->option('reason'), $token, $by),
-            'unlock' => $change->unlock($user->id, $token, $by),
-            default => $change->reset($user->id, $password, $token, $by),
+            'role' => $change->roles($user->id, $this->roles(), new Signed($token, $by)),
+            'lock' => $change->lock($user->id, new Signed($token, $by, (string) $this->option('reason'))),
+            'unlock' => $change->unlock($user->id, new Signed($token, $by)),
+            default => $change->reset($user->id, $password, new Signed($token, $by)),
         };
         $this->info((string) $booking->says);
 

@@ -15,7 +15,6 @@ use App\Models\Cover;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
-use App\Models\Person;
 use App\Models\Place;
 use App\Models\Purchase;
 use Brick\Math\BigDecimal;
@@ -30,8 +29,7 @@ use KeepPace\Core\Stock\Tracking;
 /** What storekeeper and operators do in the story. */
 final class Floor
 {
-    /** @var callable(Role): Person */
-    private $as;
+    private Staff $staff;
 
     private Dice $dice;
 
@@ -47,10 +45,9 @@ final class Floor
     ) {
     }
 
-    /** @param  callable(Role): Person  $as */
-    public function begin(callable $as, Dice $dice, Tries $tries): void
+    public function begin(Staff $staff, Dice $dice, Tries $tries): void
     {
-        $this->as = $as;
+        $this->staff = $staff;
         $this->dice = $dice;
         $this->tries = $tries;
     }
@@ -97,8 +94,7 @@ final class Floor
             $places[$rack ? 'RACK' : 'STORES'],
             $lot,
             $purchase->id,
-            $this->dice->token(),
-            ($this->as)(Role::Storekeeper),
+            $this->staff->signs(Role::Storekeeper),
             $arrival);
     }
 
@@ -135,9 +131,7 @@ final class Floor
                     fn () => $this->issueComponents->handle(
                         array_values($lines),
                         false,
-                        '',
-                        $this->dice->token(),
-                        ($this->as)(Role::Storekeeper),
+                        $this->staff->signs(Role::Storekeeper),
                     ),
                 );
             }
@@ -193,8 +187,7 @@ final class Floor
             } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {
                 $this->tries->of(fn () => $this->start->handle(
                     $step->id,
-                    $this->dice->token(),
-                    ($this->as)(Role::Operator),
+                    $this->staff->signs(Role::Operator),
                 ));
             }
         }
@@ -226,8 +219,7 @@ final class Floor
                 $this->tries->of(fn () => $this->shipLines->handle(
                     (int) $order,
                     $lines->all(),
-                    $this->dice->token(),
-                    ($this->as)(Role::Storekeeper),
+                    $this->staff->signs(Role::Storekeeper),
                 ));
             }
         }
@@ -257,8 +249,7 @@ final class Floor
                     ? ''
                     : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']),
             ],
-            $this->dice->token(),
-            ($this->as)(Role::Operator),
+            $this->staff->signs(Role::Operator),
         );
     }
 
@@ -293,6 +284,6 @@ final class Floor
         $number = $order->item->tracking === Tracking::Lot && $more ? $order->number : '';
         $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
             $places[$finished ? 'FINISHED' : 'STORES'],
-            $number, $this->dice->token(), ($this->as)(Role::Storekeeper));
+            $number, $this->staff->signs(Role::Storekeeper));
     }
 }

@@ -17,7 +17,6 @@ use App\Actions\Schedule\LoadByRank;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Order;
-use App\Models\Person;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Shop\Deliveries;
@@ -31,8 +30,7 @@ use KeepPace\Core\Quantity\Amount;
 /** What sales desk, planner, buyer and supervisor do in the story. */
 final class Office
 {
-    /** @var callable(Role): Person */
-    private $as;
+    private Staff $staff;
 
     private Dice $dice;
 
@@ -93,10 +91,9 @@ final class Office
     ) {
     }
 
-    /** @param  callable(Role): Person  $as */
-    public function begin(callable $as, Dice $dice, Tries $tries): void
+    public function begin(Staff $staff, Dice $dice, Tries $tries): void
     {
-        $this->as = $as;
+        $this->staff = $staff;
         $this->dice = $dice;
         $this->tries = $tries;
     }
@@ -147,7 +144,7 @@ final class Office
     private function enter(int $customer, array $lines, bool $covered, bool $withParts): void
     {
         $head = ['customer_id' => $customer, 'reference' => 'PO '.$this->dice->between(1000, 9999), 'ship_to' => ''];
-        $booking = $this->enter->handle($head, $lines, $this->dice->token(), ($this->as)(Role::Sales));
+        $booking = $this->enter->handle($head, $lines, $this->staff->signs(Role::Sales));
         if ($covered) {
             $order = CustomerOrder::query()->with('lines')->findOrFail((int) $booking->customer_order_id);
             $this->cover->handle(
@@ -155,8 +152,7 @@ final class Office
                 CoverBy::StockThenOrder,
                 null,
                 $withParts,
-                $this->dice->token(),
-                ($this->as)(Role::Sales),
+                $this->staff->signs(Role::Sales),
             );
         }
     }
@@ -174,7 +170,7 @@ final class Office
                 array_values($lines->pluck('id')->map(intval(...))->all()),
                 CoverBy::StockThenOrder,
                 null,
-                false, $this->dice->token(), ($this->as)(Role::Sales),
+                false, $this->staff->signs(Role::Sales),
             ));
         }
     }
@@ -209,8 +205,7 @@ final class Office
                         null,
                         $this->days->from(CarbonImmutable::now()->addDays(22)),
                         false,
-                        $this->dice->token(),
-                        ($this->as)(Role::Planner),
+                        $this->staff->signs(Role::Planner),
                     ),
                 );
             } elseif (
@@ -231,8 +226,7 @@ final class Office
             $this->tries->of(fn () => $this->raise->handle(
                 $buy,
                 false,
-                $this->dice->token(),
-                ($this->as)(Role::Buyer),
+                $this->staff->signs(Role::Buyer),
             ));
         }
     }
@@ -247,9 +241,7 @@ final class Office
                     $question->id,
                     $on,
                     null,
-                    'said on the telephone',
-                    $this->dice->token(),
-                    ($this->as)(Role::Buyer),
+                    $this->staff->signs(Role::Buyer, 'said on the telephone'),
                 ));
             }
         }
@@ -283,8 +275,7 @@ final class Office
                     fn () => $this->releaseOrders->handle(
                         [$order->id],
                         $short ? 'parts promised for the end of the week' : null,
-                        $this->dice->token(),
-                        ($this->as)(Role::Supervisor),
+                        $this->staff->signs(Role::Supervisor),
                     ),
                 );
                 $inShop++;
@@ -304,15 +295,14 @@ final class Office
                 'rank' => $order->rank,
                 'is_held' => true,
             ],
-            $this->dice->token(),
-            ($this->as)(Role::Supervisor),
+            $this->staff->signs(Role::Supervisor),
         );
     }
 
     /** The supervisor begins the day with a plan by rank. */
     public function plan(): void
     {
-        $this->tries->of(fn () => $this->loadByRank->handle($this->dice->token(), ($this->as)(Role::Supervisor)));
+        $this->tries->of(fn () => $this->loadByRank->handle($this->staff->signs(Role::Supervisor)));
     }
 
     /** The cost clerk closes built orders; the newest are still waiting for her. */
@@ -322,8 +312,7 @@ final class Office
             if ($left > 3 || $this->dice->chance(40)) {
                 $this->tries->of(fn () => $this->closeOrder->handle(
                     $order->id,
-                    $this->dice->token(),
-                    ($this->as)(Role::CostClerk),
+                    $this->staff->signs(Role::CostClerk),
                 ));
             }
         }

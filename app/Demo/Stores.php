@@ -49,21 +49,16 @@ use KeepPace\Core\Stock\ScrapClass;
 /** What goes otherwise than planned with parts in the last weeks of the story, one of each kind. */
 final class Stores
 {
-    /** @var callable(Role): Person */
-    private $as;
-
-    private Dice $dice;
+    private Staff $staff;
 
     private Tries $tries;
 
     /** @var array<int, true> */
     private array $done = [];
 
-    /** @param  callable(Role): Person  $as */
-    public function begin(callable $as, Dice $dice, Tries $tries): void
+    public function begin(Staff $staff, Dice $dice, Tries $tries): void
     {
-        $this->as = $as;
-        $this->dice = $dice;
+        $this->staff = $staff;
         $this->tries = $tries;
     }
 
@@ -114,8 +109,7 @@ final class Stores
                 array_map(intval(...), array_slice($orders, 0, 3)),
                 'whole',
                 null,
-                $this->token(),
-                ($this->as)(Role::Storekeeper),
+                $this->staff->signs(Role::Storekeeper),
             );
             app(KeepSlip::class)->handle(
                 $slip->id,
@@ -123,13 +117,14 @@ final class Stores
                 [],
                 'trolley by the laser',
                 null,
-                ($this->as)(Role::Storekeeper),
+                $this->staff->in(Role::Storekeeper),
             );
             $first = DB::table('slip_splits AS s')
                 ->join('slip_lines AS l', 'l.id', 's.slip_line_id')
                 ->where('l.slip_id', $slip->id)
                 ->value('s.id');
-            $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], ($this->as)(Role::Storekeeper));
+            $by = $this->staff->in(Role::Storekeeper);
+            $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], $by);
         });
         $this->tries->of(function (): void {
             $motor = Item::query()->where('number', 'BRG-25')->firstOrFail();
@@ -143,9 +138,7 @@ final class Stores
                 $motor->id,
                 '',
                 '2',
-                'the customer was promised these by phone',
-                $this->token(),
-                ($this->as)(Role::Supervisor),
+                $this->staff->signs(Role::Supervisor, 'the customer was promised these by phone'),
             );
         });
         $this->tries->of(function (): void {
@@ -158,9 +151,7 @@ final class Stores
                 $purchase->id,
                 app(WorkedDays::class)->from(CarbonImmutable::parse($purchase->expected_on)->subDays(2)),
                 app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(2)),
-                'an order waits for it',
-                $this->token(),
-                ($this->as)(Role::Buyer),
+                $this->staff->signs(Role::Buyer, 'an order waits for it'),
             );
         });
     }
@@ -184,15 +175,12 @@ final class Stores
                         Order::query()->findOrFail($question->order_id)->version,
                         Cure::Remake,
                         Amount::plain($question->open_quantity),
-                        '',
-                        $this->token(),
-                        ($this->as)(Role::Supervisor),
+                        $this->staff->signs(Role::Supervisor),
                     )
                     : app(AnswerQuestion::class)->handle(
                         $question->id,
                         $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.',
-                        $this->token(),
-                        ($this->as)(Role::Supervisor),
+                        $this->staff->signs(Role::Supervisor),
                     ),
             );
         }
@@ -213,8 +201,7 @@ final class Stores
                     'price' => null,
                 ],
             ],
-            $this->token(),
-            ($this->as)(Role::Sales),
+            $this->staff->signs(Role::Sales),
         );
         $line = (int) DB::table('customer_order_lines')
             ->where('customer_order_id', $ordered->customer_order_id)
@@ -224,8 +211,7 @@ final class Stores
             CoverBy::NewOrder,
             null,
             false,
-            $this->token(),
-            ($this->as)(Role::Sales),
+            $this->staff->signs(Role::Sales),
         );
         app(GoodsIn::class)->handle(
             Item::query()->where('number', 'DRUM-9')->firstOrFail()->id,
@@ -235,8 +221,7 @@ final class Stores
             Place::query()->where('code', 'STORES')->firstOrFail()->id,
             'JH-2019',
             null,
-            $this->token(),
-            ($this->as)(Role::Storekeeper),
+            $this->staff->signs(Role::Storekeeper),
             new Arrival(owner: $customer->id),
         );
     }
@@ -245,8 +230,7 @@ final class Stores
     {
         app(ClosePeriod::class)->handle(
             CarbonImmutable::now()->subMonthNoOverflow()->endOfMonth()->toDateString(),
-            $this->token(),
-            ($this->as)(Role::CostClerk),
+            $this->staff->signs(Role::CostClerk),
         );
     }
 
@@ -257,9 +241,7 @@ final class Stores
             $this->tries->of(fn () => app(AddLateCost::class)->handle(
                 $in->id,
                 4850,
-                'freight, billed late',
-                $this->token(),
-                ($this->as)(Role::CostClerk),
+                $this->staff->signs(Role::CostClerk, 'freight, billed late'),
             ));
         }
     }
@@ -276,9 +258,7 @@ final class Stores
                 $balance->id,
                 '2',
                 ScrapClass::Handling,
-                'fell off the trolley',
-                $this->token(),
-                ($this->as)(Role::Storekeeper),
+                $this->staff->signs(Role::Storekeeper, 'fell off the trolley'),
             ));
         }
     }
@@ -309,9 +289,7 @@ final class Stores
                         $move->id,
                         $other,
                         null,
-                        'read off the label on the part',
-                        $this->token(),
-                        ($this->as)(Role::Storekeeper),
+                        $this->staff->signs(Role::Storekeeper, 'read off the label on the part'),
                     );
                     $done = true;
                 });
@@ -331,9 +309,7 @@ final class Stores
             $order->id,
             $order->version,
             '3',
-            'the first three are wanted sooner',
-            $this->token(),
-            ($this->as)(Role::Planner),
+            $this->staff->signs(Role::Planner, 'the first three are wanted sooner'),
         );
     }
 
@@ -359,8 +335,7 @@ final class Stores
         app(ReleaseOrders::class)->handle(
             [$component->order_id],
             'the drums come this afternoon',
-            $this->token(),
-            ($this->as)(Role::Supervisor),
+            $this->staff->signs(Role::Supervisor),
         );
         $balance = Balance::query()
             ->where('item_id', $component->item_id)
@@ -375,22 +350,17 @@ final class Stores
         app(CountBalance::class)->handle(
             $balance->id,
             '1',
-            'counted the wrong bin',
-            $this->token(),
-            ($this->as)(Role::Storekeeper),
+            $this->staff->signs(Role::Storekeeper, 'counted the wrong bin'),
         );
         app(ReportStep::class)->handle(
             $step->id,
             ['good' => '1', 'scrap' => '0', 'pass_on' => '0', 'minutes' => 35, 'reason' => ''],
-            $this->token(),
-            ($this->as)(Role::Operator),
+            $this->staff->signs(Role::Operator),
         );
         app(CountBalance::class)->handle(
             $balance->id,
             $before,
-            'the right bin this time',
-            $this->token(),
-            ($this->as)(Role::Storekeeper),
+            $this->staff->signs(Role::Storekeeper, 'the right bin this time'),
         );
     }
 
@@ -414,9 +384,7 @@ final class Stores
                     $balance->id,
                     '1',
                     $to,
-                    $why,
-                    $this->token(),
-                    ($this->as)(Role::Storekeeper),
+                    $this->staff->signs(Role::Storekeeper, $why),
                 ));
             }
         }
@@ -433,18 +401,11 @@ final class Stores
                     [$key => '1'],
                     Place::query()->where('code', 'STORES')->firstOrFail()->id,
                     Condition::Free,
-                    'taken along by mistake',
-                    $this->token(),
-                    ($this->as)(Role::Storekeeper),
+                    $this->staff->signs(Role::Storekeeper, 'taken along by mistake'),
                 ));
 
                 return;
             }
         }
-    }
-
-    private function token(): string
-    {
-        return $this->dice->token();
     }
 }

@@ -8,6 +8,7 @@ use App\Actions\Schedule\KeepUp;
 use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Support\Facades\Date;
 
 /** A year at Meadowlark Extractor Works, played through the product's own actions on a set clock. */
@@ -34,19 +35,20 @@ final class Story
      * Tells the story up to now.
      *
      * @param  int  $weeks  whole ones before the running week
-     * @param  callable(Role): Person  $as
+     * @param  Closure(Role): Person  $as
      * @param  callable(int): void  $progress  told each day
      */
-    public function play(int $weeks, callable $as, callable $progress): void
+    public function play(int $weeks, Closure $as, callable $progress): void
     {
         $clock = Date::getTestNow();
         $days = StoryDays::until(CarbonImmutable::now(config()->string('pace.zone')), $weeks);
+        $staff = new Staff($as, $this->dice);
         foreach ([$this->office, $this->floor, $this->stores] as $part) {
-            $part->begin($as, $this->dice, $this->tries);
+            $part->begin($staff, $this->dice, $this->tries);
         }
         try {
             Date::setTestNow($days->first->setTime(6, 30)->min($days->now));
-            $this->import->handle(base_path('demo'), $as(Role::Planner));
+            $this->import->handle(base_path('demo'), $staff->in(Role::Planner));
             $plant = ShopState::now()->plant;
             foreach ($days->all() as $number => $day) {
                 $this->dice->day($number);
@@ -58,7 +60,7 @@ final class Story
         } finally {
             Date::setTestNow($clock);
         }
-        $this->import->handle(base_path('demo/this-week'), $as(Role::Planner));
+        $this->import->handle(base_path('demo/this-week'), $staff->in(Role::Planner));
         $this->stores->thisMorning();
     }
 

@@ -53,17 +53,17 @@ it('locks a few rows however many balances there are', function (string $deed) {
     'goods in' => ['$shop->goodsIn("SS-15", "3", "46", "NEW", null, "RACK");'],
     'a count' => [<<<'PHP'
         $balance = Balance::query()->where("item_id", $shop->item("BRG-25")->id)->firstOrFail();
-        app(CountBalance::class)->handle($balance->id, "70", "x", "t", $shop->as(Role::Storekeeper));
+        app(CountBalance::class)->handle($balance->id, "70", $shop->sign(Role::Storekeeper, "x", "t"));
         PHP],
     'scrap' => [<<<'PHP'
         $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
         $by = $shop->as(Role::Storekeeper);
-        app(ScrapStock::class)->handle($balance->id, "1", ScrapClass::Handling, "x", "t", $by);
+        app(ScrapStock::class)->handle($balance->id, "1", ScrapClass::Handling, new Signed("t", $by, "x"));
         PHP],
     'blocking' => [<<<'PHP'
         $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
         $by = $shop->as(Role::Storekeeper);
-        app(ChangeCondition::class)->handle($balance->id, "1", Condition::Blocked, "x", "t", $by);
+        app(ChangeCondition::class)->handle($balance->id, "1", Condition::Blocked, new Signed("t", $by, "x"));
         PHP],
 ]);
 
@@ -124,7 +124,7 @@ function untie(): string
 {
     return told(<<<'PHP'
         $cover = Cover::query()->where("supply", "stock")->firstOrFail();
-        app(TieToOrder::class)->untie($cover->id, "x", "untie", $shop->as(Role::Planner));
+        app(TieToOrder::class)->untie($cover->id, $shop->sign(Role::Planner, "x", "untie"));
         PHP);
 }
 
@@ -146,7 +146,7 @@ function cancel(): string
     return told(<<<'PHP'
         $line = CustomerOrderLine::query()->with("customerOrder")->latest("id")->firstOrFail();
         [$version, $by] = [$line->customerOrder->version, $shop->as(Role::Sales)];
-        app(CancelLine::class)->handle($line->id, $version, NoLongerFor::Shelf, null, "x", "cancel", $by);
+        app(CancelLine::class)->handle($line->id, $version, NoLongerFor::Shelf, null, new Signed("cancel", $by, "x"));
         PHP);
 }
 
@@ -156,7 +156,7 @@ it('loses no goods to a sweep of empty balances', function () {
         $lot = Lot::query()->where("code", "GONE")->value("id");
         $balance = Balance::query()->where("lot_id", $lot)->firstOrFail();
         $by = $shop->as(Role::Storekeeper);
-        app(ScrapStock::class)->handle($balance->id, "3", ScrapClass::Handling, "x", "t", $by);
+        app(ScrapStock::class)->handle($balance->id, "3", ScrapClass::Handling, new Signed("t", $by, "x"));
         PHP)->wait();
     $count = fn (): string => $this->live->value(
         "SELECT CONCAT(COUNT(*), '/', COALESCE(SUM(b.quantity), 0)) FROM balances b JOIN lots l ON l.id = b.lot_id WHERE l.code = 'GONE'",
@@ -195,7 +195,7 @@ it('closes a period beside an import, and lets bookings go on', function () {
         PHP, ['folder' => $folder]);
     usleep(900_000);
     $close = $this->live->php(told(<<<'PHP'
-        app(ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(Role::CostClerk));
+        app(ClosePeriod::class)->handle("2026-11-20", $shop->sign(Role::CostClerk, token: "close"));
         PHP));
     expect(said([$close]))->toBe(['done'])
         ->and(said([$this->live->php('$shop->goodsIn("BRG-25", "1", "7"); echo "booked";')]))->toBe(['booked'])
@@ -215,7 +215,7 @@ it('does not wait to close a period, and says why it could not', function () {
     usleep(900_000);
     $close = $this->live->php(<<<'PHP'
         try {
-            app(ClosePeriod::class)->handle("2026-11-20", "close", $shop->as(Role::CostClerk));
+            app(ClosePeriod::class)->handle("2026-11-20", $shop->sign(Role::CostClerk, token: "close"));
         } catch (Refused $refused) {
             echo $refused->getMessage();
         }

@@ -35,7 +35,7 @@ it('gives the last piece to one of eight, and tells the others', function () {
         $motor = OrderComponent::query()->whereRelation("item", "number", "MOT-120")->firstOrFail();
         try {
             $lines = [UseLine::planned($motor, "4")];
-            app(IssueComponents::class)->handle($lines, false, "", "race-{$i}", $shop->as(Role::Storekeeper));
+            app(IssueComponents::class)->handle($lines, false, $shop->sign(Role::Storekeeper, token: "race-{$i}"));
             echo "got";
         } catch (Refused $refused) {
             echo $refused->getMessage();
@@ -57,7 +57,7 @@ it('takes and brings one item with twenty writers at once, and loses nothing', f
         foreach (range(1, 3) as $n) {
             try {
                 $lines = [UseLine::planned($motor, "1")];
-                app(IssueComponents::class)->handle($lines, false, "", "w{$i}-{$n}", $shop->as(Role::Storekeeper));
+                app(IssueComponents::class)->handle($lines, false, $shop->sign(Role::Storekeeper, token: "w{$i}-{$n}"));
                 $got++;
             } catch (Refused) {
             }
@@ -74,7 +74,7 @@ it('takes and brings one item with twenty writers at once, and loses nothing', f
 it('books one token once when four send it at the same moment', function () {
     $answers = answers(array_map(fn (): Process => $this->live->php(<<<'PHP'
         [$item, $place, $by] = [$shop->item("BRG-25")->id, $shop->place("STORES")->id, $shop->as(Role::Storekeeper)];
-        echo app(GoodsIn::class)->handle($item, "10", null, "7", $place, "", null, "one-token", $by)->id;
+        echo app(GoodsIn::class)->handle($item, "10", null, "7", $place, "", null, new Signed("one-token", $by))->id;
         PHP), range(1, 4)));
     expect(array_unique($answers))->toHaveCount(1)
         ->and($answers[0])->toMatch('/^\d+$/')
@@ -136,7 +136,16 @@ it('lets one of four move a plan they all saw, tells the others, and loses no st
             $step = DB::table("plan_steps")->where("work_centre_id", 1)->orderBy("start_at")->skip($i)->take(1)
                 ->value("order_step_id");
             $by = $shop->as(Role::from($role));
-            app(MoveStep::class)->handle(1, $step, 1, 1, intdiv(time(), 60), false, 0, "plan-race-{$i}", $by);
+            app(MoveStep::class)->handle(
+                1,
+                $step,
+                1,
+                1,
+                intdiv(time(), 60),
+                false,
+                0,
+                new Signed("plan-race-{$i}", $by),
+            );
             echo "moved";
         } catch (Refused $refused) {
             echo $refused->getMessage();
@@ -157,7 +166,7 @@ it('lets one of four move a plan they all saw, tells the others, and loses no st
 it('holds one gap for one of three sellers, and gives the others the next', function () {
     $seller = fn (int $i): Process => $this->live->php(<<<'PHP'
         [$item, $by] = [$shop->item("TRAY-40")->id, $shop->as(Role::Sales)];
-        app(HoldPromise::class)->handle($item, "60", null, false, 4, "", null, "hold-race-{$i}", $by);
+        app(HoldPromise::class)->handle($item, "60", null, false, 4, "", null, new Signed("hold-race-{$i}", $by));
         echo "held";
         PHP, ['i' => $i]);
     expect(answers(array_map($seller, range(1, 3))))->toBe(['held', 'held', 'held'])
@@ -193,11 +202,11 @@ it('books a slip once when two book it at once, and lets nothing slip into a per
     $this->live->php(<<<'PHP'
         $order = $shop->order("EX-9E", "3");
         $shop->release($order);
-        app(ProposeSlip::class)->handle([$order->id], "whole", null, "slip", $shop->as(Role::Storekeeper));
+        app(ProposeSlip::class)->handle([$order->id], "whole", null, $shop->sign(Role::Storekeeper, token: "slip"));
         PHP)->wait();
     $answers = answers(array_map(fn (int $i): Process => $this->live->php(<<<'PHP'
         try {
-            app(BookSlip::class)->handle(1, 1, false, false, "", "book-{$i}", $shop->as(Role::Storekeeper));
+            app(BookSlip::class)->handle(1, 1, false, false, $shop->sign(Role::Storekeeper, token: "book-{$i}"));
             echo "booked";
         } catch (Refused $refused) {
             echo $refused->getMessage();
@@ -209,14 +218,14 @@ it('books a slip once when two book it at once, and lets nothing slip into a per
         [$item, $place, $by] = [$shop->item("BRG-25")->id, $shop->place("STORES")->id, $shop->as(Role::Storekeeper)];
         try {
             $how = new Arrival(bookedOn: $yesterday);
-            app(GoodsIn::class)->handle($item, "1", null, "7", $place, "", null, "p{$i}", $by, $how);
+            app(GoodsIn::class)->handle($item, "1", null, "7", $place, "", null, new Signed("p{$i}", $by), $how);
             echo "in";
         } catch (Refused) {
             echo "closed";
         }
         PHP, ['i' => $i, 'yesterday' => $yesterday]);
     $closer = $this->live->php(<<<'PHP'
-        app(ClosePeriod::class)->handle($yesterday, "close", $shop->as(Role::CostClerk));
+        app(ClosePeriod::class)->handle($yesterday, $shop->sign(Role::CostClerk, token: "close"));
         echo "shut";
         PHP, ['yesterday' => $yesterday]);
     $answers = answers([...array_map($bringer, range(1, 6)), $closer]);

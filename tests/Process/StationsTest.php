@@ -29,7 +29,16 @@ it('loses and doubles nothing when the database is killed under twenty stations'
                 $booked = false;
                 for ($try = 0; $try < 300 && ! $booked; $try++) {
                     try {
-                        app(GoodsIn::class)->handle($item, "1", null, "7", $place, "", null, "s{$i}-{$n}", $by);
+                        app(GoodsIn::class)->handle(
+                            $item,
+                            "1",
+                            null,
+                            "7",
+                            $place,
+                            "",
+                            null,
+                            new Signed("s{$i}-{$n}", $by),
+                        );
                         $booked = true;
                     } catch (Throwable $cut) {
                         usleep(100_000);

@@ -117,6 +117,7 @@ final class LiveShop
         $boot = <<<'PHP'
             use App\Access\Role;
             use App\Actions\Bookings\ClosePeriod;
+            use App\Actions\Bookings\Signed;
             use App\Actions\Cover\TieToOrder;
             use App\Actions\Demand\CancelLine;
             use App\Actions\Import\ImportFolder;

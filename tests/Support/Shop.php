@@ -4,6 +4,7 @@ namespace Tests\Support;
 
 use App\Access\Role;
 use App\Actions\Bookings\ReverseBooking;
+use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Demand\EnterCustomerOrder;
@@ -43,6 +44,12 @@ final class Shop
         return Person::inRole($role);
     }
 
+    /** A deed of somebody in that role; without a token it is one of its own. */
+    public function sign(Role $role, string $reason = '', ?string $token = null): Signed
+    {
+        return new Signed($token ?? $this->token(), $this->as($role), $reason);
+    }
+
     public function item(string $number): Item
     {
         return Item::query()->with('unit', 'units.unit')->where('number', $number)->firstOrFail();
@@ -69,8 +76,7 @@ final class Shop
         $booking = app(EnterCustomerOrder::class)->handle(
             ['customer_id' => Customer::query()->firstOrFail()->id, 'reference' => 'PO 1', 'ship_to' => ''],
             $rows,
-            $this->token(),
-            $this->as(Role::Sales),
+            $this->sign(Role::Sales),
         );
 
         return CustomerOrder::query()->with('lines.item.unit')->findOrFail($booking->customer_order_id);
@@ -83,22 +89,21 @@ final class Shop
             $by,
             null,
             $withParts,
-            $this->token(),
-            $this->as(Role::Sales),
+            $this->sign(Role::Sales),
         );
     }
 
     public function order(string $item, string $quantity, ?string $due = '2026-12-10'): Order
     {
         $booking = app(MakeOrder::class)
-            ->handle($this->item($item)->id, $quantity, null, $due, false, $this->token(), $this->as(Role::Planner));
+            ->handle($this->item($item)->id, $quantity, null, $due, false, $this->sign(Role::Planner));
 
         return Order::query()->with('steps', 'components.item')->findOrFail($booking->order_id);
     }
 
     public function release(Order $order, ?string $short = 'test'): Booking
     {
-        return app(ReleaseOrders::class)->handle([$order->id], $short, $this->token(), $this->as(Role::Supervisor));
+        return app(ReleaseOrders::class)->handle([$order->id], $short, $this->sign(Role::Supervisor));
     }
 
     public function issueAll(Order $order): Booking
@@ -117,9 +122,7 @@ final class Shop
         return app(IssueComponents::class)->handle(
             array_values($lines->all()),
             false,
-            '',
-            $this->token(),
-            $this->as(Role::Storekeeper),
+            $this->sign(Role::Storekeeper),
         );
     }
 
@@ -134,9 +137,7 @@ final class Shop
         return app(IssueComponents::class)->handle(
             [UseLine::planned($component, $quantity, $lots)],
             $overPlan,
-            $reason,
-            $this->token(),
-            $this->as(Role::Storekeeper),
+            $this->sign(Role::Storekeeper, $reason),
         );
     }
 
@@ -163,8 +164,7 @@ final class Shop
                 'reason' => $scrap === '0' ? '' : 'scratched',
                 ...$over,
             ],
-            $this->token(),
-            $this->as(Role::Operator),
+            $this->sign(Role::Operator),
         );
     }
 
@@ -185,14 +185,13 @@ final class Shop
             $quantity,
             $this->place($place)->id,
             $codes,
-            $this->token(),
-            $this->as(Role::Storekeeper),
+            $this->sign(Role::Storekeeper),
         );
     }
 
     public function close(Order $order): Booking
     {
-        return app(CloseOrder::class)->handle($order->id, $this->token(), $this->as(Role::CostClerk));
+        return app(CloseOrder::class)->handle($order->id, $this->sign(Role::CostClerk));
     }
 
     /** Something to be malformed about: an order at work, a customer line, a purchase, a slip. Gives the order. */
@@ -204,10 +203,9 @@ final class Shop
         app(RaisePurchases::class)->handle(
             [new PurchaseLine($this->item('MOT-120')->id, '5')],
             false,
-            'bought',
-            $this->as(Role::Buyer),
+            $this->sign(Role::Buyer, token: 'bought'),
         );
-        app(ProposeSlip::class)->handle([$order->id], 'whole', null, $this->token(), $this->as(Role::Storekeeper));
+        app(ProposeSlip::class)->handle([$order->id], 'whole', null, $this->sign(Role::Storekeeper));
 
         return $order;
     }
@@ -215,9 +213,11 @@ final class Shop
     /** @param  array<int, string>  $lines quantity by line id */
     public function ship(CustomerOrder $order, array $lines): Booking
     {
-        return app(ShipLines::class)->handle($order->id,
-            array_map(fn (string $quantity): array => ['quantity' => $quantity, 'lot' => 0], $lines), $this->token(),
-            $this->as(Role::Storekeeper));
+        return app(ShipLines::class)->handle(
+            $order->id,
+            array_map(fn (string $quantity): array => ['quantity' => $quantity, 'lot' => 0], $lines),
+            $this->sign(Role::Storekeeper),
+        );
     }
 
     public function goodsIn(
@@ -236,14 +236,13 @@ final class Shop
             $this->place($place)->id,
             $codes,
             null,
-            $this->token(),
-            $this->as(Role::Storekeeper),
+            $this->sign(Role::Storekeeper),
         );
     }
 
     public function reverse(Booking $booking, string $reason = 'typing error'): Booking
     {
-        return app(ReverseBooking::class)->handle($booking->id, $reason, $this->token(), $this->as(Role::Supervisor));
+        return app(ReverseBooking::class)->handle($booking->id, $this->sign(Role::Supervisor, $reason));
     }
 
     public function place(string $code): Place

@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\ChangeCalendar;
 use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\HoldPromise;
@@ -88,7 +89,16 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
                 : $random->getInt(1, 10);
         [$machine, $minute] = [$random->getInt(1, 2), $now() + $random->getInt(-100, 6000)];
         $preview = $pin ? null : MovePreview::of($plan, $step, $centre, $machine, $minute);
-        app(MoveStep::class)->handle($plan, $step, $centre, $machine, $minute, $pin, null, $token(), $planner);
+        app(MoveStep::class)->handle(
+            $plan,
+            $step,
+            $centre,
+            $machine,
+            $minute,
+            $pin,
+            null,
+            new Signed($token(), $planner),
+        );
         if ($preview !== null) {
             $at = DB::table('plan_steps')->where('plan_id', $plan)->where('order_step_id', $step)->first();
             expect($preview['can'])->toBeTrue()
@@ -103,10 +113,10 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
         'unpin' => fn () => ($pin = DB::table('plan_pins')->where('plan_id', Plan::LIVE)->value('order_step_id'))
         === null
             ? null
-            : app(MoveStep::class)->unpin(Plan::LIVE, $pin, null, $token(), $planner),
-        'undo' => fn () => app(UndoPlan::class)->undo(Plan::LIVE, $token(), $planner),
-        'redo' => fn () => app(UndoPlan::class)->redo(Plan::LIVE, $token(), $planner),
-        'by rank' => fn () => app(LoadByRank::class)->handle($token(), $planner),
+            : app(MoveStep::class)->unpin(Plan::LIVE, $pin, null, new Signed($token(), $planner)),
+        'undo' => fn () => app(UndoPlan::class)->undo(Plan::LIVE, new Signed($token(), $planner)),
+        'redo' => fn () => app(UndoPlan::class)->redo(Plan::LIVE, new Signed($token(), $planner)),
+        'by rank' => fn () => app(LoadByRank::class)->handle(new Signed($token(), $planner)),
         'order' => fn () => $this->shop->order(
             $pick(['TRAY-40', 'LID-9', 'SHAFT-S', 'TANK-50']),
             (string) $random->getInt(1, 9),
@@ -123,21 +133,17 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
             $random->getInt(0, 2),
             CarbonImmutable::now(),
             $random->getInt(0, 1) === 0 ? null : CarbonImmutable::now()->addHours($random->getInt(1, 60)),
-            'walk',
-            $token(),
-            $planner,
+            new Signed($token(), $planner, 'walk'),
         ),
         'away' => fn () => app(SayAbsent::class)->person(
             $random->getInt(1, 11),
             CarbonImmutable::now(),
             CarbonImmutable::now()->addHours($random->getInt(1, 60)),
-            'walk',
-            $token(),
-            $planner,
+            new Signed($token(), $planner, 'walk'),
         ),
         'back' => fn () => ($what = $pick(['downtimes', 'absences']))
         && ($id = DB::table($what)->whereNull('ended_at')->value('id'))
-            ? app(SayAbsent::class)->back($what, $id, $token(), $planner)
+            ? app(SayAbsent::class)->back($what, $id, new Signed($token(), $planner))
             : null,
         'calendar' => fn () => app(ChangeCalendar::class)->handle(
             $random->getInt(1, 3),
@@ -153,8 +159,7 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
             ],
             [],
             true,
-            $token(),
-            $planner,
+            new Signed($token(), $planner),
         ),
         'hold' => fn () => app(HoldPromise::class)->handle(
             $this->shop->item('TRAY-40')->id,
@@ -164,19 +169,24 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
             $random->getInt(1, 9),
             'walk',
             null,
-            $token(),
-            $planner,
+            new Signed($token(), $planner),
         ),
         'let go' => fn () => ($id = DB::table('promises')->whereNull('released_at')->value('id')) === null
             ? null
-            : app(HoldPromise::class)->release($id, $token(), $planner),
-        'copy' => fn () => app(WhatIf::class)->copy('walk', $token(), $planner),
+            : app(HoldPromise::class)->release($id, new Signed($token(), $planner)),
+        'copy' => fn () => app(WhatIf::class)->copy('walk', new Signed($token(), $planner)),
         'move beside' => fn () => ($id = $beside()) === null ? null : $move($id, false),
-        'again' => fn () => ($id = $beside()) === null ? null : app(WhatIf::class)->again($id, $token(), $planner),
+        'again' => fn () => ($id = $beside()) === null ? null : app(WhatIf::class)->again(
+            $id,
+            new Signed($token(), $planner),
+        ),
         'live' => fn () => ($id = $beside()) === null
             ? null
-            : app(GoLive::class)->handle($id, null, $token(), $planner),
-        'discard' => fn () => ($id = $beside()) === null ? null : app(WhatIf::class)->discard($id, $token(), $planner),
+            : app(GoLive::class)->handle($id, null, new Signed($token(), $planner)),
+        'discard' => fn () => ($id = $beside()) === null ? null : app(WhatIf::class)->discard(
+            $id,
+            new Signed($token(), $planner),
+        ),
         'clock' => function () use ($random): void {
             Carbon::setTestNow(now()->addMinutes($random->getInt(1, 90)));
             app(KeepUp::class)->handle(null);
@@ -202,7 +212,7 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
     // all that can be undone is, and the plan is true still
     for ($i = 0; $i < 70; $i++) {
         try {
-            app(UndoPlan::class)->undo(Plan::LIVE, $token(), $planner);
+            app(UndoPlan::class)->undo(Plan::LIVE, new Signed($token(), $planner));
         } catch (Refusal) {
             break;
         }

@@ -158,7 +158,7 @@ it('ends clean', function (int $seed, int $steps) {
             return $order === null ? null : app(ChangeOrder::class)
                 ->head($order->id, $order->version,
                     ['quantity' => (string) mt_rand(1, 9), 'due_on' => $order->due_on, 'rank' => mt_rand(1, 999),
-                        'is_held' => mt_rand(0, 9) === 0], $this->shop->token(), $this->shop->as(Role::Supervisor));
+                        'is_held' => mt_rand(0, 9) === 0], $this->shop->sign(Role::Supervisor));
         },
         'change component' => function () use ($pick) {
             $ids = OrderComponent::query()->pluck('id')->all();
@@ -170,8 +170,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $component->id,
                     $component->order->version,
                     (string) mt_rand(0, 9),
-                    $this->shop->token(),
-                    $this->shop->as(Role::Supervisor),
+                    $this->shop->sign(Role::Supervisor),
                 );
         },
         'tie' => function () use ($openOrders, $pick) {
@@ -184,15 +183,14 @@ it('ends clean', function (int $seed, int $steps) {
                     $pick($lines),
                     $pick($ids),
                     (string) mt_rand(1, 3),
-                    $this->shop->token(),
-                    $this->shop->as(Role::Planner),
+                    $this->shop->sign(Role::Planner),
                 );
         },
         'untie' => function () use ($pick) {
             $ids = Cover::query()->where('quantity', '>', 0)->pluck('id')->all();
 
             return $ids === [] ? null : app(TieToOrder::class)
-                ->untie($pick($ids), 'walk', $this->shop->token(), $this->shop->as(Role::Planner));
+                ->untie($pick($ids), $this->shop->sign(Role::Planner, 'walk'));
         },
         'change line' => function () use ($pick) {
             $ids = CustomerOrderLine::query()->pluck('id')->all();
@@ -205,8 +203,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $line->customerOrder->version,
                     (string) mt_rand(0, 8),
                     '2026-12-20',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Sales),
+                    $this->shop->sign(Role::Sales),
                 );
         },
         'count' => function () use ($pick) {
@@ -222,9 +219,7 @@ it('ends clean', function (int $seed, int $steps) {
                 : app(CountBalance::class)->handle(
                     $balance->id,
                     (string) max(0, (int) $balance->quantity + mt_rand(-3, 3)),
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Storekeeper),
+                    $this->shop->sign(Role::Storekeeper, 'walk'),
                 );
         },
         'start' => function () use ($openOrders, $pick) {
@@ -233,7 +228,7 @@ it('ends clean', function (int $seed, int $steps) {
 
             return $step === null
                 ? null
-                : app(StartStep::class)->handle($step->id, $this->shop->token(), $this->shop->as(Role::Operator));
+                : app(StartStep::class)->handle($step->id, $this->shop->sign(Role::Operator));
         },
         'add step' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
@@ -243,7 +238,7 @@ it('ends clean', function (int $seed, int $steps) {
                 ->add($order->id, $order->version,
                     ['number' => mt_rand(1, 6) * 5, 'name' => 'Extra', 'work_centre_id' => (int) WorkCentre::query()
                         ->value('id'), 'setup_minutes' => '5', 'run_rate' => '1'],
-                    $this->shop->token(), $this->shop->as(Role::Planner));
+                    $this->shop->sign(Role::Planner));
         },
         'take a step out' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
@@ -254,8 +249,7 @@ it('ends clean', function (int $seed, int $steps) {
                 : app(ChangeSteps::class)->remove(
                     $pick($order->steps()->get()->all())->id,
                     $order->version,
-                    $this->shop->token(),
-                    $this->shop->as(Role::Planner),
+                    $this->shop->sign(Role::Planner),
                 );
         },
         'cancel' => function () use ($openOrders, $pick) {
@@ -263,7 +257,7 @@ it('ends clean', function (int $seed, int $steps) {
             $order = $ids === [] || mt_rand(0, 2) > 0 ? null : Order::query()->findOrFail($pick($ids));
 
             return $order === null ? null : app(ChangeOrder::class)
-                ->cancel($order->id, $order->version, 'walk', $this->shop->token(), $this->shop->as(Role::Supervisor));
+                ->cancel($order->id, $order->version, $this->shop->sign(Role::Supervisor, 'walk'));
         },
         'issue some, of lots' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
@@ -308,9 +302,7 @@ it('ends clean', function (int $seed, int $steps) {
                         ),
                     ],
                     true,
-                    '',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Storekeeper),
+                    $this->shop->sign(Role::Storekeeper),
                 );
         },
         'bring back' => function () use ($openOrders, $pick) {
@@ -325,9 +317,7 @@ it('ends clean', function (int $seed, int $steps) {
                     [$key => '1'],
                     $this->shop->place($pick(['STORES', 'RACK']))->id,
                     $pick([Condition::Free, Condition::Blocked]),
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Storekeeper),
+                    $this->shop->sign(Role::Storekeeper, 'walk'),
                 );
         },
         'take a line back' => function () use ($pick, &$done) {
@@ -339,9 +329,7 @@ it('ends clean', function (int $seed, int $steps) {
                 : app(ReverseLines::class)->handle(
                     $booking->id,
                     [(int) $booking->moves()->inRandomOrder(mt_rand())->value('id')],
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Storekeeper),
+                    $this->shop->sign(Role::Storekeeper, 'walk'),
                 );
         },
         'correct a lot' => function () use ($pick) {
@@ -357,9 +345,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $move->id,
                     $pick(['H-7714', 'H-7731', 'H-1', 'H-2']),
                     mt_rand(0, 1) === 0 ? null : '1',
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Storekeeper),
+                    $this->shop->sign(Role::Storekeeper, 'walk'),
                 );
         },
         'keep' => function () use ($openOrders) {
@@ -379,15 +365,13 @@ it('ends clean', function (int $seed, int $steps) {
                     $component->item_id,
                     $component->item->number === 'SS-15' && mt_rand(0, 1) === 0 ? 'H-7714' : '',
                     '1',
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Planner),
+                    $this->shop->sign(Role::Planner, 'walk'),
                 );
         },
         'give up what is kept' => fn () => ($id = DB::table('reservations')->where('quantity', '>', 0)->value('id'))
         === null
             ? null
-            : app(ReserveStock::class)->giveUp($id, 'walk', $this->shop->token(), $this->shop->as(Role::Planner)),
+            : app(ReserveStock::class)->giveUp($id, $this->shop->sign(Role::Planner, 'walk')),
         'scrap stock' => fn () => ($balance = Balance::query()
             ->where('quantity', '>', 3)
             ->whereHas('item', fn ($item) => $item->whereIn('number', ['GATE-40', 'SS-15', 'FOOT-1']))
@@ -398,9 +382,7 @@ it('ends clean', function (int $seed, int $steps) {
                 $balance->id,
                 '1',
                 ScrapClass::Handling,
-                'walk',
-                $this->shop->token(),
-                $this->shop->as(Role::Storekeeper),
+                $this->shop->sign(Role::Storekeeper, 'walk'),
             ),
         'block or free' => fn () => ($balance = Balance::query()
             ->where('quantity', '>', 1)
@@ -412,9 +394,7 @@ it('ends clean', function (int $seed, int $steps) {
                 $balance->id,
                 '1',
                 $pick(Condition::cases()),
-                'walk',
-                $this->shop->token(),
-                $this->shop->as(Role::Storekeeper),
+                $this->shop->sign(Role::Storekeeper, 'walk'),
             ),
         'late cost' => fn () => ($id = Booking::query()
             ->where('kind', 'goods_in')
@@ -424,16 +404,12 @@ it('ends clean', function (int $seed, int $steps) {
             : app(AddLateCost::class)->handle(
                 $id,
                 mt_rand(-500, 900),
-                'walk',
-                $this->shop->token(),
-                $this->shop->as(Role::CostClerk),
+                $this->shop->sign(Role::CostClerk, 'walk'),
             ),
         'standard cost' => fn () => app(SetStandardCost::class)->handle(
             $this->shop->item('FOOT-1')->id,
             '0.'.mt_rand(80, 99),
-            'walk',
-            $this->shop->token(),
-            $this->shop->as(Role::CostClerk),
+            $this->shop->sign(Role::CostClerk, 'walk'),
         ),
         'feet in' => fn () => $this->shop->goodsIn('FOOT-1', (string) mt_rand(1, 40), '0.'.mt_rand(85, 99)),
         'split' => function () use ($openOrders, $pick) {
@@ -446,9 +422,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $order->id,
                     $order->version,
                     (string) mt_rand(1, 3),
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Planner),
+                    $this->shop->sign(Role::Planner, 'walk'),
                 );
         },
         'cure short' => function () use ($pick) {
@@ -462,9 +436,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $order->version,
                     $pick(Cure::cases()),
                     '1',
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Supervisor),
+                    $this->shop->sign(Role::Supervisor, 'walk'),
                 );
         },
         'cancel a line' => function () use ($pick) {
@@ -478,9 +450,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $line->customerOrder->version,
                     $pick([NoLongerFor::Shelf, NoLongerFor::Hold, NoLongerFor::Stop, NoLongerFor::OtherLine]),
                     $pick(CustomerOrderLine::query()->pluck('id')->all()),
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Sales),
+                    $this->shop->sign(Role::Sales, 'walk'),
                 );
         },
         'rank' => fn () => ($ids = Order::query()
@@ -491,8 +461,7 @@ it('ends clean', function (int $seed, int $steps) {
             : app(PlaceInRank::class)->handle(
                 $pick($ids),
                 $pick([...$ids, null]),
-                $this->shop->token(),
-                $this->shop->as(Role::Supervisor),
+                $this->shop->sign(Role::Supervisor),
             ),
         'reverse' => fn () => $done === [] ? null : $this->shop->reverse($pick($done)),
     ];
@@ -555,9 +524,7 @@ it('ends clean', function (int $seed, int $steps) {
                     [$key => (string) $row['quantity']],
                     $this->shop->place($place)->id,
                     Condition::Free,
-                    'walk',
-                    $this->shop->token(),
-                    $this->shop->as(Role::Storekeeper),
+                    $this->shop->sign(Role::Storekeeper, 'walk'),
                 );
             }
         }

@@ -4,7 +4,6 @@ namespace App\Actions\Bookings;
 
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -16,13 +15,12 @@ final class ClosePeriod
     }
 
     /** @throws Refused when the day lies ahead, or before what is closed already */
-    public function handle(string $endsOn, string $token, Person $by): Booking
+    public function handle(string $endsOn, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::PeriodClosed,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($endsOn, $by): void {
+            $signed,
+            function (Ledger $ledger) use ($endsOn, $signed): void {
                 $closed = DB::table('periods')->max('ends_on');
                 if ($closed !== null && $endsOn <= $closed) {
                     throw Refused::because('The books are closed up to '.Said::day($closed).' already.', 'ends_on');
@@ -35,7 +33,7 @@ final class ClosePeriod
                     'ends_on' => $endsOn,
                     'last_booking_id' => (int) DB::table('bookings')->max('id'),
                     'closed_at' => now(),
-                    'user_id' => $by->id,
+                    'user_id' => $signed->person->id,
                 ]);
                 $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
             },

@@ -11,7 +11,6 @@ use App\Models\CustomerOrderLine;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\Person;
 use App\Models\Purchase;
 use App\Models\Question;
 use Brick\Math\BigDecimal;
@@ -28,16 +27,13 @@ final class ReverseBooking
     }
 
     /**
-     * @param  string|null  $bookedOn  null = today
-     *
      * @throws Refused
      */
-    public function handle(int $bookingId, string $reason, string $token, Person $by, ?string $bookedOn = null): Booking
+    public function handle(int $bookingId, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Reversal,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($bookingId): void {
                 $booking = Booking::query()
                     ->with('moves', 'stepEntries', 'costEntries', 'coverEntries.cover')
@@ -86,9 +82,7 @@ final class ReverseBooking
                 Questions::reversed($ledger, $booking);
                 $ledger->says('Reversed: '.$booking->says);
             },
-            $reason,
             $bookingId,
-            $bookedOn,
         );
     }
 

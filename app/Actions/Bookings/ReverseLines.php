@@ -6,7 +6,6 @@ use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;
-use App\Models\Person;
 use App\Models\Place;
 use App\Models\Purchase;
 use Illuminate\Database\Eloquent\Collection;
@@ -25,12 +24,11 @@ final class ReverseLines
      *
      * @throws Refused
      */
-    public function handle(int $bookingId, array $moveIds, string $reason, string $token, Person $by): Booking
+    public function handle(int $bookingId, array $moveIds, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::LinesReversed,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($bookingId, $moveIds): void {
                 $booking = Booking::query()->with('coverEntries.cover')->lockForUpdate()->findOrFail($bookingId);
                 if (! $booking->kind->hasLines()) {
@@ -85,7 +83,6 @@ final class ReverseLines
                         ." reversed of booking {$booking->id}: {$booking->says}",
                 );
             },
-            $reason,
         );
     }
 

@@ -4,13 +4,13 @@ namespace App\Actions\Cover;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Orders\MissingParts;
 use App\Actions\Orders\OrderCopy;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -37,10 +37,9 @@ final class CoverLines
         CoverBy $by,
         ?string $quantity,
         bool $withParts,
-        string $token,
-        Person $user,
+        Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::Cover, $token, $user, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Cover, $signed, function (Ledger $ledger) use (
             $lineIds,
             $by,
             $quantity,

@@ -4,13 +4,13 @@ namespace App\Actions\Cover;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -23,9 +23,9 @@ final class TieToOrder
     }
 
     /** @throws Refused */
-    public function tie(int $lineId, int $orderId, string $quantity, string $token, Person $by): Booking
+    public function tie(int $lineId, int $orderId, string $quantity, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Cover, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Cover, $signed, function (Ledger $ledger) use (
             $lineId,
             $orderId,
             $quantity,
@@ -67,13 +67,12 @@ final class TieToOrder
     }
 
     /** @throws Refused when nothing is left to untie */
-    public function untie(int $coverId, string $reason, string $token, Person $by): Booking
+    public function untie(int $coverId, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Cover,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($coverId, $reason): void {
+            $signed,
+            function (Ledger $ledger) use ($coverId, $signed): void {
                 $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);
                 $customerOrder = CustomerOrder::query()->lockForUpdate()->findOrFail($cover->line->customer_order_id);
                 $order =
@@ -91,10 +90,9 @@ final class TieToOrder
                         .($order === null ? 'stock' : "order {$order->number}")
                         .': '
                         .Amount::plain($was)
-                        .". {$reason}",
+                        .". {$signed->reason}",
                 );
             },
-            $reason,
         );
     }
 }

@@ -4,13 +4,13 @@ namespace App\Actions\Demand;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Planning\OrderState;
@@ -38,15 +38,12 @@ final class CancelLine
         int $version,
         NoLongerFor $what,
         ?int $otherLine,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::CustomerLineChanged,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($lineId, $version, $what, $otherLine, $reason): void {
+            $signed,
+            function (Ledger $ledger) use ($lineId, $version, $what, $otherLine, $signed): void {
                 $heads = CustomerOrder::query()
                     ->whereIn(
                         'id',
@@ -91,10 +88,12 @@ final class CancelLine
                 $ledger->concerns(customerOrder: $heads[$line->customer_order_id]);
                 $other === null ?: $ledger->touch($heads[$other->customer_order_id]);
                 $ledger->says(
-                    "{$line->label()}: ".Amount::plain($open)." no longer wanted. {$reason} ".implode(' ', $said),
+                    "{$line->label()}: "
+                        .Amount::plain($open)
+                        ." no longer wanted. {$signed->reason} "
+                        .implode(' ', $said),
                 );
             },
-            $reason,
         );
     }
 

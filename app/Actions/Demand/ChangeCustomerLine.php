@@ -5,12 +5,12 @@ namespace App\Actions\Demand;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Said;
+use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -28,10 +28,9 @@ final class ChangeCustomerLine
         int $version,
         string $quantity,
         string $promisedOn,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::CustomerLineChanged, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::CustomerLineChanged, $signed, function (Ledger $ledger) use (
             $lineId,
             $version,
             $quantity,

@@ -5,11 +5,11 @@ namespace App\Actions\Demand;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\Item;
-use App\Models\Person;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
@@ -32,9 +32,9 @@ final class EnterCustomerOrder
      *
      * @throws Refused with a sentence beside each field that is wrong
      */
-    public function handle(array $head, array $lines, string $token, Person $by): Booking
+    public function handle(array $head, array $lines, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::CustomerOrder, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::CustomerOrder, $signed, function (Ledger $ledger) use (
             $head,
             $lines,
         ): void {

@@ -5,13 +5,13 @@ namespace App\Actions\Demand;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Stock\Reservations;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -29,9 +29,9 @@ final class ShipLines
      *
      * @throws Refused
      */
-    public function handle(int $customerOrderId, array $lines, string $token, Person $by): Booking
+    public function handle(int $customerOrderId, array $lines, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Ship, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Ship, $signed, function (Ledger $ledger) use (
             $customerOrderId,
             $lines,
         ): void {

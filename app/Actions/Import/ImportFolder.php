@@ -5,6 +5,7 @@ namespace App\Actions\Import;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\PeriodLock;
+use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\KeepUp;
 use App\Actions\Stock\SetStandardCost;
 use App\Models\BookingKind;
@@ -37,8 +38,7 @@ final class ImportFolder
         $this->plan->atTheEnd(
             fn () => $this->bookings->once(
                 BookingKind::Import,
-                'import-'.Str::uuid(),
-                $by,
+                new Signed('import-'.Str::uuid(), $by),
                 function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
                     $costs = $this->productData->write($folder, $ledger, $result, $progress);
                     $this->opening->lock($folder, $ledger, array_keys($costs));

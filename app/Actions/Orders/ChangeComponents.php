@@ -3,11 +3,11 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -19,11 +19,11 @@ final class ChangeComponents
     {
     }
 
-    public function change(int $componentId, int $version, string $quantity, string $token, Person $by): Booking
+    public function change(int $componentId, int $version, string $quantity, Signed $signed): Booking
     {
         $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
 
-        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+        return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
             $componentId,
             $quantity,
         ): string {
@@ -59,13 +59,11 @@ final class ChangeComponents
         int $version,
         int $itemId,
         string $quantity,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         $orderId = OrderComponent::query()->findOrFail($componentId)->order_id;
 
-        return $this->change->handle($orderId, $version, $token, $by,
+        return $this->change->handle($orderId, $version, $signed,
             function (Ledger $ledger, Order $order) use ($componentId, $itemId, $quantity): string {
                 $component = OrderComponent::query()->with('item.unit')->findOrFail($componentId);
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
@@ -109,7 +107,6 @@ final class ChangeComponents
                     .Amount::plain($amount)
                     ." {$item->unit->code} {$item->label()} instead of {$component->item->label()}.";
             },
-            $reason,
         );
     }
 
@@ -120,10 +117,9 @@ final class ChangeComponents
         string $quantity,
         ?string $unit,
         int $stepNumber,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
-        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+        return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
             $itemId,
             $quantity,
             $unit,

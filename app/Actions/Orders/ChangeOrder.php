@@ -3,9 +3,9 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\Order;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use KeepPace\Core\Planning\OrderState;
@@ -29,11 +29,9 @@ final class ChangeOrder
      *
      * @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to
      */
-    public function head(int $id, int $version, array $to, string $token, Person $by): Booking
+    public function head(int $id, int $version, array $to, Signed $signed): Booking
     {
-        return $this->change->handle($id, $version, $token, $by, function (Ledger $ledger, Order $order) use (
-            $to,
-        ): string {
+        return $this->change->handle($id, $version, $signed, function (Ledger $ledger, Order $order) use ($to): string {
             $follow = '';
             $quantity = $order->item->quantity($to['quantity'])->amount;
             if (! $quantity->isEqualTo($order->quantity)) {
@@ -93,14 +91,13 @@ final class ChangeOrder
                     .'. Bring it back to stores, or leave it as used.';
     }
 
-    public function cancel(int $id, int $version, string $reason, string $token, Person $by): Booking
+    public function cancel(int $id, int $version, Signed $signed): Booking
     {
         return $this->change->handle(
             $id,
             $version,
-            $token,
-            $by,
-            function (Ledger $ledger, Order $order) use ($reason): string {
+            $signed,
+            function (Ledger $ledger, Order $order) use ($signed): string {
                 if ($order->state !== OrderState::Firm && $order->state !== OrderState::Released) {
                     throw Refused::because(
                         "Order {$order->number} is {$order->state->value}. Reverse what is booked on it first.",
@@ -112,9 +109,8 @@ final class ChangeOrder
                 $ledger->change($order, 'state', $order->state->value, 'cancelled');
                 $order->state = OrderState::Cancelled;
 
-                return "Order {$order->number} cancelled: {$reason}";
+                return "Order {$order->number} cancelled: {$signed->reason}";
             },
-            $reason,
         );
     }
 

@@ -3,10 +3,10 @@
 namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\Person;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
@@ -21,11 +21,11 @@ final class ChangeSteps
     }
 
     /** @param  array{work_centre_id: ?int, setup_minutes: string, run_rate: string}  $to */
-    public function change(int $stepId, int $version, array $to, string $token, Person $by): Booking
+    public function change(int $stepId, int $version, array $to, Signed $signed): Booking
     {
         $orderId = OrderStep::query()->findOrFail($stepId)->order_id;
 
-        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+        return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
             $stepId,
             $to,
         ): string {
@@ -73,9 +73,9 @@ final class ChangeSteps
      * @param  array{number: int, name: string, work_centre_id: int, setup_minutes: string, run_rate: string}  $step
      *     run_rate in minutes per unit
      */
-    public function add(int $orderId, int $version, array $step, string $token, Person $by): Booking
+    public function add(int $orderId, int $version, array $step, Signed $signed): Booking
     {
-        return $this->change->handle($orderId, $version, $token, $by, function (Ledger $ledger, Order $order) use (
+        return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
             $step,
         ): string {
             $steps = $order->steps()->get();
@@ -118,10 +118,10 @@ final class ChangeSteps
     }
 
     /** Takes a step out that nothing has reached; what was to be used at it is used at the next. */
-    public function remove(int $stepId, int $version, string $token, Person $by): Booking
+    public function remove(int $stepId, int $version, Signed $signed): Booking
     {
         return $this->change->handle(fn (): int => OrderStep::query()->findOrFail($stepId)
-            ->order_id, $version, $token, $by, function (Ledger $ledger, Order $order) use ($stepId): string {
+            ->order_id, $version, $signed, function (Ledger $ledger, Order $order) use ($stepId): string {
                 $step = OrderStep::query()->findOrFail($stepId);
                 if (
                     BigDecimal::of($step->taken_in)->isPositive()

@@ -4,10 +4,10 @@ namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -25,9 +25,9 @@ final class CloseOrder
     }
 
     /** @throws Refused */
-    public function handle(int $id, string $token, Person $by): Booking
+    public function handle(int $id, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Close, $token, $by, function (Ledger $ledger) use ($id): void {
+        return $this->bookings->once(BookingKind::Close, $signed, function (Ledger $ledger) use ($id): void {
             $order = Order::query()->with('item')->lockForUpdate()->findOrFail($id);
             if ($order->state !== OrderState::Built) {
                 throw Refused::because(

@@ -5,12 +5,12 @@ namespace App\Actions\Orders;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
@@ -32,15 +32,12 @@ final class CureShort
         int $version,
         Cure $cure,
         string $quantity,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Remake,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($id, $version, $cure, $quantity, $reason): void {
+            $signed,
+            function (Ledger $ledger) use ($id, $version, $cure, $quantity, $signed): void {
                 $lost = self::lost($id);
                 Heads::customerOrders(
                     CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all(),
@@ -86,11 +83,10 @@ final class CureShort
                             ." of order {$order->number} taken from stock instead.",
                         Cure::Accepted => "Order {$order->number} finishes "
                             .Amount::plain($amount)
-                            ." short, accepted. {$reason}",
+                            ." short, accepted. {$signed->reason}",
                     },
                 );
             },
-            $reason,
         );
     }
 

@@ -4,10 +4,10 @@ namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 
 /** Makes an order for the shelf. */
@@ -27,10 +27,9 @@ final class MakeOrder
         ?string $unit,
         ?string $dueOn,
         bool $withParts,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::OrderMade, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::OrderMade, $signed, function (Ledger $ledger) use (
             $itemId,
             $quantity,
             $unit,

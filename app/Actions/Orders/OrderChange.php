@@ -5,6 +5,7 @@ namespace App\Actions\Orders;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
@@ -30,15 +31,12 @@ final class OrderChange
     public function handle(
         int|Closure $id,
         int $version,
-        string $token,
-        Person $by,
+        Signed $signed,
         Closure $work,
-        string $reason = '',
     ): Booking {
         return $this->bookings->once(
             BookingKind::OrderChanged,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($id, $version, $work): void {
                 $id = $id instanceof Closure ? $id() : $id;
                 // what is made for it may follow it: all heads are locked at once, by id
@@ -53,7 +51,6 @@ final class OrderChange
                 $ledger->concerns($order);
                 $ledger->says($work($ledger, $order));
             },
-            $reason,
         );
     }
 }

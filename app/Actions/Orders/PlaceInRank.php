@@ -5,12 +5,12 @@ namespace App\Actions\Orders;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\AskEffect;
 use App\Actions\Schedule\Effect;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -31,12 +31,12 @@ final class PlaceInRank
      *
      * @throws Refused
      */
-    public function handle(int $id, ?int $before, string $token, Person $by, bool $withServants = false): Booking
+    public function handle(int $id, ?int $before, Signed $signed, bool $withServants = false): Booking
     {
-        return $this->bookings->once(BookingKind::Ranked, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Ranked, $signed, function (Ledger $ledger) use (
             $id,
             $before,
-            $withServants
+            $withServants,
         ): void {
             $orders = Heads::orders([$id, ...self::open()]);
             $order = $orders[$id] ?? throw Heads::gone(Order::class, $id);

@@ -5,12 +5,12 @@ namespace App\Actions\Orders;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
+use App\Actions\Bookings\Signed;
 use App\Actions\Stock\TrackedCodes;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\Person;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
@@ -37,10 +37,9 @@ final class ReceiveOrder
         string $quantity,
         int $placeId,
         string $codes,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::Receive, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Receive, $signed, function (Ledger $ledger) use (
             $orderId,
             $quantity,
             $placeId,

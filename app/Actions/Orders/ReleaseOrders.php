@@ -4,6 +4,7 @@ namespace App\Actions\Orders;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
@@ -32,12 +33,12 @@ final class ReleaseOrders
      *
      * @throws Refused with all the reasons of all the orders; none is released then
      */
-    public function handle(array $ids, ?string $shortReason, string $token, Person $by): Booking
+    public function handle(array $ids, ?string $shortReason, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Release, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Release, $signed, function (Ledger $ledger) use (
             $ids,
             $shortReason,
-            $by,
+            $signed,
         ): void {
             sort($ids);
             $orders = Order::query()
@@ -79,7 +80,7 @@ final class ReleaseOrders
                 throw new Refused($reasons);
             }
             foreach ($orders as $order) {
-                $this->release($ledger, $order, $by, isset($short[$order->id]) ? $shortReason : null);
+                $this->release($ledger, $order, $signed->person, isset($short[$order->id]) ? $shortReason : null);
                 OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
             }
             $ledger->concerns($orders->count() === 1 ? $orders->first() : null);

@@ -6,6 +6,7 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
+use App\Actions\Bookings\Signed;
 use App\Actions\Usage\ReturnComponents;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -46,13 +47,12 @@ final class SplitOrder
     }
 
     /** @throws Refused when so many pieces have begun already */
-    public function handle(int $id, int $version, string $pieces, string $reason, string $token, Person $by): Booking
+    public function handle(int $id, int $version, string $pieces, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Split,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($id, $version, $pieces, $by): void {
+            $signed,
+            function (Ledger $ledger) use ($id, $version, $pieces, $signed): void {
                 $parts = Order::query()->where('for_order_id', $id)->pluck('id')->all();
                 $locked = Heads::orders([$id, ...$parts]);
                 $order =
@@ -77,7 +77,7 @@ final class SplitOrder
                         'quantity',
                     );
                 }
-                $new = $this->head($ledger, $order, $part, $by);
+                $new = $this->head($ledger, $order, $part, $signed->person);
                 $this->steps($ledger, $order, $new, $part, $all);
                 $this->components($ledger, $order, $new, $part, $all);
                 $order->quantity = (string) $all->minus($part);
@@ -97,7 +97,6 @@ final class SplitOrder
                 $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
                 $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
             },
-            $reason,
         );
     }
 

@@ -6,11 +6,11 @@ use App\Access\Role;
 use App\Access\Roles;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
@@ -26,14 +26,14 @@ final class AddPerson
      *
      * @throws Refused when the login is taken, or somebody who works here has one already
      */
-    public function handle(NewLogin $new, bool $isGiven, string $token, Person $by): Booking
+    public function handle(NewLogin $new, bool $isGiven, Signed $signed): Booking
     {
         $work = function (Ledger $ledger) use ($new, $isGiven): void {
             $person = self::make($new, $isGiven);
             $ledger->says("{$person->name} may log in as {$new->login}, {$new->roles->label()}.");
         };
 
-        return $this->bookings->once(BookingKind::Person, $token, $by, $work);
+        return $this->bookings->once(BookingKind::Person, $signed, $work);
     }
 
     /** The first of all, who lets the others in; refused when there is somebody already. */
@@ -44,7 +44,7 @@ final class AddPerson
                 throw Refused::because('There is somebody already who can let others in.');
             }
             $user = self::make(new NewLogin($name, $login, Roles::of(Role::Supervisor), $password), false);
-            $this->bookings->once(BookingKind::Person, (string) Str::uuid(), $user, fn (Ledger $ledger) => $ledger
+            $this->bookings->once(BookingKind::Person, Signed::by($user), fn (Ledger $ledger) => $ledger
                 ->says("{$name} is the first who may log in, as {$login}."));
 
             return $user;

@@ -4,6 +4,7 @@ namespace App\Actions\People;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
@@ -22,15 +23,15 @@ final class ChangePassword
      *
      * @throws Refused when the present password is another
      */
-    public function handle(string $present, string $new, string $session, string $token, Person $by): Booking
+    public function handle(string $present, string $new, string $session, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Person, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Person, $signed, function (Ledger $ledger) use (
             $present,
             $new,
             $session,
-            $by
+            $signed,
         ): void {
-            $user = Person::query()->lockForUpdate()->findOrFail($by->id);
+            $user = Person::query()->lockForUpdate()->findOrFail($signed->person->id);
             if (! Hash::check($present, $user->password)) {
                 throw Refused::because('That is not your present password.', 'present');
             }

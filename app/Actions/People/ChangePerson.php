@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Access\Roles;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
@@ -20,9 +21,9 @@ final class ChangePerson
     }
 
     /** @throws Refused */
-    public function roles(int $id, Roles $roles, string $token, Person $by): Booking
+    public function roles(int $id, Roles $roles, Signed $signed): Booking
     {
-        return $this->change($id, $token, $by, function (Person $user) use ($roles): string {
+        return $this->change($id, $signed, function (Person $user) use ($roles): string {
             $was = $user->roles();
             if ($was->equals($roles)) {
                 throw Refused::because("{$user->name} is {$roles->label()} already.", 'roles');
@@ -38,10 +39,10 @@ final class ChangePerson
      *
      * @throws Refused
      */
-    public function lock(int $id, string $reason, string $token, Person $by): Booking
+    public function lock(int $id, Signed $signed): Booking
     {
-        return $this->change($id, $token, $by, function (Person $user) use ($by): string {
-            if ($user->id === $by->id) {
+        return $this->change($id, $signed, function (Person $user) use ($signed): string {
+            if ($user->id === $signed->person->id) {
                 throw Refused::because('You cannot lock yourself out. Somebody else has to.');
             }
             if ($user->locked_at !== null) {
@@ -51,13 +52,13 @@ final class ChangePerson
             Sessions::end($user->id);
 
             return "{$user->name} is locked.";
-        }, $reason);
+        });
     }
 
     /** @throws Refused */
-    public function unlock(int $id, string $token, Person $by): Booking
+    public function unlock(int $id, Signed $signed): Booking
     {
-        return $this->change($id, $token, $by, function (Person $user): string {
+        return $this->change($id, $signed, function (Person $user): string {
             if ($user->locked_at === null) {
                 throw Refused::because("{$user->name} is not locked.");
             }
@@ -72,9 +73,9 @@ final class ChangePerson
      *
      * @throws Refused
      */
-    public function reset(int $id, string $password, string $token, Person $by): Booking
+    public function reset(int $id, string $password, Signed $signed): Booking
     {
-        return $this->change($id, $token, $by, function (Person $user) use ($password): string {
+        return $this->change($id, $signed, function (Person $user) use ($password): string {
             $user->fill(['password' => $password, 'must_change' => true, 'is_demo' => false]);
             Sessions::end($user->id);
 
@@ -83,12 +84,11 @@ final class ChangePerson
     }
 
     /** @param  \Closure(Person): string  $work */
-    private function change(int $id, string $token, Person $by, \Closure $work, string $reason = ''): Booking
+    private function change(int $id, Signed $signed, \Closure $work): Booking
     {
         return $this->bookings->once(
             BookingKind::Person,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($id, $work): void {
                 // all of them, by id: somebody who can let others in must be left
                 $all = Person::whoLogIn()->with('personRoles')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
@@ -98,7 +98,6 @@ final class ChangePerson
                 $user->save();
                 $ledger->says($said);
             },
-            $reason,
         );
     }
 

@@ -6,9 +6,9 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Said;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use App\Models\Purchase;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
@@ -31,14 +31,9 @@ final class ChangePurchase
         int $id,
         string $expectedOn,
         ?string $askedFor,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
-        return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use (
-            $expectedOn,
-            $askedFor,
-        ): string {
+        return $this->change($id, $signed, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
             $before = $purchase->expected_on;
             if ($before === $expectedOn && $purchase->asked_for === $askedFor && $purchase->ask_again_on === null) {
                 throw Refused::because('It is expected on that day already.', 'expected_on');
@@ -67,9 +62,9 @@ final class ChangePurchase
      *
      * @throws Refused
      */
-    public function askAgain(int $id, string $on, string $reason, string $token, Person $by): Booking
+    public function askAgain(int $id, string $on, Signed $signed): Booking
     {
-        return $this->change($id, $reason, $token, $by, function (Purchase $purchase) use ($on): string {
+        return $this->change($id, $signed, function (Purchase $purchase) use ($on): string {
             if ($on <= $this->today()) {
                 throw Refused::because('Ask again on a day after today.', 'expected_on');
             }
@@ -80,9 +75,9 @@ final class ChangePurchase
     }
 
     /** Gives up what has not come yet. */
-    public function giveUp(int $id, string $reason, string $token, Person $by): Booking
+    public function giveUp(int $id, Signed $signed): Booking
     {
-        return $this->change($id, $reason, $token, $by, function (Purchase $purchase): string {
+        return $this->change($id, $signed, function (Purchase $purchase): string {
             $open = $purchase->openQuantity();
             $purchase->cancelled_quantity = (string) BigDecimal::of($purchase->cancelled_quantity)->plus($open);
             $purchase->is_open = false;
@@ -106,12 +101,11 @@ final class ChangePurchase
     }
 
     /** @param  \Closure(Purchase): string  $work */
-    private function change(int $id, string $reason, string $token, Person $by, \Closure $work): Booking
+    private function change(int $id, Signed $signed, \Closure $work): Booking
     {
         return $this->bookings->once(
             BookingKind::PurchaseChanged,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($id, $work): void {
                 $purchase = Heads::purchase($id)->load('item.unit');
                 if (! $purchase->is_open) {
@@ -121,7 +115,6 @@ final class ChangePurchase
                 $purchase->save();
                 $ledger->says($said);
             },
-            $reason,
         );
     }
 }

@@ -6,10 +6,10 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Person;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use App\Queries\Shop\Deliveries;
@@ -30,9 +30,9 @@ final class RaisePurchases
      *
      * @throws Refused with a sentence for each line that is wrong
      */
-    public function handle(array $lines, bool $add, string $token, Person $by): Booking
+    public function handle(array $lines, bool $add, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Purchased, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Purchased, $signed, function (Ledger $ledger) use (
             $lines,
             $add,
         ): void {

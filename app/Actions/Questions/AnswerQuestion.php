@@ -4,10 +4,10 @@ namespace App\Actions\Questions;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\Person;
 use App\Models\Question;
 use KeepPace\Core\Refused;
 
@@ -19,13 +19,12 @@ final class AnswerQuestion
     }
 
     /** @throws Refused when it was answered already */
-    public function handle(int $id, string $answer, string $token, Person $by): Booking
+    public function handle(int $id, string $answer, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Answer,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($id, $answer, $by): void {
+            $signed->because($answer),
+            function (Ledger $ledger) use ($id, $answer, $signed): void {
                 $orderId = Question::query()->findOrFail($id)->order_id;
                 $order = $orderId === null ? null : Order::query()->lockForUpdate()->findOrFail($orderId);
                 $question = Question::query()->findOrFail($id);
@@ -35,7 +34,7 @@ final class AnswerQuestion
                 $question
                     ->fill([
                         'answered_at' => now(),
-                        'answered_by' => $by->id,
+                        'answered_by' => $signed->person->id,
                         'answer' => $answer,
                         'answer_booking_id' => $ledger->booking->id,
                     ])
@@ -43,7 +42,6 @@ final class AnswerQuestion
                 $ledger->concerns($order);
                 $ledger->says("Answered: {$question->says} {$answer}");
             },
-            $answer,
         );
     }
 }

@@ -6,10 +6,10 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\ProductChanges;
 use App\Actions\Bookings\Said;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Calendar;
-use App\Models\Person;
 use App\Models\Plan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -40,8 +40,7 @@ final class ChangeCalendar
         array $add,
         array $remove,
         bool $anyway,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         if (! $anyway && ($lost = $this->effect($calendarId, $week, $add, $remove)->lost) !== []) {
             throw Refused::because(
@@ -52,7 +51,7 @@ final class ChangeCalendar
             );
         }
 
-        return $this->bookings->once(BookingKind::CalendarChanged, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::CalendarChanged, $signed, function (Ledger $ledger) use (
             $calendarId,
             $week,
             $add,

@@ -3,9 +3,9 @@
 namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use App\Models\Plan;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
@@ -24,9 +24,9 @@ final class GoLive
     }
 
     /** @throws Refused when facts changed since it was worked out, or a lever is nothing a plan can make true */
-    public function handle(int $planId, ?int $seen, string $token, Person $by): Booking
+    public function handle(int $planId, ?int $seen, Signed $signed): Booking
     {
-        return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $token, $by,
+        return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $signed,
             function (Ledger $ledger, StandingPlan $live, \ArrayObject $facts) use ($planId): \Closure {
                 $plan = Plan::query()->where('is_live', false)->lockForUpdate()->find($planId)
                     ?? throw Refused::because('That what-if is not there any more.');

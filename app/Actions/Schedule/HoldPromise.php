@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
@@ -40,10 +41,9 @@ final class HoldPromise
         int $hours,
         string $for,
         ?CarbonImmutable $said,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::PromiseHeld, $signed, function (Ledger $ledger) use (
             $itemId,
             $quantity,
             $unit,
@@ -51,10 +51,10 @@ final class HoldPromise
             $hours,
             $for,
             $said,
-            $by,
+            $signed,
         ): void {
             Plan::lockLive(); // two who promise one gap: one after the other
-            $answer = $this->ask->handle($itemId, $quantity, $unit, $by);
+            $answer = $this->ask->handle($itemId, $quantity, $unit, $signed->person);
             $promised = $slack ? $answer->usingSlack() : $answer->movingNobody();
             if ($promised === null) {
                 throw Refused::because('All of it is in stock: cover the line from stock instead of holding a date.');
@@ -71,7 +71,7 @@ final class HoldPromise
             $item = Item::query()->with('unit')->findOrFail($itemId);
             $id = DB::table('promises')->insertGetId([
                 'booking_id' => $ledger->booking->id,
-                'user_id' => $by->id,
+                'user_id' => $signed->person->id,
                 'item_id' => $itemId,
                 'quantity' => (string) $answer->made,
                 'for' => $for,
@@ -93,11 +93,9 @@ final class HoldPromise
     }
 
     /** @throws Refused */
-    public function release(int $promise, string $token, Person $by): Booking
+    public function release(int $promise, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::PromiseHeld, $token, $by, function (Ledger $ledger) use (
-            $promise,
-        ): void {
+        return $this->bookings->once(BookingKind::PromiseHeld, $signed, function (Ledger $ledger) use ($promise): void {
             Plan::lockLive();
             $row = DB::table('promises AS p')
                 ->join('items AS i', 'i.id', 'p.item_id')

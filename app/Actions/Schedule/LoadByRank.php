@@ -3,6 +3,7 @@
 namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
@@ -21,9 +22,9 @@ final class LoadByRank
     }
 
     /** @throws Refused when the plan stands so already */
-    public function handle(string $token, Person $by): Booking
+    public function handle(Signed $signed): Booking
     {
-        return $this->changes->make(BookingKind::LoadedByRank, Plan::LIVE, null, $token, $by, function (
+        return $this->changes->make(BookingKind::LoadedByRank, Plan::LIVE, null, $signed, function (
             Ledger $ledger,
             StandingPlan $standing,
         ): \Closure {

@@ -3,9 +3,9 @@
 namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Board\StepName;
 use Illuminate\Support\Facades\DB;
@@ -36,15 +36,13 @@ final class MoveStep
         int $minute,
         bool $pin,
         ?int $seen,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->changes->make(
             $pin ? BookingKind::StepPinned : BookingKind::StepMoved,
             $planId,
             $seen,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger, StandingPlan $standing) use (
                 $planId,
                 $stepId,
@@ -99,9 +97,9 @@ final class MoveStep
      *
      * @throws Refused
      */
-    public function unpin(int $planId, int $stepId, ?int $seen, string $token, Person $by): Booking
+    public function unpin(int $planId, int $stepId, ?int $seen, Signed $signed): Booking
     {
-        return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $token, $by, function (
+        return $this->changes->make(BookingKind::StepPinned, $planId, $seen, $signed, function (
             Ledger $ledger,
             StandingPlan $standing,
         ) use ($planId, $stepId): \Closure {

@@ -5,6 +5,7 @@ namespace App\Actions\Schedule;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
@@ -52,23 +53,22 @@ final class PlanChanges
         BookingKind $kind,
         int $planId,
         ?int $seen,
-        string $token,
-        Person $by,
+        Signed $signed,
         \Closure $work,
         array $orders = [],
     ): Booking {
-        return $this->bookings->once($kind, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once($kind, $signed, function (Ledger $ledger) use (
             $planId,
             $seen,
-            $by,
             $work,
-            $orders
+            $orders,
+            $signed,
         ): void {
             $this->lock($ledger, $orders);
             $plan = Plan::query()->lockForUpdate()->find($planId)
                 ?? throw Refused::because('That plan is not there any more.');
             $standing = StandingPlan::of($planId);
-            $this->assertSeen($plan, $seen, $by);
+            $this->assertSeen($plan, $seen, $signed->person);
             $pins = $standing->pins();
             $before = Arrangement::pack($standing->steps(), $pins);
             $facts = new \ArrayObject;
@@ -80,7 +80,7 @@ final class PlanChanges
             $plan->change_id = DB::table('plan_changes')->insertGetId([
                 'plan_id' => $planId,
                 'booking_id' => $ledger->booking->id,
-                'user_id' => $by->id,
+                'user_id' => $signed->person->id,
                 'before' => $before,
                 'facts' => json_encode($facts->getArrayCopy()),
             ]);

@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
@@ -34,15 +35,12 @@ final class SayAbsent
         int $machine,
         CarbonImmutable $from,
         ?CarbonImmutable $until,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Downtime,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $reason): void {
+            $signed,
+            function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $signed): void {
                 Plan::lockLive();
                 $centre = WorkCentre::query()->findOrFail($workCentre);
                 self::assertSpan($from, $until);
@@ -68,7 +66,7 @@ final class SayAbsent
                         'work_centre_id' => $workCentre,
                         'machine' => $one,
                         ...self::span($from, $until),
-                        'reason' => $reason,
+                        'reason' => $signed->reason,
                         'booking_id' => $ledger->booking->id,
                     ]);
                 }
@@ -77,10 +75,9 @@ final class SayAbsent
                         .($machine === 0 || $centre->machines === 1 ? '' : " {$machine}")
                         .' is down '
                         .self::words($from, $until)
-                        .($reason === '' ? '.' : ": {$reason}."),
+                        .($signed->reason === '' ? '.' : ": {$signed->reason}."),
                 );
             },
-            $reason,
         );
     }
 
@@ -89,15 +86,12 @@ final class SayAbsent
         int $person,
         CarbonImmutable $from,
         ?CarbonImmutable $until,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Absence,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($person, $from, $until, $reason): void {
+            $signed,
+            function (Ledger $ledger) use ($person, $from, $until, $signed): void {
                 Plan::lockLive();
                 $working = DB::table('people')->whereNotNull('work_centre_id')->where('is_there', true);
                 $row = $working->where('id', $person)->first() ?? throw Refused::because('Choose a person.', 'person');
@@ -118,14 +112,15 @@ final class SayAbsent
                 DB::table('absences')->insert([
                     'person_id' => $person,
                     ...self::span($from, $until),
-                    'reason' => $reason,
+                    'reason' => $signed->reason,
                     'booking_id' => $ledger->booking->id,
                 ]);
                 $ledger->says(
-                    "{$row->name} is away ".self::words($from, $until).($reason === '' ? '.' : ": {$reason}."),
+                    "{$row->name} is away "
+                        .self::words($from, $until)
+                        .($signed->reason === '' ? '.' : ": {$signed->reason}."),
                 );
             },
-            $reason,
         );
     }
 
@@ -134,12 +129,11 @@ final class SayAbsent
      *
      * @throws Refused when it is over already
      */
-    public function back(string $what, int $id, string $token, Person $by): Booking
+    public function back(string $what, int $id, Signed $signed): Booking
     {
         return $this->bookings->once(
             $what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($what, $id): void {
                 Plan::lockLive();
                 $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first()

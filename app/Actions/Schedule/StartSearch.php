@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Jobs\RunSearch;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -28,13 +29,13 @@ final class StartSearch
      *
      * @throws Refused when one runs already
      */
-    public function handle(int $seconds, int $movedWeight, int $seed, string $token, Person $by): Booking
+    public function handle(int $seconds, int $movedWeight, int $seed, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use (
             $seconds,
             $movedWeight,
             $seed,
-            $by,
+            $signed,
         ): void {
             Plan::lockLive();
             $running = DB::table('searches')
@@ -46,7 +47,7 @@ final class StartSearch
             }
             WhatIf::assertRoom(); // for what it finds
             $id = DB::table('searches')->insertGetId([
-                'user_id' => $by->id,
+                'user_id' => $signed->person->id,
                 'seconds' => $seconds,
                 'seed' => $seed,
                 'moved_weight' => $movedWeight,

@@ -4,9 +4,9 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use App\Models\Plan;
 use App\Queries\Board\StandingPlan;
 use Illuminate\Support\Facades\DB;
@@ -26,11 +26,9 @@ final class UndoPlan
     }
 
     /** @throws Refused when there is nothing to take back */
-    public function undo(int $planId, string $token, Person $by): Booking
+    public function undo(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use (
-            $planId,
-        ): void {
+        return $this->bookings->once(BookingKind::PlanUndone, $signed, function (Ledger $ledger) use ($planId): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, false)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
             $change = $this->last($planId, false) ?? throw Refused::because('Nothing on this plan is left to undo.');
@@ -46,11 +44,9 @@ final class UndoPlan
     }
 
     /** @throws Refused when nothing was undone */
-    public function redo(int $planId, string $token, Person $by): Booking
+    public function redo(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::PlanUndone, $token, $by, function (Ledger $ledger) use (
-            $planId,
-        ): void {
+        return $this->bookings->once(BookingKind::PlanUndone, $signed, function (Ledger $ledger) use ($planId): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, true)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
             $change = $this->last($planId, true) ?? throw Refused::because('Nothing is left to do again.');

@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
@@ -40,17 +41,17 @@ final class WhatIf
     }
 
     /** @throws Refused */
-    public function copy(string $name, string $token, Person $by): Booking
+    public function copy(string $name, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use (
             $name,
-            $by,
+            $signed,
         ): void {
             $plan = $this->add(
                 $name === '' ? 'Copy of the live plan' : $name,
                 'A copy of the live plan.',
                 [],
-                $by,
+                $signed->person,
                 StandingPlan::of()->steps(),
                 null,
             );
@@ -65,12 +66,12 @@ final class WhatIf
      *
      * @throws Refused
      */
-    public function tryLever(int $order, array $lever, string $token, Person $by): Booking
+    public function tryLever(int $order, array $lever, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use (
             $order,
             $lever,
-            $by,
+            $signed,
         ): void {
             $standing = StandingPlan::of();
             $effect = LeverOffers::effect($standing, $standing->problem(), $lever, $order);
@@ -78,7 +79,7 @@ final class WhatIf
                 mb_strimwidth($lever['says'], 0, 58, '…'),
                 "{$lever['says']}.",
                 [$lever],
-                $by,
+                $signed->person,
                 $effect->schedule->steps,
                 null,
             );
@@ -103,9 +104,9 @@ final class WhatIf
      *
      * @throws Refused
      */
-    public function again(int $planId, string $token, Person $by): Booking
+    public function again(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {
+        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use ($planId): void {
             $plan = $this->locked($planId);
             $standing = StandingPlan::of($planId);
             $this->write($plan, $standing->steps(), PlanComparison::facts());
@@ -114,9 +115,9 @@ final class WhatIf
     }
 
     /** @throws Refused */
-    public function discard(int $planId, string $token, Person $by): Booking
+    public function discard(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $token, $by, function (Ledger $ledger) use ($planId): void {
+        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use ($planId): void {
             $plan = $this->locked($planId);
             DB::table('searches')->where('plan_id', $planId)->update(['plan_id' => null]);
             foreach (['plan_changes', 'plan_pins', 'plan_orders', 'plan_steps', 'plan_components'] as $table) {

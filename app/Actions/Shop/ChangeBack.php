@@ -6,12 +6,12 @@ use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Said;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\Person;
 use App\Queries\Shop\Away;
 use App\Queries\Shop\Deliveries;
 use Carbon\CarbonImmutable;
@@ -29,9 +29,9 @@ final class ChangeBack
      *
      * @throws Refused
      */
-    public function date(int $id, string $on, string $reason, string $token, Person $by): Booking
+    public function date(int $id, string $on, Signed $signed): Booking
     {
-        return $this->change($id, $reason, $token, $by, function (
+        return $this->change($id, $signed, function (
             Consignment $handful,
             string $what,
         ) use ($on): string {
@@ -59,9 +59,9 @@ final class ChangeBack
      *
      * @throws Refused
      */
-    public function askAgain(int $id, string $on, string $reason, string $token, Person $by): Booking
+    public function askAgain(int $id, string $on, Signed $signed): Booking
     {
-        return $this->change($id, $reason, $token, $by, function (
+        return $this->change($id, $signed, function (
             Consignment $handful,
             string $what,
         ) use ($on): string {
@@ -75,12 +75,11 @@ final class ChangeBack
     }
 
     /** @param  \Closure(Consignment, string): string  $work */
-    private function change(int $id, string $reason, string $token, Person $by, \Closure $work): Booking
+    private function change(int $id, Signed $signed, \Closure $work): Booking
     {
         return $this->bookings->once(
             BookingKind::BackChanged,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($id, $work): void {
                 $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
                 $order = Heads::orders([$step->order_id])[$step->order_id]
@@ -94,7 +93,6 @@ final class ChangeBack
                 $ledger->concerns($order);
                 $ledger->says($said);
             },
-            $reason,
         );
     }
 

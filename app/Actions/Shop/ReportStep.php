@@ -4,6 +4,7 @@ namespace App\Actions\Shop;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Bookings\StepClock;
 use App\Actions\Questions\Questions;
 use App\Actions\Usage\Backflush;
@@ -12,7 +13,6 @@ use App\Models\BookingKind;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\Person;
 use App\Queries\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -34,12 +34,11 @@ final class ReportStep
      *
      * @throws Refused
      */
-    public function handle(int $stepId, array $report, string $token, Person $by): Booking
+    public function handle(int $stepId, array $report, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Report,
-            $token,
-            $by,
+            $signed->because($report['reason']),
             function (Ledger $ledger) use ($stepId, $report): void {
                 $order = Order::query()
                     ->with('item.unit', 'item.units.unit')
@@ -95,7 +94,6 @@ final class ReportStep
                 $ledger->concerns($order);
                 $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
             },
-            $report['reason'],
         );
     }
 

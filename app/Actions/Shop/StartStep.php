@@ -4,6 +4,7 @@ namespace App\Actions\Shop;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Bookings\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -20,11 +21,11 @@ final class StartStep
     }
 
     /** @throws Refused */
-    public function handle(int $stepId, string $token, Person $by): Booking
+    public function handle(int $stepId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Start, $token, $by, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Start, $signed, function (Ledger $ledger) use (
             $stepId,
-            $by,
+            $signed,
         ): void {
             $order = Order::query()
                 ->lockForUpdate()
@@ -40,7 +41,7 @@ final class StartStep
             if (! $step->pieces()->toDo()->isPositive()) {
                 throw Refused::because("Nothing has reached {$step->label()} of order {$order->number} yet.");
             }
-            (new StepClock($step))->start($by->id);
+            (new StepClock($step))->start($signed->person->id);
             $ledger->booking->stepEntries()->create(['order_step_id' => $step->id]);
             $ledger->concerns($order);
             $ledger->says("{$order->number} {$step->label()} started.");

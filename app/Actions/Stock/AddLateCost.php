@@ -4,11 +4,11 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Move;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LateCost;
@@ -29,12 +29,11 @@ final class AddLateCost
      *
      * @throws Refused
      */
-    public function handle(int $bookingId, int $cents, string $reason, string $token, Person $by): Booking
+    public function handle(int $bookingId, int $cents, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::LateCost,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($bookingId, $cents): void {
                 $receipt = Booking::query()->lockForUpdate()->findOrFail($bookingId);
                 $moves = Move::query()
@@ -81,7 +80,6 @@ final class AddLateCost
                 ]);
                 $ledger->says("{$all} € late cost of booking {$receipt->id}: {$stock} to stock, {$variance} variance.");
             },
-            $reason,
         );
     }
 

@@ -4,11 +4,11 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Lot;
-use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
@@ -27,14 +27,11 @@ final class ChangeCondition
         int $balanceId,
         string $quantity,
         Condition $to,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Condition,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($balanceId, $quantity, $to): void {
                 $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
                 $item = $found->item;
@@ -62,17 +59,15 @@ final class ChangeCondition
                         ." {$item->unit->code} {$item->label()}{$lot} at {$found->place->name} now {$to->label()}.",
                 );
             },
-            $reason,
         );
     }
 
     /** @param  string|null  $expiresOn  date; null = it does not expire */
-    public function expiry(int $lotId, ?string $expiresOn, string $reason, string $token, Person $by): Booking
+    public function expiry(int $lotId, ?string $expiresOn, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::LotDated,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($lotId, $expiresOn): void {
                 $ledger->stock->lock([Lot::query()->findOrFail($lotId)->item_id]);
                 $lot = Lot::query()->with('item')->findOrFail($lotId);
@@ -85,7 +80,6 @@ final class ChangeCondition
                         .", before {$before}.",
                 );
             },
-            $reason,
         );
     }
 }

@@ -4,10 +4,10 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -20,12 +20,11 @@ final class CountBalance
     }
 
     /** @throws Refused when the count is what is booked, or below what is promised */
-    public function handle(int $balanceId, string $counted, string $reason, string $token, Person $by): Booking
+    public function handle(int $balanceId, string $counted, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Count,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($balanceId, $counted): void {
                 $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
                 $item = $found->item;
@@ -66,7 +65,6 @@ final class CountBalance
                         .'.',
                 );
             },
-            $reason,
         );
     }
 }

@@ -5,10 +5,10 @@ namespace App\Actions\Stock;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Person;
 use App\Models\Place;
 use App\Models\Purchase;
 use Brick\Math\BigDecimal;
@@ -39,14 +39,12 @@ final class GoodsIn
         int $placeId,
         string $codes,
         ?int $purchaseId,
-        string $token,
-        Person $by,
+        Signed $signed,
         Arrival $arrival = new Arrival(),
     ): Booking {
         return $this->bookings->once(
             BookingKind::GoodsIn,
-            $token,
-            $by,
+            $signed->on($arrival->bookedOn),
             function (Ledger $ledger) use (
                 $itemId,
                 $quantity,
@@ -110,7 +108,6 @@ final class GoodsIn
                         .'.',
                 );
             },
-            bookedOn: $arrival->bookedOn,
         );
     }
 }

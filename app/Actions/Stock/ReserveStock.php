@@ -4,13 +4,13 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\AskEffect;
 use App\Actions\Schedule\Effect;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Order;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
@@ -45,14 +45,11 @@ final class ReserveStock
         int $itemId,
         string $lot,
         string $quantity,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Reserved,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($orderId, $itemId, $lot, $quantity): void {
                 $order = Order::query()->lockForUpdate()->findOrFail($orderId);
                 if (! $order->state->isOpen()) {
@@ -100,16 +97,14 @@ final class ReserveStock
                         ." kept for order {$order->number}.",
                 );
             },
-            $reason,
         );
     }
 
-    public function giveUp(int $reservationId, string $reason, string $token, Person $by): Booking
+    public function giveUp(int $reservationId, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Reserved,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($reservationId): void {
                 $row = DB::table('reservations')->where('id', $reservationId)->first()
                     ?? throw Refused::because('This is not kept any more.');
@@ -129,7 +124,6 @@ final class ReserveStock
                         ." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",
                 );
             },
-            $reason,
         );
     }
 }

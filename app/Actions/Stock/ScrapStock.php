@@ -4,10 +4,10 @@ namespace App\Actions\Stock;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\ScrapClass;
@@ -25,15 +25,12 @@ final class ScrapStock
         int $balanceId,
         string $quantity,
         ScrapClass $class,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Scrap,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($balanceId, $quantity, $class, $reason): void {
+            $signed,
+            function (Ledger $ledger) use ($balanceId, $quantity, $class, $signed): void {
                 $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
                 $item = $found->item;
                 $ledger->stock->lock([$item->id]);
@@ -41,7 +38,7 @@ final class ScrapStock
                 $amount = $item->quantity($quantity)->amount;
                 $ledger->move($item, $amount, null, $found->key(), 'scrap', [
                     'scrap_class' => $class->value,
-                    'reason' => $reason,
+                    'reason' => $signed->reason,
                 ]);
                 if ($ledger->stock->isOverpromised($item->id)) {
                     throw StockRefused::promised(
@@ -57,7 +54,6 @@ final class ScrapStock
                         ." {$item->unit->code} {$item->label()} scrapped at {$found->place->name}: {$class->label()}.",
                 );
             },
-            $reason,
         );
     }
 }

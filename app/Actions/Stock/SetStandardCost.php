@@ -5,10 +5,10 @@ namespace App\Actions\Stock;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\ProductChanges;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Person;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Quantity\Amount;
@@ -28,12 +28,11 @@ final class SetStandardCost
     }
 
     /** @param  string  $cost  euros per stock unit */
-    public function handle(int $itemId, string $cost, string $reason, string $token, Person $by): Booking
+    public function handle(int $itemId, string $cost, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Revalued,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($itemId, $cost): void {
                 $ledger->stock->lock([$itemId]);
                 $item = Item::query()->with('unit')->findOrFail($itemId);
@@ -60,7 +59,6 @@ final class SetStandardCost
                         .": stock is worth {$more} € more.",
                 );
             },
-            $reason,
         );
     }
 

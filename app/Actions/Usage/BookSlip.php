@@ -3,6 +3,7 @@
 namespace App\Actions\Usage;
 
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\Person;
 use App\Models\Slip;
@@ -31,22 +32,17 @@ final class BookSlip
         int $version,
         bool $pickedOnly,
         bool $overPlan,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         $slip = Slip::query()->findOrFail($id);
 
         return $this->issue->handle(
             fn (Ledger $ledger): array => $this->lines(KeepSlip::open($id, $version), $pickedOnly),
             $overPlan,
-            $reason,
-            $token,
-            $by,
-            $slip->booked_on,
-            function (Booking $booking) use ($id, $pickedOnly, $by): void {
+            $signed->on($slip->booked_on),
+            function (Booking $booking) use ($id, $pickedOnly, $signed): void {
                 $slip = Slip::query()->findOrFail($id);
-                $rest = $pickedOnly ? $this->rest($slip, $by) : null;
+                $rest = $pickedOnly ? $this->rest($slip, $signed->person) : null;
                 $slip->fill(['state' => 'booked', 'booking_id' => $booking->id])->save();
                 if ($rest !== null) {
                     $booking->says .= " The rest is on slip {$rest->id}.";

@@ -4,6 +4,7 @@ namespace App\Actions\Usage;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
@@ -11,7 +12,6 @@ use App\Models\Lot;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\OrderState;
@@ -41,14 +41,11 @@ final class CorrectLot
         int $moveId,
         string $code,
         ?string $quantity,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::LotCorrected,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($moveId, $code, $quantity): void {
                 $move = Move::query()->with('from', 'to')->findOrFail($moveId);
                 if ($move->component_id === null || $move->to->kind !== 'order' || $move->order_id === null) {
@@ -126,7 +123,6 @@ final class CorrectLot
                         ." {$item->unit->code} {$item->label()} of order {$order->number} were of {$lots[0]->code}, not of {$wrong->code}.",
                 );
             },
-            $reason,
         );
     }
 

@@ -4,10 +4,10 @@ namespace App\Actions\Usage;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use Closure;
 use KeepPace\Core\Refused;
 
@@ -29,17 +29,13 @@ final class IssueComponents
     public function handle(
         array|Closure $lines,
         bool $overPlan,
-        string $reason,
-        string $token,
-        Person $by,
-        ?string $bookedOn = null,
+        Signed $signed,
         ?Closure $after = null,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Issue,
-            $token,
-            $by,
-            function (Ledger $ledger) use ($lines, $overPlan, $reason, $after): void {
+            $signed,
+            function (Ledger $ledger) use ($lines, $overPlan, $after, $signed): void {
                 $lines = $lines instanceof Closure ? $lines($ledger) : $lines;
                 if ($lines === []) {
                     throw Refused::because('Nothing to issue: every quantity is empty or zero.');
@@ -49,7 +45,7 @@ final class IssueComponents
                 $value = 0;
                 foreach ($lines as $line) {
                     try {
-                        $use->take($line, $overPlan, $reason);
+                        $use->take($line, $overPlan, $signed->reason);
                     } catch (Refused $refused) {
                         $field = array_key_first($refused->reasons);
                         $wrong[
@@ -73,8 +69,6 @@ final class IssueComponents
                 );
                 $after === null ?: $after($ledger->booking);
             },
-            $reason,
-            bookedOn: $bookedOn,
         );
     }
 

@@ -2,9 +2,9 @@
 
 namespace App\Actions\Usage;
 
+use App\Actions\Bookings\Signed;
 use App\Models\Item;
 use App\Models\Order;
-use App\Models\Person;
 use App\Models\Slip;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
@@ -29,13 +29,13 @@ final class ProposeSlip
      *
      * @throws Refused when there is nothing to propose
      */
-    public function handle(array $orders, string $part, ?int $step, string $token, Person $by): Slip
+    public function handle(array $orders, string $part, ?int $step, Signed $signed): Slip
     {
-        if ($done = Slip::query()->firstWhere('token', $token)) {
+        if ($done = Slip::query()->firstWhere('token', $signed->token)) {
             return $done;
         }
         try {
-            return DB::transaction(function () use ($orders, $part, $step, $token, $by): Slip {
+            return DB::transaction(function () use ($orders, $part, $step, $signed): Slip {
                 $found = Order::query()
                     ->whereKey($orders)
                     ->whereIn('state', OrderState::IN_THE_SHOP)
@@ -49,11 +49,11 @@ final class ProposeSlip
                     );
                 }
                 $slip = Slip::query()->create([
-                    'token' => $token,
+                    'token' => $signed->token,
                     'part' => $part,
                     'step_number' => $part === 'step' ? $step : null,
-                    'user_id' => $by->id,
-                    'changed_by' => $by->id,
+                    'user_id' => $signed->person->id,
+                    'changed_by' => $signed->person->id,
                 ]);
                 $lines = $this->lines($slip, array_values($found->keys()->all()), $part, $step);
                 if ($lines === 0) {
@@ -66,7 +66,7 @@ final class ProposeSlip
                 return $slip->refresh();
             }, attempts: 5);
         } catch (UniqueConstraintViolationException $again) {
-            return Slip::query()->firstWhere('token', $token) ?? throw $again;
+            return Slip::query()->firstWhere('token', $signed->token) ?? throw $again;
         }
     }
 

@@ -4,12 +4,12 @@ namespace App\Actions\Usage;
 
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\Person;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
@@ -38,14 +38,11 @@ final class ReturnComponents
         array $lines,
         int $placeId,
         Condition $as,
-        string $reason,
-        string $token,
-        Person $by,
+        Signed $signed,
     ): Booking {
         return $this->bookings->once(
             BookingKind::Return,
-            $token,
-            $by,
+            $signed,
             function (Ledger $ledger) use ($orderId, $lines, $placeId, $as): void {
                 $order = Order::query()->lockForUpdate()->findOrFail($orderId);
                 if ($order->state === OrderState::Closed) {
@@ -109,7 +106,6 @@ final class ReturnComponents
                         .($as === Condition::Free ? '.' : ', '.$as->label().'.'),
                 );
             },
-            $reason,
         );
     }
 

@@ -32,9 +32,7 @@ class AbsenceController extends Controller
             $request->integer('machine'),
             $request->from(),
             $request->until(),
-            $request->string('reason')->trim()->value(),
-            $request->token(),
-            $request->person(),
+            $request->signed($request->string('reason')->trim()->value()),
         );
 
         return $this->done(to_route('absence.index'), $booking)->with('booking', $booking->id);
@@ -46,9 +44,7 @@ class AbsenceController extends Controller
             $request->integer('person'),
             $request->from(),
             $request->until(),
-            $request->string('reason')->trim()->value(),
-            $request->token(),
-            $request->person(),
+            $request->signed($request->string('reason')->trim()->value()),
         );
 
         return $this->done(to_route('absence.index'), $booking)->with('booking', $booking->id);
@@ -59,8 +55,7 @@ class AbsenceController extends Controller
         $booking = $say->back(
             $what === 'machine' ? 'downtimes' : 'absences',
             $id,
-            $request->token(),
-            $request->person(),
+            $request->signed(),
         );
 
         return $this->done(to_route('absence.index'), $booking)->with('booking', $booking->id);

@@ -19,18 +19,14 @@ class ArrivalController extends Controller
                 $line,
                 $request->on(),
                 $purchase->asked_for,
-                $request->reason(),
-                $request->token(),
-                $request->person(),
+                $request->signed($request->reason()),
             ),
             'again' => $change->askAgain(
                 $line,
                 $request->on(),
-                $request->reason(),
-                $request->token(),
-                $request->person(),
+                $request->signed($request->reason()),
             ),
-            'never' => $change->giveUp($line, $request->reason(), $request->token(), $request->person()),
+            'never' => $change->giveUp($line, $request->signed($request->reason())),
         };
 
         return $this->done(back(), $booking);
@@ -39,8 +35,8 @@ class ArrivalController extends Controller
     public function consignment(ArrivalRequest $request, int $consignment, ChangeBack $change): RedirectResponse
     {
         $booking = $request->answer() === 'again'
-            ? $change->askAgain($consignment, $request->on(), $request->reason(), $request->token(), $request->person())
-            : $change->date($consignment, $request->on(), $request->reason(), $request->token(), $request->person());
+            ? $change->askAgain($consignment, $request->on(), $request->signed($request->reason()))
+            : $change->date($consignment, $request->on(), $request->signed($request->reason()));
 
         return $this->done(back(), $booking);
     }

@@ -86,8 +86,7 @@ class BoardController extends Controller
                 $request->integer('minute'),
                 $request->boolean('pin'),
                 $request->seen(),
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -100,25 +99,24 @@ class BoardController extends Controller
                 $this->plan($request),
                 $step,
                 $request->filled('seen') ? $request->integer('seen') : null,
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
 
     public function undo(DeedRequest $request, UndoPlan $undo): RedirectResponse
     {
-        return $this->done(back(), $undo->undo($this->plan($request), $request->token(), $request->person()));
+        return $this->done(back(), $undo->undo($this->plan($request), $request->signed()));
     }
 
     public function redo(DeedRequest $request, UndoPlan $undo): RedirectResponse
     {
-        return $this->done(back(), $undo->redo($this->plan($request), $request->token(), $request->person()));
+        return $this->done(back(), $undo->redo($this->plan($request), $request->signed()));
     }
 
     public function byRank(DeedRequest $request, LoadByRank $load): RedirectResponse
     {
-        return $this->done(back(), $load->handle($request->token(), $request->person()));
+        return $this->done(back(), $load->handle($request->signed()));
     }
 
     private function answer(Request $request, Booking $booking): JsonResponse|RedirectResponse

@@ -84,9 +84,7 @@ class BookingController extends Controller
             $reverse->handle(
                 $booking,
                 array_map(intval(...), array_values($typed['moves'])),
-                $typed['reason'],
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason']),
             ),
         );
     }
@@ -109,9 +107,7 @@ class BookingController extends Controller
                 $move,
                 $typed['code'],
                 $typed['quantity'] ?? null,
-                $typed['reason'],
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason']),
             ),
         );
     }
@@ -131,9 +127,7 @@ class BookingController extends Controller
             $add->handle(
                 $booking,
                 BigDecimal::of($typed['amount'])->multipliedBy(100)->toInt(),
-                $typed['reason'],
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason']),
             ),
         );
     }
@@ -153,6 +147,6 @@ class BookingController extends Controller
             ['reason.required' => 'Say why it is reversed.'],
         );
 
-        return $this->done(back(), $reverse->handle($booking, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(back(), $reverse->handle($booking, $request->signed($typed['reason'])));
     }
 }

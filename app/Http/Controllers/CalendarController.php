@@ -63,8 +63,7 @@ class CalendarController extends Controller
                 $days,
                 $removed,
                 $request->boolean('anyway'),
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }

@@ -17,7 +17,7 @@ class CoverController extends Controller
     {
         return $this->done(back(), $cover->handle(array_map(intval(...), array_values($request->validated('lines'))),
             CoverBy::from($request->validated('by')), $request->validated('quantity'),
-            $request->boolean('with_parts'), $request->token(), $request->person()));
+            $request->boolean('with_parts'), $request->signed()));
     }
 
     public function update(DeedRequest $request, int $line, TieToOrder $tie): RedirectResponse
@@ -27,7 +27,7 @@ class CoverController extends Controller
 
         return $this->done(
             back(),
-            $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->token(), $request->person()),
+            $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->signed()),
         );
     }
 
@@ -38,6 +38,6 @@ class CoverController extends Controller
             ['reason.required' => 'Say why it is untied.'],
         );
 
-        return $this->done(back(), $tie->untie($cover, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(back(), $tie->untie($cover, $request->signed($typed['reason'])));
     }
 }

@@ -59,8 +59,7 @@ class CustomerOrderController extends Controller
                 'ship_to' => $request->string('ship_to')->value(),
             ],
             $request->lines(),
-            $request->token(),
-            $request->person(),
+            $request->signed(),
         );
 
         return $this->done(to_route('customer-orders.show', $booking->customer_order_id), $booking);
@@ -87,8 +86,7 @@ class CustomerOrderController extends Controller
                 (int) $typed['version'],
                 $typed['quantity'],
                 $typed['promised_on'],
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -110,9 +108,7 @@ class CustomerOrderController extends Controller
                 (int) $typed['version'],
                 NoLongerFor::from($typed['then']),
                 isset($typed['other']) ? (int) $typed['other'] : null,
-                $typed['reason'],
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason']),
             ),
         );
     }

@@ -63,7 +63,7 @@ class LateController extends Controller
 
         return $this->done(
             to_route('plans.index'),
-            $whatIf->tryLever($order, $offer['lever'], $request->token(), $request->person()),
+            $whatIf->tryLever($order, $offer['lever'], $request->signed()),
         );
     }
 }

@@ -29,8 +29,7 @@ class OrderComponentController extends Controller
                 $typed['quantity'],
                 $typed['unit'] ?? '' ?: null,
                 (int) $typed['step_number'],
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -48,8 +47,7 @@ class OrderComponentController extends Controller
                 $component,
                 (int) $typed['version'],
                 $typed['quantity'],
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -70,9 +68,7 @@ class OrderComponentController extends Controller
                 (int) $typed['version'],
                 $request->item()->id,
                 $typed['quantity'],
-                $typed['reason'],
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason']),
             ),
         );
     }

@@ -59,8 +59,7 @@ class OrderController extends Controller
             null,
             $typed['due_on'] ?? null,
             $request->boolean('with_parts'),
-            $request->token(),
-            $request->person(),
+            $request->signed(),
         );
 
         return $this->done(to_route('orders.show', $booking->order_id), $booking);
@@ -91,8 +90,7 @@ class OrderController extends Controller
                     'rank' => $request->integer('rank'),
                     'is_held' => $request->boolean('is_held'),
                 ],
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -102,8 +100,9 @@ class OrderController extends Controller
         $typed = $request->validate(['version' => Rules::version(), 'reason' => ['required', ...Rules::text(200)]],
             ['reason.required' => 'Say why it is cancelled.']);
 
-        return $this->done(back(), $change->cancel($order, (int) $typed['version'], $typed['reason'], $request->token(),
-            $request->person()));
+        $signed = $request->signed($typed['reason']);
+
+        return $this->done(back(), $change->cancel($order, (int) $typed['version'], $signed));
     }
 
     public function split(DeedRequest $request, int $order, SplitOrder $split): RedirectResponse
@@ -120,9 +119,7 @@ class OrderController extends Controller
                 $order,
                 (int) $typed['version'],
                 $typed['quantity'],
-                $typed['reason'] ?? '',
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason'] ?? ''),
             ),
         );
     }
@@ -146,9 +143,7 @@ class OrderController extends Controller
                 (int) $typed['version'],
                 Cure::from($typed['how']),
                 $typed['quantity'],
-                $typed['reason'] ?? '',
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason'] ?? ''),
             ),
         );
     }

@@ -25,8 +25,7 @@ class OrderStepController extends Controller
                     'setup_minutes' => $request->validated('setup_minutes'),
                     'run_rate' => $request->validated('run_rate'),
                 ],
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -49,8 +48,7 @@ class OrderStepController extends Controller
                     'setup_minutes' => $typed['setup_minutes'],
                     'run_rate' => $typed['run_rate'],
                 ],
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -61,7 +59,7 @@ class OrderStepController extends Controller
 
         return $this->done(
             back(),
-            $change->remove($step, (int) $typed['version'], $request->token(), $request->person()),
+            $change->remove($step, (int) $typed['version'], $request->signed()),
         );
     }
 }

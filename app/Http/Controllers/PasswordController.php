@@ -28,8 +28,7 @@ class PasswordController extends Controller
             $typed['present'],
             $typed['new'],
             $request->session()->getId(),
-            $request->token(),
-            $user,
+            $request->signed(),
         );
 
         return $this->done(to_route('today'), $booking);

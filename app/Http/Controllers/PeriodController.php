@@ -27,6 +27,6 @@ class PeriodController extends Controller
     {
         $typed = $request->validate(['ends_on' => ['required', ...Rules::day()]]);
 
-        return $this->done(back(), $close->handle($typed['ends_on'], $request->token(), $request->person()));
+        return $this->done(back(), $close->handle($typed['ends_on'], $request->signed()));
     }
 }

@@ -49,26 +49,26 @@ class PersonController extends Controller
             isset($typed['works']) ? (int) $typed['works'] : null,
         );
 
-        return $this->done(back(), $add->handle($new, true, $request->token(), $request->person()));
+        return $this->done(back(), $add->handle($new, true, $request->signed()));
     }
 
     public function update(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
     {
         $roles = Roles::fromWords($request->validate(self::roles(), self::NO_ROLE)['roles']);
 
-        return $this->done(back(), $change->roles($person, $roles, $request->token(), $request->person()));
+        return $this->done(back(), $change->roles($person, $roles, $request->signed()));
     }
 
     public function lock(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
     {
         $typed = $request->validate(['reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why.']);
 
-        return $this->done(back(), $change->lock($person, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(back(), $change->lock($person, $request->signed($typed['reason'])));
     }
 
     public function unlock(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
     {
-        return $this->done(back(), $change->unlock($person, $request->token(), $request->person()));
+        return $this->done(back(), $change->unlock($person, $request->signed()));
     }
 
     public function reset(DeedRequest $request, int $person, ChangePerson $change): RedirectResponse
@@ -78,7 +78,7 @@ class PersonController extends Controller
             'password' => ['required', new OwnPassword([(string) $user->login, $user->name])],
         ]);
 
-        return $this->done(back(), $change->reset($person, $typed['password'], $request->token(), $request->person()));
+        return $this->done(back(), $change->reset($person, $typed['password'], $request->signed()));
     }
 
     /** @return array<string, list<mixed>> */

@@ -52,8 +52,7 @@ class PlanController extends Controller
                 $request->integer('seconds'),
                 $request->integer('moved_weight'),
                 $request->integer('seed', 1),
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
@@ -71,13 +70,13 @@ class PlanController extends Controller
 
         return $this->done(
             to_route('plans.index'),
-            $whatIf->copy($typed['name'] ?? '', $request->token(), $request->person()),
+            $whatIf->copy($typed['name'] ?? '', $request->signed()),
         );
     }
 
     public function again(DeedRequest $request, int $plan, WhatIf $whatIf): RedirectResponse
     {
-        return $this->done(to_route('plans.show', $plan), $whatIf->again($plan, $request->token(), $request->person()));
+        return $this->done(to_route('plans.show', $plan), $whatIf->again($plan, $request->signed()));
     }
 
     public function live(DeedRequest $request, int $plan, GoLive $goLive): RedirectResponse
@@ -87,14 +86,13 @@ class PlanController extends Controller
             $goLive->handle(
                 $plan,
                 $request->filled('seen') ? $request->integer('seen') : null,
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
 
     public function destroy(DeedRequest $request, int $plan, WhatIf $whatIf): RedirectResponse
     {
-        return $this->done(to_route('plans.index'), $whatIf->discard($plan, $request->token(), $request->person()));
+        return $this->done(to_route('plans.index'), $whatIf->discard($plan, $request->signed()));
     }
 }

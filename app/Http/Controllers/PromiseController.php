@@ -65,15 +65,14 @@ class PromiseController extends Controller
                 $request->integer('hours', 4),
                 $request->string('for')->trim()->value(),
                 $said,
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
 
     public function destroy(DeedRequest $request, int $promise, HoldPromise $hold): RedirectResponse
     {
-        return $this->done(back(), $hold->release($promise, $request->token(), $request->person()));
+        return $this->done(back(), $hold->release($promise, $request->signed()));
     }
 
     private function shown(Item $item, PromiseAnswer $answer, ?string $wanted): ShownPromise

@@ -76,7 +76,7 @@ class PurchaseController extends Controller
 
         return $this->done(
             back(),
-            $raise->handle($lines, $request->boolean('add'), $request->token(), $request->person()),
+            $raise->handle($lines, $request->boolean('add'), $request->signed()),
         );
     }
 
@@ -94,9 +94,7 @@ class PurchaseController extends Controller
                 $line,
                 $typed['expected_on'],
                 $typed['asked_for'] ?? null,
-                $typed['reason'] ?? '',
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason'] ?? ''),
             ),
         );
     }
@@ -108,6 +106,6 @@ class PurchaseController extends Controller
             ['reason.required' => 'Say why it is no longer wanted.'],
         );
 
-        return $this->done(back(), $change->giveUp($line, $typed['reason'], $request->token(), $request->person()));
+        return $this->done(back(), $change->giveUp($line, $request->signed($typed['reason'])));
     }
 }

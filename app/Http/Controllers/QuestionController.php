@@ -39,6 +39,6 @@ class QuestionController extends Controller
             ['answer.required' => 'Say what it was.'],
         );
 
-        return $this->done(back(), $answer->handle($question, $typed['answer'], $request->token(), $request->person()));
+        return $this->done(back(), $answer->handle($question, $typed['answer'], $request->signed()));
     }
 }

@@ -38,7 +38,7 @@ class RankController extends Controller
 
         return $this->done(
             to_route('rank.index'),
-            $place->handle($order, $before, $request->token(), $request->person(), $request->boolean('with_servants')),
+            $place->handle($order, $before, $request->signed(), $request->boolean('with_servants')),
         );
     }
 

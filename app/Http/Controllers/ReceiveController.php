@@ -35,14 +35,13 @@ class ReceiveController extends Controller
                 $typed['quantity'],
                 (int) $typed['place_id'],
                 $typed['codes'] ?? '',
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }
 
     public function close(DeedRequest $request, int $order, CloseOrder $close): RedirectResponse
     {
-        return $this->done(back(), $close->handle($order, $request->token(), $request->person()));
+        return $this->done(back(), $close->handle($order, $request->signed()));
     }
 }

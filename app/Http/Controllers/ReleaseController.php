@@ -36,8 +36,7 @@ class ReleaseController extends Controller
             $release->handle(
                 array_map(intval(...), array_values($typed['orders'])),
                 $typed['short_reason'] ?? null,
-                $request->token(),
-                $request->person(),
+                $request->signed(),
             ),
         );
     }

@@ -38,9 +38,7 @@ class ReservationController extends Controller
                 $typed['item'],
                 trim($typed['lot'] ?? ''),
                 $typed['quantity'],
-                $typed['reason'] ?? '',
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason'] ?? ''),
             ),
         );
     }
@@ -51,9 +49,7 @@ class ReservationController extends Controller
             back(),
             $reserve->giveUp(
                 $reservation,
-                $request->string('reason')->trim()->limit(200)->value(),
-                $request->token(),
-                $request->person(),
+                $request->signed($request->string('reason')->trim()->limit(200)->value()),
             ),
         );
     }

@@ -43,9 +43,7 @@ class ReturnController extends Controller
                 $request->lines(),
                 $request->integer('place_id'),
                 $request->condition(),
-                $request->validated('reason'),
-                $request->token(),
-                $request->person(),
+                $request->signed($request->validated('reason')),
             ),
         );
     }

@@ -29,7 +29,7 @@ class ShipController extends Controller
     {
         return $this->done(
             back(),
-            $ship->handle($customerOrder, $request->lines(), $request->token(), $request->person()),
+            $ship->handle($customerOrder, $request->lines(), $request->signed()),
         );
     }
 }

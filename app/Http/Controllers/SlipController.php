@@ -59,8 +59,7 @@ class SlipController extends Controller
             array_map(intval(...), array_values($typed['orders'])),
             $typed['part'],
             isset($typed['step_number']) ? (int) $typed['step_number'] : null,
-            $request->string('token')->value(),
-            $request->person(),
+            $request->signed(),
         );
 
         return to_route('slips.show', $slip->id);
@@ -125,9 +124,7 @@ class SlipController extends Controller
                 $kept->version ?? 0,
                 false,
                 $request->boolean('over_plan'),
-                $request->validated('reason') ?? '',
-                $request->token(),
-                $request->person(),
+                $request->signed($request->validated('reason') ?? ''),
             ),
         );
     }
@@ -212,7 +209,7 @@ class SlipController extends Controller
 
         return $this->done(
             to_route('slips.show', $slip),
-            $book->handle($slip, $version, true, false, '', $request->token(), $request->person()),
+            $book->handle($slip, $version, true, false, $request->signed()),
         );
     }
 }

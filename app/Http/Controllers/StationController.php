@@ -35,11 +35,11 @@ class StationController extends Controller
 
     public function start(DeedRequest $request, int $step, StartStep $start): RedirectResponse
     {
-        return $this->done(back(), $start->handle($step, $request->token(), $request->person()));
+        return $this->done(back(), $start->handle($step, $request->signed()));
     }
 
     public function report(ReportRequest $request, int $step, ReportStep $report): RedirectResponse
     {
-        return $this->done(back(), $report->handle($step, $request->report(), $request->token(), $request->person()));
+        return $this->done(back(), $report->handle($step, $request->report(), $request->signed()));
     }
 }

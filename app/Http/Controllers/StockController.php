@@ -75,8 +75,7 @@ class StockController extends Controller
                 $request->integer('place_id'),
                 $request->validated('codes') ?? '',
                 $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'),
-                $request->token(),
-                $request->person(),
+                $request->signed(),
                 $request->arrival(),
             ),
         );
@@ -90,9 +89,7 @@ class StockController extends Controller
                 $balance,
                 $request->validated('quantity'),
                 $request->scrapClass(),
-                $request->validated('reason'),
-                $request->token(),
-                $request->person(),
+                $request->signed($request->validated('reason')),
             ),
         );
     }
@@ -105,9 +102,7 @@ class StockController extends Controller
                 $balance,
                 $request->validated('quantity'),
                 $request->to(),
-                $request->validated('reason'),
-                $request->token(),
-                $request->person(),
+                $request->signed($request->validated('reason')),
             ),
         );
     }
@@ -124,9 +119,7 @@ class StockController extends Controller
             $change->expiry(
                 $lot,
                 $typed['expires_on'] ?? null,
-                $typed['reason'],
-                $request->token(),
-                $request->person(),
+                $request->signed($typed['reason']),
             ),
         );
     }
@@ -140,7 +133,7 @@ class StockController extends Controller
 
         return $this->done(
             back(),
-            $set->handle($item, $typed['cost'], $typed['reason'], $request->token(), $request->person()),
+            $set->handle($item, $typed['cost'], $request->signed($typed['reason'])),
         );
     }
 
@@ -151,7 +144,7 @@ class StockController extends Controller
 
         return $this->done(
             back(),
-            $count->handle($balance, $typed['quantity'], $typed['reason'], $request->token(), $request->person()),
+            $count->handle($balance, $typed['quantity'], $request->signed($typed['reason'])),
         );
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Bookings\Signed;
 use App\Models\Item;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;
@@ -24,12 +25,13 @@ class DeedRequest extends FormRequest
         return ['token.required' => 'Open the page again and send once more.'];
     }
 
-    /** The token of the form with the fingerprint of what was typed into it. */
-    public function token(): string
+    /** Who sends the form, under its token, with the fingerprint of what was typed into it. */
+    public function signed(string $reason = '', ?string $bookedOn = null): Signed
     {
         $typed = Arr::sortRecursive(Arr::except($this->all(), ['_token', 'token', 'version', '_by']));
+        $fingerprint = substr(hash('sha256', $this->path().json_encode($typed)), 0, 16);
 
-        return $this->string('token').'.'.substr(hash('sha256', $this->path().json_encode($typed)), 0, 16);
+        return new Signed((string) $this->string('token'), $this->person(), $reason, $bookedOn, $fingerprint);
     }
 
     public function person(): Person

@@ -108,7 +108,7 @@ it('tells an old form of a rank that ranking changed since', function () {
     $second = $this->shop->order('TRAY-40', '3');
     $version = $second->refresh()->version;
     // no room between the two: both are numbered anew
-    app(PlaceInRank::class)->handle($second->id, $first->id, 'r', $this->shop->as(Role::Supervisor));
+    app(PlaceInRank::class)->handle($second->id, $first->id, $this->shop->sign(Role::Supervisor, token: 'r'));
     $this->actingAs($this->shop->as(Role::Planner))
         ->from('/x')
         ->put("/orders/{$second->id}", ['token' => 'old', 'version' => $version, 'quantity' => '3', 'rank' => '500'])
@@ -123,7 +123,7 @@ it('tells who ranked when an order was numbered anew by the ranking of another',
     $other = $orders[1]->refresh();
     $version = $other->version;
     // between two of one rank is no room: all are numbered anew
-    app(PlaceInRank::class)->handle($orders[2]->id, $other->id, 'r', $this->shop->as(Role::Supervisor));
+    app(PlaceInRank::class)->handle($orders[2]->id, $other->id, $this->shop->sign(Role::Supervisor, token: 'r'));
     expect(DB::table('orders')->where('id', $other->id)->value('rank'))->not->toBe(500);
     $this->actingAs($this->shop->as(Role::Planner))
         ->from('/x')

@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Numbers;
+use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use Brick\Math\BigDecimal;
@@ -14,9 +15,11 @@ use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 
 /** Books what the closure writes, as a storekeeper's count. */
-function book(object $test, Closure $work, string $token = 'ledger'): Booking
+function book(object $test, Closure $work, string $token = 'ledger', string $fingerprint = ''): Booking
 {
-    return app(Bookings::class)->once(BookingKind::Count, $token, $test->shop->as(Role::Storekeeper), $work);
+    $signed = new Signed($token, $test->shop->as(Role::Storekeeper), fingerprint: $fingerprint);
+
+    return app(Bookings::class)->once(BookingKind::Count, $signed, $work);
 }
 
 it('moves only what was locked, and locks once', function () {
@@ -128,7 +131,7 @@ it('answers the same for a token sent again, whoever sends it', function () {
     expect($again->id)->toBe($first->id)
         ->and($ran)->toBeFalse()
         ->and(Booking::query()->where('token', 'same')->count())->toBe(1);
-    expect(fn () => book($this, fn (Ledger $ledger) => null, 'same.0123456789abcdef'))->toThrow(
+    expect(fn () => book($this, fn (Ledger $ledger) => null, 'same', '0123456789abcdef'))->toThrow(
         Refused::class,
         'This form was sent before and booked: done',
     );

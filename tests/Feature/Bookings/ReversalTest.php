@@ -111,9 +111,7 @@ it('refuses what later bookings stand on, and says what to do', function () {
     $counted = app(App\Actions\Stock\CountBalance::class)->handle(
         (int) DB::table('balances')->where('item_id', $motor->item_id)->value('id'),
         '1',
-        'lost',
-        'n',
-        $this->shop->as(App\Access\Role::Storekeeper),
+        $this->shop->sign(App\Access\Role::Storekeeper, 'lost', 'n'),
     );
     expect(fn () => $this->shop->reverse($in))
         ->toThrow(Refused::class, "Undo first: booking {$counted->id} (Counted MOT-120")
@@ -177,8 +175,7 @@ it('takes an order for the shelf and a customer order back', function () {
         null,
         null,
         false,
-        'shelf',
-        $this->shop->as(\App\Access\Role::Planner),
+        $this->shop->sign(\App\Access\Role::Planner, token: 'shelf'),
     );
     $this->shop->reverse($made);
     expect(Order::query()->findOrFail($made->order_id)->state)->toBe(OrderState::Cancelled);

@@ -153,7 +153,7 @@ it('spreads a late cost over what is still there: IAS 2.10-11', function (string
     $component = takes($this, thing($costing));
     $in = $this->shop->goodsIn('SPY-1', '10', '20');
     $this->shop->issue($component, '6');
-    app(AddLateCost::class)->handle($in->id, 5000, 'freight', 'late', $this->shop->as(Role::CostClerk));
+    app(AddLateCost::class)->handle($in->id, 5000, $this->shop->sign(Role::CostClerk, 'freight', 'late'));
     expect($this->shop->stock('SPY-1')['value'])->toBe($stock)->and($this->shop->differences())->toBe([]);
     $this->shop->reverse(Booking::query()->latest('id')->firstOrFail());
     expect($this->shop->stock('SPY-1')['value'])->toBe($costing === 'standard' ? 10000 : 8000)
@@ -171,9 +171,7 @@ it('puts a late cost of what has all left to variance, and refuses one of nothin
     $late = fn (int $booking, int $cents) => app(AddLateCost::class)->handle(
         $booking,
         $cents,
-        'duty',
-        $this->shop->token(),
-        $this->shop->as(Role::CostClerk),
+        $this->shop->sign(Role::CostClerk, 'duty'),
     );
     expect($late($in->id, 5000)->says)->toContain('0.00 to stock, 50.00 variance')
         ->and($late($in->id, -1000)->says)->toContain('-10.00 variance')
@@ -188,9 +186,7 @@ it('revalues stock when the standard cost is set anew', function () {
     $set = fn (string $item, string $cost) => app(SetStandardCost::class)->handle(
         $this->shop->item($item)->id,
         $cost,
-        'year begins',
-        $this->shop->token(),
-        $this->shop->as(Role::CostClerk),
+        $this->shop->sign(Role::CostClerk, 'year begins'),
     );
     $set('SPY-1', '27.5');
     expect($this->shop->stock('SPY-1')['value'])->toBe(27500);
@@ -209,9 +205,7 @@ it('scraps stock at its value, by class, and not what is promised', function () 
         $balance->id,
         '4',
         ScrapClass::Handling,
-        'fell off the fork',
-        's',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'fell off the fork', 's'),
     );
     expect(
         $booking
@@ -226,9 +220,7 @@ it('scraps stock at its value, by class, and not what is promised', function () 
             $balance->id,
             '7',
             ScrapClass::Other,
-            'x',
-            's2',
-            $this->shop->as(Role::Storekeeper),
+            $this->shop->sign(Role::Storekeeper, 'x', 's2'),
         ),
     )->toThrow(Refused::class, '7 of SPY-1 Thing asked for, 6 there');
 });
@@ -242,8 +234,7 @@ it('books on the day it happened, but not ahead, nor in a closed period', functi
         $this->shop->place('STORES')->id,
         '',
         null,
-        $token,
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, token: $token),
         new Arrival(bookedOn: $day),
     );
     $booking = $in('2026-11-20', 'a');
@@ -251,8 +242,7 @@ it('books on the day it happened, but not ahead, nor in a closed period', functi
     expect(fn () => $in('2026-11-25', 'b'))->toThrow(Refused::class, 'still ahead');
     $close = fn (string $day, string $token) => app(ClosePeriod::class)->handle(
         $day,
-        $token,
-        $this->shop->as(Role::CostClerk),
+        $this->shop->sign(Role::CostClerk, token: $token),
     );
     expect(fn () => $close('2026-11-24', 'c'))->toThrow(Refused::class, 'when its last day is over');
     $close('2026-11-22', 'd');

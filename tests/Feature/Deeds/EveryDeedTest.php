@@ -58,8 +58,7 @@ function deed(object $test, string $name): array
         app(RaisePurchases::class)->handle(
             [new PurchaseLine($shop->item('MOT-120')->id, '5')],
             false,
-            'bought',
-            $shop->as(Role::Buyer),
+            $shop->sign(Role::Buyer, token: 'bought'),
         );
 
         return (int) DB::table('purchases')->value('id');
@@ -237,8 +236,7 @@ function deed(object $test, string $name): array
                 [$order->id],
                 'whole',
                 null,
-                $shop->token(),
-                $shop->as(Role::Storekeeper),
+                $shop->sign(Role::Storekeeper),
             );
             $line = $slip->lines()->firstOrFail();
 
@@ -258,8 +256,7 @@ function deed(object $test, string $name): array
                 [$released()->id],
                 'whole',
                 null,
-                $shop->token(),
-                $shop->as(Role::Storekeeper),
+                $shop->sign(Role::Storekeeper),
             );
 
             return [
@@ -409,9 +406,7 @@ function deed(object $test, string $name): array
                 $shop->item('FOOT-1')->id,
                 '',
                 '4',
-                '',
-                'k',
-                $shop->as(Role::Planner),
+                $shop->sign(Role::Planner, token: 'k'),
             );
 
             return [
@@ -675,7 +670,7 @@ function deed(object $test, string $name): array
         })(),
         'undo on the board' => (function () use ($shop, $tray): array {
             $tray();
-            app(LoadByRank::class)->handle('before', $shop->as(Role::Planner));
+            app(LoadByRank::class)->handle($shop->sign(Role::Planner, token: 'before'));
 
             return [
                 'role' => Role::Supervisor,
@@ -690,8 +685,8 @@ function deed(object $test, string $name): array
         })(),
         'do again on the board' => (function () use ($shop, $tray): array {
             $tray();
-            app(LoadByRank::class)->handle('before', $shop->as(Role::Planner));
-            app(UndoPlan::class)->undo(1, 'undone', $shop->as(Role::Planner));
+            app(LoadByRank::class)->handle($shop->sign(Role::Planner, token: 'before'));
+            app(UndoPlan::class)->undo(1, $shop->sign(Role::Planner, token: 'undone'));
 
             return [
                 'role' => Role::Supervisor,
@@ -730,7 +725,7 @@ function deed(object $test, string $name): array
             $name,
         ): array {
             $tray();
-            app(WhatIf::class)->copy('Quiet', 'copied', $shop->as(Role::Planner));
+            app(WhatIf::class)->copy('Quiet', $shop->sign(Role::Planner, token: 'copied'));
             $plan = (int) DB::table('plans')->max('id');
             [$method, $uri] = match ($name) {
                 'work a what-if out again' => ['post', "/plans/{$plan}/again"],
@@ -775,9 +770,7 @@ function deed(object $test, string $name): array
                 1,
                 \Carbon\CarbonImmutable::now(),
                 null,
-                '',
-                'down',
-                $shop->as(Role::Operator),
+                $shop->sign(Role::Operator, token: 'down'),
             );
 
             return [
@@ -826,8 +819,7 @@ function deed(object $test, string $name): array
                 4,
                 '',
                 null,
-                'held',
-                $shop->as(Role::Sales),
+                $shop->sign(Role::Sales, token: 'held'),
             );
 
             return [

@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
 use App\Actions\Demand\ChangeCustomerLine;
@@ -51,22 +52,27 @@ it('covers a line in parts, ties it to an open order and unties it with a reason
     $line = $customerOrder->lines[0];
     $tie = app(TieToOrder::class);
     $by = $this->shop->as(Role::Sales);
-    expect(fn () => $tie->tie($line->id, $shelf->id, '5', 'a', $by))->toThrow(Refused::class, '4 of order 218');
-    $tie->tie($line->id, $shelf->id, '4', 'b', $by);
-    expect(fn () => $tie->tie($line->id, $shelf->id, '1', 'c', $by))->toThrow(Refused::class);
-    expect(fn () => $tie->tie($line->id, $this->shop->order('LID-9', '4')->id, '1', 'd', $by))->toThrow(
+    expect(fn () => $tie->tie(
+        $line->id,
+        $shelf->id,
+        '5',
+        new Signed('a', $by),
+    ))->toThrow(Refused::class, '4 of order 218');
+    $tie->tie($line->id, $shelf->id, '4', new Signed('b', $by));
+    expect(fn () => $tie->tie($line->id, $shelf->id, '1', new Signed('c', $by)))->toThrow(Refused::class);
+    expect(fn () => $tie->tie($line->id, $this->shop->order('LID-9', '4')->id, '1', new Signed('d', $by)))->toThrow(
         Refused::class,
         'does not make',
     );
     $this->shop->cover($customerOrder, CoverBy::NewOrder);
     expect(Order::query()->orderByDesc('id')->first()->quantity)->toBe('2.000000');
     $cover = $line->covers()->where('order_id', $shelf->id)->firstOrFail();
-    $booking = $tie->untie($cover->id, 'wanted sooner', 'e', $by);
+    $booking = $tie->untie($cover->id, new Signed('e', $by, 'wanted sooner'));
     expect($booking->order_id)->toBe($shelf->id)
         ->and($booking->customer_order_id)->toBe($customerOrder->id)
         ->and($booking->reason)
         ->toBe('wanted sooner');
-    expect(fn () => $tie->untie($cover->id, 'again', 'f', $by))->toThrow(Refused::class, 'untied already')
+    expect(fn () => $tie->untie($cover->id, new Signed('f', $by, 'again')))->toThrow(Refused::class, 'untied already')
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -76,11 +82,17 @@ it('changes a line, never below what is covered or shipped, and tells of changes
     $change = app(ChangeCustomerLine::class);
     $by = $this->shop->as(Role::Sales);
     $seen = $customerOrder->version;
-    $change->handle($line->id, $seen, '6', '2026-12-20', 'a', $by);
-    expect(fn () => $change->handle($line->id, $seen, '7', '2026-12-20', 'b', $by))
+    $change->handle($line->id, $seen, '6', '2026-12-20', new Signed('a', $by));
+    expect(fn () => $change->handle($line->id, $seen, '7', '2026-12-20', new Signed('b', $by)))
         ->toThrow(ChangedMeanwhile::class, 'from 4 by Fri 18 Dec 2026 to 6 by Sun 20 Dec 2026');
     $this->shop->cover($customerOrder->refresh());
-    expect(fn () => $change->handle($line->id, $customerOrder->refresh()->version, '3', '2026-12-20', 'c', $by))
+    expect(fn () => $change->handle(
+        $line->id,
+        $customerOrder->refresh()->version,
+        '3',
+        '2026-12-20',
+        new Signed('c', $by),
+    ))
         ->toThrow(Refused::class, '6 are shipped, covered');
 });
 

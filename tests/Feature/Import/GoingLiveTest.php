@@ -90,8 +90,7 @@ it('leaves a firm order firm, to be changed and released as any other', function
         $order->id,
         $order->version,
         ['quantity' => '6', 'due_on' => $order->due_on, 'rank' => 300, 'is_held' => false],
-        't',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 't'),
     );
     $this->shop->release($order->refresh());
     expect($order->refresh()->quantity)->toBe('6.000000')->and($this->shop->differences())->toBe([]);

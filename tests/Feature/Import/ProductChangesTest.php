@@ -107,9 +107,7 @@ it('keeps what a page changed', function () {
     app(SetStandardCost::class)->handle(
         $this->shop->item('FOOT-1')->id,
         '0.95',
-        'new contract',
-        's',
-        $this->shop->as(Role::CostClerk),
+        $this->shop->sign(Role::CostClerk, 'new contract', 's'),
     );
     expect(trail())->toBe(['cost-clerk | FOOT-1 | cost | 0.92 | 0.95']);
 });

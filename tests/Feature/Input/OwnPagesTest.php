@@ -148,7 +148,12 @@ it('puts goods nowhere but where goods can lie', function (string $code) {
         ->assertSessionHasErrors('place_id');
     $other = $this->shop->order('TRAY-40', '2');
     $this->shop->release($other);
-    $slip = app(ProposeSlip::class)->handle([$other->id], 'whole', null, 's', $this->shop->as(Role::Storekeeper));
+    $slip = app(ProposeSlip::class)->handle(
+        [$other->id],
+        'whole',
+        null,
+        $this->shop->sign(Role::Storekeeper, token: 's'),
+    );
     $line = $slip->lines()->firstOrFail()->id;
     $this->from('/issue')
         ->put(

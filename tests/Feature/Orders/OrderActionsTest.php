@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Actions\Orders\ChangeOrder;
@@ -48,9 +49,13 @@ it('changes quantity with components and time, and keeps the difference to the m
     $components = app(ChangeComponents::class);
     $by = $this->shop->as(Role::Planner);
     $feet = $order->components->first(fn ($component) => $component->item->number === 'FOOT-1');
-    $components->change($feet->id, $order->version, '50', 'c1', $by);
-    $change->head($order->id, $order->refresh()
-        ->version, ['quantity' => '20', 'due_on' => '2026-12-15', 'rank' => 100, 'is_held' => false], 'c2', $by);
+    $components->change($feet->id, $order->version, '50', new Signed('c1', $by));
+    $change->head(
+        $order->id,
+        $order->refresh()->version,
+        ['quantity' => '20', 'due_on' => '2026-12-15', 'rank' => 100, 'is_held' => false],
+        new Signed('c2', $by),
+    );
     $order->refresh();
     // 20 x 1.1 m2 at 3 % scrap = 22.6804..., rounded up at the unit's 4 decimals; what was typed by hand stays
     $sheet = $order->components()->whereRelation('item', 'number', 'SS-15')->firstOrFail();
@@ -74,16 +79,14 @@ it('lets quantity down only as far as pieces have not begun', function () {
             $order->id,
             $order->refresh()->version,
             $to('5'),
-            'q1',
-            $this->shop->as(Role::Planner),
+            $this->shop->sign(Role::Planner, token: 'q1'),
         ),
     )->toThrow(Refused::class, 'Only 4');
     app(ChangeOrder::class)->head(
         $order->id,
         $order->refresh()->version,
         $to('7'),
-        'q2',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'q2'),
     );
     expect($this->shop->differences())->toBe([]);
 });
@@ -92,14 +95,13 @@ it('tells who changed an order meanwhile and overwrites nothing', function () {
     $order = $this->shop->order('TRAY-40', '10');
     $seen = $order->version;
     $to = ['quantity' => '11', 'due_on' => '2026-12-10', 'rank' => 500, 'is_held' => false];
-    app(ChangeOrder::class)->head($order->id, $seen, $to, 'm1', $this->shop->as(Role::Planner));
+    app(ChangeOrder::class)->head($order->id, $seen, $to, $this->shop->sign(Role::Planner, token: 'm1'));
     expect(
         fn () => app(ChangeOrder::class)->head(
             $order->id,
             $seen,
             [...$to, 'quantity' => '12'],
-            'm2',
-            $this->shop->as(Role::Supervisor),
+            $this->shop->sign(Role::Supervisor, token: 'm2'),
         ),
     )->toThrow(ChangedMeanwhile::class, 'Planner changed this meanwhile');
     $this->actingAs($this->shop->as(Role::Supervisor))
@@ -116,7 +118,15 @@ it('adds, changes and refuses components and steps', function () {
     $components = app(ChangeComponents::class);
     $steps = app(ChangeSteps::class);
     $by = $this->shop->as(Role::Planner);
-    $components->add($order->id, $order->version, $this->shop->item('FOOT-1')->id, '2', 'box', 30, 'a1', $by);
+    $components->add(
+        $order->id,
+        $order->version,
+        $this->shop->item('FOOT-1')->id,
+        '2',
+        'box',
+        30,
+        new Signed('a1', $by),
+    );
     expect($order->components()->reorder('id', 'desc')->first()->planned_quantity)->toBe('48.000000');
     expect(
         fn () => $components->add(
@@ -126,8 +136,7 @@ it('adds, changes and refuses components and steps', function () {
             '1',
             null,
             30,
-            'a2',
-            $by,
+            new Signed('a2', $by),
         ),
     )
         ->toThrow(Refused::class, 'never issued')
@@ -139,8 +148,7 @@ it('adds, changes and refuses components and steps', function () {
                 '1',
                 'kg',
                 30,
-                'a3',
-                $by,
+                new Signed('a3', $by),
             ),
         )
         ->toThrow(Refused::class, 'not counted in kg')
@@ -152,14 +160,17 @@ it('adds, changes and refuses components and steps', function () {
                 '1',
                 null,
                 35,
-                'a4',
-                $by,
+                new Signed('a4', $by),
             ),
         )
         ->toThrow(Refused::class, 'no step 35');
     $step = $order->steps()->first();
-    $steps->change($step->id, $order->refresh()
-        ->version, ['work_centre_id' => $step->work_centre_id, 'setup_minutes' => '5', 'run_rate' => '2'], 'a5', $by);
+    $steps->change(
+        $step->id,
+        $order->refresh()->version,
+        ['work_centre_id' => $step->work_centre_id, 'setup_minutes' => '5', 'run_rate' => '2'],
+        new Signed('a5', $by),
+    );
     expect($step->refresh()->planned_minutes)->toBe(25);
 });
 
@@ -170,9 +181,7 @@ it('cancels what has not begun and frees its cover', function () {
     app(ChangeOrder::class)->cancel(
         $order->id,
         $order->version,
-        'customer asked for another',
-        'x1',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, 'customer asked for another', 'x1'),
     );
     expect($order->refresh()->state)->toBe(OrderState::Cancelled)
         ->and((float) DB::table('covers')->sum('quantity'))->toBe(0.0)
@@ -195,28 +204,32 @@ it('puts a step in where no pieces have been, and takes one out', function () {
         'setup_minutes' => '10',
         'run_rate' => '1.5',
     ];
-    expect(fn () => $steps->add($order->id, $order->refresh()->version, $new(20), 's1', $by))
+    expect(fn () => $steps->add($order->id, $order->refresh()->version, $new(20), new Signed('s1', $by)))
         ->toThrow(Refused::class, 'has a step 20 already')
-        ->and(fn () => $steps->add($order->id, $order->refresh()->version, $new(15), 's2', $by))
+        ->and(fn () => $steps->add($order->id, $order->refresh()->version, $new(15), new Signed('s2', $by)))
         ->toThrow(Refused::class, 'have reached step 20');
-    $steps->add($order->id, $order->refresh()->version, $new(25), 's3', $by);
+    $steps->add($order->id, $order->refresh()->version, $new(25), new Signed('s3', $by));
     $polish = $order->steps()->where('number', 25)->firstOrFail();
     expect($polish->planned_minutes)->toBe(25)
         ->and($polish->baseline_minutes)->toBe(0)
         ->and($polish->labour_rate)->not->toBeNull();
-    expect(fn () => $steps->remove($order->steps[1]->id, $order->refresh()->version, 's4', $by))->toThrow(
+    expect(fn () => $steps->remove($order->steps[1]->id, $order->refresh()->version, new Signed('s4', $by)))->toThrow(
         Refused::class,
         'have reached',
     );
     $component = $order->components()->firstOrFail();
     $component->update(['step_number' => 25]);
-    $steps->remove($polish->id, $order->refresh()->version, 's5', $by);
+    $steps->remove($polish->id, $order->refresh()->version, new Signed('s5', $by));
     expect($component->refresh()->step_number)->toBe(30)
         ->and($order->steps()->count())->toBe(3)
         ->and($this->shop->differences())->toBe([])
         ->and(DB::table('order_changes')->where('order_id', $order->id)->where('what', 'step 25')->count())->toBe(2);
     $this->shop->report($order->steps()->where('number', 20)->firstOrFail(), '4', '4');
-    expect(fn () => $steps->remove($order->steps()->get()->last()->id, $order->refresh()->version, 's6', $by))
+    expect(fn () => $steps->remove(
+        $order->steps()->get()->last()->id,
+        $order->refresh()->version,
+        new Signed('s6', $by),
+    ))
         ->toThrow(Refused::class, 'have reached');
 });
 
@@ -228,8 +241,7 @@ it('keeps the planned cost of a released order in proportion when its quantity c
         $order->id,
         $order->version,
         ['quantity' => '20', 'due_on' => null, 'rank' => 500, 'is_held' => false],
-        'p1',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'p1'),
     );
     $after = $order->refresh()->plannedCost();
     // material twice as much; time is setup once and run twice

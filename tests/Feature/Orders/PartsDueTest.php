@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\PlaceInRank;
@@ -33,8 +34,7 @@ function withParts(object $test, string $due): Order
         null,
         $due,
         true,
-        $test->shop->token(),
-        $test->planner,
+        new Signed($test->shop->token(), $test->planner),
     );
 
     return Order::query()->findOrFail($booking->order_id);
@@ -71,13 +71,23 @@ it('lets its parts follow when an order gets another date, each with its own tra
         ->all();
     $was = $dues();
     $to = fn (string $due): array => ['quantity' => '10', 'due_on' => $due, 'rank' => $box->rank, 'is_held' => false];
-    $said = app(ChangeOrder::class)->head($box->id, $box->version, $to('2027-02-12'), 'd', $this->planner)->says;
+    $said = app(ChangeOrder::class)->head(
+        $box->id,
+        $box->version,
+        $to('2027-02-12'),
+        new Signed('d', $this->planner),
+    )->says;
     expect($said)->toContain('Made for it, due when its steps need them:');
     foreach ($dues() as $id => $due) {
         expect($due)->toBeGreaterThan($was[$id])
             ->and(DB::table('order_changes')->where('order_id', $id)->where('what', 'due')->value('after'))->toBe($due);
     }
-    app(ChangeOrder::class)->head($box->id, $box->refresh()->version, $to('2027-01-29'), 'e', $this->planner);
+    app(ChangeOrder::class)->head(
+        $box->id,
+        $box->refresh()->version,
+        $to('2027-01-29'),
+        new Signed('e', $this->planner),
+    );
     expect($dues())->toBe($was);
 });
 
@@ -111,8 +121,7 @@ it('gives what an order waits for at least its rank, for parts and for machines'
             ->orderByRaw('due_on IS NULL, due_on')
             ->orderBy('id')
             ->value('id'),
-        'r',
-        $this->planner,
+        new Signed('r', $this->planner),
     );
     expect($castings($shelf))->toBe('8.000000')->and($castings($others[0]))->toBe('0.000000');
     $places = DB::table('plan_orders')->where('plan_id', Plan::LIVE)->pluck('place_in_rank', 'order_id');

@@ -53,8 +53,7 @@ it('leaves no cover by pieces that will not come when the question is answered w
     app(AnswerQuestion::class)->handle(
         Question::query()->firstOrFail()->id,
         'They take ten.',
-        'a',
-        $this->shop->as(Role::Supervisor),
+        $this->shop->sign(Role::Supervisor, token: 'a'),
     );
     expect(phrase($customerOrder->id))->toContain('2 not covered')->and($this->shop->differences())->toBe([]);
 });
@@ -69,7 +68,12 @@ it('gives the cover back when the report is reversed', function () {
 it('takes nobody\'s cover while the order has pieces to spare', function () {
     $order = $this->shop->order('LID-9', '12');
     $customerOrder = $this->shop->customerOrder(['LID-9' => '6']);
-    app(TieToOrder::class)->tie($customerOrder->lines[0]->id, $order->id, '6', 'tie', $this->shop->as(Role::Planner));
+    app(TieToOrder::class)->tie(
+        $customerOrder->lines[0]->id,
+        $order->id,
+        '6',
+        $this->shop->sign(Role::Planner, token: 'tie'),
+    );
     $this->shop->release($order->refresh());
     $this->shop->report($order->steps()->firstOrFail(), '6', '6', '5');
     expect(phrase($customerOrder->id))->toStartWith("6 from {$order->number}")
@@ -79,8 +83,7 @@ it('takes nobody\'s cover while the order has pieces to spare', function () {
         $other->lines[0]->id,
         $order->id,
         '2',
-        'more',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'more'),
     ))
         ->toThrow(Refused::class, '2 asked for, 1 of order')
         ->and(CustomerOrderPage::of($other->id)?->openOrders[$order->item_id][0]->free->toInt())->toBe(1);
@@ -95,8 +98,7 @@ it('takes from who was promised latest', function () {
             $one->lines[0]->id,
             $order->id,
             '3',
-            $this->shop->token(),
-            $this->shop->as(Role::Planner),
+            $this->shop->sign(Role::Planner),
         );
     }
     $this->shop->release($order->refresh());
@@ -111,9 +113,7 @@ it('makes again for the line that lost, or gives it stock', function (string $ho
         $order->refresh()->version,
         Cure::from($how),
         '2',
-        '',
-        'cure',
-        $this->shop->as(Role::Supervisor),
+        $this->shop->sign(Role::Supervisor, token: 'cure'),
     );
     expect(phrase($customerOrder->id))->toContain("10 from {$order->number}")
         ->toContain($says)->not
@@ -182,7 +182,7 @@ it('changes a quantity by the phantom the order has copied', function () {
         'rank' => $order->rank,
         'is_held' => false,
     ],
-        'twice', $this->shop->as(Role::Supervisor));
+        $this->shop->sign(Role::Supervisor, token: 'twice'));
     expect($of())->toBe(array_map(
         fn (string $quantity): string => Amount::plain((string) (2 * (float) $quantity)),
         $before,

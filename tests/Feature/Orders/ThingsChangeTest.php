@@ -20,9 +20,7 @@ function splitOff(object $test, Order $order, string $pieces): Order
         $order->id,
         $order->version,
         $pieces,
-        'one half first',
-        $test->shop->token(),
-        $test->shop->as(Role::Supervisor),
+        $test->shop->sign(Role::Supervisor, 'one half first'),
     );
 
     return Order::query()->latest('id')->firstOrFail();
@@ -112,9 +110,7 @@ it('keeps the cost of a remake apart', function () {
         $order->refresh()->version,
         Cure::Remake,
         '1',
-        '',
-        'r',
-        $this->shop->as(Role::Supervisor),
+        $this->shop->sign(Role::Supervisor, token: 'r'),
     );
     $remake = Order::query()->where('remake_of_id', $order->id)->firstOrFail();
     $this->shop->release($remake);
@@ -148,9 +144,7 @@ it('asks for each report that scrapped, and takes back just its own', function (
         $order->refresh()->version,
         Cure::Remake,
         $quantity,
-        '',
-        $this->shop->token(),
-        $this->shop->as(Role::Supervisor),
+        $this->shop->sign(Role::Supervisor),
     );
     $cure('2');
     expect($open())->toBe(['1.000000']);
@@ -241,7 +235,7 @@ it('places orders in the rank, shows the effect first, and gives scarce parts to
     );
     expect($given())->toBe(['4', '0', '10']);
     $this->get('/rank')->assertSeeInOrder([$orders[2]->number, $orders[0]->number, $orders[1]->number]);
-    app(PlaceInRank::class)->handle($orders[2]->id, null, 'last', $this->shop->as(Role::Supervisor));
+    app(PlaceInRank::class)->handle($orders[2]->id, null, $this->shop->sign(Role::Supervisor, token: 'last'));
     expect($given())->toBe(['10', '4', '0'])->and($this->shop->differences())->toBe([]);
 });
 
@@ -259,8 +253,7 @@ it('always finds room between two, whatever the ranks were', function () {
                 app(PlaceInRank::class)->handle(
                     $id,
                     $rest[$at] ?? null,
-                    "rank-{$i}",
-                    $this->shop->as(Role::Supervisor),
+                    $this->shop->sign(Role::Supervisor, token: "rank-{$i}"),
                 );
             } catch (Refused) {
                 continue; // stands there already

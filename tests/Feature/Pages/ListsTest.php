@@ -76,8 +76,7 @@ it('lists what is low by its position: free and coming less promised (W8, common
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
         [new App\Actions\Purchasing\PurchaseLine($item->id, '17')],
         false,
-        'p',
-        $this->shop->as(Role::Buyer),
+        $this->shop->sign(Role::Buyer, token: 'p'),
     );
     expect($low())->toBe([]);
     $this->get('/stock?below=1')->assertSee('Nothing is.');

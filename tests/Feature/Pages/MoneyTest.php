@@ -2,6 +2,7 @@
 
 use App\Access\Deed;
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Stock\AddLateCost;
 use App\Actions\Stock\SetStandardCost;
 use App\Models\Order;
@@ -62,9 +63,13 @@ beforeEach(function () {
     $in = $this->shop->goodsIn('GATE-40', '5', '12.10');
     $this->shop->goodsIn('SS-15', '2', '46.35', 'H-77', null, 'RACK');
     $clerk = $this->shop->as(Role::CostClerk);
-    app(AddLateCost::class)->handle($in->id, 777, 'freight', 'late', $clerk);
+    app(AddLateCost::class)->handle($in->id, 777, new Signed('late', $clerk, 'freight'));
     DB::table('items')->where('number', 'FOOT-1')->update(['costing' => 'standard']);
-    app(SetStandardCost::class)->handle($this->shop->item('FOOT-1')->id, '3.33', 'new year', 'standard', $clerk);
+    app(SetStandardCost::class)->handle(
+        $this->shop->item('FOOT-1')->id,
+        '3.33',
+        new Signed('standard', $clerk, 'new year'),
+    );
     DB::table('items')->update(['price' => '99.99']);
 });
 

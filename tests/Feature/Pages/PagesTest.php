@@ -41,8 +41,7 @@ function wholeSlip(): App\Models\Slip
             ->all(),
         'whole',
         null,
-        'pages-'.Order::query()->count(),
-        test()->shop->as(Role::Storekeeper),
+        test()->shop->sign(Role::Storekeeper, token: 'pages-'.Order::query()->count()),
     );
 }
 

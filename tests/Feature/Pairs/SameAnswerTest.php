@@ -141,9 +141,7 @@ it(
             app(IssueComponents::class)->handle(
                 $lines,
                 false,
-                '',
-                $test->shop->token(),
-                $test->shop->as(Role::Storekeeper),
+                $test->shop->sign(Role::Storekeeper),
             );
         },
         function ($test) {

@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
@@ -27,8 +28,7 @@ function bought(object $test, string $item, string $quantity, string $on): Purch
     app(RaisePurchases::class)->handle(
         [new PurchaseLine($test->shop->item($item)->id, $quantity, expectedOn: $on)],
         false,
-        $test->shop->token(),
-        $test->shop->as(Role::Buyer),
+        $test->shop->sign(Role::Buyer),
     );
 
     return Purchase::query()->latest('id')->firstOrFail();
@@ -106,7 +106,7 @@ it('takes the day of the answer, and keeps the day first given and how often one
     expect($this->line->refresh()->only(['expected_on', 'first_expected_on', 'days_passed']))
         ->toBe(['expected_on' => '2026-12-09', 'first_expected_on' => '2026-11-26', 'days_passed' => 2]);
     // hurried in time, no day has passed
-    app(ChangePurchase::class)->date($this->line->id, '2026-12-08', null, '', 'hurry', $this->buyer);
+    app(ChangePurchase::class)->date($this->line->id, '2026-12-08', null, new Signed('hurry', $this->buyer));
     expect($this->line->refresh()->days_passed)->toBe(2);
 });
 
@@ -124,7 +124,7 @@ it('asks again on the day that was said, and plans for no day before it', functi
     expect(asked())->toBe([]);
     day($this, '2026-12-03');
     expect(asked())->toHaveCount(1);
-    app(ChangePurchase::class)->date($this->line->id, '2026-12-04', null, '', 'given', $this->buyer);
+    app(ChangePurchase::class)->date($this->line->id, '2026-12-04', null, new Signed('given', $this->buyer));
     expect($this->line->refresh()->ask_again_on)->toBeNull()->and(asked())->toBe([]);
 });
 
@@ -174,8 +174,7 @@ it('expects a purchase its lead time in working days from today, never on a clos
     app(RaisePurchases::class)->handle(
         [new PurchaseLine($this->shop->item('MOT-120')->id, '5')],
         false,
-        'w',
-        $this->buyer,
+        new Signed('w', $this->buyer),
     );
     expect(Purchase::query()->latest('id')->value('expected_on'))->toBe($on);
 })->with([
@@ -203,7 +202,7 @@ it('gives each handful that goes to a supplier a day of its own, and asks for th
     // Sat 28 Nov and Mon 30 Nov: the first on the next day that is worked
     expect($handfuls->map($back)->all())->toBe(['2026-11-30 09:00', '2026-11-30 09:00'])
         ->and($handfuls->pluck('quantity')->all())->toBe(['4.000000', '6.000000']);
-    app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-03', 'bath is down', 'c', $this->buyer);
+    app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-03', new Signed('c', $this->buyer, 'bath is down'));
     day($this, '2026-12-01');
     $this->actingAs($this->buyer)->get('/station')->assertSee('was due yesterday, taken for Thu')->assertSee('Thu');
     expect(asked())->toContain(
@@ -229,7 +228,7 @@ it('gives each handful that goes to a supplier a day of its own, and asks for th
     expect($end())->toBe('2026-12-09 09:00');
     $this->shop->report($outside->refresh(), '6');
     expect(
-        fn () => app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-10', '', 'z', $this->buyer),
+        fn () => app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-10', new Signed('z', $this->buyer)),
     )->toThrow(Refused::class, 'All of it is back');
     expect($this->shop->differences())->toBe([]);
 });

@@ -68,8 +68,7 @@ function move(
         $minute,
         $pin,
         $seen,
-        $test->shop->token(),
-        $test->shop->as($by),
+        $test->shop->sign($by),
     );
 }
 
@@ -86,21 +85,21 @@ it('moves a step, keeps every other sequence, and brings all back by undo and fo
     expect(firstStep($this->third)['start'])->toBeLessThan(firstStep($this->first)['start'])
         ->and($after)->not->toBe($before)
         ->and($booking->says)->toContain("{$this->third->number} step 10")->and($this->shop->differences())->toBe([]);
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Supervisor));
+    app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'u'));
     expect(arranged())->toBe($before);
-    app(UndoPlan::class)->redo(Plan::LIVE, 'r', $this->shop->as(Role::Supervisor));
+    app(UndoPlan::class)->redo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'r'));
     expect(arranged())->toBe($after)
-        ->and(fn () => app(UndoPlan::class)->redo(Plan::LIVE, 'r2', $this->shop->as(Role::Supervisor)))
+        ->and(fn () => app(UndoPlan::class)->redo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'r2')))
         ->toThrow(Refused::class, 'Nothing is left to do again');
     // a new deed ends what could be redone
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u2', $this->shop->as(Role::Supervisor));
+    app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'u2'));
     move($this, $this->second, firstStep($this->first)['start'] - 1);
-    expect(fn () => app(UndoPlan::class)->redo(Plan::LIVE, 'r3', $this->shop->as(Role::Supervisor)))->toThrow(
+    expect(fn () => app(UndoPlan::class)->redo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'r3')))->toThrow(
         Refused::class,
     );
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u3', $this->shop->as(Role::Supervisor));
+    app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'u3'));
     expect(arranged())->toBe($before)
-        ->and(fn () => app(UndoPlan::class)->undo(Plan::LIVE, 'u4', $this->shop->as(Role::Supervisor)))
+        ->and(fn () => app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Supervisor, token: 'u4')))
         ->toThrow(Refused::class, 'Nothing on this plan is left to undo');
 });
 
@@ -109,7 +108,7 @@ it('undoes a move over facts that changed since: what is new keeps its place, wh
     move($this, $this->third, $before);
     $new = $this->shop->order('LID-9', '6', '2026-12-01');
     $this->shop->release($this->first);
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Planner));
+    app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Planner, token: 'u'));
     expect(firstStep($this->first)['start'])->toBeLessThan(firstStep($this->third)['start'])
         ->and(arranged())->toHaveCount(12)
         ->and(firstStep($new)['start'])->toBeGreaterThan(0)->and($this->shop->differences())->toBe([]);
@@ -128,8 +127,7 @@ it('keeps a pin through every booking, until it is taken out', function () {
         Plan::LIVE,
         firstStep($this->first)['step'],
         null,
-        'out',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'out'),
     );
     expect(firstStep($this->first)['start'])->toBeLessThan($friday)
         ->and(
@@ -137,13 +135,12 @@ it('keeps a pin through every booking, until it is taken out', function () {
                 Plan::LIVE,
                 firstStep($this->first)['step'],
                 null,
-                'out2',
-                $this->shop->as(Role::Planner),
+                $this->shop->sign(Role::Planner, token: 'out2'),
             ),
         )
         ->toThrow(Refused::class, 'not pinned');
     // undo brings the pin back
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Planner));
+    app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Planner, token: 'u'));
     expect(firstStep($this->first)['start'])->toBe($friday);
 });
 
@@ -161,8 +158,7 @@ it('pins on another work centre that can do the step, in that one\'s time', func
         $monday,
         true,
         null,
-        'p',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'p'),
     );
     $now = firstStep($order);
     // 15 of setup and 84 of run: 99 minutes on the bench; the run takes one and a half times that at assembly
@@ -188,8 +184,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
             29_800_000,
             false,
             null,
-            'a',
-            $t->shop->as(Role::Planner),
+            $t->shop->sign(Role::Planner, token: 'a'),
         ),
         'Welding cannot do this step; Laser cutting can.',
     ],
@@ -202,8 +197,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
             29_800_000,
             false,
             null,
-            'a',
-            $t->shop->as(Role::Planner),
+            $t->shop->sign(Role::Planner, token: 'a'),
         ),
         'no such machine',
     ],
@@ -234,8 +228,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
             29_800_000,
             false,
             null,
-            'a',
-            $t->shop->as(Role::Planner),
+            $t->shop->sign(Role::Planner, token: 'a'),
         ),
         'has no place in the plan',
     ],
@@ -248,8 +241,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
             29_800_000,
             false,
             null,
-            'a',
-            $t->shop->as(Role::Planner),
+            $t->shop->sign(Role::Planner, token: 'a'),
         ),
         'not there any more',
     ],

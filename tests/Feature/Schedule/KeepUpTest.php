@@ -30,7 +30,7 @@ function change(object $test, Order $order, array $to): void
 {
     app(ChangeOrder::class)->head($order->id, $order->refresh()
         ->version, ['quantity' => (string) (int) $order->quantity, 'due_on' => $order->due_on, 'rank' => $order->rank,
-            'is_held' => $order->is_held, ...$to], $test->shop->token(), $test->shop->as(Role::Supervisor));
+            'is_held' => $order->is_held, ...$to], $test->shop->sign(Role::Supervisor));
 }
 
 it('holds each open step of each open order once, in sequence, in open time', function () {
@@ -75,9 +75,7 @@ it('writes only what changed, and takes out what is over', function () {
     app(ChangeOrder::class)->cancel(
         $order->id,
         $order->refresh()->version,
-        'not wanted',
-        'c',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, 'not wanted', 'c'),
     );
     expect(DB::table('plan_steps')->whereIn('order_step_id', $order->steps->modelKeys())->count())->toBe(0)
         ->and(DB::table('plan_orders')->where('order_id', $order->id)->count())->toBe(0)
@@ -91,10 +89,10 @@ it('keeps each machine\'s sequence when rank or date change, until a person has 
     expect($laser($first))->toBeLessThan($laser($second));
     change($this, $second, ['rank' => 100, 'due_on' => '2026-12-01']);
     expect($laser($first))->toBeLessThan($laser($second));
-    $booking = app(LoadByRank::class)->handle('by rank', $this->shop->as(Role::Planner));
+    $booking = app(LoadByRank::class)->handle($this->shop->sign(Role::Planner, token: 'by rank'));
     expect($laser($second))->toBeLessThan($laser($first))
         ->and(Plan::query()->find(Plan::LIVE)->booking_id)->toBe($booking->id)
-        ->and(fn () => app(LoadByRank::class)->handle('again', $this->shop->as(Role::Planner)))
+        ->and(fn () => app(LoadByRank::class)->handle($this->shop->sign(Role::Planner, token: 'again')))
         ->toThrow(Refused::class, 'loaded by rank already');
     // a new order goes where its rank puts it, and the others make room
     $rush = $this->shop->order('TRAY-40', '60', '2026-12-20');
@@ -145,7 +143,7 @@ it('counts lateness in working time of the plant', function () {
 it('lets what runs keep its machine, and time goes on with it', function () {
     $order = $this->shop->order('TRAY-40', '20');
     $this->shop->release($order);
-    app(App\Actions\Shop\StartStep::class)->handle($order->steps[0]->id, 's', $this->shop->as(Role::Operator));
+    app(App\Actions\Shop\StartStep::class)->handle($order->steps[0]->id, $this->shop->sign(Role::Operator, token: 's'));
     $end = live()[$order->steps[0]->id][1];
     $this->travel(30)->minutes();
     app(KeepUp::class)->handle(null);

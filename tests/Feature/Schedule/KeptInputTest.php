@@ -36,8 +36,7 @@ function ahead(object $test, bool $pin = false): void
         ShopState::minute(CarbonImmutable::parse($of($test->first)->start_at, 'UTC')) + ($pin ? 600 : 0),
         $pin,
         null,
-        $test->shop->token(),
-        $test->shop->as(Role::Planner),
+        $test->shop->sign(Role::Planner),
     );
 }
 

@@ -142,8 +142,7 @@ it('names in the why what nobody ordered, and what is overdue', function () {
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
         [new App\Actions\Purchasing\PurchaseLine($this->shop->item('CAST-48')->id, '50', expectedOn: '2026-11-25')],
         false,
-        'p',
-        $this->shop->as(Role::Buyer),
+        $this->shop->sign(Role::Buyer, token: 'p'),
     );
     $this->travelTo(new Carbon\CarbonImmutable('2026-12-08 09:00', 'Europe/Dublin'));
     app(KeepUp::class)->handle(null);

@@ -39,8 +39,7 @@ it('promises what would happen if it were ordered, through the whole structure, 
         null,
         null,
         true,
-        'm',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'm'),
     );
     $finish = DB::table('plan_orders')->where('order_id', $made->order_id)->value('finish_at');
     expect($answer->buy)->toBe([])->and(gmdate('Y-m-d H:i:s', $at * 60))->toBe($finish);

@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\HoldPromise;
 use App\Actions\Schedule\KeepUp;
 use App\Models\Plan;
@@ -356,10 +357,22 @@ it('holds a promised date so that the same gap is not sold twice, and lets it go
         'No longer held: Uncapping tray for Heatherfell.',
     );
     expect($ask()->nobody->minute)->toBe($first->nobody->minute);
-    app(HoldPromise::class)->handle($this->shop->item('TRAY-40')->id, '40', null, false, 1, '', null, 'l', $sales);
+    app(HoldPromise::class)->handle(
+        $this->shop->item('TRAY-40')->id,
+        '40',
+        null,
+        false,
+        1,
+        '',
+        null,
+        new Signed('l', $sales),
+    );
     Carbon::setTestNow(now()->addMinutes(61));
     expect(BoardData::of()['held'])->toBe([])
-        ->and(fn () => app(HoldPromise::class)->release((int) DB::table('promises')->max('id'), 'x', $sales))
+        ->and(fn () => app(HoldPromise::class)->release(
+            (int) DB::table('promises')->max('id'),
+            new Signed('x', $sales),
+        ))
         ->toThrow(Refused::class, 'not held any more');
 });
 

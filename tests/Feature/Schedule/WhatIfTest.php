@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\UndoPlan;
 use App\Actions\Schedule\WhatIf;
@@ -83,7 +84,7 @@ it('searches on the queue, shows before and after, and goes live as one deed tha
         ->assertRedirect('/board')
         ->assertSessionHas('undo_plan', true);
     expect(arrangedSteps())->toBe($found)->and($this->shop->differences())->toBe([]);
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u', $this->shop->as(Role::Planner));
+    app(UndoPlan::class)->undo(Plan::LIVE, $this->shop->sign(Role::Planner, token: 'u'));
     expect(arrangedSteps())->toBe($plan);
 });
 
@@ -139,10 +140,10 @@ it('runs one search at a time, can be stopped, and a broken one says so', functi
 it('does not go live over facts that changed: it is worked out again first', function () {
     overloaded($this);
     $planner = $this->shop->as(Role::Planner);
-    app(WhatIf::class)->copy('Quiet', 'c', $planner);
+    app(WhatIf::class)->copy('Quiet', new Signed('c', $planner));
     $plan = (int) Plan::query()->where('is_live', false)->value('id');
     $new = $this->shop->order('LID-9', '4', '2026-12-09');
-    expect(fn () => app(GoLive::class)->handle($plan, null, 'l', $planner))->toThrow(
+    expect(fn () => app(GoLive::class)->handle($plan, null, new Signed('l', $planner)))->toThrow(
         Refused::class,
         'Something was booked since',
     );
@@ -153,15 +154,15 @@ it('does not go live over facts that changed: it is worked out again first', fun
         ->assertDontSee('Let it go live');
     $this->post("/plans/{$plan}/again", ['token' => 'a'])->assertSessionHas('done');
     expect(DB::table('plan_orders')->where('plan_id', $plan)->where('order_id', $new->id)->exists())->toBeTrue();
-    app(GoLive::class)->handle($plan, null, 'l2', $planner);
+    app(GoLive::class)->handle($plan, null, new Signed('l2', $planner));
     expect($this->shop->differences())->toBe([]);
 });
 
 it('keeps several what-ifs, moves steps in them, and the shop follows none', function () {
     overloaded($this);
     $planner = $this->shop->as(Role::Planner);
-    app(WhatIf::class)->copy('One', 'c1', $planner);
-    app(WhatIf::class)->copy('Two', 'c2', $planner);
+    app(WhatIf::class)->copy('One', new Signed('c1', $planner));
+    app(WhatIf::class)->copy('Two', new Signed('c2', $planner));
     $two = (int) Plan::query()->where('name', 'Two')->value('id');
     $live = arrangedSteps();
     $bar = collect(App\Queries\Board\BoardData::of($two)['bars'])
@@ -194,9 +195,12 @@ it('keeps several what-ifs, moves steps in them, and the shop follows none', fun
 it('keeps a dozen, and starts no search whose find would have no room', function () {
     $planner = $this->shop->as(Role::Planner);
     for ($i = 0; $i < 12; $i++) {
-        app(WhatIf::class)->copy("No {$i}", "c{$i}", $planner);
+        app(WhatIf::class)->copy("No {$i}", new Signed("c{$i}", $planner));
     }
-    expect(fn () => app(WhatIf::class)->copy('One more', 'c', $planner))->toThrow(Refused::class, '12 what-if plans');
+    expect(fn () => app(WhatIf::class)->copy(
+        'One more',
+        new Signed('c', $planner),
+    ))->toThrow(Refused::class, '12 what-if plans');
     $this->actingAs($planner)
         ->from('/plans')
         ->post('/plans/search', ['token' => 's', 'seconds' => '2'])
@@ -256,21 +260,21 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
     $planner = $this->shop->as(Role::Planner);
     $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', $kind)['lever'];
     $before = $fact($order);
-    app(WhatIf::class)->tryLever($order->id, $lever, 't', $planner);
+    app(WhatIf::class)->tryLever($order->id, $lever, new Signed('t', $planner));
     $plan = Plan::query()->where('is_live', false)->firstOrFail();
     $tried = arrangedSteps($plan->id);
     $version = $order->refresh()->version;
-    app(GoLive::class)->handle($plan->id, null, 'l', $planner);
+    app(GoLive::class)->handle($plan->id, null, new Signed('l', $planner));
     // an old form of the order must not overwrite its new rank, or its halves, unseen
     expect($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 1));
     $after = $fact($order);
     expect($after)->not->toEqual($before)
         ->and(arrangedSteps())->toBe($tried)
         ->and($this->shop->differences())->toBe([]);
-    app(UndoPlan::class)->undo(Plan::LIVE, 'u', $planner);
+    app(UndoPlan::class)->undo(Plan::LIVE, new Signed('u', $planner));
     expect($fact($order))->toEqual($before)
         ->and($order->refresh()->version)->toBe($version + ($kind === PlanLever::OVERTIME ? 0 : 2));
-    app(UndoPlan::class)->redo(Plan::LIVE, 'r', $planner);
+    app(UndoPlan::class)->redo(Plan::LIVE, new Signed('r', $planner));
     expect($fact($order))->toEqual($after)->and(arrangedSteps())->toBe($tried);
 })->with([
     [PlanLever::OVERTIME, fn (Order $order): int => DB::table('overtimes')->count()],
@@ -287,13 +291,12 @@ it('makes a lever a fact when it goes live, and takes it back with the undo', fu
 it('lets no second machine go live: it is bought, not planned', function () {
     $order = overloaded($this);
     $lever = collect(LeverOffers::of($order->id))->firstWhere('lever.kind', PlanLever::MACHINE)['lever'];
-    app(WhatIf::class)->tryLever($order->id, $lever, 't', $this->shop->as(Role::Planner));
+    app(WhatIf::class)->tryLever($order->id, $lever, $this->shop->sign(Role::Planner, token: 't'));
     expect(
         fn () => app(GoLive::class)->handle(
             (int) Plan::query()->where('is_live', false)->value('id'),
             null,
-            'l',
-            $this->shop->as(Role::Planner),
+            $this->shop->sign(Role::Planner, token: 'l'),
         ),
     )->toThrow(Refused::class, 'a plan cannot make that true');
 });

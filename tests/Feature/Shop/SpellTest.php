@@ -23,7 +23,7 @@ beforeEach(function () {
     $this->step = $this->order->steps()->first();
     $this->step->update(['work_centre_id' => WorkCentre::query()->where('code', 'FORM')->value('id')]);
     $this->start = fn () => app(StartStep::class)
-        ->handle($this->step->id, $this->shop->token(), $this->shop->as(Role::Operator));
+        ->handle($this->step->id, $this->shop->sign(Role::Operator));
     $this->count = fn (string $good, ?int $minutes = null) => $this->shop
         ->report($this->step->refresh(), $good, '0', over: ['minutes' => $minutes]);
 });

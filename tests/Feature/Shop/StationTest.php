@@ -36,7 +36,7 @@ it('refuses what is not there to be counted', function (string $good, string $pa
 
 it('starts by the clock and books the minutes since', function () {
     $step = $this->order->steps()->first();
-    $start = fn () => app(StartStep::class)->handle($step->id, $this->shop->token(), $this->shop->as(Role::Operator));
+    $start = fn () => app(StartStep::class)->handle($step->id, $this->shop->sign(Role::Operator));
     $start();
     expect($start)->toThrow(Refused::class, 'running already');
     $this->travel(45)->minutes();
@@ -45,8 +45,7 @@ it('starts by the clock and books the minutes since', function () {
     expect(
         fn () => app(StartStep::class)->handle(
             $this->order->steps()->get()[2]->id,
-            'z',
-            $this->shop->as(Role::Operator),
+            $this->shop->sign(Role::Operator, token: 'z'),
         ),
     )->toThrow(Refused::class, 'Nothing has reached');
 });

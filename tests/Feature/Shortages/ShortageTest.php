@@ -124,7 +124,12 @@ it('hurries what is coming, receives it with its lot, and gives up the rest', fu
     ])->assertSessionHasNoErrors();
     expect($line->refresh()->is_open)->toBeFalse()->and($this->shop->differences())->toBe([]);
     expect(
-        fn () => app(ChangePurchase::class)->date($line->id, '2026-12-09', null, '', 'z', $this->shop->as(Role::Buyer)),
+        fn () => app(ChangePurchase::class)->date(
+            $line->id,
+            '2026-12-09',
+            null,
+            $this->shop->sign(Role::Buyer, token: 'z'),
+        ),
     )->toThrow(Refused::class, 'nothing of it is to come');
 });
 

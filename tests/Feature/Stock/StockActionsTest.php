@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\CountBalance;
@@ -89,7 +90,7 @@ it('does not issue what is promised to a customer line', function () {
 it('books counts at the average, and not below what is promised', function () {
     $balance = DB::table('balances')->where('item_id', $this->shop->item('MOT-120')->id)->first();
     $count = fn (string $counted, string $token) => app(CountBalance::class)
-        ->handle($balance->id, $counted, 'one fell behind the rack', $token, $this->shop->as(Role::Storekeeper));
+        ->handle($balance->id, $counted, $this->shop->sign(Role::Storekeeper, 'one fell behind the rack', $token));
     expect(fn () => $count('14', 'n1'))->toThrow(Refused::class, 'agrees');
     $count('12', 'n2');
     expect($this->shop->stock('MOT-120'))->toBe(['quantity' => '12', 'value' => 100800]);
@@ -126,16 +127,25 @@ it(
             $supplier,
             '',
             null,
-            'there',
-            $this->shop->as(Role::Storekeeper),
+            $this->shop->sign(Role::Storekeeper, token: 'there'),
         );
         $balance = Balance::query()->where('item_id', $lid->id)->where('quantity', '8')->firstOrFail()->id;
         $as = $this->shop->as(Role::Storekeeper);
         expect(
             fn () => match ($deed) {
-                'scrap' => app(ScrapStock::class)->handle($balance, '2', ScrapClass::Handling, 'x', 't', $as),
-                'block' => app(ChangeCondition::class)->handle($balance, '2', Condition::Blocked, 'x', 't', $as),
-                default => app(CountBalance::class)->handle($balance, '6', 'x', 't', $as),
+                'scrap' => app(ScrapStock::class)->handle(
+                    $balance,
+                    '2',
+                    ScrapClass::Handling,
+                    new Signed('t', $as, 'x'),
+                ),
+                'block' => app(ChangeCondition::class)->handle(
+                    $balance,
+                    '2',
+                    Condition::Blocked,
+                    new Signed('t', $as, 'x'),
+                ),
+                default => app(CountBalance::class)->handle($balance, '6', new Signed('t', $as, 'x')),
             },
         )->toThrow(Refused::class, 'promised');
         expect($this->shop->differences())->toBe([]);

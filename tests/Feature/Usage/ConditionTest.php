@@ -27,8 +27,7 @@ function grease(object $test, string $lot, ?string $expires, Condition $as = Con
         $test->shop->place('STORES')->id,
         $lot,
         null,
-        $test->shop->token(),
-        $test->shop->as(Role::Storekeeper),
+        $test->shop->sign(Role::Storekeeper),
         new Arrival($as, expiresOn: $expires),
     );
 }
@@ -64,8 +63,7 @@ it('takes the first to expire, leaves alone what has not its days left, and what
         [$component->order_id],
         'whole',
         null,
-        's',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, token: 's'),
     );
     $line = $slip->lines()->with('splits')->where('item_id', $component->item_id)->firstOrFail();
     expect($line->splits->map(fn ($split): array => [$split->code, $split->typed])->all())->toBe([
@@ -90,9 +88,7 @@ it('may be used again after a re-test gave it a new date', function () {
     app(ChangeCondition::class)->expiry(
         (int) Lot::query()->where('code', 'OLD')->value('id'),
         '2027-03-01',
-        'viscosity checked',
-        't',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'viscosity checked', 't'),
     );
     $this->shop->issue($component, '2', ['OLD' => '2']);
     expect($this->shop->differences())->toBe([]);
@@ -106,9 +102,7 @@ it('sets free what was inspected, value unchanged, and back by a reversal', func
         $balance->id,
         '4',
         Condition::Free,
-        'passed',
-        'c',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'passed', 'c'),
     );
     expect(
         DB::table('balances')
@@ -125,9 +119,7 @@ it('sets free what was inspected, value unchanged, and back by a reversal', func
             $balance->id,
             '7',
             Condition::Free,
-            'x',
-            'c2',
-            $this->shop->as(Role::Storekeeper),
+            $this->shop->sign(Role::Storekeeper, 'x', 'c2'),
         ),
     )
         ->toThrow(Refused::class, '7 of GREASE-4')
@@ -136,9 +128,7 @@ it('sets free what was inspected, value unchanged, and back by a reversal', func
                 $balance->id,
                 '1',
                 Condition::InInspection,
-                'x',
-                'c3',
-                $this->shop->as(Role::Storekeeper),
+                $this->shop->sign(Role::Storekeeper, 'x', 'c3'),
             ),
         )
         ->toThrow(Refused::class, 'in inspection already');
@@ -164,8 +154,7 @@ it('counts neither blocked stock nor a customer\'s own as there for an order', f
         $this->shop->place('STORES')->id,
         'B',
         null,
-        'own',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, token: 'own'),
         new Arrival(owner: 3),
     );
     $component = gearboxes($this, '2');
@@ -186,8 +175,7 @@ it('shows the planned step, the used and the on hand of a slip\'s lines, and boo
         [$component->order_id],
         'step',
         10,
-        's',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, token: 's'),
     );
     $line = $slip->lines()->where('item_id', $component->item_id)->firstOrFail();
     $send = fn (string $day) => $this->actingAs($this->shop->as(Role::Storekeeper))

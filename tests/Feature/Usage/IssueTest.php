@@ -55,9 +55,7 @@ it('refuses a lot that cannot be, told at its line, and books nothing', function
         $balance('H-BLOCKED')->id,
         '5',
         Condition::InInspection,
-        'certificate missing',
-        'c',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'certificate missing', 'c'),
     );
     $this->shop->issue(drums($this), '5', ['H-GONE' => '5']);
     try {
@@ -99,9 +97,7 @@ it('refuses a held or closed order, and a unit without conversion', function () 
     $line = fn (?string $unit) => app(IssueComponents::class)->handle(
         [new UseLine('x', $sheet->order_id, $sheet->id, $sheet->item_id, 10, '1', $unit)],
         false,
-        '',
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper),
     );
     expect(fn () => $line('box'))->toThrow(Refused::class, 'not counted in box');
     Order::query()->whereKey($sheet->order_id)->update(['is_held' => true]);
@@ -113,9 +109,7 @@ it('uses another unit, by its exact ratio, and keeps what was typed', function (
     $booking = app(IssueComponents::class)->handle(
         [new UseLine('x', $sheet->order_id, $sheet->id, $sheet->item_id, 10, '2', 'sheet')],
         false,
-        '',
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper),
     );
     expect($sheet->refresh()->used_quantity)->toBe('6.250000')
         ->and(
@@ -135,9 +129,7 @@ it('uses a substitute: what was planned stays planned, and is no longer asked fo
     app(IssueComponents::class)->handle(
         [new UseLine('x', $order->id, $motor->id, $crank->id, 30, '2', reason: 'motors late')],
         true,
-        '',
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper),
     );
     $stand = $order->components()->where('item_id', $crank->id)->firstOrFail();
     expect($motor->refresh()->only(['planned_quantity', 'used_quantity', 'replaced_quantity']))
@@ -156,9 +148,7 @@ it('uses what was not planned, with a reason', function () {
     $use = fn (bool $over, string $reason) => app(IssueComponents::class)->handle(
         [new UseLine('x', $order->id, null, $this->shop->item('CABLE-3')->id, 40, '1.5', reason: $reason)],
         $over,
-        '',
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper),
     );
     expect(fn () => $use(false, 'x'))->toThrow(Refused::class, 'not planned for the order')
         ->and(fn () => $use(true, ''))->toThrow(Refused::class, 'Say why');
@@ -180,9 +170,7 @@ it('takes no floor consumable', function () {
         fn () => app(IssueComponents::class)->handle(
             [new UseLine('x', $order->id, null, $this->shop->item('WIRE-1')->id, 10, '1', reason: 'x')],
             true,
-            '',
-            'w',
-            $this->shop->as(Role::Storekeeper),
+            $this->shop->sign(Role::Storekeeper, token: 'w'),
         ),
     )->toThrow(Refused::class, 'is consumable: it is never issued to an order');
 });
@@ -197,9 +185,7 @@ it('brings components back lot by lot, at the value they left with', function ()
         ["{$sheet->id}-{$lot}" => $quantity],
         $this->shop->place('RACK')->id,
         $as,
-        'cut one too many',
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'cut one too many'),
     );
     expect(fn () => $back('4'))->toThrow(Refused::class, '4 to return, 3.5 of it lie in order');
     $back('1', Condition::Blocked);
@@ -225,9 +211,7 @@ it('takes one line of a booking back, once', function () {
             $lines->map(fn ($component) => UseLine::planned($component, (string) $component->openQuantity()))->all(),
         ),
         false,
-        '',
-        'i',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, token: 'i'),
     );
     $move = $booking
         ->moves()
@@ -236,9 +220,7 @@ it('takes one line of a booking back, once', function () {
     $back = fn (string $token) => app(ReverseLines::class)->handle(
         $booking->id,
         [$move->id],
-        'wrong gate',
-        $token,
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'wrong gate', $token),
     );
     $back('l1');
     expect($this->shop->component($order, 'GATE-40')->used_quantity)->toBe('0.000000')
@@ -283,9 +265,7 @@ it('corrects the lot in one booking, even when the product is closed: stock, ord
         $move->id,
         'h-7731',
         '2',
-        'read off the sheet',
-        'k',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'read off the sheet', 'k'),
     );
     expect($sheet->refresh()->used_quantity)->toBe($used)
         ->and($this->shop->stock('SS-15', 'H-7731')['quantity'])->toBe('48')
@@ -296,9 +276,7 @@ it('corrects the lot in one booking, even when the product is closed: stock, ord
             $move->id,
             'H-7731',
             '1',
-            'again',
-            'k2',
-            $this->shop->as(Role::Storekeeper),
+            $this->shop->sign(Role::Storekeeper, 'again', 'k2'),
         ),
     )->toThrow(Refused::class, 'corrected already');
 })->with([false, true]);
@@ -313,9 +291,7 @@ it('refuses a correction that changes nothing, or names what is not there', func
         $move->id,
         $code,
         $quantity,
-        'x',
-        $this->shop->token(),
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, 'x'),
     );
     expect(fn () => $correct('H-7714'))->toThrow(Refused::class, 'is what is booked')
         ->and(fn () => $correct('H-0'))->toThrow(Refused::class, 'There is no lot H-0')
@@ -333,9 +309,7 @@ it('keeps stock hard for one order: others are told, the rank does not give it a
         $this->shop->item('MOT-120')->id,
         '',
         $quantity,
-        'promised by phone',
-        $this->shop->token(),
-        $this->shop->as(Role::Supervisor),
+        $this->shop->sign(Role::Supervisor, 'promised by phone'),
     );
     $reserve($second, '10');
     expect(fn () => $reserve($second, '1'))->toThrow(Refused::class, 'Keep no more than it takes')
@@ -351,7 +325,7 @@ it('keeps stock hard for one order: others are told, the rank does not give it a
     $this->shop->issue($this->shop->component($second, 'MOT-120'), '6');
     expect(DB::table('reservations')->value('quantity'))->toBe('4.000000')->and($this->shop->differences())->toBe([]);
     $row = DB::table('reservations')->first();
-    app(ReserveStock::class)->giveUp($row->id, 'no longer', 'g', $this->shop->as(Role::Supervisor));
+    app(ReserveStock::class)->giveUp($row->id, $this->shop->sign(Role::Supervisor, 'no longer', 'g'));
     $this->shop->issue($this->shop->component($first, 'MOT-120'), '5');
     expect($this->shop->differences())->toBe([]);
 });
@@ -379,8 +353,7 @@ it("uses a customer's own material only for that customer, without value", funct
         $this->shop->place('STORES')->id,
         '',
         null,
-        'own',
-        $this->shop->as(Role::Storekeeper),
+        $this->shop->sign(Role::Storekeeper, token: 'own'),
         new App\Actions\Stock\Arrival(owner: $co->customer_id),
     );
     expect($this->shop->stock('MOT-120')['value'])->toBe(117600);

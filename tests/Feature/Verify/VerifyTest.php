@@ -39,19 +39,16 @@ beforeEach(function () {
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
         [new App\Actions\Purchasing\PurchaseLine($this->shop->item('MOT-120')->id, '5')],
         false,
-        'pu',
-        $this->shop->as(Role::Buyer),
+        $this->shop->sign(Role::Buyer, token: 'pu'),
     );
     app(App\Actions\Stock\ReserveStock::class)->handle(
         $this->shop->order('EX-9E', '2')->id,
         $this->shop->item('MOT-120')->id,
         '',
         '2',
-        '',
-        'ke',
-        $this->shop->as(Role::Planner),
+        $this->shop->sign(Role::Planner, token: 'ke'),
     );
-    app(App\Actions\Bookings\ClosePeriod::class)->handle('2026-10-31', 'cl', $this->shop->as(Role::CostClerk));
+    app(App\Actions\Bookings\ClosePeriod::class)->handle('2026-10-31', $this->shop->sign(Role::CostClerk, token: 'cl'));
     $asks = $this->shop->order('TRAY-40', '1');
     $this->shop->release($asks);
     DB::table('items')->where('number', 'SS-15')->update(['lot_rule' => 'ask']);
