@@ -6,6 +6,7 @@ use App\Access\Role;
 use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Schedule\KeepUp;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Models\OrderComponent;
 use App\Models\Person;
@@ -15,6 +16,7 @@ use App\Queries\Shop\ShopState;
 use App\Queries\Shortages\ShortageList;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Quantity\TypedQuantity;
 
 /**
  * Parts on the generated year: a usage slip over 50 orders and more, opened, kept and booked through the web server,
@@ -155,13 +157,7 @@ function released(int $count): array
                 ->pluck('item_id') as $item
         ) {
             app(GoodsIn::class)->handle(
-                (int) $item,
-                '400',
-                null,
-                '9.5',
-                $store,
-                '',
-                null,
+                new Arrival((int) $item, new TypedQuantity('400'), '9.5', $store),
                 Signed::by($as(Role::Storekeeper)),
             );
         }

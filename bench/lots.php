@@ -8,6 +8,7 @@
 
 use App\Access\Role;
 use App\Actions\Bookings\Signed;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
@@ -19,6 +20,7 @@ use App\Models\Place;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\ScrapClass;
 
 (require __DIR__.'/application.php')('keep_pace_lots');
@@ -97,13 +99,7 @@ $balance = function () use ($item): Balance {
 };
 $deeds = [
     'goods in, a new lot' => fn () => app(GoodsIn::class)->handle(
-        $item->id,
-        '3',
-        null,
-        '46',
-        $place->id,
-        'N-'.Str::random(8),
-        null,
+        new Arrival($item->id, new TypedQuantity('3'), '46', $place->id, 'N-'.Str::random(8)),
         new Signed($token(), $by),
     ),
     'a count of one lot' => fn () => app(CountBalance::class)->handle(

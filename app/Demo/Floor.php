@@ -23,6 +23,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\Tracking;
 
@@ -79,23 +80,24 @@ final class Floor
     {
         $rack = in_array(substr($purchase->item->number, 0, 3), ['SS-', 'BAR', 'ROD', 'TUB'], true);
         $lot = $purchase->item->isTracked() ? ($rack ? 'H-' : 'N-').(8000 + ++$this->lots) : '';
-        $arrival = new Arrival(
-            expiresOn: $purchase->item->number === 'GREASE-4'
-                ? CarbonImmutable::now()
-                    ->addDays($left < 60 ? 70 : 500)
-                    ->toDateString()
-                : null,
-        );
         $this->goodsIn->handle(
-            $purchase->item_id,
-            Amount::plain($purchase->quantity),
-            null,
-            Amount::plain($purchase->price),
-            $places[$rack ? 'RACK' : 'STORES'],
-            $lot,
-            $purchase->id,
+            new Arrival(
+                $purchase->item_id,
+                new TypedQuantity(Amount::plain($purchase->quantity)),
+                Amount::plain($purchase->price),
+                $places[$rack ? 'RACK' : 'STORES'],
+                $lot,
+                $purchase->id,
+                expiresOn: $purchase->item->number === 'GREASE-4' ? $this->greaseExpires($left) : null,
+            ),
             $this->staff->signs(Role::Storekeeper),
-            $arrival);
+        );
+    }
+
+    /** Last year's grease is nearly over. */
+    private function greaseExpires(int $left): string
+    {
+        return CarbonImmutable::now()->addDays($left < 60 ? 70 : 500)->toDateString();
     }
 
     /** The storekeeper issues to released orders what is there; some of the last day's still wait. */

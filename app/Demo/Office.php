@@ -26,6 +26,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\TypedQuantity;
 
 /** What sales desk, planner, buyer and supervisor do in the story. */
 final class Office
@@ -201,8 +202,7 @@ final class Office
                 $this->tries->of(
                     fn () => $this->make->handle(
                         $item->id,
-                        (string) self::LOTS[$item->number],
-                        null,
+                        new TypedQuantity((string) self::LOTS[$item->number]),
                         $this->days->from(CarbonImmutable::now()->addDays(22)),
                         false,
                         $this->staff->signs(Role::Planner),

@@ -25,6 +25,7 @@ use App\Actions\Usage\KeepSlip;
 use App\Actions\Usage\PickSlip;
 use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\ReturnComponents;
+use App\Actions\Usage\SlipTyped;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\Customer;
@@ -43,6 +44,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
 
@@ -114,9 +116,7 @@ final class Stores
             app(KeepSlip::class)->handle(
                 $slip->id,
                 $slip->version,
-                [],
-                'trolley by the laser',
-                null,
+                new SlipTyped([], 'trolley by the laser'),
                 $this->staff->in(Role::Storekeeper),
             );
             $first = DB::table('slip_splits AS s')
@@ -214,15 +214,15 @@ final class Stores
             $this->staff->signs(Role::Sales),
         );
         app(GoodsIn::class)->handle(
-            Item::query()->where('number', 'DRUM-9')->firstOrFail()->id,
-            '1',
-            null,
-            '0',
-            Place::query()->where('code', 'STORES')->firstOrFail()->id,
-            'JH-2019',
-            null,
+            new Arrival(
+                Item::query()->where('number', 'DRUM-9')->firstOrFail()->id,
+                new TypedQuantity('1'),
+                '0',
+                Place::query()->where('code', 'STORES')->firstOrFail()->id,
+                'JH-2019',
+                owner: $customer->id,
+            ),
             $this->staff->signs(Role::Storekeeper),
-            new Arrival(owner: $customer->id),
         );
     }
 

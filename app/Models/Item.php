@@ -9,6 +9,7 @@ use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Quantity\QuantityRefused;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\ItemKind;
 
@@ -87,6 +88,12 @@ class Item extends Model
         return $unit === null || $unit === $this->unit->code
             ? Quantity::of($typed, $this->unit->toCore())
             : $this->conversion($unit)->toStock($typed);
+    }
+
+    /** @throws QuantityRefused */
+    public function typed(TypedQuantity $typed): Quantity
+    {
+        return $this->quantity($typed->amount, $typed->unit);
     }
 
     /** @throws QuantityRefused */

@@ -109,9 +109,9 @@ it('says while dragging what speaks against a place, and where it would stand', 
     // somebody else moves meanwhile: told who and what
     $this->live
         ->php(
-            'app(App\Actions\Schedule\MoveStep::class)->handle(1, '
+            'app(MoveStep::class)->handle(1, new Put('
                 .$at['id']
-                .', 1, 1, intdiv(time(), 60), false, null, "x", $shop->as(App\Access\Role::Supervisor));',
+                .', 1, 1, intdiv(time(), 60)), false, null, $shop->sign(Role::Supervisor));',
         )
         ->wait();
     $browser->press('Move it there')->see('changed the plan meanwhile');

@@ -73,8 +73,8 @@ it('takes and brings one item with twenty writers at once, and loses nothing', f
 
 it('books one token once when four send it at the same moment', function () {
     $answers = answers(array_map(fn (): Process => $this->live->php(<<<'PHP'
-        [$item, $place, $by] = [$shop->item("BRG-25")->id, $shop->place("STORES")->id, $shop->as(Role::Storekeeper)];
-        echo app(GoodsIn::class)->handle($item, "10", null, "7", $place, "", null, new Signed("one-token", $by))->id;
+        $signed = $shop->sign(Role::Storekeeper, token: "one-token");
+        echo app(GoodsIn::class)->handle($shop->arrival("BRG-25", "10", "7"), $signed)->id;
         PHP), range(1, 4)));
     expect(array_unique($answers))->toHaveCount(1)
         ->and($answers[0])->toMatch('/^\d+$/')
@@ -133,19 +133,11 @@ it('lets one of four move a plan they all saw, tells the others, and loses no st
     $this->live->php('for ($i = 0; $i < 4; $i++) { $shop->order("TRAY-40", "6"); }')->wait();
     $mover = fn (int $i, string $role): Process => $this->live->php(<<<'PHP'
         try {
-            $step = DB::table("plan_steps")->where("work_centre_id", 1)->orderBy("start_at")->skip($i)->take(1)
+            $step = DB::table("plan_steps")->where("work_centre_id", 1)->orderBy("start_at")->offset($i)->limit(1)
                 ->value("order_step_id");
             $by = $shop->as(Role::from($role));
-            app(MoveStep::class)->handle(
-                1,
-                $step,
-                1,
-                1,
-                intdiv(time(), 60),
-                false,
-                0,
-                new Signed("plan-race-{$i}", $by),
-            );
+            $put = new Put($step, 1, 1, intdiv(time(), 60));
+            app(MoveStep::class)->handle(1, $put, false, 0, new Signed("plan-race-{$i}", $by));
             echo "moved";
         } catch (Refused $refused) {
             echo $refused->getMessage();
@@ -165,8 +157,8 @@ it('lets one of four move a plan they all saw, tells the others, and loses no st
 
 it('holds one gap for one of three sellers, and gives the others the next', function () {
     $seller = fn (int $i): Process => $this->live->php(<<<'PHP'
-        [$item, $by] = [$shop->item("TRAY-40")->id, $shop->as(Role::Sales)];
-        app(HoldPromise::class)->handle($item, "60", null, false, 4, "", null, new Signed("hold-race-{$i}", $by));
+        $date = new DateToHold($shop->item("TRAY-40")->id, new TypedQuantity("60"));
+        app(HoldPromise::class)->handle($date, $shop->sign(Role::Sales, token: "hold-race-{$i}"));
         echo "held";
         PHP, ['i' => $i]);
     expect(answers(array_map($seller, range(1, 3))))->toBe(['held', 'held', 'held'])
@@ -215,10 +207,9 @@ it('books a slip once when two book it at once, and lets nothing slip into a per
     expect(array_count_values($answers))->toEqualCanonicalizing(['booked' => 1, 'Slip 1 is booked already.' => 3]);
     $yesterday = '2026-11-23'; // by the shop's clock
     $bringer = fn (int $i): Process => $this->live->php(<<<'PHP'
-        [$item, $place, $by] = [$shop->item("BRG-25")->id, $shop->place("STORES")->id, $shop->as(Role::Storekeeper)];
+        $signed = $shop->sign(Role::Storekeeper, token: "p{$i}")->on($yesterday);
         try {
-            $how = new Arrival(bookedOn: $yesterday);
-            app(GoodsIn::class)->handle($item, "1", null, "7", $place, "", null, new Signed("p{$i}", $by), $how);
+            app(GoodsIn::class)->handle($shop->arrival("BRG-25", "1", "7"), $signed);
             echo "in";
         } catch (Refused) {
             echo "closed";

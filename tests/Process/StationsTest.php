@@ -23,22 +23,13 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             DB::listen(function () use (&$asked) {
                 $asked++ % 41 === 40 && DB::connection()->getPdo()->exec("KILL CONNECTION_ID()");
             });
-            [$item, $place] = [$shop->item("BRG-25")->id, $shop->place("STORES")->id];
+            $arrival = $shop->arrival("BRG-25", "1", "7");
             $by = $shop->as(Role::Storekeeper);
             foreach ([1, 1, 2, 2, 3, 3, 4, 4, 5, 5, 6, 6] as $n) {
                 $booked = false;
                 for ($try = 0; $try < 300 && ! $booked; $try++) {
                     try {
-                        app(GoodsIn::class)->handle(
-                            $item,
-                            "1",
-                            null,
-                            "7",
-                            $place,
-                            "",
-                            null,
-                            new Signed("s{$i}-{$n}", $by),
-                        );
+                        app(GoodsIn::class)->handle($arrival, new Signed("s{$i}-{$n}", $by));
                         $booked = true;
                     } catch (Throwable $cut) {
                         usleep(100_000);

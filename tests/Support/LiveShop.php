@@ -123,11 +123,11 @@ final class LiveShop
             use App\Actions\Import\ImportFolder;
             use App\Actions\Purchasing\PurchaseLine;
             use App\Actions\Purchasing\RaisePurchases;
+            use App\Actions\Schedule\DateToHold;
             use App\Actions\Schedule\HoldPromise;
             use App\Actions\Schedule\KeepUp;
             use App\Actions\Schedule\MoveStep;
             use App\Actions\Schedule\WhatIf;
-            use App\Actions\Stock\Arrival;
             use App\Actions\Stock\ChangeCondition;
             use App\Actions\Stock\CountBalance;
             use App\Actions\Stock\GoodsIn;
@@ -150,8 +150,10 @@ final class LiveShop
             use Illuminate\Support\Facades\DB;
             use Illuminate\Support\Facades\Event;
             use KeepPace\Core\Planning\NoLongerFor;
+            use KeepPace\Core\Quantity\TypedQuantity;
             use KeepPace\Core\Refusal;
             use KeepPace\Core\Refused;
+            use KeepPace\Core\Scheduling\Plan\Put;
             use KeepPace\Core\Stock\Condition;
             use KeepPace\Core\Stock\ScrapClass;
 

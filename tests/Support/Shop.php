@@ -18,6 +18,7 @@ use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Shop\ReportStep;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\ProposeSlip;
@@ -35,6 +36,7 @@ use App\Models\Place;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Quantity\TypedQuantity;
 
 /** The deeds of the shop in one line each, for tests. */
 final class Shop
@@ -96,7 +98,7 @@ final class Shop
     public function order(string $item, string $quantity, ?string $due = '2026-12-10'): Order
     {
         $booking = app(MakeOrder::class)
-            ->handle($this->item($item)->id, $quantity, null, $due, false, $this->sign(Role::Planner));
+            ->handle($this->item($item)->id, new TypedQuantity($quantity), $due, false, $this->sign(Role::Planner));
 
         return Order::query()->with('steps', 'components.item')->findOrFail($booking->order_id);
     }
@@ -228,15 +230,26 @@ final class Shop
         ?string $unit = null,
         string $place = 'STORES',
     ): Booking {
-        return app(GoodsIn::class)->handle(
+        $arrival = $this->arrival($item, $quantity, $price, $codes, $unit, $place);
+
+        return app(GoodsIn::class)->handle($arrival, $this->sign(Role::Storekeeper));
+    }
+
+    /** What came in, to be booked with a token of one's own. */
+    public function arrival(
+        string $item,
+        string $quantity,
+        string $price = '10',
+        string $codes = '',
+        ?string $unit = null,
+        string $place = 'STORES',
+    ): Arrival {
+        return new Arrival(
             $this->item($item)->id,
-            $quantity,
-            $unit,
+            new TypedQuantity($quantity, $unit),
             $price,
             $this->place($place)->id,
             $codes,
-            null,
-            $this->sign(Role::Storekeeper),
         );
     }
 

@@ -2,7 +2,9 @@
 
 use App\Access\Role;
 use App\Actions\Bookings\Signed;
+use App\Actions\Schedule\CalendarEdit;
 use App\Actions\Schedule\ChangeCalendar;
+use App\Actions\Schedule\DateToHold;
 use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\HoldPromise;
 use App\Actions\Schedule\KeepUp;
@@ -20,8 +22,10 @@ use App\Queries\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refusal;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\Put;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\Scheduling\FullChecker;
@@ -88,13 +92,10 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
                     ->value('work_centre_id') ?? 1)
                 : $random->getInt(1, 10);
         [$machine, $minute] = [$random->getInt(1, 2), $now() + $random->getInt(-100, 6000)];
-        $preview = $pin ? null : MovePreview::of($plan, $step, $centre, $machine, $minute);
+        $preview = $pin ? null : MovePreview::of($plan, new Put($step, $centre, $machine, $minute));
         app(MoveStep::class)->handle(
             $plan,
-            $step,
-            $centre,
-            $machine,
-            $minute,
+            new Put($step, $centre, $machine, $minute),
             $pin,
             null,
             new Signed($token(), $planner),
@@ -147,28 +148,29 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
             : null,
         'calendar' => fn () => app(ChangeCalendar::class)->handle(
             $random->getInt(1, 3),
-            null,
-            [
+            new CalendarEdit(
+                null,
                 [
-                    'date' => '2026-12-0'.$random->getInt(1, 9),
-                    'kind' => 'closed',
-                    'from' => '',
-                    'to' => '',
-                    'name' => 'walk',
+                    [
+                        'date' => '2026-12-0'.$random->getInt(1, 9),
+                        'kind' => 'closed',
+                        'from' => '',
+                        'to' => '',
+                        'name' => 'walk',
+                    ],
                 ],
-            ],
-            [],
+            ),
             true,
             new Signed($token(), $planner),
         ),
         'hold' => fn () => app(HoldPromise::class)->handle(
-            $this->shop->item('TRAY-40')->id,
-            '20',
-            null,
-            $random->getInt(0, 1) === 1,
-            $random->getInt(1, 9),
-            'walk',
-            null,
+            new DateToHold(
+                $this->shop->item('TRAY-40')->id,
+                new TypedQuantity('20'),
+                $random->getInt(0, 1) === 1,
+                $random->getInt(1, 9),
+                'walk',
+            ),
             new Signed($token(), $planner),
         ),
         'let go' => fn () => ($id = DB::table('promises')->whereNull('released_at')->value('id')) === null

@@ -113,35 +113,29 @@ final class ChangeComponents
     public function add(
         int $orderId,
         int $version,
-        int $itemId,
-        string $quantity,
-        ?string $unit,
-        int $stepNumber,
+        AddedComponent $new,
         Signed $signed,
     ): Booking {
         return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
-            $itemId,
-            $quantity,
-            $unit,
-            $stepNumber,
+            $new,
         ): string {
-            $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+            $item = Item::query()->with('unit', 'units.unit')->findOrFail($new->itemId);
             if (! $item->isIssued()) {
                 throw Refused::because(
                     "{$item->label()} is {$item->kind->value}: it is never issued to an order. Choose an item that is kept in stock.",
                     'item',
                 );
             }
-            if (! $order->steps()->where('number', $stepNumber)->exists()) {
-                throw Refused::because("Order {$order->number} has no step {$stepNumber}.", 'step_number');
+            if (! $order->steps()->where('number', $new->stepNumber)->exists()) {
+                throw Refused::because("Order {$order->number} has no step {$new->stepNumber}.", 'step_number');
             }
-            $amount = $item->quantity($quantity, $unit)->amount;
+            $amount = $item->typed($new->quantity)->amount;
             $order
                 ->components()
                 ->create([
                     'position' => ($order->components()->max('position') ?? 0) + 10,
                     'item_id' => $item->id,
-                    'step_number' => $stepNumber,
+                    'step_number' => $new->stepNumber,
                     'baseline_quantity' => '0',
                     'planned_quantity' => (string) $amount,
                 ]);

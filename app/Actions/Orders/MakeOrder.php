@@ -9,6 +9,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\TypedQuantity;
 
 /** Makes an order for the shelf. */
 final class MakeOrder
@@ -23,8 +24,7 @@ final class MakeOrder
     /** @throws \KeepPace\Core\Refusal */
     public function handle(
         int $itemId,
-        string $quantity,
-        ?string $unit,
+        TypedQuantity $quantity,
         ?string $dueOn,
         bool $withParts,
         Signed $signed,
@@ -32,14 +32,13 @@ final class MakeOrder
         return $this->bookings->once(BookingKind::OrderMade, $signed, function (Ledger $ledger) use (
             $itemId,
             $quantity,
-            $unit,
             $dueOn,
             $withParts,
         ): void {
             $item = Item::query()
                 ->with(['unit', 'units.unit'])
                 ->findOrFail($itemId);
-            $order = $this->copy->make($ledger, $item, $item->quantity($quantity, $unit)->amount, $dueOn);
+            $order = $this->copy->make($ledger, $item, $item->typed($quantity)->amount, $dueOn);
             $parts = $withParts ? $this->parts->make($ledger, $order) : [];
             $ledger->concerns($order);
             $ledger->says(

@@ -18,6 +18,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Problem;
@@ -35,10 +36,10 @@ final class AskPromise
     }
 
     /** @throws Refused when it can neither be taken from stock nor made */
-    public function handle(int $itemId, string $quantity, ?string $unit, Person $by): PromiseAnswer
+    public function handle(int $itemId, TypedQuantity $quantity, Person $by): PromiseAnswer
     {
         $item = Item::query()->with(['unit', 'units.unit'])->findOrFail($itemId);
-        $asked = $item->quantity($quantity, $unit)->amount;
+        $asked = $item->typed($quantity)->amount;
         $there = $this->there($item);
         $fromStock = $asked->isGreaterThan($there) ? $there : $asked;
         $open = $asked->minus($fromStock);

@@ -5,7 +5,6 @@ namespace App\Actions\Schedule;
 use App\Actions\Bookings\Bookings;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\ProductChanges;
-use App\Actions\Bookings\Said;
 use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -17,8 +16,8 @@ use KeepPace\Core\Refused;
 /**
  * Changes the week of a calendar and the days that differ from it. What it was and is stays with the booking.
  *
- * @phpstan-type Span array{weekday: int, from: string, to: string, break: bool}
- * @phpstan-type Day array{date: string, kind: string, from: string, to: string, name: string}
+ * @phpstan-import-type Span from CalendarEdit
+ * @phpstan-import-type Day from CalendarEdit
  */
 final class ChangeCalendar
 {
@@ -27,22 +26,13 @@ final class ChangeCalendar
     }
 
     /**
-     * @param  list<Span>|null  $week  the whole week; null = as it is
-     * @param  list<Day>  $add  days that differ
-     * @param  list<int>  $remove  ids of days that no longer do
      * @param  bool  $anyway  even if steps lose all open time
      *
      * @throws Refused
      */
-    public function handle(
-        int $calendarId,
-        ?array $week,
-        array $add,
-        array $remove,
-        bool $anyway,
-        Signed $signed,
-    ): Booking {
-        if (! $anyway && ($lost = $this->effect($calendarId, $week, $add, $remove)->lost) !== []) {
+    public function handle(int $calendarId, CalendarEdit $edit, bool $anyway, Signed $signed): Booking
+    {
+        if (! $anyway && ($lost = $this->effect($calendarId, $edit)->lost) !== []) {
             throw Refused::because(
                 'It would leave no open time: '
                     .implode(' ', array_slice($lost, 0, 5))
@@ -53,13 +43,11 @@ final class ChangeCalendar
 
         return $this->bookings->once(BookingKind::CalendarChanged, $signed, function (Ledger $ledger) use (
             $calendarId,
-            $week,
-            $add,
-            $remove,
+            $edit,
         ): void {
             Plan::lockLive();
             $before = CalendarTrail::state($calendarId);
-            self::write($calendarId, $week, $add, $remove);
+            self::write($calendarId, $edit);
             $after = CalendarTrail::state($calendarId);
             if ($before === $after) {
                 throw Refused::because('Nothing differs from what the calendar says already.');
@@ -68,95 +56,70 @@ final class ChangeCalendar
             $changes = new ProductChanges($ledger->booking->id);
             CalendarTrail::between($changes, $calendarId, $code, $before, $after);
             $changes->write();
-            $parts = array_filter([
-                $week !== null && $before['week'] !== $after['week'] ? 'its week' : '',
-                $add === []
-                    ? ''
-                    : count($add)
-                        .' '
-                        .(count($add) === 1 ? 'day' : 'days')
-                        .' added ('
-                        .implode(
-                            ', ',
-                            array_slice(
-                                array_map(
-                                    fn (array $day): string => Said::day($day['date'])
-                                        .($day['name'] === '' ? '' : " {$day['name']}"),
-                                    $add,
-                                ),
-                                0,
-                                3,
-                            ),
-                        )
-                        .(count($add) > 3 ? ' …' : '')
-                        .')',
-                $remove === [] ? '' : count($remove).' '.(count($remove) === 1 ? 'day' : 'days').' taken out',
-            ]);
-            $ledger->says("Calendar {$code} changed: ".implode(', ', $parts).'.');
+            $weekDiffers = $edit->week !== null && $before['week'] !== $after['week'];
+            $ledger->says("Calendar {$code} changed: {$edit->says($weekDiffers)}.");
         });
     }
 
     /**
      * What the change would do, without doing it.
      *
-     * @param  list<Span>|null  $week
-     * @param  list<Day>  $add
-     * @param  list<int>  $remove
-     *
      * @throws Refused when the change makes no sense
      */
-    public function effect(int $calendarId, ?array $week, array $add, array $remove): Effect
+    public function effect(int $calendarId, CalendarEdit $edit): Effect
     {
-        return $this->ask->of(fn () => self::write($calendarId, $week, $add, $remove));
+        return $this->ask->of(fn () => self::write($calendarId, $edit));
     }
 
-    /**
-     * @param  list<Span>|null  $week
-     * @param  list<Day>  $add
-     * @param  list<int>  $remove
-     */
-    private static function write(int $calendarId, ?array $week, array $add, array $remove): void
+    private static function write(int $calendarId, CalendarEdit $edit): void
     {
         Plan::lockLive();
         Calendar::query()->findOrFail($calendarId);
-        if ($week !== null) {
-            self::assertWeek($week);
-            DB::table('shifts')->where('calendar_id', $calendarId)->delete();
-            DB::table('shifts')->insert(
-                array_map(
-                    fn (array $span): array => [
-                        'calendar_id' => $calendarId,
-                        'weekday' => $span['weekday'],
-                        'from_time' => $span['from'],
-                        'to_time' => $span['to'],
-                        'is_break' => $span['break'],
-                    ],
-                    $week,
-                ),
-            );
+        if ($edit->week !== null) {
+            self::writeWeek($calendarId, $edit->week);
         }
-        DB::table('calendar_days')->where('calendar_id', $calendarId)->whereIn('id', $remove)->delete();
-        foreach ($add as $day) {
-            if ($day['kind'] === 'overtime' && $day['from'] === '') {
-                throw Refused::because('Overtime needs a time from and a time to.', 'from');
-            }
-            if (($day['from'] === '') !== ($day['to'] === '')) {
-                throw Refused::because('Type both times, or none for the whole day.', 'to');
-            }
-            DB::table('calendar_days')->upsert(
-                [
-                    [
-                        'calendar_id' => $calendarId,
-                        'date' => $day['date'],
-                        'kind' => $day['kind'],
-                        'from_time' => $day['from'],
-                        'to_time' => $day['to'],
-                        'name' => $day['name'],
-                    ],
-                ],
-                ['calendar_id', 'date', 'kind', 'from_time'],
-            );
+        DB::table('calendar_days')->where('calendar_id', $calendarId)->whereIn('id', $edit->remove)->delete();
+        foreach ($edit->add as $day) {
+            self::writeDay($calendarId, $day);
         }
+    }
+
+    /** @param  list<Span>  $week */
+    private static function writeWeek(int $calendarId, array $week): void
+    {
+        self::assertWeek($week);
+        $rows = array_map(
+            fn (array $span): array => [
+                'calendar_id' => $calendarId,
+                'weekday' => $span['weekday'],
+                'from_time' => $span['from'],
+                'to_time' => $span['to'],
+                'is_break' => $span['break'],
+            ],
+            $week,
+        );
+        DB::table('shifts')->where('calendar_id', $calendarId)->delete();
+        DB::table('shifts')->insert($rows);
+    }
+
+    /** @param  Day  $day */
+    private static function writeDay(int $calendarId, array $day): void
+    {
+        if ($day['kind'] === 'overtime' && $day['from'] === '') {
+            throw Refused::because('Overtime needs a time from and a time to.', 'from');
+        }
+        if (($day['from'] === '') !== ($day['to'] === '')) {
+            throw Refused::because('Type both times, or none for the whole day.', 'to');
+        }
+        $row = [
+            'calendar_id' => $calendarId,
+            'date' => $day['date'],
+            'kind' => $day['kind'],
+            'from_time' => $day['from'],
+            'to_time' => $day['to'],
+            'name' => $day['name'],
+        ];
+        DB::table('calendar_days')->upsert([$row], ['calendar_id', 'date', 'kind', 'from_time']);
     }
 
     /** @param  list<Span>  $week */

@@ -8,7 +8,6 @@ use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Person;
 use App\Models\Plan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -28,66 +27,51 @@ final class HoldPromise
     }
 
     /**
-     * @param  bool  $slack  the date that uses others' slack; else the one that moves nobody
-     * @param  CarbonImmutable|null  $said  the finish the person was told; null = whatever it is now
-     *
      * @throws Refused when nothing has to be made, or the date is not to be had any more
      */
     public function handle(
-        int $itemId,
-        string $quantity,
-        ?string $unit,
-        bool $slack,
-        int $hours,
-        string $for,
-        ?CarbonImmutable $said,
+        DateToHold $date,
         Signed $signed,
     ): Booking {
         return $this->bookings->once(BookingKind::PromiseHeld, $signed, function (Ledger $ledger) use (
-            $itemId,
-            $quantity,
-            $unit,
-            $slack,
-            $hours,
-            $for,
-            $said,
+            $date,
             $signed,
         ): void {
             Plan::lockLive(); // two who promise one gap: one after the other
-            $answer = $this->ask->handle($itemId, $quantity, $unit, $signed->person);
-            $promised = $slack ? $answer->usingSlack() : $answer->movingNobody();
+            $answer = $this->ask->handle($date->itemId, $date->quantity, $signed->person);
+            $promised = $date->usesSlack ? $answer->usingSlack() : $answer->movingNobody();
             if ($promised === null) {
                 throw Refused::because('All of it is in stock: cover the line from stock instead of holding a date.');
             }
             $zone = config()->string('pace.zone');
             $finish = CarbonImmutable::createFromTimestamp($promised->finish * 60, 'UTC');
-            if ($said !== null && $finish > $said->addMinutes(60)) {
+            if ($date->said !== null && $finish > $date->said->addMinutes(60)) {
                 throw Refused::because(
                     'That date is not to be had any more: somebody took the time meanwhile. Now it would be '
                         .$finish->setTimezone($zone)->format('D j M H:i')
                         .'.',
                 );
             }
-            $item = Item::query()->with('unit')->findOrFail($itemId);
+            $item = Item::query()->with('unit')->findOrFail($date->itemId);
             $id = DB::table('promises')->insertGetId([
                 'booking_id' => $ledger->booking->id,
                 'user_id' => $signed->person->id,
-                'item_id' => $itemId,
+                'item_id' => $date->itemId,
                 'quantity' => (string) $answer->made,
-                'for' => $for,
+                'for' => $date->for,
                 'finish_at' => $finish,
-                'held_until' => now()->addHours($hours),
+                'held_until' => now()->addHours($date->hours),
                 'jobs' => '[]',
             ]);
             DB::table('promises')
                 ->where('id', $id)
                 ->update(['jobs' => json_encode(self::jobs($id, $answer->jobs, $promised))]);
             $ledger->says(
-                "Held for {$hours} h: "
+                "Held for {$date->hours} h: "
                     .Amount::plain($answer->made)
                     ." {$item->unit->code} {$item->name}, finished "
                     .$finish->setTimezone($zone)->format('D j M H:i')
-                    .($for === '' ? '.' : ", for {$for}."),
+                    .($date->for === '' ? '.' : ", for {$date->for}."),
             );
         });
     }

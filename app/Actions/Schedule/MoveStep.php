@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\Drop;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\Put;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
@@ -23,17 +24,14 @@ final class MoveStep
     }
 
     /**
-     * @param  int  $minute  UTC minute it is put at: it goes before or behind what stands there
+     * @param  Put  $put  it goes before or behind what stands there
      * @param  bool  $pin  it stays at that minute, whatever happens around it
      *
      * @throws Refused
      */
     public function handle(
         int $planId,
-        int $stepId,
-        int $workCentre,
-        int $machine,
-        int $minute,
+        Put $put,
         bool $pin,
         ?int $seen,
         Signed $signed,
@@ -45,13 +43,10 @@ final class MoveStep
             $signed,
             function (Ledger $ledger, StandingPlan $standing) use (
                 $planId,
-                $stepId,
-                $workCentre,
-                $machine,
-                $minute,
+                $put,
                 $pin,
             ): \Closure {
-                $drop = Drop::of($standing->problem(), $stepId, $workCentre, $machine, $minute)
+                $drop = Drop::of($standing->problem(), $put)
                     ?? throw Refused::because('That step is done, or its order is held: it has no place in the plan.');
                 if (($why = $drop->impossible()) !== null) {
                     throw Refused::because($why);
@@ -59,23 +54,23 @@ final class MoveStep
                 if ($pin && ($against = $drop->against($standing->steps())) !== []) {
                     throw Refused::because('It cannot be pinned there. '.implode(' ', $against));
                 }
-                DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $stepId)->delete();
-                $name = StepName::of($stepId);
+                DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $put->step)->delete();
+                $name = StepName::of($put->step);
                 $ledger->booking->order_id = $name->orderId;
-                $where = DB::table('work_centres')->where('id', $workCentre)->value('name')." {$machine}";
+                $where = DB::table('work_centres')->where('id', $put->workCentre)->value('name')." {$put->machine}";
                 if ($pin) {
                     DB::table('plan_pins')->insert([
                         'plan_id' => $planId,
-                        'order_step_id' => $stepId,
-                        'work_centre_id' => $workCentre,
-                        'machine' => $machine,
-                        'start_at' => gmdate('Y-m-d H:i:s', $minute * 60),
+                        'order_step_id' => $put->step,
+                        'work_centre_id' => $put->workCentre,
+                        'machine' => $put->machine,
+                        'start_at' => gmdate('Y-m-d H:i:s', $put->minute * 60),
                     ]);
                 }
                 $ledger->says(
                     "{$name->label} "
                         .($pin ? "pinned on {$where}, " : "moved to {$where}, put at ")
-                        .self::clock($minute)
+                        .self::clock($put->minute)
                         .'.',
                 );
                 $was = $standing->steps();
@@ -83,10 +78,7 @@ final class MoveStep
                 return static fn (Problem $problem): Schedule => KeptSequence::moved(
                     $problem,
                     $was,
-                    $stepId,
-                    $workCentre,
-                    $machine,
-                    $minute,
+                    $put,
                 );
             },
         );

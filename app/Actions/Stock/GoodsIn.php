@@ -25,48 +25,25 @@ final class GoodsIn
     {
     }
 
-    /**
-     * @param  string  $price  euros per stock unit
-     * @param  string  $codes  lot, or serials one a line; empty for what is not tracked
-     *
-     * @throws Refused
-     */
-    public function handle(
-        int $itemId,
-        string $quantity,
-        ?string $unit,
-        string $price,
-        int $placeId,
-        string $codes,
-        ?int $purchaseId,
-        Signed $signed,
-        Arrival $arrival = new Arrival(),
-    ): Booking {
+    /** @throws Refused */
+    public function handle(Arrival $arrival, Signed $signed): Booking
+    {
         return $this->bookings->once(
             BookingKind::GoodsIn,
-            $signed->on($arrival->bookedOn),
-            function (Ledger $ledger) use (
-                $itemId,
-                $quantity,
-                $unit,
-                $price,
-                $placeId,
-                $codes,
-                $purchaseId,
-                $arrival,
-            ): void {
-                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-                $purchase = $purchaseId === null ? null : Heads::purchase($purchaseId);
+            $signed,
+            function (Ledger $ledger) use ($arrival): void {
+                $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
+                $purchase = $arrival->purchaseId === null ? null : Heads::purchase($arrival->purchaseId);
                 if ($purchase !== null && $purchase->item_id !== $item->id) {
                     throw Refused::because(
                         "Purchase {$purchase->number} is for another item. Choose the item it is for.",
                         'item',
                     );
                 }
-                $amount = $item->quantity($quantity, $unit)->amount;
-                $place = Place::thatHolds($placeId);
+                $amount = $item->typed($arrival->quantity)->amount;
+                $place = Place::thatHolds($arrival->placeId);
                 $ledger->stock->lock([$item->id]);
-                $lots = TrackedCodes::split($item, $amount, $codes);
+                $lots = TrackedCodes::split($item, $amount, $arrival->codes);
                 $keys = array_map(
                     fn (array $lot): StockKey => new StockKey(
                         $item->id,
@@ -81,7 +58,7 @@ final class GoodsIn
                 TrackedCodes::assertSerialsAreNew($item, $lots);
                 TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
                 // a customer's own material has no value here
-                $total = $arrival->owner === 0 ? Cents::of($amount, $price) : 0;
+                $total = $arrival->owner === 0 ? Cents::of($amount, $arrival->price) : 0;
                 $done = BigDecimal::zero();
                 $given = 0;
                 foreach ($lots as $i => $lot) {
@@ -89,8 +66,9 @@ final class GoodsIn
                     $value = Cents::part($total, $done, $amount) - $given; // shares add up to the total
                     $given += $value;
                     $ledger->move($item, $lot['quantity'], $value, 'outside', $keys[$i], [
-                        'purchase_id' => $purchase?->id, 'typed_quantity' => $i === 0 ? $quantity : null,
-                        'typed_unit_id' => $i === 0 ? TrackedCodes::unitId($item, $unit) : null,
+                        'purchase_id' => $purchase?->id,
+                        'typed_quantity' => $i === 0 ? $arrival->quantity->amount : null,
+                        'typed_unit_id' => $i === 0 ? TrackedCodes::unitId($item, $arrival->quantity->unit) : null,
                     ]);
                 }
                 if ($purchase !== null) {

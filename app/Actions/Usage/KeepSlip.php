@@ -15,75 +15,46 @@ use KeepPace\Core\Refused;
 /** Keeps a slip as it was typed, right or wrong: it is judged when it is booked. */
 final class KeepSlip
 {
-    /**
-     * @param  array<int, array{
-     *     quantity?: ?string,
-     *     unit?: ?string,
-     *     reason?: ?string,
-     *     out?: ?string,
-     *     item?: ?string,
-     *     splits?: array<int, array{code?: ?string, quantity?: ?string, place?: ?string}>,
-     * }>  $lines  by line id; what is not sent stays
-     */
-    public function handle(int $id, int $version, array $lines, string $note, ?string $bookedOn, Person $by): Slip
+    public function handle(int $id, int $version, SlipTyped $typed, Person $by): Slip
     {
-        return DB::transaction(function () use ($id, $version, $lines, $note, $bookedOn, $by): Slip {
+        return DB::transaction(function () use ($id, $version, $typed, $by): Slip {
             $slip = self::open($id, $version);
-            $this->keep($slip, $lines);
-            $slip->fill(['note' => $note, 'booked_on' => $bookedOn]);
+            $this->keep($slip, $typed->lines);
+            $slip->fill(['note' => $typed->note, 'booked_on' => $typed->bookedOn]);
 
             return self::changed($slip, $by);
         }, attempts: 5);
     }
 
     /** Adds a line: an item that was not planned, for one of the slip's orders. */
-    public function add(
-        int $id,
-        int $version,
-        int $orderId,
-        int $itemId,
-        int $step,
-        string $quantity,
-        string $unit,
-        string $reason,
-        Person $by,
-    ): Slip {
-        return DB::transaction(function () use (
-            $id,
-            $version,
-            $orderId,
-            $itemId,
-            $step,
-            $quantity,
-            $unit,
-            $reason,
-            $by,
-        ): Slip {
+    public function add(int $id, int $version, UnplannedLine $new, Person $by): Slip
+    {
+        return DB::transaction(function () use ($id, $version, $new, $by): Slip {
             $slip = self::open($id, $version);
-            $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+            $item = Item::query()->with('unit', 'units.unit')->findOrFail($new->itemId);
             if (! $item->isIssued()) {
                 throw Refused::because($item->whyNeverIssued(), 'item');
             }
-            $amount = $item->quantity($quantity, $unit ?: null)->amount;
-            $order = Order::query()->findOrFail($orderId);
+            $amount = $item->typed($new->quantity)->amount;
+            $order = Order::query()->findOrFail($new->orderId);
             $planned = $order->components()->where('item_id', $item->id)->whereNull('stands_for_id')->value('id');
             $line = $slip
                 ->lines()
                 ->create([
                     'position' => (int) $slip->lines()->max('position') + 10,
-                    'order_id' => $orderId,
+                    'order_id' => $new->orderId,
                     'component_id' => $planned,
                     'item_id' => $item->id,
-                    'step_number' => $step,
-                    'typed' => $quantity,
-                    'unit' => $unit,
-                    'reason' => $reason,
+                    'step_number' => $new->stepNumber,
+                    'typed' => $new->quantity->amount,
+                    'unit' => (string) $new->quantity->unit,
+                    'reason' => $new->reason,
                 ]);
             $suggest = new Suggestions(
                 [$item->id],
                 $slip->booked_on ?? now(config()->string('pace.zone'))->toDateString(),
             );
-            foreach ($suggest->take($item, $orderId, 0, $amount) as $part) {
+            foreach ($suggest->take($item, $new->orderId, 0, $amount) as $part) {
                 $line->splits()->create($part);
             }
 

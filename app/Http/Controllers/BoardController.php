@@ -22,6 +22,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use KeepPace\Core\Scheduling\Plan\Put;
 
 /** The board: a plan, live or what-if, seen and arranged. */
 class BoardController extends Controller
@@ -66,10 +67,7 @@ class BoardController extends Controller
         return response()->json(
             MovePreview::of(
                 $this->plan($request),
-                (int) $typed['step'],
-                (int) $typed['centre'],
-                (int) $typed['machine'],
-                (int) $typed['minute'],
+                new Put((int) $typed['step'], (int) $typed['centre'], (int) $typed['machine'], (int) $typed['minute']),
             ),
         );
     }
@@ -80,10 +78,7 @@ class BoardController extends Controller
             $request,
             $move->handle(
                 $this->plan($request),
-                $step,
-                $request->integer('centre'),
-                $request->integer('machine'),
-                $request->integer('minute'),
+                $request->put($step),
                 $request->boolean('pin'),
                 $request->seen(),
                 $request->signed(),

@@ -45,9 +45,9 @@ class CalendarController extends Controller
     /** Shows what the change would do, or keeps it. */
     public function update(CalendarRequest $request, int $calendar, ChangeCalendar $change): RedirectResponse
     {
-        [$week, $days, $removed] = [$request->week(), $request->days(), $request->removed()];
+        $edit = $request->edit();
         if ($request->boolean('try')) {
-            $effect = $change->effect($calendar, $week, $days, $removed);
+            $effect = $change->effect($calendar, $edit);
 
             return back()
                 ->withInput($request->except('_token', 'file'))
@@ -59,9 +59,7 @@ class CalendarController extends Controller
             back(),
             $change->handle(
                 $calendar,
-                $week,
-                $days,
-                $removed,
+                $edit,
                 $request->boolean('anyway'),
                 $request->signed(),
             ),

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
@@ -25,10 +26,11 @@ class OrderComponentController extends Controller
             $change->add(
                 $order,
                 (int) $typed['version'],
-                $request->item()->id,
-                $typed['quantity'],
-                $typed['unit'] ?? '' ?: null,
-                (int) $typed['step_number'],
+                new AddedComponent(
+                    $request->item()->id,
+                    $request->quantity(),
+                    (int) $typed['step_number'],
+                ),
                 $request->signed(),
             ),
         );

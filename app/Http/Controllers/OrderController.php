@@ -55,8 +55,7 @@ class OrderController extends Controller
         ]);
         $booking = $make->handle(
             $request->item()->id,
-            $typed['quantity'],
-            null,
+            $request->quantity(),
             $typed['due_on'] ?? null,
             $request->boolean('with_parts'),
             $request->signed(),

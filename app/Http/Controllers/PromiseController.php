@@ -38,8 +38,7 @@ class PromiseController extends Controller
         $item = $request->item();
         $answer = $ask->handle(
             $item->id,
-            $request->validated('quantity'),
-            $request->validated('unit') ?: null,
+            $request->quantity(),
             $request->person(),
         );
         $wanted = $request->validated('wanted');
@@ -51,23 +50,7 @@ class PromiseController extends Controller
 
     public function store(PromiseRequest $request, HoldPromise $hold): RedirectResponse
     {
-        $said = $request->filled('finish')
-            ? CarbonImmutable::createFromTimestamp($request->integer('finish') * 60)
-            : null;
-
-        return $this->done(
-            to_route('promise.index'),
-            $hold->handle(
-                $request->item()->id,
-                $request->validated('quantity'),
-                $request->validated('unit') ?: null,
-                $request->validated('how') === 'slack',
-                $request->integer('hours', 4),
-                $request->string('for')->trim()->value(),
-                $said,
-                $request->signed(),
-            ),
-        );
+        return $this->done(to_route('promise.index'), $hold->handle($request->promised(), $request->signed()));
     }
 
     public function destroy(DeedRequest $request, int $promise, HoldPromise $hold): RedirectResponse

@@ -9,6 +9,7 @@ use App\Actions\Usage\KeepSlip;
 use App\Actions\Usage\PickSlip;
 use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\ScanLot;
+use App\Actions\Usage\UnplannedLine;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\Rules;
 use App\Http\Requests\SlipRequest;
@@ -103,9 +104,7 @@ class SlipController extends Controller
                 : $keep->handle(
                     $slip,
                     $request->integer('version'),
-                    $request->lines(),
-                    $request->validated('note') ?? '',
-                    $request->validated('booked_on'),
+                    $request->slip(),
                     $request->person(),
                 );
         if ($request->filled('scan') && $request->validated('do') !== 'book') {
@@ -146,12 +145,13 @@ class SlipController extends Controller
         $keep->add(
             $slip,
             (int) $typed['version'],
-            (int) $typed['order'],
-            $request->item()->id,
-            (int) $typed['step_number'],
-            $typed['quantity'],
-            $typed['unit'] ?? '',
-            $typed['reason'],
+            new UnplannedLine(
+                (int) $typed['order'],
+                $request->item()->id,
+                (int) $typed['step_number'],
+                $request->quantity(),
+                $typed['reason'],
+            ),
             $request->person(),
         );
 

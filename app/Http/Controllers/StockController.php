@@ -67,17 +67,7 @@ class StockController extends Controller
     {
         return $this->done(
             back(),
-            $goodsIn->handle(
-                $request->item()->id,
-                $request->validated('quantity'),
-                $request->validated('unit') ?: null,
-                $request->validated('price'),
-                $request->integer('place_id'),
-                $request->validated('codes') ?? '',
-                $request->validated('purchase_id') === null ? null : $request->integer('purchase_id'),
-                $request->signed(),
-                $request->arrival(),
-            ),
+            $goodsIn->handle($request->arrival(), $request->signed(bookedOn: $request->validated('booked_on'))),
         );
     }
 

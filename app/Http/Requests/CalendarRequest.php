@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Schedule\CalendarEdit;
 use App\Papers\CalendarFile;
 use App\Wording\When;
 use Illuminate\Support\Arr;
@@ -41,8 +42,15 @@ class CalendarRequest extends DeedRequest
         ];
     }
 
+    public function edit(): CalendarEdit
+    {
+        $removed = array_values(array_map(intval(...), (array) $this->input('remove', [])));
+
+        return new CalendarEdit($this->week(), $this->days(), $removed);
+    }
+
     /** @return list<array{weekday: int, from: string, to: string, break: bool}>|null */
-    public function week(): ?array
+    private function week(): ?array
     {
         if (! $this->has('week')) {
             return null;
@@ -76,7 +84,7 @@ class CalendarRequest extends DeedRequest
     }
 
     /** @return list<array{date: string, kind: string, from: string, to: string, name: string}> */
-    public function days(): array
+    private function days(): array
     {
         $days = $this->filled('date')
             ? [
@@ -104,11 +112,5 @@ class CalendarRequest extends DeedRequest
         }
 
         return $days;
-    }
-
-    /** @return list<int> */
-    public function removed(): array
-    {
-        return array_values(array_map(intval(...), (array) $this->input('remove', [])));
     }
 }

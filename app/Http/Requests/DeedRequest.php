@@ -9,6 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Arr;
 use Illuminate\Validation\ValidationException;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Quantity\TypedQuantity;
 
 /** A form that books something: its token makes it safe to send twice. What may be done is asked by the route. */
 class DeedRequest extends FormRequest
@@ -54,6 +55,14 @@ class DeedRequest extends FormRequest
             ?? throw ValidationException::withMessages([
                 $field => "No item has the number {$typed}. Type part of its name to find it.",
             ]);
+    }
+
+    /** What was typed into the fields of a quantity; core judges it. */
+    public function quantity(): TypedQuantity
+    {
+        $unit = $this->string('unit')->value();
+
+        return new TypedQuantity($this->string('quantity')->value(), $unit === '' ? null : $unit);
     }
 
     /** @return array<string, mixed> */

@@ -28,9 +28,14 @@ class GoodsInRequest extends DeedRequest
     public function arrival(): Arrival
     {
         return new Arrival(
+            $this->item()->id,
+            $this->quantity(),
+            $this->validated('price'),
+            $this->integer('place_id'),
+            $this->validated('codes') ?? '',
+            $this->validated('purchase_id') === null ? null : $this->integer('purchase_id'),
             Condition::from($this->validated('condition') ?? 'free'),
             (int) ($this->validated('owner_id') ?? 0),
-            $this->validated('booked_on'),
             $this->validated('expires_on'),
             $this->validated('supplier_lot') ?? '',
         );

@@ -2,15 +2,25 @@
 
 namespace App\Http\Requests;
 
+use KeepPace\Core\Scheduling\Plan\Put;
+
 /** Where a step is put: a machine and a UTC minute. */
 class MoveRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['centre' => ['required', ...Rules::id()], 'machine' => ['required', 'integer', 'between:1,999'],
+        return [
+            'centre' => ['required', ...Rules::id()],
+            'machine' => ['required', 'integer', 'between:1,999'],
             'minute' => ['required', 'integer', 'between:0,200000000'],
             'pin' => ['nullable', 'boolean'],
-            'seen' => ['nullable', 'integer', 'between:0,4294967295']];
+            'seen' => ['nullable', 'integer', 'between:0,4294967295'],
+        ];
+    }
+
+    public function put(int $step): Put
+    {
+        return new Put($step, $this->integer('centre'), $this->integer('machine'), $this->integer('minute'));
     }
 
     /** The last deed on the plan the person saw. */

@@ -2,6 +2,9 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Schedule\DateToHold;
+use Carbon\CarbonImmutable;
+
 /**
  * What is asked for: an item, how many, in which unit, by when the customer wants it, and whether to hold the time for
  * it.
@@ -20,6 +23,18 @@ class PromiseRequest extends DeedRequest
             'how' => ['nullable', 'in:nobody,slack'],
             'finish' => ['nullable', 'integer', 'between:0,200000000'],
         ];
+    }
+
+    public function promised(): DateToHold
+    {
+        return new DateToHold(
+            $this->item()->id,
+            $this->quantity(),
+            $this->validated('how') === 'slack',
+            $this->integer('hours', 4),
+            $this->string('for')->trim()->value(),
+            $this->filled('finish') ? CarbonImmutable::createFromTimestamp($this->integer('finish') * 60) : null,
+        );
     }
 
     public function messages(): array

@@ -2,6 +2,8 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Usage\SlipTyped;
+
 /** A usage slip as typed: whatever stands on a line is kept; core judges it when it is booked. */
 class SlipRequest extends DeedRequest
 {
@@ -22,6 +24,11 @@ class SlipRequest extends DeedRequest
         ];
     }
 
+    public function slip(): SlipTyped
+    {
+        return new SlipTyped($this->lines(), $this->validated('note') ?? '', $this->validated('booked_on'));
+    }
+
     /**
      * By line. Checked here, not by rules of the validator: those take seconds on a thousand lines.
      *
@@ -34,7 +41,7 @@ class SlipRequest extends DeedRequest
      *     splits?: array<int, array{code?: ?string, quantity?: ?string, place?: ?string}>,
      * }>
      */
-    public function lines(): array
+    private function lines(): array
     {
         $lines = [];
         foreach ($this->array('lines') as $id => $line) {

@@ -6,24 +6,25 @@ use App\Wording\When;
 use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\Drop;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\Put;
 use KeepPace\Core\Scheduling\PlannedStep;
 
 /** What putting a step somewhere would do, before it is kept. */
 final class MovePreview
 {
     /** @return array<string, mixed> */
-    public static function of(int $planId, int $step, int $centre, int $machine, int $minute): array
+    public static function of(int $planId, Put $put): array
     {
         $standing = StandingPlan::of($planId);
         $problem = $standing->problem();
-        $drop = Drop::of($problem, $step, $centre, $machine, $minute);
+        $drop = Drop::of($problem, $put);
         $why = $drop === null ? 'That step is done, or its order is held.' : $drop->impossible();
         if ($drop === null || $why !== null) {
             return ['can' => false, 'says' => [$why]];
         }
         $before = $standing->schedule();
-        $after = KeptSequence::moved($problem, $before->steps, $step, $centre, $machine, $minute);
-        $lands = $after->steps[$step] ?? null;
+        $after = KeptSequence::moved($problem, $before->steps, $put);
+        $lands = $after->steps[$put->step] ?? null;
         if ($lands === null) {
             return ['can' => false, 'says' => ['It would find no open time there.']];
         }
@@ -35,11 +36,11 @@ final class MovePreview
             'pin' => $against === [],
             'against' => $against,
             'lands' => [$lands->start, $lands->end],
-            'put' => $minute,
-            'where' => $problem->workCentres[$centre]->name
-                .($problem->workCentres[$centre]->machines > 1 ? " {$machine}" : ''),
+            'put' => $put->minute,
+            'where' => $problem->workCentres[$put->workCentre]->name
+                .($problem->workCentres[$put->workCentre]->machines > 1 ? " {$put->machine}" : ''),
             'says' => [When::span($lands->start, $lands->end)],
-            'pinSays' => When::say($minute),
+            'pinSays' => When::say($put->minute),
             'effect' => EffectWords::of($comparison),
             'moved' => array_map(fn (int $id): array => self::row($id, $after->steps[$id]), $comparison->moved),
         ];

@@ -55,20 +55,15 @@ final class KeptSequence
      *
      * @param  array<int, PlannedStep>  $was  by step id: the plan so far
      */
-    public static function moved(
-        Problem $problem,
-        array $was,
-        int $step,
-        int $workCentre,
-        int $machine,
-        int $minute,
-    ): Schedule {
+    public static function moved(Problem $problem, array $was, Put $put): Schedule
+    {
         $net = Net::of($problem);
+        $minute = $put->minute;
         foreach ($was as $id => $at) {
             if (
-                $id !== $step
-                && $at->workCentre === $workCentre
-                && $at->machine === $machine
+                $id !== $put->step
+                && $at->workCentre === $put->workCentre
+                && $at->machine === $put->machine
                 && $at->start <= $minute
                 && $minute < $at->end
             ) {
@@ -77,13 +72,13 @@ final class KeptSequence
                 break;
             }
         }
-        $was[$step] = new PlannedStep($minute, $minute + 1, $machine, $workCentre);
+        $was[$put->step] = new PlannedStep($minute, $minute + 1, $put->machine, $put->workCentre);
         $self = new self($net, $was);
         foreach ($net->before as $x => $before) {
             $self->key[$x] = $was[$net->step[$x]->id]->start
                 ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
         }
-        $self->keepBehind($step);
+        $self->keepBehind($put->step);
 
         return Loading::load($net, $self->order(array_keys($self->key)), $was);
     }

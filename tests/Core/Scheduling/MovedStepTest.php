@@ -8,6 +8,7 @@ use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\Drop;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\Put;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
@@ -66,7 +67,7 @@ it('goes before what it is put on in the first half, behind it in the second, an
         30 => new PlannedStep(100, 150, 1, 1),
         40 => new PlannedStep(100, 160, 2, 1),
     ];
-    $after = KeptSequence::moved($problem, $was, 40, 1, 1, $minute);
+    $after = KeptSequence::moved($problem, $was, new Put(40, 1, 1, $minute));
     $first = array_filter($after->steps, fn (PlannedStep $at): bool => $at->machine === 1 && $at->workCentre === 1);
     uasort($first, fn ($a, $b): int => $a->start <=> $b->start);
     expect(array_keys($first))->toBe($order)->and($after->steps[20]->start)->toBe(0);
@@ -75,7 +76,7 @@ it('goes before what it is put on in the first half, behind it in the second, an
 it('goes to another work centre in that one\'s time', function () {
     $problem = dayShop([sawn(1, 100, 1), sawn(2, 60, 2)]);
     $was = [10 => new PlannedStep(0, 100, 1, 1), 20 => new PlannedStep(0, 60, 2, 1)];
-    $after = KeptSequence::moved($problem, $was, 20, 2, 1, 0);
+    $after = KeptSequence::moved($problem, $was, new Put(20, 2, 1, 0));
     expect([$after->steps[20]->workCentre, $after->steps[20]->machine, $after->steps[20]->end])->toBe([2, 1, 120]);
 });
 
@@ -87,11 +88,11 @@ it('never goes before the step ahead of it, and takes what follows along', funct
     ]);
     $was = ForwardLoading::load($problem)->steps;
     // the milling of 2 is put to the very beginning: its sawing ends at 100, and 31 keeps its place before it
-    $early = KeptSequence::moved($problem, $was, 21, 2, 1, 0);
+    $early = KeptSequence::moved($problem, $was, new Put(21, 2, 1, 0));
     expect($early->steps[21]->start)->toBeGreaterThanOrEqual($early->steps[20]->end)
         ->and(stands($early->steps)[20])->toBe(stands($was)[20]);
     // the sawing of 1 goes behind that of 2 on its machine: its milling waits for it
-    $late = KeptSequence::moved($problem, $was, 10, 1, 2, 90);
+    $late = KeptSequence::moved($problem, $was, new Put(10, 1, 2, 90));
     expect($late->steps[10]->start)->toBe(100)
         ->and($late->steps[11]->start)->toBeGreaterThanOrEqual($late->steps[10]->end);
 });
@@ -114,7 +115,7 @@ it('keeps every rule of the shop, wherever a step of a random shop is put', func
         $id = array_keys($was)[$random->getInt(0, count($was) - 1)];
         $centre = $id % 10 === 1 ? 2 : $random->getInt(1, 2);
         $machine = $centre === 1 ? $random->getInt(1, 2) : 1;
-        $after = KeptSequence::moved($problem, $was, $id, $centre, $machine, $random->getInt(0, 8000));
+        $after = KeptSequence::moved($problem, $was, new Put($id, $centre, $machine, $random->getInt(0, 8000)));
         expect(FullChecker::faults($problem, $after))->toBe([])
             ->and([$after->steps[$id]->workCentre, $after->steps[$id]->machine])->toBe([$centre, $machine]);
         // the others keep their sequences: without the moved step, each machine's order is what it was
@@ -152,23 +153,17 @@ it('says what speaks against a place', function () {
     $was = ForwardLoading::load($problem)->steps;
     $impossible = fn (int $step, int $centre, int $machine): ?string => Drop::of(
         $problem,
-        $step,
-        $centre,
-        $machine,
-        100,
+        new Put($step, $centre, $machine, 100),
     )?->impossible();
     expect($impossible(10, 1, 3))->toBe('Saw has no such machine.')
         ->and($impossible(20, 2, 1))->toBe('Mill cannot do this step; Saw can.')
         ->and($impossible(30, 1, 1))->toContain('done at a supplier')
         ->and($impossible(31, 1, 1))->toContain('running')
         ->and($impossible(10, 2, 1))->toBeNull()
-        ->and(Drop::of($problem, 99, 1, 1, 0))->toBeNull();
+        ->and(Drop::of($problem, new Put(99, 1, 1, 0)))->toBeNull();
     $against = fn (int $step, int $centre, int $minute): array => Drop::of(
         $problem,
-        $step,
-        $centre,
-        1,
-        $minute,
+        new Put($step, $centre, 1, $minute),
     )->against($was);
     expect($against(10, 1, 30))->toBe(['That is in the past.'])
         ->and($against(10, 1, 600))->toBe(['Saw is closed then.'])
@@ -204,7 +199,7 @@ it('keeps a pinned step at its minute while others are moved around it', functio
     $pinned = new Job(1, 'order 1', 1, null, [new Step(10, 1, 100, pin: new Pin(200, 1))]);
     $problem = dayShop([$pinned, sawn(2, 60, 2)]);
     $was = [10 => new PlannedStep(200, 300, 1, 1), 20 => new PlannedStep(0, 60, 2, 1)];
-    $after = KeptSequence::moved($problem, $was, 20, 1, 1, 150);
+    $after = KeptSequence::moved($problem, $was, new Put(20, 1, 1, 150));
     expect($after->steps[10]->start)->toBe(200)->and($after->steps[20]->machine)->toBe(1)
         ->and($after->steps[20]->end <= 200 || $after->steps[20]->start >= 300)->toBeTrue();
 });

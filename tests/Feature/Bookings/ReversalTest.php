@@ -4,6 +4,7 @@ use App\Models\Booking;
 use App\Models\Order;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 
 /** Figures that a reversal must bring back. */
@@ -171,8 +172,7 @@ it('cancels the orders a reversed cover made, unless they are past that', functi
 it('takes an order for the shelf and a customer order back', function () {
     $made = app(\App\Actions\Orders\MakeOrder::class)->handle(
         $this->shop->item('LID-9')->id,
-        '4',
-        null,
+        new TypedQuantity('4'),
         null,
         false,
         $this->shop->sign(\App\Access\Role::Planner, token: 'shelf'),

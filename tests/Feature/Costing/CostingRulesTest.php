@@ -12,6 +12,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\OrderComponent;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\ScrapClass;
 
@@ -227,15 +228,13 @@ it('scraps stock at its value, by class, and not what is promised', function () 
 
 it('books on the day it happened, but not ahead, nor in a closed period', function () {
     $in = fn (?string $day, string $token) => app(GoodsIn::class)->handle(
-        $this->shop->item('MOT-120')->id,
-        '1',
-        null,
-        '84',
-        $this->shop->place('STORES')->id,
-        '',
-        null,
-        $this->shop->sign(Role::Storekeeper, token: $token),
-        new Arrival(bookedOn: $day),
+        new Arrival(
+            $this->shop->item('MOT-120')->id,
+            new TypedQuantity('1'),
+            '84',
+            $this->shop->place('STORES')->id,
+        ),
+        $this->shop->sign(Role::Storekeeper, token: $token)->on($day),
     );
     $booking = $in('2026-11-20', 'a');
     expect($booking->booked_on)->toBe('2026-11-20')->and($booking->entered_at->toDateString())->toBe('2026-11-24');

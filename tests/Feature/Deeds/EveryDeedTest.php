@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Schedule\DateToHold;
 use App\Actions\Schedule\HoldPromise;
 use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\SayAbsent;
@@ -15,6 +16,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\TypedQuantity;
 use Tests\Support\Fields;
 use Tests\Support\Locks;
 
@@ -812,13 +814,7 @@ function deed(object $test, string $name): array
         ],
         'let a held date go' => (function () use ($shop): array {
             app(HoldPromise::class)->handle(
-                $shop->item('TRAY-40')->id,
-                '40',
-                null,
-                false,
-                4,
-                '',
-                null,
+                new DateToHold($shop->item('TRAY-40')->id, new TypedQuantity('40')),
                 $shop->sign(Role::Sales, token: 'held'),
             );
 

@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Bookings\Signed;
+use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Actions\Orders\ChangeOrder;
@@ -10,6 +11,7 @@ use App\Models\Order;
 use App\Models\StructureLine;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 
 it('copies structure and routing, phantoms passed through', function () {
@@ -121,10 +123,7 @@ it('adds, changes and refuses components and steps', function () {
     $components->add(
         $order->id,
         $order->version,
-        $this->shop->item('FOOT-1')->id,
-        '2',
-        'box',
-        30,
+        new AddedComponent($this->shop->item('FOOT-1')->id, new TypedQuantity('2', 'box'), 30),
         new Signed('a1', $by),
     );
     expect($order->components()->reorder('id', 'desc')->first()->planned_quantity)->toBe('48.000000');
@@ -132,10 +131,7 @@ it('adds, changes and refuses components and steps', function () {
         fn () => $components->add(
             $order->id,
             $order->refresh()->version,
-            $this->shop->item('WIRE-1')->id,
-            '1',
-            null,
-            30,
+            new AddedComponent($this->shop->item('WIRE-1')->id, new TypedQuantity('1'), 30),
             new Signed('a2', $by),
         ),
     )
@@ -144,10 +140,7 @@ it('adds, changes and refuses components and steps', function () {
             fn () => $components->add(
                 $order->id,
                 $order->refresh()->version,
-                $this->shop->item('FOOT-1')->id,
-                '1',
-                'kg',
-                30,
+                new AddedComponent($this->shop->item('FOOT-1')->id, new TypedQuantity('1', 'kg'), 30),
                 new Signed('a3', $by),
             ),
         )
@@ -156,10 +149,7 @@ it('adds, changes and refuses components and steps', function () {
             fn () => $components->add(
                 $order->id,
                 $order->refresh()->version,
-                $this->shop->item('FOOT-1')->id,
-                '1',
-                null,
-                35,
+                new AddedComponent($this->shop->item('FOOT-1')->id, new TypedQuantity('1'), 35),
                 new Signed('a4', $by),
             ),
         )

@@ -11,6 +11,7 @@ use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\TypedQuantity;
 
 /*
  * Parts made for an order are due when its step needs them, and stand as high as it: our own rule. Today is Tue 24 Nov
@@ -30,8 +31,7 @@ function withParts(object $test, string $due): Order
 {
     $booking = app(MakeOrder::class)->handle(
         $test->shop->item('GBOX-1')->id,
-        '10',
-        null,
+        new TypedQuantity('10'),
         $due,
         true,
         new Signed($test->shop->token(), $test->planner),

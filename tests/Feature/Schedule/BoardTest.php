@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\Put;
 
 /* Arranging the live plan. The shop: 24 November 2026, 09:00 in Dublin, a Tuesday; the plant works 07:00 to 15:30. */
 
@@ -62,10 +63,7 @@ function move(
 
     return app(MoveStep::class)->handle(
         Plan::LIVE,
-        $at['step'],
-        $at['centre'],
-        $at['machine'],
-        $minute,
+        new Put($at['step'], $at['centre'], $at['machine'], $minute),
         $pin,
         $seen,
         $test->shop->sign($by),
@@ -152,10 +150,7 @@ it('pins on another work centre that can do the step, in that one\'s time', func
     $minutes = fn (): int => (int) DB::table('order_steps')->where('id', $at['step'])->value('planned_minutes');
     app(MoveStep::class)->handle(
         Plan::LIVE,
-        $at['step'],
-        $other,
-        2,
-        $monday,
+        new Put($at['step'], $other, 2, $monday),
         true,
         null,
         $this->shop->sign(Role::Planner, token: 'p'),
@@ -178,10 +173,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
     'a work centre that cannot do it' => [
         fn ($t) => app(MoveStep::class)->handle(
             Plan::LIVE,
-            firstStep($t->first)['step'],
-            3,
-            1,
-            29_800_000,
+            new Put(firstStep($t->first)['step'], 3, 1, 29_800_000),
             false,
             null,
             $t->shop->sign(Role::Planner, token: 'a'),
@@ -191,10 +183,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
     'a machine that is not there' => [
         fn ($t) => app(MoveStep::class)->handle(
             Plan::LIVE,
-            firstStep($t->first)['step'],
-            1,
-            4,
-            29_800_000,
+            new Put(firstStep($t->first)['step'], 1, 4, 29_800_000),
             false,
             null,
             $t->shop->sign(Role::Planner, token: 'a'),
@@ -222,10 +211,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
     'a step that is not planned' => [
         fn ($t) => app(MoveStep::class)->handle(
             Plan::LIVE,
-            99999,
-            1,
-            1,
-            29_800_000,
+            new Put(99999, 1, 1, 29_800_000),
             false,
             null,
             $t->shop->sign(Role::Planner, token: 'a'),
@@ -235,10 +221,7 @@ it('refuses what cannot be, and says what can', function (Closure $act, string $
     'a plan that is gone' => [
         fn ($t) => app(MoveStep::class)->handle(
             77,
-            firstStep($t->first)['step'],
-            1,
-            1,
-            29_800_000,
+            new Put(firstStep($t->first)['step'], 1, 1, 29_800_000),
             false,
             null,
             $t->shop->sign(Role::Planner, token: 'a'),
@@ -285,7 +268,7 @@ it('answers the board\'s script in words, and sends the person back without it',
 it('previews just what moving then does', function () {
     $at = firstStep($this->third);
     $target = firstStep($this->first)['start'];
-    $preview = MovePreview::of(Plan::LIVE, $at['step'], $at['centre'], $at['machine'], $target);
+    $preview = MovePreview::of(Plan::LIVE, new Put($at['step'], $at['centre'], $at['machine'], $target));
     $before = arranged();
     expect($preview['can'])->toBeTrue()->and(arranged())->toBe($before);
     move($this, $this->third, $target);
@@ -298,7 +281,10 @@ it('previews who becomes late and who is saved', function () {
     $this->shop->order('TRAY-40', '90', '2026-11-26');
     $rush = $this->shop->order('TRAY-40', '60', '2026-11-26');
     $at = firstStep($rush);
-    $preview = MovePreview::of(Plan::LIVE, $at['step'], $at['centre'], $at['machine'], ShopState::minute(now()) + 1);
+    $preview = MovePreview::of(
+        Plan::LIVE,
+        new Put($at['step'], $at['centre'], $at['machine'], ShopState::minute(now()) + 1),
+    );
     $late = fn (): array => DB::table('plan_orders AS p')
         ->join('orders AS o', 'o.id', 'p.order_id')
         ->where('p.plan_id', Plan::LIVE)

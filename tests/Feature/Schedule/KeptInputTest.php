@@ -10,6 +10,7 @@ use App\Queries\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Plan\Put;
 
 /* What a plan was computed from is kept as long as the facts hold, however often it is arranged anew. */
 
@@ -28,12 +29,10 @@ function ahead(object $test, bool $pin = false): void
         ->orderBy('s.number')
         ->first(['s.id', 'p.work_centre_id', 'p.machine', 'p.start_at']);
     $step = $of($test->last);
+    $minute = ShopState::minute(CarbonImmutable::parse($of($test->first)->start_at, 'UTC')) + ($pin ? 600 : 0);
     app(MoveStep::class)->handle(
         Plan::LIVE,
-        $step->id,
-        $step->work_centre_id,
-        $step->machine,
-        ShopState::minute(CarbonImmutable::parse($of($test->first)->start_at, 'UTC')) + ($pin ? 600 : 0),
+        new Put($step->id, $step->work_centre_id, $step->machine, $minute),
         $pin,
         null,
         $test->shop->sign(Role::Planner),

@@ -6,6 +6,7 @@ use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Expected;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 
 /** @return array<string, string> what every table holds, as checksums */
@@ -21,7 +22,11 @@ function everything(): array
 
 function ask(object $test, string $item, string $quantity): App\Actions\Schedule\PromiseAnswer
 {
-    return app(AskPromise::class)->handle($test->shop->item($item)->id, $quantity, null, $test->shop->as(Role::Sales));
+    return app(AskPromise::class)->handle(
+        $test->shop->item($item)->id,
+        new TypedQuantity($quantity),
+        $test->shop->as(Role::Sales),
+    );
 }
 
 it('promises what would happen if it were ordered, through the whole structure, and saves nothing', function () {
@@ -35,8 +40,7 @@ it('promises what would happen if it were ordered, through the whole structure, 
     // ordered with all its parts, and last in rank, it is finished then
     $made = app(App\Actions\Orders\MakeOrder::class)->handle(
         $this->shop->item('EX-9H')->id,
-        (string) $answer->made,
-        null,
+        new TypedQuantity((string) $answer->made),
         null,
         true,
         $this->shop->sign(Role::Planner, token: 'm'),

@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Bookings\Signed;
+use App\Actions\Schedule\DateToHold;
 use App\Actions\Schedule\HoldPromise;
 use App\Actions\Schedule\KeepUp;
 use App\Models\Plan;
@@ -16,6 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Node;
@@ -358,13 +360,7 @@ it('holds a promised date so that the same gap is not sold twice, and lets it go
     );
     expect($ask()->nobody->minute)->toBe($first->nobody->minute);
     app(HoldPromise::class)->handle(
-        $this->shop->item('TRAY-40')->id,
-        '40',
-        null,
-        false,
-        1,
-        '',
-        null,
+        new DateToHold($this->shop->item('TRAY-40')->id, new TypedQuantity('40'), false, 1),
         new Signed('l', $sales),
     );
     Carbon::setTestNow(now()->addMinutes(61));

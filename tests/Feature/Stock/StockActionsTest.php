@@ -3,6 +3,7 @@
 use App\Access\Role;
 use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
@@ -10,6 +11,7 @@ use App\Actions\Stock\ScrapStock;
 use App\Models\Balance;
 use App\Models\Booking;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
@@ -120,13 +122,7 @@ it(
             'kind' => 'supplier',
         ]);
         app(GoodsIn::class)->handle(
-            $lid->id,
-            '10',
-            null,
-            '41',
-            $supplier,
-            '',
-            null,
+            new Arrival($lid->id, new TypedQuantity('10'), '41', $supplier),
             $this->shop->sign(Role::Storekeeper, token: 'there'),
         );
         $balance = Balance::query()->where('item_id', $lid->id)->where('quantity', '8')->firstOrFail()->id;

@@ -11,6 +11,7 @@ use App\Models\OrderComponent;
 use App\Models\Slip;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 
@@ -20,15 +21,16 @@ use KeepPace\Core\Stock\Condition;
 function grease(object $test, string $lot, ?string $expires, Condition $as = Condition::Free): void
 {
     app(GoodsIn::class)->handle(
-        $test->shop->item('GREASE-4')->id,
-        '10',
-        null,
-        '7.40',
-        $test->shop->place('STORES')->id,
-        $lot,
-        null,
+        new Arrival(
+            $test->shop->item('GREASE-4')->id,
+            new TypedQuantity('10'),
+            '7.40',
+            $test->shop->place('STORES')->id,
+            $lot,
+            as: $as,
+            expiresOn: $expires,
+        ),
         $test->shop->sign(Role::Storekeeper),
-        new Arrival($as, expiresOn: $expires),
     );
 }
 
@@ -147,15 +149,15 @@ it('sets free what was inspected, value unchanged, and back by a reversal', func
 it('counts neither blocked stock nor a customer\'s own as there for an order', function () {
     grease($this, 'A', '2027-06-30', Condition::Blocked);
     app(GoodsIn::class)->handle(
-        $this->shop->item('GREASE-4')->id,
-        '5',
-        null,
-        '1',
-        $this->shop->place('STORES')->id,
-        'B',
-        null,
+        new Arrival(
+            $this->shop->item('GREASE-4')->id,
+            new TypedQuantity('5'),
+            '1',
+            $this->shop->place('STORES')->id,
+            'B',
+            owner: 3,
+        ),
         $this->shop->sign(Role::Storekeeper, token: 'own'),
-        new Arrival(owner: 3),
     );
     $component = gearboxes($this, '2');
     expect(DB::table('plan_components')->where('component_id', $component->id)->value('missing'))->toBe('2.000000');

@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Bookings\ReverseLines;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ReserveStock;
@@ -14,6 +15,7 @@ use App\Models\Lot;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 
@@ -346,15 +348,14 @@ it("uses a customer's own material only for that customer, without value", funct
         '2 of MOT-120 Drive motor 120 W asked for, 0 there',
     );
     app(GoodsIn::class)->handle(
-        $motor->item_id,
-        '2',
-        null,
-        '80',
-        $this->shop->place('STORES')->id,
-        '',
-        null,
+        new Arrival(
+            $motor->item_id,
+            new TypedQuantity('2'),
+            '80',
+            $this->shop->place('STORES')->id,
+            owner: $co->customer_id,
+        ),
         $this->shop->sign(Role::Storekeeper, token: 'own'),
-        new App\Actions\Stock\Arrival(owner: $co->customer_id),
     );
     expect($this->shop->stock('MOT-120')['value'])->toBe(117600);
     $this->shop->issue($motor, '2');
