@@ -14,6 +14,8 @@ say() { printf '%s\n' "$*"; }
 # last FILE LINES: the end of a log, if there is one
 last() { [ ! -f "$1" ] || tail -n "$2" "$1" >&2; }
 fail() { printf 'Keep Pace cannot start: %s\n' "$*" >&2; exit 1; }
+# failed LOG LINES WORDS: the end of the log, and what it comes to
+failed() { last "$1" "$2"; fail "$3"; }
 
 need_disk() {
     local free
@@ -26,7 +28,10 @@ patiently() {
     local log=$1 pause; shift
     for pause in 5 15 30 60 0; do
         if "$@" > "$log" 2>&1; then return 0; fi
-        [ "$pause" = 0 ] || { say "  that failed ($(grep -m1 -iE 'error|timeout|fail|err!' "$log" | cut -c1-120)); again in $pause s"; sleep "$pause"; }
+        if [ "$pause" != 0 ]; then
+            say "  that failed ($(grep -m1 -iE 'error|timeout|fail|err!' "$log" | cut -c1-120)); again in $pause s"
+            sleep "$pause"
+        fi
     done
     return 1
 }
@@ -45,11 +50,13 @@ need_packages() {
     [ ${#missing[@]} -eq 0 ] && return 0
     [ "$(id -u)" = 0 ] || fail "these Debian packages are missing: ${missing[*]}. Install them, or run this as root."
     say "Installing Debian packages: ${missing[*]}"
-    patiently "$VAR/apt.log" apt_install "${missing[@]}" || { last "$VAR/apt.log" 5; fail "these Debian packages could not be installed: ${missing[*]}."; }
+    patiently "$VAR/apt.log" apt_install "${missing[@]}" \
+        || failed "$VAR/apt.log" 5 "these Debian packages could not be installed: ${missing[*]}."
 }
 
 apt_install() {
-    apt-get -o DPkg::Lock::Timeout=120 update -qq && apt-get -o DPkg::Lock::Timeout=120 install -y -qq --no-install-recommends "$@"
+    apt-get -o DPkg::Lock::Timeout=120 update -qq \
+        && apt-get -o DPkg::Lock::Timeout=120 install -y -qq --no-install-recommends "$@"
 }
 
 # unless_same NAME FILES... -- COMMAND...: runs the command unless it succeeded for these very files before
@@ -64,20 +71,24 @@ unless_same() {
 
 install_php() {
     say 'Installing PHP packages'
-    patiently "$VAR/composer.log" composer install --no-interaction --no-progress --quiet || { last "$VAR/composer.log" 15; fail 'the PHP packages could not be installed.'; }
+    patiently "$VAR/composer.log" composer install --no-interaction --no-progress --quiet \
+        || failed "$VAR/composer.log" 15 'the PHP packages could not be installed.'
 }
 
 install_assets() {
     say 'Installing what the pages load'
-    patiently "$VAR/npm.log" npm install --no-audit --no-fund --silent || { last "$VAR/npm.log" 15; fail 'the packages of the pages could not be installed.'; }
+    patiently "$VAR/npm.log" npm install --no-audit --no-fund --silent \
+        || failed "$VAR/npm.log" 15 'the packages of the pages could not be installed.'
     rm -rf public/assets; mkdir -p public/assets/fonts
     cp node_modules/bootstrap/dist/css/bootstrap.min.css node_modules/htmx.org/dist/htmx.min.js public/assets/
-    local weight
+    local weight figures=sofia-sans-semi-condensed text=public-sans
     for weight in 400 500 600 700; do
-        cp node_modules/@fontsource/sofia-sans-semi-condensed/files/sofia-sans-semi-condensed-latin-$weight-normal.woff2 public/assets/fonts/figures-$weight.woff2
+        cp "node_modules/@fontsource/$figures/files/$figures-latin-$weight-normal.woff2" \
+            "public/assets/fonts/figures-$weight.woff2"
     done
     for weight in 400 600; do
-        cp node_modules/@fontsource/public-sans/files/public-sans-latin-$weight-normal.woff2 public/assets/fonts/text-$weight.woff2
+        cp "node_modules/@fontsource/$text/files/$text-latin-$weight-normal.woff2" \
+            "public/assets/fonts/text-$weight.woff2"
     done
 }
 
@@ -90,7 +101,10 @@ prepare() {
     [ -d node_modules ] && [ -d public/assets ] || rm -f "$VAR/stamp-assets"
     unless_same php composer.json -- install_php
     unless_same assets package.json bin/lib.sh -- install_assets
-    [ -f .env ] || (umask 077; printf 'APP_ENV=production\nAPP_DEBUG=false\nAPP_KEY=base64:%s\n' "$(head -c 32 /dev/urandom | base64)" > .env)
+    if [ ! -f .env ]; then
+        key=$(head -c 32 /dev/urandom | base64)
+        (umask 077; printf 'APP_ENV=production\nAPP_DEBUG=false\nAPP_KEY=base64:%s\n' "$key" > .env)
+    fi
     chmod 600 .env
 }
 
@@ -103,7 +117,8 @@ own_users() {
     local user
     [ "$(id -u)" = 0 ] || return 0
     for user in keep-pace keep-pace-db; do
-        id "$user" > /dev/null 2>&1 || useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$user"
+        id "$user" > /dev/null 2>&1 \
+            || useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$user"
     done
     chmod 711 "$VAR"
     if runuser -u keep-pace -- test -r "$ROOT/artisan" && runuser -u keep-pace-db -- test -x "$VAR"; then
@@ -111,7 +126,8 @@ own_users() {
         # some packages come with files only their owner can read
         chmod -R a+rX vendor app core bootstrap config database demo lang public resources routes
     else
-        say "Nobody but root can enter this folder, so all of it runs as root. Put it in /srv or /opt for users of their own."
+        say 'Nobody but root can enter this folder, so all of it runs as root.' \
+            'Put it in /srv or /opt for users of their own.'
     fi
 }
 
@@ -123,21 +139,23 @@ as_web() { if [ "$WEB_USER" = "$(id -un)" ]; then "$@"; else runuser -u "$WEB_US
 DB_HOME=$VAR # where data folders lie
 # db_prepare NAME FIRST_PORT: a data folder in var/NAME and a free loopback port; sets DB_PORT, DB_SOCKET, DB_COMMAND
 db_prepare() {
-    local dir=$DB_HOME/$1 run
+    local dir=$DB_HOME/$1 run pid
     own_users
     run=/run/keep-pace-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
     [ -w /run ] || run=/tmp/keep-pace-$(id -u)-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
     mkdir -p "$run"; chmod 755 "$run"; own "$DB_USER" "$run"
     DB_SOCKET=$run/db.sock
-    if [ -f "$dir/mariadbd.pid" ] && kill -0 "$(cat "$dir/mariadbd.pid")" 2>/dev/null && grep -qa mariadbd "/proc/$(cat "$dir/mariadbd.pid")/cmdline"; then
-        fail "it is running already from this folder (process $(cat "$dir/mariadbd.pid")). End that one first."
+    pid=$(cat "$dir/mariadbd.pid" 2>/dev/null || true)
+    if [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null && grep -qa mariadbd "/proc/$pid/cmdline"; then
+        fail "it is running already from this folder (process $pid). End that one first."
     fi
     if [ ! -f "$dir/ready" ]; then
         rm -rf "$dir"
         mkdir -p "$dir"; own "$DB_USER" "$dir"
-        mariadb-install-db --no-defaults --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" --skip-test-db \
-            --datadir="$dir" --user="$DB_USER" > "$VAR/$1-install.log" 2>&1 \
-            || { last "$VAR/$1-install.log" 5; fail 'the data folder of MariaDB could not be made.'; }
+        mariadb-install-db --no-defaults --skip-test-db --datadir="$dir" --user="$DB_USER" \
+            --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" \
+            > "$VAR/$1-install.log" 2>&1 \
+            || failed "$VAR/$1-install.log" 5 'the data folder of MariaDB could not be made.'
         touch "$dir/ready"
     fi
     own "$DB_USER" "$dir"
@@ -145,9 +163,13 @@ db_prepare() {
     [ -s "$DB_PASSWORD_FILE" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$DB_PASSWORD_FILE")
     chmod 600 "$DB_PASSWORD_FILE"; own "$WEB_USER" "$DB_PASSWORD_FILE"
     DB_PORT=$(free_port "$2")
-    DB_COMMAND=(mariadbd --no-defaults --datadir="$dir" --user="$DB_USER" --bind-address=127.0.0.1 --port="$DB_PORT" --socket="$DB_SOCKET"
-        --pid-file="$dir/mariadbd.pid" --log-error="$dir/mariadbd.log" --skip-log-bin --innodb-buffer-pool-size=512M
-        --innodb-log-file-size=256M --character-set-server=utf8mb4 --max-connections=100 "${@:3}")
+    DB_COMMAND=(
+        mariadbd --no-defaults --datadir="$dir" --user="$DB_USER"
+        --bind-address=127.0.0.1 --port="$DB_PORT" --socket="$DB_SOCKET"
+        --pid-file="$dir/mariadbd.pid" --log-error="$dir/mariadbd.log" --skip-log-bin
+        --innodb-buffer-pool-size=512M --innodb-log-file-size=256M
+        --character-set-server=utf8mb4 --max-connections=100 "${@:3}"
+    )
     export DB_PORT DB_SOCKET DB_PASSWORD_FILE
 }
 
@@ -158,7 +180,7 @@ db_answers() {
         mariadb-admin --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" ping > /dev/null 2>&1 && return 0
         # a data folder of before had a root without a password
         mariadb-admin --no-defaults --socket="$DB_SOCKET" --user=root ping > /dev/null 2>&1 && return 0
-        "$@" || { last "$dir/mariadbd.log" 5; fail "MariaDB ended at once; its log is $dir/mariadbd.log."; }
+        "$@" || failed "$dir/mariadbd.log" 5 "MariaDB ended at once; its log is $dir/mariadbd.log."
         sleep 0.2
     done
     fail "MariaDB does not answer after 30 s; its log is $dir/mariadbd.log."
@@ -169,16 +191,19 @@ db_accounts() {
     local me other
     me=$(id -un)
     if ! sql 'SELECT 1' > /dev/null 2>&1; then
-        mariadb --no-defaults --socket="$DB_SOCKET" --user=root -e "CREATE USER IF NOT EXISTS \`$me\`@localhost IDENTIFIED VIA unix_socket; GRANT ALL ON *.* TO \`$me\`@localhost WITH GRANT OPTION;"
+        mariadb --no-defaults --socket="$DB_SOCKET" --user=root \
+            -e "CREATE USER IF NOT EXISTS \`$me\`@localhost IDENTIFIED VIA unix_socket;
+                GRANT ALL ON *.* TO \`$me\`@localhost WITH GRANT OPTION;"
     fi
     sql "ALTER USER \`$me\`@localhost IDENTIFIED VIA unix_socket;
         CREATE USER IF NOT EXISTS keep_pace@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_PASSWORD_FILE")';
         ALTER USER keep_pace@'127.0.0.1' IDENTIFIED BY '$(cat "$DB_PASSWORD_FILE")';
         GRANT ALL ON \`keep\\_pace%\`.* TO keep_pace@'127.0.0.1';"
     sql "SELECT CONCAT(QUOTE(user), '@', QUOTE(host)) FROM mysql.user WHERE NOT ((user = '$me' AND host = 'localhost')
-        OR (user = 'keep_pace' AND host = '127.0.0.1') OR user = 'mariadb.sys' OR is_role = 'Y')" -N | while read -r other; do
-        sql "DROP USER IF EXISTS $other"
-    done
+        OR (user = 'keep_pace' AND host = '127.0.0.1') OR user = 'mariadb.sys' OR is_role = 'Y')" -N |
+        while read -r other; do
+            sql "DROP USER IF EXISTS $other"
+        done
 }
 
 # db_up NAME FIRST_PORT: a MariaDB of this script; sets DB_PORT and DB_PID
@@ -188,6 +213,12 @@ db_up() {
     DB_PID=$!
     db_answers "$1" kill -0 "$DB_PID" 2>/dev/null
     db_accounts
+}
+
+# db_gone: ends the MariaDB of this script; the folder of its socket goes too
+db_gone() {
+    end "${DB_PID:-}"
+    [ -z "${DB_SOCKET:-}" ] || rmdir "$(dirname "$DB_SOCKET")" 2>/dev/null || true
 }
 
 sql() { mariadb --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" "${@:2}" -e "$1"; }
@@ -205,8 +236,8 @@ dump() {
 }
 
 dumped() {
-    mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --routines --triggers --order-by-primary \
-        --skip-comments --default-character-set=utf8mb4 "$1"
+    mariadb-dump --no-defaults --socket="$DB_SOCKET" --user="$(id -un)" --single-transaction --routines --triggers \
+        --order-by-primary --skip-comments --default-character-set=utf8mb4 "$1"
 }
 
 # end PID...: ends processes this script started, and waits for them

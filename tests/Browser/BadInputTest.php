@@ -88,9 +88,11 @@ it('tells of a change that came between, and of what a role may not do', functio
         ->press('Change quantity')
         ->fill('Quantity', '6');
     $this->live
-        ->php(
-            '$o = App\Models\Order::query()->first(); app(App\Actions\Orders\ChangeOrder::class)->head($o->id, $o->version, ["quantity" => "5", "due_on" => null, "rank" => 500, "is_held" => false], "other", $shop->as(App\Access\Role::Supervisor));',
-        )
+        ->php(<<<'PHP'
+            $order = Order::query()->first();
+            $to = ["quantity" => "5", "due_on" => null, "rank" => 500, "is_held" => false];
+            app(ChangeOrder::class)->head($order->id, $order->version, $to, $shop->sign(Role::Supervisor));
+            PHP)
         ->wait();
     $browser->driver->executeScript(
         '[...document.querySelectorAll("form")].find((f) => f.querySelector("#head-quantity")).requestSubmit()',

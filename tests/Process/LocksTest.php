@@ -185,22 +185,21 @@ it('loses no goods to a sweep of empty balances', function () {
 });
 
 it('closes a period beside an import, and lets bookings go on', function () {
-    // an import that takes a while: it stands still when it has written its customers
     $folder = sys_get_temp_dir().'/keep-pace-locks-'.bin2hex(random_bytes(4));
     mkdir($folder);
     file_put_contents("{$folder}/customers.csv", "number,name\nK-77,Hollow Oak Apiary\n");
-    $import = $this->live->php(slowly('insert into `customers`').<<<'PHP'
+    // an import that stands still when it has written its customers
+    $import = '$folder = '.var_export($folder, true).';'.<<<'PHP'
         app(ImportFolder::class)->handle($folder, $shop->as(Role::Planner));
         echo "imported";
-        PHP, ['folder' => $folder]);
-    usleep(900_000);
-    $close = $this->live->php(told(<<<'PHP'
+        PHP;
+    $beside = <<<'PHP'
         app(ClosePeriod::class)->handle("2026-11-20", $shop->sign(Role::CostClerk, token: "close"));
-        PHP));
-    expect(said([$close]))->toBe(['done'])
-        ->and(said([$this->live->php('$shop->goodsIn("BRG-25", "1", "7"); echo "booked";')]))->toBe(['booked'])
-        ->and($import->isRunning())->toBeTrue()
-        ->and(said([$import]))->toBe(['imported'])
+        $shop->goodsIn("BRG-25", "1", "7");
+        echo file_exists("{$at}.go") ? "too late" : "closed and booked";
+        PHP;
+    expect((new Meeting($this->live))->of($import, 'insert into `customers`', 1, $beside, 30))
+        ->toBe(['imported', 'closed and booked'])
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
     array_map(unlink(...), glob("{$folder}/*") ?: []);
     rmdir($folder);

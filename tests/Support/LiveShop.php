@@ -121,6 +121,7 @@ final class LiveShop
             use App\Actions\Cover\TieToOrder;
             use App\Actions\Demand\CancelLine;
             use App\Actions\Import\ImportFolder;
+            use App\Actions\Orders\ChangeOrder;
             use App\Actions\Purchasing\PurchaseLine;
             use App\Actions\Purchasing\RaisePurchases;
             use App\Actions\Schedule\DateToHold;

@@ -34,6 +34,7 @@ final class Meeting
     /**
      * @param  string  $statement  part of the SQL after which the first stands still
      * @param  int  $nth  of such statements, from 1
+     * @param  string  $second  finds "{$at}.go" there when its time is over
      * @param  float  $patience  seconds the second is given
      * @return array{string, string} what the two printed
      */
@@ -47,7 +48,7 @@ final class Meeting
             usleep(10_000);
         }
         $came = file_exists("{$this->at}.there");
-        $two = $this->shop->php($second);
+        $two = $this->shop->php($second, ['at' => $this->at]);
         for ($i = 0; $i < $patience * 100 && $two->isRunning(); $i++) {
             usleep(10_000);
         }

@@ -1,0 +1,52 @@
+<?php
+
+use Tests\Support\Browser;
+use Tests\Support\LiveShop;
+use Tests\Support\Looked;
+
+/* Pages of demand, parts, stock and data without a serious fault, on a desk and on a tablet. */
+
+beforeEach(function () {
+    $this->live = new LiveShop('keep_pace_goods_pages', serve: true);
+    $this->browser = new Browser($this->live->url);
+    $this->looked = (new Looked($this->live, $this->browser))->atWork();
+});
+
+afterEach(function () {
+    $this->browser->end();
+    $this->live->end();
+});
+
+it('shows demand, parts, stock and data', function () {
+    $this->browser->login('supervisor');
+    $order = $this->live->value(
+        "SELECT o.id FROM orders o JOIN items i ON i.id = o.item_id WHERE i.number = 'TRAY-40'",
+    );
+    $pages = [
+        '/promise',
+        '/customer-orders',
+        '/customer-orders/1',
+        '/customer-orders/new',
+        '/ship',
+        '/issue',
+        "/issue?orders[]={$order}",
+        '/slips/1',
+        '/slips/1/pick',
+        '/returns',
+        '/returns?order='.$this->live->value("SELECT number FROM orders WHERE id = {$order}"),
+        '/shortages',
+        '/shortages?by=order',
+        '/purchases',
+        '/purchases/1',
+        '/questions',
+        '/periods',
+        '/stock',
+        '/stock/1',
+        '/bookings',
+        '/bookings/'.$this->live->value('SELECT MAX(id) FROM bookings'),
+        '/import',
+        '/find?q=extractor',
+    ];
+    array_map($this->looked->at(...), $pages);
+    expect($this->looked->faults)->toBe([]);
+});

@@ -1,0 +1,86 @@
+<?php
+
+use Symfony\Component\Process\Process;
+use Tests\Support\StartedShop;
+
+/* bin/start while it serves: it ends what it started, brings back what was killed, and lets nobody else in. */
+
+beforeEach(function () {
+    $this->shop = new StartedShop;
+});
+
+afterEach(fn () => $this->shop->gone());
+
+it('starts, serves, starts again, and ends all it started', function () {
+    foreach ([StartedShop::FIRST, []] as $options) { // the first person is asked for once
+        $process = $this->shop->serve($options);
+        expect(file_get_contents("http://127.0.0.1:{$this->shop->port}/login"))
+            ->toContain('Keep Pace')->not
+            ->toContain('Demo password');
+        $this->shop->end($process);
+    }
+});
+
+it(
+    'brings back what was killed within ten seconds, a worker of the web server too, and says when all is well',
+    function () {
+        $process = $this->shop->serve();
+        $up = fn (): string => (string) @file_get_contents(
+            "http://127.0.0.1:{$this->shop->port}/up",
+            false,
+            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 2]]),
+        );
+        expect($up())->toContain('well database')->toContain('well clock')->toContain('well queue');
+        foreach (
+            [
+                'bin/router.php' => 5,
+                'queue:work' => 1,
+                'schedule:work' => 1,
+                'mariadbd --no-defaults' => 1,
+            ] as $text => $count
+        ) {
+            $there = $this->shop->processes($text);
+            expect($there)->toHaveCount($count, $text);
+            posix_kill($killed = (int) end($there), SIGKILL);
+            $began = microtime(true);
+            do {
+                usleep(100_000);
+                $now = $this->shop->processes($text);
+                $isBack =
+                    count($now) === $count && ! in_array($killed, $now, true) && str_contains($up(), 'well database');
+            } while (! $isBack && microtime(true) - $began < 10);
+            expect($isBack)->toBeTrue("{$text} is not back after ten seconds");
+        }
+        $this->shop->end($process);
+    },
+);
+
+it('runs the database and PHP as users of their own, and lets nobody in without a password', function () {
+    $process = $this->shop->serve();
+    $owner = fn (string $text): array => array_values(array_unique(array_map(
+        fn (int $pid): string => posix_getpwuid(fileowner("/proc/{$pid}"))['name'],
+        $this->shop->processes($text),
+    )));
+    // only root can give processes other users, and only where these can enter the folder; it is said where not
+    $me = posix_getpwuid(posix_geteuid())['name'];
+    $isGiven = $me === 'root' && ! str_contains($process->getOutput(), 'Nobody but root can enter this folder');
+    [$db, $php] = $isGiven ? ['keep-pace-db', 'keep-pace'] : [$me, $me];
+    expect($owner('mariadbd --no-defaults'))->toBe([$db])
+        ->and($owner('bin/router.php'))->toBe([$php])
+        ->and($owner('queue:work'))->toBe([$php])
+        ->and($owner('schedule:work'))->toBe([$php]);
+    expect(substr(sprintf('%o', fileperms("{$this->shop->var}/db.password")), -3))->toBe('600')
+        ->and(strlen(trim((string) file_get_contents("{$this->shop->var}/db.password"))))->toBeGreaterThan(40);
+    $at = $this->shop->running();
+    foreach (['root', 'keep_pace', '', 'mariadb.sys'] as $name) {
+        expect(fn () => new PDO("mysql:host=127.0.0.1;port={$at['DB_PORT']}", $name, ''))->toThrow(PDOException::class);
+    }
+    // anybody else of the machine, by the socket
+    foreach (['root', 'keep_pace', ''] as $name) {
+        $client = ['mariadb', '--no-defaults', "--socket={$at['DB_SOCKET']}", "--user={$name}", '-e', 'SELECT 1'];
+        $try = new Process(['runuser', '-u', 'nobody', '--', ...$client]);
+        $try->run();
+        expect($try->getExitCode())->not->toBe(0, $name)->and($try->getErrorOutput())->toContain('Access denied');
+    }
+    $this->shop->end($process);
+});
