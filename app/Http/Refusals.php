@@ -145,7 +145,8 @@ final class Refusals
         return back()
             ->withInput(self::typed($request))
             ->withErrors([
-                'refused' => 'The page had been open for long, so nothing was booked. What you typed is still here: send it again.',
+                'refused' => 'The page had been open for long, so nothing was booked. What you typed is still here: '
+                    .'send it again.',
             ]);
     }
 

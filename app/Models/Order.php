@@ -7,6 +7,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Costing\OrderCost;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\WillGive;
 
@@ -142,6 +144,17 @@ class Order extends Model
             $isReleased => WillGive::all($received, $alive),
             default => $quantity, // nothing has begun
         };
+    }
+
+    public function may(OrderDeed $deed): bool
+    {
+        return $deed->whyNot($this->number, $this->state, $this->is_held) === null;
+    }
+
+    /** @throws OrderRefused */
+    public function assertMay(OrderDeed $deed): void
+    {
+        OrderRefused::unless($deed, $this->number, $this->state, $this->is_held);
     }
 
     public function label(): string

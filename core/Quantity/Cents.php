@@ -46,6 +46,29 @@ final class Cents
     }
 
     /**
+     * The parts of a value that go with parts of a quantity: by differences of running totals, so that they add up to
+     * the whole to the last cent when the parts do.
+     *
+     * @template K of array-key
+     *
+     * @param  array<K, BigDecimal>  $parts
+     * @return array<K, int>
+     */
+    public static function running(int $value, array $parts, BigDecimal $whole): array
+    {
+        $done = BigDecimal::zero();
+        $given = 0;
+        $shares = [];
+        foreach ($parts as $key => $part) {
+            $done = $done->plus($part);
+            $shares[$key] = self::part($value, $done, $whole) - $given;
+            $given += $shares[$key];
+        }
+
+        return $shares;
+    }
+
+    /**
      * Splits a value by weights so that the shares add up to it to the last cent
      * (largest remainder; of equal remainders the earlier share).
      *

@@ -53,7 +53,8 @@ final readonly class Pieces
         if ($good->plus($scrap)->isGreaterThan($left)) {
             throw Refused::because(
                 sprintf(
-                    '%s good and %s scrap counted, %s left to do at %s. Count again, or pass on more from the step before.',
+                    '%s good and %s scrap counted, %s left to do at %s. Count again, or pass on more from the step '
+                        .'before.',
                     Amount::plain($good),
                     Amount::plain($scrap),
                     Amount::plain($left),
@@ -105,7 +106,8 @@ final readonly class Pieces
         ) {
             if ($amount->isNegative()) {
                 throw Refused::because(
-                    "The pieces have gone on from {$step}. Reverse the later bookings of this order first, newest before oldest.",
+                    "The pieces have gone on from {$step}. Reverse the later bookings of this order first, newest "
+                        .'before oldest.',
                 );
             }
         }

@@ -21,7 +21,8 @@ final class StockRefused extends Refused
     {
         return self::because(
             sprintf(
-                '%s of %s asked for. %s are there, but %s of them are promised to customer lines. Untie a line first, or take %s.',
+                '%s of %s asked for. %s are there, but %s of them are promised to customer lines. Untie a line '
+                    .'first, or take %s.',
                 Amount::plain($asked),
                 $what,
                 Amount::plain($there),
@@ -35,7 +36,8 @@ final class StockRefused extends Refused
     public static function valueMixed(string $what): self
     {
         return self::because(
-            "{$what}: what came in has since been mixed with other receipts and partly used, so it cannot go back at its own value. Reverse the later bookings of this item first.",
+            "{$what}: what came in has since been mixed with other receipts and partly used, so it cannot go back at "
+                .'its own value. Reverse the later bookings of this item first.',
         );
     }
 
@@ -60,7 +62,8 @@ final class StockRefused extends Refused
     {
         return self::because(
             sprintf(
-                '%s of %s asked for, %s are free: the rest is kept for order %s. Give that reservation up first, or take less.',
+                '%s of %s asked for, %s are free: the rest is kept for order %s. Give that reservation up first, or '
+                    .'take less.',
                 Amount::plain($asked),
                 $what,
                 Amount::plain($free),

@@ -143,7 +143,8 @@ return new class extends Migration
             $table->date('asked_for')->nullable(); // hurried: the date we asked for
         });
         DB::statement(
-            'INSERT INTO purchase_orders (number, supplier_id, ordered_on) SELECT number, supplier_id, expected_on FROM purchases',
+            'INSERT INTO purchase_orders (number, supplier_id, ordered_on) '
+                    .'SELECT number, supplier_id, expected_on FROM purchases',
         );
         DB::statement(
             'UPDATE purchases u JOIN purchase_orders o ON o.number = u.number SET u.purchase_order_id = o.id',

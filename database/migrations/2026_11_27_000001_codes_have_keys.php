@@ -47,7 +47,8 @@ return new class extends Migration
         DB::statement('ALTER TABLE lots ADD INDEX lots_code_key_index (code_key)');
         foreach (['bookings', 'slips'] as $table) {
             DB::statement(
-                "ALTER TABLE {$table} MODIFY token VARCHAR(64) CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin NOT NULL",
+                "ALTER TABLE {$table} MODIFY token VARCHAR(64) "
+                    .'CHARACTER SET utf8mb4 COLLATE utf8mb4_nopad_bin NOT NULL',
             );
         }
     }

@@ -13,7 +13,9 @@ beforeEach(function () {
     // more work than forming can do in time
     $this->live
         ->php(
-            'foreach ([["TRAY-40", "60", 12], ["LID-9", "40", 10], ["TRAY-40", "50", 4], ["DRUM-9", "12", 7], ["LID-20", "40", 3]] as [$item, $quantity, $days]) { $shop->order($item, $quantity, now()->addDays($days)->toDateString()); }',
+            'foreach ([["TRAY-40", "60", 12], ["LID-9", "40", 10], ["TRAY-40", "50", 4], ["DRUM-9", "12", 7], '
+                .'["LID-20", "40", 3]] as [$item, $quantity, $days]) { $shop->order($item, $quantity, '
+                .'now()->addDays($days)->toDateString()); }',
         )
         ->wait();
     // and all that is bought for it is there, so that machines alone say when
@@ -36,8 +38,11 @@ afterEach(function () {
 function barAt(Browser $browser, string $order, int $step): array
 {
     return (array) $browser->driver->executeScript(
-        'const b = window.board, bar = b.bars.find((one) => b.data.orders[one.order].number === arguments[0] && one.number === arguments[1]); '
-            .'const box = b.field.getBoundingClientRect(); return { id: bar.id, x: Math.round(box.left + 176 + b.x(bar.start)), y: Math.round(box.top + 38 + bar.row.y + 12), width: Math.round(b.x(bar.end) - b.x(bar.start)) };',
+        'const b = window.board, bar = b.bars.find((one) => b.data.orders[one.order].number === arguments[0] && '
+            .'one.number === arguments[1]); '
+            .'const box = b.field.getBoundingClientRect(); return { id: bar.id, x: Math.round(box.left + 176 + '
+            .'b.x(bar.start)), y: Math.round(box.top + 38 + bar.row.y + 12), width: Math.round(b.x(bar.end) - '
+            .'b.x(bar.start)) };',
         [$order, $step],
     );
 }
@@ -45,7 +50,8 @@ function barAt(Browser $browser, string $order, int $step): array
 function plannedStart(LiveShop $live, string $order, int $step): string
 {
     return $live->value(
-        "SELECT p.start_at FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id JOIN orders o ON o.id = s.order_id WHERE p.plan_id = 1 AND o.number = '{$order}' AND s.number = {$step}",
+        'SELECT p.start_at FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id JOIN orders o ON o.id = '
+            ."s.order_id WHERE p.plan_id = 1 AND o.number = '{$order}' AND s.number = {$step}",
     );
 }
 
@@ -67,7 +73,8 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
     expect(plannedStart($this->live, '218', 10))->toBeLessThan($before);
     // by keys: pick, move one place later, keep, pin
     $browser->driver->executeScript(
-        'document.querySelector("#board").focus(); const b = window.board; b.pick(b.bars.find((one) => b.data.orders[one.order].number === "218" && one.number === 10));',
+        'document.querySelector("#board").focus(); const b = window.board; b.pick(b.bars.find((one) => '
+            .'b.data.orders[one.order].number === "218" && one.number === 10));',
     );
     $browser->keys('m');
     $browser->see('Put back');
@@ -82,7 +89,8 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
         ->wait(10)
         ->until(
             fn (): bool => (bool) $browser->driver->executeScript(
-                'return window.board.drag === null && document.querySelector("#board-panel").innerText.includes("Pin it where it is")',
+                'return window.board.drag === null && document.querySelector("#board-panel").innerText.includes("Pin '
+                    .'it where it is")',
             ),
         );
     $browser->driver->executeScript('document.querySelector("#board").focus()');
@@ -96,7 +104,8 @@ it('says while dragging what speaks against a place, and where it would stand', 
     $browser = $this->browser->login('planner')->visit('/board?zoom=fortnight')->see('Laser cutting');
     $at = barAt($browser, '219', 10);
     $weld = (int) $browser->driver->executeScript(
-        'const b = window.board, box = b.field.getBoundingClientRect(); return Math.round(box.top + 38 + b.rows.find((row) => row.centre && row.centre.name === "Welding").y + 12)',
+        'const b = window.board, box = b.field.getBoundingClientRect(); return Math.round(box.top + 38 + '
+            .'b.rows.find((row) => row.centre && row.centre.name === "Welding").y + 12)',
     );
     $browser->drag($at['x'] + 3, $at['y'], $at['x'] + 10, $weld);
     $browser->see('Welding cannot do this step; Laser cutting can.');
@@ -119,7 +128,8 @@ it('says while dragging what speaks against a place, and where it would stand', 
 });
 
 it(
-    'moves nothing while logged out, and goes on after a login in another tab; a move sent again after a broken line is made once',
+    'moves nothing while logged out, and goes on after a login in another tab; a move sent again after a broken line '
+        .'is made once',
     function () {
         $browser = $this->browser->login('supervisor')->visit('/board')->see('Drag a step');
         $browser->driver->executeScript('window.board.setZoom("week"); window.board.goTo(window.board.data.now - 300)');

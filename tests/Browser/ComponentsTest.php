@@ -52,7 +52,8 @@ it('splits a line over two lots, uses more with a reason, and takes a line back'
     $browser->fill('Reason', 'one seal was cut')->press('Book these components')->see('2 components issued to 218');
     expect(
         $this->live->value(
-            "SELECT GROUP_CONCAT(CONCAT(l.code, ' ', b.quantity + 0) ORDER BY l.code SEPARATOR ', ') FROM balances b JOIN lots l ON l.id = b.lot_id WHERE l.code IN ('H-7714', 'H-7731')",
+            "SELECT GROUP_CONCAT(CONCAT(l.code, ' ', b.quantity + 0) ORDER BY l.code SEPARATOR ', ') FROM balances b "
+                ."JOIN lots l ON l.id = b.lot_id WHERE l.code IN ('H-7714', 'H-7731')",
         ),
     )->toBe('H-7714 73.000000, H-7731 46.375000');
     // the fifth gate was not needed after all
@@ -74,7 +75,8 @@ it('splits a line over two lots, uses more with a reason, and takes a line back'
 it('picks with a scanner, is told of what does not belong, and books what was picked', function () {
     $this->live
         ->php(
-            '$o = $shop->order("EX-9E", "2"); $shop->release($o); $d = $shop->order("DRUM-9", "2"); $shop->release($d);',
+            '$o = $shop->order("EX-9E", "2"); $shop->release($o); $d = $shop->order("DRUM-9", "2"); '
+                .'$shop->release($d);',
         )
         ->wait();
     $browser = $this->browser->login('storekeeper');

@@ -59,7 +59,8 @@ it('books one deed for two quick clicks, and stays where the page was', function
     $browser = $this->browser->login('operator')->visit('/station/1')->see('12 jobs stand here');
     $browser->driver->executeScript('window.scrollTo(0, 700)');
     $browser->driver->executeScript(
-        'const b = [...document.querySelectorAll("article.job button")].filter((b) => b.textContent === "Start")[6]; b.click(); b.click();',
+        'const b = [...document.querySelectorAll("article.job button")].filter((b) => b.textContent === "Start")[6]; '
+            .'b.click(); b.click();',
     );
     $browser->see('started.')->see('running since');
     expect($this->live->value("SELECT COUNT(*) FROM bookings WHERE kind = 'start'"))->toBe('1')

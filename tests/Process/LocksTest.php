@@ -159,7 +159,8 @@ it('loses no goods to a sweep of empty balances', function () {
         app(ScrapStock::class)->handle($balance->id, "3", ScrapClass::Handling, new Signed("t", $by, "x"));
         PHP)->wait();
     $count = fn (): string => $this->live->value(
-        "SELECT CONCAT(COUNT(*), '/', COALESCE(SUM(b.quantity), 0)) FROM balances b JOIN lots l ON l.id = b.lot_id WHERE l.code = 'GONE'",
+        "SELECT CONCAT(COUNT(*), '/', COALESCE(SUM(b.quantity), 0)) FROM balances b JOIN lots l ON l.id = b.lot_id "
+            ."WHERE l.code = 'GONE'",
     );
     expect($count())->toBe('1/0.000000');
     $booker = $this->live->php(<<<'PHP'

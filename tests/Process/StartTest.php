@@ -59,7 +59,9 @@ it('says that a port is taken, by name', function () {
     $process = $this->shop->start([]);
     $process->run();
     fclose($taken);
-    expect($process->getExitCode())->toBe(1)->and($process->getErrorOutput())->toContain("port {$this->shop->port} is taken")
+    expect($process->getExitCode())->toBe(1)
+        ->and($process->getErrorOutput())
+        ->toContain("port {$this->shop->port} is taken")
         ->toContain('--port '.($this->shop->port + 1));
 });
 

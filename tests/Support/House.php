@@ -25,9 +25,8 @@ final class House
 
     private const COLUMNS = 120;
 
-    /** A literal or an address, with no more than its key, its dot or its name before it. */
-    private const LITERAL = '/^\s*(?:\'[^\']+\' => |[.?:] ?|(?:public|private) const \w+ = )?'
-        .'(?:\'[^\']*\'|"[^"]*"|\S+:\/\/\S+)[,;]?$/';
+    /** An address, with no more than quotes and its dot or key before it: it cannot be broken. */
+    private const ADDRESS = '/^\s*(?:\'[^\']+\' => |[.?:] ?)?[\'"]?\S+:\/\/\S+[\'"]?[,;]?$/';
 
     private const METHOD_LINES = 45;
 
@@ -83,14 +82,14 @@ final class House
         return require self::LIST;
     }
 
-    /** Lines too wide to read, but for those that are one literal or one address. */
+    /** Lines too wide to read, but for those that are one address or one path of a drawing. */
     public function wideLines(string $text): int
     {
         $count = 0;
         foreach (explode("\n", $text) as $line) {
             $line = trim($line, "\r");
-            $isOneLiteral = preg_match(self::LITERAL, $line) === 1 || preg_match('/^\s*<path [^<>]*>$/', $line) === 1;
-            $count += mb_strlen($line) > self::COLUMNS && ! $isOneLiteral ? 1 : 0;
+            $isWhole = preg_match(self::ADDRESS, $line) === 1 || preg_match('/^\s*<path [^<>]*>$/', $line) === 1;
+            $count += mb_strlen($line) > self::COLUMNS && ! $isWhole ? 1 : 0;
         }
 
         return $count;

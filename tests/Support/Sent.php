@@ -12,7 +12,8 @@ use Tests\FeatureTestCase;
 final class Sent
 {
     /** Words of the framework, not of the shop. */
-    private const FRAMEWORK = '/\bfield (is|must|may|format)\b|The selected |The given data|Server Error|No query results|SQLSTATE|Whoops|Page Expired|Method Not Allowed|not supported for route|Stack trace/i';
+    private const FRAMEWORK = '/\bfield (is|must|may|format)\b|The selected |The given data|Server Error|No query '
+        .'results|SQLSTATE|Whoops|Page Expired|Method Not Allowed|not supported for route|Stack trace/i';
 
     public function __construct(
         public readonly string $method,

@@ -81,7 +81,8 @@ final class Bookings
         $done = Booking::query()->firstWhere('token', $signed->token);
         if ($done !== null && $done->fingerprint !== $signed->fingerprint) {
             throw Refused::because(
-                "This form was sent before and booked: {$done->says} To book this as well, send it again; to correct the first, reverse it.",
+                "This form was sent before and booked: {$done->says} To book this as well, send it again; to correct "
+                    .'the first, reverse it.',
             );
         }
 

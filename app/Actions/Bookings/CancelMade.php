@@ -7,6 +7,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
@@ -22,9 +23,7 @@ final class CancelMade
     {
         foreach ($made->where('state', '<>', OrderState::Cancelled) as $order) {
             if ($order->state !== OrderState::Firm) {
-                throw Refused::because(
-                    "Order {$order->number}, made by this, is {$order->state->value} by now. Reverse that first, or keep the order and untie the line from it.",
-                );
+                throw OrderRefused::goesOn($order->number, $order->state);
             }
             if (BigDecimal::of((string) $order->covers()->sum('quantity'))->isPositive()) {
                 throw Refused::because(

@@ -10,7 +10,8 @@ use App\Models\Booking;
  */
 final class JustBooked
 {
-    public const PLAN = 'The plan could not be brought up to date with it; the log says why. It follows with the next booking, or within some minutes.';
+    public const PLAN = 'The plan could not be brought up to date with it; the log says why. It follows with the '
+        .'next booking, or within some minutes.';
 
     public ?Booking $booking = null;
 

@@ -134,7 +134,8 @@ final class MovesBack
         $component->used_value += $sign * $move->value;
         if (BigDecimal::of($component->used_quantity)->isNegative()) {
             throw Refused::because(
-                "Of {$this->items[$move->item_id]->label()} some has gone back to stores since. Reverse that return first.",
+                "Of {$this->items[$move->item_id]->label()} some has gone back to stores since. Reverse that return "
+                    .'first.',
             );
         }
         $component->save();

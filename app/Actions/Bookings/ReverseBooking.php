@@ -16,6 +16,7 @@ use App\Models\Question;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
@@ -55,9 +56,7 @@ final class ReverseBooking
                 );
                 $orders = $this->orders($booking);
                 foreach ($orders as $order) {
-                    if ($order->state === OrderState::Closed && $booking->kind !== BookingKind::Close) {
-                        throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
-                    }
+                    $booking->kind === BookingKind::Close ?: $order->assertMay(OrderDeed::BookAgain);
                     $ledger->touch($order);
                 }
                 $ledger->booking->order_id = $booking->order_id;
@@ -100,7 +99,8 @@ final class ReverseBooking
             default => $booking->kind->isReversible()
                 ? null
                 : throw Refused::because(
-                    'This is not reversed: plans are taken back on the board, what is down, away or held is ended there.',
+                    'This is not reversed: plans are taken back on the board, what is down, away or held is ended '
+                        .'there.',
                 ),
         };
     }

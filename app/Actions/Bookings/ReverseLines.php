@@ -6,10 +6,11 @@ use App\Actions\Questions\Questions;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;
+use App\Models\Order;
 use App\Models\Place;
 use App\Models\Purchase;
 use Illuminate\Database\Eloquent\Collection;
-use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Refused;
 
 /** Takes back some lines of a booking whose lines stand by themselves; the rest of it stays. */
@@ -31,14 +32,7 @@ final class ReverseLines
             $signed,
             function (Ledger $ledger) use ($bookingId, $moveIds): void {
                 $booking = Booking::query()->with('coverEntries.cover')->lockForUpdate()->findOrFail($bookingId);
-                if (! $booking->kind->hasLines()) {
-                    throw Refused::because(
-                        "The lines of '{$booking->kind->label()}' hang together. Reverse the whole booking.",
-                    );
-                }
-                if (Booking::query()->where('reverses_id', $booking->id)->exists()) {
-                    throw Refused::because('The whole booking was reversed meanwhile.');
-                }
+                $this->assertHasLines($booking);
                 $moves = $this->lines($booking, $moveIds);
                 Heads::purchaseOrders(
                     Purchase::query()
@@ -48,9 +42,7 @@ final class ReverseLines
                 );
                 $orders = Heads::orders($moves->pluck('order_id')->all());
                 foreach ($orders as $order) {
-                    if ($order->state === OrderState::Closed) {
-                        throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
-                    }
+                    $order->assertMay(OrderDeed::BookAgain);
                     $ledger->touch($order);
                 }
                 (new MovesBack(
@@ -59,24 +51,9 @@ final class ReverseLines
                     $moves,
                     $orders,
                 ))->write();
-                $inOrders = Place::end('order')->id;
-                foreach ($moves as $move) {
-                    if ($move->component_id !== null && isset($orders[$move->order_id])) {
-                        $ledger->cost(
-                            $orders[$move->order_id],
-                            'material',
-                            $move->to_place_id === $inOrders ? -$move->value : $move->value,
-                        );
-                    }
-                }
+                $this->cost($ledger, $moves, $orders);
                 Questions::reversed($ledger, $booking->setRelation('moves', $moves));
-                foreach ($moves->pluck('item_id')->unique() as $item) {
-                    if ($ledger->stock->isOverpromised($item)) {
-                        throw Refused::because(
-                            'What came in by this line is promised to a customer line. Untie that first.',
-                        );
-                    }
-                }
+                $this->assertNotPromised($ledger, $moves);
                 $ledger->booking->order_id = $booking->order_id;
                 $ledger->says(
                     ($moves->count() === 1 ? '1 line' : "{$moves->count()} lines")
@@ -84,6 +61,48 @@ final class ReverseLines
                 );
             },
         );
+    }
+
+    /** @throws Refused */
+    private function assertHasLines(Booking $booking): void
+    {
+        if (! $booking->kind->hasLines()) {
+            throw Refused::because(
+                "The lines of '{$booking->kind->label()}' hang together. Reverse the whole booking.",
+            );
+        }
+        if (Booking::query()->where('reverses_id', $booking->id)->exists()) {
+            throw Refused::because('The whole booking was reversed meanwhile.');
+        }
+    }
+
+    /**
+     * @param  Collection<int, Move>  $moves
+     * @param  Collection<int, Order>  $orders  by id
+     */
+    private function cost(Ledger $ledger, Collection $moves, Collection $orders): void
+    {
+        $inOrders = Place::end('order')->id;
+        foreach ($moves as $move) {
+            if ($move->component_id !== null && isset($orders[$move->order_id])) {
+                $cents = $move->to_place_id === $inOrders ? -$move->value : $move->value;
+                $ledger->cost($orders[$move->order_id], 'material', $cents);
+            }
+        }
+    }
+
+    /**
+     * @param  Collection<int, Move>  $moves
+     *
+     * @throws Refused
+     */
+    private function assertNotPromised(Ledger $ledger, Collection $moves): void
+    {
+        foreach ($moves->pluck('item_id')->unique() as $item) {
+            if ($ledger->stock->isOverpromised($item)) {
+                throw Refused::because('What came in by this line is promised to a customer line. Untie that first.');
+            }
+        }
     }
 
     /**

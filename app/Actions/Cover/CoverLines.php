@@ -12,6 +12,7 @@ use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -72,7 +73,7 @@ final class CoverLines
                 throw new Refused($wrong);
             }
             if ($said === []) {
-                throw Refused::because('Every line is covered already.');
+                throw CoverRefused::allCovered();
             }
             $ledger->concerns(customerOrder: $order);
             $ledger->says("{$order->number} covered: ".implode('; ', $said).'.');
@@ -87,15 +88,7 @@ final class CoverLines
         }
         $asked = $line->item->quantity($quantity)->amount;
         if ($asked->isGreaterThan($open)) {
-            throw Refused::because(
-                sprintf(
-                    '%s asked for, %s of line %d are not covered yet.',
-                    Amount::plain($asked),
-                    Amount::plain($open),
-                    $line->position,
-                ),
-                'quantity',
-            );
+            throw CoverRefused::notSoMuchOpen($asked, $open, $line->position);
         }
 
         return $asked;
@@ -113,15 +106,7 @@ final class CoverLines
             $free = $ledger->stock->unpromised($line->item_id);
             $take = $want->isGreaterThan($free) ? $free : $want;
             if ($by === CoverBy::Stock && ! $take->isEqualTo($want)) {
-                throw Refused::because(
-                    sprintf(
-                        '%s wanted, %s of %s are free in stock. Take those, or make an order for the rest.',
-                        Amount::plain($want),
-                        Amount::plain($take->isNegative() ? '0' : $take),
-                        $line->item->label(),
-                    ),
-                    'quantity',
-                );
+                throw CoverRefused::notSoMuchInStock($want, $take, $line->item->label());
             }
             if ($take->isPositive()) {
                 $ledger->cover($line, null, $take);

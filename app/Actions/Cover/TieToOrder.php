@@ -12,6 +12,7 @@ use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -42,22 +43,11 @@ final class TieToOrder
                 ->minus((string) $order->covers()->sum('quantity'));
             $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
             if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
-                throw Refused::because(
-                    "Order {$order->number} does not make {$line->item->label()} any more. Choose an open order of that item.",
-                    'order',
-                );
+                throw CoverRefused::makesOther($order->number, $line->item->label());
             }
             foreach (["order {$order->number}" => $free, "line {$line->position}" => $uncovered] as $where => $limit) {
                 if ($amount->isGreaterThan($limit)) {
-                    throw Refused::because(
-                        sprintf(
-                            '%s asked for, %s of %s are not promised yet.',
-                            Amount::plain($amount),
-                            Amount::plain($limit),
-                            $where,
-                        ),
-                        'quantity',
-                    );
+                    throw CoverRefused::promised($amount, $limit, $where);
                 }
             }
             $ledger->cover($line, $order, $amount);
@@ -81,7 +71,7 @@ final class TieToOrder
                 $cover->refresh();
                 $was = BigDecimal::of($cover->quantity);
                 if ($was->isZero()) {
-                    throw Refused::because('This cover has been used up or untied already.');
+                    throw CoverRefused::untied();
                 }
                 $ledger->changeCover($cover, $was->negated());
                 $ledger->concerns($order, $customerOrder);

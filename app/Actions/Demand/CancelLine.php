@@ -3,16 +3,18 @@
 namespace App\Actions\Demand;
 
 use App\Actions\Bookings\Bookings;
+use App\Actions\Bookings\Heads;
 use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Planning\NoLongerFor;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -44,57 +46,44 @@ final class CancelLine
             BookingKind::CustomerLineChanged,
             $signed,
             function (Ledger $ledger) use ($lineId, $version, $what, $otherLine, $signed): void {
-                $heads = CustomerOrder::query()
-                    ->whereIn(
-                        'id',
-                        CustomerOrderLine::query()
-                            ->whereKey(array_filter([$lineId, $otherLine]))
-                            ->select('customer_order_id'),
-                    )
-                    ->orderBy('id')
-                    ->lockForUpdate()
-                    ->get()
-                    ->keyBy('id');
-                $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
+                $both = CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]));
+                $heads = Heads::customerOrders($both->pluck('customer_order_id')->all());
+                $line = CustomerOrderLine::query()->findOrFail($lineId);
                 ChangedMeanwhile::check($heads[$line->customer_order_id], $version);
-                $orders = Order::query()
-                    ->whereKey($line->covers()->where('quantity', '>', 0)->pluck('order_id')->filter())
-                    ->orderBy('id')
-                    ->lockForUpdate()
-                    ->get()
-                    ->keyBy('id');
+                $orders = Heads::orders($line->covers()->where('quantity', '>', 0)->pluck('order_id')->all());
                 $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
                 $open = $line->openQuantity();
                 if (! $open->isPositive()) {
-                    throw Refused::because('Nothing of this line is open any more.');
+                    throw CoverRefused::nothingOpen();
                 }
-                $other = $otherLine === null
-                        ? null
-                        : CustomerOrderLine::query()->with('customerOrder')->findOrFail($otherLine);
-                if (
-                    $what === NoLongerFor::OtherLine
-                    && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)
-                ) {
-                    throw Refused::because('Choose another open line of the same item.', 'other');
-                }
+                $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
                 $ledger->stock->lock([$line->item_id]);
-                $this->covers($ledger, $line, $what === NoLongerFor::OtherLine ? $other : null);
+                $this->covers($ledger, $line, $other);
                 $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
                 $line->is_open = false;
                 $line->save();
-                $said = array_values(
-                    $orders->map(fn (Order $order): string => $this->order($ledger, $order, $what))->filter()->all(),
-                );
+                $said = $orders->map(fn (Order $order): string => $this->order($ledger, $order, $what))->filter();
                 $ledger->concerns(customerOrder: $heads[$line->customer_order_id]);
                 $other === null ?: $ledger->touch($heads[$other->customer_order_id]);
                 $ledger->says(
                     "{$line->label()}: "
                         .Amount::plain($open)
                         ." no longer wanted. {$signed->reason} "
-                        .implode(' ', $said),
+                        .$said->join(' '),
                 );
             },
         );
+    }
+
+    /** The line that gets what this one had; null = none does. */
+    private static function other(CustomerOrderLine $line, bool $isWanted, ?int $id): ?CustomerOrderLine
+    {
+        $other = ! $isWanted || $id === null ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($id);
+        if ($isWanted && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)) {
+            throw CoverRefused::otherLine();
+        }
+
+        return $other;
     }
 
     private function covers(Ledger $ledger, CustomerOrderLine $line, ?CustomerOrderLine $other): void
@@ -124,10 +113,7 @@ final class CancelLine
             return "Order {$order->number} is held.";
         }
         if ($what === NoLongerFor::Stop) {
-            if (
-                ! in_array($order->state, [OrderState::Firm, OrderState::Released], true)
-                || $order->covers()->where('quantity', '>', 0)->exists()
-            ) {
+            if (! $order->may(OrderDeed::Cancel) || $order->covers()->where('quantity', '>', 0)->exists()) {
                 return "Order {$order->number} is {$order->state->value} and goes on: stop it by hand.";
             }
             $ledger->change($order, 'state', $order->state->value, 'cancelled');

@@ -12,6 +12,7 @@ use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -45,14 +46,7 @@ final class ChangeCustomerLine
                 ->plus($line->shipped_quantity)
                 ->plus($line->cancelled_quantity);
             if ($amount->isLessThan($bound)) {
-                throw Refused::because(
-                    sprintf(
-                        '%s are shipped, covered or no longer wanted already. Untie the cover first, or keep at least %s.',
-                        Amount::plain($bound),
-                        Amount::plain($bound),
-                    ),
-                    'quantity',
-                );
+                throw CoverRefused::lineBound($bound);
             }
             $before = Amount::plain($line->quantity).' by '.Said::day($line->promised_on);
             $line->quantity = $line->typed_quantity = (string) $amount;

@@ -13,7 +13,11 @@ use App\Models\Item;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
-/** Enters a customer order with all its lines. */
+/**
+ * Enters a customer order with all its lines.
+ *
+ * @phpstan-type Typed array{item: string, quantity: string, unit: ?string, promised_on: string, price: ?string}
+ */
 final class EnterCustomerOrder
 {
     public function __construct(private readonly Bookings $bookings)
@@ -22,13 +26,7 @@ final class EnterCustomerOrder
 
     /**
      * @param  array{customer_id: int, reference: string, ship_to: string}  $head
-     * @param  array<int, array{
-     *     item: string,
-     *     quantity: string,
-     *     unit: ?string,
-     *     promised_on: string,
-     *     price: ?string,
-     * }>  $lines  by row of the form
+     * @param  array<int, Typed>  $lines  by row of the form
      *
      * @throws Refused with a sentence beside each field that is wrong
      */
@@ -38,54 +36,11 @@ final class EnterCustomerOrder
             $head,
             $lines,
         ): void {
-            $items = Item::query()
-                ->with(['unit', 'units.unit'])
-                ->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))
-                ->get()
-                ->keyBy(fn (Item $item): string => Code::keyOf($item->number));
-            $today = now(config()->string('pace.zone'));
-            $wrong = [];
-            $rows = [];
-            foreach ($lines as $row => $line) {
-                $item = $items[Code::keyOf($line['item'])] ?? null;
-                if ($item === null) {
-                    $wrong[
-                        "lines.{$row}.item"
-                    ] = "No item has the number {$line['item']}. Type part of its name to find it.";
-
-                    continue;
-                }
-                try {
-                    $quantity = $item->quantity($line['quantity'], $line['unit']);
-                    $typed = $item->conversion($line['unit'] ?? $item->unit->code)->unit;
-                    $rows[] = [
-                        'position' => (count($rows) + 1) * 10,
-                        'item_id' => $item->id,
-                        'quantity' => (string) $quantity->amount,
-                        'typed_quantity' => $line['quantity'],
-                        'typed_unit_id' => $typed->code === $item->unit->code ? $item->unit_id : $item->units
-                            ->firstOrFail(fn ($other) => $other->unit->code === $typed->code)->unit_id,
-                        'price' => $line['price'] ?? $item->price,
-                        'promised_on' => $line['promised_on'],
-                    ];
-                } catch (Refused $refused) {
-                    $field = array_key_first($refused->reasons);
-                    $wrong["lines.{$row}.".(is_string($field) ? $field : 'quantity')] = $refused->getMessage();
-                }
-                if ($line['promised_on'] < $today->toDateString()) {
-                    $wrong["lines.{$row}.promised_on"] = 'The promise date has passed. Give a date from today on.';
-                }
-            }
-            if ($lines === []) {
-                $wrong['lines.0.item'] = 'An order needs a line. Type an item.';
-            }
-            if ($wrong !== []) {
-                throw new Refused($wrong);
-            }
+            $rows = $this->rows($lines);
             $order = CustomerOrder::query()->create([
                 ...$head,
                 'number' => Numbers::next('customer_order'),
-                'ordered_on' => $today->toDateString(),
+                'ordered_on' => self::today(),
                 'version' => 1,
             ]);
             $order->lines()->createMany($rows);
@@ -96,5 +51,69 @@ final class EnterCustomerOrder
                     .(count($rows) === 1 ? ' line.' : ' lines.'),
             );
         });
+    }
+
+    /**
+     * @param  array<int, Typed>  $lines
+     * @return list<array<string, mixed>>  to be written
+     *
+     * @throws Refused with a sentence beside each field that is wrong
+     */
+    private function rows(array $lines): array
+    {
+        $items = Item::query()
+            ->with(['unit', 'units.unit'])
+            ->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))
+            ->get()
+            ->keyBy(fn (Item $item): string => Code::keyOf($item->number));
+        $rows = [];
+        $wrong = $lines === [] ? ['lines.0.item' => 'An order needs a line. Type an item.'] : [];
+        foreach ($lines as $row => $line) {
+            $item = $items[Code::keyOf($line['item'])] ?? null;
+            if ($item === null) {
+                $sentence = "No item has the number {$line['item']}. Type part of its name to find it.";
+                $wrong["lines.{$row}.item"] = $sentence;
+
+                continue;
+            }
+            try {
+                $rows[] = ['position' => (count($rows) + 1) * 10, ...$this->row($item, $line)];
+            } catch (Refused $refused) {
+                $field = array_key_first($refused->reasons);
+                $wrong["lines.{$row}.".(is_string($field) ? $field : 'quantity')] = $refused->getMessage();
+            }
+            if ($line['promised_on'] < self::today()) {
+                $wrong["lines.{$row}.promised_on"] = 'The promise date has passed. Give a date from today on.';
+            }
+        }
+
+        return $wrong === [] ? $rows : throw new Refused($wrong);
+    }
+
+    /**
+     * @param  Typed  $line
+     * @return array<string, mixed>
+     *
+     * @throws Refused
+     */
+    private function row(Item $item, array $line): array
+    {
+        $quantity = $item->quantity($line['quantity'], $line['unit']);
+        $unit = $item->conversion($line['unit'] ?? $item->unit->code)->unit->code;
+        $other = fn () => $item->units->firstOrFail(fn ($one): bool => $one->unit->code === $unit);
+
+        return [
+            'item_id' => $item->id,
+            'quantity' => (string) $quantity->amount,
+            'typed_quantity' => $line['quantity'],
+            'typed_unit_id' => $unit === $item->unit->code ? $item->unit_id : $other()->unit_id,
+            'price' => $line['price'] ?? $item->price,
+            'promised_on' => $line['promised_on'],
+        ];
+    }
+
+    private static function today(): string
+    {
+        return now(config()->string('pace.zone'))->toDateString();
     }
 }

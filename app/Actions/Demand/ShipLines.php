@@ -13,6 +13,7 @@ use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Withdrawal;
@@ -43,7 +44,7 @@ final class ShipLines
                 ->orderBy('id')
                 ->get();
             if ($rows->isEmpty()) {
-                throw Refused::because('Nothing was chosen to ship. Type a quantity beside a line.');
+                throw CoverRefused::nothingToShip();
             }
             $ledger->concerns(customerOrder: $order);
             // what covers these lines beyond what is shipped is given back: by each supply's own lock
@@ -82,13 +83,7 @@ final class ShipLines
         $quantity = $line->item->quantity($typed)->amount;
         $open = $line->openQuantity();
         if ($quantity->isGreaterThan($open)) {
-            throw Refused::because(
-                sprintf(
-                    '%s to ship, %s open on this line. Ship no more than that, or change the line first.',
-                    Amount::plain($quantity),
-                    Amount::plain($open),
-                ),
-            );
+            throw CoverRefused::notSoMuchToShip($quantity, $open);
         }
         $own = $line->covers()->where('supply', Cover::STOCK)->first();
         $ownQuantity = BigDecimal::of($own->quantity ?? '0');

@@ -103,7 +103,8 @@ final class FolderChecks
                     'items',
                     $line,
                     'unit',
-                    "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a conversion instead.",
+                    "{$row['number']} has been moved in {$this->items[$key]['unit']}; its stock unit stays. Add a "
+                        .'conversion instead.',
                 );
             }
             foreach (isset($this->items[$key], $moved[$key]) ? ['tracking', 'costing'] : [] as $what) {
@@ -112,7 +113,8 @@ final class FolderChecks
                         'items',
                         $line,
                         $what,
-                        "{$row['number']} has been moved with {$what} {$this->items[$key][$what]}, and that stays. Give the new way a new item.",
+                        "{$row['number']} has been moved with {$what} {$this->items[$key][$what]}, and that stays. "
+                            .'Give the new way a new item.',
                     );
                 }
             }
@@ -154,7 +156,8 @@ final class FolderChecks
                 'cost',
                 "{$row['number']} is valued at a standard cost of "
                     .Amount::plain($was)
-                    .', which only who may value stock can change: it revalues what lies there. Leave it as it is, or ask the cost clerk.',
+                    .', which only who may value stock can change: it revalues what lies there. Leave it as it is, '
+                    .'or ask the cost clerk.',
             );
         }
     }

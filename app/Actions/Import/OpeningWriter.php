@@ -233,7 +233,8 @@ final class OpeningWriter
                 'order-steps',
                 $line,
                 'passed_on',
-                "order {$row['number']}: what its last step passed on is stock; put it in opening-stock.csv and lower the order.",
+                "order {$row['number']}: what its last step passed on is stock; put it in opening-stock.csv and "
+                    .'lower the order.',
             );
         }
         $this->used($folder, $ledger, $order, $row, $line);

@@ -112,7 +112,8 @@ final class ProductDataWriter
         }
         if ($table === 'items' && $new !== []) {
             DB::statement(
-                'INSERT INTO item_stock (item_id) SELECT i.id FROM items i LEFT JOIN item_stock s ON s.item_id = i.id WHERE s.item_id IS NULL',
+                'INSERT INTO item_stock (item_id) SELECT i.id FROM items i LEFT JOIN item_stock s ON s.item_id = '
+                    .'i.id WHERE s.item_id IS NULL',
             );
         }
         $this->ids = [];
@@ -284,7 +285,8 @@ final class ProductDataWriter
                         $file,
                         (int) $first['@'],
                         'revision',
-                        "revision {$first['revision']} of {$first['item']} is approved and differs from this. Give the change a new revision.",
+                        "revision {$first['revision']} of {$first['item']} is approved and differs from this. Give "
+                            .'the change a new revision.',
                     );
 
                     continue;

@@ -9,8 +9,8 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
-use KeepPace\Core\Refused;
 
 /** Changes what one order takes; the master structure is not touched. */
 final class ChangeComponents
@@ -30,13 +30,7 @@ final class ChangeComponents
             $component = OrderComponent::query()->with('item.unit', 'item.units.unit')->findOrFail($componentId);
             $amount = $component->item->quantity($quantity)->amount;
             if ($amount->isLessThan($component->used_quantity)) {
-                throw Refused::because(
-                    sprintf(
-                        '%s are used already. Plan no less, or reverse the issue first.',
-                        Amount::plain($component->used_quantity),
-                    ),
-                    'quantity',
-                );
+                throw OrderRefused::used(BigDecimal::of($component->used_quantity));
             }
             $ledger->change(
                 $order,
@@ -68,13 +62,10 @@ final class ChangeComponents
                 $component = OrderComponent::query()->with('item.unit')->findOrFail($componentId);
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 if ($item->id === $component->item_id || ! $item->isIssued()) {
-                    throw Refused::because(
-                        "{$item->label()} cannot stand in for it. Choose another item that is kept in stock.",
-                        'item',
-                    );
+                    throw OrderRefused::noStandIn($item->label());
                 }
                 if ($component->openQuantity()->isZero()) {
-                    throw Refused::because('All of it is used already. Reverse the issue first.', 'item');
+                    throw OrderRefused::allUsed();
                 }
                 $amount = $item->quantity($quantity)->amount;
                 $used = BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity);
@@ -121,13 +112,10 @@ final class ChangeComponents
         ): string {
             $item = Item::query()->with('unit', 'units.unit')->findOrFail($new->itemId);
             if (! $item->isIssued()) {
-                throw Refused::because(
-                    "{$item->label()} is {$item->kind->value}: it is never issued to an order. Choose an item that is kept in stock.",
-                    'item',
-                );
+                throw OrderRefused::neverIssued($item->label(), $item->kind->value);
             }
             if (! $order->steps()->where('number', $new->stepNumber)->exists()) {
-                throw Refused::because("Order {$order->number} has no step {$new->stepNumber}.", 'step_number');
+                throw OrderRefused::noSuchStep($order->number, $new->stepNumber);
             }
             $amount = $item->typed($new->quantity)->amount;
             $order

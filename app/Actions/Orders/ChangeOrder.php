@@ -8,10 +8,11 @@ use App\Models\Booking;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Quantity;
-use KeepPace\Core\Refused;
 
 /** Changes the head of an order, or cancels it; the master stays as it is and the difference is kept. */
 final class ChangeOrder
@@ -98,11 +99,7 @@ final class ChangeOrder
             $version,
             $signed,
             function (Ledger $ledger, Order $order) use ($signed): string {
-                if ($order->state !== OrderState::Firm && $order->state !== OrderState::Released) {
-                    throw Refused::because(
-                        "Order {$order->number} is {$order->state->value}. Reverse what is booked on it first.",
-                    );
-                }
+                $order->assertMay(OrderDeed::Cancel);
                 foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
                     $ledger->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
                 }
@@ -117,27 +114,19 @@ final class ChangeOrder
     private function quantity(Ledger $ledger, Order $order, BigDecimal $quantity): void
     {
         if (! $quantity->isPositive()) {
-            throw Refused::because('The quantity must be above 0. To give an order up, cancel it.', 'quantity');
+            throw OrderRefused::nothingWanted();
         }
         $promised = BigDecimal::of((string) $order->covers()->sum('quantity'))
             ->plus($order->received_quantity)
             ->plus(CureShort::scrapped($order));
         if ($quantity->isLessThan($promised)) {
-            throw Refused::because(
-                sprintf(
-                    '%s are promised to customer lines, received or scrapped already. Untie a line first, or keep at least %s.',
-                    Amount::plain($promised),
-                    Amount::plain($promised),
-                ),
-                'quantity',
-            );
+            throw OrderRefused::tooFew($promised);
         }
         $first = $order->steps()->first();
         if ($order->released_at !== null && $first !== null) {
             $more = $quantity->minus($order->quantity);
             if ($more->isNegative() && $more->negated()->isGreaterThan($first->pieces()->toDo())) {
-                throw Refused::because(sprintf('Only %s have not begun yet. Take off no more than that.',
-                    Amount::plain($first->pieces()->toDo())), 'quantity');
+                throw OrderRefused::begun($first->pieces()->toDo());
             }
             $ledger->pieces($first, $first->pieces()->takeIn($more));
         }

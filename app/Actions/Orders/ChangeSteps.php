@@ -10,8 +10,8 @@ use App\Models\OrderStep;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
-use KeepPace\Core\Refused;
 
 /** Changes the steps of one order; the master routing is not touched. */
 final class ChangeSteps
@@ -31,7 +31,7 @@ final class ChangeSteps
         ): string {
             $step = OrderStep::query()->findOrFail($stepId);
             if ($step->pieces()->isDone() && BigDecimal::of($step->taken_in)->isPositive()) {
-                throw Refused::because("Step {$step->number} is done. Change a step that is still open.");
+                throw OrderRefused::stepDone($step->number);
             }
             if (! $step->isOutside() && $to['work_centre_id'] !== $step->work_centre_id) {
                 $centre = WorkCentre::query()->findOrFail((int) $to['work_centre_id']);
@@ -58,7 +58,7 @@ final class ChangeSteps
                 }
             }
             if ($step->run_basis === 'units_per_hour' && ! BigDecimal::of($step->run_rate)->isPositive()) {
-                throw Refused::because('Units per hour must be above 0.', 'run_rate');
+                throw OrderRefused::noRate();
             }
             $step->planned_minutes = $this->copy->minutes($step, BigDecimal::of($order->quantity));
             $step->save();
@@ -80,10 +80,7 @@ final class ChangeSteps
         ): string {
             $steps = $order->steps()->get();
             if ($steps->contains('number', $step['number'])) {
-                throw Refused::because(
-                    "Order {$order->number} has a step {$step['number']} already. Choose a number between two others.",
-                    'number',
-                );
+                throw OrderRefused::stepThere($order->number, $step['number']);
             }
             $reached = $steps->last(fn (OrderStep $other): bool => BigDecimal::of($other->taken_in)->isPositive());
             if (
@@ -91,10 +88,7 @@ final class ChangeSteps
                 && ($step['number'] < $reached->number
                     || ($reached->is($steps->last()) && BigDecimal::of($reached->passed_on)->isPositive()))
             ) {
-                throw Refused::because(
-                    "Pieces have reached {$reached->label()} already. A new step comes after it, before any are received.",
-                    'number',
-                );
+                throw OrderRefused::reached($reached->label());
             }
             $centre = WorkCentre::query()->findOrFail($step['work_centre_id']);
             $new = new OrderStep([
@@ -127,16 +121,12 @@ final class ChangeSteps
                     BigDecimal::of($step->taken_in)->isPositive()
                     || DB::table('step_entries')->where('order_step_id', $step->id)->exists()
                 ) {
-                    throw Refused::because(
-                        "Pieces have reached {$step->label()}, so it stays. Reverse what is booked on it first.",
-                    );
+                    throw OrderRefused::stepStays($step->label());
                 }
                 $other = $order->steps()->where('number', '>', $step->number)->first()
                     ?? $order->steps()->where('id', '<>', $step->id)->get()->last();
                 if ($other === null) {
-                    throw Refused::because(
-                        "{$step->label()} is the only one of order {$order->number}. Add another first.",
-                    );
+                    throw OrderRefused::onlyStep($order->number, $step->label());
                 }
                 $order->components()->where('step_number', $step->number)->update(['step_number' => $other->number]);
                 DB::table('plan_steps')->where('order_step_id', $step->id)->delete();

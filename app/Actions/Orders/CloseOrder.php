@@ -12,7 +12,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\Settlement;
-use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\StockKey;
@@ -29,11 +29,7 @@ final class CloseOrder
     {
         return $this->bookings->once(BookingKind::Close, $signed, function (Ledger $ledger) use ($id): void {
             $order = Order::query()->with('item')->lockForUpdate()->findOrFail($id);
-            if ($order->state !== OrderState::Built) {
-                throw Refused::because(
-                    "Order {$order->number} is {$order->state->value}. Only a built order can be closed: receive or scrap the rest first.",
-                );
-            }
+            $order->assertMay(OrderDeed::Close);
             $ledger->concerns($order);
             $ledger->stock->lock([$order->item_id]);
             $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;

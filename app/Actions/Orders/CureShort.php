@@ -14,6 +14,7 @@ use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -27,13 +28,8 @@ final class CureShort
     /**
      * @throws Refused when it is not short by so many, or stock has not that many
      */
-    public function handle(
-        int $id,
-        int $version,
-        Cure $cure,
-        string $quantity,
-        Signed $signed,
-    ): Booking {
+    public function handle(int $id, int $version, Cure $cure, string $quantity, Signed $signed): Booking
+    {
         return $this->bookings->once(
             BookingKind::Remake,
             $signed,
@@ -50,42 +46,18 @@ final class CureShort
                 $amount = $order->item->quantity($quantity)->amount;
                 $short = self::scrapped($order)->minus(self::cured($order));
                 if ($amount->isGreaterThan($short)) {
-                    throw Refused::because(
-                        sprintf(
-                            'Order %s is short by %s. Cure no more than that.',
-                            $order->number,
-                            Amount::plain($short),
-                        ),
-                        'quantity',
-                    );
+                    throw OrderRefused::notSoShort($order->number, $short);
                 }
-                $said = '';
-                if ($cure === Cure::Remake) {
-                    $new = $this->remake($ledger, $order, $amount);
-                    $this->coverAgain($ledger, $lost, $amount, $new);
-                    $said = Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
-                }
-                if ($cure === Cure::FromStock) {
-                    $this->fromStock($ledger, $order, $lost, $amount);
-                }
+                $pieces = Amount::plain($amount);
+                $says = match ($cure) {
+                    Cure::Remake => $this->again($ledger, $order, $lost, $amount),
+                    Cure::FromStock => $this->fromStock($ledger, $order, $lost, $amount),
+                    Cure::Accepted => "Order {$order->number} finishes {$pieces} short, accepted. {$signed->reason}",
+                };
                 $ledger->concerns($order);
                 $ledger->change($order, 'finishes short', Amount::plain($short), $cure->value);
-                Questions::cured(
-                    $ledger,
-                    $order,
-                    $amount,
-                    $cure->label(),
-                );
-                $ledger->says(
-                    match ($cure) {
-                        Cure::Remake => $said,
-                        Cure::FromStock => Amount::plain($amount)
-                            ." of order {$order->number} taken from stock instead.",
-                        Cure::Accepted => "Order {$order->number} finishes "
-                            .Amount::plain($amount)
-                            ." short, accepted. {$signed->reason}",
-                    },
-                );
+                Questions::cured($ledger, $order, $amount, $cure->label());
+                $ledger->says($says);
             },
         );
     }
@@ -119,25 +91,26 @@ final class CureShort
     }
 
     /** @param  array<int, BigDecimal>  $lost  by line */
-    private function fromStock(Ledger $ledger, Order $order, array $lost, BigDecimal $amount): void
+    private function again(Ledger $ledger, Order $order, array $lost, BigDecimal $amount): string
+    {
+        $new = $this->remake($ledger, $order, $amount);
+        $this->coverAgain($ledger, $lost, $amount, $new);
+
+        return Amount::plain($amount)." of order {$order->number} are made again by order {$new->number}.";
+    }
+
+    /** @param  array<int, BigDecimal>  $lost  by line */
+    private function fromStock(Ledger $ledger, Order $order, array $lost, BigDecimal $amount): string
     {
         $free = $ledger->stock->unpromised($order->item_id);
         if ($amount->isGreaterThan($free)) {
-            throw Refused::because(
-                sprintf(
-                    '%s of %s are free in stock.',
-                    Amount::plain($free->isNegative() ? BigDecimal::zero() : $free),
-                    $order->item->label(),
-                ),
-                'quantity',
-            );
+            throw OrderRefused::noneFree($order->item->label(), $free);
         }
         if (! $this->coverAgain($ledger, $lost, $amount, null)->isPositive()) {
-            throw Refused::because(
-                "No customer line counts on order {$order->number} for these. Accept it, or make them again.",
-                'quantity',
-            );
+            throw OrderRefused::nobodyWaits($order->number);
         }
+
+        return Amount::plain($amount)." of order {$order->number} taken from stock instead.";
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\Person;
 use Closure;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Refused;
 
 /** The frame of every change a person makes on an open order: lock, compare the version, write, say. */
@@ -43,11 +44,7 @@ final class OrderChange
                 $orders = Heads::orders([$id, ...PartsDue::below($id)]);
                 $order = ($orders[$id] ?? throw Heads::gone(Order::class, $id))->load('item.unit', 'item.units.unit');
                 ChangedMeanwhile::check($order, $version);
-                if (! $order->state->isOpen()) {
-                    throw Refused::because(
-                        "Order {$order->number} is {$order->state->value} and can no longer be changed.",
-                    );
-                }
+                $order->assertMay(OrderDeed::Change);
                 $ledger->concerns($order);
                 $ledger->says($work($ledger, $order));
             },

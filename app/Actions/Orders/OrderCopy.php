@@ -15,6 +15,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Refused;
@@ -53,10 +54,7 @@ final class OrderCopy
         ?string $number = null): Order
     {
         if (! $item->isMade()) {
-            throw Refused::because(
-                "{$item->label()} is {$item->kind->value}, not made here. Buy it, or give it a structure and a routing.",
-                'item',
-            );
+            throw OrderRefused::notMade($item->label(), $item->kind->value);
         }
         $today = now(config()->string('pace.zone'))->toDateString();
         $structure = $this->effective(Structure::class, $item->id, $today);
@@ -74,7 +72,16 @@ final class OrderCopy
             'for_order_id' => $for?->id,
             'made_by_id' => $ledger->booking->id,
         ])->refresh();
-        foreach ($routing instanceof Routing ? $routing->steps()->get() : [] as $master) {
+        $this->steps($order, $routing instanceof Routing ? $routing : null, $quantity);
+        $this->components($order, $structure instanceof Structure ? $structure : null, $quantity);
+        $ledger->touch($order);
+
+        return $order;
+    }
+
+    private function steps(Order $order, ?Routing $routing, BigDecimal $quantity): void
+    {
+        foreach ($routing?->steps()->get() ?? [] as $master) {
             $step = new OrderStep([
                 'order_id' => $order->id,
                 'number' => $master->number,
@@ -84,18 +91,22 @@ final class OrderCopy
             $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
             $step->save();
         }
+    }
+
+    private function components(Order $order, ?Structure $structure, BigDecimal $quantity): void
+    {
         $first = $order->steps()->min('number') ?? 10;
-        $needs = $this->needs($item, $structure instanceof Structure ? $structure : null, $quantity);
+        $needs = $this->needs($order->item, $structure, $quantity);
         $ways = DB::table('structure_lines')
             ->whereIn('id', array_map(fn (Need $need): int => (int) $need->line->id, $needs))
             ->get(['id', 'issue_by', 'supplied_by'])
             ->keyBy('id');
         foreach ($needs as $i => $need) {
-            $component = Item::query()->with('unit')->findOrFail((int) $need->line->item);
-            $amount = (string) Quantity::roundedUp($need->quantity, $component->unit->toCore())->amount;
+            $item = Item::query()->with('unit')->findOrFail((int) $need->line->item);
+            $amount = (string) Quantity::roundedUp($need->quantity, $item->unit->toCore())->amount;
             $order->components()->create([
                 'position' => ($i + 1) * 10,
-                'item_id' => $component->id,
+                'item_id' => $item->id,
                 'step_number' => $need->step ?? $first,
                 'structure_line_id' => (int) $need->line->id,
                 'baseline_quantity' => $amount,
@@ -104,9 +115,6 @@ final class OrderCopy
                 'supplied_by' => $ways[(int) $need->line->id]->supplied_by,
             ]);
         }
-        $ledger->touch($order);
-
-        return $order;
     }
 
     /**

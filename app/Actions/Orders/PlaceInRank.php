@@ -13,6 +13,8 @@ use App\Models\BookingKind;
 use App\Models\Order;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 
@@ -40,17 +42,15 @@ final class PlaceInRank
         ): void {
             $orders = Heads::orders([$id, ...self::open()]);
             $order = $orders[$id] ?? throw Heads::gone(Order::class, $id);
-            if (! $order->state->isOpen()) {
-                throw Refused::because("Order {$order->number} is {$order->state->value} and has no rank any more.");
-            }
+            $order->assertMay(OrderDeed::Rank);
             $servants = $withServants ? $this->servants($id, $before) : [];
             [$was, $is, $ranks] = self::places([...$servants, $id], $before);
             if ($was === $is && $servants === []) {
-                throw Refused::because("Order {$order->number} stands there already.");
+                throw OrderRefused::standsThere($order->number);
             }
             // an order whose rank is another one now has changed: a form that shows the old one is told so
             foreach ($ranks as $other => $rank) {
-                $changed = $orders[$other] ?? throw Refused::because('An order came meanwhile. Look at the list anew.');
+                $changed = $orders[$other] ?? throw OrderRefused::orderCame();
                 $changed->rank = $rank;
                 if ($other !== $id) {
                     $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
@@ -130,7 +130,7 @@ final class PlaceInRank
             || ($before !== null && ! isset($rows[$before]))
             || array_diff($block, array_keys($rows)) !== []
         ) {
-            throw Refused::because('One of the orders is no longer open. Look at the list anew.');
+            throw OrderRefused::listChanged();
         }
         $others = array_values(array_diff(array_keys($rows), $block));
         $at = match (true) {

@@ -13,6 +13,8 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -47,33 +49,15 @@ final class ReceiveOrder
         ): void {
             $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($orderId);
             $item = $order->item;
-            if (! $order->state->isInTheShop() || $order->is_held) {
-                throw Refused::because(
-                    "Order {$order->number} is "
-                        .($order->is_held ? 'held' : $order->state->value)
-                        .'. Nothing can be received from it.',
-                );
-            }
+            $order->assertMay(OrderDeed::Receive);
             $amount = $item->quantity($quantity)->amount;
             $place = Place::thatHolds($placeId);
             $ledger->stock->lock([$item->id]);
             $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
             if ($amount->isGreaterThan($last->pieces()->inHand())) {
-                throw Refused::because(
-                    sprintf(
-                        '%s to receive, %s good at the last step. Count the good ones there first.',
-                        Amount::plain($amount),
-                        Amount::plain($last->pieces()->inHand()),
-                    ),
-                    'quantity',
-                );
+                throw OrderRefused::notGood($amount, $last->pieces()->inHand());
             }
-            if (trim($codes) === '' && $item->isTracked()) {
-                $codes = $item->tracking === Tracking::Lot
-                        ? $order->number
-                        : implode("\n", Numbers::block('serial', $amount->toInt()));
-            }
-            $lots = TrackedCodes::split($item, $amount, $codes);
+            $lots = TrackedCodes::split($item, $amount, $this->codes($order, $amount, $codes));
             $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
             $ledger->concerns($order);
             $ledger->stock->read($keys);
@@ -85,6 +69,16 @@ final class ReceiveOrder
                     ." {$item->unit->code} {$item->label()} received from order {$order->number}, to {$place->name}.",
             );
         });
+    }
+
+    /** Codes typed, or else the order's number as its lot, or new serials. */
+    private function codes(Order $order, BigDecimal $amount, string $typed): string
+    {
+        return match (true) {
+            trim($typed) !== '' || ! $order->item->isTracked() => $typed,
+            $order->item->tracking === Tracking::Lot => $order->number,
+            default => implode("\n", Numbers::block('serial', $amount->toInt())),
+        };
     }
 
     /**
@@ -99,22 +93,24 @@ final class ReceiveOrder
         $planned = $order->plannedCost();
         // by differences of running totals, so that the parts add up to the whole planned cost
         $value = $planned->interimValue($after, $ordered) - $planned->interimValue($before, $ordered);
-        $done = BigDecimal::zero();
-        $given = $taken = 0;
+        $shares = Cents::running($value, array_column($lots, 'quantity'), $amount);
+        $taken = 0;
         foreach ($lots as $i => $lot) {
-            $done = $done->plus($lot['quantity']);
-            $share = Cents::part($value, $done, $amount) - $given;
-            $given += $share;
-            $taken += $ledger->move($order->item, $lot['quantity'], $share, 'order', $keys[$i]);
+            $taken += $ledger->move($order->item, $lot['quantity'], $shares[$i], 'order', $keys[$i]);
         }
         // with standard cost not the planned one; what the order has cost more or less is its variance at closing
         $value = $taken;
         $ledger->cost($order, 'receipt', -$value);
         $order->received_quantity = (string) $after;
         $order->received_value += $value;
-        $left = $amount;
+        $this->cover($ledger, $order, $amount);
+    }
+
+    /** What came out is promised from stock now, the earliest cover first. */
+    private function cover(Ledger $ledger, Order $order, BigDecimal $left): void
+    {
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
-            $take = $left->isGreaterThan($cover->quantity) ? BigDecimal::of($cover->quantity) : $left;
+            $take = BigDecimal::min($left, $cover->quantity);
             if ($take->isPositive()) {
                 $ledger->changeCover($cover, $take->negated());
                 $ledger->cover($cover->line, null, $take);

@@ -14,6 +14,7 @@ use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\Allocated;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\Release;
 use KeepPace\Core\Refused;
 
@@ -48,7 +49,7 @@ final class ReleaseOrders
                 ->lockForUpdate()
                 ->get();
             if ($orders->isEmpty()) {
-                throw Refused::because('No order was chosen. Tick the ones to release.', 'orders');
+                throw OrderRefused::nothingChosen();
             }
             $shop = ShopState::now();
             $reasons = [];

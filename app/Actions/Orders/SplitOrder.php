@@ -18,6 +18,8 @@ use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -58,9 +60,7 @@ final class SplitOrder
                 $order =
                     $locked->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
                 ChangedMeanwhile::check($order, $version);
-                if (! $order->state->isOpen()) {
-                    throw Refused::because("Order {$order->number} is {$order->state->value} and cannot be split.");
-                }
+                $order->assertMay(OrderDeed::Split);
                 $part = $order->item->quantity($pieces)->amount;
                 $all = BigDecimal::of($order->quantity);
                 $first = $order->steps()->first();
@@ -68,14 +68,7 @@ final class SplitOrder
                         ? $all
                         : BigDecimal::min($all, $first->pieces()->toDo());
                 if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
-                    throw Refused::because(
-                        sprintf(
-                            '%s of %s pieces have not begun. Split off some of these, and leave at least one.',
-                            Amount::plain($free),
-                            Amount::plain($all),
-                        ),
-                        'quantity',
-                    );
+                    throw OrderRefused::notSplitSo($free, $all);
                 }
                 $new = $this->head($ledger, $order, $part, $signed->person);
                 $this->steps($ledger, $order, $new, $part, $all);

@@ -11,6 +11,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Purchase;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -36,7 +37,7 @@ final class ChangePurchase
         return $this->change($id, $signed, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
             $before = $purchase->expected_on;
             if ($before === $expectedOn && $purchase->asked_for === $askedFor && $purchase->ask_again_on === null) {
-                throw Refused::because('It is expected on that day already.', 'expected_on');
+                throw PurchaseRefused::sameDay();
             }
             $this->assertAhead($expectedOn);
             $purchase->fill(['expected_on' => $expectedOn, 'asked_for' => $askedFor, 'ask_again_on' => null]);
@@ -66,7 +67,7 @@ final class ChangePurchase
     {
         return $this->change($id, $signed, function (Purchase $purchase) use ($on): string {
             if ($on <= $this->today()) {
-                throw Refused::because('Ask again on a day after today.', 'expected_on');
+                throw PurchaseRefused::askLater();
             }
             $purchase->ask_again_on = $on;
 
@@ -83,7 +84,8 @@ final class ChangePurchase
             $purchase->is_open = false;
 
             return Amount::plain($open)
-                ." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer wanted.";
+                ." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer "
+                .'wanted.';
         });
     }
 
@@ -91,7 +93,7 @@ final class ChangePurchase
     private function assertAhead(string $day): void
     {
         if ($day < $this->today()) {
-            throw Refused::because('It cannot come before today.', 'expected_on');
+            throw PurchaseRefused::dayHasPassed();
         }
     }
 
@@ -109,7 +111,7 @@ final class ChangePurchase
             function (Ledger $ledger) use ($id, $work): void {
                 $purchase = Heads::purchase($id)->load('item.unit');
                 if (! $purchase->is_open) {
-                    throw Refused::because("{$purchase->number} is complete: nothing of it is to come.");
+                    throw PurchaseRefused::complete($purchase->number);
                 }
                 $said = $work($purchase);
                 $purchase->save();

@@ -13,6 +13,7 @@ use App\Models\Item;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use App\Queries\Shop\Deliveries;
+use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Refused;
 
 /** Orders items of their suppliers, many at once: one purchase order a supplier, or new lines on one that is open. */
@@ -37,7 +38,7 @@ final class RaisePurchases
             $add,
         ): void {
             if ($lines === []) {
-                throw Refused::because('Nothing to order: type a quantity beside an item.');
+                throw PurchaseRefused::nothingToOrder();
             }
             $this->deliveries = Deliveries::now();
             $wrong = [];
@@ -89,11 +90,11 @@ final class RaisePurchases
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
         $supplier = $line->supplier
             ?? $item->supplier_id
-            ?? throw Refused::because("{$item->label()} has no supplier. Name one, or make it.");
+            ?? throw PurchaseRefused::noSupplier($item->label());
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
         $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_time_days);
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
-            throw Refused::because('It cannot come before today.');
+            throw PurchaseRefused::dayHasPassed(null);
         }
 
         return [

@@ -32,7 +32,8 @@ final class Questions
             'kind' => 'backflush',
             'order_id' => $order->id,
             'component_id' => $component->id,
-            'says' => "{$amount} {$item->unit->code} {$item->label()} of order {$order->number}, step {$component->step_number}: {$why}",
+            'says' => "{$amount} {$item->unit->code} {$item->label()} of order {$order->number}, step "
+                ."{$component->step_number}: {$why}",
             'quantity' => (string) $missing,
             'open_quantity' => (string) $missing,
             'role' => Role::Storekeeper->value,
@@ -48,7 +49,8 @@ final class Questions
     {
         $amount = Amount::plain($scrap);
         Question::query()->create(['booking_id' => $ledger->booking->id, 'kind' => 'short', 'order_id' => $order->id,
-            'says' => "Order {$order->number} will finish {$amount} short: scrapped at step {$step}. Make them again, take them from stock, or accept it?",
+            'says' => "Order {$order->number} will finish {$amount} short: scrapped at step {$step}. Make them "
+                .'again, take them from stock, or accept it?',
             'quantity' => (string) $scrap,
             'open_quantity' => (string) $scrap,
             'role' => Role::Supervisor->value,

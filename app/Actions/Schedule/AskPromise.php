@@ -21,6 +21,7 @@ use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Promise\Promise;
 
@@ -49,7 +50,7 @@ final class AskPromise
         [$problem, $jobs, $order, $buy] = $this->asIfMade($item, $open, $by);
         $promise = new Promise($problem, StandingPlan::of()->steps(), $jobs, $order);
         if (($why = $promise->impossible()) !== null) {
-            throw Refused::because($why);
+            throw PlanRefused::because($why);
         }
 
         return new PromiseAnswer($fromStock, $open, $promise, array_column($problem->jobs, 'name', 'id'), $buy, $jobs);

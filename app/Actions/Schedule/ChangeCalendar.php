@@ -12,6 +12,7 @@ use App\Models\Calendar;
 use App\Models\Plan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 
 /**
  * Changes the week of a calendar and the days that differ from it. What it was and is stays with the booking.
@@ -33,12 +34,7 @@ final class ChangeCalendar
     public function handle(int $calendarId, CalendarEdit $edit, bool $anyway, Signed $signed): Booking
     {
         if (! $anyway && ($lost = $this->effect($calendarId, $edit)->lost) !== []) {
-            throw Refused::because(
-                'It would leave no open time: '
-                    .implode(' ', array_slice($lost, 0, 5))
-                    .' Keep it all the same, or leave time open.',
-                'anyway',
-            );
+            throw PlanRefused::noOpenTime($lost);
         }
 
         return $this->bookings->once(BookingKind::CalendarChanged, $signed, function (Ledger $ledger) use (

@@ -15,6 +15,7 @@ use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 
 /** A what-if becomes the live plan, and what its levers took to be so becomes a fact: one deed, and one undo. */
 final class GoLive
@@ -29,17 +30,13 @@ final class GoLive
         return $this->changes->make(BookingKind::WentLive, Plan::LIVE, $seen, $signed,
             function (Ledger $ledger, StandingPlan $live, \ArrayObject $facts) use ($planId): \Closure {
                 $plan = Plan::query()->where('is_live', false)->lockForUpdate()->find($planId)
-                    ?? throw Refused::because('That what-if is not there any more.');
+                    ?? throw PlanRefused::whatIfGone();
                 if (PlanComparison::facts($ledger->booking->id) > (int) $plan->booking_id) {
-                    throw Refused::because(
-                        'Something was booked since this was worked out. Work it out again, look at what it does now, then let it go live.',
-                    );
+                    throw PlanRefused::bookedSince();
                 }
                 foreach ($plan->levers ?? [] as $lever) {
                     if (! PlanLever::of($lever)->canBeFact()) {
-                        throw Refused::because(
-                            "{$lever['says']}: a plan cannot make that true. Change the work centre or the step first, then search again.",
-                        );
+                        throw PlanRefused::neverFact($lever['says']);
                     }
                     foreach ($this->becomesFact($lever, $ledger->booking) as $fact) {
                         $facts[] = $fact;

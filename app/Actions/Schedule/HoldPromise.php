@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 use KeepPace\Core\Scheduling\Promise\Promised;
 use KeepPace\Core\Scheduling\Step;
 
@@ -41,16 +42,12 @@ final class HoldPromise
             $answer = $this->ask->handle($date->itemId, $date->quantity, $signed->person);
             $promised = $date->usesSlack ? $answer->usingSlack() : $answer->movingNobody();
             if ($promised === null) {
-                throw Refused::because('All of it is in stock: cover the line from stock instead of holding a date.');
+                throw PlanRefused::allInStock();
             }
             $zone = config()->string('pace.zone');
             $finish = CarbonImmutable::createFromTimestamp($promised->finish * 60, 'UTC');
             if ($date->said !== null && $finish > $date->said->addMinutes(60)) {
-                throw Refused::because(
-                    'That date is not to be had any more: somebody took the time meanwhile. Now it would be '
-                        .$finish->setTimezone($zone)->format('D j M H:i')
-                        .'.',
-                );
+                throw PlanRefused::dateGone($finish->setTimezone($zone)->format('D j M H:i'));
             }
             $item = Item::query()->with('unit')->findOrFail($date->itemId);
             $id = DB::table('promises')->insertGetId([
@@ -86,7 +83,7 @@ final class HoldPromise
                 ->where('p.id', $promise)
                 ->whereNull('p.released_at')
                 ->where('p.held_until', '>', now())
-                ->first(['p.*', 'i.name']) ?? throw Refused::because('That is not held any more.');
+                ->first(['p.*', 'i.name']) ?? throw PlanRefused::notHeld();
             DB::table('promises')
                 ->where('id', $promise)
                 ->update(['released_at' => now()]);

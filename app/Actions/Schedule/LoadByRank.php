@@ -11,6 +11,7 @@ use App\Models\Plan;
 use App\Queries\Board\StandingPlan;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
@@ -29,7 +30,7 @@ final class LoadByRank
             StandingPlan $standing,
         ): \Closure {
             if (Booking::query()->find($standing->plan->booking_id)?->kind === BookingKind::LoadedByRank) {
-                throw Refused::because('The plan was loaded by rank already, and nothing was booked since.');
+                throw PlanRefused::loadedAlready();
             }
             $ledger->says('All open orders loaded by rank and due date; what runs kept its machine.');
             $was = $standing->steps();

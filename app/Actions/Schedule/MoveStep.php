@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\Drop;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 use KeepPace\Core\Scheduling\Plan\Put;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
@@ -47,12 +48,12 @@ final class MoveStep
                 $pin,
             ): \Closure {
                 $drop = Drop::of($standing->problem(), $put)
-                    ?? throw Refused::because('That step is done, or its order is held: it has no place in the plan.');
+                    ?? throw PlanRefused::noPlace();
                 if (($why = $drop->impossible()) !== null) {
-                    throw Refused::because($why);
+                    throw PlanRefused::because($why);
                 }
                 if ($pin && ($against = $drop->against($standing->steps())) !== []) {
-                    throw Refused::because('It cannot be pinned there. '.implode(' ', $against));
+                    throw PlanRefused::notPinned($against);
                 }
                 DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $put->step)->delete();
                 $name = StepName::of($put->step);
@@ -96,7 +97,7 @@ final class MoveStep
             StandingPlan $standing,
         ) use ($planId, $stepId): \Closure {
             if (DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $stepId)->delete() === 0) {
-                throw Refused::because('That step is not pinned.');
+                throw PlanRefused::noPin();
             }
             $name = StepName::of($stepId);
             $ledger->booking->order_id = $name->orderId;

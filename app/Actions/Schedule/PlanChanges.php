@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
@@ -66,7 +67,7 @@ final class PlanChanges
         ): void {
             $this->lock($ledger, $orders);
             $plan = Plan::query()->lockForUpdate()->find($planId)
-                ?? throw Refused::because('That plan is not there any more.');
+                ?? throw PlanRefused::planGone();
             $standing = StandingPlan::of($planId);
             $this->assertSeen($plan, $seen, $signed->person);
             $pins = $standing->pins();
@@ -166,9 +167,7 @@ final class PlanChanges
             ->orderByDesc('c.id')
             ->first(['b.says', 'u.name']);
         if ($last !== null) {
-            throw Refused::because(
-                "{$last->name} changed the plan meanwhile: {$last->says} Look at it as it is now, then do it again if you still want to.",
-            );
+            throw PlanRefused::changedMeanwhile($last->name, $last->says);
         }
     }
 

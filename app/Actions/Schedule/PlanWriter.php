@@ -12,16 +12,12 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use KeepPace\Core\Planning\Arrival;
-use KeepPace\Core\Planning\Block;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
 /** Writes a plan: what differs from what stands there. The plan's row is locked by whoever calls. */
 final class PlanWriter
 {
-    private const NEAR_DAYS = 1500;
-
     /**
      * @param  Collection<int, \stdClass>|null  $there  the steps that stand there, if they were read before
      * @param  bool  $sameFacts  since it was last written no fact changed: of components only the times of parts made
@@ -37,7 +33,8 @@ final class PlanWriter
         ?Collection $there = null,
         bool $sameFacts = false,
     ): array {
-        $effect = $this->rows($plan->id, $shop, $problem, $schedule, $there === null ? null : clone $there, $sameFacts);
+        $rows = new PlanRows($plan->id, $shop, $problem, $schedule);
+        $effect = $this->rows($plan->id, $rows, $there === null ? null : clone $there, $sameFacts);
         $plan->stamp = Str::random(20);
         $plan->computed_at = CarbonImmutable::createFromTimestamp($problem->now * 60, 'UTC');
         if ($sameFacts) {
@@ -61,96 +58,24 @@ final class PlanWriter
      * @param  Collection<int, \stdClass>|null  $there
      * @return array{late: array<int, int>, saved: list<int>}
      */
-    private function rows(
-        int $plan,
-        ShopState $shop,
-        Problem $problem,
-        Schedule $schedule,
-        ?Collection $there,
-        bool $sameFacts,
-    ): array {
-        $plant = $shop->plant;
-        $dues = array_filter($shop->orders->map(fn ($order) => $shop->dueMinute($order->due_on))->all());
-        $ends = [...$dues, ...$schedule->finish];
-        $near = self::NEAR_DAYS * 1440; // one date of long ago or far ahead is no reason to look up all between
-        $open = $plant === null || $ends === [] ? null : $plant->windows(
-            max(min($ends), $problem->now - $near),
-            min(max($ends), $problem->now + $near) + 1,
-        );
-        $orders = [];
-        $place = 0;
-        $short = new ShortFor($shop, $problem, $schedule);
-        foreach ($shop->orders as $order) {
-            $readiness = $shop->readiness($order->id, $schedule->finish);
-            $finish = $schedule->finish[$order->id] ?? null;
-            $due = $dues[$order->id] ?? null;
-            $orders[] = [
-                'plan_id' => $plan,
-                'order_id' => $order->id,
-                'finish_at' => $finish === null ? null : self::time($finish),
-                'due_at' => $due === null ? null : self::time($due),
-                'late_minutes' => $finish === null || $due === null
-                    ? 0
-                    : $open?->minutesBetween($due, $finish) ?? $finish - $due,
-                'place_in_rank' => ++$place,
-                'readiness' => $readiness->state->value,
-                'can_start' => $readiness->canStart && ! $order->is_held && ! $shop->steps->isOutside($order->id),
-                'blocks' => json_encode(array_map(self::block(...), $readiness->blocks)),
-                'order_by' => $short->orderBy($order->id),
-                'late_for' => $short->lateFor($order->id)->value ?? '',
-                'unplaced' => $order->is_held ? Plan::HELD : $schedule->unplaced[$order->id] ?? '',
-            ];
-        }
-        $steps = [];
-        foreach ($schedule->steps as $id => $step) {
-            if ($id < 0) {
-                continue; // held for a promise
-            }
-            $steps[] = [
-                'plan_id' => $plan,
-                'order_step_id' => $id,
-                'work_centre_id' => $step->workCentre,
-                'start_at' => self::time($step->start),
-                'run_at' => self::time($step->runStart ?? $step->start),
-                'end_at' => self::time($step->end),
-                'machine' => $step->machine,
-                'minutes' => $step->end - $step->start,
-            ];
-        }
-        $components = [];
-        foreach ($shop->parts->allocated as $id => $row) {
-            $moves = array_filter($row->coming, static fn (array $coming): bool => $coming['supply']->order !== null);
-            if ($sameFacts && $moves === [] && $row->missing->isZero()) {
-                continue; // neither when it comes nor by when it has to be ordered can have changed
-            }
-            $components[] = ['plan_id' => $plan, 'component_id' => $id, 'from_stock' => (string) $row->fromStock,
-                'missing' => (string) $row->missing,
-                'order_by' => $short->componentBy($id),
-                'coming' => json_encode(array_map(fn (array $coming): array => [
-                    'supply' => $coming['supply']->name,
-                    'quantity' => (string) $coming['quantity'],
-                    ...self::arrival($coming['supply']->arrives($schedule->finish)),
-                ], $row->coming))];
-        }
+    private function rows(int $plan, PlanRows $rows, ?Collection $there, bool $sameFacts): array
+    {
+        $orders = $rows->orders();
+        $components = $rows->components($sameFacts);
         $was = DB::table('plan_orders')->where('plan_id', $plan)->get()->keyBy('order_id');
         $effect = self::effect($was, $orders);
         $this->bring('plan_orders', 'order_id', $plan, $orders, $was);
-        $this->bring('plan_steps', 'order_step_id', $plan, $steps, $there);
-        $this->bring(
-            'plan_components',
-            'component_id',
-            $plan,
-            $components,
-            $sameFacts
-                ? DB::table('plan_components')
-                    ->where('plan_id', $plan)
-                    ->whereIn('component_id', array_column($components, 'component_id'))
-                    ->get()
-                    ->keyBy('component_id')
-                : null,
-        );
+        $this->bring('plan_steps', 'order_step_id', $plan, $rows->steps(), $there);
+        $written = $sameFacts
+            ? DB::table('plan_components')
+                ->where('plan_id', $plan)
+                ->whereIn('component_id', array_column($components, 'component_id'))
+                ->get()
+                ->keyBy('component_id')
+            : null;
+        $this->bring('plan_components', 'component_id', $plan, $components, $written);
         if ($plan === Plan::LIVE) {
-            $this->promises($schedule);
+            $this->promises($rows->schedule);
         }
 
         return $effect;
@@ -229,37 +154,5 @@ final class PlanWriter
         foreach (array_chunk($changed, 500) as $chunk) {
             DB::table($table)->upsert($chunk, ['plan_id', $key]);
         }
-    }
-
-    /**
-     * @return array{
-     *     step: int, item: string, supply: string|null, at: int|null, rests: string|null, given: string|null,
-     *     on: string|null,
-     * }
-     */
-    private static function block(Block $block): array
-    {
-        return [
-            'step' => $block->step,
-            'item' => $block->item,
-            'supply' => $block->supply,
-            ...self::arrival($block->arrival),
-        ];
-    }
-
-    /** @return array{at: int|null, rests: string|null, given: string|null, on: string|null} */
-    private static function arrival(?Arrival $arrival): array
-    {
-        return [
-            'at' => $arrival?->at,
-            'rests' => $arrival?->rests->value,
-            'given' => $arrival?->given,
-            'on' => $arrival?->on,
-        ];
-    }
-
-    private static function time(int $minute): string
-    {
-        return gmdate('Y-m-d H:i:s', $minute * 60);
     }
 }

@@ -58,7 +58,8 @@ final class SayAbsent
                             ->exists()
                     ) {
                         throw Refused::because(
-                            "{$centre->name} {$one} is down already, until nobody knows when. Say that it is back first.",
+                            "{$centre->name} {$one} is down already, until nobody knows when. Say that it is back "
+                                .'first.',
                             'machine',
                         );
                     }

@@ -13,6 +13,7 @@ use App\Models\Plan;
 use App\Queries\Board\PlanComparison;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 
 /** A person starts a search for a better plan; it runs on the queue. */
 final class StartSearch
@@ -43,7 +44,7 @@ final class StartSearch
                 ->where('updated_at', '>', now()->subSeconds(self::SILENT_SECONDS))
                 ->first();
             if ($running !== null) {
-                throw Refused::because('A search runs already. Stop it, or wait for it, first.');
+                throw PlanRefused::searching();
             }
             WhatIf::assertRoom(); // for what it finds
             $id = DB::table('searches')->insertGetId([

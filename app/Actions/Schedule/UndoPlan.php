@@ -11,6 +11,7 @@ use App\Models\Plan;
 use App\Queries\Board\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 
 /**
  * Takes back the last deed on a plan, or does it again. Plans only: what was booked in the shop stays, and its times
@@ -31,7 +32,7 @@ final class UndoPlan
         return $this->bookings->once(BookingKind::PlanUndone, $signed, function (Ledger $ledger) use ($planId): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, false)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
-            $change = $this->last($planId, false) ?? throw Refused::because('Nothing on this plan is left to undo.');
+            $change = $this->last($planId, false) ?? throw PlanRefused::nothingToUndo();
             $standing = StandingPlan::of($planId);
             $after = Arrangement::pack($standing->steps(), $standing->pins());
             $this->facts->takeBack(json_decode($change->facts, true));
@@ -49,7 +50,7 @@ final class UndoPlan
         return $this->bookings->once(BookingKind::PlanUndone, $signed, function (Ledger $ledger) use ($planId): void {
             $this->changes->lock($ledger, $this->facts->orders($this->last($planId, true)));
             $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
-            $change = $this->last($planId, true) ?? throw Refused::because('Nothing is left to do again.');
+            $change = $this->last($planId, true) ?? throw PlanRefused::nothingToRedo();
             $this->facts->doAgain(json_decode($change->facts, true));
             $this->arrange($plan, StandingPlan::of($planId), $change->after, $ledger);
             DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => false]);

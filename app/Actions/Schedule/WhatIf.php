@@ -15,6 +15,7 @@ use App\Queries\Board\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\PlanRefused;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
@@ -36,7 +37,7 @@ final class WhatIf
     public static function assertRoom(): void
     {
         if (Plan::query()->where('is_live', false)->count() >= self::MOST) {
-            throw Refused::because(self::MOST.' what-if plans are kept already. Throw one away first.');
+            throw PlanRefused::noRoom(self::MOST);
         }
     }
 
@@ -172,6 +173,6 @@ final class WhatIf
     private function locked(int $id): Plan
     {
         return Plan::query()->where('is_live', false)->lockForUpdate()->find($id)
-            ?? throw Refused::because('That what-if is not there any more.');
+            ?? throw PlanRefused::whatIfGone();
     }
 }

@@ -17,6 +17,8 @@ use App\Queries\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -45,21 +47,15 @@ final class ReportStep
                     ->lockForUpdate()
                     ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
                 $step = OrderStep::query()->findOrFail($stepId);
-                if (! $order->state->isInTheShop() || $order->is_held) {
-                    throw Refused::because(
-                        "Order {$order->number} is "
-                            .($order->is_held ? 'held' : $order->state->value)
-                            .'. Nothing can be counted on it.',
-                    );
-                }
+                $order->assertMay(OrderDeed::Count);
                 $good = $order->item->quantity($report['good'])->amount;
                 $scrap = $order->item->quantity($report['scrap'])->amount;
                 $passOn = $order->item->quantity($report['pass_on'])->amount;
                 if ($good->plus($scrap)->plus($passOn)->isZero()) {
-                    throw Refused::because('Nothing was counted. Type how many are good, scrap or passed on.', 'good');
+                    throw OrderRefused::nothingCounted();
                 }
                 if ($scrap->isPositive() && trim($report['reason']) === '') {
-                    throw Refused::because('Say why the pieces are scrap.', 'reason');
+                    throw OrderRefused::scrapUnexplained();
                 }
                 $next = OrderStep::query()
                     ->where('order_id', $order->id)
@@ -67,10 +63,7 @@ final class ReportStep
                     ->orderBy('number')
                     ->first();
                 if ($next === null && $passOn->isPositive()) {
-                    throw Refused::because(
-                        'This is the last step: its good pieces are received into stock, not passed on.',
-                        'pass_on',
-                    );
+                    throw OrderRefused::lastStep();
                 }
                 $backflush = Backflush::of($ledger, $order, $step);
                 $clock = new StepClock($step);

@@ -11,6 +11,8 @@ use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Person;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Refused;
 
 /** A person starts a step; the clock runs until the next count. */
@@ -31,15 +33,12 @@ final class StartStep
                 ->lockForUpdate()
                 ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
             $step = OrderStep::query()->findOrFail($stepId);
-            if (! $order->state->isInTheShop() || $order->is_held) {
-                throw Refused::because("Order {$order->number} is ".($order->is_held ? 'held' : $order->state
-                    ->value).'. It cannot be started.');
-            }
+            $order->assertMay(OrderDeed::Start);
             if ($step->started_at !== null) {
-                throw Refused::because("{$order->number} {$step->label()} is running already.");
+                throw OrderRefused::runsAlready($order->number, $step->label());
             }
             if (! $step->pieces()->toDo()->isPositive()) {
-                throw Refused::because("Nothing has reached {$step->label()} of order {$order->number} yet.");
+                throw OrderRefused::nothingThere($order->number, $step->label());
             }
             (new StepClock($step))->start($signed->person->id);
             $ledger->booking->stepEntries()->create(['order_step_id' => $step->id]);

@@ -10,6 +10,7 @@ use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Move;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LateCost;
 use KeepPace\Core\Costing\StockValue;
@@ -36,19 +37,7 @@ final class AddLateCost
             $signed,
             function (Ledger $ledger) use ($bookingId, $cents): void {
                 $receipt = Booking::query()->lockForUpdate()->findOrFail($bookingId);
-                $moves = Move::query()
-                    ->where('booking_id', $receipt->id)
-                    ->where('quantity', '>', 0)
-                    ->where('owner_id', 0)
-                    ->orderBy('id')
-                    ->get();
-                if (
-                    $receipt->kind !== BookingKind::GoodsIn
-                    || $moves->isEmpty()
-                    || Booking::query()->where('reverses_id', $receipt->id)->exists()
-                ) {
-                    throw Refused::because('A late cost belongs to goods that came in and were not sent back.');
-                }
+                $moves = $this->moves($receipt);
                 if ($cents === 0) {
                     throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
                 }
@@ -57,30 +46,60 @@ final class AddLateCost
                     ->whereKey($moves->pluck('item_id')->unique())
                     ->get()
                     ->keyBy('id');
-                $ids = array_values($items->keys()->all());
-                $ledger->stock->lock($ids);
-                $own = array_filter(
-                    $ids,
-                    fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own,
-                );
-                $ledger->stock->readFree(
-                    array_values($own),
-                    lots: array_values($moves->pluck('lot_id')->unique()->all()),
-                );
-                $ledger->stock->readFree(array_values(array_diff($ids, $own)));
+                $this->read($ledger, array_values($items->keys()->all()), $moves);
                 $toStock = 0;
                 $values = $moves->map(fn (Move $move): int => max(0, $move->value))->all();
                 foreach (Cents::split($cents, $values) as $i => $share) {
                     $toStock += $this->spread($ledger, $items[$moves[$i]->item_id], $moves[$i], $share);
                 }
-                [$all, $stock, $variance] = array_map(fn (int $part): string => number_format($part / 100, 2), [
-                    $cents,
-                    $toStock,
-                    $cents - $toStock,
-                ]);
-                $ledger->says("{$all} € late cost of booking {$receipt->id}: {$stock} to stock, {$variance} variance.");
+                $euros = fn (int $part): string => number_format($part / 100, 2);
+                $ledger->says(
+                    "{$euros($cents)} € late cost of booking {$receipt->id}: {$euros($toStock)} to stock, "
+                        ."{$euros($cents - $toStock)} variance.",
+                );
             },
         );
+    }
+
+    /**
+     * What came in with it, of our own.
+     *
+     * @return Collection<int, Move>
+     *
+     * @throws Refused when it is no receipt, or was reversed
+     */
+    private function moves(Booking $receipt): Collection
+    {
+        $moves = Move::query()
+            ->where('booking_id', $receipt->id)
+            ->where('quantity', '>', 0)
+            ->where('owner_id', 0)
+            ->orderBy('id')
+            ->get();
+        if (
+            $receipt->kind !== BookingKind::GoodsIn
+            || $moves->isEmpty()
+            || Booking::query()->where('reverses_id', $receipt->id)->exists()
+        ) {
+            throw Refused::because('A late cost belongs to goods that came in and were not sent back.');
+        }
+
+        return $moves;
+    }
+
+    /**
+     * Locks the items and reads what lies there: of items with a cost of their own the lots that came in.
+     *
+     * @param  list<int>  $items
+     * @param  Collection<int, Move>  $moves
+     */
+    private function read(Ledger $ledger, array $items, Collection $moves): void
+    {
+        $ledger->stock->lock($items);
+        $isOwn = fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own;
+        $own = array_values(array_filter($items, $isOwn));
+        $ledger->stock->readFree($own, lots: array_values($moves->pluck('lot_id')->unique()->all()));
+        $ledger->stock->readFree(array_values(array_diff($items, $own)));
     }
 
     private function spread(Ledger $ledger, Item $item, Move $move, int $share): int

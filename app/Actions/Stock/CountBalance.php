@@ -44,7 +44,8 @@ final class CountBalance
                     $ledger->move($item, $difference->negated(), null, $found->key(), 'outside');
                     if ($ledger->stock->isOverpromised($item->id)) {
                         throw Refused::because(
-                            "More of {$item->label()} is promised to customer lines than would be left. Untie a line first.",
+                            "More of {$item->label()} is promised to customer lines than would be left. Untie a line "
+                                .'first.',
                             'quantity',
                         );
                     }

@@ -12,6 +12,7 @@ use App\Models\Item;
 use App\Models\Place;
 use App\Models\Purchase;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -35,47 +36,27 @@ final class GoodsIn
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
                 $purchase = $arrival->purchaseId === null ? null : Heads::purchase($arrival->purchaseId);
                 if ($purchase !== null && $purchase->item_id !== $item->id) {
-                    throw Refused::because(
-                        "Purchase {$purchase->number} is for another item. Choose the item it is for.",
-                        'item',
-                    );
+                    throw PurchaseRefused::otherItem($purchase->number);
                 }
                 $amount = $item->typed($arrival->quantity)->amount;
                 $place = Place::thatHolds($arrival->placeId);
                 $ledger->stock->lock([$item->id]);
                 $lots = TrackedCodes::split($item, $amount, $arrival->codes);
-                $keys = array_map(
-                    fn (array $lot): StockKey => new StockKey(
-                        $item->id,
-                        $place->id,
-                        $lot['lot'],
-                        $arrival->as,
-                        $arrival->owner,
-                    ),
-                    $lots,
-                );
+                $keys = $this->keys($arrival, $lots);
                 $ledger->stock->read($keys);
                 TrackedCodes::assertSerialsAreNew($item, $lots);
                 TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
                 // a customer's own material has no value here
                 $total = $arrival->owner === 0 ? Cents::of($amount, $arrival->price) : 0;
-                $done = BigDecimal::zero();
-                $given = 0;
+                $shares = Cents::running($total, array_column($lots, 'quantity'), $amount);
                 foreach ($lots as $i => $lot) {
-                    $done = $done->plus($lot['quantity']);
-                    $value = Cents::part($total, $done, $amount) - $given; // shares add up to the total
-                    $given += $value;
-                    $ledger->move($item, $lot['quantity'], $value, 'outside', $keys[$i], [
+                    $ledger->move($item, $lot['quantity'], $shares[$i], 'outside', $keys[$i], [
                         'purchase_id' => $purchase?->id,
                         'typed_quantity' => $i === 0 ? $arrival->quantity->amount : null,
                         'typed_unit_id' => $i === 0 ? TrackedCodes::unitId($item, $arrival->quantity->unit) : null,
                     ]);
                 }
-                if ($purchase !== null) {
-                    $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
-                    $purchase->is_open = $purchase->openQuantity()->isPositive();
-                    $purchase->save();
-                }
+                $purchase === null ?: $this->onPurchase($purchase, $amount);
                 $ledger->says(
                     Amount::plain($amount)
                         ." {$item->unit->code} {$item->label()} in"
@@ -87,5 +68,30 @@ final class GoodsIn
                 );
             },
         );
+    }
+
+    /**
+     * @param  non-empty-list<array{lot: int, quantity: BigDecimal}>  $lots
+     * @return non-empty-list<StockKey>
+     */
+    private function keys(Arrival $arrival, array $lots): array
+    {
+        return array_map(
+            fn (array $lot): StockKey => new StockKey(
+                $arrival->itemId,
+                $arrival->placeId,
+                $lot['lot'],
+                $arrival->as,
+                $arrival->owner,
+            ),
+            $lots,
+        );
+    }
+
+    private function onPurchase(Purchase $purchase, BigDecimal $amount): void
+    {
+        $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
+        $purchase->is_open = $purchase->openQuantity()->isPositive();
+        $purchase->save();
     }
 }

@@ -13,6 +13,7 @@ use App\Models\Item;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -40,48 +41,17 @@ final class ReserveStock
      *
      * @throws Refused when it is not there, promised, or kept for another
      */
-    public function handle(
-        int $orderId,
-        int $itemId,
-        string $lot,
-        string $quantity,
-        Signed $signed,
-    ): Booking {
+    public function handle(int $orderId, int $itemId, string $lot, string $quantity, Signed $signed): Booking
+    {
         return $this->bookings->once(
             BookingKind::Reserved,
             $signed,
             function (Ledger $ledger) use ($orderId, $itemId, $lot, $quantity): void {
                 $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-                if (! $order->state->isOpen()) {
-                    throw Refused::because("Order {$order->number} is {$order->state->value}: nothing is kept for it.");
-                }
+                $order->assertMay(OrderDeed::Reserve);
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
                 $amount = $item->quantity($quantity)->amount;
-                $need = $order
-                    ->components()
-                    ->where('item_id', $item->id)
-                    ->get()
-                    ->reduce(
-                        fn (BigDecimal $sum, $component): BigDecimal => $sum->plus($component->openQuantity()),
-                        BigDecimal::zero(),
-                    );
-                $kept = BigDecimal::of(
-                    (string) DB::table('reservations')
-                        ->where('order_id', $order->id)
-                        ->where('item_id', $item->id)
-                        ->sum('quantity'),
-                );
-                if ($amount->plus($kept)->isGreaterThan($need)) {
-                    throw Refused::because(
-                        sprintf(
-                            'Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.',
-                            $order->number,
-                            Amount::plain($need),
-                            Amount::plain($kept),
-                        ),
-                        'quantity',
-                    );
-                }
+                $this->assertTakes($order, $item, $amount);
                 $ledger->stock->lock([$item->id]);
                 $lotId = $lot === ''
                         ? 0
@@ -98,6 +68,32 @@ final class ReserveStock
                 );
             },
         );
+    }
+
+    /** @throws Refused when more would be kept than the order still takes */
+    private function assertTakes(Order $order, Item $item, BigDecimal $amount): void
+    {
+        $need = $order
+            ->components()
+            ->where('item_id', $item->id)
+            ->get()
+            ->reduce(
+                fn (BigDecimal $sum, $component): BigDecimal => $sum->plus($component->openQuantity()),
+                BigDecimal::zero(),
+            );
+        $reservations = DB::table('reservations')->where('order_id', $order->id)->where('item_id', $item->id);
+        $kept = BigDecimal::of((string) $reservations->sum('quantity'));
+        if ($amount->plus($kept)->isGreaterThan($need)) {
+            throw Refused::because(
+                sprintf(
+                    'Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.',
+                    $order->number,
+                    Amount::plain($need),
+                    Amount::plain($kept),
+                ),
+                'quantity',
+            );
+        }
     }
 
     public function giveUp(int $reservationId, Signed $signed): Booking

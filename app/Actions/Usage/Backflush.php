@@ -124,7 +124,8 @@ final class Backflush
         if (! $asks && config()->string('pace.backflush_short') === 'refuse') {
             throw Refused::because(
                 Amount::plain($missing)
-                    ." {$item->unit->code} of {$item->label()} are missing for what was counted. Bring them to stores first.",
+                    ." {$item->unit->code} of {$item->label()} are missing for what was counted. Bring them to "
+                    .'stores first.',
             );
         }
         Questions::missing(

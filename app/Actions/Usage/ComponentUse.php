@@ -10,6 +10,7 @@ use App\Models\OrderComponent;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\QuantityRefused;
@@ -106,13 +107,7 @@ final class ComponentUse
     {
         $order = $this->order($line->order);
         $item = $this->item($line->item);
-        if (! $order->state->isInTheShop() || $order->is_held) {
-            throw Refused::because(
-                "Order {$order->number} is "
-                    .($order->is_held ? 'held' : $order->state->value)
-                    .'. Components go to released orders only.',
-            );
-        }
+        $order->assertMay(OrderDeed::Issue);
         if (! $item->isIssued()) {
             throw Refused::because($item->whyNeverIssued(), 'item');
         }
@@ -122,7 +117,8 @@ final class ComponentUse
         $owner = $planned?->supplied_by === 'customer'
                 ? $order->owner_id
                     ?? throw Refused::because(
-                        "Order {$order->number} is for no customer whose own material it could take. Cover a line of theirs by it first.",
+                        "Order {$order->number} is for no customer whose own material it could take. Cover a line of "
+                            .'theirs by it first.',
                     )
                 : 0;
         $component = $this->target($order, $planned, $item, $line->step);
@@ -228,7 +224,8 @@ final class ComponentUse
                 $planned === null
                     ? 'This is not planned for the order. Tick "more than planned is meant" and say why.'
                     : sprintf(
-                        '%s is more than the %s still planned. Tick "more than planned is meant" to issue it all the same.',
+                        '%s is more than the %s still planned. Tick "more than planned is meant" to issue it all the '
+                            .'same.',
                         Amount::plain($quantity),
                         Amount::plain($open),
                     ),

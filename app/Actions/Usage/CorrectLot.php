@@ -18,6 +18,7 @@ use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\LotThere;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\Withdrawal;
 
@@ -37,60 +38,24 @@ final class CorrectLot
      *
      * @throws Refused
      */
-    public function handle(
-        int $moveId,
-        string $code,
-        ?string $quantity,
-        Signed $signed,
-    ): Booking {
+    public function handle(int $moveId, string $code, ?string $quantity, Signed $signed): Booking
+    {
         return $this->bookings->once(
             BookingKind::LotCorrected,
             $signed,
             function (Ledger $ledger) use ($moveId, $code, $quantity): void {
                 $move = Move::query()->with('from', 'to')->findOrFail($moveId);
-                if ($move->component_id === null || $move->to->kind !== 'order' || $move->order_id === null) {
-                    throw Refused::because(
-                        'Only what was used for an order can have its lot corrected. Reverse this one instead.',
-                    );
-                }
-                $order = Order::query()->lockForUpdate()->findOrFail($move->order_id);
+                $order = Order::query()->lockForUpdate()->findOrFail($this->orderOf($move));
                 $component = OrderComponent::query()->findOrFail($move->component_id);
                 $item = Item::query()->with('unit', 'units.unit')->findOrFail($move->item_id);
-                if (Move::query()->where('reverses_id', $move->id)->exists()) {
-                    throw Refused::because('This line was taken back or corrected already. Correct the newer booking.');
-                }
-                if (! $item->isTracked()) {
-                    throw Refused::because("{$item->label()} is not tracked: there is no lot to correct.");
-                }
-                $all = BigDecimal::of($move->quantity);
-                $part = $quantity === null || trim($quantity) === '' ? $all : $item->quantity($quantity)->amount;
-                if (! $part->isPositive() || $part->isGreaterThan($all)) {
-                    throw Refused::because(
-                        sprintf('%s were booked from this lot. Correct no more than that.', Amount::plain($all)),
-                        'quantity',
-                    );
-                }
+                $this->assertCanBeCorrected($move, $item);
+                $part = $this->part($move, $item, $quantity);
                 $wrong = Lot::query()->findOrFail($move->lot_id);
-                $from = new StockKey(
-                    $item->id,
-                    $move->from_place_id,
-                    $move->lot_id,
-                    Condition::from($move->from_condition),
-                    $move->owner_id,
-                );
+                $from = $this->cameFrom($move);
                 $ledger->stock->lock([$item->id]);
                 $ledger->stock->readFree([$item->id], $move->owner_id === 0 ? [] : [$move->owner_id]);
                 $ledger->stock->read([$from]);
-                $free = new FreeStock($ledger, new Collection([$item->id => $item]));
-                $lots = $free->named(
-                    $item,
-                    $free->lots($item, $order->id, $move->owner_id),
-                    trim($code),
-                    $order->id,
-                    $move->owner_id,
-                    $part,
-                    $ledger->booking->booked_on,
-                );
+                $lots = $this->lots($ledger, $item, $order, $move, trim($code), $part);
                 if ($lots[0]->key->lot === $move->lot_id) {
                     throw Refused::because(
                         "{$wrong->code} is what is booked. Name the lot that was really used.",
@@ -98,32 +63,113 @@ final class CorrectLot
                     );
                 }
                 $was = $ledger->moveBack($item, $move, 'order', $from);
-                $now = $part->isEqualTo($all)
-                    ? 0
-                    : $this->use($ledger, $order, $component, $item, $from, $all->minus($part));
-                foreach (
-                    Withdrawal::decide(
-                        $item->label(),
-                        array_map(fn ($lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots),
-                        $part,
-                        BigDecimal::zero(),
-                    )->parts as $taken
-                ) {
+                $rest = BigDecimal::of($move->quantity)->minus($part);
+                $now = $rest->isZero() ? 0 : $this->use($ledger, $order, $component, $item, $from, $rest);
+                foreach ($this->taken($item, $lots, $part) as $taken) {
                     $now += $this->use($ledger, $order, $component, $item, $taken['key'], $taken['quantity']);
                 }
-                $component->used_value += $now - $was;
-                $component->save();
-                $ledger->cost($order, 'material', $now - $was);
-                if ($order->state === OrderState::Closed) {
-                    $ledger->cost($order, 'variance', $was - $now);
-                }
+                $this->cost($ledger, $order, $component, $now - $was);
                 $ledger->concerns($order);
                 $ledger->says(
                     Amount::plain($part)
-                        ." {$item->unit->code} {$item->label()} of order {$order->number} were of {$lots[0]->code}, not of {$wrong->code}.",
+                        ." {$item->unit->code} {$item->label()} of order {$order->number} were of {$lots[0]->code}, "
+                        ."not of {$wrong->code}.",
                 );
             },
         );
+    }
+
+    /** @throws Refused when it was not used for an order */
+    private function orderOf(Move $move): int
+    {
+        if ($move->component_id === null || $move->to->kind !== 'order' || $move->order_id === null) {
+            throw Refused::because(
+                'Only what was used for an order can have its lot corrected. Reverse this one instead.',
+            );
+        }
+
+        return $move->order_id;
+    }
+
+    /** @throws Refused */
+    private function assertCanBeCorrected(Move $move, Item $item): void
+    {
+        if (Move::query()->where('reverses_id', $move->id)->exists()) {
+            throw Refused::because('This line was taken back or corrected already. Correct the newer booking.');
+        }
+        if (! $item->isTracked()) {
+            throw Refused::because("{$item->label()} is not tracked: there is no lot to correct.");
+        }
+    }
+
+    /** @throws Refused when it is more than was booked */
+    private function part(Move $move, Item $item, ?string $quantity): BigDecimal
+    {
+        $all = BigDecimal::of($move->quantity);
+        $part = $quantity === null || trim($quantity) === '' ? $all : $item->quantity($quantity)->amount;
+        if (! $part->isPositive() || $part->isGreaterThan($all)) {
+            throw Refused::because(
+                sprintf('%s were booked from this lot. Correct no more than that.', Amount::plain($all)),
+                'quantity',
+            );
+        }
+
+        return $part;
+    }
+
+    private function cameFrom(Move $move): StockKey
+    {
+        return new StockKey(
+            $move->item_id,
+            $move->from_place_id,
+            $move->lot_id,
+            Condition::from($move->from_condition),
+            $move->owner_id,
+        );
+    }
+
+    /**
+     * The lot that was really used, wherever it lies.
+     *
+     * @return list<LotThere>
+     *
+     * @throws Refused
+     */
+    private function lots(Ledger $ledger, Item $item, Order $order, Move $move, string $code, BigDecimal $part): array
+    {
+        $free = new FreeStock($ledger, new Collection([$item->id => $item]));
+
+        return $free->named(
+            $item,
+            $free->lots($item, $order->id, $move->owner_id),
+            $code,
+            $order->id,
+            $move->owner_id,
+            $part,
+            $ledger->booking->booked_on,
+        );
+    }
+
+    /**
+     * @param  list<LotThere>  $lots
+     * @return list<array{key: StockKey, quantity: BigDecimal}>
+     */
+    private function taken(Item $item, array $lots, BigDecimal $part): array
+    {
+        $there = array_map(fn (LotThere $lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots);
+
+        return Withdrawal::decide($item->label(), $there, $part, BigDecimal::zero())->parts;
+    }
+
+    /** @param  int  $more  cents the right lot costs more */
+    private function cost(Ledger $ledger, Order $order, OrderComponent $component, int $more): void
+    {
+        $component->used_value += $more;
+        $component->save();
+        $ledger->cost($order, 'material', $more);
+        if ($order->state === OrderState::Closed) {
+            $ledger->cost($order, 'variance', -$more);
+        }
     }
 
     private function use(

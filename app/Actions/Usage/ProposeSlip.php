@@ -7,15 +7,13 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\Slip;
 use Brick\Math\BigDecimal;
-use Brick\Math\BigRational;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Structure\IssueBy;
-use KeepPace\Core\Structure\ItemKind;
+use KeepPace\Core\Stock\LotRule;
 
 /**
  * Proposes component use for released orders as a draft: for the whole of them, for what is reported so far, or for one
@@ -36,18 +34,7 @@ final class ProposeSlip
         }
         try {
             return DB::transaction(function () use ($orders, $part, $step, $signed): Slip {
-                $found = Order::query()
-                    ->whereKey($orders)
-                    ->whereIn('state', OrderState::IN_THE_SHOP)
-                    ->where('is_held', false)
-                    ->get()
-                    ->keyBy('id');
-                if ($found->isEmpty()) {
-                    throw Refused::because(
-                        'None of these orders is released and going. Release them, or let them go on, first.',
-                        'orders',
-                    );
-                }
+                $going = self::going($orders);
                 $slip = Slip::query()->create([
                     'token' => $signed->token,
                     'part' => $part,
@@ -55,7 +42,7 @@ final class ProposeSlip
                     'user_id' => $signed->person->id,
                     'changed_by' => $signed->person->id,
                 ]);
-                $lines = $this->lines($slip, array_values($found->keys()->all()), $part, $step);
+                $lines = $this->lines($slip, $going, $part, $step);
                 if ($lines === 0) {
                     throw Refused::because(
                         'Nothing is left to use for these: all that is planned is booked.',
@@ -70,88 +57,67 @@ final class ProposeSlip
         }
     }
 
+    /**
+     * Those of the orders that components may go to.
+     *
+     * @param  list<int>  $orders
+     * @return non-empty-list<int>
+     *
+     * @throws Refused when there is none
+     */
+    private static function going(array $orders): array
+    {
+        $going = Order::query()
+            ->whereKey($orders)
+            ->whereIn('state', OrderState::IN_THE_SHOP)
+            ->where('is_held', false)
+            ->orderBy('id')
+            ->pluck('id')
+            ->all();
+
+        return $going === []
+            ? throw Refused::because(
+                'None of these orders is released and going. Release them, or let them go on, first.',
+                'orders',
+            )
+            : array_values($going);
+    }
+
     /** @param  list<int>  $orders */
     private function lines(Slip $slip, array $orders, string $part, ?int $step): int
     {
-        $rows = DB::table('order_components AS c')
-            ->join('orders AS o', 'o.id', 'c.order_id')
-            ->join('items AS i', 'i.id', 'c.item_id')
-            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')
-            ->whereIn('c.order_id', $orders)
-            ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
-            ->when($part === 'step', fn ($query) => $query->where('c.step_number', $step))
-            ->where('c.planned_quantity', '>', 0)
-            ->orderBy('o.rank')
-            ->orderBy('o.due_on')
-            ->orderBy('o.id')
-            ->orderBy('c.position')
-            ->orderBy('c.id')
-            ->get([
-                'c.id',
-                'c.order_id',
-                'c.item_id',
-                'c.step_number',
-                'c.planned_quantity',
-                'c.used_quantity',
-                'c.replaced_quantity',
-                'c.supplied_by',
-                'c.issue_by',
-                'o.quantity',
-                'o.owner_id',
-                's.basis',
-            ]);
+        $planned = PlannedUse::of($orders, $part === 'step' ? $step : null);
         $items = Item::query()
             ->with('unit')
-            ->whereKey($rows->pluck('item_id')->unique())
+            ->whereKey($planned->pluck('itemId')->unique())
             ->get()
             ->keyBy('id');
-        $served = $part === 'reported' ? $this->served($orders) : [];
+        $served = $part === 'reported' ? $this->served($orders) : null;
         $suggest = new Suggestions(
             array_values($items->keys()->all()),
             now(config()->string('pace.zone'))->toDateString(),
         );
         $lines = [];
         $splits = [];
-        foreach ($rows as $row) {
-            $item = $items[$row->item_id];
-            if ($row->issue_by === IssueBy::Backflush->value && $part !== 'reported') {
-                continue; // used by itself when its step is counted
+        foreach ($planned as $use) {
+            if ($use->isBackflushed() && $served === null) {
+                continue;
             }
-            $share = $part === 'reported'
-                    ? BigRational::of($served["{$row->order_id}-{$row->step_number}"] ?? '0')->dividedBy($row->quantity)
-                    : BigRational::one();
-            $propose = UsageProposal::of(
-                BigDecimal::of($row->planned_quantity),
-                BigDecimal::of($row->used_quantity)->plus($row->replaced_quantity),
-                $share,
-                $row->basis === 'order',
-                $item->unit->decimals,
-                BigDecimal::of($item->minimum_issue),
-            );
+            $item = $items[$use->itemId];
+            $propose = self::proposed($use, $item, $served);
             if (! $propose->isPositive()) {
                 continue;
             }
-            $parts = $row->supplied_by === 'customer' && $row->owner_id === null
-                    ? []
-                    : $suggest->take(
-                        $item,
-                        $row->order_id,
-                        $row->supplied_by === 'customer' ? $row->owner_id : 0,
-                        $propose,
-                    );
-            $there = array_reduce(
-                $parts,
-                fn (BigDecimal $sum, array $one): BigDecimal => $sum->plus($one['typed']),
-                BigDecimal::zero(),
-            );
-            $asks = $item->isTracked() && $item->lot_rule === 'ask';
+            $parts = $use->hasNoSource() ? [] : $suggest->take($item, $use->orderId, $use->owner(), $propose);
+            $there = BigDecimal::sum(0, ...array_column($parts, 'typed'));
+            $asks = $item->isTracked() && $item->lot_rule === LotRule::Ask->value;
             $lines[] = [
                 'slip_id' => $slip->id,
                 'position' => (count($lines) + 1) * 10,
-                'order_id' => $row->order_id,
-                'component_id' => $row->id,
-                'item_id' => $row->item_id,
-                'step_number' => $row->step_number,
+                'order_id' => $use->orderId,
+                'component_id' => $use->id,
+                'item_id' => $use->itemId,
+                'step_number' => $use->stepNumber,
                 'proposed' => (string) $propose,
                 'typed' => Amount::plain((string) ($asks ? $propose : $there)),
             ];
@@ -160,6 +126,23 @@ final class ProposeSlip
         self::insert($slip, $lines, $splits);
 
         return count($lines);
+    }
+
+    /** @param  array<string, BigDecimal>|null  $served  pieces counted, by order and step; null = all are wanted */
+    private static function proposed(PlannedUse $use, Item $item, ?array $served): BigDecimal
+    {
+        $pieces = $served === null
+            ? $use->pieces
+            : $served["{$use->orderId}-{$use->stepNumber}"] ?? BigDecimal::zero();
+
+        return UsageProposal::of(
+            $use->planned,
+            $use->used,
+            $use->shareOf($pieces),
+            $use->isPerOrder,
+            $item->unit->decimals,
+            BigDecimal::of($item->minimum_issue),
+        );
     }
 
     /**

@@ -7,13 +7,12 @@ use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -33,71 +32,20 @@ final class ReturnComponents
      *
      * @throws Refused with a sentence beside each line that is wrong
      */
-    public function handle(
-        int $orderId,
-        array $lines,
-        int $placeId,
-        Condition $as,
-        Signed $signed,
-    ): Booking {
+    public function handle(int $orderId, array $lines, int $placeId, Condition $as, Signed $signed): Booking
+    {
         return $this->bookings->once(
             BookingKind::Return,
             $signed,
             function (Ledger $ledger) use ($orderId, $lines, $placeId, $as): void {
                 $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-                if ($order->state === OrderState::Closed) {
-                    throw Refused::because("Order {$order->number} is closed. Reverse its closing first.");
-                }
-                $components = OrderComponent::query()->where('order_id', $order->id)->orderBy('id')->get()->keyBy('id');
-                $items = Item::query()
-                    ->with('unit', 'units.unit')
-                    ->whereKey($components->pluck('item_id'))
-                    ->get()
-                    ->keyBy('id');
+                $order->assertMay(OrderDeed::BookAgain);
                 $place = Place::thatHolds($placeId);
-                $wanted = [];
-                foreach ($lines as $key => $quantity) {
-                    [$component, $lot] = array_map(intval(...), explode('-', "{$key}-0"));
-                    $component = $components[$component]
-                        ?? throw Refused::because('This component is not of this order.', "lines.{$key}");
-                    $wanted[$key] = [
-                        $component,
-                        new StockKey(
-                            $component->item_id,
-                            $place->id,
-                            $lot,
-                            $as,
-                            $component->supplied_by === 'customer' ? (int) $order->owner_id : 0,
-                        ),
-                        $quantity,
-                    ];
-                }
-                if ($wanted === []) {
-                    throw Refused::because('Nothing to return: every quantity is empty or zero.');
-                }
-                $keys = array_values(array_map(fn (array $row): StockKey => $row[1], $wanted));
+                $wanted = $this->wanted($order, $lines, $place, $as);
+                $keys = array_values(array_map(fn (ReturnLine $line): StockKey => $line->to, $wanted));
                 $ledger->stock->lock(array_map(fn (StockKey $key): int => $key->item, $keys));
                 $ledger->stock->read($keys);
-                $used = self::used($order->id);
-                $wrong = [];
-                foreach ($wanted as $key => [$component, $stockKey, $quantity]) {
-                    try {
-                        $this->back(
-                            $ledger,
-                            $order,
-                            $component,
-                            $items[$component->item_id],
-                            $stockKey,
-                            $quantity,
-                            $used["{$component->id}-{$stockKey->lot}"] ?? null,
-                        );
-                    } catch (Refused $refused) {
-                        $wrong["lines.{$key}"] = $refused->getMessage();
-                    }
-                }
-                if ($wrong !== []) {
-                    throw new Refused($wrong);
-                }
+                $this->all($ledger, $order, $wanted);
                 $ledger->concerns($order);
                 $ledger->says(
                     count($wanted)
@@ -107,6 +55,56 @@ final class ReturnComponents
                 );
             },
         );
+    }
+
+    /**
+     * @param  array<string, string>  $lines  quantity by "component-lot"
+     * @return non-empty-array<string, ReturnLine>
+     *
+     * @throws Refused
+     */
+    private function wanted(Order $order, array $lines, Place $place, Condition $as): array
+    {
+        $components = OrderComponent::query()
+            ->with('item.unit', 'item.units.unit')
+            ->where('order_id', $order->id)
+            ->orderBy('id')
+            ->get()
+            ->keyBy('id');
+        $wanted = [];
+        foreach ($lines as $key => $quantity) {
+            [$id, $lot] = array_map(intval(...), explode('-', "{$key}-0"));
+            $component = $components[$id]
+                ?? throw Refused::because('This component is not of this order.', "lines.{$key}");
+            $owner = $component->supplied_by === 'customer' ? (int) $order->owner_id : 0;
+            $to = new StockKey($component->item_id, $place->id, $lot, $as, $owner);
+            $wanted[$key] = new ReturnLine($component, $to, $quantity);
+        }
+
+        return $wanted === []
+            ? throw Refused::because('Nothing to return: every quantity is empty or zero.')
+            : $wanted;
+    }
+
+    /**
+     * @param  non-empty-array<string, ReturnLine>  $wanted
+     *
+     * @throws Refused with a sentence beside each line that is wrong
+     */
+    private function all(Ledger $ledger, Order $order, array $wanted): void
+    {
+        $used = self::used($order->id);
+        $wrong = [];
+        foreach ($wanted as $key => $line) {
+            try {
+                $this->back($ledger, $order, $line, $used["{$line->component->id}-{$line->to->lot}"] ?? null);
+            } catch (Refused $refused) {
+                $wrong["lines.{$key}"] = $refused->getMessage();
+            }
+        }
+        if ($wrong !== []) {
+            throw new Refused($wrong);
+        }
     }
 
     /**
@@ -124,7 +122,8 @@ final class ReturnComponents
                 ->whereNotNull('m.component_id')
                 ->groupBy('m.component_id', 'm.lot_id')
                 ->selectRaw(
-                    "m.component_id, m.lot_id, SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value",
+                    "m.component_id, m.lot_id, SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) AS quantity, "
+                        ."SUM(IF(t.kind = 'order', m.value, -m.value)) AS value",
                 )
                 ->get() as $row
         ) {
@@ -138,16 +137,10 @@ final class ReturnComponents
     }
 
     /** @param  array{quantity: BigDecimal, value: int}|null  $used */
-    private function back(
-        Ledger $ledger,
-        Order $order,
-        OrderComponent $component,
-        Item $item,
-        StockKey $to,
-        string $typed,
-        ?array $used,
-    ): void {
-        $quantity = $item->quantity($typed)->amount;
+    private function back(Ledger $ledger, Order $order, ReturnLine $line, ?array $used): void
+    {
+        $component = $line->component;
+        $quantity = $component->item->quantity($line->typed)->amount;
         if ($used === null || $quantity->isGreaterThan($used['quantity'])) {
             throw Refused::because(
                 sprintf(
@@ -158,19 +151,13 @@ final class ReturnComponents
                 ),
             );
         }
-        $value = $ledger->move(
-            $item,
-            $quantity,
-            Cents::part($used['value'], $quantity, $used['quantity']),
-            'order',
-            $to,
-            [
-                'component_id' => $component->id,
-                'order_id' => $order->id,
-                'typed_quantity' => $typed,
-                'typed_unit_id' => $item->unit_id,
-            ],
-        );
+        $share = Cents::part($used['value'], $quantity, $used['quantity']);
+        $value = $ledger->move($component->item, $quantity, $share, 'order', $line->to, [
+            'component_id' => $component->id,
+            'order_id' => $order->id,
+            'typed_quantity' => $line->typed,
+            'typed_unit_id' => $component->item->unit_id,
+        ]);
         $ledger->cost($order, 'material', -$value);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->minus($quantity);
         $component->used_value -= $value;

@@ -140,7 +140,8 @@ class BookingController extends Controller
         abort_unless(
             $own || $request->person()->may(Deed::Reverse),
             403,
-            'You may undo your own deeds within 15 minutes; older ones are reversed by the supervisor, the storekeeper or the cost clerk.',
+            'You may undo your own deeds within 15 minutes; older ones are reversed by the supervisor, the '
+                .'storekeeper or the cost clerk.',
         );
         $typed = $request->validate(
             ['reason' => ['required', ...Rules::text(200)]],

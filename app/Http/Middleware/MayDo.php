@@ -24,7 +24,8 @@ class MayDo
             ]);
             abort(
                 403,
-                "You are logged in as {$user?->roles()->label()}, who may not {$deed->label()}. Ask a colleague who may, or log in as one.",
+                "You are logged in as {$user?->roles()->label()}, who may not {$deed->label()}. Ask a colleague who "
+                    .'may, or log in as one.',
             );
         }
 

@@ -6,6 +6,7 @@ use App\Queries\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\LateFor;
+use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderState;
 
 /** An order with its item, its place in the plan and whom it is for, as the lists show it. */
@@ -89,6 +90,32 @@ final readonly class ListedOrder
     public function isLate(): bool
     {
         return ($this->lateMinutes ?? 0) > 0;
+    }
+
+    /** As it stands; deeds ask the same. */
+    private function may(OrderDeed $deed): bool
+    {
+        return $deed->whyNot($this->number, $this->state, $this->isHeld) === null;
+    }
+
+    public function takesComponents(): bool
+    {
+        return $this->may(OrderDeed::Issue);
+    }
+
+    public function canBeClosed(): bool
+    {
+        return $this->may(OrderDeed::Close);
+    }
+
+    public function canBeCancelled(): bool
+    {
+        return $this->may(OrderDeed::Cancel);
+    }
+
+    public function canBeChanged(): bool
+    {
+        return $this->may(OrderDeed::Change);
     }
 
     public function canBeReleased(): bool

@@ -113,7 +113,7 @@ final readonly class OrderPage
     /** It may still be changed, and wants time and material. */
     public function isOpen(): bool
     {
-        return $this->order->state->isOpen();
+        return $this->order->canBeChanged();
     }
 
     public function isForTheShelf(): bool

@@ -18,7 +18,8 @@
     @endunless
     @include('board.tools')
     <div class="board-panel" id="board-panel" data-empty="{{ $mayPlan
-        ? 'Drag a step to see what moving it would do; nothing is kept until you say so. Click one to see what it hangs on.'
+        ? 'Drag a step to see what moving it would do; nothing is kept until you say so. '
+            .'Click one to see what it hangs on.'
         : 'Click a step to see what it hangs on.' }}"></div>
     <div id="board-says"></div>
     <div class="board" id="board" tabindex="0" role="application"

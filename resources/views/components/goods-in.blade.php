@@ -11,7 +11,8 @@
         <x-field name="item" label="Item" list="items" :value="$form->receive?->item->number" required />
         <x-field name="quantity" label="Quantity" class="n" :value="$form->quantity()" required inputmode="decimal" />
         <x-field name="unit" label="Unit" size="4" placeholder="stock" />
-        <x-field name="price" label="€ per stock unit" class="n" :value="$form->price()" required inputmode="decimal" />
+        <x-field name="price" label="€ per stock unit" class="n" :value="$form->price()" required
+            inputmode="decimal" />
         <x-choice name="place_id" label="To" :options="$form->places" />
         <div>
             <label for="g-l">Lot, or serials one a line</label>

@@ -10,7 +10,9 @@
         @if ($job->partsOpen > 0)
             <a class="soon" href="{{ route('issue.index', ['orders' => [$job->orderId]]) }}">{{ $job->partsSay() }}</a>
         @endif
-        <span class="ms-auto">planned {{ $print->when($job->planned) }} · <x-late :minutes="$job->lateMinutes" /></span>
+        <span class="ms-auto">
+            planned {{ $print->when($job->planned) }} · <x-late :minutes="$job->lateMinutes" />
+        </span>
     </div>
     @if ($job->instructions !== '')
         <p class="sub mb-1">{{ $job->instructions }}</p>

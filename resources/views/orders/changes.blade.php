@@ -19,7 +19,7 @@
             <x-field name="reason" label="Why" size="20" maxlength="200" />
             <button class="btn btn-quiet">Split them off</button>
         </x-form>
-        @if ($order->state->canBeCancelled())
+        @if ($order->canBeCancelled())
             <x-form class="actions align-items-end" method="delete" key="cancel"
                 :to="route('orders.destroy', $order->id)">
                 <input type="hidden" name="version" value="{{ $order->version }}">

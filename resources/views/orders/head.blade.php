@@ -17,14 +17,14 @@
                 </x-form>
             @endcan
         @endif
-        @if ($order->state->isInTheShop())
+        @if ($order->takesComponents())
             @can('issue')
                 <a class="btn btn-quiet" href="{{ route('issue.index', ['orders' => [$order->id]]) }}">
                     Issue components
                 </a>
             @endcan
         @endif
-        @if ($order->state->isBuilt())
+        @if ($order->canBeClosed())
             @can('close')
                 <x-form :to="route('orders.close', $order->id)">
                     <button class="btn btn-act">Close and settle the cost</button>

@@ -73,7 +73,8 @@ it('empties a layer with all its value, and refuses more than the layers hold', 
 });
 
 it(
-    'loses no cent over thousands of random receipts and issues: cost of what left + value of what stays = cost of what came in, IAS 2',
+    'loses no cent over thousands of random receipts and issues: cost of what left + value of what stays = cost of '
+        .'what came in, IAS 2',
     function () {
         mt_srand(5);
         for ($round = 0; $round < 300; $round++) {

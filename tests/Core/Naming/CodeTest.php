@@ -14,7 +14,8 @@ it('is kept as typed and known by a folded key', function (string $typed, string
     'capitals do not tell two codes apart: common practice' => ['ZZ1', 'ZZ1', 'zz1'],
     'trimmed' => ["  H-7714\t", 'H-7714', 'h-7714'],
     'a space inside stays' => ['LOT 4', 'LOT 4', 'lot 4'],
-    'Unicode Standard Annex 15: e and a combining acute compose to é' => ["caf\u{65}\u{301}", "caf\u{E9}", "caf\u{E9}"],
+    'Unicode Standard Annex 15: e and a combining acute compose to '
+        .'é' => ["caf\u{65}\u{301}", "caf\u{E9}", "caf\u{E9}"],
     'Unicode simple case mapping: Ä to ä' => ['Ä-Ω-Ж', 'Ä-Ω-Ж', 'ä-ω-ж'],
     'an accent tells two codes apart' => ['É1', 'É1', 'é1'],
     'signs of measure' => ['m²', 'm²', 'm²'],

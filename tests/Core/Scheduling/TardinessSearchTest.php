@@ -86,7 +86,8 @@ it('is never above the best of its rules, and says what its schedule costs, on r
 });
 
 it(
-    'puts one machine in the order of weight by time when all is late: Smith, Naval Research Logistics Quarterly 3 (1956)',
+    'puts one machine in the order of weight by time when all is late: Smith, Naval Research Logistics Quarterly 3 '
+        .'(1956)',
     function () {
         mt_srand(1956);
         for ($round = 0; $round < 20; $round++) {
@@ -195,20 +196,24 @@ it('says what is wrong with a case', function (string $text, string $says) {
     ['nothing', 'not of the format'],
     ['{"format": "calendar-job-shop-1"}', 'work_centres must be a list'],
     [
-        '{"format": "calendar-job-shop-1", "work_centres": [{"id": "A", "machines": 1, "shifts": [{"from": 9, "to": 9}]}], "orders": []}',
+        '{"format": "calendar-job-shop-1", "work_centres": [{"id": "A", "machines": 1, "shifts": [{"from": 9, "to": '
+            .'9}]}], "orders": []}',
         'from 9 to 9 does not lie in a week',
     ],
     [
-        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": ["O2"], "operations": []}]}',
+        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, '
+            .'"weight": 1, "predecessors": ["O2"], "operations": []}]}',
         'an order that is not there',
     ],
     [
-        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": [], '
+        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, '
+            .'"weight": 1, "predecessors": [], '
         .'"operations": [{"op": 1, "work_centre": "B", "setup_min": 1, "run_min_per_unit": 1, "quantity": 1}]}]}',
         'there is no work centre B',
     ],
     [
-        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, "weight": 1, "predecessors": [], '
+        '{"format": "calendar-job-shop-1", "work_centres": [], "orders": [{"id": "O1", "release": 0, "due": 1, '
+            .'"weight": 1, "predecessors": [], '
         .'"operations": [{"op": 1, "work_centre": "B", "setup_min": 1, "run_min_per_unit": -1, "quantity": 1}]}]}',
         'run_min_per_unit must be',
     ],

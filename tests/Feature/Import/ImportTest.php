@@ -77,7 +77,8 @@ it('says file, line, column and what would be right', function (array $files, ar
     ],
     'bad values, all of them' => [
         [
-            'items.csv' => "number,name,kind,unit,cost,lead_time_days\nA-1,Good,bought,pc,1,1\n,Nameless,bolt,furlong,1 000,1.5\n",
+            'items.csv' => "number,name,kind,unit,cost,lead_time_days\nA-1,Good,bought,pc,1,1\n"
+                .",Nameless,bolt,furlong,1 000,1.5\n",
         ],
         [
             'line 3, number: is empty',
@@ -106,7 +107,8 @@ it('says file, line, column and what would be right', function (array $files, ar
     ],
     'a wrong unit and half a piece' => [
         [
-            'customer-orders.csv' => "number,customer,line,item,quantity,unit,promised_on\nC-9,K-01,10,TRAY-40,2,kg,today+5\nC-9,K-01,20,TRAY-40,2.5,,2027-02-30\n",
+            'customer-orders.csv' => "number,customer,line,item,quantity,unit,promised_on\n"
+                ."C-9,K-01,10,TRAY-40,2,kg,today+5\nC-9,K-01,20,TRAY-40,2.5,,2027-02-30\n",
         ],
         ["not counted in 'kg'", 'must be a date'],
     ],
@@ -125,7 +127,8 @@ it('says file, line, column and what would be right', function (array $files, ar
 it('reads byte-order mark, CRLF, semicolons and quoted newlines', function () {
     expect(
         import([
-            'customers.csv' => "\xEF\xBB\xBFnumber;name;address\r\nK-77;Zoë Fernández;\"Unit 2\r\nMill Lane\"\r\n\r\n",
+            'customers.csv' => "\xEF\xBB\xBFnumber;name;address\r\nK-77;Zoë Fernández;\"Unit 2\r\nMill Lane\"\r\n"
+                ."\r\n",
         ]),
     )->toBe([]);
     expect(DB::table('customers')->where('number', 'K-77')->value('address'))->toBe("Unit 2\r\nMill Lane");
@@ -133,8 +136,10 @@ it('reads byte-order mark, CRLF, semicolons and quoted newlines', function () {
 
 it('takes customer orders with dates relative to today, and half-done orders with their pieces and cost', function () {
     $problems = import([
-        'customer-orders.csv' => "number,customer,reference,line,item,quantity,promised_on\nC-2001,K-02,PO 5,10,TRAY-40,6,today+3wd\nC-2001,K-02,PO 5,20,FOOT-1,24,2027-01-15\n",
-        'orders.csv' => "number,item,quantity,due_on,state,customer_order,line,material,labour,machine,overhead\n900,TRAY-40,6,today+2,released,C-2001,10,310.25,12.50,8.00,5.00\n901,LID-9,5,,firm,,,,,,\n",
+        'customer-orders.csv' => "number,customer,reference,line,item,quantity,promised_on\nC-2001,K-02,PO "
+            ."5,10,TRAY-40,6,today+3wd\nC-2001,K-02,PO 5,20,FOOT-1,24,2027-01-15\n",
+        'orders.csv' => "number,item,quantity,due_on,state,customer_order,line,material,labour,machine,overhead\n"
+            ."900,TRAY-40,6,today+2,released,C-2001,10,310.25,12.50,8.00,5.00\n901,LID-9,5,,firm,,,,,,\n",
         'order-steps.csv' => "order,step,taken_in,good,scrap,passed_on\n900,10,6,5,1,4\n900,20,4,2,0,0\n",
         'order-components.csv' => "order,component,used\n900,SS-15,6.8041\n",
     ]);
@@ -226,7 +231,8 @@ it('keeps how a moved item is tracked and valued, and asks own cost for lots', f
 ]);
 
 it(
-    'is not brought down by half a million short wrong lines: counts them, tells the first, and stops at what a file may have',
+    'is not brought down by half a million short wrong lines: counts them, tells the first, and stops at what a file '
+        .'may have',
     function () {
         memory_reset_peak_usage();
         $before = memory_get_peak_usage();

@@ -171,16 +171,19 @@ it('says one slip once: what refers to a refused row is no fault of its own', fu
         ],
         [
             'work-centres.csv line 1, name: this column is missing.',
-            'work-centres.csv line 1, nam: no such column. There are: code, name, calendar, machines, labour_rate, machine_rate, overhead_percent.',
+            'work-centres.csv line 1, nam: no such column. There are: code, name, calendar, machines, labour_rate, '
+                .'machine_rate, overhead_percent.',
         ],
     ],
     'a customer order line an order is for' => [
         [
-            'customer-orders.csv' => "number,customer,line,item,quantity,promised_on\nC-9,K-01,10,LID-9,two,2026-12-18\n",
+            'customer-orders.csv' => "number,customer,line,item,quantity,promised_on\n"
+                ."C-9,K-01,10,LID-9,two,2026-12-18\n",
             'orders.csv' => "number,item,quantity,customer_order,line\n901,LID-9,2,C-9,10\n",
         ],
         [
-            "customer-orders.csv line 2, quantity: 'two' must be a number such as 2.5, with a point and no thousands sign.",
+            "customer-orders.csv line 2, quantity: 'two' must be a number such as 2.5, with a point and no thousands "
+                .'sign.',
         ],
     ],
     'a reference to nothing at all is still told' => [

@@ -43,11 +43,13 @@ it('asks kindly what cannot be meant, keeps what was typed and makes nothing', f
     ['soon', "'soon' is no day. Type such as 4.12., fri, +3 or 2026-12-04."],
     'closed' => [
         'Sat',
-        "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.",
+        "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep "
+            .'it.',
     ],
     'a holiday' => [
         '25.12.',
-        "Fri 25 Dec 2026 is closed in the plant's calendar. Take Mon 28 Dec 2026, or type 'Fri 25 Dec 2026!' to keep it.",
+        "Fri 25 Dec 2026 is closed in the plant's calendar. Take Mon 28 Dec 2026, or type 'Fri 25 Dec 2026!' to keep "
+            .'it.',
     ],
 ]);
 
@@ -61,7 +63,8 @@ it('says beside the field how a day is read', function (string $typed, string $s
     ['sat', 'Sat 28 Nov 2026'],
     [
         'sat',
-        "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.",
+        "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep "
+            .'it.',
         '1',
     ],
     ['Sat 28 Nov 2026!', 'Sat 28 Nov 2026', '1'],

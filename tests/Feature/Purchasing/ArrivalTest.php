@@ -149,7 +149,8 @@ it('refuses a day that has passed, a closed one with its cure, and who may not',
         'expected_on' => 'It cannot come before today.',
     ]);
     $put(['answer' => 'day', 'expected_on' => 'sat'])->assertSessionHasErrors([
-        'expected_on' => "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 Nov 2026!' to keep it.",
+        'expected_on' => "Sat 28 Nov 2026 is closed in the plant's calendar. Take Mon 30 Nov 2026, or type 'Sat 28 "
+            ."Nov 2026!' to keep it.",
     ]);
     $put(['answer' => 'again', 'expected_on' => 'today'])->assertSessionHasErrors([
         'expected_on' => 'Ask again on a day after today.',

@@ -234,10 +234,15 @@ it('names the steps a calendar would leave no open time for, before it is kept',
 
 it('reads holidays and overtime from iCalendar, and writes calendars others can read (RFC 5545)', function () {
     $text =
-        "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Test//EN\r\nBEGIN:VEVENT\r\nUID:1\r\nDTSTART;VALUE=DATE:20261224\r\nDTEND;VALUE=DATE:20261227\r\nSUMMARY:Winter break\r\nEND:VEVENT\r\n"
-        ."BEGIN:VEVENT\r\nUID:2\r\nDTSTART;TZID=Europe/Dublin:20261205T070000\r\nDTEND;TZID=Europe/Dublin:20261205T120000\r\nSUMMARY:Overtime for spring\r\nEND:VEVENT\r\n"
-        ."BEGIN:VEVENT\r\nUID:3\r\nDTSTART:20270601T120000Z\r\nDTEND:20270601T140000Z\r\nSUMMARY:Fire drill\r\nRRULE:FREQ=YEARLY;COUNT=1\r\nEND:VEVENT\r\n"
-        ."BEGIN:VEVENT\r\nUID:4\r\nDTSTART;TZID=Europe/Dublin:20261130T070000\r\nDTEND;TZID=Europe/Dublin:20261130T153000\r\nRRULE:FREQ=WEEKLY\r\nSUMMARY:Shift\r\nEND:VEVENT\r\nEND:VCALENDAR\r\n";
+        "BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:-//Test//EN\r\nBEGIN:VEVENT\r\nUID:1\r\n"
+            ."DTSTART;VALUE=DATE:20261224\r\nDTEND;VALUE=DATE:20261227\r\nSUMMARY:Winter break\r\nEND:VEVENT\r\n"
+        ."BEGIN:VEVENT\r\nUID:2\r\nDTSTART;TZID=Europe/Dublin:20261205T070000\r\n"
+        ."DTEND;TZID=Europe/Dublin:20261205T120000\r\nSUMMARY:Overtime for spring\r\nEND:VEVENT\r\n"
+        ."BEGIN:VEVENT\r\nUID:3\r\nDTSTART:20270601T120000Z\r\nDTEND:20270601T140000Z\r\nSUMMARY:Fire drill\r\n"
+        ."RRULE:FREQ=YEARLY;COUNT=1\r\nEND:VEVENT\r\n"
+        ."BEGIN:VEVENT\r\nUID:4\r\nDTSTART;TZID=Europe/Dublin:20261130T070000\r\n"
+        ."DTEND;TZID=Europe/Dublin:20261130T153000\r\nRRULE:FREQ=WEEKLY\r\nSUMMARY:Shift\r\nEND:VEVENT\r\n"
+        ."END:VCALENDAR\r\n";
     $days = CalendarFile::days($text, When::today());
     expect($days)
         ->toContain(

@@ -80,7 +80,8 @@ function corruptions(): array
         ['each moved key has its balance', 'DELETE FROM balances WHERE quantity > 0 LIMIT 1'],
         [
             'no balance was ever below zero',
-            "UPDATE moves SET quantity = 0 WHERE component_id IS NULL AND from_place_id = (SELECT id FROM places WHERE kind = 'order') LIMIT 1",
+            'UPDATE moves SET quantity = 0 WHERE component_id IS NULL AND from_place_id = (SELECT id FROM places '
+                ."WHERE kind = 'order') LIMIT 1",
         ],
         ['there is no value without a quantity', 'UPDATE stock_values SET value = 5 WHERE quantity = 0 LIMIT 1'],
         ['what belongs to a customer has no value', 'UPDATE moves SET owner_id = 1 WHERE value > 0 LIMIT 1'],
@@ -97,11 +98,13 @@ function corruptions(): array
         ],
         [
             'a reversal takes back every move',
-            'UPDATE moves SET value = value + 1 WHERE booking_id = (SELECT id FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1)',
+            'UPDATE moves SET value = value + 1 WHERE booking_id = (SELECT id FROM bookings WHERE reverses_id IS NOT '
+                .'NULL LIMIT 1)',
         ],
         [
             'a reversal has no move of its own',
-            'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, 2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1',
+            'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, '
+                .'2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1',
         ],
         [
             'a move taken back is the exact negative',
@@ -125,11 +128,13 @@ function corruptions(): array
         ['the next purchase number is unused', "UPDATE numberings SET next = 1 WHERE code = 'purchase'"],
         [
             'a reversal takes back cost',
-            "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT reverses_id, 1, 'labour', 7 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1",
+            "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT reverses_id, 1, 'labour', 7 FROM "
+                .'bookings WHERE reverses_id IS NOT NULL LIMIT 1',
         ],
         [
             'a reversal takes back counts',
-            'INSERT INTO step_entries (booking_id, order_step_id, good) SELECT reverses_id, 1, 1 FROM bookings WHERE reverses_id IS NOT NULL LIMIT 1',
+            'INSERT INTO step_entries (booking_id, order_step_id, good) SELECT reverses_id, 1, 1 FROM bookings WHERE '
+                .'reverses_id IS NOT NULL LIMIT 1',
         ],
         ['a step stands as its entries say', 'UPDATE order_steps SET good = good + 1 WHERE taken_in > 0 LIMIT 1'],
         ['a step stands as its entries say', 'UPDATE order_steps SET booked_minutes = booked_minutes + 1 LIMIT 1'],
@@ -157,7 +162,8 @@ function corruptions(): array
         ],
         [
             'a closed order holds no cost, a firm one has none',
-            "UPDATE cost_entries SET cents = cents + 1 WHERE order_id = (SELECT id FROM orders WHERE state = 'closed') LIMIT 1",
+            'UPDATE cost_entries SET cents = cents + 1 WHERE order_id = (SELECT id FROM orders WHERE state = '
+                ."'closed') LIMIT 1",
         ],
         ['the stored state is the derived one', "UPDATE orders SET state = 'firm' WHERE state = 'running'"],
         ['cover is the sum of its entries', 'UPDATE covers SET quantity = quantity + 1 LIMIT 1'],
@@ -172,7 +178,8 @@ function corruptions(): array
         ],
         [
             'a customer line shipped what left for it',
-            'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 1 WHERE shipped_quantity > 0 LIMIT 1',
+            'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 1 WHERE shipped_quantity > 0 '
+                .'LIMIT 1',
         ],
         [
             'a customer line shipped what left for it',
@@ -194,7 +201,8 @@ function corruptions(): array
         ['one plan is live, and what stands on a pin stands where it is pinned', 'UPDATE plans SET is_live = 0'],
         [
             'one plan is live, and what stands on a pin stands where it is pinned',
-            'INSERT INTO plan_pins (plan_id, order_step_id, work_centre_id, machine, start_at) SELECT plan_id, order_step_id, work_centre_id, machine + 1, start_at FROM plan_steps WHERE machine = 1 LIMIT 1',
+            'INSERT INTO plan_pins (plan_id, order_step_id, work_centre_id, machine, start_at) SELECT plan_id, '
+                .'order_step_id, work_centre_id, machine + 1, start_at FROM plan_steps WHERE machine = 1 LIMIT 1',
         ],
     ];
 }

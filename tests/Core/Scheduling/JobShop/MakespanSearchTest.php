@@ -33,7 +33,8 @@ it('comes within two per cent of ft10 soon: Fisher and Thompson 1963, optimum 93
 })->with([1, 2, 3]);
 
 it(
-    'finds the least makespan of two machines in sequence: Johnson, Naval Research Logistics Quarterly 1 (1954); value from memory',
+    'finds the least makespan of two machines in sequence: Johnson, Naval Research Logistics Quarterly 1 (1954); '
+        .'value from memory',
     function () {
         // jobs (4,5) (4,1) (30,4) (6,30) (2,3): 47
         expect(search("5 2\n0 4 1 5\n0 4 1 1\n0 30 1 4\n0 6 1 30\n0 2 1 3\n", 3, 2_000)[0])->toBe(47);

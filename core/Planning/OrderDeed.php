@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Planning;
+
+/** What may be done with an order as it stands, and if not, why: asked by deeds and by the buttons for them alike. */
+enum OrderDeed
+{
+    case Change;
+    case Split;
+    case Cancel;
+    case Rank;
+    case Reserve;
+    case Start;
+    case Count;
+    case Issue;
+    case Receive;
+    case Close;
+    case BookAgain; // what was booked on it is taken back, or brought back
+
+    /** @return string|null the whole sentence; null = it may be done */
+    public function whyNot(string $number, OrderState $state, bool $isHeld): ?string
+    {
+        $is = "Order {$number} is ".($isHeld && $this->needsToGo() ? 'held' : $state->value);
+
+        return $this->isAllowed($state) && ! ($isHeld && $this->needsToGo()) ? null : $is.$this->butThen();
+    }
+
+    private function isAllowed(OrderState $state): bool
+    {
+        return match ($this) {
+            self::Change, self::Split, self::Rank, self::Reserve => $state->isOpen(),
+            self::Cancel => $state->canBeCancelled(),
+            self::Start, self::Count, self::Issue, self::Receive => $state->isInTheShop(),
+            self::Close => $state->isBuilt(),
+            self::BookAgain => $state !== OrderState::Closed,
+        };
+    }
+
+    /** Not while it is held. */
+    private function needsToGo(): bool
+    {
+        return in_array($this, [self::Start, self::Count, self::Issue, self::Receive], true);
+    }
+
+    /** What follows 'Order 1 is held'. */
+    private function butThen(): string
+    {
+        return match ($this) {
+            self::Change => ' and can no longer be changed.',
+            self::Split => ' and cannot be split.',
+            self::Cancel => '. Reverse what is booked on it first.',
+            self::Rank => ' and has no rank any more.',
+            self::Reserve => ': nothing is kept for it.',
+            self::Start => '. It cannot be started.',
+            self::Count => '. Nothing can be counted on it.',
+            self::Issue => '. Components go to released orders only.',
+            self::Receive => '. Nothing can be received from it.',
+            self::Close => '. Only a built order can be closed: receive or scrap the rest first.',
+            self::BookAgain => '. Reverse its closing first.',
+        };
+    }
+}

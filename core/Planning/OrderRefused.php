@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Planning;
+
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** What an order does not allow. */
+final class OrderRefused extends Refused
+{
+    /** @throws self when the order as it stands does not allow the deed */
+    public static function unless(OrderDeed $deed, string $number, OrderState $state, bool $isHeld): void
+    {
+        $why = $deed->whyNot($number, $state, $isHeld);
+        if ($why !== null) {
+            throw self::because($why);
+        }
+    }
+
+    public static function notMade(string $item, string $kind): self
+    {
+        return self::because(
+            "{$item} is {$kind}, not made here. Buy it, or give it a structure and a routing.",
+            'item',
+        );
+    }
+
+    public static function nothingWanted(): self
+    {
+        return self::because('The quantity must be above 0. To give an order up, cancel it.', 'quantity');
+    }
+
+    /** @param  BigDecimal  $bound  pieces that are spoken for */
+    public static function tooFew(BigDecimal $bound): self
+    {
+        $amount = Amount::plain($bound);
+
+        return self::because(
+            "{$amount} are promised to customer lines, received or scrapped already. Untie a line first, or keep at "
+                ."least {$amount}.",
+            'quantity',
+        );
+    }
+
+    /** @param  BigDecimal  $free  pieces that have not begun */
+    public static function begun(BigDecimal $free): self
+    {
+        $amount = Amount::plain($free);
+
+        return self::because("Only {$amount} have not begun yet. Take off no more than that.", 'quantity');
+    }
+
+    public static function notSplitSo(BigDecimal $free, BigDecimal $all): self
+    {
+        return self::because(
+            sprintf(
+                '%s of %s pieces have not begun. Split off some of these, and leave at least one.',
+                Amount::plain($free),
+                Amount::plain($all),
+            ),
+            'quantity',
+        );
+    }
+
+    public static function notSoShort(string $order, BigDecimal $short): self
+    {
+        $amount = Amount::plain($short);
+
+        return self::because("Order {$order} is short by {$amount}. Cure no more than that.", 'quantity');
+    }
+
+    public static function noneFree(string $item, BigDecimal $free): self
+    {
+        $amount = Amount::plain($free->isNegative() ? BigDecimal::zero() : $free);
+
+        return self::because("{$amount} of {$item} are free in stock.", 'quantity');
+    }
+
+    public static function nobodyWaits(string $order): self
+    {
+        return self::because(
+            "No customer line counts on order {$order} for these. Accept it, or make them again.",
+            'quantity',
+        );
+    }
+
+    public static function notGood(BigDecimal $asked, BigDecimal $good): self
+    {
+        return self::because(
+            sprintf(
+                '%s to receive, %s good at the last step. Count the good ones there first.',
+                Amount::plain($asked),
+                Amount::plain($good),
+            ),
+            'quantity',
+        );
+    }
+
+    public static function used(BigDecimal $used): self
+    {
+        $amount = Amount::plain($used);
+
+        return self::because("{$amount} are used already. Plan no less, or reverse the issue first.", 'quantity');
+    }
+
+    public static function allUsed(): self
+    {
+        return self::because('All of it is used already. Reverse the issue first.', 'item');
+    }
+
+    public static function noStandIn(string $item): self
+    {
+        return self::because(
+            "{$item} cannot stand in for it. Choose another item that is kept in stock.",
+            'item',
+        );
+    }
+
+    public static function neverIssued(string $item, string $kind): self
+    {
+        return self::because(
+            "{$item} is {$kind}: it is never issued to an order. Choose an item that is kept in stock.",
+            'item',
+        );
+    }
+
+    public static function noSuchStep(string $order, int $step): self
+    {
+        return self::because("Order {$order} has no step {$step}.", 'step_number');
+    }
+
+    public static function stepDone(int $step): self
+    {
+        return self::because("Step {$step} is done. Change a step that is still open.");
+    }
+
+    public static function noRate(): self
+    {
+        return self::because('Units per hour must be above 0.', 'run_rate');
+    }
+
+    public static function stepThere(string $order, int $step): self
+    {
+        return self::because(
+            "Order {$order} has a step {$step} already. Choose a number between two others.",
+            'number',
+        );
+    }
+
+    public static function reached(string $step): self
+    {
+        return self::because(
+            "Pieces have reached {$step} already. A new step comes after it, before any are received.",
+            'number',
+        );
+    }
+
+    public static function stepStays(string $step): self
+    {
+        return self::because("Pieces have reached {$step}, so it stays. Reverse what is booked on it first.");
+    }
+
+    public static function onlyStep(string $order, string $step): self
+    {
+        return self::because("{$step} is the only one of order {$order}. Add another first.");
+    }
+
+    public static function standsThere(string $order): self
+    {
+        return self::because("Order {$order} stands there already.");
+    }
+
+    public static function listChanged(): self
+    {
+        return self::because('One of the orders is no longer open. Look at the list anew.');
+    }
+
+    public static function orderCame(): self
+    {
+        return self::because('An order came meanwhile. Look at the list anew.');
+    }
+
+    public static function nothingChosen(): self
+    {
+        return self::because('No order was chosen. Tick the ones to release.', 'orders');
+    }
+
+    /** @param  string  $order  one that a deed made, which is to be reversed */
+    public static function goesOn(string $order, OrderState $state): self
+    {
+        return self::because(
+            "Order {$order}, made by this, is {$state->value} by now. Reverse that first, or keep the order and untie "
+                .'the line from it.',
+        );
+    }
+
+    public static function runsAlready(string $order, string $step): self
+    {
+        return self::because("{$order} {$step} is running already.");
+    }
+
+    public static function nothingThere(string $order, string $step): self
+    {
+        return self::because("Nothing has reached {$step} of order {$order} yet.");
+    }
+
+    public static function nothingCounted(): self
+    {
+        return self::because('Nothing was counted. Type how many are good, scrap or passed on.', 'good');
+    }
+
+    public static function scrapUnexplained(): self
+    {
+        return self::because('Say why the pieces are scrap.', 'reason');
+    }
+
+    public static function lastStep(): self
+    {
+        return self::because(
+            'This is the last step: its good pieces are received into stock, not passed on.',
+            'pass_on',
+        );
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Planning;
+
+use KeepPace\Core\Refused;
+
+/** What is ordered from a supplier, and what was asked of it that cannot be. */
+final class PurchaseRefused extends Refused
+{
+    public static function nothingToOrder(): self
+    {
+        return self::because('Nothing to order: type a quantity beside an item.');
+    }
+
+    public static function noSupplier(string $item): self
+    {
+        return self::because("{$item} has no supplier. Name one, or make it.");
+    }
+
+    public static function sameDay(): self
+    {
+        return self::because('It is expected on that day already.', 'expected_on');
+    }
+
+    public static function dayHasPassed(?string $field = 'expected_on'): self
+    {
+        return self::because('It cannot come before today.', $field);
+    }
+
+    public static function askLater(): self
+    {
+        return self::because('Ask again on a day after today.', 'expected_on');
+    }
+
+    public static function complete(string $number): self
+    {
+        return self::because("{$number} is complete: nothing of it is to come.");
+    }
+
+    public static function otherItem(string $number): self
+    {
+        return self::because("Purchase {$number} is for another item. Choose the item it is for.", 'item');
+    }
+}
