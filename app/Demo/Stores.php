@@ -8,41 +8,26 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Demand\EnterCustomerOrder;
 use App\Actions\Orders\CureShort;
-use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Orders\SplitOrder;
-use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Questions\AnswerQuestion;
-use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\AddLateCost;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\ChangeCondition;
-use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
-use App\Actions\Stock\ReserveStock;
 use App\Actions\Stock\ScrapStock;
 use App\Actions\Usage\CorrectLot;
-use App\Actions\Usage\KeepSlip;
-use App\Actions\Usage\PickSlip;
-use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\ReturnComponents;
-use App\Actions\Usage\SlipTyped;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
-use App\Models\OrderComponent;
-use App\Models\OrderStep;
-use App\Models\Person;
 use App\Models\Place;
-use App\Models\Plan;
-use App\Models\Purchase;
 use App\Models\Question;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
-use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
@@ -88,72 +73,6 @@ final class Stores
                 $this->tries->of($deed);
             }
         }
-    }
-
-    /** This morning: slips under way, bearings kept, a purchase hurried, a bin miscounted while a step was counted. */
-    public function thisMorning(): void
-    {
-        $this->tries->of($this->miscount(...));
-        $orders = Order::query()
-            ->whereIn('state', OrderState::IN_THE_SHOP)
-            ->where('is_held', false)
-            ->whereHas(
-                'components',
-                fn ($part) => $part->where('issue_by', 'hand')->whereColumn('used_quantity', '<', 'planned_quantity'),
-            )
-            ->orderBy('rank')
-            ->orderBy('due_on')
-            ->limit(5)
-            ->pluck('id')
-            ->all();
-        $this->tries->of(function () use ($orders): void {
-            $slip = app(ProposeSlip::class)->handle(
-                array_map(intval(...), array_slice($orders, 0, 3)),
-                'whole',
-                null,
-                $this->staff->signs(Role::Storekeeper),
-            );
-            app(KeepSlip::class)->handle(
-                $slip->id,
-                $slip->version,
-                new SlipTyped([], 'trolley by the laser'),
-                $this->staff->in(Role::Storekeeper),
-            );
-            $first = DB::table('slip_splits AS s')
-                ->join('slip_lines AS l', 'l.id', 's.slip_line_id')
-                ->where('l.slip_id', $slip->id)
-                ->value('s.id');
-            $by = $this->staff->in(Role::Storekeeper);
-            $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], $by);
-        });
-        $this->tries->of(function (): void {
-            $motor = Item::query()->where('number', 'BRG-25')->firstOrFail();
-            $order = Order::query()
-                ->where('state', 'firm')
-                ->whereHas('components', fn ($part) => $part->where('item_id', $motor->id))
-                ->orderByDesc('due_on')
-                ->firstOrFail();
-            app(ReserveStock::class)->handle(
-                $order->id,
-                $motor->id,
-                '',
-                '2',
-                $this->staff->signs(Role::Supervisor, 'the customer was promised these by phone'),
-            );
-        });
-        $this->tries->of(function (): void {
-            $purchase = Purchase::query()
-                ->where('is_open', true)
-                ->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())
-                ->orderBy('expected_on')
-                ->firstOrFail();
-            app(ChangePurchase::class)->date(
-                $purchase->id,
-                app(WorkedDays::class)->from(CarbonImmutable::parse($purchase->expected_on)->subDays(2)),
-                app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(2)),
-                $this->staff->signs(Role::Buyer, 'an order waits for it'),
-            );
-        });
     }
 
     /** Questions are answered within two days; the newest still wait. */
@@ -310,57 +229,6 @@ final class Stores
             $order->version,
             '3',
             $this->staff->signs(Role::Planner, 'the first three are wanted sooner'),
-        );
-    }
-
-    /**
-     * A bin is counted wrong, an operator's count finds too little there, the bin is counted again: the question stays
-     * for a person.
-     */
-    private function miscount(): void
-    {
-        $first = DB::table('order_components AS c')
-            ->join('orders AS o', 'o.id', 'c.order_id')
-            ->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
-            ->join('plan_orders AS p', 'p.order_id', 'o.id')
-            ->where('p.plan_id', Plan::LIVE)
-            ->where('c.issue_by', 'backflush')
-            ->where('o.state', 'firm')
-            ->where('o.is_held', false)
-            ->where('p.readiness', '<>', 'stuck')
-            ->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
-            ->orderBy('p.place_in_rank')
-            ->value('c.id');
-        $component = OrderComponent::query()->findOrFail((int) $first);
-        app(ReleaseOrders::class)->handle(
-            [$component->order_id],
-            'the drums come this afternoon',
-            $this->staff->signs(Role::Supervisor),
-        );
-        $balance = Balance::query()
-            ->where('item_id', $component->item_id)
-            ->where('quantity', '>', 1)
-            ->where('condition', 'free')
-            ->firstOrFail();
-        $before = Amount::plain($balance->quantity);
-        $step = OrderStep::query()
-            ->where('order_id', $component->order_id)
-            ->where('number', $component->step_number)
-            ->firstOrFail();
-        app(CountBalance::class)->handle(
-            $balance->id,
-            '1',
-            $this->staff->signs(Role::Storekeeper, 'counted the wrong bin'),
-        );
-        app(ReportStep::class)->handle(
-            $step->id,
-            ['good' => '1', 'scrap' => '0', 'pass_on' => '0', 'minutes' => 35, 'reason' => ''],
-            $this->staff->signs(Role::Operator),
-        );
-        app(CountBalance::class)->handle(
-            $balance->id,
-            $before,
-            $this->staff->signs(Role::Storekeeper, 'the right bin this time'),
         );
     }
 

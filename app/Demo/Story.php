@@ -26,6 +26,7 @@ final class Story
         private readonly Office $office,
         private readonly Floor $floor,
         private readonly Stores $stores,
+        private readonly Morning $morning,
     ) {
         $this->tries = new Tries();
         $this->dice = new Dice(self::SEED);
@@ -61,7 +62,7 @@ final class Story
             Date::setTestNow($clock);
         }
         $this->import->handle(base_path('demo/this-week'), $staff->in(Role::Planner));
-        $this->stores->thisMorning();
+        $this->morning->play($staff, $this->tries);
     }
 
     private function day(StoryDays $days, int $number, CarbonImmutable $day): void

@@ -7,7 +7,6 @@ use App\Models\Move;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
-use KeepPace\Core\Costing\Layer;
 use KeepPace\Core\Costing\Layers;
 use KeepPace\Core\Costing\LayerUse;
 use KeepPace\Core\Costing\StockValue;
@@ -33,8 +32,13 @@ final class LockedValues
     /** @var array<string, true> what is to be written */
     private array $changed = [];
 
-    /** @var array<int, list<Layer>|null> by item, oldest first; null = to be read */
-    private array $layers = [];
+    /** Of items whose first in goes first out. */
+    public readonly LockedLayers $layers;
+
+    public function __construct()
+    {
+        $this->layers = new LockedLayers;
+    }
 
     /**
      * The costing rules of locked items.
@@ -114,7 +118,7 @@ final class LockedValues
         if ($this->rule($from->item) !== CostingRule::FirstInFirstOut) {
             return [$this->of($from)->valueOf($quantity), []];
         }
-        $uses = Layers::take($this->layers($from->item), $quantity, $what);
+        $uses = Layers::take($this->layers->of($from->item), $quantity, $what);
 
         return [array_sum(array_map(fn (LayerUse $use): int => $use->value, $uses)), $uses];
     }
@@ -140,7 +144,7 @@ final class LockedValues
         if ($from->owner === 0) {
             $this->set($this->keyOf($from), $this->of($from)->take($quantity, $value, $what));
             foreach ($uses ?? [] as $use) {
-                $this->changeLayer($from->item, $use->layer, $use->quantity, $use->value);
+                $this->layers->change($from->item, $use->layer, $use->quantity, $use->value);
             }
         }
     }
@@ -150,174 +154,6 @@ final class LockedValues
         if ($to->owner === 0) {
             $this->set($this->keyOf($to), $this->of($to)->put($quantity, $value));
         }
-    }
-
-    /**
-     * What a move took from layers, to be put back into them.
-     *
-     * @return list<LayerUse>
-     */
-    public function usesOf(Move $move): array
-    {
-        return array_values(
-            DB::table('layer_uses')
-                ->where('move_id', $move->id)
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    fn ($row): LayerUse => new LayerUse(
-                        $row->layer_id,
-                        BigDecimal::of($row->quantity),
-                        (int) $row->value,
-                    ),
-                )
-                ->all(),
-        );
-    }
-
-    /**
-     * The layer a move brought in, as a use of all of it.
-     *
-     * @return list<LayerUse>
-     *
-     * @throws StockRefused when some of it has been used since
-     */
-    public function wholeLayerOf(Move $move, string $what): array
-    {
-        $layer = DB::table('cost_layers')->where('move_id', $move->id)->first();
-        if ($layer === null) {
-            return [];
-        }
-        if (! BigDecimal::of($layer->left_quantity)->isEqualTo($move->quantity)) {
-            $used = DB::table('layer_uses AS u')
-                ->join('moves AS m', 'm.id', 'u.move_id')
-                ->where('u.layer_id', $layer->id)
-                ->groupBy('m.booking_id')
-                ->havingRaw('SUM(u.quantity) > 0')
-                ->orderByDesc('m.booking_id')
-                ->pluck('m.booking_id');
-            throw StockRefused::usedSince($what, array_values($used->map(fn ($id): int => (int) $id)->all()));
-        }
-
-        if ((int) $layer->left_value !== $move->value) {
-            $late = DB::table('layer_uses AS u')
-                ->join('moves AS m', 'm.id', 'u.move_id')
-                ->where('u.layer_id', $layer->id)
-                ->where('u.quantity', 0)
-                ->orderByDesc('m.booking_id')
-                ->pluck('m.booking_id')
-                ->unique();
-            throw StockRefused::usedSince($what, array_values($late->map(fn ($id): int => (int) $id)->all()));
-        }
-
-        return [new LayerUse($layer->id, BigDecimal::of($layer->left_quantity), (int) $layer->left_value)];
-    }
-
-    public function changeLayer(int $item, int $layer, BigDecimal $quantity, int $value): void
-    {
-        $this->layers[$item] = $quantity->isPositive()
-            ? array_map(
-                fn (Layer $one): Layer => $one->id === $layer ? $one->less($quantity, $value) : $one,
-                $this->layers($item),
-            )
-            : null; // one that was empty is not among those read
-        DB::table('cost_layers')
-            ->where('id', $layer)
-            ->update([
-                'left_quantity' => DB::raw("left_quantity - {$quantity}"),
-                'left_value' => DB::raw("left_value - {$value}"),
-            ]);
-    }
-
-    /**
-     * Layers of an item that hold something, oldest first.
-     *
-     * @return list<Layer>
-     */
-    public function layers(int $item): array
-    {
-        return $this->layers[$item] ??= array_values(
-            DB::table('cost_layers')
-                ->where('item_id', $item)
-                ->where(fn ($any) => $any->where('left_quantity', '>', 0)->orWhere('left_value', '<>', 0))
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    fn ($row): Layer => new Layer(
-                        $row->id,
-                        BigDecimal::of($row->left_quantity),
-                        (int) $row->left_value,
-                    ),
-                )
-                ->all(),
-        );
-    }
-
-    /**
-     * A value without quantity, shared over the layers it belongs to by what is left in them.
-     *
-     * @param  int  $cents  into stock; below zero out of it
-     * @param  list<int>  $receipts  moves that brought the layers in; none = all of the item
-     * @return list<LayerUse>
-     */
-    public function shares(int $item, int $cents, array $receipts): array
-    {
-        $layers = $this->layersOf($item, $receipts);
-        if ($layers === []) {
-            throw new \LogicException("No layer of item {$item} is left to carry the value.");
-        }
-        // what is taken out is shared by value: none falls below zero
-        $shares = Cents::split(
-            $cents,
-            array_map(
-                fn (Layer $layer): int => $cents < 0
-                    ? $layer->value
-                    : $layer->quantity->multipliedBy(1_000_000)->toInt(),
-                $layers,
-            ),
-        );
-
-        return array_map(
-            fn (Layer $layer, int $share): LayerUse => new LayerUse($layer->id, BigDecimal::zero(), -$share),
-            $layers,
-            $shares,
-        );
-    }
-
-    /**
-     * What is left of some receipts, first in, first out.
-     *
-     * @param  list<int>  $receipts
-     */
-    public function left(int $item, array $receipts): StockValue
-    {
-        return array_reduce(
-            $this->layersOf($item, $receipts),
-            fn (StockValue $sum, Layer $layer): StockValue => $sum->put($layer->quantity, $layer->value),
-            StockValue::none(),
-        );
-    }
-
-    /**
-     * @param  list<int>  $receipts
-     * @return list<Layer>
-     */
-    private function layersOf(int $item, array $receipts): array
-    {
-        $of = $receipts === [] ? null : DB::table('cost_layers')->whereIn('move_id', $receipts)->pluck('id')->flip();
-
-        return array_values(
-            array_filter(
-                $this->layers($item),
-                fn (Layer $layer): bool => $layer->quantity->isPositive() && ($of === null || isset($of[$layer->id])),
-            ),
-        );
-    }
-
-    /** A move that is not written yet brought these in: forget what was read. */
-    public function layersChanged(int $item): void
-    {
-        unset($this->layers[$item]);
     }
 
     public function write(): void

@@ -102,7 +102,7 @@ final class Moves
             $from,
             $to,
         );
-        foreach ($id === null ? [] : $this->stock->values->shares($item->id, $cents, $receipts) as $use) {
+        foreach ($id === null ? [] : $this->stock->values->layers->shares($item->id, $cents, $receipts) as $use) {
             $this->use($item, $id, $use);
         }
     }
@@ -137,10 +137,10 @@ final class Moves
         $quantity = BigDecimal::of($move->quantity);
         $uses = array_map(
             fn (LayerUse $use): LayerUse => new LayerUse($use->layer, $use->quantity->negated(), -$use->value),
-            $this->stock->values->usesOf($move),
+            $this->stock->values->layers->usesOf($move),
         );
         if ($from instanceof StockKey && ! ($to instanceof StockKey)) {
-            $uses = $uses === [] ? $this->stock->values->wholeLayerOf($move, $item->label()) : $uses;
+            $uses = $uses === [] ? $this->stock->values->layers->broughtBy($move, $item->label()) : $uses;
             $this->stock->values->take($from, $quantity, $move->value, $item->label(), null);
         } elseif ($to instanceof StockKey && ! $from instanceof StockKey) {
             $this->stock->values->put($to, $quantity, $move->value);
@@ -278,7 +278,7 @@ final class Moves
                 'left_quantity' => (string) $quantity,
                 'left_value' => $value,
             ]);
-            $this->stock->values->layersChanged($item->id);
+            $this->stock->values->layers->changed($item->id);
         }
         foreach ($uses as $use) {
             DB::table('layer_uses')->insert([
@@ -292,7 +292,7 @@ final class Moves
 
     private function use(Item $item, int $move, LayerUse $use): void
     {
-        $this->stock->values->changeLayer($item->id, $use->layer, $use->quantity, $use->value);
+        $this->stock->values->layers->change($item->id, $use->layer, $use->quantity, $use->value);
         DB::table('layer_uses')->insert([
             'layer_id' => $use->layer,
             'move_id' => $move,

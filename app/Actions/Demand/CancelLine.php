@@ -78,7 +78,9 @@ final class CancelLine
     /** The line that gets what this one had; null = none does. */
     private static function other(CustomerOrderLine $line, bool $isWanted, ?int $id): ?CustomerOrderLine
     {
-        $other = ! $isWanted || $id === null ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($id);
+        $other = $isWanted && $id !== null
+            ? CustomerOrderLine::query()->with('customerOrder')->findOrFail($id)
+            : null;
         if ($isWanted && ($other === null || $other->item_id !== $line->item_id || $other->id === $line->id)) {
             throw CoverRefused::otherLine();
         }

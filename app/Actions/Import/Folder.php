@@ -78,6 +78,12 @@ final class Folder
         return $self;
     }
 
+    /** @return array<int, array<string, ?string>>  by line; none where the file is not there */
+    public function rowsOf(string $file): array
+    {
+        return $this->rows[$file] ?? [];
+    }
+
     public function problem(string $file, int $line, string $column, string $says): void
     {
         $this->keep(new Problem("{$file}.csv", $line, $column, $says));

@@ -31,7 +31,7 @@ final class OpeningWriter
     private array $steps = [];
 
     public function __construct(private readonly OrderCopy $copy, private readonly PlannedCost $cost,
-        private readonly ProductDataWriter $productData)
+        private readonly ImportedIds $ids)
     {
     }
 
@@ -42,11 +42,12 @@ final class OpeningWriter
      */
     public function lock(Folder $folder, Ledger $ledger, array $revalued): void
     {
+        $this->ids->forget();
         $numbers = array_unique(array_column($folder->rows['opening-stock'] ?? [], 'item'));
         $ledger->stock->lock([
             ...$revalued,
             ...array_values(array_map(
-                fn (string $number): int => (int) $this->productData->id(['items', 'number'], $number),
+                fn (string $number): int => (int) $this->ids->of(['items', 'number'], $number),
                 $numbers,
             )),
         ]);
@@ -62,7 +63,7 @@ final class OpeningWriter
         }
         $this->stock($folder, $ledger, $result, $progress);
         foreach ($folder->rows['purchases'] ?? [] as $row) {
-            $supplier = (int) $this->productData->id(['suppliers', 'number'], $row['supplier']);
+            $supplier = (int) $this->ids->of(['suppliers', 'number'], $row['supplier']);
             $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
                 ?? PurchaseOrder::query()->create([
                     'number' => $row['number'],
@@ -104,7 +105,7 @@ final class OpeningWriter
                 $lot = $row['lot'] === '' ? 0 : Lots::of($item->id, Code::of((string) $row['lot']),
                     ['expires_on' => $row['expires_on'] ?: null, 'supplier_lot' => $row['supplier_lot']])->id;
                 $rows[] = [(new Item)->forceFill(['id' => $item->id, 'number' => $item->number, 'name' => $item->name]),
-                    new StockKey($item->id, (int) $this->productData->id(['places', 'code'], $row['place']), $lot),
+                    new StockKey($item->id, (int) $this->ids->of(['places', 'code'], $row['place']), $lot),
                     $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount,
                     BigDecimal::of((string) $row['value'])->multipliedBy(100)->toInt()];
             }
@@ -129,7 +130,7 @@ final class OpeningWriter
         foreach ($rows as $row) {
             $heads[Code::keyOf((string) $row['number'])] ??= [
                 'number' => $row['number'],
-                'customer_id' => $this->productData->id(['customers', 'number'], $row['customer']),
+                'customer_id' => $this->ids->of(['customers', 'number'], $row['customer']),
                 'reference' => $row['reference'],
                 'ship_to' => '',
                 'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
@@ -162,7 +163,7 @@ final class OpeningWriter
                         'item_id' => $item->id,
                         'quantity' => (string) $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount,
                         'typed_quantity' => $row['quantity'],
-                        'typed_unit_id' => $this->productData->id(['units', 'code'], $row['unit']) ?? $item->unit_id,
+                        'typed_unit_id' => $this->ids->of(['units', 'code'], $row['unit']) ?? $item->unit_id,
                         'price' => $row['price'] === '' ? $item->price : $row['price'],
                         'promised_on' => $row['promised_on'],
                     ];

@@ -84,7 +84,7 @@ final class CloseOrder
     private function lotsThere(Ledger $ledger, Order $order, BigDecimal $received): array
     {
         if ($ledger->stock->values->rule($order->item_id) === CostingRule::FirstInFirstOut) {
-            $left = $ledger->stock->values->left($order->item_id, $this->receipts($order));
+            $left = $ledger->stock->values->layers->left($order->item_id, $this->receipts($order));
             $row = $ledger->stock->onHand($order->item_id)[0] ?? null;
 
             return $row === null || $left->quantity->isZero()

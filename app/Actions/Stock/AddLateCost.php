@@ -108,7 +108,7 @@ final class AddLateCost
         $key = $ledger->stock->onHand($item->id, $rule === CostingRule::Own ? $move->lot_id : 0)[0]['key'] ?? null;
         $there = match (true) {
             $key === null, $rule === CostingRule::Standard => StockValue::none(),
-            $rule === CostingRule::FirstInFirstOut => $ledger->stock->values->left($item->id, [$move->id]),
+            $rule === CostingRule::FirstInFirstOut => $ledger->stock->values->layers->left($item->id, [$move->id]),
             default => $ledger->stock->values->of($key),
         };
         $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);

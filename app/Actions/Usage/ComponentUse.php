@@ -13,16 +13,8 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
-use KeepPace\Core\Quantity\QuantityRefused;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\LotOrder;
-use KeepPace\Core\Stock\LotRule;
-use KeepPace\Core\Stock\LotThere;
-use KeepPace\Core\Stock\Split;
 use KeepPace\Core\Stock\StockKey;
-use KeepPace\Core\Stock\StockRefused;
-use KeepPace\Core\Stock\Tracking;
-use KeepPace\Core\Stock\Withdrawal;
 
 /**
  * Takes components out of stores into orders, line by line, on what one deed has locked; component rows are written at
@@ -40,6 +32,8 @@ final class ComponentUse
     private readonly Collection $items;
 
     private readonly FreeStock $free;
+
+    private readonly LotChoice $lots;
 
     /** @var array<int, true> ids of components that changed */
     private array $changed = [];
@@ -64,6 +58,7 @@ final class ComponentUse
         $this->ledger->stock->lock($ids);
         $this->ledger->stock->readFree($ids, $owners);
         $this->free = new FreeStock($this->ledger, $this->items);
+        $this->lots = new LotChoice($this->free, $this->ledger->booking->booked_on);
     }
 
     /** @param  list<UseLine>  $lines */
@@ -122,7 +117,7 @@ final class ComponentUse
                     )
                 : 0;
         $component = $this->target($order, $planned, $item, $line->step);
-        foreach ($this->parts($line, $item, $order, $quantity, $owner) as $i => $part) {
+        foreach ($this->lots->of($line, $item, $order->id, $owner, $quantity) as $i => $part) {
             $this->into(
                 $order,
                 $component,
@@ -149,33 +144,15 @@ final class ComponentUse
     {
         $order = $this->order($component->order_id);
         $item = $this->item($component->item_id);
-        $rule = LotRule::from($item->lot_rule);
         $owner = $component->supplied_by === 'customer' ? $order->owner_id : 0;
-        if ($owner === null || ($item->isTracked() && $rule === LotRule::Ask)) {
-            return BigDecimal::zero();
-        }
-        $lots = LotOrder::of(
-            $this->free->lots($item, $order->id, $owner),
-            $rule,
-            $this->ledger->booking->booked_on,
-            $item->minimum_days,
-            $this->free->kept($order->id, $item->id),
-        );
-        $there = array_reduce(
-            $lots,
-            fn (BigDecimal $sum, LotThere $lot): BigDecimal => $sum->plus($lot->quantity),
-            BigDecimal::zero(),
-        );
-        $take = BigDecimal::min($wanted, $there, $this->free->of($item->id, $order->id, $owner));
-        if (! $take->isPositive()) {
-            return BigDecimal::zero();
-        }
-        foreach (self::withdraw($item, $lots, $take) as $part) {
+        $parts = $owner === null ? [] : $this->lots->asFarAsThere($item, $order->id, $owner, $wanted);
+        foreach ($parts as $part) {
             $this->into($order, $component, $item, $part['key'], $part['quantity'], '', []);
         }
-        $this->free->taken($order->id, $item->id, $take);
+        $taken = BigDecimal::sum(0, ...array_column($parts, 'quantity'));
+        $taken->isZero() ?: $this->free->taken($order->id, $item->id, $taken);
 
-        return $take;
+        return $taken;
     }
 
     /** Writes the components that changed, in bulk: a slip may have a thousand. */
@@ -266,76 +243,6 @@ final class ComponentUse
         }
 
         return $there;
-    }
-
-    /** @return list<array{key: StockKey, quantity: BigDecimal}> */
-    private function parts(UseLine $line, Item $item, Order $order, BigDecimal $quantity, int $owner): array
-    {
-        $lots = $this->free->lots($item, $order->id, $owner);
-        $day = $this->ledger->booking->booked_on;
-        if ($line->splits === [] && $item->isTracked() && LotRule::from($item->lot_rule) === LotRule::Ask) {
-            Split::of($quantity, [])->decide($item->tracking->many(), $item->tracking === Tracking::Serial);
-        }
-        if ($line->splits === [] || ! $item->isTracked()) {
-            $this->free->assertEnough($item, $order->id, $quantity, $owner);
-            $lots = LotOrder::of(
-                $lots,
-                LotRule::from($item->lot_rule),
-                $day,
-                $item->minimum_days,
-                $this->free->kept($order->id, $item->id),
-            );
-            $places = array_flip(array_values(array_filter(array_column($line->splits, 'place'))));
-            usort(
-                $lots,
-                fn (LotThere $a, LotThere $b): int => ($places[$a->key->place] ?? 99)
-                    <=> ($places[$b->key->place] ?? 99),
-            ); // where it was picked, first
-
-            return self::withdraw($item, $lots, $quantity);
-        }
-        try {
-            $split = Split::of(
-                $quantity,
-                array_map(
-                    fn (array $part): array => [
-                        'code' => trim($part['code']),
-                        'place' => $part['place'],
-                        'quantity' => trim($part['quantity']) === ''
-                                ? BigDecimal::zero()
-                                : $item->quantity(trim($part['quantity']))->amount,
-                    ],
-                    $line->splits,
-                ),
-            );
-        } catch (QuantityRefused $refused) {
-            throw Refused::because($refused->getMessage(), 'splits');
-        }
-        $split->decide($item->tracking->many(), $item->tracking === Tracking::Serial);
-        $parts = [];
-        foreach ($split->parts as $part) {
-            $mine = $this->free->named($item, $lots, $part['code'], $order->id, $owner, $part['quantity'], $day);
-            array_push($parts, ...self::withdraw($item, $mine, $part['quantity']));
-        }
-        $this->free->assertEnough($item, $order->id, $quantity, $owner);
-
-        return $parts;
-    }
-
-    /**
-     * @param  list<LotThere>  $lots
-     * @return list<array{key: StockKey, quantity: BigDecimal}>
-     *
-     * @throws StockRefused
-     */
-    private static function withdraw(Item $item, array $lots, BigDecimal $quantity): array
-    {
-        return Withdrawal::decide(
-            $item->label(),
-            array_map(fn (LotThere $lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots),
-            $quantity,
-            BigDecimal::zero(),
-        )->parts;
     }
 
     /** @param  array<string, int|string|null>  $typed */

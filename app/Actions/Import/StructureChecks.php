@@ -1,0 +1,146 @@
+<?php
+
+namespace App\Actions\Import;
+
+use App\Queries\Shop\StepAlternatives;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\Line;
+use KeepPace\Core\Structure\Structures;
+
+/** What an import says of structures and routings: no loop, steps that somebody can do. */
+final class StructureChecks
+{
+    /** @var array<string, string> numbers as first seen, by key */
+    private array $spelt = [];
+
+    public function __construct(private readonly Folder $folder, private readonly ImportedItems $items)
+    {
+    }
+
+    public function run(): void
+    {
+        foreach ($this->folder->rowsOf('structures') as $line => $row) {
+            $this->line($line, $row);
+        }
+        try {
+            (new Structures($this->lines()))->assertNoLoop();
+        } catch (Refused $loop) {
+            $this->folder->problem('structures', 0, '', $loop->getMessage());
+        }
+        foreach ($this->folder->rowsOf('routings') as $line => $row) {
+            $this->step($line, $row);
+        }
+    }
+
+    /** @param  array<string, ?string>  $row */
+    private function line(int $line, array $row): void
+    {
+        $this->items->judge(
+            'structures',
+            $line,
+            (string) $row['component'],
+            (string) $row['quantity'],
+            (string) $row['unit'],
+            exact: false,
+        );
+        $kind = $this->items->of((string) $row['item'])['kind'];
+        if (! in_array($kind, ['made', 'assembled', 'phantom'], true)) {
+            $this->folder->problem(
+                'structures',
+                $line,
+                'item',
+                "{$row['item']} is {$kind}; only what is made, assembled or a phantom has a structure.",
+            );
+        }
+        if (BigDecimal::of((string) $row['scrap_percent'])->isGreaterThanOrEqualTo(100)) {
+            $this->folder->problem('structures', $line, 'scrap_percent', 'must be below 100.');
+        }
+    }
+
+    /** @return array<string, list<Line>>  of what is approved, and of the file, by the item they make */
+    private function lines(): array
+    {
+        $approved = DB::table('structure_lines AS l')
+            ->join('structures AS s', 's.id', 'structure_id')
+            ->join('items AS p', 'p.id', 's.item_id')
+            ->join('items AS c', 'c.id', 'l.item_id')
+            ->where('s.status', 'approved')
+            ->get(['p.number AS parent', 'c.number AS component']);
+        $lines = [];
+        foreach ($approved as $row) {
+            $component = $this->spelt($row->component);
+            $lines[$this->spelt($row->parent)][] = new Line('', $component, BigRational::one());
+        }
+        foreach ($this->folder->rowsOf('structures') as $row) {
+            $component = $this->spelt((string) $row['component']);
+            $lines[$this->spelt((string) $row['item'])][] = new Line('', $component, BigRational::one());
+        }
+
+        return $lines;
+    }
+
+    /** An item's number as it was first seen: a loop goes through 'A' and 'a' alike. */
+    private function spelt(string $number): string
+    {
+        return $this->spelt[Code::keyOf($number)] ??= $number;
+    }
+
+    /** @param  array<string, ?string>  $row */
+    private function step(int $line, array $row): void
+    {
+        if (($row['work_centre'] === '') === ($row['supplier'] === '')) {
+            $this->folder->problem(
+                'routings',
+                $line,
+                'work_centre',
+                'a step is done at a work centre or by a supplier: fill one of the two.',
+            );
+        }
+        if (
+            $row['run_basis'] === 'units_per_hour'
+            && $row['supplier'] === ''
+            && BigDecimal::of((string) $row['run_rate'])->isZero()
+        ) {
+            $this->folder->problem('routings', $line, 'run_rate', 'must be above 0 units per hour.');
+        }
+        $this->alternatives($line, (string) $row['alternatives']);
+    }
+
+    private function alternatives(int $line, string $written): void
+    {
+        if ($written !== '' && preg_match(StepAlternatives::PATTERN, $written) !== 1) {
+            $this->folder->problem(
+                'routings',
+                $line,
+                'alternatives',
+                "'{$written}' is not such as SAW2|BENCH:150 (work centres, with the time in percent).",
+            );
+
+            return;
+        }
+        $codes = [
+            ...DB::table('work_centres')->pluck('code')->all(),
+            ...array_column($this->folder->rowsOf('work-centres'), 'code'),
+        ];
+        foreach (
+            array_diff(
+                array_keys(StepAlternatives::read($written)),
+                array_map(Code::keyOf(...), array_map(strval(...), $codes)),
+            ) as $code
+        ) {
+            if ($this->folder->isRefused('work_centres.code', $code)) {
+                continue;
+            }
+            $this->folder->problem(
+                'routings',
+                $line,
+                'alternatives',
+                'no work centre has the code '.mb_strtoupper($code).'.',
+            );
+        }
+    }
+}
