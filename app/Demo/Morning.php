@@ -114,19 +114,7 @@ final class Morning
      */
     private function miscount(): void
     {
-        $first = DB::table('order_components AS c')
-            ->join('orders AS o', 'o.id', 'c.order_id')
-            ->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
-            ->join('plan_orders AS p', 'p.order_id', 'o.id')
-            ->where('p.plan_id', Plan::LIVE)
-            ->where('c.issue_by', 'backflush')
-            ->where('o.state', 'firm')
-            ->where('o.is_held', false)
-            ->where('p.readiness', '<>', 'stuck')
-            ->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
-            ->orderBy('p.place_in_rank')
-            ->value('c.id');
-        $component = OrderComponent::query()->findOrFail((int) $first);
+        $component = $this->usedByItself();
         app(ReleaseOrders::class)->handle(
             [$component->order_id],
             'the drums come this afternoon',
@@ -142,20 +130,36 @@ final class Morning
             ->where('order_id', $component->order_id)
             ->where('number', $component->step_number)
             ->firstOrFail();
-        app(CountBalance::class)->handle(
-            $balance->id,
-            '1',
-            $this->staff->signs(Role::Storekeeper, 'counted the wrong bin'),
-        );
+        $this->count($balance->id, '1', 'counted the wrong bin');
         app(ReportStep::class)->handle(
             $step->id,
             ['good' => '1', 'scrap' => '0', 'pass_on' => '0', 'minutes' => 35, 'reason' => ''],
             $this->staff->signs(Role::Operator),
         );
-        app(CountBalance::class)->handle(
-            $balance->id,
-            $before,
-            $this->staff->signs(Role::Storekeeper, 'the right bin this time'),
-        );
+        $this->count($balance->id, $before, 'the right bin this time');
+    }
+
+    private function count(int $balance, string $counted, string $why): void
+    {
+        app(CountBalance::class)->handle($balance, $counted, $this->staff->signs(Role::Storekeeper, $why));
+    }
+
+    /** Of the first order that could go: what is used when its first step is counted. */
+    private function usedByItself(): OrderComponent
+    {
+        $first = DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
+            ->join('plan_orders AS p', 'p.order_id', 'o.id')
+            ->where('p.plan_id', Plan::LIVE)
+            ->where('c.issue_by', 'backflush')
+            ->where('o.state', 'firm')
+            ->where('o.is_held', false)
+            ->where('p.readiness', '<>', 'stuck')
+            ->whereRaw('s.number = (SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id)')
+            ->orderBy('p.place_in_rank')
+            ->value('c.id');
+
+        return OrderComponent::query()->findOrFail((int) $first);
     }
 }

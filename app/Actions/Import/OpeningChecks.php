@@ -186,6 +186,12 @@ final readonly class OpeningChecks
                 }
             }
         }
+        $this->counted();
+    }
+
+    /** What was counted at a step came in to it. */
+    private function counted(): void
+    {
         foreach ($this->folder->rowsOf('order-steps') as $line => $row) {
             $good = BigDecimal::of((string) $row['good']);
             $counted = $good->plus((string) $row['scrap']);

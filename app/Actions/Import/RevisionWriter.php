@@ -48,24 +48,39 @@ final readonly class RevisionWriter
             if ($old === null) {
                 $id = DB::table($file)->insertGetId(['item_id' => $itemId, ...self::head($first)]);
                 DB::table($lineTable)->insert(self::of($want, $parent, $id));
-                $this->result->add($file, 'new', count($want));
-
-                continue;
             }
-            $lines = DB::table($lineTable)->where($parent, $old->id);
-            $have = array_values($lines->clone()->orderBy($by)->get()->map(fn ($row): array => (array) $row)->all());
-            if (self::isSame($have, $want)) {
-                $this->result->add($file, 'same', count($want));
-            } elseif ($old->status === 'approved') {
-                $this->stays($file, $first);
-            } else {
-                $this->trail($file, (int) $old->id, $first, (string) $old->status, $by, $have, $want);
-                $lines->delete();
-                DB::table($file)->where('id', $old->id)->update(self::head($first, ['status', 'effective_from']));
-                DB::table($lineTable)->insert(self::of($want, $parent, (int) $old->id));
-                $this->result->add($file, 'changed', count($want));
-            }
+            $how = $old === null
+                ? 'new'
+                : $this->change($file, (int) $old->id, (string) $old->status, $first, [$lineTable, $parent, $by], $want);
+            $how === null ?: $this->result->add($file, $how, count($want));
         }
+    }
+
+    /**
+     * @param  array<string, ?string>  $first  line of the revision in the file
+     * @param  array{string, string, string}  $lines  their table, its column of the head, what they are known by
+     * @param  list<array<string, mixed>>  $want
+     * @return string|null  what became of it; null = it is approved and stays
+     */
+    private function change(string $file, int $id, string $status, array $first, array $lines, array $want): ?string
+    {
+        [$table, $parent, $by] = $lines;
+        $there = DB::table($table)->where($parent, $id);
+        $have = array_values($there->clone()->orderBy($by)->get()->map(fn ($row): array => (array) $row)->all());
+        if (self::isSame($have, $want)) {
+            return 'same';
+        }
+        if ($status === 'approved') {
+            $this->stays($file, $first);
+
+            return null;
+        }
+        $this->trail($file, $id, $first, $status, $by, $have, $want);
+        $there->delete();
+        DB::table($file)->where('id', $id)->update(self::head($first, ['status', 'effective_from']));
+        DB::table($table)->insert(self::of($want, $parent, $id));
+
+        return 'changed';
     }
 
     /**

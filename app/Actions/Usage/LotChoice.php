@@ -85,7 +85,9 @@ final readonly class LotChoice
     /** @throws Refused */
     private static function split(UseLine $line, Item $item, BigDecimal $quantity): Split
     {
-        $amount = fn (string $typed): BigDecimal => $typed === '' ? BigDecimal::zero() : $item->quantity($typed)->amount;
+        $amount = fn (string $typed): BigDecimal => $typed === ''
+            ? BigDecimal::zero()
+            : $item->quantity($typed)->amount;
         try {
             $parts = array_map(
                 fn (array $part): array => [

@@ -7,9 +7,10 @@ use App\Actions\Bookings\ReverseBooking;
 use App\Actions\Bookings\ReverseLines;
 use App\Actions\Stock\AddLateCost;
 use App\Actions\Usage\CorrectLot;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\PlainNumber;
-use App\Http\Requests\Rules;
+use App\Http\Requests\CorrectLotRequest;
+use App\Http\Requests\LateCostRequest;
+use App\Http\Requests\ReverseLinesRequest;
+use App\Http\Requests\ReverseRequest;
 use App\Models\Booking;
 use App\Queries\Bookings\BookedRow;
 use Brick\Math\BigDecimal;
@@ -68,16 +69,9 @@ class BookingController extends Controller
         ]);
     }
 
-    public function lines(DeedRequest $request, int $booking, ReverseLines $reverse): RedirectResponse
+    public function lines(ReverseLinesRequest $request, int $booking, ReverseLines $reverse): RedirectResponse
     {
-        $typed = $request->validate(
-            [
-                'moves' => ['required', 'array', 'max:2000'],
-                'moves.*' => Rules::id(),
-                'reason' => ['required', ...Rules::text(200)],
-            ],
-            ['reason.required' => 'Say why they are taken back.', 'moves.required' => 'Tick the lines to take back.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -89,17 +83,9 @@ class BookingController extends Controller
         );
     }
 
-    public function lot(DeedRequest $request, int $move, CorrectLot $correct): RedirectResponse
+    public function lot(CorrectLotRequest $request, int $move, CorrectLot $correct): RedirectResponse
     {
-        $typed = $request->validate([
-            'code' => ['required', ...Rules::text(60)],
-            'quantity' => ['nullable', ...Rules::amount()],
-            'reason' => ['required', ...Rules::text(200)],
-        ],
-            [
-                'code.required' => 'Name the lot that was really used.',
-                'reason.required' => 'Say how it was found out.',
-            ]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -112,15 +98,9 @@ class BookingController extends Controller
         );
     }
 
-    public function lateCost(DeedRequest $request, int $booking, AddLateCost $add): RedirectResponse
+    public function lateCost(LateCostRequest $request, int $booking, AddLateCost $add): RedirectResponse
     {
-        $typed = $request->validate(
-            [
-                'amount' => ['required', 'bail', new PlainNumber(most: '9999999', decimals: 2, least: '-9999999')],
-                'reason' => ['required', ...Rules::text(200)],
-            ],
-            ['reason.required' => 'Say what it is: freight, duty, a corrected price.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -132,7 +112,7 @@ class BookingController extends Controller
         );
     }
 
-    public function destroy(DeedRequest $request, int $booking, ReverseBooking $reverse): RedirectResponse
+    public function destroy(ReverseRequest $request, int $booking, ReverseBooking $reverse): RedirectResponse
     {
         // undoing one's own deed at once needs no further permission
         $found = Booking::query()->findOrFail($booking);
@@ -143,10 +123,7 @@ class BookingController extends Controller
             'You may undo your own deeds within 15 minutes; older ones are reversed by the supervisor, the '
                 .'storekeeper or the cost clerk.',
         );
-        $typed = $request->validate(
-            ['reason' => ['required', ...Rules::text(200)]],
-            ['reason.required' => 'Say why it is reversed.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(back(), $reverse->handle($booking, $request->signed($typed['reason'])));
     }

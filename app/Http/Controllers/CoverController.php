@@ -6,8 +6,8 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Cover\TieToOrder;
 use App\Http\Requests\CoverRequest;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\TieRequest;
+use App\Http\Requests\UntieRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** How customer lines are supplied. */
@@ -20,10 +20,9 @@ class CoverController extends Controller
             $request->boolean('with_parts'), $request->signed()));
     }
 
-    public function update(DeedRequest $request, int $line, TieToOrder $tie): RedirectResponse
+    public function update(TieRequest $request, int $line, TieToOrder $tie): RedirectResponse
     {
-        $typed = $request->validate(['order' => ['required', ...Rules::id(), 'exists:orders,id'],
-            'quantity' => ['required', ...Rules::amount()]]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -31,12 +30,9 @@ class CoverController extends Controller
         );
     }
 
-    public function destroy(DeedRequest $request, int $cover, TieToOrder $tie): RedirectResponse
+    public function destroy(UntieRequest $request, int $cover, TieToOrder $tie): RedirectResponse
     {
-        $typed = $request->validate(
-            ['reason' => ['required', ...Rules::text(200)]],
-            ['reason.required' => 'Say why it is untied.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(back(), $tie->untie($cover, $request->signed($typed['reason'])));
     }

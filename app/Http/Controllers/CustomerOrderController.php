@@ -5,9 +5,9 @@ namespace App\Http\Controllers;
 use App\Actions\Demand\CancelLine;
 use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Demand\EnterCustomerOrder;
+use App\Http\Requests\CancelLineRequest;
+use App\Http\Requests\CustomerLineRequest;
 use App\Http\Requests\CustomerOrderRequest;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
 use App\Models\Customer;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
@@ -16,7 +16,6 @@ use App\Wording\When;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use KeepPace\Core\Planning\NoLongerFor;
 
 /** Customer orders and their lines. */
@@ -71,13 +70,9 @@ class CustomerOrderController extends Controller
             ['page' => CustomerOrderPage::of($customerOrder) ?? abort(404, 'There is no such customer order.')]);
     }
 
-    public function update(DeedRequest $request, int $line, ChangeCustomerLine $change): RedirectResponse
+    public function update(CustomerLineRequest $request, int $line, ChangeCustomerLine $change): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'quantity' => ['required', ...Rules::amountOrZero()],
-            'promised_on' => ['required', ...Rules::workedDay()],
-        ]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -91,15 +86,9 @@ class CustomerOrderController extends Controller
         );
     }
 
-    public function cancelLine(DeedRequest $request, int $line, CancelLine $cancel): RedirectResponse
+    public function cancelLine(CancelLineRequest $request, int $line, CancelLine $cancel): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'then' => ['required', Rule::enum(NoLongerFor::class)],
-            'other' => ['nullable', ...Rules::id(), 'exists:customer_order_lines,id'],
-            'reason' => ['required', ...Rules::text(200)],
-        ],
-            ['reason.required' => 'Say why it is cancelled.']);
+        $typed = $request->validated();
 
         return $this->done(
             back(),

@@ -3,8 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Schedule\WhatIf;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\LeverRequest;
 use App\Models\Order;
 use App\Queries\Board\LateOrder;
 use App\Queries\Board\LateOrders;
@@ -51,9 +50,9 @@ class LateController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, int $order, WhatIf $whatIf): RedirectResponse
+    public function store(LeverRequest $request, int $order, WhatIf $whatIf): RedirectResponse
     {
-        $typed = $request->validate(['says' => ['required', ...Rules::text(200)]]);
+        $typed = $request->validated();
         $offer = collect(LeverOffers::of($order))->firstWhere('says', $typed['says']);
         if ($offer === null) {
             throw Refused::because(

@@ -4,22 +4,17 @@ namespace App\Http\Controllers;
 
 use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\AddComponentRequest;
+use App\Http\Requests\ComponentRequest;
+use App\Http\Requests\SwapComponentRequest;
 use Illuminate\Http\RedirectResponse;
 
 /** Components on one order; the master is not touched. */
 class OrderComponentController extends Controller
 {
-    public function store(DeedRequest $request, int $order, ChangeComponents $change): RedirectResponse
+    public function store(AddComponentRequest $request, int $order, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'item' => ['required', ...Rules::text(60)],
-            'quantity' => ['required', ...Rules::amount()],
-            'unit' => ['nullable', ...Rules::text(12)],
-            'step_number' => ['required', ...Rules::step()],
-        ]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -36,12 +31,9 @@ class OrderComponentController extends Controller
         );
     }
 
-    public function update(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
+    public function update(ComponentRequest $request, int $component, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'quantity' => ['required', ...Rules::amountOrZero()],
-        ]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -54,14 +46,9 @@ class OrderComponentController extends Controller
         );
     }
 
-    public function swap(DeedRequest $request, int $component, ChangeComponents $change): RedirectResponse
+    public function swap(SwapComponentRequest $request, int $component, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'item' => ['required', ...Rules::text(60)],
-            'quantity' => ['required', ...Rules::amount()],
-            'reason' => ['required', ...Rules::text(200)],
-        ], ['reason.required' => 'Say why.']);
+        $typed = $request->validated();
 
         return $this->done(
             back(),

@@ -6,9 +6,11 @@ use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\CureShort;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\SplitOrder;
-use App\Http\Requests\DeedRequest;
+use App\Http\Requests\CancelOrderRequest;
+use App\Http\Requests\CureRequest;
+use App\Http\Requests\MakeOrderRequest;
 use App\Http\Requests\OrderRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\SplitRequest;
 use App\Http\Typed;
 use App\Models\Customer;
 use App\Models\WorkCentre;
@@ -20,7 +22,6 @@ use App\Wording\Figures;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Validation\Rule;
 use KeepPace\Core\Planning\Cure;
 
 /** Production and assembly orders. */
@@ -45,14 +46,9 @@ class OrderController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, MakeOrder $make): RedirectResponse
+    public function store(MakeOrderRequest $request, MakeOrder $make): RedirectResponse
     {
-        $typed = $request->validate([
-            'item' => ['required', ...Rules::text(60)],
-            'quantity' => ['required', ...Rules::amount()],
-            'due_on' => ['nullable', ...Rules::workedDay()],
-            'with_parts' => ['nullable', 'boolean'],
-        ]);
+        $typed = $request->validated();
         $booking = $make->handle(
             $request->item()->id,
             $request->quantity(),
@@ -94,23 +90,18 @@ class OrderController extends Controller
         );
     }
 
-    public function destroy(DeedRequest $request, int $order, ChangeOrder $change): RedirectResponse
+    public function destroy(CancelOrderRequest $request, int $order, ChangeOrder $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'reason' => ['required', ...Rules::text(200)]],
-            ['reason.required' => 'Say why it is cancelled.']);
+        $typed = $request->validated();
 
         $signed = $request->signed($typed['reason']);
 
         return $this->done(back(), $change->cancel($order, (int) $typed['version'], $signed));
     }
 
-    public function split(DeedRequest $request, int $order, SplitOrder $split): RedirectResponse
+    public function split(SplitRequest $request, int $order, SplitOrder $split): RedirectResponse
     {
-        $typed = $request->validate([
-            'version' => Rules::version(),
-            'quantity' => ['required', ...Rules::amount()],
-            'reason' => ['nullable', ...Rules::text(200)],
-        ]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -123,17 +114,9 @@ class OrderController extends Controller
         );
     }
 
-    public function short(DeedRequest $request, int $order, CureShort $cure): RedirectResponse
+    public function short(CureRequest $request, int $order, CureShort $cure): RedirectResponse
     {
-        $typed = $request->validate(
-            [
-                'version' => Rules::version(),
-                'how' => ['required', Rule::enum(Cure::class)],
-                'quantity' => ['required', ...Rules::amount()],
-                'reason' => ['nullable', 'required_if:how,accept', ...Rules::text(200)],
-            ],
-            ['reason.required_if' => 'Say who accepted it.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(
             back(),

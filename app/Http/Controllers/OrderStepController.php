@@ -3,8 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Orders\ChangeSteps;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\AddStepRequest;
+use App\Http\Requests\RemoveStepRequest;
 use App\Http\Requests\StepRequest;
 use Illuminate\Http\RedirectResponse;
 
@@ -30,11 +30,9 @@ class OrderStepController extends Controller
         );
     }
 
-    public function store(DeedRequest $request, int $order, ChangeSteps $change): RedirectResponse
+    public function store(AddStepRequest $request, int $order, ChangeSteps $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version(), 'number' => ['required', ...Rules::step()],
-            'name' => ['required', ...Rules::text(60)],
-            'work_centre_id' => ['required', ...Rules::id(), 'exists:work_centres,id'], ...StepRequest::times()]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -53,9 +51,9 @@ class OrderStepController extends Controller
         );
     }
 
-    public function destroy(DeedRequest $request, int $step, ChangeSteps $change): RedirectResponse
+    public function destroy(RemoveStepRequest $request, int $step, ChangeSteps $change): RedirectResponse
     {
-        $typed = $request->validate(['version' => Rules::version()]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),

@@ -2,9 +2,8 @@
 
 namespace App\Http\Controllers;
 
-use App\Access\OwnPassword;
 use App\Actions\People\ChangePassword;
-use App\Http\Requests\DeedRequest;
+use App\Http\Requests\OwnPasswordRequest;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -16,17 +15,11 @@ class PasswordController extends Controller
         return view('people.password');
     }
 
-    public function update(DeedRequest $request, ChangePassword $change): RedirectResponse
+    public function update(OwnPasswordRequest $request, ChangePassword $change): RedirectResponse
     {
-        $user = $request->person();
-        $typed = $request->validate([
-            'present' => ['required', 'string', 'max:'.OwnPassword::MOST],
-            'new' => ['required', new OwnPassword([$user->login, $user->name])],
-            'again' => ['required', 'same:new'],
-        ], ['again.same' => 'The two are not the same. Type the new one again.']);
         $booking = $change->handle(
-            $typed['present'],
-            $typed['new'],
+            $request->validated('present'),
+            $request->validated('new'),
             $request->session()->getId(),
             $request->signed(),
         );

@@ -3,8 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Bookings\ClosePeriod;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\PeriodRequest;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
@@ -23,9 +22,9 @@ class PeriodController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, ClosePeriod $close): RedirectResponse
+    public function store(PeriodRequest $request, ClosePeriod $close): RedirectResponse
     {
-        $typed = $request->validate(['ends_on' => ['required', ...Rules::day()]]);
+        $typed = $request->validated();
 
         return $this->done(back(), $close->handle($typed['ends_on'], $request->signed()));
     }

@@ -6,8 +6,8 @@ use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\StartSearch;
 use App\Actions\Schedule\WhatIf;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
 use App\Http\Requests\SearchRequest;
+use App\Http\Requests\WhatIfRequest;
 use App\Models\Plan;
 use App\Queries\Board\LastSearch;
 use App\Queries\Board\PlanComparison;
@@ -64,9 +64,9 @@ class PlanController extends Controller
         return to_route('plans.index')->with('said', 'The search stops and keeps the best it found.');
     }
 
-    public function store(DeedRequest $request, WhatIf $whatIf): RedirectResponse
+    public function store(WhatIfRequest $request, WhatIf $whatIf): RedirectResponse
     {
-        $typed = $request->validate(['name' => ['nullable', ...Rules::text(60)]]);
+        $typed = $request->validated();
 
         return $this->done(
             to_route('plans.index'),

@@ -3,15 +3,14 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Purchasing\ChangePurchase;
-use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\ExpectedRequest;
+use App\Http\Requests\GiveUpPurchaseRequest;
+use App\Http\Requests\PurchasesRequest;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
 use App\Queries\Purchasing\OpenPurchase;
 use App\Queries\Purchasing\PurchaseList;
-use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -39,54 +38,17 @@ class PurchaseController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, RaisePurchases $raise): RedirectResponse
+    public function store(PurchasesRequest $request, RaisePurchases $raise): RedirectResponse
     {
-        $typed = $request->validate([
-            'items' => ['required', 'array', 'max:200'],
-            'items.*.number' => ['nullable', ...Rules::text(60)],
-            'items.*.quantity' => ['nullable', ...Rules::amountOrZero()],
-            'items.*.unit' => ['nullable', ...Rules::text(12)],
-            'items.*.price' => ['nullable', ...Rules::price()],
-            'items.*.expected_on' => ['nullable', ...Rules::workedDay()],
-            'items.*.supplier' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
-            'only' => ['nullable', 'array', 'max:500'],
-            'only.*' => Rules::id(),
-            'items.*' => ['array:number,quantity,unit,price,expected_on,supplier'],
-            'add' => ['nullable', 'boolean'],
-        ], ['items.required' => 'Tick the items to order.']);
-        $only = isset($typed['only']) ? array_map(intval(...), $typed['only']) : null;
-        $lines = [];
-        foreach ($typed['items'] as $id => $row) {
-            $item = isset($row['number']) ? $request->item("items.{$id}.number")->id : (int) $id;
-            if (
-                BigDecimal::of($row['quantity'] ?? '0')->isPositive()
-                && ($only === null || in_array($item, $only, true))
-            ) {
-                $lines[] = new PurchaseLine(
-                    $item,
-                    (string) $row['quantity'],
-                    $row['unit'] ?? '' ?: null,
-                    $row['price'] ?? null,
-                    $row['expected_on'] ?? null,
-                    isset($row['supplier']) ? (int) $row['supplier'] : null,
-                    (string) $id,
-                );
-            }
-        }
-
         return $this->done(
             back(),
-            $raise->handle($lines, $request->boolean('add'), $request->signed()),
+            $raise->handle($request->lines(), $request->boolean('add'), $request->signed()),
         );
     }
 
-    public function update(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse
+    public function update(ExpectedRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
-        $typed = $request->validate([
-            'expected_on' => ['required', ...Rules::workedDay()],
-            'asked_for' => ['nullable', ...Rules::day()],
-            'reason' => ['nullable', ...Rules::text(200)],
-        ]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -99,12 +61,9 @@ class PurchaseController extends Controller
         );
     }
 
-    public function destroy(DeedRequest $request, int $line, ChangePurchase $change): RedirectResponse
+    public function destroy(GiveUpPurchaseRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
-        $typed = $request->validate(
-            ['reason' => ['required', ...Rules::text(200)]],
-            ['reason.required' => 'Say why it is no longer wanted.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(back(), $change->giveUp($line, $request->signed($typed['reason'])));
     }

@@ -3,8 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Questions\AnswerQuestion;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\AnswerRequest;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\QuestionList;
 use App\Queries\Shop\Deliveries;
@@ -32,12 +31,9 @@ class QuestionController extends Controller
         ]);
     }
 
-    public function update(DeedRequest $request, int $question, AnswerQuestion $answer): RedirectResponse
+    public function update(AnswerRequest $request, int $question, AnswerQuestion $answer): RedirectResponse
     {
-        $typed = $request->validate(
-            ['answer' => ['required', ...Rules::text(200)]],
-            ['answer.required' => 'Say what it was.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(back(), $answer->handle($question, $typed['answer'], $request->signed()));
     }

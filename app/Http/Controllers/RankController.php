@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Orders\PlaceInRank;
-use App\Http\Requests\DeedRequest;
+use App\Http\Requests\RankRequest;
 use App\Models\Order;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\RankedOrder;
@@ -20,9 +20,9 @@ class RankController extends Controller
         return $this->page(null);
     }
 
-    public function preview(DeedRequest $request, PlaceInRank $place): View
+    public function preview(RankRequest $request, PlaceInRank $place): View
     {
-        [$order, $before] = $this->typed($request);
+        [$order, $before] = $request->move();
 
         return $this->page(new RankEffect(
             Order::query()->findOrFail($order),
@@ -32,30 +32,14 @@ class RankController extends Controller
         ));
     }
 
-    public function store(DeedRequest $request, PlaceInRank $place): RedirectResponse
+    public function store(RankRequest $request, PlaceInRank $place): RedirectResponse
     {
-        [$order, $before] = $this->typed($request);
+        [$order, $before] = $request->move();
 
         return $this->done(
             to_route('rank.index'),
             $place->handle($order, $before, $request->signed(), $request->boolean('with_servants')),
         );
-    }
-
-    /**
-     * "12-7": order 12 before order 7; "12-0": last of all.
-     *
-     * @return array{int, int|null}
-     */
-    private function typed(DeedRequest $request): array
-    {
-        $typed = $request->validate([
-            'move' => ['required', 'string', 'regex:/^\d{1,18}-\d{1,18}$/'],
-            'with_servants' => ['nullable', 'boolean'],
-        ], ['move.*' => 'Drag the row again: it did not say where to.']);
-        [$order, $before] = array_map(intval(...), explode('-', $typed['move']));
-
-        return [$order, $before === 0 ? null : $before];
     }
 
     private function page(?RankEffect $effect): View

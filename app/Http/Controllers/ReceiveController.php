@@ -5,7 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\ReceiveRequest;
 use App\Models\Place;
 use App\Queries\Orders\ReceiveList;
 use Illuminate\Contracts\View\View;
@@ -22,11 +22,9 @@ class ReceiveController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, int $order, ReceiveOrder $receive): RedirectResponse
+    public function store(ReceiveRequest $request, int $order, ReceiveOrder $receive): RedirectResponse
     {
-        $typed = $request->validate(['quantity' => ['required', ...Rules::amount()],
-            'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
-            'codes' => ['nullable', ...Rules::text(20000)]]);
+        $typed = $request->validated();
 
         return $this->done(
             back(),

@@ -3,8 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Orders\ReleaseOrders;
-use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\ReleaseRequest;
 use App\Queries\Orders\ListedOrder;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
@@ -26,10 +25,9 @@ class ReleaseController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, ReleaseOrders $release): RedirectResponse
+    public function store(ReleaseRequest $request, ReleaseOrders $release): RedirectResponse
     {
-        $typed = $request->validate(['orders' => ['required', 'array', 'max:200'], 'orders.*' => Rules::id(),
-            'short_reason' => ['nullable', ...Rules::text(200)]], ['orders.required' => 'Tick the orders to release.']);
+        $typed = $request->validated();
 
         return $this->done(
             back(),

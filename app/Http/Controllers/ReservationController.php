@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Stock\ReserveStock;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\ReserveRequest;
 use App\Models\Item;
 use App\Models\Order;
 use App\Wording\ChangeWords;
@@ -14,9 +14,9 @@ use Illuminate\Http\RedirectResponse;
 /** Stock kept hard for one order; from another order's share, with what that does to it shown first. */
 class ReservationController extends Controller
 {
-    public function preview(DeedRequest $request, ReserveStock $reserve): View
+    public function preview(ReserveRequest $request, ReserveStock $reserve): View
     {
-        $typed = $this->typed($request);
+        $typed = $request->typed();
         $says = ChangeWords::of($reserve->effect($typed['order'], $typed['item'], $typed['quantity']));
 
         return view('reservations.preview', [
@@ -27,9 +27,9 @@ class ReservationController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, ReserveStock $reserve): RedirectResponse
+    public function store(ReserveRequest $request, ReserveStock $reserve): RedirectResponse
     {
-        $typed = $this->typed($request);
+        $typed = $request->typed();
 
         return $this->done(
             to_route('orders.show', $typed['order']),
@@ -52,25 +52,5 @@ class ReservationController extends Controller
                 $request->signed($request->string('reason')->trim()->limit(200)->value()),
             ),
         );
-    }
-
-    /** @return array{order: int, item: int, quantity: string, lot?: string|null, reason?: string|null} */
-    private function typed(DeedRequest $request): array
-    {
-        $typed = $request->validate([
-            'order' => ['required', ...Rules::id(), 'exists:orders,id'],
-            'item' => ['required', ...Rules::id(), 'exists:items,id'],
-            'quantity' => ['required', ...Rules::amount()],
-            'lot' => ['nullable', ...Rules::text(60)],
-            'reason' => ['nullable', ...Rules::text(200)],
-        ]);
-
-        return [
-            'order' => (int) $typed['order'],
-            'item' => (int) $typed['item'],
-            'quantity' => $typed['quantity'],
-            'lot' => $typed['lot'] ?? null,
-            'reason' => $typed['reason'] ?? null,
-        ];
     }
 }

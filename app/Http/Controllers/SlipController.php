@@ -11,8 +11,10 @@ use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\ScanLot;
 use App\Actions\Usage\UnplannedLine;
 use App\Http\Requests\DeedRequest;
-use App\Http\Requests\Rules;
+use App\Http\Requests\PickRequest;
+use App\Http\Requests\ProposeSlipRequest;
 use App\Http\Requests\SlipRequest;
+use App\Http\Requests\UnplannedLineRequest;
 use App\Models\Slip;
 use App\Papers\PickPaper;
 use App\Queries\Usage\ListedSlip;
@@ -42,20 +44,9 @@ class SlipController extends Controller
         ]);
     }
 
-    public function store(DeedRequest $request, ProposeSlip $propose): RedirectResponse
+    public function store(ProposeSlipRequest $request, ProposeSlip $propose): RedirectResponse
     {
-        $typed = $request->validate(
-            [
-                'orders' => ['required', 'array', 'max:400'],
-                'orders.*' => Rules::id(),
-                'part' => ['required', 'in:whole,reported,step'],
-                'step_number' => ['nullable', 'required_if:part,step', ...Rules::step()],
-            ],
-            [
-                'orders.required' => 'Tick the orders to propose for.',
-                'step_number.required_if' => 'Say which step.',
-            ],
-        );
+        $typed = $request->validated();
         $slip = $propose->handle(
             array_map(intval(...), array_values($typed['orders'])),
             $typed['part'],
@@ -128,20 +119,9 @@ class SlipController extends Controller
         );
     }
 
-    public function add(DeedRequest $request, int $slip, KeepSlip $keep): RedirectResponse
+    public function add(UnplannedLineRequest $request, int $slip, KeepSlip $keep): RedirectResponse
     {
-        $typed = $request->validate(
-            [
-                'version' => Rules::version(),
-                'order' => ['required', ...Rules::id(), 'exists:orders,id'],
-                'item' => ['required', ...Rules::text(60)],
-                'step_number' => ['required', ...Rules::step()],
-                'quantity' => ['required', ...Rules::amount()],
-                'unit' => ['nullable', ...Rules::text(12)],
-                'reason' => ['required', ...Rules::text(200)],
-            ],
-            ['reason.required' => 'Say why it is used.'],
-        );
+        $typed = $request->validated();
         $keep->add(
             $slip,
             (int) $typed['version'],
@@ -184,15 +164,9 @@ class SlipController extends Controller
         ]);
     }
 
-    public function pick(DeedRequest $request, int $slip, PickSlip $pick, BookSlip $book): RedirectResponse
+    public function pick(PickRequest $request, int $slip, PickSlip $pick, BookSlip $book): RedirectResponse
     {
-        $typed = $request->validate([
-            'do' => ['required', 'in:scan,tick,all,book'],
-            'scan' => ['nullable', 'required_if:do,scan', ...Rules::text(80)],
-            'picked' => ['nullable', 'array', 'max:3000'],
-            'picked.*' => Rules::id(),
-            'version' => Rules::version(),
-        ], ['scan.required_if' => 'Scan or type a lot, serial or item.']);
+        $typed = $request->validated();
         $ticked = array_map(intval(...), array_values($typed['picked'] ?? []));
         $done = match ($typed['do']) {
             'scan' => $pick->scan($slip, $typed['scan'] ?? '', $request->person()),

@@ -8,10 +8,11 @@ use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
 use App\Actions\Stock\SetStandardCost;
 use App\Http\Requests\ConditionRequest;
-use App\Http\Requests\DeedRequest;
+use App\Http\Requests\CountRequest;
+use App\Http\Requests\ExpiryRequest;
 use App\Http\Requests\GoodsInRequest;
-use App\Http\Requests\Rules;
 use App\Http\Requests\ScrapRequest;
+use App\Http\Requests\StandardCostRequest;
 use App\Models\Item;
 use App\Models\Purchase;
 use App\Queries\Cut;
@@ -97,12 +98,9 @@ class StockController extends Controller
         );
     }
 
-    public function expiry(DeedRequest $request, int $lot, ChangeCondition $change): RedirectResponse
+    public function expiry(ExpiryRequest $request, int $lot, ChangeCondition $change): RedirectResponse
     {
-        $typed = $request->validate(
-            ['expires_on' => ['nullable', ...Rules::farDay()], 'reason' => ['required', ...Rules::text(200)]],
-            ['reason.required' => 'Say what the new date rests on.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -114,12 +112,9 @@ class StockController extends Controller
         );
     }
 
-    public function standard(DeedRequest $request, int $item, SetStandardCost $set): RedirectResponse
+    public function standard(StandardCostRequest $request, int $item, SetStandardCost $set): RedirectResponse
     {
-        $typed = $request->validate(
-            ['cost' => ['required', ...Rules::price()], 'reason' => ['required', ...Rules::text(200)]],
-            ['reason.required' => 'Say why it changes.'],
-        );
+        $typed = $request->validated();
 
         return $this->done(
             back(),
@@ -127,10 +122,9 @@ class StockController extends Controller
         );
     }
 
-    public function count(DeedRequest $request, int $balance, CountBalance $count): RedirectResponse
+    public function count(CountRequest $request, int $balance, CountBalance $count): RedirectResponse
     {
-        $typed = $request->validate(['quantity' => ['required', ...Rules::amountOrZero()],
-            'reason' => ['required', ...Rules::text(200)]], ['reason.required' => 'Say why it differs.']);
+        $typed = $request->validated();
 
         return $this->done(
             back(),

@@ -1,0 +1,17 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** The answer to a question. */
+class AnswerRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['answer' => ['required', ...Rules::text(200)]];
+    }
+
+    public function messages(): array
+    {
+        return [...parent::messages(), 'answer.required' => 'Say what it was.'];
+    }
+}

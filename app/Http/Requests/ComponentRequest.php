@@ -1,0 +1,12 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Another quantity of a component. */
+class ComponentRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['version' => Rules::version(), 'quantity' => ['required', ...Rules::amountOrZero()]];
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** What was counted. */
+class CountRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'quantity' => ['required', ...Rules::amountOrZero()],
+            'reason' => ['required', ...Rules::text(200)],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [...parent::messages(), 'reason.required' => 'Say why it differs.'];
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Another quantity or date of a customer line. */
+class CustomerLineRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'version' => Rules::version(),
+            'quantity' => ['required', ...Rules::amountOrZero()],
+            'promised_on' => ['required', ...Rules::workedDay()],
+        ];
+    }
+}

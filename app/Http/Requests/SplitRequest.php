@@ -1,0 +1,16 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Pieces that go on as an order of their own. */
+class SplitRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'version' => Rules::version(),
+            'quantity' => ['required', ...Rules::amount()],
+            'reason' => ['nullable', ...Rules::text(200)],
+        ];
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Another standard cost. */
+class StandardCostRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['cost' => ['required', ...Rules::price()], 'reason' => ['required', ...Rules::text(200)]];
+    }
+
+    public function messages(): array
+    {
+        return [...parent::messages(), 'reason.required' => 'Say why it changes.'];
+    }
+}
