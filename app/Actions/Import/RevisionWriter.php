@@ -49,9 +49,10 @@ final readonly class RevisionWriter
                 $id = DB::table($file)->insertGetId(['item_id' => $itemId, ...self::head($first)]);
                 DB::table($lineTable)->insert(self::of($want, $parent, $id));
             }
+            $lines = [$lineTable, $parent, $by];
             $how = $old === null
                 ? 'new'
-                : $this->change($file, (int) $old->id, (string) $old->status, $first, [$lineTable, $parent, $by], $want);
+                : $this->change($file, (int) $old->id, (string) $old->status, $first, $lines, $want);
             $how === null ?: $this->result->add($file, $how, count($want));
         }
     }
