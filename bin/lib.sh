@@ -137,9 +137,9 @@ own() { [ "$(id -u)" != 0 ] || chown -R "$1" "${@:2}"; }
 as_web() { if [ "$WEB_USER" = "$(id -un)" ]; then "$@"; else runuser -u "$WEB_USER" -- "$@"; fi; }
 
 DB_HOME=$VAR # where data folders lie
-# db_prepare NAME FIRST_PORT: a data folder in var/NAME and a free loopback port; sets DB_PORT, DB_SOCKET, DB_COMMAND
+# db_prepare NAME PORTS: a data folder in var/NAME and a free loopback port from there on; sets DB_PORT, DB_SOCKET, DB_COMMAND
 db_prepare() {
-    local dir=$DB_HOME/$1 run pid
+    local dir=$DB_HOME/$1 tmp=$DB_HOME/$1-tmp run pid
     own_users
     run=/run/keep-pace-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
     [ -w /run ] || run=/tmp/keep-pace-$(id -u)-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
@@ -149,10 +149,12 @@ db_prepare() {
     if [ -n "$pid" ] && kill -0 "$pid" 2>/dev/null && grep -qa mariadbd "/proc/$pid/cmdline"; then
         fail "it is running already from this folder (process $pid). End that one first."
     fi
+    # a MariaDB that starts takes the temporary tables of others out of a folder it shares with them
+    mkdir -p "$tmp"; chmod 700 "$tmp"; own "$DB_USER" "$tmp"
     if [ ! -f "$dir/ready" ]; then
         rm -rf "$dir"
         mkdir -p "$dir"; own "$DB_USER" "$dir"
-        mariadb-install-db --no-defaults --skip-test-db --datadir="$dir" --user="$DB_USER" \
+        mariadb-install-db --no-defaults --skip-test-db --datadir="$dir" --tmpdir="$tmp" --user="$DB_USER" \
             --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" \
             > "$VAR/$1-install.log" 2>&1 \
             || failed "$VAR/$1-install.log" 5 'the data folder of MariaDB could not be made.'
@@ -162,9 +164,10 @@ db_prepare() {
     DB_PASSWORD_FILE=$VAR/$1.password
     [ -s "$DB_PASSWORD_FILE" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$DB_PASSWORD_FILE")
     chmod 600 "$DB_PASSWORD_FILE"; own "$WEB_USER" "$DB_PASSWORD_FILE"
-    DB_PORT=$(free_port "$2")
+    # two that begin at once look for a port in different places
+    DB_PORT=$(free_port $(($2 + $(printf '%s' "$dir" | cksum | cut -d' ' -f1) % 900)))
     DB_COMMAND=(
-        mariadbd --no-defaults --datadir="$dir" --user="$DB_USER"
+        mariadbd --no-defaults --datadir="$dir" --tmpdir="$tmp" --user="$DB_USER"
         --bind-address=127.0.0.1 --port="$DB_PORT" --socket="$DB_SOCKET"
         --pid-file="$dir/mariadbd.pid" --log-error="$dir/mariadbd.log" --skip-log-bin
         --innodb-buffer-pool-size=512M --innodb-log-file-size=256M
