@@ -137,7 +137,8 @@ own() { [ "$(id -u)" != 0 ] || chown -R "$1" "${@:2}"; }
 as_web() { if [ "$WEB_USER" = "$(id -un)" ]; then "$@"; else runuser -u "$WEB_USER" -- "$@"; fi; }
 
 DB_HOME=$VAR # where data folders lie
-# db_prepare NAME PORTS: a data folder in var/NAME and a free loopback port from there on; sets DB_PORT, DB_SOCKET, DB_COMMAND
+# db_prepare NAME PORTS: a data folder in var/NAME and a free loopback port from PORTS on; sets DB_PORT, DB_SOCKET,
+# DB_COMMAND
 db_prepare() {
     local dir=$DB_HOME/$1 tmp=$DB_HOME/$1-tmp run pid
     own_users

@@ -3,107 +3,62 @@
 namespace App\Papers;
 
 use App\Queries\Usage\PickList;
+use App\Queries\Usage\PickRow;
 use App\Wording\Figures;
 use App\Wording\When;
-use TCPDF;
 
 /** A pick list on paper: A4, by place, each lot or item as Code 128 to be scanned when it is taken. */
 final class PickPaper
 {
-    private const WIDTHS = [
-        'Place' => 30,
-        'Item' => 66,
-        'Lot or serial' => 34,
-        'Quantity' => 20,
-        '' => 12,
-        'Order' => 18,
-        'Step' => 10,
-    ];
+    private const HEAD = ['Place', 'Item', 'Lot or serial', 'Quantity', '', 'Order', 'Step'];
+
+    private const WIDTHS = [30, 66, 34, 20, 12, 18, 10];
+
+    private const FIGURES = [3];
 
     public static function pdf(PickList $list): string
     {
-        $pdf = new TCPDF('P', 'mm', 'A4', true, 'UTF-8');
-        $pdf->setCreator('Keep Pace');
-        $pdf->setTitle("Pick list {$list->slip->id}");
-        $pdf->setPrintHeader(false);
-        $pdf->setPrintFooter(false);
-        $pdf->setMargins(10, 10, 10);
-        $pdf->setAutoPageBreak(false);
-        self::page($pdf, $list);
+        $sheet = new Sheet('P', "Pick list {$list->slip->id}", self::WIDTHS, self::FIGURES, 9);
+        self::page($sheet, $list);
         foreach ($list->rows as $row) {
-            if ($pdf->GetY() > 272) {
-                self::page($pdf, $list);
+            if ($sheet->isFull(272)) {
+                self::page($sheet, $list);
             }
-            $y = $pdf->GetY();
-            $pdf->setFont('helvetica', '', 9);
-            $cells = [
-                $row->place ?? '',
-                "{$row->itemNumber} {$row->item}",
-                $row->code.($row->expiresOn === null ? '' : " until {$row->expiresOn}"),
-                Figures::amount($row->typed),
-                $row->unit,
-                $row->order,
-                (string) $row->step,
-            ];
-            foreach (array_values(self::WIDTHS) as $i => $width) {
-                $pdf->MultiCell(
-                    $width,
-                    6,
-                    $cells[$i],
-                    0,
-                    $i === 3 ? 'R' : 'L',
-                    false,
-                    0,
-                    null,
-                    null,
-                    true,
-                    0,
-                    false,
-                    true,
-                    6,
-                    'M',
-                    true,
-                );
-            }
-            $pdf->write1DBarcode($row->barcode(), 'C128', 40, $y + 6, 60, 6, 0.25, [
-                'stretch' => false,
-                'position' => 'L',
-            ]);
-            $pdf->Rect(186, $y + 7, 5, 5);
-            $pdf->Line(10, $y + 13.4, 200, $y + 13.4, ['width' => 0.1, 'color' => [150, 150, 150]]);
-            $pdf->setXY(10, $y + 14);
+            $y = $sheet->row(self::cells($row));
+            $sheet->barcode($row->barcode(), 40, $y + 6, 60);
+            $sheet->box(186, $y + 7);
+            $sheet->endRow($y + 13.4, $y + 14, 190);
         }
         foreach ($list->missing as $row) {
-            $pdf->setFont('helvetica', 'I', 9);
-            $pdf->Cell(
-                190,
-                6,
-                Figures::amount((string) $row->quantity)
-                    ." {$row->unit} of {$row->itemNumber} {$row->item} for {$row->order} are not there.",
-                0,
-                1,
+            $amount = Figures::amount((string) $row->quantity);
+            $sheet->note(
+                "{$amount} {$row->unit} of {$row->itemNumber} {$row->item} for {$row->order} are not there.",
+                'I',
             );
         }
 
-        return $pdf->Output('', 'S');
+        return $sheet->output();
     }
 
-    private static function page(TCPDF $pdf, PickList $list): void
+    /** @return list<string> */
+    private static function cells(PickRow $row): array
     {
-        $pdf->AddPage();
-        $pdf->setFont('helvetica', 'B', 14);
-        $pdf->Cell(70, 10, "Pick list {$list->slip->id}");
-        $pdf->write1DBarcode("SLIP-{$list->slip->id}", 'C128', 80, 10, 50, 8, 0.3, [
-            'stretch' => false,
-            'position' => 'L',
-        ]);
-        $pdf->setFont('helvetica', '', 9);
-        $pdf->setXY(130, 10);
-        $pdf->Cell(70, 8, 'printed '.When::full(now()).', page '.$pdf->getPage(), 0, 1, 'R');
-        $pdf->setFont('helvetica', 'B', 9);
-        foreach (self::WIDTHS as $word => $width) {
-            $pdf->Cell($width, 6, $word, 'B', 0, $word === 'Quantity' ? 'R' : 'L');
-        }
-        $pdf->Ln(8);
+        return [
+            $row->place ?? '',
+            "{$row->itemNumber} {$row->item}",
+            $row->code.($row->expiresOn === null ? '' : " until {$row->expiresOn}"),
+            Figures::amount($row->typed),
+            $row->unit,
+            $row->order,
+            (string) $row->step,
+        ];
+    }
+
+    private static function page(Sheet $sheet, PickList $list): void
+    {
+        $sheet->page("Pick list {$list->slip->id}", 70, 10);
+        $sheet->barcode("SLIP-{$list->slip->id}", 80, 10, 50, 8, 0.3);
+        $sheet->says('printed '.When::full(now()), 70, 130);
+        $sheet->head(self::HEAD, 8);
     }
 }

@@ -2,6 +2,8 @@
 
 namespace App\Queries;
 
+use Closure;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
@@ -9,10 +11,23 @@ use KeepPace\Core\Naming\Code;
 /** Finds what a number, name or scanned code stands for. */
 final class Find
 {
+    /** Of each kind so many are shown. */
+    private const MOST = 8;
+
+    private readonly string $inside;
+
+    private readonly string $key;
+
+    private function __construct(private readonly string $text)
+    {
+        $this->inside = Like::inside($text);
+        $this->key = Like::beginsKey($text); // numbers are asked for by what they are known by
+    }
+
     /**
      * What it is exactly first; else what it may be.
      *
-     * @return Collection<int, array{what: string, label: string, url: string, exact: bool}>
+     * @return Collection<int, Found>
      */
     public static function anything(string $text): Collection
     {
@@ -20,93 +35,147 @@ final class Find
         if ($text === '') {
             return collect();
         }
-        $inside = Like::inside($text);
-        $key = Like::beginsKey($text); // numbers are asked for by what they are known by
-        $found = collect();
-        $add = function (iterable $rows, string $what, callable $url, callable $label) use ($found, $text): void {
-            foreach ($rows as $row) {
-                $found->push(['what' => $what, 'label' => $label($row), 'url' => $url($row),
-                    'exact' => Code::keyOf($row->code) === Code::keyOf($text)]);
-            }
-        };
-        $add(
-            DB::table('orders AS o')
-                ->join('items AS i', 'i.id', 'o.item_id')
-                ->where('o.number_key', 'like', $key)
-                ->orderByDesc('o.id')
-                ->limit(8)
-                ->get(['o.id', 'o.number AS code', 'i.name', 'o.state']),
-            'order',
-            fn ($row): string => route('orders.show', $row->id),
-            fn ($row): string => "{$row->code} {$row->name}, {$row->state}",
-        );
-        $add(
-            DB::table('customer_orders AS o')
-                ->join('customers AS c', 'c.id', 'o.customer_id')
-                ->where(
-                    fn ($any) => $any
-                        ->where('o.number_key', 'like', $key)
-                        ->orWhere('o.reference', 'like', $inside)
-                        ->orWhere('c.name', 'like', $inside),
-                )
-                ->orderByDesc('o.id')
-                ->limit(8)
-                ->get(['o.id', 'o.number AS code', 'c.name', 'o.reference']),
-            'customer order',
-            fn ($row): string => route('customer-orders.show', $row->id),
-            fn ($row): string => "{$row->code} {$row->name} {$row->reference}",
-        );
-        $add(
-            DB::table('items')
-                ->where(fn ($any) => $any->where('number_key', 'like', $key)->orWhere('name', 'like', $inside))
-                ->orderBy('number')
-                ->limit(8)
-                ->get(['id', 'number AS code', 'name']),
-            'item',
-            fn ($row): string => route('stock.show', $row->id),
-            fn ($row): string => "{$row->code} {$row->name}",
-        );
-        $add(
-            DB::table('lots AS l')
-                ->join('items AS i', 'i.id', 'l.item_id')
-                ->where('l.code_key', 'like', $key)
-                ->orderByDesc('l.id')
-                ->limit(8)
-                ->get(['l.item_id', 'l.code', 'i.name']),
-            'lot or serial',
-            fn ($row): string => route('stock.show', $row->item_id).'?lot='.urlencode($row->code),
-            fn ($row): string => "{$row->code} of {$row->name}",
-        );
-        $add(
-            DB::table('work_centres')
-                ->where(fn ($any) => $any->where('code_key', 'like', $key)->orWhere('name', 'like', $inside))
-                ->limit(4)
-                ->get(['id', 'code', 'name']),
-            'work centre',
-            fn ($row): string => route('station.show', $row->id),
-            fn ($row): string => "{$row->code} {$row->name}",
-        );
-        $add(
-            DB::table('purchases AS p')
-                ->join('items AS i', 'i.id', 'p.item_id')
-                ->where('p.number_key', 'like', $key)
-                ->limit(4)
-                ->get(['p.item_id', 'p.purchase_order_id', 'p.number AS code', 'i.name']),
-            'purchase',
-            fn ($row): string => $row->purchase_order_id === null
-                ? route('stock.show', $row->item_id)
-                : route('purchases.show', $row->purchase_order_id),
-            fn ($row): string => "{$row->code} {$row->name}",
-        );
-        if (preg_match('/^slip-(\d{1,9})$/i', $text, $slip) === 1) {
-            $add(
-                DB::table('slips')->where('id', $slip[1])->selectRaw("id, CONCAT('SLIP-', id) AS code, state")->get(),
-                'usage slip',
-                fn ($row): string => route('slips.show', $row->id),
-                fn ($row): string => "{$row->code}, {$row->state}",
-            );
-        }
+        $find = new self($text);
 
-        return $found->sortByDesc('exact')->values();
+        return collect([
+            ...$find->orders(),
+            ...$find->customerOrders(),
+            ...$find->items(),
+            ...$find->lots(),
+            ...$find->workCentres(),
+            ...$find->purchases(),
+            ...$find->slips(),
+        ])->sortByDesc('exact')->values();
+    }
+
+    /** @return Collection<int, Found> */
+    private function orders(): Collection
+    {
+        $query = DB::table('orders AS o')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->where('o.number_key', 'like', $this->key)
+            ->orderByDesc('o.id')
+            ->limit(self::MOST)
+            ->select(['o.id', 'o.number AS code', 'i.name', 'o.state']);
+
+        return $this->all('order', $query, fn (Row $row): array => [
+            route('orders.show', $row->int('id')),
+            "{$row->text('code')} {$row->text('name')}, {$row->text('state')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function customerOrders(): Collection
+    {
+        $query = DB::table('customer_orders AS o')
+            ->join('customers AS c', 'c.id', 'o.customer_id')
+            ->where(
+                fn (Builder $any) => $any
+                    ->where('o.number_key', 'like', $this->key)
+                    ->orWhere('o.reference', 'like', $this->inside)
+                    ->orWhere('c.name', 'like', $this->inside),
+            )
+            ->orderByDesc('o.id')
+            ->limit(self::MOST)
+            ->select(['o.id', 'o.number AS code', 'c.name', 'o.reference']);
+
+        return $this->all('customer order', $query, fn (Row $row): array => [
+            route('customer-orders.show', $row->int('id')),
+            "{$row->text('code')} {$row->text('name')} {$row->textOrNull('reference')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function items(): Collection
+    {
+        $query = DB::table('items')
+            ->where($this->codeOrName('number_key'))
+            ->orderBy('number')
+            ->limit(self::MOST)
+            ->select(['id', 'number AS code', 'name']);
+
+        return $this->all('item', $query, fn (Row $row): array => [
+            route('stock.show', $row->int('id')),
+            "{$row->text('code')} {$row->text('name')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function lots(): Collection
+    {
+        $query = DB::table('lots AS l')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->where('l.code_key', 'like', $this->key)
+            ->orderByDesc('l.id')
+            ->limit(self::MOST)
+            ->select(['l.item_id', 'l.code', 'i.name']);
+
+        return $this->all('lot or serial', $query, fn (Row $row): array => [
+            route('stock.show', $row->int('item_id')).'?lot='.urlencode($row->text('code')),
+            "{$row->text('code')} of {$row->text('name')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function workCentres(): Collection
+    {
+        $query = DB::table('work_centres')
+            ->where($this->codeOrName('code_key'))
+            ->limit(self::MOST)
+            ->select(['id', 'code', 'name']);
+
+        return $this->all('work centre', $query, fn (Row $row): array => [
+            route('station.show', $row->int('id')),
+            "{$row->text('code')} {$row->text('name')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function purchases(): Collection
+    {
+        $query = DB::table('purchases AS p')
+            ->join('items AS i', 'i.id', 'p.item_id')
+            ->where('p.number_key', 'like', $this->key)
+            ->limit(self::MOST)
+            ->select(['p.item_id', 'p.purchase_order_id', 'p.number AS code', 'i.name']);
+
+        return $this->all('purchase', $query, fn (Row $row): array => [
+            $row->intOrNull('purchase_order_id') === null
+                ? route('stock.show', $row->int('item_id'))
+                : route('purchases.show', $row->int('purchase_order_id')),
+            "{$row->text('code')} {$row->text('name')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function slips(): Collection
+    {
+        if (preg_match('/^slip-(\d{1,9})$/i', $this->text, $slip) !== 1) {
+            return collect();
+        }
+        $query = DB::table('slips')->where('id', $slip[1])->selectRaw("id, CONCAT('SLIP-', id) AS code, state");
+
+        return $this->all('usage slip', $query, fn (Row $row): array => [
+            route('slips.show', $row->int('id')),
+            "{$row->text('code')}, {$row->text('state')}",
+        ]);
+    }
+
+    private function codeOrName(string $key): Closure
+    {
+        return fn (Builder $any) => $any->where($key, 'like', $this->key)->orWhere('name', 'like', $this->inside);
+    }
+
+    /**
+     * @param  Closure(Row): array{string, string}  $at  its address and what it is called
+     * @return Collection<int, Found>
+     */
+    private function all(string $what, Builder $query, Closure $at): Collection
+    {
+        return Row::all($query, fn (Row $row): Found => new Found(
+            $what,
+            ...$at($row),
+            exact: Code::keyOf($row->text('code')) === Code::keyOf($this->text),
+        ));
     }
 }

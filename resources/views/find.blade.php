@@ -20,8 +20,8 @@
             <tbody>
                 @foreach ($found as $row)
                     <tr>
-                        <td class="tight sub">{{ $row['what'] }}</td>
-                        <td><a href="{{ $row['url'] }}">{{ $row['label'] }}</a></td>
+                        <td class="tight sub">{{ $row->what }}</td>
+                        <td><a href="{{ $row->url }}">{{ $row->label }}</a></td>
                     </tr>
                 @endforeach
             </tbody>

@@ -20,6 +20,17 @@ arch('controllers do not write')
     ->expect('App\Http\Controllers')
     ->not->toUse(['App\Actions\Bookings\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing']);
 
+/** A form that books has a request, which says its fields; a login, an upload and the board's preview book nothing. */
+it('takes what was typed from requests', function () {
+    $validates = [];
+    foreach (glob(__DIR__.'/../../app/Http/Controllers/*.php') as $file) {
+        if (preg_match('/\$request->validate\(/', (string) file_get_contents($file)) === 1) {
+            $validates[] = basename($file, '.php');
+        }
+    }
+    expect($validates)->toBe(['BoardController', 'ImportController', 'LoginController']);
+});
+
 /** A folder of core uses only those that come after it. */
 it('keeps the order of the rooms in core', function () {
     $after = [

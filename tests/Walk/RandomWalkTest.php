@@ -78,6 +78,13 @@ it('ends clean', function (int $seed, int $steps) {
         ->whereIn('state', ['firm', 'released', 'running', 'built'])
         ->pluck('id')
         ->all();
+    // a deed on one of these, drawn; nothing where there is none
+    $on = fn (Closure $query, Closure $do): Closure => function () use ($query, $pick, $do) {
+        $ids = $query()->pluck('id')->all();
+
+        return $ids === [] ? null : $do($query()->findOrFail($pick($ids)));
+    };
+    $anOrder = fn () => Order::query()->whereIn('state', ['firm', 'released', 'running', 'built']);
     $actions = [
         'customer order' => fn () => $this->shop->cover(
             $this->shop->customerOrder([
@@ -151,28 +158,26 @@ it('ends clean', function (int $seed, int $steps) {
             'sheet',
             'RACK',
         ),
-        'change quantity' => function () use ($openOrders, $pick) {
-            $ids = $openOrders();
-            $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
-
-            return $order === null ? null : app(ChangeOrder::class)
-                ->head($order->id, $order->version,
-                    ['quantity' => (string) mt_rand(1, 9), 'due_on' => $order->due_on, 'rank' => mt_rand(1, 999),
-                        'is_held' => mt_rand(0, 9) === 0], $this->shop->sign(Role::Supervisor));
-        },
-        'change component' => function () use ($pick) {
-            $ids = OrderComponent::query()->pluck('id')->all();
-            $component = $ids === [] ? null : OrderComponent::query()->with('order')->findOrFail($pick($ids));
-
-            return $component === null
-                ? null
-                : app(ChangeComponents::class)->change(
-                    $component->id,
-                    $component->order->version,
-                    (string) mt_rand(0, 9),
-                    $this->shop->sign(Role::Supervisor),
-                );
-        },
+        'change quantity' => $on($anOrder, fn (Order $order) => app(ChangeOrder::class)->head(
+            $order->id,
+            $order->version,
+            [
+                'quantity' => (string) mt_rand(1, 9),
+                'due_on' => $order->due_on,
+                'rank' => mt_rand(1, 999),
+                'is_held' => mt_rand(0, 9) === 0,
+            ],
+            $this->shop->sign(Role::Supervisor),
+        )),
+        'change component' => $on(
+            fn () => OrderComponent::query()->with('order'),
+            fn (OrderComponent $component) => app(ChangeComponents::class)->change(
+                $component->id,
+                $component->order->version,
+                (string) mt_rand(0, 9),
+                $this->shop->sign(Role::Supervisor),
+            ),
+        ),
         'tie' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $lines = CustomerOrderLine::query()->where('is_open', true)->pluck('id')->all();
@@ -186,72 +191,51 @@ it('ends clean', function (int $seed, int $steps) {
                     $this->shop->sign(Role::Planner),
                 );
         },
-        'untie' => function () use ($pick) {
-            $ids = Cover::query()->where('quantity', '>', 0)->pluck('id')->all();
-
-            return $ids === [] ? null : app(TieToOrder::class)
-                ->untie($pick($ids), $this->shop->sign(Role::Planner, 'walk'));
-        },
-        'change line' => function () use ($pick) {
-            $ids = CustomerOrderLine::query()->pluck('id')->all();
-            $line = $ids === [] ? null : CustomerOrderLine::query()->with('customerOrder')->findOrFail($pick($ids));
-
-            return $line === null
-                ? null
-                : app(ChangeCustomerLine::class)->handle(
-                    $line->id,
-                    $line->customerOrder->version,
-                    (string) mt_rand(0, 8),
-                    '2026-12-20',
-                    $this->shop->sign(Role::Sales),
-                );
-        },
-        'count' => function () use ($pick) {
-            $ids = Balance::query()
+        'untie' => $on(
+            fn () => Cover::query()->where('quantity', '>', 0),
+            fn (Cover $cover) => app(TieToOrder::class)->untie($cover->id, $this->shop->sign(Role::Planner, 'walk')),
+        ),
+        'change line' => $on(
+            fn () => CustomerOrderLine::query()->with('customerOrder'),
+            fn (CustomerOrderLine $line) => app(ChangeCustomerLine::class)->handle(
+                $line->id,
+                $line->customerOrder->version,
+                (string) mt_rand(0, 8),
+                '2026-12-20',
+                $this->shop->sign(Role::Sales),
+            ),
+        ),
+        'count' => $on(
+            fn () => Balance::query()
                 ->where('quantity', '>', 0)
-                ->whereHas('item', fn ($item) => $item->whereIn('number', ['LID-9', 'GATE-40', 'FOOT-1', 'TRAY-40']))
-                ->pluck('id')
-                ->all();
-            $balance = $ids === [] ? null : Balance::query()->findOrFail($pick($ids));
-
-            return $balance === null
-                ? null
-                : app(CountBalance::class)->handle(
-                    $balance->id,
-                    (string) max(0, (int) $balance->quantity + mt_rand(-3, 3)),
-                    $this->shop->sign(Role::Storekeeper, 'walk'),
-                );
-        },
-        'start' => function () use ($openOrders, $pick) {
-            $ids = $openOrders();
-            $step = $ids === [] ? null : $pick(Order::query()->findOrFail($pick($ids))->steps()->get()->all());
-
-            return $step === null
-                ? null
-                : app(StartStep::class)->handle($step->id, $this->shop->sign(Role::Operator));
-        },
-        'add step' => function () use ($openOrders, $pick) {
-            $ids = $openOrders();
-            $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
-
-            return $order === null ? null : app(ChangeSteps::class)
-                ->add($order->id, $order->version,
-                    ['number' => mt_rand(1, 6) * 5, 'name' => 'Extra', 'work_centre_id' => (int) WorkCentre::query()
-                        ->value('id'), 'setup_minutes' => '5', 'run_rate' => '1'],
-                    $this->shop->sign(Role::Planner));
-        },
-        'take a step out' => function () use ($openOrders, $pick) {
-            $ids = $openOrders();
-            $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
-
-            return $order === null
-                ? null
-                : app(ChangeSteps::class)->remove(
-                    $pick($order->steps()->get()->all())->id,
-                    $order->version,
-                    $this->shop->sign(Role::Planner),
-                );
-        },
+                ->whereHas('item', fn ($item) => $item->whereIn('number', ['LID-9', 'GATE-40', 'FOOT-1', 'TRAY-40'])),
+            fn (Balance $balance) => app(CountBalance::class)->handle(
+                $balance->id,
+                (string) max(0, (int) $balance->quantity + mt_rand(-3, 3)),
+                $this->shop->sign(Role::Storekeeper, 'walk'),
+            ),
+        ),
+        'start' => $on($anOrder, fn (Order $order) => app(StartStep::class)->handle(
+            $pick($order->steps()->get()->all())->id,
+            $this->shop->sign(Role::Operator),
+        )),
+        'add step' => $on($anOrder, fn (Order $order) => app(ChangeSteps::class)->add(
+            $order->id,
+            $order->version,
+            [
+                'number' => mt_rand(1, 6) * 5,
+                'name' => 'Extra',
+                'work_centre_id' => (int) WorkCentre::query()->value('id'),
+                'setup_minutes' => '5',
+                'run_rate' => '1',
+            ],
+            $this->shop->sign(Role::Planner),
+        )),
+        'take a step out' => $on($anOrder, fn (Order $order) => app(ChangeSteps::class)->remove(
+            $pick($order->steps()->get()->all())->id,
+            $order->version,
+            $this->shop->sign(Role::Planner),
+        )),
         'cancel' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
             $order = $ids === [] || mt_rand(0, 2) > 0 ? null : Order::query()->findOrFail($pick($ids));
@@ -412,19 +396,12 @@ it('ends clean', function (int $seed, int $steps) {
             $this->shop->sign(Role::CostClerk, 'walk'),
         ),
         'feet in' => fn () => $this->shop->goodsIn('FOOT-1', (string) mt_rand(1, 40), '0.'.mt_rand(85, 99)),
-        'split' => function () use ($openOrders, $pick) {
-            $ids = $openOrders();
-            $order = $ids === [] ? null : Order::query()->findOrFail($pick($ids));
-
-            return $order === null
-                ? null
-                : app(SplitOrder::class)->handle(
-                    $order->id,
-                    $order->version,
-                    (string) mt_rand(1, 3),
-                    $this->shop->sign(Role::Planner, 'walk'),
-                );
-        },
+        'split' => $on($anOrder, fn (Order $order) => app(SplitOrder::class)->handle(
+            $order->id,
+            $order->version,
+            (string) mt_rand(1, 3),
+            $this->shop->sign(Role::Planner, 'walk'),
+        )),
         'cure short' => function () use ($pick) {
             $id = DB::table('questions')->where('kind', 'short')->whereNull('answered_at')->value('order_id');
             $order = $id === null ? null : Order::query()->findOrFail($id);

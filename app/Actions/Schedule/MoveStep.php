@@ -30,44 +30,20 @@ final class MoveStep
      *
      * @throws Refused
      */
-    public function handle(
-        int $planId,
-        Put $put,
-        bool $pin,
-        ?int $seen,
-        Signed $signed,
-    ): Booking {
+    public function handle(int $planId, Put $put, bool $pin, ?int $seen, Signed $signed): Booking
+    {
         return $this->changes->make(
             $pin ? BookingKind::StepPinned : BookingKind::StepMoved,
             $planId,
             $seen,
             $signed,
-            function (Ledger $ledger, StandingPlan $standing) use (
-                $planId,
-                $put,
-                $pin,
-            ): \Closure {
-                $drop = Drop::of($standing->problem(), $put)
-                    ?? throw PlanRefused::noPlace();
-                if (($why = $drop->impossible()) !== null) {
-                    throw PlanRefused::because($why);
-                }
-                if ($pin && ($against = $drop->against($standing->steps())) !== []) {
-                    throw PlanRefused::notPinned($against);
-                }
+            function (Ledger $ledger, StandingPlan $standing) use ($planId, $put, $pin): \Closure {
+                $this->assertCanStand($standing, $put, $pin);
                 DB::table('plan_pins')->where('plan_id', $planId)->where('order_step_id', $put->step)->delete();
                 $name = StepName::of($put->step);
                 $ledger->booking->order_id = $name->orderId;
                 $where = DB::table('work_centres')->where('id', $put->workCentre)->value('name')." {$put->machine}";
-                if ($pin) {
-                    DB::table('plan_pins')->insert([
-                        'plan_id' => $planId,
-                        'order_step_id' => $put->step,
-                        'work_centre_id' => $put->workCentre,
-                        'machine' => $put->machine,
-                        'start_at' => gmdate('Y-m-d H:i:s', $put->minute * 60),
-                    ]);
-                }
+                ! $pin ?: $this->pin($planId, $put);
                 $ledger->says(
                     "{$name->label} "
                         .($pin ? "pinned on {$where}, " : "moved to {$where}, put at ")
@@ -76,13 +52,34 @@ final class MoveStep
                 );
                 $was = $standing->steps();
 
-                return static fn (Problem $problem): Schedule => KeptSequence::moved(
-                    $problem,
-                    $was,
-                    $put,
-                );
+                return static fn (Problem $problem): Schedule => KeptSequence::moved($problem, $was, $put);
             },
         );
+    }
+
+    /** @throws PlanRefused */
+    private function assertCanStand(StandingPlan $standing, Put $put, bool $pin): void
+    {
+        $drop = Drop::of($standing->problem(), $put) ?? throw PlanRefused::noPlace();
+        $why = $drop->impossible();
+        if ($why !== null) {
+            throw PlanRefused::because($why);
+        }
+        $against = $pin ? $drop->against($standing->steps()) : [];
+        if ($against !== []) {
+            throw PlanRefused::notPinned($against);
+        }
+    }
+
+    private function pin(int $planId, Put $put): void
+    {
+        DB::table('plan_pins')->insert([
+            'plan_id' => $planId,
+            'order_step_id' => $put->step,
+            'work_centre_id' => $put->workCentre,
+            'machine' => $put->machine,
+            'start_at' => gmdate('Y-m-d H:i:s', $put->minute * 60),
+        ]);
     }
 
     /**

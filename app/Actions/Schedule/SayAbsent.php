@@ -48,81 +48,74 @@ final class SayAbsent
                     throw Refused::because("{$centre->name} has {$centre->machines} machines.", 'machine');
                 }
                 foreach ($machine === 0 ? range(1, $centre->machines) : [$machine] as $one) {
-                    if (
-                        $until === null
-                        && DB::table('downtimes')
-                            ->where('work_centre_id', $workCentre)
-                            ->where('machine', $one)
-                            ->whereNull('until_at')
-                            ->whereNull('ended_at')
-                            ->exists()
-                    ) {
+                    $who = ['work_centre_id' => $workCentre, 'machine' => $one];
+                    if ($until === null && self::isAway('downtimes', $who)) {
                         throw Refused::because(
                             "{$centre->name} {$one} is down already, until nobody knows when. Say that it is back "
                                 .'first.',
                             'machine',
                         );
                     }
-                    DB::table('downtimes')->insert([
-                        'work_centre_id' => $workCentre,
-                        'machine' => $one,
-                        ...self::span($from, $until),
-                        'reason' => $signed->reason,
-                        'booking_id' => $ledger->booking->id,
-                    ]);
+                    $this->write('downtimes', $who, self::span($from, $until), $ledger, $signed);
                 }
-                $ledger->says(
-                    $centre->name
-                        .($machine === 0 || $centre->machines === 1 ? '' : " {$machine}")
-                        .' is down '
-                        .self::words($from, $until)
-                        .($signed->reason === '' ? '.' : ": {$signed->reason}."),
-                );
+                $which = $machine === 0 || $centre->machines === 1 ? '' : " {$machine}";
+                $ledger->says("{$centre->name}{$which} is down ".self::words($from, $until).self::why($signed));
             },
         );
     }
 
     /** @throws Refused */
-    public function person(
-        int $person,
-        CarbonImmutable $from,
-        ?CarbonImmutable $until,
-        Signed $signed,
-    ): Booking {
+    public function person(int $person, CarbonImmutable $from, ?CarbonImmutable $until, Signed $signed): Booking
+    {
         return $this->bookings->once(
             BookingKind::Absence,
             $signed,
             function (Ledger $ledger) use ($person, $from, $until, $signed): void {
                 Plan::lockLive();
                 $working = DB::table('people')->whereNotNull('work_centre_id')->where('is_there', true);
-                $row = $working->where('id', $person)->first() ?? throw Refused::because('Choose a person.', 'person');
+                $name = $working->where('id', $person)->value('name')
+                    ?? throw Refused::because('Choose a person.', 'person');
                 self::assertSpan($from, $until);
-                if (
-                    $until === null
-                    && DB::table('absences')
-                        ->where('person_id', $person)
-                        ->whereNull('until_at')
-                        ->whereNull('ended_at')
-                        ->exists()
-                ) {
+                $who = ['person_id' => $person];
+                if ($until === null && self::isAway('absences', $who)) {
                     throw Refused::because(
-                        "{$row->name} is away already, until nobody knows when. Say that {$row->name} is back first.",
+                        "{$name} is away already, until nobody knows when. Say that {$name} is back first.",
                         'person',
                     );
                 }
-                DB::table('absences')->insert([
-                    'person_id' => $person,
-                    ...self::span($from, $until),
-                    'reason' => $signed->reason,
-                    'booking_id' => $ledger->booking->id,
-                ]);
-                $ledger->says(
-                    "{$row->name} is away "
-                        .self::words($from, $until)
-                        .($signed->reason === '' ? '.' : ": {$signed->reason}."),
-                );
+                $this->write('absences', $who, self::span($from, $until), $ledger, $signed);
+                $ledger->says("{$name} is away ".self::words($from, $until).self::why($signed));
             },
         );
+    }
+
+    /**
+     * Until nobody knows when.
+     *
+     * @param  array<string, int>  $who
+     */
+    private static function isAway(string $table, array $who): bool
+    {
+        return DB::table($table)->where($who)->whereNull('until_at')->whereNull('ended_at')->exists();
+    }
+
+    /**
+     * @param  array<string, int>  $who
+     * @param  array{from_at: string, until_at: string|null}  $span
+     */
+    private function write(string $table, array $who, array $span, Ledger $ledger, Signed $signed): void
+    {
+        DB::table($table)->insert([
+            ...$who,
+            ...$span,
+            'reason' => $signed->reason,
+            'booking_id' => $ledger->booking->id,
+        ]);
+    }
+
+    private static function why(Signed $signed): string
+    {
+        return $signed->reason === '' ? '.' : ": {$signed->reason}.";
     }
 
     /**

@@ -19,7 +19,7 @@ class FindController extends Controller
         }
         $exact = $found->where('exact', true);
         if ($exact->count() === 1 || $found->count() === 1) {
-            return redirect(($exact->first() ?? $found->first())['url']);
+            return redirect(($exact->first() ?? $found->firstOrFail())->url);
         }
 
         return view('find', ['found' => $found, 'text' => $text]);

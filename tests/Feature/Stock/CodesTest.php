@@ -41,8 +41,8 @@ it('tells serials apart that the collation took for one', function () {
 
 it('finds a lot, an order and an item whatever the capitals', function () {
     $this->shop->goodsIn('SS-15', '4', '46', 'Heat-Ä7', 'm2', 'RACK');
-    expect(Find::anything('heat-ä7')->first()['exact'])->toBeTrue()
-        ->and(Find::anything('ss-15')->first()['exact'])->toBeTrue()
+    expect(Find::anything('heat-ä7')->first()->exact)->toBeTrue()
+        ->and(Find::anything('ss-15')->first()->exact)->toBeTrue()
         ->and(Find::anything('c%')->all())->toBe([])
         ->and($this->actingAs($this->shop->as(Role::Storekeeper))->get('/stock?text=HEAT-ä7')->getContent())
         ->toContain('Heat-Ä7');
