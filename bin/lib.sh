@@ -165,7 +165,7 @@ db_prepare() {
     DB_PASSWORD_FILE=$VAR/$1.password
     [ -s "$DB_PASSWORD_FILE" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$DB_PASSWORD_FILE")
     chmod 600 "$DB_PASSWORD_FILE"; own "$WEB_USER" "$DB_PASSWORD_FILE"
-    # two that begin at once look for a port in different places
+    # two that begin at once look for a port in different places, below those the system gives to clients
     DB_PORT=$(free_port $(($2 + $(printf '%s' "$dir" | cksum | cut -d' ' -f1) % 900)))
     DB_COMMAND=(
         mariadbd --no-defaults --datadir="$dir" --tmpdir="$tmp" --user="$DB_USER"
