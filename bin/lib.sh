@@ -137,7 +137,11 @@ own() { [ "$(id -u)" != 0 ] || chown -R "$1" "${@:2}"; }
 as_web() { if [ "$WEB_USER" = "$(id -un)" ]; then "$@"; else runuser -u "$WEB_USER" -- "$@"; fi; }
 
 DB_HOME=$VAR # where data folders lie
-# db_prepare NAME PORTS: a data folder in var/NAME and a free loopback port from PORTS on; sets DB_PORT, DB_SOCKET,
+# ports_of BASE: where this folder begins to look for a port, that two which begin at once do not find the same;
+# below those the system gives to clients
+ports_of() { printf '%s' $(($1 + $(printf '%s' "$VAR" | cksum | cut -d' ' -f1) % 900)); }
+
+# db_prepare NAME PORT: a data folder in var/NAME and a free loopback port from PORT on; sets DB_PORT, DB_SOCKET,
 # DB_COMMAND
 db_prepare() {
     local dir=$DB_HOME/$1 tmp=$DB_HOME/$1-tmp run pid
@@ -165,8 +169,7 @@ db_prepare() {
     DB_PASSWORD_FILE=$VAR/$1.password
     [ -s "$DB_PASSWORD_FILE" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$DB_PASSWORD_FILE")
     chmod 600 "$DB_PASSWORD_FILE"; own "$WEB_USER" "$DB_PASSWORD_FILE"
-    # two that begin at once look for a port in different places, below those the system gives to clients
-    DB_PORT=$(free_port $(($2 + $(printf '%s' "$dir" | cksum | cut -d' ' -f1) % 900)))
+    DB_PORT=$(free_port "$2")
     DB_COMMAND=(
         mariadbd --no-defaults --datadir="$dir" --tmpdir="$tmp" --user="$DB_USER"
         --bind-address=127.0.0.1 --port="$DB_PORT" --socket="$DB_SOCKET"

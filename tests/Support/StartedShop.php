@@ -105,7 +105,7 @@ final class StartedShop
 
     public function sql(string $statement): string
     {
-        $script = '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; db_up db 23070; sql "$1" -N';
+        $script = '. bin/lib.sh; trap \'end "$DB_PID"\' EXIT; db_up db "$(ports_of 23070)"; sql "$1" -N';
 
         return trim($this->bash(['-c', $script, '-', $statement])->mustRun()->getOutput());
     }
