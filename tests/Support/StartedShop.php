@@ -61,7 +61,8 @@ final class StartedShop
     {
         $process->signal(SIGTERM);
         $process->wait();
-        for ($i = 0; $i < 100 && Ports::answers($this->port); $i++) {
+        // a slow disk takes its time to close the database
+        for ($i = 0; $i < 400 && (Ports::answers($this->port) || $this->left() !== []); $i++) {
             usleep(50_000);
         }
         expect(Ports::answers($this->port))->toBeFalse('the web server still answers')->and($this->left())->toBe([]);
