@@ -3,7 +3,6 @@
 namespace App\Actions\Bookings;
 
 use App\Models\Item;
-use App\Models\Move;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;

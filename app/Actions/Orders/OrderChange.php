@@ -9,7 +9,6 @@ use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Models\Person;
 use Closure;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Refused;

@@ -12,7 +12,6 @@ use App\Models\OrderComponent;
 use App\Models\Person;
 use App\Queries\Shop\ShopState;
 use Brick\Math\BigDecimal;
-use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\Release;

@@ -7,7 +7,6 @@ use App\Actions\Bookings\Ledger;
 use App\Actions\Bookings\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use App\Models\Plan;
 use App\Models\WorkCentre;
 use Carbon\CarbonImmutable;

@@ -8,7 +8,6 @@ use App\Actions\Bookings\Signed;
 use App\Jobs\RunSearch;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Person;
 use App\Models\Plan;
 use App\Queries\Board\PlanComparison;
 use Illuminate\Support\Facades\DB;

@@ -6,7 +6,6 @@ use App\Models\Order;
 use App\Models\Plan;
 use App\Queries\Row;
 use App\Wording\Figures;
-use App\Wording\When;
 use Illuminate\Support\Facades\DB;
 
 /** Why an order is finished when it is, as its page shows it. */

@@ -3,7 +3,6 @@
 namespace App\Queries\Shop;
 
 use App\Models\Cover;
-use App\Models\Item;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

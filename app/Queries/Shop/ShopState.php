@@ -2,7 +2,6 @@
 
 namespace App\Queries\Shop;
 
-use App\Models\Order;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,7 +2,6 @@
 
 use App\Access\Role;
 use App\Actions\Purchasing\ChangePurchase;
-use App\Models\Order;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use App\Queries\Shortages\ReleasedShort;
