@@ -120,6 +120,7 @@ final class Floor
                 OrderComponent::query()
                     ->where('order_id', $order->id)
                     ->whereColumn('used_quantity', '<', 'planned_quantity')
+                    ->orderBy('id')
                     ->get() as $component
             ) {
                 $free = $this->free($component);
@@ -173,7 +174,9 @@ final class Floor
             ->join('orders AS o', 'o.id', 's.order_id')
             ->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
             ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
-            ->orderBy('p.end_at')->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
+            ->orderBy('p.end_at')
+            ->orderBy('p.order_step_id')
+            ->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
         foreach ($plan as $row) {
             $step = OrderStep::query()->with('order')->findOrFail((int) $row->order_step_id);
             if (! $step->order->state->isInTheShop() || $step->order->is_held || $step->pieces()->toDo()
@@ -210,6 +213,7 @@ final class Floor
                 'line',
                 fn ($line) => $line->where('promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString()),
             )
+            ->orderBy('id')
             ->get()
             ->groupBy(fn (Cover $cover): int => $cover->line->customer_order_id);
         foreach ($ready as $order => $covers) {
@@ -269,7 +273,8 @@ final class Floor
     private function receiveAll(int $left): void
     {
         $places = Place::query()->pluck('id', 'code');
-        foreach (Order::query()->with('item')->whereIn('state', OrderState::IN_THE_SHOP)->get() as $order) {
+        $open = Order::query()->with('item')->whereIn('state', OrderState::IN_THE_SHOP)->orderBy('id')->get();
+        foreach ($open as $order) {
             $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->first();
             if ($last !== null && $last->pieces()->inHand()
                 ->isPositive() && ! $order->is_held && ! ($left <= 3 && $this->dice->chance(75))) {

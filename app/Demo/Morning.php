@@ -51,6 +51,7 @@ final class Morning
             )
             ->orderBy('rank')
             ->orderBy('due_on')
+            ->orderBy('id')
             ->limit(3)
             ->pluck('id')
             ->all();

@@ -192,6 +192,7 @@ final class Office
                     FROM order_components c JOIN orders o ON o.id = c.order_id
                     WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity",
             )
+            ->orderBy('i.id')
             ->get();
         $buy = [];
         foreach ($there as $item) {

@@ -171,6 +171,7 @@ final class Stores
             ->whereHas('item', fn ($item) => $item->where('number', 'BRG-25'))
             ->where('quantity', '>', 4)
             ->where('condition', 'free')
+            ->orderBy('id')
             ->first();
         if ($balance !== null) {
             $this->tries->of(fn () => app(ScrapStock::class)->handle(
@@ -201,6 +202,7 @@ final class Stores
                 ->where('b.condition', 'free')
                 ->where('b.owner_id', 0)
                 ->where('b.quantity', '>=', $move->quantity)
+                ->orderBy('l.id')
                 ->value('l.code');
             if (! $done && is_string($other)) {
                 $this->tries->of(function () use ($move, $other, &$done): void {
@@ -246,6 +248,7 @@ final class Stores
                 ->where('quantity', '>', 1)
                 ->where('condition', 'free')
                 ->orderByDesc('lot_id')
+                ->orderBy('id')
                 ->first();
             if ($balance !== null) {
                 $this->tries->of(fn () => app(ChangeCondition::class)->handle(
