@@ -77,12 +77,12 @@ if (($argv[2] ?? '') === 'turn') {
     exit;
 }
 if ($kind === 'parts') {
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     Bench\components($say);
     exit;
 }
 if ($kind === 'board') {
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     Bench\board($say);
     exit;
 }
@@ -99,7 +99,7 @@ $say(sprintf('| `pace:verify` | %.1f |', $seconds(fn () => $artisan('pace:verify
 $keepUp = [];
 for ($i = 0; $i < 5; $i++) {
     Date::setTestNow(now()->addMinutes(7)); // time goes on between two bookings
-    $keepUp[] = $seconds(fn () => app(KeepUp::class)->handle(null));
+    $keepUp[] = $seconds(fn () => app(KeepUp::class)->handle());
 }
 Date::setTestNow();
 sort($keepUp);

@@ -22,4 +22,20 @@ if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file,
 
     return true;
 }
+if ($path === '/live.json') {
+    $live = (getenv('PACE_STORAGE') ?: __DIR__.'/../storage').'/app/live.json';
+    $now = is_file($live) ? (string) file_get_contents($live) : '';
+    $tag = '"'.md5($now).'"';
+    header('Content-Type: application/json');
+    header('Cache-Control: no-cache');
+    header("ETag: {$tag}");
+    http_response_code(match (true) {
+        $now === '' => 404,
+        ($_SERVER['HTTP_IF_NONE_MATCH'] ?? '') === $tag => 304,
+        default => 200,
+    });
+    http_response_code() === 200 && print $now;
+
+    return true;
+}
 require __DIR__.'/../public/index.php';

@@ -5,6 +5,7 @@ use App\Http\Middleware\LateAnswers;
 use App\Http\Middleware\MayDo;
 use App\Http\Middleware\OwnReferer;
 use App\Http\Middleware\PlainInput;
+use App\Http\Middleware\QuietSession;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Middleware\StillIn;
 use App\Http\Refusals;
@@ -12,6 +13,7 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Support\Facades\Route;
 
 $app = Application::configure(basePath: dirname(__DIR__))
@@ -24,7 +26,11 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->alias(['may' => MayDo::class, 'still-in' => StillIn::class]);
         $middleware->append(SafeHeaders::class);
         $middleware->prepend(OwnReferer::class);
-        $middleware->web(append: PlainInput::class, prepend: LateAnswers::class);
+        $middleware->web(
+            append: PlainInput::class,
+            prepend: LateAnswers::class,
+            replace: [StartSession::class => QuietSession::class],
+        );
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {

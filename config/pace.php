@@ -17,6 +17,8 @@ return [
     // where a work centre works without shifts, a search leaves so much of the plan ahead as it is
     'fence_minutes' => (int) env('PACE_FENCE_MINUTES', 1440),
     'horizon_days' => 400,           // how far ahead at most the schedule looks for open time
+    // at-once = each booking plans before it is answered; beside = pace:planner follows the bookings
+    'planner' => env('PACE_PLANNER', 'at-once'),
     'progress_connection' => env('PACE_PROGRESS_CONNECTION', 'progress'),
     'currency' => '€',
     'numbers' => [

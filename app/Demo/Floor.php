@@ -169,16 +169,8 @@ final class Floor
     public function work(int $left): void
     {
         $now = CarbonImmutable::now()->utc()->toDateTimeString();
-        $plan = DB::table('plan_steps AS p')
-            ->join('order_steps AS s', 's.id', 'p.order_step_id')
-            ->join('orders AS o', 'o.id', 's.order_id')
-            ->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
-            ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
-            ->orderBy('p.end_at')
-            ->orderBy('p.order_step_id')
-            ->get(['p.order_step_id', 'p.start_at', 'p.end_at', 'p.machine']);
-        foreach ($plan as $row) {
-            $step = OrderStep::query()->with('order')->findOrFail((int) $row->order_step_id);
+        foreach ($this->planned($now) as $row) {
+            $step = OrderStep::query()->with('order')->findOrFail($row['order_step_id']);
             if (! $step->order->state->isInTheShop() || $step->order->is_held || $step->pieces()->toDo()
                 ->isZero() || ! $this->partsAreThere($step)) {
                 continue;
@@ -187,9 +179,9 @@ final class Floor
             $back = $outside
                 && $step->started_at !== null
                 && $step->started_at->addDays($step->lead_time_days + ($left < 10 ? 2 : 0))->isPast();
-            if ($outside ? $back : $row->end_at <= $now) {
+            if ($outside ? $back : $row['end_at'] <= $now) {
                 $this->tries->of(fn () => $this->count($step, $left));
-            } elseif (! $outside && $row->start_at <= $now && $step->started_at === null) {
+            } elseif (! $outside && $row['start_at'] <= $now && $step->started_at === null) {
                 $this->tries->of(fn () => $this->start->handle(
                     $step->id,
                     $this->staff->signs(Role::Operator),
@@ -197,6 +189,28 @@ final class Floor
             }
         }
         $this->receiveAll($left);
+    }
+
+    /**
+     * Steps that may be at work or away.
+     *
+     * @return Collection<int, array{order_step_id: int, start_at: string, end_at: string}> those that end first before
+     */
+    private function planned(string $now): Collection
+    {
+        return DB::table('plan_steps AS p')
+            ->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)->where('o.is_held', false)
+            ->where(fn ($due) => $due->where('p.start_at', '<=', $now)->orWhereNotNull('s.supplier_id'))
+            ->orderBy('p.end_at')
+            ->orderBy('p.order_step_id')
+            ->get(['p.order_step_id', 'p.start_at', 'p.end_at'])
+            ->map(fn (object $row): array => [
+                'order_step_id' => (int) $row->order_step_id,
+                'start_at' => (string) $row->start_at,
+                'end_at' => (string) $row->end_at,
+            ]);
     }
 
     /**

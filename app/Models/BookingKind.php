@@ -147,6 +147,28 @@ enum BookingKind: string
         return in_array($this, [...self::withoutFacts(), self::PlanUndone, self::WentLive], true);
     }
 
+    /** It changes facts the plan is computed from, and has not written the plan itself. */
+    public function changesFacts(): bool
+    {
+        return ! $this->isOfPlan() && ! in_array($this, [self::PeriodClosed, self::LateCost, self::Revalued], true);
+    }
+
+    /** Who does it waits for what becomes of the plan: it is planned at once. */
+    public function isAnsweredByPlan(): bool
+    {
+        return in_array(
+            $this,
+            [self::CalendarChanged, self::Downtime, self::Absence, self::PromiseHeld, self::Ranked],
+            true,
+        );
+    }
+
+    /** The plan follows it: what becomes of the dates is said when it is planned. */
+    public function isPlannedLater(): bool
+    {
+        return $this->changesFacts() && ! $this->isAnsweredByPlan();
+    }
+
     /** @return list<self> kinds that change no fact a plan is computed from */
     public static function withoutFacts(): array
     {

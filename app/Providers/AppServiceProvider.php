@@ -3,6 +3,7 @@
 namespace App\Providers;
 
 use App\Access\Deed;
+use App\Actions\Bookings\Booked;
 use App\Actions\Bookings\JustBooked;
 use App\Actions\Schedule\KeepUp;
 use App\Http\FormMark;
@@ -26,6 +27,7 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Event::listen(Booked::class, KeepUp::class.'@after');
         Event::listen(RouteMatched::class, fn () => $this->app->make(JustBooked::class)->begin());
         Model::shouldBeStrict(! $this->app->environment('production'));
         foreach (Deed::cases() as $deed) {

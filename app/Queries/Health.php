@@ -17,7 +17,7 @@ final readonly class Health
 
     private const QUEUE_MOST = 700;
 
-    /** The clock brings the plan up to date every five minutes. */
+    /** The planner brings the plan up to date every five minutes, whatever is booked. */
     private const PLAN_MOST = 1200;
 
     private const DISK_LEAST = 300; // MB

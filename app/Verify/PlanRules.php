@@ -19,6 +19,38 @@ final class PlanRules
             ) x
             WHERE start_at < before_end
             SQL,
+        'the live plan has no row without its order, step or component, once all is planned' => <<<'SQL'
+            SELECT CONCAT('order ', p.order_id) AS difference
+            FROM plan_orders p
+            JOIN plans l ON l.id = p.plan_id AND l.is_live
+            LEFT JOIN orders o ON o.id = p.order_id
+            WHERE o.id IS NULL AND NOT EXISTS (SELECT 1 FROM unplanned)
+            UNION ALL
+            SELECT CONCAT('step ', p.order_step_id)
+            FROM plan_steps p
+            JOIN plans l ON l.id = p.plan_id AND l.is_live
+            LEFT JOIN order_steps s ON s.id = p.order_step_id
+            WHERE s.id IS NULL AND NOT EXISTS (SELECT 1 FROM unplanned)
+            UNION ALL
+            SELECT CONCAT('component ', p.component_id)
+            FROM plan_components p
+            JOIN plans l ON l.id = p.plan_id AND l.is_live
+            LEFT JOIN order_components c ON c.id = p.component_id
+            WHERE c.id IS NULL AND NOT EXISTS (SELECT 1 FROM unplanned)
+            SQL,
+        'the live plan holds each open step that has pieces to do, once all is planned' => <<<'SQL'
+            SELECT CONCAT('step ', s.number, ' of order ', o.number) AS difference
+            FROM order_steps s
+            JOIN orders o ON o.id = s.order_id AND o.state IN ('released', 'running') AND NOT o.is_held
+            JOIN plan_orders q ON q.order_id = o.id AND q.plan_id = 1 AND q.unplaced = ''
+            LEFT JOIN plan_steps p ON p.order_step_id = s.id AND p.plan_id = 1
+            WHERE s.taken_in > s.good + s.scrap AND p.id IS NULL AND NOT EXISTS (SELECT 1 FROM unplanned)
+            SQL,
+        'no booking waits for an hour to be planned' => <<<'SQL'
+            SELECT CONCAT('booking ', booking_id) AS difference
+            FROM unplanned
+            WHERE since < NOW() - INTERVAL 1 HOUR
+            SQL,
         'one plan is live, and what stands on a pin stands where it is pinned' => <<<'SQL'
             SELECT 'live plans are not one' AS difference
             FROM plans

@@ -536,14 +536,16 @@
     }
 
     /* Others bring the plan up to date: it is said, and shown when asked for or when nobody is at work here. */
+    let asked = null;
     let last = Date.now();
     ['pointermove', 'keydown'].forEach((name) =>
         document.addEventListener(name, () => {
             last = Date.now();
         }),
     );
-    setInterval(() => {
-        if (!board || !board.root.isConnected || document.hidden) return;
+    document.addEventListener('plan-moved', (event) => {
+        if (!board?.root.isConnected || asked === event.detail.plan) return;
+        asked = event.detail.plan;
         fetch(`${board.root.dataset.news}?plan=${board.data.plan.id}`, { headers: { Accept: 'application/json' } })
             .then((reply) => (reply.ok ? reply.json() : null))
             .then((news) => {
@@ -561,8 +563,10 @@
                     board.refresh();
                 });
             })
-            .catch(() => {});
-    }, 10000);
+            .catch(() => {
+                asked = null; // again with the next look
+            });
+    });
 
     htmx.onLoad(() => {
         const root = document.querySelector('#board');

@@ -1,4 +1,4 @@
-<x-layout title="Today">
+<x-layout title="Today" data-plan>
     @include('today.lead')
     <div class="halves today">
         <section>

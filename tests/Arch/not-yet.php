@@ -9,7 +9,6 @@ return [
         'app/Actions/Bookings/OrderFacts.php' => 2,
         'app/Actions/Schedule/CalendarTrail.php' => 2,
         'app/Actions/Schedule/Facts.php' => 1,
-        'app/Actions/Schedule/PlanWriter.php' => 4,
         'app/Actions/Schedule/UndoPlan.php' => 1,
         'app/Actions/Usage/BookSlip.php' => 1,
         'app/Queries/Board/BoardData.php' => 1,

@@ -12,7 +12,7 @@ final class LiveShop
     /** @var list<Process> */
     private array $processes = [];
 
-    public readonly \PDO $db;
+    public \PDO $db;
 
     /** A Tuesday on which the shop works, as in the feature tests. */
     private const MORNING = '2026-11-24 09:00';
@@ -32,23 +32,22 @@ final class LiveShop
     /** Seconds the plant's clock is ahead of the machine's. */
     private int $clock;
 
-    /** @param  string|null  $port  of another database server than that of the tests */
+    /**
+     * @param  string|null  $port  of another database server than that of the tests
+     * @param  array<string, string>  $with  of the environment of its processes
+     */
     public function __construct(
         string $name,
         bool $serve = false,
         ?string $port = null,
         ?string $passwordFile = null,
+        private readonly array $with = [],
     ) {
         $this->database = Instance::database($name);
         $this->passwordFile = $passwordFile ?? (string) getenv('DB_PASSWORD_FILE');
         $this->setClock(self::MORNING);
         $this->port = $port ?? (string) (getenv('DB_PORT') ?: '33070');
-        $this->db = new \PDO(
-            "mysql:host=127.0.0.1;port={$this->port}",
-            'keep_pace',
-            trim((string) file_get_contents($this->passwordFile)),
-            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
-        );
+        $this->db = $this->connected();
         $this->db->exec("DROP DATABASE IF EXISTS `{$this->database}`");
         $this->db->exec("CREATE DATABASE `{$this->database}`");
         $this->db->exec("USE `{$this->database}`");
@@ -58,6 +57,23 @@ final class LiveShop
         if ($serve) {
             $this->serve();
         }
+    }
+
+    /** After its database server was begun anew. */
+    public function reconnect(): void
+    {
+        $this->db = $this->connected();
+        $this->db->exec("USE `{$this->database}`");
+    }
+
+    private function connected(): \PDO
+    {
+        return new \PDO(
+            "mysql:host=127.0.0.1;port={$this->port}",
+            'keep_pace',
+            trim((string) file_get_contents($this->passwordFile)),
+            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
+        );
     }
 
     /** The first of a run is made as a shop is made; the others are copies of what it was then. */
@@ -170,6 +186,15 @@ final class LiveShop
         return $this->processes[] = $process;
     }
 
+    /** A command that runs on, until it is ended with the shop. */
+    public function command(string ...$command): Process
+    {
+        $process = $this->process('-d', 'auto_prepend_file='.__DIR__.'/clock.php', 'artisan', ...$command);
+        $process->start();
+
+        return $this->processes[] = $process;
+    }
+
     public function value(string $sql): string
     {
         $statement = $this->db->query($sql);
@@ -236,6 +261,7 @@ final class LiveShop
             'PACE_TEST_CLOCK' => (string) $this->clock,
             // years, since the browser's clock is the machine's and it drops a cookie that has run out
             'SESSION_MINUTES' => '5256000',
+            ...$this->with,
         ];
     }
 }

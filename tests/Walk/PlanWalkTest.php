@@ -191,7 +191,7 @@ it('keeps every plan true, whatever is done to it', function (int $seed) {
         ),
         'clock' => function () use ($random): void {
             Carbon::setTestNow(now()->addMinutes($random->getInt(1, 90)));
-            app(KeepUp::class)->handle(null);
+            app(KeepUp::class)->handle();
         },
     ];
     $done = [];

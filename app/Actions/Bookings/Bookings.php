@@ -2,7 +2,6 @@
 
 namespace App\Actions\Bookings;
 
-use App\Actions\Schedule\KeepUp;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use Closure;
@@ -10,10 +9,10 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
-/** The one way to book: one transaction, once for each token, the plan brought up to date after it. */
+/** The one way to book: one transaction, once for each token; who follows what is booked is told after it. */
 final class Bookings
 {
-    public function __construct(private readonly KeepUp $plan, private readonly JustBooked $just)
+    public function __construct(private readonly JustBooked $just)
     {
     }
 
@@ -42,14 +41,18 @@ final class Bookings
                 if ($period === PeriodLock::Last) {
                     $ledger->booking->booked_on = Periods::begin(PeriodLock::First, $signed->bookedOn);
                 }
+                $booking = $ledger->finish();
+                if ($kind->changesFacts()) {
+                    DB::table('unplanned')->insert(['booking_id' => $booking->id]);
+                }
 
-                return $ledger->finish();
+                return $booking;
             }, attempts: 5);
         } catch (UniqueConstraintViolationException $violation) {
             return $this->done($signed) ?? throw $this->reversedAlready($reverses) ?? $violation;
         }
         $this->just->booking = $booking;
-        $this->plan->after($booking);
+        event(new Booked($booking));
 
         return $booking;
     }

@@ -2,8 +2,8 @@
 
 namespace App\Actions\Schedule;
 
+use App\Actions\Bookings\Booked;
 use App\Actions\Bookings\JustBooked;
-use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
 use App\Queries\Board\StandingPlan;
@@ -17,6 +17,9 @@ use KeepPace\Core\Scheduling\Schedule;
 /**
  * Brings the live plan up to date with the facts: every machine keeps its sequence, only times are worked out again.
  * The plan is computed, so it can be thrown away and made again.
+ *
+ * In the shop a planner of its own follows the bookings (PlanRound); here it is done at once, under the plan's lock:
+ * for deeds whose answer is the plan, and for all where no planner runs beside (tests, commands).
  */
 final class KeepUp
 {
@@ -25,22 +28,22 @@ final class KeepUp
     /** While suspended, somebody had all loaded by rank. */
     private bool $anew = false;
 
-    public function __construct(private readonly PlanWriter $writer, private readonly JustBooked $just)
-    {
+    public function __construct(
+        private readonly PlanWriter $writer,
+        private readonly JustBooked $just,
+        private readonly PlannerState $state,
+    ) {
     }
 
-    /** After a booking. The booking stands whatever becomes of the plan: a failure here is reported, not thrown. */
-    public function after(Booking $booking): void
+    /** The booking stands whatever becomes of the plan: a failure here is reported, not thrown. */
+    public function after(Booked $event): void
     {
+        $kind = $event->booking->kind;
         if ($this->isSuspended()) {
-            $this->anew = $this->anew || $booking->kind === BookingKind::LoadedByRank;
-
-            return;
+            $this->anew = $this->anew || $kind === BookingKind::LoadedByRank;
+        } elseif ($kind->changesFacts() && ($kind->isAnsweredByPlan() || ! PlannerState::isBeside())) {
+            $this->unlessItBreaks(fn () => $this->handle());
         }
-        if ($booking->kind->isOfPlan()) {
-            return; // a deed on a plan has written it already
-        }
-        $this->unlessItBreaks(fn () => $this->handle($booking->id));
     }
 
     /** What was booked stands: that the plan is behind is said, and logged. */
@@ -51,6 +54,7 @@ final class KeepUp
             $this->just->behind = null;
         } catch (\Throwable $failure) {
             report($failure);
+            $this->state->failed($failure);
             $this->just->behind = JustBooked::PLAN;
         }
     }
@@ -70,28 +74,44 @@ final class KeepUp
         } finally {
             $this->suspended = false;
         }
-        $this->unlessItBreaks(fn () => $this->handle(null, $this->anew));
+        $this->unlessItBreaks(fn () => $this->handle($this->anew));
     }
 
-    /** @param  int|null  $bookingId  what it is brought up to date by; null = the clock */
-    public function handle(?int $bookingId, bool $anew = false): void
+    /** @param  bool  $anew  all loaded by rank instead of in the sequences they have */
+    public function handle(bool $anew = false): void
     {
         $began = microtime(true);
-        DB::transaction(function () use ($bookingId, $anew, $began): void {
+        DB::transaction(function () use ($anew, $began): void {
             $plan = Plan::lockLive();
-            $standing = StandingPlan::of();
-            $shop = ShopState::now();
-            $was = $standing->steps();
-            [$problem, $schedule] = $standing->loadNow($shop, fn (Problem $problem): Schedule => $anew
-                ? ForwardLoading::load($problem, $was) : KeptSequence::load($problem, $was));
-            $plan->booking_id = $bookingId ?? $plan->booking_id;
-            $effect = $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows());
-            $plan->milliseconds = (int) ((microtime(true) - $began) * 1000);
-            $plan->save();
-            if ($bookingId !== null && $effect !== ['late' => [], 'saved' => []]) {
-                DB::table('plan_effects')->updateOrInsert(['booking_id' => $bookingId],
-                    ['late' => json_encode((object) $effect['late']), 'saved' => json_encode($effect['saved'])]);
-            }
+            $bookings = Unplanned::ids(); // before the facts are read: what is booked meanwhile stays unplanned
+            $draft = $this->draft($plan, $anew);
+            $this->finish($plan, $draft, $bookings, $began);
         }, attempts: 5);
+        $this->state->wentWell();
+    }
+
+    public function draft(Plan $plan, bool $anew = false): PlanDraft
+    {
+        $standing = StandingPlan::of($plan->id);
+        $shop = ShopState::now();
+        $was = $standing->steps();
+        [$problem, $schedule] = $standing->loadNow($shop, fn (Problem $problem): Schedule => $anew
+            ? ForwardLoading::load($problem, $was) : KeptSequence::load($problem, $was));
+
+        return PlanDraft::of($plan, $shop, $problem, $schedule, $plan->input, $standing);
+    }
+
+    /**
+     * Writes it. The plan's row is locked.
+     *
+     * @param  list<int>  $bookings  whose facts it knows
+     */
+    public function finish(Plan $plan, PlanDraft $draft, array $bookings, float $began): void
+    {
+        $plan->booking_id = $bookings === [] ? $plan->booking_id : max($bookings);
+        $plan->milliseconds = (int) ((microtime(true) - $began) * 1000);
+        $this->writer->write($plan, $draft);
+        PlanRuns::keep($draft, $bookings);
+        Unplanned::planned($bookings);
     }
 }

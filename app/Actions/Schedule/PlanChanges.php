@@ -10,7 +10,6 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
 use App\Models\Plan;
-use App\Queries\Board\PlanComparison;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
@@ -106,7 +105,8 @@ final class PlanChanges
         bool $samePins = false,
     ): void {
         $kept = $samePins ? $standing->kept() : null;
-        $isFresh = $kept !== null && $kept->isFresh(PlanComparison::facts($booking->id), ShopState::minute(now()));
+        $facts = Unplanned::facts(); // before they are read
+        $isFresh = $kept !== null && $kept->isFresh($facts, ShopState::minute(now()));
         if ($isFresh) {
             [$shop, $problem, $schedule] = [$kept->shop, $kept->problem, $load($kept->problem)];
         } else {
@@ -114,7 +114,8 @@ final class PlanChanges
             [$problem, $schedule] = $standing->loadNow($shop, $load);
         }
         $plan->booking_id = $booking->id;
-        $this->writer->write($plan, $shop, $problem, $schedule, $standing->rows(), $isFresh);
+        $draft = PlanDraft::of($plan, $shop, $problem, $schedule, $isFresh ? null : $facts, $standing);
+        $this->writer->write($plan, $draft);
     }
 
     /**

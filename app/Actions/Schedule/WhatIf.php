@@ -29,6 +29,10 @@ final class WhatIf
     /** Each is written whole, and people compare a handful. */
     private const MOST = 12;
 
+    private const TABLES = [
+        'plan_changes', 'plan_pins', 'plan_orders', 'plan_steps', 'plan_components', 'plan_inputs',
+    ];
+
     public function __construct(private readonly Bookings $bookings, private readonly PlanWriter $writer)
     {
     }
@@ -121,7 +125,7 @@ final class WhatIf
         return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use ($planId): void {
             $plan = $this->locked($planId);
             DB::table('searches')->where('plan_id', $planId)->update(['plan_id' => null]);
-            foreach (['plan_changes', 'plan_pins', 'plan_orders', 'plan_steps', 'plan_components'] as $table) {
+            foreach (self::TABLES as $table) {
                 DB::table($table)->where('plan_id', $planId)->delete();
             }
             $plan->delete();
@@ -161,13 +165,14 @@ final class WhatIf
     private function write(Plan $plan, array $steps, ?int $facts): void
     {
         $standing = StandingPlan::of($plan->id);
+        $known = Unplanned::facts(); // before they are read
         $shop = $standing->shop();
         [$problem, $schedule] = $standing->loadNow(
             $shop,
             fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps),
         );
         $plan->booking_id = $facts;
-        $this->writer->write($plan, $shop, $problem, $schedule);
+        $this->writer->write($plan, PlanDraft::of($plan, $shop, $problem, $schedule, $known));
     }
 
     private function locked(int $id): Plan

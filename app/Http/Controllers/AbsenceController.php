@@ -21,7 +21,7 @@ class AbsenceController extends Controller
         return view('absence.index', [
             'list' => AbsenceList::now($request->integer('centre')),
             'centre' => $request->integer('centre'),
-            'effect' => is_int($booking) ? EffectOf::booking($booking) : '',
+            'effect' => is_int($booking) ? EffectOf::booking($booking)->says() ?: 'Nobody becomes late by it.' : '',
         ]);
     }
 

@@ -22,6 +22,7 @@ abstract class Controller
         return $to
             ->with('done', $booking->says)
             ->with('behind', app(JustBooked::class)->behind)
+            ->with('booked', $booking->kind->isPlannedLater() ? $booking->id : null)
             ->with('undo', $booking->kind->isReversible() ? $booking->id : null)
             ->with(
                 'undo_plan',

@@ -36,12 +36,12 @@ final readonly class PlanNews
             ->where('c.is_undone', $undone)
             ->orderBy('c.id', $undone ? 'asc' : 'desc')
             ->value('b.says');
-        $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id);
+        $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id)->says();
 
         return new self(
             $plan->stamp,
             $when,
-            $effect === 'Nobody becomes late by it.' ? '' : $effect,
+            $effect,
             $change(false),
             $change(true),
         );

@@ -3,11 +3,11 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
+use App\Queries\Row;
 use App\Queries\Shop\HeldPromises;
 use App\Queries\Shop\PlanLever;
 use App\Queries\Shop\ShopState;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
@@ -52,9 +52,13 @@ final class StandingPlan
     /** What the plan was computed from, if that is still known. */
     public function kept(): ?KeptInput
     {
-        $kept = $this->plan->input === '' ? null : $this->kept ??= Cache::get(KeptInput::key($this->plan->input));
+        if ($this->kept === null) {
+            $query = DB::table('plan_inputs')->where('plan_id', $this->plan->id)->select(['packed', 'facts']);
+            $row = Row::first($query, fn (Row $row): Row => $row);
+            $this->kept = $row === null ? null : KeptInput::unpack($row->text('packed'), $row->text('facts'));
+        }
 
-        return $kept instanceof KeptInput ? $kept : null;
+        return $this->kept;
     }
 
     /** The shop as it is now, for what the plan's levers take to be otherwise. */

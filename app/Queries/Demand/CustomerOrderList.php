@@ -7,6 +7,7 @@ use App\Queries\Cut;
 use App\Queries\Like;
 use App\Queries\Row;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -81,9 +82,10 @@ final class CustomerOrderList
                 'late' => $query
                     ->where('l.is_open', true)
                     ->whereExists(
-                        fn ($late) => $late
+                        fn (Builder $late): Builder => $late
                             ->from('covers AS c')
                             ->join('plan_orders AS p', 'p.order_id', 'c.order_id')
+                            ->where('p.plan_id', Plan::LIVE)
                             ->whereColumn('c.line_id', 'l.id')
                             ->where('c.quantity', '>', 0)
                             ->whereColumn('p.finish_at', '>', 'l.promised_on'),
@@ -91,7 +93,7 @@ final class CustomerOrderList
                 'ready' => $query
                     ->where('l.is_open', true)
                     ->whereExists(
-                        fn ($stock) => $stock
+                        fn (Builder $stock): Builder => $stock
                             ->from('covers AS c')
                             ->whereColumn('c.line_id', 'l.id')
                             ->where('c.supply', 'stock')
@@ -102,7 +104,7 @@ final class CustomerOrderList
             if ($text !== '') {
                 $inside = Like::inside($text);
                 $key = Like::insideKey($text);
-                $query->where(fn ($any) => $any
+                $query->where(fn (Builder $any): Builder => $any
                     ->where('o.number_key', 'like', $key)
                     ->orWhere('cu.name', 'like', $inside)
                     ->orWhere('o.reference', 'like', $inside)
@@ -124,7 +126,7 @@ final class CustomerOrderList
         $covers = Row::all(
             DB::table('covers AS c')
                 ->leftJoin('orders AS o', 'o.id', 'c.order_id')
-                ->leftJoin('plan_orders AS p', fn ($join) => $join
+                ->leftJoin('plan_orders AS p', fn (JoinClause $join): JoinClause => $join
                     ->on('p.order_id', 'o.id')
                     ->where('p.plan_id', Plan::LIVE))
                 ->whereIn('c.line_id', $lines->map(fn (Row $row): int => $row->int('id')))

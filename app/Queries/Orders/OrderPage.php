@@ -208,10 +208,11 @@ final readonly class OrderPage
             ->where('s.order_id', $id)
             ->orderBy('s.number')
             ->select(['s.*', 'w.name AS work_centre_name', 'v.name AS supplier', 'p.start_at', 'p.end_at']);
-        $outside = DB::table('order_steps')->where('order_id', $id)->whereNotNull('supplier_id')->select('id');
-        $away = Away::of($outside->pluck('id'), $deliveries);
+        $rows = Row::all($query, fn (Row $row): Row => $row);
+        $outside = $rows->filter(fn (Row $row): bool => $row->intOrNull('supplier_id') !== null);
+        $away = Away::of($outside->map(fn (Row $row): int => $row->int('id')), $deliveries);
 
-        return Row::all($query, fn (Row $row): OrderStepLine => OrderStepLine::from($row, $away));
+        return $rows->map(fn (Row $row): OrderStepLine => OrderStepLine::from($row, $away));
     }
 
     private static function ties(int $id): Builder

@@ -5,6 +5,8 @@ namespace App\Queries\Orders;
 use App\Models\Plan;
 use App\Queries\Cut;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Structure\ItemKind;
 
 /**
  * Readiness of a selection of open orders, or of all, part by part: needed, used, allocated, on hand, coming, short.
@@ -33,11 +35,18 @@ final class PartsList
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->join('items AS oi', 'oi.id', 'o.item_id')
-            ->join(
+            ->leftJoin(
                 'plan_components AS p',
                 fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
             )
-            ->join('plan_orders AS r', fn ($join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE))
+            ->leftJoin(
+                'plan_orders AS r',
+                fn ($join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE),
+            )
+            ->whereIn('o.state', OrderState::OPEN)
+            ->where('o.is_held', false)
+            ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
+            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
             ->when($orders !== [], fn ($query) => $query->whereIn('o.id', $orders))
             ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))
             ->when(
@@ -46,7 +55,7 @@ final class PartsList
                     fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'"),
                 ),
             )
-            ->orderBy('r.place_in_rank')
+            ->orderByRaw('r.place_in_rank IS NULL, r.place_in_rank, o.id')
             ->orderBy('c.step_number')
             ->orderBy('c.position')
             ->select([

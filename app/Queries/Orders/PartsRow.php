@@ -50,10 +50,10 @@ final readonly class PartsRow
             $row->int('step_number'),
             $row->decimal('planned_quantity'),
             $row->decimal('used_quantity'),
-            $row->decimal('from_stock'),
+            $row->decimalOrZero('from_stock'),
             $row->decimalOrZero('on_hand'),
-            $row->decimal('missing'),
-            Coming::all($row->text('coming')),
+            $row->decimalOrZero('missing'),
+            Coming::all($row->textOrNull('coming') ?? '[]'),
         );
     }
 }

@@ -27,8 +27,8 @@ final readonly class OpenOrder
             $row->enum('state', OrderState::class),
             $row->flag('is_held'),
             PlanReadiness::from($row),
-            $row->int('late_minutes'),
-            LateFor::tryFrom($row->text('late_for')),
+            $row->intOrNull('late_minutes') ?? 0,
+            LateFor::tryFrom($row->textOrNull('late_for') ?? ''),
         );
     }
 

@@ -135,11 +135,11 @@ final readonly class TodayPage
     {
         return Row::all(
             DB::table('orders AS o')
-                ->join('plan_orders AS p', fn ($join) => $join
+                ->leftJoin('plan_orders AS p', fn ($join) => $join
                     ->on('p.order_id', 'o.id')
                     ->where('p.plan_id', Plan::LIVE))
                 ->whereIn('o.state', OrderState::OPEN)
-                ->orderBy('p.place_in_rank')
+                ->orderByRaw('p.place_in_rank IS NULL, p.place_in_rank, o.id')
                 ->select(['o.id', 'o.state', 'o.is_held', 'p.readiness', 'p.can_start', 'p.late_minutes'])
                 ->addSelect(['p.late_for', 'p.unplaced'])
                 ->selectRaw("IF(p.readiness = 'stuck', p.blocks, '[]') AS blocks"),

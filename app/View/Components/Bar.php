@@ -5,6 +5,7 @@ namespace App\View\Components;
 use App\Http\Bar\Page;
 use App\Http\Bar\Subject;
 use App\Models\Person;
+use App\Queries\Board\PlanAge;
 use App\Queries\Shop\ShopClock;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -17,6 +18,8 @@ class Bar extends Component
     public readonly Person $user;
 
     public readonly ShopClock $clock;
+
+    public readonly PlanAge $plan;
 
     public readonly ?Page $page;
 
@@ -32,6 +35,7 @@ class Bar extends Component
         abort_unless($user instanceof Person, 401);
         $this->user = $user;
         $this->clock = ShopClock::now();
+        $this->plan = PlanAge::now();
         $this->page = Page::at(Route::currentRouteName());
         $this->subjects = $this->subjects();
         $this->pages = $this->page === null ? [] : $this->page->subject()->pages($user);

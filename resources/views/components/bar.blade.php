@@ -17,6 +17,8 @@
             >{{ $clock->now->format('H:i') }}</span>
         · {{ $clock->now->format('D j M') }}<br>
         <span class="shift">{{ $clock->shift }}</span>
+        <span id="plan-age" data-stamp="{{ $plan->stamp }}" title="{{ $plan->says() }}"
+            @class(['age', 'still' => $plan->standsStill()])>{{ $plan->short() }}</span>
     </div>
     <details data-drop>
         <summary>{{ $user->name }} ▾</summary>
@@ -36,4 +38,7 @@
             <a href="{{ route($of->value) }}" aria-current="{{ $isPage($of) }}">{{ $of->label() }}</a>
         @endforeach
     </nav>
+@endif
+@if ($plan->standsStill())
+    <div class="said not" role="alert">{{ $print->says($plan->says()) }}</div>
 @endif

@@ -10,6 +10,7 @@
     <link rel="stylesheet" href="/css/pace.css?v={{ filemtime(public_path('css/pace.css')) }}">
     <script src="/assets/htmx.min.js" defer></script>
     <script src="/js/pace.js?v={{ filemtime(public_path('js/pace.js')) }}" defer></script>
+    <script src="/js/live.js?v={{ filemtime(public_path('js/live.js')) }}" defer></script>
     {{-- on every page: a form that answers in place leads to the board from anywhere, and loads no script --}}
     @foreach (['board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)
         <script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>
@@ -46,6 +47,9 @@
                 </x-form>
             @endif
         </div>
+    @endif
+    @if (session('booked'))
+        <div class="said note" role="status" data-effect="{{ route('effect.show', session('booked')) }}" hidden></div>
     @endif
     @if (session('behind'))
         <div class="said note" role="status">{{ session('behind') }}</div>

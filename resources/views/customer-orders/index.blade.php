@@ -1,4 +1,4 @@
-<x-layout title="Customer orders" :keys="['n' => 'new customer order']">
+<x-layout title="Customer orders" :keys="['n' => 'new customer order']" data-plan>
     <div class="head">
         <h1>Customer orders</h1>
         <nav class="pick" aria-label="Show">

@@ -1,4 +1,4 @@
-<x-layout :title="'Dispatch list '.$list->title()">
+<x-layout :title="'Dispatch list '.$list->title()" data-plan>
     <div class="head">
         <h1>{{ $list->title() }}</h1>
         <span class="say">{{ $list->says() }}</span>

@@ -1,4 +1,4 @@
-<x-layout title="Late orders">
+<x-layout title="Late orders" data-plan>
     <p class="lead">
         @if ($late->isEmpty())
             No order will miss its date.

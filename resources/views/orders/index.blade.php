@@ -1,4 +1,4 @@
-<x-layout title="Orders" :keys="['n' => 'release']">
+<x-layout title="Orders" :keys="['n' => 'release']" data-plan>
     <div class="head">
         <h1>Orders</h1>
         <nav class="pick" aria-label="State">

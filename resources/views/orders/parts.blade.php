@@ -1,4 +1,4 @@
-<x-layout title="Parts of orders">
+<x-layout title="Parts of orders" data-plan>
     <div class="head">
         <h1>Parts</h1>
         <span class="say">{{ $page->says() }}</span>

@@ -1,4 +1,4 @@
-<x-layout :title="'Order '.$order->number">
+<x-layout :title="'Order '.$order->number" data-plan>
     @include('orders.head')
     @if ($page->short->scrapped->isPositive() && ! $order->state->isOver())
         @include('orders.short')

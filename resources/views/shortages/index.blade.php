@@ -1,4 +1,4 @@
-<x-layout title="Shortages">
+<x-layout title="Shortages" data-plan>
     @include('shortages.lead')
     <nav class="pick mb-2" aria-label="Grouped">
         <a href="{{ route('shortages.index') }}" @if ($by === 'item') aria-current="true" @endif>by item</a>

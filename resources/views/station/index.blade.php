@@ -1,4 +1,4 @@
-<x-layout title="Station">
+<x-layout title="Station" data-plan>
     <div class="head"><h1>Which station is this?</h1></div>
     <div class="centres">
         @foreach ($stations as $station)

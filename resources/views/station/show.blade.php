@@ -1,4 +1,4 @@
-<x-layout :title="$centre->name" class="station">
+<x-layout :title="$centre->name" class="station" data-plan>
     <div class="head">
         <h1>{{ $centre->name }}</h1>
         <span class="say">{{ $queue->says() }}</span>

@@ -78,7 +78,7 @@ it('plans on with dates that were there before and lie anywhere', function () {
     DB::table('orders')->where('id', $far->id)->update(['due_on' => '2099-12-31']);
     DB::table('orders')->where('id', $missing->id)->update(['due_on' => '2099-12-31']);
     DB::table('orders')->where('id', $this->shop->order('LID-9', '1')->id)->update(['due_on' => '0027-12-05']);
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect(
         DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $far->id)->value('late_minutes'),
     )->toBeLessThan(0)

@@ -256,7 +256,7 @@ it('does the same on the command line', function () {
 it('says what is well, without a login and without a session', function () {
     $this->get('/up')->assertStatus(503)->assertSee('NOT WELL clock: not heard of yet');
     Artisan::call('pace:beat');
-    app(App\Actions\Schedule\KeepUp::class)->handle(null);
+    app(App\Actions\Schedule\KeepUp::class)->handle();
     $up = $this
         ->get('/up')
         ->assertOk()

@@ -44,7 +44,7 @@ function nothingThere(object $test, string ...$items): void
 function day(object $test, string $date): void
 {
     $test->travelTo(new CarbonImmutable("{$date} 09:00", 'Europe/Dublin'));
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
 }
 
 /** When the first step of an order is planned to start, on the plant's clock. */

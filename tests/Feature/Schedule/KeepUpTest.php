@@ -64,13 +64,13 @@ it('writes only what changed, and takes out what is over', function () {
     $order = $this->shop->order('TRAY-40', '12');
     $this->shop->order('LID-9', '4');
     $ids = DB::table('plan_steps')->pluck('id', 'order_step_id')->all();
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect(DB::table('plan_steps')->pluck('id', 'order_step_id')->all())->toBe($ids);
     $writes = 0;
     DB::listen(function ($query) use (&$writes): void {
         $writes += preg_match('/^(insert|update|delete).*`plan_(orders|steps|components)`/i', $query->sql);
     });
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect($writes)->toBe(0);
     app(ChangeOrder::class)->cancel(
         $order->id,
@@ -146,11 +146,12 @@ it('lets what runs keep its machine, and time goes on with it', function () {
     app(App\Actions\Shop\StartStep::class)->handle($order->steps[0]->id, $this->shop->sign(Role::Operator, token: 's'));
     $end = live()[$order->steps[0]->id][1];
     $this->travel(30)->minutes();
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect(live()[$order->steps[0]->id])->toBe([now()->format('Y-m-d H:i:00'), $end, 1]);
 });
 
 it('stands by what was booked when the plan cannot be made', function () {
+    DB::table('plan_inputs')->delete();
     DB::table('plans')->delete();
     $booking = $this->shop->goodsIn('BRG-25', '5', '7');
     expect($booking->exists)->toBeTrue()->and($this->shop->stock('BRG-25')['quantity'])->toBe('85');

@@ -8,7 +8,6 @@ use App\Queries\Board\KeptInput;
 use App\Queries\Board\StandingPlan;
 use App\Queries\Shop\ShopState;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Put;
 
@@ -63,8 +62,8 @@ it('stays as it is kept when a step is moved, while the plan is written anew', f
         ->orderBy('order_id')
         ->get(['order_id', 'finish_at', 'late_minutes', 'readiness'])
         ->all();
-    Cache::forget(KeptInput::key($after->input));
-    app(KeepUp::class)->handle(null);
+    DB::table('plan_inputs')->delete();
+    app(KeepUp::class)->handle();
     expect(
         DB::table('plan_steps')
             ->where('plan_id', Plan::LIVE)
@@ -86,10 +85,10 @@ it('stays as it is kept when a step is moved, while the plan is written anew', f
 
 it('is read anew, and the old one let go, when a fact or a pin changes or the clock went on', function (Closure $deed) {
     $old = Plan::query()->findOrFail(Plan::LIVE)->input;
-    expect(Cache::has(KeptInput::key($old)))->toBeTrue();
+    expect(kept()?->facts)->toBe($old);
     $deed($this);
     $new = Plan::query()->findOrFail(Plan::LIVE)->input;
-    expect($new)->not->toBe($old)->and(Cache::has(KeptInput::key($old)))->toBeFalse()->and(kept())->not->toBeNull();
+    expect($new)->not->toBe($old)->and(kept()?->facts)->toBe($new);
 })->with([
     'goods came in' => [fn ($test) => $test->shop->goodsIn('BRG-25', '5', '7')],
     'an order came in' => [fn ($test) => $test->shop->order('LID-9', '6', '2026-12-01')],
@@ -101,7 +100,7 @@ it('is read anew, and the old one let go, when a fact or a pin changes or the cl
 ]);
 
 it('can be lost: the plan is then asked of the facts as they are now', function () {
-    Cache::flush();
+    DB::table('plan_inputs')->delete();
     expect(kept())->toBeNull()->and(count(StandingPlan::of()->problem()->jobs))->toBe(2);
     ahead($this);
     expect(kept())->not->toBeNull()->and($this->shop->differences())->toBe([]);

@@ -64,7 +64,7 @@ it('says the last day on which it keeps its date, and how much too late that is'
     // ordered on that day it is in time, a working day later it is not
     $isLate = function (string $day) use ($gear): bool {
         $this->travelTo(new Carbon\CarbonImmutable("{$day} 06:30", 'Europe/Dublin'));
-        app(KeepUp::class)->handle(null);
+        app(KeepUp::class)->handle();
 
         return planned($gear)->late_minutes > 0;
     };
@@ -117,7 +117,7 @@ it('makes no order stuck for consumables, and asks for none', function () {
             'planned_quantity' => '2',
             'issue_by' => 'backflush',
         ]);
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect(planned($drum)->readiness)->toBe('ready')
         ->and(
             DB::table('plan_components AS p')
@@ -145,6 +145,6 @@ it('names in the why what nobody ordered, and what is overdue', function () {
         $this->shop->sign(Role::Buyer, token: 'p'),
     );
     $this->travelTo(new Carbon\CarbonImmutable('2026-12-08 09:00', 'Europe/Dublin'));
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect($cause())->toContain(', overdue');
 });

@@ -62,13 +62,13 @@ it('takes a machine out of the plan until it is back, and says who becomes late 
         ->assertRedirect('/absence')
         ->assertSessionHas('done', 'Laser cutting is down until Tue 24 Nov 14:00: lens.');
     expect(onCentre('LASER')[0][0])->toBe('Tue 14:00')
-        ->and(EffectOf::booking(session('booking')))->toContain("{$order->number} (")->toContain('late');
+        ->and(EffectOf::booking(session('booking'))->says())->toContain("{$order->number} (")->toContain('late');
     $this->get('/absence')->assertSee('lens')->assertSee('It is back');
     $this->post('/absence/machine/'.DB::table('downtimes')->value('id').'/back', [
         'token' => 'b',
     ])->assertSessionHas('done');
     expect(onCentre('LASER')[0][0])->toBe('Tue 09:00')
-        ->and(EffectOf::booking(session('booking')))->toContain('In time again');
+        ->and(EffectOf::booking(session('booking'))->says())->toContain('In time again');
     $this->post('/absence/machine/'.DB::table('downtimes')->value('id').'/back', [
         'token' => 'b2',
     ])->assertSessionHasErrors('refused');
@@ -82,7 +82,7 @@ it('plans a machine that is down until nobody knows when as eight open hours fro
     // the laser is open 09:00 to 22:00 with breaks 10:00 and 18:00 of 20 minutes: 8 hours end at 17:20
     expect(onCentre('LASER')[0][0])->toBe('Tue 17:20');
     Carbon::setTestNow(CarbonImmutable::parse('2026-11-24 11:00', 'Europe/Dublin'));
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect(onCentre('LASER')[0][0])->toBe('Tue 19:20');
     $this->post('/absence/machine', ['token' => 'e', 'centre' => '1', 'machine' => '1'])->assertSessionHasErrors(
         'machine',
@@ -357,7 +357,7 @@ it('holds a promised date so that the same gap is not sold twice, and lets it go
     $this->get('/promise')->assertSee('Heatherfell');
     // keeping up leaves it where it is
     $held = BoardData::of()['held'];
-    app(KeepUp::class)->handle(null);
+    app(KeepUp::class)->handle();
     expect(BoardData::of()['held'])->toBe($held);
     $this->delete('/promise/held/'.DB::table('promises')->value('id'), ['token' => 'r'])->assertSessionHas(
         'done',

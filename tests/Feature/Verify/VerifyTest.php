@@ -198,6 +198,26 @@ function corruptions(): array
         ['the next customer order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'customer_order'"],
         ['the live plan puts no two steps on one machine at once',
             "UPDATE plan_steps SET start_at = '2026-11-24 09:00', end_at = '2026-11-30 09:00', machine = 1"],
+        ...array_map(
+            fn (string $sql): array => [
+                'the live plan has no row without its order, step or component, once all is planned',
+                $sql,
+            ],
+            [
+                'UPDATE plan_orders SET order_id = order_id + 90000 LIMIT 1',
+                'UPDATE plan_steps SET order_step_id = order_step_id + 90000 LIMIT 1',
+                'UPDATE plan_components SET component_id = component_id + 90000 LIMIT 1',
+            ],
+        ),
+        [
+            'the live plan holds each open step that has pieces to do, once all is planned',
+            'DELETE p FROM plan_steps p JOIN order_steps s ON s.id = p.order_step_id '
+                .'WHERE s.taken_in > s.good + s.scrap',
+        ],
+        [
+            'no booking waits for an hour to be planned',
+            'INSERT INTO unplanned (booking_id, since) SELECT MAX(id), NOW() - INTERVAL 2 HOUR FROM bookings',
+        ],
         ['one plan is live, and what stands on a pin stands where it is pinned', 'UPDATE plans SET is_live = 0'],
         [
             'one plan is live, and what stands on a pin stands where it is pinned',

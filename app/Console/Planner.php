@@ -1,0 +1,96 @@
+<?php
+
+namespace App\Console;
+
+use App\Actions\Schedule\LiveFile;
+use App\Actions\Schedule\PlannerState;
+use App\Actions\Schedule\PlanRound;
+use App\Models\Plan;
+use Illuminate\Console\Command;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/**
+ * Follows the bookings with the live plan, for as long as it runs; one at a time by a lease. Many bookings cost one
+ * planning. It leaves after a while, and the supervisor begins it anew.
+ */
+class Planner extends Command
+{
+    /** Seconds between the beginnings of two plannings. */
+    private const PACE = 1.0;
+
+    /** Seconds between two looks at what is not planned yet. */
+    private const LOOK = 0.1;
+
+    private const LIFE = 600;
+
+    private const MEMORY = 200 * 1024 * 1024;
+
+    /** What should have begun and has not, and promises that lapse, move the plan without any booking. */
+    private const CLOCK_MINUTES = 5;
+
+    private const LONGEST_PAUSE = 60;
+
+    protected $signature = 'pace:planner {--once : one planning if there is anything to plan, then leave}';
+
+    protected $description = 'Follow what is booked with the live plan';
+
+    private bool $isOver = false;
+
+    private int $pause = 0;
+
+    private float $next = 0.0;
+
+    public function handle(PlanRound $round, PlannerState $state, LiveFile $live): int
+    {
+        $owner = gethostname().'/'.getmypid().'/'.Str::random(6);
+        $this->trap([SIGTERM, SIGINT], function (): void {
+            $this->isOver = true;
+        });
+        [$this->isOver, $this->pause, $this->next] = [false, 0, 0.0];
+        $until = microtime(true) + self::LIFE;
+        do {
+            if ($state->hold(mb_strimwidth($owner, 0, 40))) {
+                $this->look($round, $state);
+            }
+            $live->tell();
+            $this->isOver = $this->isOver
+                || $this->option('once')
+                || microtime(true) > $until
+                || memory_get_usage() > self::MEMORY;
+            $this->isOver ?: usleep((int) (self::LOOK * 1e6));
+        } while (! $this->isOver);
+        $state->leave(mb_strimwidth($owner, 0, 40));
+
+        return self::SUCCESS;
+    }
+
+    private function look(PlanRound $round, PlannerState $state): void
+    {
+        $now = microtime(true);
+        if ($now < $this->next || ! (DB::table('unplanned')->exists() || $this->clockIsDue())) {
+            return;
+        }
+        try {
+            $round->handle();
+            $this->pause = 0;
+            $this->next = $now + self::PACE;
+        } catch (\Throwable $failure) {
+            if ($failure instanceof QueryException && DB::connection()->getRawPdo() === null) {
+                throw $failure; // the database is gone: begun anew, it waits for it
+            }
+            report($failure);
+            $state->failed($failure);
+            $this->pause = min(max(1, $this->pause * 2), self::LONGEST_PAUSE);
+            $this->next = microtime(true) + $this->pause;
+        }
+    }
+
+    private function clockIsDue(): bool
+    {
+        $at = Plan::query()->find(Plan::LIVE)?->computed_at;
+
+        return $at === null || $at->diffInMinutes(now()) >= self::CLOCK_MINUTES;
+    }
+}

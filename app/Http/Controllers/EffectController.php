@@ -1,0 +1,23 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Queries\Board\EffectOf;
+use App\View\Printed;
+use Illuminate\Http\Response;
+
+/** What a booking did to the dates, asked for by the page it was made on until it is planned. */
+class EffectController extends Controller
+{
+    public function show(int $booking, Printed $print): Response
+    {
+        $effect = EffectOf::booking($booking);
+        $says = $effect->says();
+
+        return match (true) {
+            ! $effect->isPlanned => response('', Response::HTTP_ACCEPTED),
+            $says === '' => response()->noContent(),
+            default => response($print->says($says))->header('Content-Type', 'text/plain; charset=utf-8'),
+        };
+    }
+}

@@ -1,0 +1,91 @@
+/* What follows the plan: a small file of counters is asked for each second, and what shows the plan is drawn anew. */
+(() => {
+    const EACH = 1000;
+    const AGAIN = 8000; // a busy shop plans each second; nobody reads that fast
+    const quiet = { headers: { 'X-Plan': '1' } };
+    let sending = 0;
+    let drawn = Date.now();
+    let looking = false;
+
+    document.addEventListener('htmx:beforeRequest', () => {
+        sending++;
+    });
+    document.addEventListener('htmx:afterRequest', () => {
+        sending--;
+        drawn = Date.now();
+    });
+    document.addEventListener('click', (event) => {
+        const drop = event.target.closest('summary')?.parentElement;
+        if (drop) drop.dataset.touched = '';
+    });
+
+    /* Nothing is typed, ticked, opened, marked or under somebody's hand. */
+    function isFree(part) {
+        const changed = [...part.querySelectorAll('input, textarea, select')].some((field) =>
+            field.matches('select')
+                ? [...field.options].some((option) => option.selected !== option.defaultSelected && !field.dataset.kept)
+                : field.matches('[type=checkbox], [type=radio]')
+                  ? field.checked !== field.defaultChecked
+                  : field.type !== 'hidden' && field.value !== field.defaultValue,
+        );
+        const marked = window.getSelection()?.isCollapsed === false;
+        return !changed && !marked && !part.contains(document.activeElement) && !part.querySelector('[data-touched]');
+    }
+
+    async function ask(url) {
+        const reply = await fetch(url, quiet);
+        return reply.redirected || !reply.ok ? null : reply;
+    }
+
+    async function effect(box) {
+        const reply = await ask(box.dataset.effect);
+        if (!reply || reply.status === 202 || !box.isConnected) return;
+        const says = reply.status === 200 ? await reply.text() : '';
+        if (says === '') box.remove();
+        else {
+            box.textContent = says;
+            box.hidden = false;
+            box.removeAttribute('data-effect');
+        }
+    }
+
+    async function draw() {
+        const part = document.querySelector('#page[data-plan]');
+        const state = document.querySelector('#plan-age');
+        if ((part && !isFree(part)) || sending) return;
+        drawn = Date.now();
+        const at = location.href;
+        const reply = await ask(at);
+        const page = reply && new DOMParser().parseFromString(await reply.text(), 'text/html');
+        const fresh = page?.querySelector('#page[data-plan]');
+        const freshState = page?.querySelector('#plan-age');
+        if (!freshState || sending || location.href !== at || !state.isConnected) return;
+        state.replaceWith(freshState);
+        if (part && fresh && part.isConnected && isFree(part)) {
+            part.replaceWith(fresh);
+            htmx.process(fresh);
+            htmx.trigger(fresh, 'htmx:load', { elt: fresh });
+        }
+    }
+
+    setInterval(async () => {
+        const state = document.querySelector('#plan-age');
+        if (!state || document.hidden || looking || sending) return;
+        looking = true;
+        try {
+            const box = document.querySelector('[data-effect]');
+            if (box) await effect(box);
+            const reply = await fetch('/live.json', { cache: 'no-cache' });
+            const live = reply.ok ? await reply.json() : null;
+            if (!live) return;
+            document.dispatchEvent(new CustomEvent('plan-moved', { detail: live }));
+            const isOld = live.plan !== state.dataset.stamp && document.querySelector('#page[data-plan]');
+            const wasBehind = state.textContent.trim() !== '' && live.behind === 0;
+            if ((isOld && Date.now() - drawn > AGAIN) || wasBehind) await draw();
+        } catch {
+            // the server is not there for a moment: it is asked again
+        } finally {
+            looking = false;
+        }
+    }, EACH);
+})();
