@@ -59,7 +59,7 @@ function components(callable $say): void
     );
     $say(sprintf('| shortages over all orders, median of 5 | %.0f |', $median(5, fn () => ShortageList::now())));
 
-    $web = new Web('bin/router.php', 'storekeeper');
+    $web = new Web('tests/Support/router.php', 'storekeeper');
     try {
         $web->get('/issue');
         $took = [];
