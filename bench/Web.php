@@ -4,7 +4,7 @@ namespace Bench;
 
 use Symfony\Component\Process\Process;
 
-/** PHP alone, with JIT as bin/start has it, and one person logged in to it; each answer with the milliseconds it took. */
+/** PHP alone, with JIT as bin/start has it, and one person logged in; each answer with the milliseconds it took. */
 final class Web
 {
     private readonly Process $server;
@@ -18,7 +18,7 @@ final class Web
     private string $csrf = '';
 
     /**
-     * @param  string  $router  tests/Support/router.php, or the one with the empty page
+     * @param  string  $router  that of the tests, or the one with the empty page
      * @param  string|null  $root  of another checkout; null = of this one
      */
     public function __construct(string $router, string $login, ?string $root = null)

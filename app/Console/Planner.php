@@ -23,6 +23,9 @@ class Planner extends Command
     /** Seconds between two looks at what is not planned yet. */
     private const LOOK = 0.1;
 
+    /** Seconds after which the lease is held on. */
+    private const HOLD = 2.0;
+
     private const LIFE = 600;
 
     private const MEMORY = 200 * 1024 * 1024;
@@ -42,28 +45,44 @@ class Planner extends Command
 
     private float $next = 0.0;
 
+    /** When the lease was asked for last, and whether it was to be had. */
+    private float $held = 0.0;
+
+    private bool $isMine = false;
+
     public function handle(PlanRound $round, PlannerState $state, LiveFile $live): int
     {
-        $owner = gethostname().'/'.getmypid().'/'.Str::random(6);
+        $owner = mb_strimwidth((string) gethostname(), 0, 20).'/'.getmypid().'/'.Str::random(6);
         $this->trap([SIGTERM, SIGINT], function (): void {
             $this->isOver = true;
         });
-        [$this->isOver, $this->pause, $this->next] = [false, 0, 0.0];
+        [$this->isOver, $this->pause, $this->next, $this->held] = [false, 0, 0.0, 0.0];
         $until = microtime(true) + self::LIFE;
         do {
-            if ($state->hold(mb_strimwidth($owner, 0, 40))) {
+            if ($this->holds($state, $owner)) {
                 $this->look($round, $state);
+                $live->tell();
             }
-            $live->tell();
             $this->isOver = $this->isOver
                 || $this->option('once')
                 || microtime(true) > $until
                 || memory_get_usage() > self::MEMORY;
             $this->isOver ?: usleep((int) (self::LOOK * 1e6));
         } while (! $this->isOver);
-        $state->leave(mb_strimwidth($owner, 0, 40));
+        $state->leave($owner);
 
         return self::SUCCESS;
+    }
+
+    private function holds(PlannerState $state, string $owner): bool
+    {
+        $now = microtime(true);
+        if ($now - $this->held > ($this->isMine ? self::HOLD : self::PACE)) {
+            $this->isMine = $state->hold($owner);
+            $this->held = $now;
+        }
+
+        return $this->isMine;
     }
 
     private function look(PlanRound $round, PlannerState $state): void

@@ -4,6 +4,7 @@ namespace App\Queries;
 
 use App\Models\Plan;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** What of the running shop is well: what `/up` says, for who watches over the machine. */
 final readonly class Health
@@ -19,6 +20,9 @@ final readonly class Health
 
     /** The planner brings the plan up to date every five minutes, whatever is booked. */
     private const PLAN_MOST = 1200;
+
+    /** It says every two seconds that it is there, but not while it plans. */
+    private const PLANNER_MOST = 60;
 
     private const DISK_LEAST = 300; // MB
 
@@ -38,6 +42,9 @@ final readonly class Health
                 'queue' => [self::age(Cache::get(self::QUEUE)), self::QUEUE_MOST],
                 'plan' => [self::age(Plan::query()->find(Plan::LIVE)?->computed_at?->getTimestamp()), self::PLAN_MOST],
             ];
+            if (config()->string('pace.planner') === 'beside') {
+                $ages['planner'] = [self::planner(), self::PLANNER_MOST];
+            }
         } catch (\Throwable) {
             return new self(['database' => 'does not answer'], ['database']);
         }
@@ -62,6 +69,14 @@ final readonly class Health
         }
 
         return implode("\n", $lines)."\n";
+    }
+
+    /** Seconds since the planner was heard of. */
+    private static function planner(): ?int
+    {
+        $age = DB::table('planner')->selectRaw('TIMESTAMPDIFF(SECOND, until, NOW()) + 10 AS age')->value('age');
+
+        return is_numeric($age) ? max(0, (int) $age) : null;
     }
 
     private static function age(mixed $beat): ?int

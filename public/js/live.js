@@ -19,15 +19,21 @@
         if (drop) drop.dataset.touched = '';
     });
 
+    function isChanged(field) {
+        if (field.matches('select')) {
+            const first = Math.max(
+                0,
+                [...field.options].findIndex((option) => option.defaultSelected),
+            );
+            return field.selectedIndex !== first;
+        }
+        if (field.matches('[type=checkbox], [type=radio]')) return field.checked !== field.defaultChecked;
+        return field.type !== 'hidden' && field.value !== field.defaultValue;
+    }
+
     /* Nothing is typed, ticked, opened, marked or under somebody's hand. */
     function isFree(part) {
-        const changed = [...part.querySelectorAll('input, textarea, select')].some((field) =>
-            field.matches('select')
-                ? [...field.options].some((option) => option.selected !== option.defaultSelected && !field.dataset.kept)
-                : field.matches('[type=checkbox], [type=radio]')
-                  ? field.checked !== field.defaultChecked
-                  : field.type !== 'hidden' && field.value !== field.defaultValue,
-        );
+        const changed = [...part.querySelectorAll('input, textarea, select')].some(isChanged);
         const marked = window.getSelection()?.isCollapsed === false;
         return !changed && !marked && !part.contains(document.activeElement) && !part.querySelector('[data-touched]');
     }

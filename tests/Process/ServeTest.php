@@ -33,10 +33,19 @@ it(
         for ($i = 0; $i < 20 && ! str_contains($up(), 'well queue'); $i++) {
             usleep(500_000); // the first answer compiles all of it
         }
-        expect($up())->toContain('well database')->toContain('well clock')->toContain('well queue');
+        expect($up())
+            ->toContain('well database')
+            ->toContain('well clock')
+            ->toContain('well queue')
+            ->toContain('well planner');
+        $workers = count($this->shop->processes('php-fpm: pool'));
+        expect($workers)->toBeGreaterThanOrEqual(4);
         foreach (
             [
-                'bin/router.php' => 5,
+                'php-fpm: pool' => $workers,
+                'php-fpm: master' => 1,
+                'nginx: master' => 1,
+                'pace:planner' => 1,
                 'queue:work' => 1,
                 'schedule:work' => 1,
                 'mariadbd --no-defaults' => 1,
@@ -69,7 +78,9 @@ it('runs the database and PHP as users of their own, and lets nobody in without 
     $isGiven = $me === 'root' && ! str_contains($process->getOutput(), 'Nobody but root can enter this folder');
     [$db, $php] = $isGiven ? ['keep-pace-db', 'keep-pace'] : [$me, $me];
     expect($owner('mariadbd --no-defaults'))->toBe([$db])
-        ->and($owner('bin/router.php'))->toBe([$php])
+        ->and($owner('php-fpm: pool'))->toBe([$php])
+        ->and($owner('nginx: master'))->toBe([$php])
+        ->and($owner('pace:planner'))->toBe([$php])
         ->and($owner('queue:work'))->toBe([$php])
         ->and($owner('schedule:work'))->toBe([$php]);
     expect(substr(sprintf('%o', fileperms("{$this->shop->var}/db.password")), -3))->toBe('600')

@@ -1,16 +1,17 @@
 <?php
 
 /*
- * Router of PHP's built-in server, for tests and benchmarks: as nginx in etc/, files of public/ as they are and all else
- * to the application; under a live shop's clock, where there is one.
+ * Router of PHP's built-in server, for tests and benchmarks: as nginx in etc/, files of public/ as they are and all
+ * else to the application; under a live shop's clock, where there is one.
  */
 
 if (getenv('PACE_TEST_CLOCK') !== false) {
     require __DIR__.'/clock.php';
 }
 $path = urldecode((string) parse_url((string) $_SERVER['REQUEST_URI'], PHP_URL_PATH));
-$file = str_contains($path, "\0") ? false : realpath(__DIR__.'/../../public'.$path);
-if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file, realpath(__DIR__.'/../../public').'/')) {
+$public = (string) realpath(__DIR__.'/../../public');
+$file = str_contains($path, "\0") ? false : realpath($public.$path);
+if ($path !== '/' && $file !== false && is_file($file) && str_starts_with($file, "{$public}/")) {
     if (str_ends_with($file, '.php')) {
         http_response_code(404);
 
