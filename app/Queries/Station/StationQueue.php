@@ -34,8 +34,7 @@ final readonly class StationQueue
 
     public static function at(int $workCentre): self
     {
-        $steps = StationSteps::open()
-            ->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre])
+        $steps = StationSteps::at($workCentre)
             ->orderByRaw('s.started_at IS NULL, p.start_at IS NULL, p.start_at');
         $all = Cut::read($steps, self::SHOWN, StationJob::from(...));
         [$here, $others] = $all->rows->partition(fn (StationJob $job): bool => $job->isHere());

@@ -43,6 +43,26 @@ final class StationSteps
             ->selectSub(self::partsOpen(), 'parts_open');
     }
 
+    /** Those of a work centre: planned there, or with pieces there and not planned elsewhere. */
+    public static function at(int $workCentre): Builder
+    {
+        // found by two indexes first: the rest is then read of a hundred steps and not of all in the shop
+        $planned = DB::table('plan_steps')
+            ->where('plan_id', Plan::LIVE)
+            ->where('work_centre_id', $workCentre)
+            ->select('order_step_id AS id');
+        $there = DB::table('orders AS o')
+            ->join('order_steps AS s', 's.order_id', 'o.id')
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)
+            ->where('s.work_centre_id', $workCentre)
+            ->whereRaw('(s.taken_in > s.good + s.scrap OR s.good > s.passed_on)')
+            ->select('s.id');
+
+        return self::open()
+            ->joinSub($planned->union($there), 'near', 'near.id', 's.id')
+            ->whereRaw('COALESCE(p.work_centre_id, s.work_centre_id) = ?', [$workCentre]);
+    }
+
     private static function next(): Builder
     {
         return DB::table('order_steps AS n')
