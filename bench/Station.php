@@ -50,17 +50,24 @@ final class Station
             ->get();
         $work = array_fill(0, 20, []);
         foreach ($steps as $n => $step) {
-            $work[$n % 20][] = ['step' => (int) $step->step, 'centre' => (int) $step->centre, 'todo' => (int) $step->todo];
+            $work[$n % 20][] = [
+                'step' => (int) $step->step,
+                'centre' => (int) $step->centre,
+                'todo' => (int) $step->todo,
+            ];
         }
 
         return array_map(fn (array $of): self => new self($base, $of), $work);
     }
 
-    /** Makes the next report ready to be sent. */
-    public function report(): void
+    /** Makes the next report ready to be sent; not when it has reported all it had. */
+    public function report(): bool
     {
         while ($this->work !== [] && $this->work[0]['todo'] < 1) {
             array_shift($this->work);
+        }
+        if ($this->work === []) {
+            return false;
         }
         $at = &$this->work[0];
         $at['todo']--;
@@ -72,6 +79,8 @@ final class Station
             'pass_on' => '0',
             'minutes' => '3',
         ]);
+
+        return true;
     }
 
     /** Makes its page ready to be asked for. */

@@ -41,8 +41,8 @@ final class StationLoad
         while (microtime(true) < $began + $seconds || $this->under !== []) {
             $now = microtime(true);
             foreach ($this->stations as $i => $station) {
-                if ($now < $began + $seconds && ! isset($this->under[$i]) && $due[$i] <= $now) {
-                    $station->report();
+                $isDue = $now < $began + $seconds && ! isset($this->under[$i]) && $due[$i] <= $now;
+                if ($isDue && $station->report()) {
                     $this->send($i, 'report', $each === null ? $now : $due[$i]);
                     $due[$i] += $each ?? 0.0;
                 }

@@ -50,7 +50,8 @@ $there = $pdo
     )
     ->fetchColumn();
 if (
-    ! $there
+    in_array('anew', $argv, true)
+    || ! $there
     || $pdo->query("SELECT COUNT(*) FROM keep_pace_{$database}.orders")->fetchColumn()
         < ($database === 'year' ? $orders : 10)
 ) {

@@ -29,3 +29,18 @@ web_prepare() {
     "${test[@]}" "${NGINX[@]}" -t -q > "$VAR/web.log" 2>&1 \
         || failed "$VAR/web.log" 5 'the web server does not take what it is told.'
 }
+
+# WEB_ENV: what all that serves is told besides where its database is; settings and routes are read from one file each
+WEB_ENV=(
+    "PACE_PLANNER=beside"
+    "APP_CONFIG_CACHE=$STORAGE/framework/settings.php"
+    "APP_ROUTES_CACHE=$STORAGE/framework/routes.php"
+)
+# web_cached: these files, made with each start; they hold the password of the database
+web_cached() {
+    rm -f "$STORAGE"/framework/{settings,routes}.php
+    (
+        umask 077
+        for what in config route; do as_web env "${WEB_ENV[@]}" php artisan "$what:cache"; done
+    ) > "$VAR/web.log" 2>&1 || failed "$VAR/web.log" 5 'the settings could not be put together.'
+}
