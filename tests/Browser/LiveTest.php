@@ -16,18 +16,10 @@ afterEach(function () {
     $this->live->end();
 });
 
-function planned(LiveShop $live): void
-{
-    for ($i = 0; $i < 100 && $live->value('SELECT COUNT(*) FROM unplanned') !== '0'; $i++) {
-        usleep(100_000);
-    }
-    expect($live->value('SELECT COUNT(*) FROM unplanned'))->toBe('0');
-}
-
 it('draws a page anew when the plan moved, but never over what is typed', function () {
     $browser = $this->browser->login('supervisor')->visit('/orders')->see('No order is like this.');
     $this->live->php('$shop->order("TRAY-40", "4");')->wait();
-    planned($this->live);
+    $this->live->untilPlanned();
     $browser->driver->wait(20)->until(fn (): bool => str_contains($browser->text(), '218'), 'it is not drawn anew');
     // a page somebody types on stays as it is
     $browser->press('218')->see('Booked on this order')->press('Change quantity');
@@ -37,7 +29,7 @@ it('draws a page anew when the plan moved, but never over what is typed', functi
     );
     $stamp = $this->live->value('SELECT stamp FROM plans WHERE id = 1');
     $this->live->php('$shop->goodsIn("BRG-25", "5", "7");')->wait();
-    planned($this->live);
+    $this->live->untilPlanned();
     expect($this->live->value('SELECT stamp FROM plans WHERE id = 1'))->not->toBe($stamp);
     usleep(11_000_000); // longer than a page waits to be drawn anew
     expect($browser->driver->executeScript('return document.querySelector("#page input[name=quantity]").value'))
@@ -46,21 +38,21 @@ it('draws a page anew when the plan moved, but never over what is typed', functi
 
 it('says in the same place whose date breaks, as soon as it is planned', function () {
     $this->live->php('$shop->order("TRAY-40", "4", "2026-12-04");')->wait();
-    planned($this->live);
+    $this->live->untilPlanned();
     $browser = $this->browser->login('planner')->visit('/orders')->press('218')->see('Booked on this order');
     $browser->press('Change quantity')->fill('Quantity', '900')->press('Change', 1)->see('218');
     $browser->see('becomes late by it.');
     expect($browser->driver->executeScript('return document.querySelector("#says").innerText'))
         ->toContain('218 (')
         ->toContain('becomes late by it.');
-    planned($this->live);
+    $this->live->untilPlanned();
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 
 it('keeps what was said of a deed when the page draws itself anew', function () {
     $browser = $this->browser->login('operator');
     $this->live->php('$o = $shop->order("LID-9", "4"); $shop->release($o);')->wait();
-    planned($this->live);
+    $this->live->untilPlanned();
     $browser
         ->visit('/station/1')
         ->fill('Good, of 4', '3')
@@ -68,9 +60,9 @@ it('keeps what was said of a deed when the page draws itself anew', function () 
         ->fill('Minutes', '10')
         ->press('Count and pass on')
         ->see('3 good, 3 passed on');
-    planned($this->live);
+    $this->live->untilPlanned();
     $this->live->php('$shop->order("TRAY-40", "4");')->wait();
-    planned($this->live);
+    $this->live->untilPlanned();
     usleep(10_000_000);
     $browser->see('3 good, 3 passed on')->press('Undo')->see('Reversed: ');
 });

@@ -8,22 +8,8 @@ use Tests\Support\OwnDatabase;
 
 beforeEach(function (): void {
     $this->live = new LiveShop('keep_pace_planner', with: ['PACE_PLANNER' => 'beside']);
-    $this->planned = fn (): bool => $this->live->value('SELECT COUNT(*) FROM unplanned') === '0';
 });
 afterEach(fn () => $this->live->end());
-
-/** A planner that fell silent loses its lease in ten seconds; nobody waits for them here. */
-function silent(LiveShop $live): void
-{
-    $live->db->exec('UPDATE planner SET until = NOW(3) - INTERVAL 1 SECOND');
-}
-
-function waitUntil(Closure $is, int $seconds = 20): void
-{
-    for ($i = 0; $i < $seconds * 20 && ! $is(); $i++) {
-        usleep(50_000);
-    }
-}
 
 it('leaves nothing unplanned and nothing half, wherever it is killed', function (): void {
     $this->live->php('$shop->order("TRAY-40", "30"); $shop->order("EX-9E", "2");')->wait();
@@ -48,12 +34,12 @@ it('leaves nothing unplanned and nothing half, wherever it is killed', function 
             Illuminate\Support\Facades\Artisan::call("pace:planner", ["--once" => true]);
             echo "lives";
             PHP, ['at' => $at]);
-        waitUntil(fn (): bool => ! $killed->isRunning());
-        silent($this->live);
+        LiveShop::until(fn (): bool => ! $killed->isRunning());
+        $this->live->plannerIsSilent();
         expect($killed->getOutput())->toBe('', "not killed at {$at}")->and($plan())->toBe($before, $at);
     }
     $this->live->artisan('pace:planner', '--once');
-    expect(($this->planned)())->toBeTrue()
+    expect($this->live->isPlanned())->toBeTrue()
         ->and($plan())->not->toBe($before)
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
@@ -69,18 +55,18 @@ it('plans what began earlier and is committed later', function (): void {
         $shop->goodsIn("BRG-25", "5", "7");
         PHP, ['mark' => $mark = bin2hex(random_bytes(4))]);
     $there = fn (string $name): string => sys_get_temp_dir()."/{$name}-{$mark}";
-    waitUntil(fn (): bool => file_exists($there('early')));
+    LiveShop::until(fn (): bool => file_exists($there('early')));
     $this->live->php('$shop->goodsIn("MOT-120", "5", "80");')->wait();
     $this->live->artisan('pace:planner', '--once');
     $newest = $this->live->value('SELECT booking_id FROM plans WHERE id = 1');
-    expect(($this->planned)())->toBeTrue();
+    expect($this->live->isPlanned())->toBeTrue();
     touch($there('late'));
     $early->wait();
     array_map(unlink(...), [$there('early'), $there('late')]);
     expect((int) $this->live->value('SELECT booking_id FROM unplanned'))->toBeLessThan((int) $newest)
         ->toBeGreaterThan(0);
     $this->live->artisan('pace:planner', '--once');
-    expect(($this->planned)())->toBeTrue()->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+    expect($this->live->isPlanned())->toBeTrue()->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 
 it('lets a board move stand that is made while it computes', function (): void {
@@ -102,7 +88,7 @@ it('lets a board move stand that is made while it computes', function (): void {
         });
         Illuminate\Support\Facades\Artisan::call("pace:planner", ["--once" => true]);
         PHP, ['mark' => $mark]);
-    waitUntil(fn (): bool => file_exists($there('read')));
+    LiveShop::until(fn (): bool => file_exists($there('read')));
     $this->live->php(<<<'PHP'
         $step = DB::table("plan_steps")->orderBy("start_at")->first();
         $minute = intdiv(strtotime("{$step->start_at} UTC"), 60) + 1440;
@@ -117,7 +103,7 @@ it('lets a board move stand that is made while it computes', function (): void {
         ->and($this->live->value(
             'SELECT p.start_at FROM plan_steps p JOIN plan_pins n USING (order_step_id) WHERE p.plan_id = 1',
         ))->toBe($pinned)
-        ->and(($this->planned)())->toBeTrue()
+        ->and($this->live->isPlanned())->toBeTrue()
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 
@@ -131,17 +117,17 @@ it('plans with two planners as with one', function (): void {
     foreach ($writers as $writer) {
         $writer->wait();
     }
-    waitUntil($this->planned);
+    LiveShop::until($this->live->isPlanned(...));
     $owner = $this->live->value('SELECT owner FROM planner');
-    expect(($this->planned)())->toBeTrue()->and($owner)->not->toBe('');
+    expect($this->live->isPlanned())->toBeTrue()->and($owner)->not->toBe('');
     // the one that plans is ended in good order, and the other takes over at once
     $ends = array_filter($planners, fn (Process $one): bool => str_contains($owner, "/{$one->getPid()}/"));
     expect($ends)->toHaveCount(1);
     array_values($ends)[0]->signal(SIGTERM);
     array_values($ends)[0]->wait();
     $this->live->php('$shop->goodsIn("MOT-120", "5", "80");')->wait();
-    waitUntil($this->planned, 5);
-    expect(($this->planned)())->toBeTrue()
+    LiveShop::until($this->live->isPlanned(...), 5);
+    expect($this->live->isPlanned())->toBeTrue()
         ->and($this->live->value('SELECT owner FROM planner'))->not->toBe($owner)
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
@@ -157,14 +143,14 @@ it('comes back after the database was killed', function (): void {
     try {
         $planner = $live->command('pace:planner');
         $live->php('$shop->goodsIn("BRG-25", "1", "7");')->wait();
-        waitUntil(fn (): bool => $live->value('SELECT COUNT(*) FROM unplanned') === '0');
+        $live->untilPlanned();
         $database->kill();
         $planner->wait(); // it ends, and the supervisor begins it anew
         expect($planner->getExitCode())->not->toBe(0);
         $database->startAgain();
         $live->reconnect();
         $live->php('$shop->goodsIn("BRG-25", "1", "8");')->wait();
-        silent($live);
+        $live->plannerIsSilent();
         $live->artisan('pace:planner', '--once');
         expect($live->value('SELECT COUNT(*) FROM unplanned'))->toBe('0')
             ->and($live->artisan('pace:verify'))->toContain('rules hold');

@@ -63,9 +63,7 @@ it('loses and doubles nothing when the database is killed under twenty stations'
             fn (Process $station): string => trim($station->getOutput()),
             $stations,
         )))->toBe(['done']);
-        for ($i = 0; $i < 400 && $live->value('SELECT COUNT(*) FROM unplanned') !== '0'; $i++) {
-            usleep(50_000);
-        }
+        $live->untilPlanned();
         $value = $live->value(...);
         expect($value('SELECT COUNT(*) FROM unplanned'))->toBe('0')
             ->and($value('SELECT MAX(booking_id) FROM plans'))->toBe($value('SELECT MAX(id) FROM bookings'))

@@ -186,6 +186,31 @@ final class LiveShop
         return $this->processes[] = $process;
     }
 
+    /** Waits until it is so, at most so many seconds. */
+    public static function until(\Closure $is, int $seconds = 20): void
+    {
+        for ($i = 0; $i < $seconds * 20 && ! $is(); $i++) {
+            usleep(50_000);
+        }
+    }
+
+    public function isPlanned(): bool
+    {
+        return $this->value('SELECT COUNT(*) FROM unplanned') === '0';
+    }
+
+    public function untilPlanned(): void
+    {
+        self::until($this->isPlanned(...));
+        expect($this->isPlanned())->toBeTrue('bookings are left unplanned');
+    }
+
+    /** A planner that fell silent loses its lease in ten seconds; nobody waits for them here. */
+    public function plannerIsSilent(): void
+    {
+        $this->db->exec('UPDATE planner SET until = NOW(3) - INTERVAL 1 SECOND');
+    }
+
     /** A command that runs on, until it is ended with the shop. */
     public function command(string ...$command): Process
     {
