@@ -3,17 +3,17 @@
 namespace Bench;
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ReleaseOrders;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
+use App\Books\Signed;
 use App\Models\OrderComponent;
 use App\Models\Person;
 use App\Models\Place;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\ShopState;
+use App\Planner\KeepUp;
 use App\Queries\Shortages\ShortageList;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Quantity\TypedQuantity;

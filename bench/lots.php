@@ -7,11 +7,11 @@
  */
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
+use App\Books\Signed;
 use App\Demo\People;
 use App\Models\Balance;
 use App\Models\Item;

@@ -2,7 +2,7 @@
 
 /* See bench/run. Prints tables in Markdown for docs/benchmarks.md. */
 
-use App\Actions\Schedule\KeepUp;
+use App\Planner\KeepUp;
 use Bench\Year;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\Date;

@@ -3,9 +3,9 @@
 namespace App\Console;
 
 use App\Access\Deed;
-use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
+use App\Books\JustBooked;
 use App\Models\Person;
 use Illuminate\Console\Command;
 use KeepPace\Core\Naming\Code;

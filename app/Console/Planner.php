@@ -2,10 +2,10 @@
 
 namespace App\Console;
 
-use App\Actions\Schedule\LiveFile;
-use App\Actions\Schedule\PlannerState;
-use App\Actions\Schedule\PlanRound;
 use App\Models\Plan;
+use App\Planner\LiveFile;
+use App\Planner\PlannerState;
+use App\Planner\PlanRound;
 use Illuminate\Console\Command;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;

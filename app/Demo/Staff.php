@@ -3,7 +3,7 @@
 namespace App\Demo;
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
+use App\Books\Signed;
 use App\Models\Person;
 use Closure;
 

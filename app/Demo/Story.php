@@ -4,9 +4,9 @@ namespace App\Demo;
 
 use App\Access\Role;
 use App\Actions\Import\ImportFolder;
-use App\Actions\Schedule\KeepUp;
 use App\Models\Person;
-use App\Queries\Shop\ShopState;
+use App\Planner\KeepUp;
+use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Support\Facades\Date;

@@ -2,7 +2,7 @@
 
 namespace App\Demo;
 
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\WorkingCalendar;
 

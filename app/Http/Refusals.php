@@ -2,8 +2,9 @@
 
 namespace App\Http;
 
-use App\Actions\Bookings\JustBooked;
+use App\Books\JustBooked;
 use App\Models\Person;
+use App\View\FormMark;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Foundation\Configuration\Exceptions;

@@ -2,10 +2,10 @@
 
 namespace App\Jobs;
 
-use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
 use App\Actions\Import\Problem;
+use App\Books\JustBooked;
 use App\Models\Person;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;

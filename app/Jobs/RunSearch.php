@@ -2,11 +2,10 @@
 
 namespace App\Jobs;
 
-use App\Actions\Schedule\PlanChanges;
 use App\Actions\Schedule\WhatIf;
 use App\Models\Person;
 use App\Queries\Board\PlanComparison;
-use App\Queries\Board\StandingPlan;
+use App\Shop\StandingPlan;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -41,7 +40,7 @@ class RunSearch implements ShouldQueue
         }
         $standing = StandingPlan::of();
         $facts = PlanComparison::facts();
-        [$problem, $schedule] = $standing->loadNow($standing->shop(), PlanChanges::keeping($standing->steps()));
+        [$problem, $schedule] = $standing->loadNow($standing->shop(), StandingPlan::keeping($standing->steps()));
         $began = microtime(true);
         $this->keep(['state' => 'running', 'started_at' => now(), 'facts_id' => $facts]);
         $before = Comparison::between($problem, $schedule, $schedule)->totalBefore();

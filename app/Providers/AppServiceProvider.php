@@ -3,11 +3,13 @@
 namespace App\Providers;
 
 use App\Access\Deed;
-use App\Actions\Bookings\Booked;
-use App\Actions\Bookings\JustBooked;
-use App\Actions\Schedule\KeepUp;
-use App\Http\FormMark;
+use App\Actions\Schedule\SearchAsked;
+use App\Books\Booked;
+use App\Books\JustBooked;
+use App\Jobs\RunSearch;
 use App\Models\Person;
+use App\Planner\KeepUp;
+use App\View\FormMark;
 use App\View\Printed;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Routing\Events\RouteMatched;
@@ -27,6 +29,7 @@ class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Event::listen(SearchAsked::class, fn (SearchAsked $asked) => RunSearch::dispatch($asked->searchId));
         Event::listen(Booked::class, KeepUp::class.'@after');
         Event::listen(RouteMatched::class, fn () => $this->app->make(JustBooked::class)->begin());
         Model::shouldBeStrict(! $this->app->environment('production'));

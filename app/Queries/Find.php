@@ -2,6 +2,8 @@
 
 namespace App\Queries;
 
+use App\Reading\Like;
+use App\Reading\Row;
 use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -2,6 +2,7 @@
 
 namespace App\Queries;
 
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -2,6 +2,7 @@
 
 namespace App\Queries;
 
+use App\Reading\Row;
 use App\Wording\When;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

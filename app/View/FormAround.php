@@ -2,7 +2,6 @@
 
 namespace App\View;
 
-use App\Http\Typed;
 use Illuminate\Support\Facades\View;
 
 /** The form a field stands in: the one it is given, the x-form around it, or the only one of the page. */

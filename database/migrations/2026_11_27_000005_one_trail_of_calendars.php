@@ -1,7 +1,7 @@
 <?php
 
-use App\Actions\Bookings\ProductChanges;
 use App\Actions\Schedule\CalendarTrail;
+use App\Books\ProductChanges;
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;

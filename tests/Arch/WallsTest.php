@@ -7,18 +7,56 @@ arch('core is strict')->expect('KeepPace\Core')->toUseStrictTypes();
 arch('nothing is left in from debugging')
     ->expect(['dd', 'dump', 'ray', 'var_dump', 'print_r', 'exit', 'die'])
     ->not->toBeUsed();
-arch('queries read')
-    ->expect('App\Queries')
-    ->not->toUse(['App\Actions', 'App\Http\Controllers', 'Illuminate\Support\Facades\Auth']);
-arch('models know no rooms above them')
-    ->expect('App\Models')
-    ->not->toUse(['App\Http', 'App\Actions', 'App\Queries', 'App\Console']);
-arch('actions know no web')
-    ->expect('App\Actions')
-    ->not->toUse(['App\Http', 'Illuminate\Http', 'App\Wording']);
+arch('what reads knows nobody who is logged in')
+    ->expect(['App\Queries', 'App\Shop'])
+    ->not->toUse('Illuminate\Support\Facades\Auth');
+arch('deeds know no web')->expect(['App\Actions', 'App\Books', 'App\Planner'])->not->toUse('Illuminate\Http');
 arch('controllers do not write')
     ->expect('App\Http\Controllers')
-    ->not->toUse(['App\Actions\Bookings\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing']);
+    ->not->toUse(['App\Books\Ledger', 'KeepPace\Core\Stock', 'KeepPace\Core\Costing']);
+
+/** Rooms of the application, each using only those before it. */
+const ROOMS = [
+    'Access', 'Models', 'Reading', 'Wording', 'Shop', 'Books', 'Planner', 'Verify', 'Queries', 'Actions', 'Papers',
+    'Jobs', 'View', 'Http', 'Demo', 'Console', 'Providers',
+];
+
+it('keeps the order of the rooms in the application', function () {
+    $wrong = [];
+    foreach (Tests\Support\Rooms::uses() as $file => $uses) {
+        $place = array_search(explode('/', $file)[0], ROOMS, true);
+        foreach ($uses as $folder) {
+            $of = array_search(explode('/', $folder)[0], ROOMS, true);
+            if ($of === false || $of > $place) {
+                $wrong[] = "{$file} uses {$folder}";
+            }
+        }
+    }
+    expect($wrong)->toBe([]);
+});
+
+it('has no ring of folders that import each other', function () {
+    expect(Tests\Support\Rooms::rings())->toBe([])
+        ->and(Tests\Support\Rooms::ringsOf(['a' => ['b'], 'b' => ['c'], 'c' => ['a'], 'd' => ['a']]))
+        ->toBe(['a, b, c']);
+});
+
+it('keeps what each room is for', function () {
+    $never = [
+        'Queries' => ['Books', 'Planner', 'Actions'],
+        'Verify' => ['Books', 'Planner', 'Actions', 'Queries', 'Shop'],
+        'Books' => ['Queries', 'Planner'],
+        'Actions' => ['Wording'],
+    ];
+    $wrong = [];
+    foreach (Tests\Support\Rooms::uses() as $file => $uses) {
+        foreach (array_intersect(array_map(fn (string $folder): string => explode('/', $folder)[0], $uses),
+            $never[explode('/', $file)[0]] ?? []) as $use) {
+            $wrong[] = "{$file} uses {$use}";
+        }
+    }
+    expect($wrong)->toBe([]);
+});
 
 /** A form that books has a request, which says its fields; a login, an upload and the board's preview book nothing. */
 it('takes what was typed from requests', function () {
@@ -77,9 +115,14 @@ it('keeps the order of the rooms in scheduling', function () {
         ->and($rooms)->toHaveCount(1 + count(glob(__DIR__.'/../../core/Scheduling/*', GLOB_ONLYDIR)));
 });
 
-it('has one writer: only actions, the importer and the demo write', function () {
+it('has one writer: what reads for pages and for deeds does not write', function () {
     $wrong = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(__DIR__.'/../../app/Queries')) as $file) {
+    $files = [];
+    foreach (['Queries', 'Shop', 'Reading', 'Wording', 'View', 'Verify'] as $room) {
+        $folder = new RecursiveDirectoryIterator(__DIR__."/../../app/{$room}");
+        $files = [...$files, ...iterator_to_array(new RecursiveIteratorIterator($folder), false)];
+    }
+    foreach ($files as $file) {
         if ($file->isFile() && preg_match('/->(insert|update|delete|save|create|increment)\(/',
             file_get_contents($file->getPathname())) === 1) {
             $wrong[] = $file->getPathname();

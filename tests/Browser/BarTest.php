@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Access\Roles;
-use App\Http\Bar\Subject;
+use App\View\Bar\Subject;
 use Facebook\WebDriver\WebDriverBy;
 use Tests\Support\Browser;
 use Tests\Support\LiveShop;

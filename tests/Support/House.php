@@ -41,7 +41,7 @@ final class House
     ];
 
     /** Makes typed rows of what a query answers. */
-    private const ROW = 'app/Queries/Row.php';
+    private const ROW = 'app/Reading/Row.php';
 
     private readonly string $root;
 

@@ -133,7 +133,7 @@ final class LiveShop
         $boot = <<<'PHP'
             use App\Access\Role;
             use App\Actions\Bookings\ClosePeriod;
-            use App\Actions\Bookings\Signed;
+            use App\Books\Signed;
             use App\Actions\Cover\TieToOrder;
             use App\Actions\Demand\CancelLine;
             use App\Actions\Import\ImportFolder;
@@ -142,7 +142,7 @@ final class LiveShop
             use App\Actions\Purchasing\RaisePurchases;
             use App\Actions\Schedule\DateToHold;
             use App\Actions\Schedule\HoldPromise;
-            use App\Actions\Schedule\KeepUp;
+            use App\Planner\KeepUp;
             use App\Actions\Schedule\MoveStep;
             use App\Actions\Schedule\WhatIf;
             use App\Actions\Stock\ChangeCondition;

@@ -4,7 +4,6 @@ namespace Tests\Support;
 
 use App\Access\Role;
 use App\Actions\Bookings\ReverseBooking;
-use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Demand\EnterCustomerOrder;
@@ -23,6 +22,7 @@ use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\UseLine;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\CustomerOrder;

@@ -1,24 +1,24 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\CalendarEdit;
 use App\Actions\Schedule\ChangeCalendar;
 use App\Actions\Schedule\DateToHold;
 use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\HoldPromise;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\MoveStep;
 use App\Actions\Schedule\SayAbsent;
 use App\Actions\Schedule\UndoPlan;
 use App\Actions\Schedule\WhatIf;
+use App\Books\Signed;
 use App\Models\Order;
 use App\Models\Plan;
+use App\Planner\KeepUp;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Bookings;
 
+use App\Books\Ledger;
 use App\Models\Booking;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;

@@ -2,6 +2,11 @@
 
 namespace App\Actions\Bookings;
 
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\PeriodLock;
+use App\Books\Said;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use Illuminate\Support\Facades\DB;

@@ -3,6 +3,13 @@
 namespace App\Actions\Bookings;
 
 use App\Actions\Questions\Questions;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\LaterBookings;
+use App\Books\Ledger;
+use App\Books\MovesBack;
+use App\Books\Signed;
+use App\Books\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Consignment;

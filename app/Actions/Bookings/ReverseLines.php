@@ -3,6 +3,11 @@
 namespace App\Actions\Bookings;
 
 use App\Actions\Questions\Questions;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\Ledger;
+use App\Books\MovesBack;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;

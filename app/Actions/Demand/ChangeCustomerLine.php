@@ -2,11 +2,11 @@
 
 namespace App\Actions\Demand;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Said;
-use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangedMeanwhile;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Said;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;

@@ -2,11 +2,11 @@
 
 namespace App\Actions\Demand;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Heads;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
 use App\Actions\Stock\Reservations;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;

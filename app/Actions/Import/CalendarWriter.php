@@ -2,8 +2,8 @@
 
 namespace App\Actions\Import;
 
-use App\Actions\Bookings\ProductChanges;
 use App\Actions\Schedule\CalendarTrail;
+use App\Books\ProductChanges;
 use App\Models\Calendar;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,15 +2,15 @@
 
 namespace App\Actions\Import;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\PeriodLock;
-use App\Actions\Bookings\Signed;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Stock\SetStandardCost;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\PeriodLock;
+use App\Books\Signed;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Person;
+use App\Planner\KeepUp;
 use Illuminate\Support\Str;
 
 /** Reads a folder of CSV files, checks all of it first, and writes all of it or nothing. */

@@ -2,11 +2,11 @@
 
 namespace App\Actions\Import;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Numbers;
 use App\Actions\Orders\OrderCopy;
 use App\Actions\Orders\PlannedCost;
 use App\Actions\Stock\Lots;
+use App\Books\Ledger;
+use App\Books\Numbers;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Order;

@@ -2,8 +2,8 @@
 
 namespace App\Actions\Import;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\ProductChanges;
+use App\Books\Ledger;
+use App\Books\ProductChanges;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Naming\Code;

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Import;
 
-use App\Actions\Bookings\ProductChanges;
+use App\Books\ProductChanges;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 

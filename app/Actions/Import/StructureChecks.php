@@ -2,7 +2,7 @@
 
 namespace App\Actions\Import;
 
-use App\Queries\Shop\StepAlternatives;
+use App\Shop\StepAlternatives;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;

@@ -2,8 +2,8 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\Order;
 use Brick\Math\BigDecimal;

@@ -2,9 +2,9 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;

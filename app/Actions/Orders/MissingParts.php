@@ -2,10 +2,10 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Ledger;
+use App\Books\Ledger;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Queries\Stock\Positions;
+use App\Shop\Positions;
 use Brick\Math\BigDecimal;
 
 /** Orders for the made parts of an order that neither stock nor open orders will give it, at every level below. */

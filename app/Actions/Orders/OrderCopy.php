@@ -2,8 +2,8 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Numbers;
+use App\Books\Ledger;
+use App\Books\Numbers;
 use App\Models\Calendar;
 use App\Models\Item;
 use App\Models\Order;

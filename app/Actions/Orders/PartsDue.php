@@ -4,8 +4,8 @@ namespace App\Actions\Orders;
 
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Queries\Shop\Deliveries;
-use App\Queries\Shop\WorkCentreHours;
+use App\Shop\Deliveries;
+use App\Shop\WorkCentreHours;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\OrderState;
 

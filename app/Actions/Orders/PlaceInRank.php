@@ -2,16 +2,16 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Heads;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
-use App\Actions\Schedule\AskEffect;
-use App\Actions\Schedule\Effect;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
-use App\Queries\Shop\ShopState;
+use App\Planner\AskEffect;
+use App\Planner\Effect;
+use App\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;

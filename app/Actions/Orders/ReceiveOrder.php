@@ -2,11 +2,11 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Numbers;
-use App\Actions\Bookings\Signed;
 use App\Actions\Stock\TrackedCodes;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Numbers;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;

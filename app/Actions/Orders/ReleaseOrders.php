@@ -2,15 +2,15 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Person;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderRefused;

@@ -4,9 +4,9 @@ namespace App\Actions\People;
 
 use App\Access\Deed;
 use App\Access\Roles;
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;

@@ -2,17 +2,17 @@
 
 namespace App\Actions\Purchasing;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Heads;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Numbers;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\Ledger;
+use App\Books\Numbers;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Purchase;
 use App\Models\PurchaseOrder;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Refused;
 

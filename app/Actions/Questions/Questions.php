@@ -3,9 +3,7 @@
 namespace App\Actions\Questions;
 
 use App\Access\Role;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Usage\ComponentUse;
-use App\Actions\Usage\UseLine;
+use App\Books\Ledger;
 use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
@@ -73,17 +71,9 @@ final class Questions
         }
     }
 
-    /** @param  list<UseLine>  $lines  booked just now */
-    public static function usedNow(Ledger $ledger, ComponentUse $use, array $lines): void
+    /** @param  array<int, BigDecimal>  $taken  used just now, by component */
+    public static function usedNow(Ledger $ledger, array $taken): void
     {
-        $taken = [];
-        foreach ($lines as $line) {
-            if ($line->component !== null) {
-                $taken[$line->component] = ($taken[$line->component] ?? BigDecimal::zero())->plus(
-                    $use->item($line->item)->quantity($line->quantity, $line->unit)->amount,
-                );
-            }
-        }
         foreach (
             Question::query()
                 ->whereIn('component_id', array_keys($taken))

@@ -2,18 +2,18 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Ledger;
 use App\Actions\Orders\MissingParts;
 use App\Actions\Orders\OrderCopy;
+use App\Books\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\Person;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\HeldPromises;
-use App\Queries\Shop\ShopState;
+use App\Shop\HeldPromises;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Said;
+use App\Books\Said;
 
 /**
  * What is to be different in a calendar.

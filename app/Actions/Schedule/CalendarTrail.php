@@ -2,7 +2,7 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\ProductChanges;
+use App\Books\ProductChanges;
 use Illuminate\Support\Facades\DB;
 
 /**

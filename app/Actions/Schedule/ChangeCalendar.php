@@ -2,14 +2,16 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\ProductChanges;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\ProductChanges;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Calendar;
 use App\Models\Plan;
+use App\Planner\AskEffect;
+use App\Planner\Effect;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\PlanRefused;

@@ -2,14 +2,14 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
 use App\Queries\Board\PlanComparison;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\PlanLever;
+use App\Shop\PlanLever;
+use App\Shop\StandingPlan;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
@@ -47,7 +47,7 @@ final class GoLive
                 $this->changes->setPins(Plan::LIVE, $other->pins());
                 $ledger->says("Went live: {$plan->name}.");
 
-                return PlanChanges::keeping($other->steps() + $live->steps());
+                return StandingPlan::keeping($other->steps() + $live->steps());
             }, self::orders(Plan::query()->find($planId)));
     }
 

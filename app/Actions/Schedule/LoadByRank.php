@@ -2,12 +2,12 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
-use App\Queries\Board\StandingPlan;
+use App\Shop\StandingPlan;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
 use KeepPace\Core\Scheduling\Plan\PlanRefused;

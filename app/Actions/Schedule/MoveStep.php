@@ -2,12 +2,12 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Board\StepName;
+use App\Shop\StandingPlan;
+use App\Shop\StepName;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\Drop;
@@ -100,7 +100,7 @@ final class MoveStep
             $ledger->booking->order_id = $name->orderId;
             $ledger->says("{$name->label}: the pin is out.");
 
-            return PlanChanges::keeping($standing->steps());
+            return StandingPlan::keeping($standing->steps());
         });
     }
 

@@ -2,22 +2,24 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Heads;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
 use App\Models\Plan;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\ShopState;
+use App\Planner\KeepUp;
+use App\Planner\PlanDraft;
+use App\Planner\PlanWriter;
+use App\Planner\Unplanned;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Pin;
-use KeepPace\Core\Scheduling\Plan\KeptSequence;
 use KeepPace\Core\Scheduling\Plan\PlanRefused;
-use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
@@ -142,15 +144,6 @@ final class PlanChanges
             DB::table('plan_pins')->insert(['plan_id' => $plan, 'order_step_id' => $step, 'work_centre_id' => $centre,
                 'machine' => $pin->machine, 'start_at' => gmdate('Y-m-d H:i:s', $pin->start * 60)]);
         }
-    }
-
-    /**
-     * @param  array<int, PlannedStep>  $steps
-     * @return \Closure(Problem): Schedule
-     */
-    public static function keeping(array $steps): \Closure
-    {
-        return static fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps);
     }
 
     /** @throws Refused when somebody else arranged the plan since the person looked at it */

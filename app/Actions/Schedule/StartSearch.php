@@ -2,10 +2,9 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
-use App\Jobs\RunSearch;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
@@ -56,7 +55,7 @@ final class StartSearch
                 'updated_at' => now(),
             ]);
             $ledger->says("Search started: {$seconds} s, seed {$seed}.");
-            DB::afterCommit(fn () => RunSearch::dispatch($id));
+            DB::afterCommit(fn () => event(new SearchAsked($id)));
         });
     }
 

@@ -2,13 +2,13 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
-use App\Queries\Board\StandingPlan;
+use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\PlanRefused;
@@ -72,7 +72,7 @@ final class UndoPlan
             ),
         );
         // what came into the plan since keeps the place it has
-        $this->changes->bring($plan, $standing, PlanChanges::keeping($steps + $standing->steps()), $ledger->booking);
+        $this->changes->bring($plan, $standing, StandingPlan::keeping($steps + $standing->steps()), $ledger->booking);
     }
 
     /** The last deed not undone; or the first of those undone. */

@@ -2,16 +2,19 @@
 
 namespace App\Actions\Schedule;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Person;
 use App\Models\Plan;
-use App\Queries\Board\LeverOffers;
+use App\Planner\PlanDraft;
+use App\Planner\PlanWriter;
+use App\Planner\Unplanned;
 use App\Queries\Board\PlanComparison;
-use App\Queries\Board\StandingPlan;
+use App\Shop\LeverOffers;
+use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;

@@ -2,18 +2,18 @@
 
 namespace App\Actions\Shop;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Heads;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Said;
-use App\Actions\Bookings\Signed;
+use App\Books\Bookings;
+use App\Books\Heads;
+use App\Books\Ledger;
+use App\Books\Said;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Queries\Shop\Away;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Away;
+use App\Shop\Deliveries;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Refused;
 

@@ -2,18 +2,18 @@
 
 namespace App\Actions\Shop;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
-use App\Actions\Bookings\StepClock;
 use App\Actions\Questions\Questions;
 use App\Actions\Usage\Backflush;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
+use App\Books\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Costing\Rates;

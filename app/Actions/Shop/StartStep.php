@@ -2,10 +2,10 @@
 
 namespace App\Actions\Shop;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
-use App\Actions\Bookings\StepClock;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
+use App\Books\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stock;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Stock;
 
-use App\Actions\Bookings\Ledger;
+use App\Books\Ledger;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;

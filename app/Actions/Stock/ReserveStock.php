@@ -2,15 +2,15 @@
 
 namespace App\Actions\Stock;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
-use App\Actions\Schedule\AskEffect;
-use App\Actions\Schedule\Effect;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Order;
+use App\Planner\AskEffect;
+use App\Planner\Effect;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;

@@ -2,8 +2,8 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Bookings\Ledger;
 use App\Actions\Questions\Questions;
+use App\Books\Ledger;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;

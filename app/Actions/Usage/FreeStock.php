@@ -2,8 +2,8 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Bookings\Ledger;
 use App\Actions\Stock\KeptStock;
+use App\Books\Ledger;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection as Items;

@@ -2,12 +2,13 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Bookings\Bookings;
-use App\Actions\Bookings\Ledger;
-use App\Actions\Bookings\Signed;
 use App\Actions\Questions\Questions;
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use Brick\Math\BigDecimal;
 use Closure;
 use KeepPace\Core\Refused;
 
@@ -57,7 +58,7 @@ final class IssueComponents
                     throw new Refused($wrong);
                 }
                 $use->write();
-                Questions::usedNow($ledger, $use, $lines);
+                Questions::usedNow($ledger, self::taken($use, $lines));
                 $orders = $use->orders();
                 $ledger->concerns($orders->count() === 1 ? $orders->firstOrFail() : null);
                 $ledger->says(
@@ -78,5 +79,23 @@ final class IssueComponents
         return count($numbers) > 6
             ? count($numbers).' orders, '.implode(', ', array_slice($numbers, 0, 3)).' and others'
             : collect($numbers)->join(', ', ' and ');
+    }
+
+    /**
+     * @param  list<UseLine>  $lines
+     * @return array<int, BigDecimal> in stock units, by component
+     */
+    private static function taken(ComponentUse $use, array $lines): array
+    {
+        $taken = [];
+        foreach ($lines as $line) {
+            if ($line->component !== null) {
+                $taken[$line->component] = ($taken[$line->component] ?? BigDecimal::zero())->plus(
+                    $use->item($line->item)->quantity($line->quantity, $line->unit)->amount,
+                );
+            }
+        }
+
+        return $taken;
     }
 }

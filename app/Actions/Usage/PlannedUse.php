@@ -2,7 +2,7 @@
 
 namespace App\Actions\Usage;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\Query\Builder;

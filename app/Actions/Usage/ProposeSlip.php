@@ -2,7 +2,7 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Bookings\Signed;
+use App\Books\Signed;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\Slip;

@@ -4,10 +4,10 @@ namespace App\Actions\Usage;
 
 use App\Models\Person;
 use App\Models\Slip;
-use App\Queries\Row;
 use App\Queries\Usage\SlipPage;
 use App\Queries\Usage\SlipRow;
 use App\Queries\Usage\SlipSplitRow;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Usage;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 
 /** A lot or serial as it was scanned, and how much of it is free. */

@@ -3,10 +3,10 @@
 namespace App\Http\Controllers;
 
 use App\Access\Deed;
-use App\Actions\Bookings\JustBooked;
 use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\MoveStep;
 use App\Actions\Schedule\UndoPlan;
+use App\Books\JustBooked;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\MoveRequest;
 use App\Http\Requests\Rules;

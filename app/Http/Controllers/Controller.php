@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Bookings\JustBooked;
+use App\Books\JustBooked;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use Illuminate\Http\RedirectResponse;

@@ -11,7 +11,7 @@ use App\Http\Requests\CustomerOrderRequest;
 use App\Models\Customer;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use App\Wording\When;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;

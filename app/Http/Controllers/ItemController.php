@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Queries\Like;
+use App\Reading\Like;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

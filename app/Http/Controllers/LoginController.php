@@ -2,10 +2,10 @@
 
 namespace App\Http\Controllers;
 
-use App\Access\LoginBrake;
-use App\Http\Bar\Page;
-use App\Http\FormMark;
+use App\Http\LoginBrake;
 use App\Models\Person;
+use App\View\Bar\Page;
+use App\View\FormMark;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -9,7 +9,7 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\PromiseRequest;
 use App\Models\Item;
 use App\Queries\Board\PromiseList;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use App\View\PromiseDate;
 use App\View\ShownPromise;
 use App\Wording\ArrivalWords;

@@ -6,7 +6,7 @@ use App\Actions\Questions\AnswerQuestion;
 use App\Http\Requests\AnswerRequest;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\QuestionList;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 

@@ -7,8 +7,8 @@ use App\Http\Requests\RankRequest;
 use App\Models\Order;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\RankedOrder;
+use App\View\ChangeWords;
 use App\View\RankEffect;
-use App\Wording\ChangeWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 

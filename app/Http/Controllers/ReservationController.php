@@ -7,7 +7,7 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReserveRequest;
 use App\Models\Item;
 use App\Models\Order;
-use App\Wording\ChangeWords;
+use App\View\ChangeWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 

@@ -7,10 +7,10 @@ use App\Actions\Shop\StartStep;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReportRequest;
 use App\Models\WorkCentre;
-use App\Queries\Shop\Deliveries;
 use App\Queries\Station\OutsideJob;
 use App\Queries\Station\StationLoad;
 use App\Queries\Station\StationQueue;
+use App\Shop\Deliveries;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 

@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-use App\Actions\Bookings\Signed;
+use App\Books\Signed;
 use App\Models\Item;
 use App\Models\Person;
 use Illuminate\Foundation\Http\FormRequest;

@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use App\Wording\When;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;

@@ -3,12 +3,13 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
-use App\Queries\Shop\Away;
-use App\Queries\Shop\Deliveries;
-use App\Queries\Shop\Handful;
-use App\Queries\Shop\HeldPromises;
-use App\Queries\Shop\ShopState;
-use App\Queries\Shop\StepAlternatives;
+use App\Shop\Away;
+use App\Shop\Deliveries;
+use App\Shop\Handful;
+use App\Shop\HeldPromises;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
+use App\Shop\StepAlternatives;
 use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;

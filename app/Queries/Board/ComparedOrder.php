@@ -2,7 +2,7 @@
 
 namespace App\Queries\Board;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Scheduling\Plan\Comparison;
 

@@ -5,7 +5,7 @@ namespace App\Queries\Board;
 use App\Models\Person;
 use App\Models\Plan;
 use App\Models\WorkCentre;
-use App\Queries\Cut;
+use App\Reading\Cut;
 use App\Wording\Figures;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -3,7 +3,7 @@
 namespace App\Queries\Board;
 
 use App\Models\Order;
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 use Illuminate\Support\Facades\DB;
 

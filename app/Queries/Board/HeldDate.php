@@ -2,7 +2,7 @@
 
 namespace App\Queries\Board;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 

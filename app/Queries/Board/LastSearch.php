@@ -2,7 +2,7 @@
 
 namespace App\Queries\Board;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 use Illuminate\Support\Facades\DB;
 

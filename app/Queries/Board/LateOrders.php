@@ -5,6 +5,8 @@ namespace App\Queries\Board;
 use App\Models\Plan;
 use App\Queries\Orders\ListedOrder;
 use App\Queries\Orders\OrderList;
+use App\Shop\StandingPlan;
+use App\Shop\WhyLate;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Board;
 
+use App\Shop\StandingPlan;
 use App\Wording\When;
 use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\Drop;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Board;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 
 /** A step that stands elsewhere in a what-if than in the live plan. */

@@ -3,7 +3,7 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
-use App\Queries\Row;
+use App\Reading\Row;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 

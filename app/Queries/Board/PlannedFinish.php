@@ -2,7 +2,7 @@
 
 namespace App\Queries\Board;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 
 /** When an order is finished by the live plan, and what that means for its date. */

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Board;
 
+use App\Shop\LeverOffers;
 use App\Wording\Figures;
 
 /** A lever that was tried on the plan, and what it does for an order and for all. */

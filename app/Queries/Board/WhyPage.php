@@ -4,7 +4,10 @@ namespace App\Queries\Board;
 
 use App\Models\Order;
 use App\Models\Plan;
-use App\Queries\Row;
+use App\Reading\Row;
+use App\Shop\StandingPlan;
+use App\Shop\WhyLate;
+use App\Shop\WhyRow;
 use App\Wording\Figures;
 use Illuminate\Support\Facades\DB;
 

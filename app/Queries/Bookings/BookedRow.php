@@ -3,7 +3,7 @@
 namespace App\Queries\Bookings;
 
 use App\Models\BookingKind;
-use App\Queries\Row;
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;

@@ -3,9 +3,9 @@
 namespace App\Queries\Demand;
 
 use App\Models\Plan;
-use App\Queries\Cut;
-use App\Queries\Like;
-use App\Queries\Row;
+use App\Reading\Cut;
+use App\Reading\Like;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;

@@ -4,7 +4,7 @@ namespace App\Queries\Demand;
 
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
-use App\Queries\Row;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Demand;
 
-use App\Queries\Row;
+use App\Reading\Row;
 
 /** A line of another customer order that wants more of the same item. */
 final readonly class OtherLine

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Demand;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

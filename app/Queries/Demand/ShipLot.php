@@ -2,7 +2,7 @@
 
 namespace App\Queries\Demand;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 
 /** A lot from which a customer line can be shipped. */

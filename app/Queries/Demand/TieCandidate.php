@@ -2,7 +2,7 @@
 
 namespace App\Queries\Demand;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigDecimal;

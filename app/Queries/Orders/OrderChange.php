@@ -2,7 +2,7 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 
 /** Something of an order that was changed after it was copied from the master. */

@@ -3,8 +3,8 @@
 namespace App\Queries\Orders;
 
 use App\Models\Plan;
-use App\Queries\Like;
-use App\Queries\Row;
+use App\Reading\Like;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

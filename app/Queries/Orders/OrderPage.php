@@ -4,9 +4,9 @@ namespace App\Queries\Orders;
 
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
-use App\Queries\Row;
-use App\Queries\Shop\Away;
-use App\Queries\Shop\Deliveries;
+use App\Reading\Row;
+use App\Shop\Away;
+use App\Shop\Deliveries;
 use App\Wording\ArrivalWords;
 use App\Wording\When;
 use Brick\Math\BigDecimal;

@@ -2,8 +2,8 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Row;
-use App\Queries\Shop\Handful;
+use App\Reading\Row;
+use App\Shop\Handful;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;

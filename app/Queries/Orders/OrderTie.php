@@ -2,7 +2,7 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 
 /** A customer line the order is made for. */

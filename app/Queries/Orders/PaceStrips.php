@@ -3,7 +3,7 @@
 namespace App\Queries\Orders;
 
 use App\Models\Calendar;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

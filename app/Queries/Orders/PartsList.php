@@ -3,7 +3,7 @@
 namespace App\Queries\Orders;
 
 use App\Models\Plan;
-use App\Queries\Cut;
+use App\Reading\Cut;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\ItemKind;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Cut;
+use App\Reading\Cut;
 use App\Wording\Figures;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Planning\ReadinessState;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\ReadinessWords;
 use KeepPace\Core\Planning\ReadinessState;
 

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Stock\Tracking;

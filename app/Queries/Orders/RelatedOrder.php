@@ -2,7 +2,7 @@
 
 namespace App\Queries\Orders;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use KeepPace\Core\Planning\OrderState;
 
 /** An order for a part of another, or the one it is a part of. */

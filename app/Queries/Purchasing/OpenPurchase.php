@@ -2,8 +2,8 @@
 
 namespace App\Queries\Purchasing;
 
-use App\Queries\Row;
-use App\Queries\Shop\Deliveries;
+use App\Reading\Row;
+use App\Shop\Deliveries;
 use App\Wording\ArrivalWords;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\Arrival;

@@ -3,9 +3,9 @@
 namespace App\Queries\Purchasing;
 
 use App\Models\Plan;
-use App\Queries\Cut;
-use App\Queries\Row;
-use App\Queries\Shop\Deliveries;
+use App\Reading\Cut;
+use App\Reading\Row;
+use App\Shop\Deliveries;
 use Illuminate\Support\Facades\DB;
 
 /** What is ordered of suppliers: lines still to come, soonest first, and one order. */

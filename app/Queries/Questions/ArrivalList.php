@@ -2,9 +2,9 @@
 
 namespace App\Queries\Questions;
 
-use App\Queries\Row;
-use App\Queries\Shop\Away;
-use App\Queries\Shop\Deliveries;
+use App\Reading\Row;
+use App\Shop\Away;
+use App\Shop\Deliveries;
 use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;

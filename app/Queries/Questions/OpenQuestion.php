@@ -2,7 +2,7 @@
 
 namespace App\Queries\Questions;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\OrderState;

@@ -2,8 +2,8 @@
 
 namespace App\Queries\Questions;
 
-use App\Queries\Cut;
-use App\Queries\Row;
+use App\Reading\Cut;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Shortages;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 
 /** An open purchase line of an item that is short. */

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Shortages;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 
 /** A component that was missing when its order was released, and is not issued yet. */

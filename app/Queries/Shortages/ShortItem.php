@@ -2,7 +2,7 @@
 
 namespace App\Queries\Shortages;
 
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;

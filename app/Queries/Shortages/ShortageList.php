@@ -3,8 +3,8 @@
 namespace App\Queries\Shortages;
 
 use App\Models\Plan;
-use App\Queries\Row;
-use App\Queries\Shop\Deliveries;
+use App\Reading\Row;
+use App\Shop\Deliveries;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,10 +2,10 @@
 
 namespace App\Queries\Station;
 
-use App\Queries\Row;
-use App\Queries\Shop\Away;
-use App\Queries\Shop\Deliveries;
-use App\Queries\Shop\Handful;
+use App\Reading\Row;
+use App\Shop\Away;
+use App\Shop\Deliveries;
+use App\Shop\Handful;
 use Illuminate\Support\Collection;
 
 /** A step whose pieces are at a supplier, and when each handful of them is due back. */

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Station;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Station;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use App\Wording\Figures;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

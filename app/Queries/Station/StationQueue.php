@@ -2,9 +2,9 @@
 
 namespace App\Queries\Station;
 
-use App\Queries\Cut;
-use App\Queries\Shop\ShopState;
-use App\Queries\Shop\WorkCentreHours;
+use App\Reading\Cut;
+use App\Shop\ShopState;
+use App\Shop\WorkCentreHours;
 use App\Wording\Figures;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Routing\Spell;

@@ -3,7 +3,7 @@
 namespace App\Queries\Stock;
 
 use App\Models\BookingKind;
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 

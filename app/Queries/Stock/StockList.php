@@ -2,9 +2,9 @@
 
 namespace App\Queries\Stock;
 
-use App\Queries\Cut;
-use App\Queries\Like;
-use App\Queries\Row;
+use App\Reading\Cut;
+use App\Reading\Like;
+use App\Reading\Row;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;

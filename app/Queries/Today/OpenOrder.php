@@ -3,7 +3,7 @@
 namespace App\Queries\Today;
 
 use App\Queries\Orders\PlanReadiness;
-use App\Queries\Row;
+use App\Reading\Row;
 use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Planning\OrderState;
 

@@ -3,7 +3,6 @@
 namespace App\Queries\Today;
 
 use App\Models\Plan;
-use App\Queries\Cut;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\DemandLine;
 use App\Queries\Orders\ListedOrder;
@@ -14,9 +13,10 @@ use App\Queries\Orders\ReceiveList;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\OpenQuestion;
 use App\Queries\Questions\QuestionList;
-use App\Queries\Row;
-use App\Queries\Shop\Deliveries;
 use App\Queries\Station\OutsideJob;
+use App\Reading\Cut;
+use App\Reading\Row;
+use App\Shop\Deliveries;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Usage;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 
 /** Stock of an item that is free at one place, of one lot where it is tracked. */

@@ -3,7 +3,7 @@
 namespace App\Queries\Usage;
 
 use App\Models\Slip;
-use App\Queries\Row;
+use App\Reading\Row;
 use Carbon\CarbonImmutable;
 
 /** A usage slip as the list shows it. */

@@ -3,7 +3,7 @@
 namespace App\Queries\Usage;
 
 use App\Models\Slip;
-use App\Queries\Row;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Usage;
 
-use App\Queries\Row;
+use App\Reading\Row;
 
 /** A lot, or some of an item, to be taken from one place for one order. */
 final readonly class PickRow

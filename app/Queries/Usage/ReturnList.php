@@ -2,7 +2,7 @@
 
 namespace App\Queries\Usage;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;

@@ -2,7 +2,7 @@
 
 namespace App\Queries\Usage;
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 
 /** What lies in an order of one component and lot, and could go back to stores. */

@@ -2,11 +2,11 @@
 
 namespace App\View\Components;
 
-use App\Http\Bar\Page;
-use App\Http\Bar\Subject;
 use App\Models\Person;
 use App\Queries\Board\PlanAge;
-use App\Queries\Shop\ShopClock;
+use App\Shop\ShopClock;
+use App\View\Bar\Page;
+use App\View\Bar\Subject;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Route;

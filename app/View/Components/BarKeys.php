@@ -2,7 +2,7 @@
 
 namespace App\View\Components;
 
-use App\Http\Bar\Page;
+use App\View\Bar\Page;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 

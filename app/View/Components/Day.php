@@ -2,8 +2,8 @@
 
 namespace App\View\Components;
 
-use App\Http\Typed;
 use App\View\FormAround;
+use App\View\Typed;
 use App\Wording\When;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;

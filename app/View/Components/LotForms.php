@@ -2,10 +2,10 @@
 
 namespace App\View\Components;
 
-use App\Http\Typed;
 use App\Models\Item;
 use App\Queries\Stock\StockRow;
 use App\View\Printed;
+use App\View\Typed;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 use KeepPace\Core\Stock\ScrapClass;

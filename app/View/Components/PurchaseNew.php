@@ -2,7 +2,7 @@
 
 namespace App\View\Components;
 
-use App\Http\Typed;
+use App\View\Typed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Collection;
 use Illuminate\View\Component;

@@ -2,8 +2,8 @@
 
 namespace App\View\Components;
 
-use App\Http\Typed;
 use App\Queries\Orders\ReadyOrder;
+use App\View\Typed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Support\Collection;
 use Illuminate\View\Component;

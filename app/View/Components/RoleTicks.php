@@ -4,7 +4,7 @@ namespace App\View\Components;
 
 use App\Access\Role;
 use App\Access\Roles;
-use App\Http\Typed;
+use App\View\Typed;
 use Illuminate\Contracts\View\View;
 use Illuminate\View\Component;
 

@@ -1,9 +1,9 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\JustBooked;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Orders\PlaceInRank;
+use App\Books\JustBooked;
 use App\Jobs\RunImport;
 use App\Models\Booking;
 use App\Models\Order;

@@ -1,8 +1,8 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Stock\CountBalance;
+use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 

@@ -1,11 +1,11 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
 use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Orders\ChangedMeanwhile;
+use App\Books\Signed;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use Illuminate\Support\Facades\DB;

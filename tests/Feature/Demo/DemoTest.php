@@ -5,7 +5,7 @@ use App\Demo\People;
 use App\Demo\Story;
 use App\Demo\StoryDays;
 use App\Models\Person;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;

@@ -1,9 +1,9 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Schedule\KeepUp;
 use App\Models\Order;
 use App\Models\Plan;
+use App\Planner\KeepUp;
 use Illuminate\Support\Facades\DB;
 
 /* Days as people type them, on a form and beside its field. Today is Tue 24 Nov 2026. */

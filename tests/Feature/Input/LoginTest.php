@@ -1,8 +1,8 @@
 <?php
 
 use App\Access\Role;
-use App\Http\FormMark;
 use App\Models\Person;
+use App\View\FormMark;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;

@@ -1,12 +1,12 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\ChangeSteps;
+use App\Books\Signed;
 use App\Models\Order;
 use App\Models\StructureLine;
 use Illuminate\Support\Facades\DB;

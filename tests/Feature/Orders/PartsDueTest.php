@@ -1,13 +1,13 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\PlaceInRank;
+use App\Books\Signed;
 use App\Models\Order;
 use App\Models\Plan;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderState;

@@ -11,7 +11,7 @@ use App\Models\Order;
 use App\Models\Question;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Quantity\Amount;
@@ -147,7 +147,7 @@ it('counts nothing that lies at a supplier, nor what was scrapped, as there for 
     DB::table('balances')->where('item_id', $lid->id)->where('quantity', '>', 0)->update(['place_id' => $supplier]);
     $order = $this->shop->order('EX-9E', '4');
     DB::table('orders')->where('item_id', '<>', $order->item_id)->delete();
-    $ledger = new \App\Actions\Bookings\Ledger(\App\Models\Booking::query()->latest('id')->firstOrFail());
+    $ledger = new \App\Books\Ledger(\App\Models\Booking::query()->latest('id')->firstOrFail());
     $made = collect(app(MissingParts::class)->make($ledger, $order))->firstWhere('item_id', $lid->id);
     expect(Amount::plain($made->quantity ?? '0'))->toBe('8');
 });

@@ -244,7 +244,7 @@ it('always finds room between two, whatever the ranks were', function () {
     $orders = array_map(fn (): Order => $this->shop->order('LID-9', '1'), range(1, 6));
     DB::table('orders')->update(['rank' => 1]);
     $expected = array_map(fn (Order $order): int => $order->id, $orders);
-    app(App\Actions\Schedule\KeepUp::class)->atTheEnd(function () use (&$expected): void {
+    app(App\Planner\KeepUp::class)->atTheEnd(function () use (&$expected): void {
         for ($i = 0; $i < 40; $i++) {
             $id = $expected[mt_rand(0, 5)];
             $rest = array_values(array_diff($expected, [$id]));

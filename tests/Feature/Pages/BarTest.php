@@ -2,8 +2,8 @@
 
 use App\Access\Role;
 use App\Access\Roles;
-use App\Http\Bar\Page;
-use App\Http\Bar\Subject;
+use App\View\Bar\Page;
+use App\View\Bar\Subject;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Routes;
 

@@ -1,8 +1,8 @@
 <?php
 
-use App\Http\Typed;
-use App\Queries\Row;
+use App\Reading\Row;
 use App\View\Printed;
+use App\View\Typed;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\DB;

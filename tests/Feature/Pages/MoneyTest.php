@@ -2,9 +2,9 @@
 
 use App\Access\Deed;
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Stock\AddLateCost;
 use App\Actions\Stock\SetStandardCost;
+use App\Books\Signed;
 use App\Models\Order;
 use App\Models\Person;
 use App\View\Printed;

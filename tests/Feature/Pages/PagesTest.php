@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Route;
 /** A shop with n customer orders, each with an order in the shop and pieces counted. */
 function fill(object $test, int $n): void
 {
-    app(\App\Actions\Schedule\KeepUp::class)->atTheEnd(function () use ($test, $n) {
+    app(\App\Planner\KeepUp::class)->atTheEnd(function () use ($test, $n) {
         for ($i = 0; $i < $n; $i++) {
             $customerOrder = $test->shop->customerOrder(['TRAY-40' => '2', 'EX-9H' => '1']);
             $test->shop->cover($customerOrder, CoverBy::StockThenOrder, withParts: true);
@@ -111,7 +111,7 @@ it('shows every page, and asks the database as often for 6 orders as for 1', fun
         return $counts;
     };
     fill($this, 1);
-    \App\Queries\Shop\ShopClock::now(); // asked once a minute
+    \App\Shop\ShopClock::now(); // asked once a minute
     $one = $count();
     fill($this, 5);
     expect($count())->toBe($one)->and(max($one))->toBeLessThan(25);
@@ -214,7 +214,7 @@ it('escapes what people typed', function () {
 });
 
 it('filters orders by state, readiness, lateness, customer, item and work centre', function (string $query, int $rows) {
-    app(\App\Actions\Schedule\KeepUp::class)->atTheEnd(function () {
+    app(\App\Planner\KeepUp::class)->atTheEnd(function () {
         $this->shop->cover($this->shop->customerOrder(['TRAY-40' => '2'], '2026-12-24'));
         $this->shop->release($this->shop->order('LID-9', '4', '2026-11-20'));
         $this->shop->order('EX-20E', '40', null);

@@ -5,7 +5,7 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\UseLine;
 use App\Models\Order;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;

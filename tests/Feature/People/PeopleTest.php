@@ -4,10 +4,10 @@ use App\Access\Deed;
 use App\Access\OwnPassword;
 use App\Access\Role;
 use App\Access\Roles;
-use App\Http\Bar\Subject;
 use App\Jobs\Beat;
 use App\Models\Booking;
 use App\Models\Person;
+use App\View\Bar\Subject;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -256,7 +256,7 @@ it('does the same on the command line', function () {
 it('says what is well, without a login and without a session', function () {
     $this->get('/up')->assertStatus(503)->assertSee('NOT WELL clock: not heard of yet');
     Artisan::call('pace:beat');
-    app(App\Actions\Schedule\KeepUp::class)->handle();
+    app(App\Planner\KeepUp::class)->handle();
     $up = $this
         ->get('/up')
         ->assertOk()

@@ -1,19 +1,19 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Shop\ChangeBack;
+use App\Books\Signed;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Models\Purchase;
+use App\Planner\KeepUp;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\ArrivalQuestion;
-use App\Queries\Shop\Deliveries;
+use App\Shop\Deliveries;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -239,6 +239,6 @@ it('takes a handful back with the count that sent it', function () {
     $this->shop->release($order);
     sent($this, $order, '4');
     $this->shop->reverse(App\Models\Booking::query()->latest('id')->firstOrFail());
-    expect(App\Queries\Shop\Away::handfuls()->count())->toBe(0)->and($this->shop->differences())->toBe([]);
+    expect(App\Shop\Away::handfuls()->count())->toBe(0)->and($this->shop->differences())->toBe([]);
     $this->actingAs($this->buyer)->get('/station')->assertOk();
 });

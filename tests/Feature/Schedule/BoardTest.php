@@ -1,15 +1,15 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Schedule\MoveStep;
 use App\Actions\Schedule\UndoPlan;
 use App\Models\Booking;
 use App\Models\Order;
 use App\Models\Plan;
+use App\Planner\KeepUp;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;

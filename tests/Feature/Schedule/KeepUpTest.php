@@ -2,12 +2,12 @@
 
 use App\Access\Role;
 use App\Actions\Orders\ChangeOrder;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Schedule\LoadByRank;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Plan;
 use App\Models\WorkCentre;
+use App\Planner\KeepUp;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
 use Illuminate\Support\Carbon;

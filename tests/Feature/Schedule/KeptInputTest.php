@@ -1,12 +1,12 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Schedule\KeepUp;
 use App\Actions\Schedule\MoveStep;
 use App\Models\Plan;
-use App\Queries\Board\KeptInput;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Shop\ShopState;
+use App\Planner\KeepUp;
+use App\Shop\KeptInput;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Put;

@@ -1,14 +1,14 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Schedule\KeepUp;
 use App\Models\Order;
 use App\Models\Plan;
+use App\Planner\KeepUp;
 use App\Queries\Board\LateOrders;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Board\WhyLate;
-use App\Queries\Shop\ShopState;
 use App\Queries\Today\TodayPage;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
+use App\Shop\WhyLate;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\LateFor;
 

@@ -2,11 +2,11 @@
 
 use App\Access\Role;
 use App\Actions\Schedule\MoveStep;
-use App\Actions\Schedule\PlannerState;
-use App\Actions\Schedule\PlanRound;
-use App\Actions\Schedule\Unplanned;
 use App\Models\BookingKind;
 use App\Models\Plan;
+use App\Planner\PlannerState;
+use App\Planner\PlanRound;
+use App\Planner\Unplanned;
 use App\Queries\Board\EffectOf;
 use App\Queries\Board\PlanAge;
 use Illuminate\Support\Facades\DB;

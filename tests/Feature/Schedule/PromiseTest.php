@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Schedule\AskPromise;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Expected;

@@ -1,12 +1,12 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\DateToHold;
 use App\Actions\Schedule\HoldPromise;
-use App\Actions\Schedule\KeepUp;
+use App\Books\Signed;
 use App\Models\Plan;
 use App\Papers\CalendarFile;
+use App\Planner\KeepUp;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\EffectOf;
 use App\View\ShownPromise;

@@ -1,21 +1,21 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Schedule\GoLive;
 use App\Actions\Schedule\UndoPlan;
 use App\Actions\Schedule\WhatIf;
+use App\Books\Signed;
 use App\Jobs\RunSearch;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Queries\Board\LastSearch;
-use App\Queries\Board\LeverOffers;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\PlanList;
-use App\Queries\Board\StandingPlan;
-use App\Queries\Board\WhyLate;
-use App\Queries\Shop\PlanLever;
-use App\Queries\Shop\ShopState;
+use App\Shop\LeverOffers;
+use App\Shop\PlanLever;
+use App\Shop\ShopState;
+use App\Shop\StandingPlan;
+use App\Shop\WhyLate;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use KeepPace\Core\Refused;
@@ -324,7 +324,7 @@ it('offers nothing where a search finds nothing better, and says so', function (
 it('fences the running shift, and a day where one works round the clock', function () {
     $ends = fn (): array => array_map(
         fn ($centre): string => gmdate('Y-m-d H:i', $centre->fence * 60),
-        (new App\Queries\Shop\Capacity(ShopState::minute(now()), 45))->workCentres,
+        (new App\Shop\Capacity(ShopState::minute(now()), 45))->workCentres,
     );
     $laser = App\Models\WorkCentre::query()->where('code', 'LASER')->firstOrFail();
     $form = App\Models\WorkCentre::query()->where('code', 'FORM')->value('id');

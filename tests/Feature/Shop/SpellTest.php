@@ -5,7 +5,7 @@ use App\Actions\Shop\StartStep;
 use App\Models\OrderStep;
 use App\Models\StepEntry;
 use App\Models\WorkCentre;
-use App\Queries\Shop\ShopState;
+use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Refused;
 

@@ -1,13 +1,13 @@
 <?php
 
 use App\Access\Role;
-use App\Actions\Bookings\Signed;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
+use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 use Illuminate\Support\Facades\DB;

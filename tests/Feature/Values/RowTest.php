@@ -1,6 +1,6 @@
 <?php
 
-use App\Queries\Row;
+use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;

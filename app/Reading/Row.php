@@ -1,0 +1,136 @@
+<?php
+
+namespace App\Reading;
+
+use BackedEnum;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+
+/**
+ * One row of a query, read by name and type. A column that was not asked for, or is empty where it must not be, is an
+ * error at once and not a wrong figure on a page.
+ */
+final readonly class Row
+{
+    private function __construct(private \stdClass $columns)
+    {
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  callable(self): T  $from  such as StationJob::from(...)
+     * @return Collection<int, T>
+     */
+    public static function all(Builder $query, callable $from): Collection
+    {
+        return $query->get()->map(fn (\stdClass $columns): object => $from(new self($columns)));
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  callable(self): T  $from
+     * @return T|null
+     */
+    public static function first(Builder $query, callable $from): ?object
+    {
+        return self::all($query->limit(1), $from)->first();
+    }
+
+    public function int(string $name): int
+    {
+        return (int) $this->there($name);
+    }
+
+    public function intOrNull(string $name): ?int
+    {
+        $value = $this->value($name);
+
+        return $value === null ? null : (int) $value;
+    }
+
+    public function text(string $name): string
+    {
+        return (string) $this->there($name);
+    }
+
+    public function textOrNull(string $name): ?string
+    {
+        $value = $this->value($name);
+
+        return $value === null ? null : (string) $value;
+    }
+
+    public function flag(string $name): bool
+    {
+        return (bool) $this->there($name);
+    }
+
+    public function decimal(string $name): BigDecimal
+    {
+        return BigDecimal::of((string) $this->there($name));
+    }
+
+    public function decimalOrNull(string $name): ?BigDecimal
+    {
+        $value = $this->value($name);
+
+        return $value === null ? null : BigDecimal::of((string) $value);
+    }
+
+    public function decimalOrZero(string $name): BigDecimal
+    {
+        return BigDecimal::of((string) ($this->value($name) ?? '0'));
+    }
+
+    /** A time, stored in UTC. */
+    public function moment(string $name): CarbonImmutable
+    {
+        return CarbonImmutable::parse((string) $this->there($name), 'UTC');
+    }
+
+    /** A time, stored in UTC. */
+    public function momentOrNull(string $name): ?CarbonImmutable
+    {
+        $value = $this->value($name);
+
+        return $value === null ? null : CarbonImmutable::parse((string) $value, 'UTC');
+    }
+
+    /**
+     * @template E of BackedEnum
+     *
+     * @param  class-string<E>  $enum
+     * @return E
+     */
+    public function enum(string $name, string $enum): BackedEnum
+    {
+        return $enum::from($this->text($name));
+    }
+
+    /**
+     * @template E of BackedEnum
+     *
+     * @param  class-string<E>  $enum
+     * @return E|null
+     */
+    public function enumOrNull(string $name, string $enum): ?BackedEnum
+    {
+        return $this->value($name) === null ? null : $this->enum($name, $enum);
+    }
+
+    private function there(string $name): int|float|string
+    {
+        return $this->value($name) ?? throw new \LogicException("The column {$name} is empty.");
+    }
+
+    private function value(string $name): int|float|string|null
+    {
+        return property_exists($this->columns, $name)
+            ? $this->columns->{$name}
+            : throw new \LogicException("The query has no column {$name}.");
+    }
+}

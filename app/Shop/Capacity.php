@@ -1,0 +1,193 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\Calendar;
+use App\Models\WorkCentre;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Scheduling\Crew;
+use KeepPace\Core\Scheduling\Person;
+use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
+
+/**
+ * When machines run and people are there: calendars less downtime and absence, read in a constant number of queries.
+ */
+final class Capacity
+{
+    /**
+     * Of what is down and nobody knows until when, so many open minutes are taken to be lost from now on, anew at each
+     * keeping up.
+     */
+    public const UNKNOWN = 480;
+
+    /** Shorter gaps between open times are breaks of one shift. */
+    private const BREAK = 90;
+
+    /** @var array<int, OpenWindows> by calendar */
+    private array $windows = [];
+
+    /** @var array<int, CoreWorkCentre> */
+    public array $workCentres = [];
+
+    /** @var array<int, Crew> by work centre: only where people can be fewer than machines and steps ask for */
+    public array $crews = [];
+
+    /** @var array<int, int> how many belong to a work centre */
+    public array $heads = [];
+
+    /** @var array<string, int> id by code */
+    public array $byCode = [];
+
+    /** @var array<int, list<\stdClass>> by work centre */
+    private array $overtimes = [];
+
+    /** @var array<int, array{int|null}> end of the shift that runs now, by calendar */
+    private array $shifts = [];
+
+    private readonly int $from;
+
+    private readonly int $to;
+
+    public function __construct(private readonly int $now, int $days)
+    {
+        $this->from = $now - 14 * 1440;
+        $this->to = $now + $days * 1440;
+        $calendars = Calendar::query()->with(['shifts', 'days'])->get()->keyBy('id');
+        $downtimes = self::spans('downtimes', 'work_centre_id');
+        $this->overtimes = self::spans('overtimes', 'work_centre_id');
+        foreach (WorkCentre::all() as $centre) {
+            $open = $this->longer($this->of($calendars[$centre->calendar_id]), $centre->id);
+            $own = [];
+            foreach ($downtimes[$centre->id] ?? [] as $down) {
+                $own[$down->machine] = $this->less($own[$down->machine] ?? $open, $down);
+            }
+            $this->workCentres[$centre->id] = new CoreWorkCentre(
+                $centre->name,
+                $centre->machines,
+                $open,
+                $own,
+                fence: $this->fence($calendars[$centre->calendar_id], $open),
+            );
+            $this->byCode[Code::keyOf($centre->code)] = $centre->id;
+        }
+        $this->readCrews($calendars);
+    }
+
+    public function open(int $workCentre): OpenWindows
+    {
+        return $this->workCentres[$workCentre]->open;
+    }
+
+    /**
+     * What is planned to begin before it stays: the end of the shift that runs now. Where one works without a shift,
+     * round the clock or overtime, so much time as the shop sets; when all is closed, none.
+     */
+    private function fence(Calendar $calendar, OpenWindows $open): int
+    {
+        if (! $open->isOpen($this->now)) {
+            return $this->now;
+        }
+        $shift = $this->shifts[$calendar->id] ??= [$calendar->toCore()->shiftEnd($this->now)];
+
+        return min($shift[0] ?? $this->workEnd($open), $this->now + config()->integer('pace.fence_minutes'));
+    }
+
+    /** When work that goes on now ends, a break not being an end. */
+    private function workEnd(OpenWindows $open): int
+    {
+        foreach ($open->ends as $i => $end) {
+            if ($end > $this->now && (! isset($open->starts[$i + 1]) || $open->starts[$i + 1] - $end > self::BREAK)) {
+                return $end;
+            }
+        }
+
+        return $this->now;
+    }
+
+    private function of(Calendar $calendar): OpenWindows
+    {
+        return $this->windows[$calendar->id] ??= $calendar->toCore()->windows($this->from, $this->to);
+    }
+
+    /** Open time with the extra hours of a work centre, for its machines and its people. */
+    private function longer(OpenWindows $open, int $centre): OpenWindows
+    {
+        if (! isset($this->overtimes[$centre])) {
+            return $open;
+        }
+        $extra = array_map(
+            static fn (\stdClass $span): array => [(int) $span->from, (int) $span->until],
+            $this->overtimes[$centre],
+        );
+
+        return OpenWindows::of([...array_map(null, $open->starts, $open->ends), ...$extra], [], $this->from, $this->to);
+    }
+
+    /** Open time without a span of downtime or absence. */
+    private function less(OpenWindows $open, \stdClass $shut): OpenWindows
+    {
+        $from = (int) $shut->from;
+        $until = $shut->until === null
+                ? $open->finish(max($from, $this->now), self::UNKNOWN) ?? $this->to
+                : (int) $shut->until;
+
+        return OpenWindows::of(
+            array_map(null, $open->starts, $open->ends),
+            $until > $from ? [[$from, $until]] : [],
+            $this->from,
+            $this->to,
+        );
+    }
+
+    /** @param  Collection<int, Calendar>  $calendars */
+    private function readCrews(Collection $calendars): void
+    {
+        $absences = self::spans('absences', 'person_id');
+        $working = DB::table('people')
+            ->whereNotNull('work_centre_id')
+            ->where('is_there', true)
+            ->orderBy('id')
+            ->get(['id', 'name', 'work_centre_id', 'calendar_id']);
+        foreach ($working->groupBy('work_centre_id') as $centre => $people) {
+            $this->heads[$centre] = $people->count();
+            $persons = [];
+            $isShort = false;
+            foreach ($people as $person) {
+                $present = $this->of($calendars[$person->calendar_id]);
+                $isShort = $isShort
+                    || isset($absences[$person->id])
+                    || (! isset($this->overtimes[$centre]) && $present !== $this->open($centre));
+                $present = $this->longer($present, $centre);
+                foreach ($absences[$person->id] ?? [] as $absence) {
+                    $present = $this->less($present, $absence);
+                }
+                $persons[] = new Person($person->name, $present);
+            }
+            // a crew that is always enough is left out: it binds nothing, and plans without crews are searched much
+            // faster
+            if ($isShort || $people->count() < $this->workCentres[$centre]->machines) {
+                $this->crews[$centre] = new Crew("{$this->workCentres[$centre]->name} crew", $persons);
+            }
+        }
+    }
+
+    /** @return array<int, list<\stdClass>> what is not over yet, with from and until in UTC minutes */
+    private static function spans(string $table, string $by): array
+    {
+        $spans = [];
+        foreach (DB::table($table)->whereNull('ended_at')
+            ->where(fn ($query) => $query->whereNull('until_at')->orWhere('until_at', '>', now()))
+            ->select('*')
+            ->selectRaw(ShopState::minuteOf('from_at').' AS `from`')
+            ->selectRaw(ShopState::minuteOf('until_at').' AS `until`')
+            ->orderBy('id')
+            ->get() as $row) {
+            $spans[$row->{$by}][] = $row;
+        }
+
+        return $spans;
+    }
+}

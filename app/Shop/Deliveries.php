@@ -1,0 +1,172 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\Calendar;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Calendar\Shift;
+use KeepPace\Core\Calendar\WorkingCalendar;
+use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\Delivery;
+use KeepPace\Core\Planning\Expected;
+
+/**
+ * When what is ordered, overdue or not ordered at all can be used: the one place where the shop's assumptions about it
+ * are made. The plant's calendar stands for a supplier's too.
+ */
+final class Deliveries
+{
+    /** Days looked up for the next opening after goods have come. */
+    private const AHEAD = 400;
+
+    private readonly OpenWindows $open;
+
+    public readonly string $today;
+
+    /** @var array<int, Delivery> by lead time in working days */
+    private array $byLead = [];
+
+    /** @var array<int, Arrival> by lead time of the item */
+    private array $ifOrdered = [];
+
+    /** @var array<string, int> usable from, by day */
+    private array $usable = [];
+
+    /** @param  int  $now  UTC minute */
+    public function __construct(public readonly WorkingCalendar $plant, int $now)
+    {
+        $this->today = $plant->date($now);
+        $this->open = $plant->windows($now - 120 * 1440, $now + self::AHEAD * 1440);
+    }
+
+    public static function now(): self
+    {
+        return new self(self::calendar(), ShopState::minute(CarbonImmutable::now()));
+    }
+
+    /** The plant's calendar, if there is one. */
+    public static function plant(): ?WorkingCalendar
+    {
+        return Calendar::query()->with(['shifts', 'days'])
+            ->firstWhere('code', config()->string('pace.calendar'))?->toCore();
+    }
+
+    /** The plant's calendar; a plant without one works every day. */
+    public static function calendar(): WorkingCalendar
+    {
+        return self::plant() ?? new WorkingCalendar(
+            config()->string('pace.zone'),
+            array_map(fn (int $day): Shift => new Shift($day, '00:00', '00:00'), range(1, 7)),
+        );
+    }
+
+    /**
+     * Of what nothing is ordered for.
+     *
+     * @param  int  $leadTimeDays  of the item, in working days; 0 = not known
+     */
+    public function ifOrdered(int $leadTimeDays): Arrival
+    {
+        return $this->ifOrdered[$leadTimeDays] ??= new Arrival(
+            $this->of($leadTimeDays)->orderedOn($this->today),
+            $leadTimeDays > 0 ? Expected::IfOrdered : Expected::NoLeadTime,
+        );
+    }
+
+    /**
+     * The day it comes if it is ordered today.
+     *
+     * @param  int  $leadTimeDays  of the item; 0 = not known
+     */
+    public function comesOn(int $leadTimeDays): string
+    {
+        return $this->of($leadTimeDays)->comesOn($this->today);
+    }
+
+    /** The last day on which it can be ordered to be there by a minute. */
+    public function orderBy(int $leadTimeDays, int $neededAt): string
+    {
+        return $this->of($leadTimeDays)->orderBy($neededAt);
+    }
+
+    /**
+     * Of what is ordered.
+     *
+     * @param  string  $on  the day given
+     * @param  string|null  $askAgainOn  nobody knows; it is asked again on that day
+     */
+    public function ordered(string $on, ?string $askAgainOn = null): Arrival
+    {
+        if ($on >= $this->today && $askAgainOn === null) {
+            return new Arrival($this->usableAt($on), on: $on);
+        }
+
+        $assumed = $this->assumedOn($askAgainOn);
+
+        return new Arrival($this->usableAt($assumed), Expected::Overdue, $on, $assumed);
+    }
+
+    /**
+     * Of pieces at a supplier: they come at the time of day at which they went.
+     *
+     * @param  string  $backAt  UTC
+     * @param  string|null  $askAgainOn  nobody knows; it is asked again on that day
+     */
+    public function back(string $backAt, ?string $askAgainOn = null): Arrival
+    {
+        $at = ShopState::minute(CarbonImmutable::parse($backAt, 'UTC'));
+        $on = $this->plant->date($at);
+        if ($on >= $this->today && $askAgainOn === null) {
+            return new Arrival($at);
+        }
+        $time = CarbonImmutable::parse($backAt, 'UTC')->setTimezone(config()->string('pace.zone'))->format('H:i');
+
+        return new Arrival($this->plant->minute($this->assumedOn($askAgainOn), $time), Expected::Overdue, $on);
+    }
+
+    /**
+     * When pieces sent now are to be back, on a day that is worked.
+     *
+     * @return string UTC
+     */
+    public function backFrom(CarbonImmutable $sent, int $leadTimeDays): string
+    {
+        $local = $sent->setTimezone(config()->string('pace.zone'))->addDays($leadTimeDays);
+        $on = $this->plant->workingDaysFrom($local->subDay()->toDateString(), 1);
+
+        return $this->at($on, $local->format('H:i'));
+    }
+
+    /** @return string UTC of a time of the plant's clock */
+    public function at(string $on, string $time): string
+    {
+        return gmdate('Y-m-d H:i:s', $this->plant->minute($on, $time) * 60);
+    }
+
+    /** The day something overdue is taken to come: not before it is asked for again. */
+    public function assumedOn(?string $askAgainOn = null): string
+    {
+        $assumed = $this->plant->workingDaysFrom($this->today, config()->integer('pace.overdue_days'));
+
+        return max($assumed, $askAgainOn ?? '');
+    }
+
+    public function usableAt(string $day): int
+    {
+        return $this->usable[$day] ??= $this->of(1)->usableAt($day);
+    }
+
+    private function of(int $leadTimeDays): Delivery
+    {
+        $days = $leadTimeDays > 0 ? $leadTimeDays : config()->integer('pace.lead_time_days');
+
+        return $this->byLead[$days] ??= new Delivery(
+            $this->plant,
+            $this->plant,
+            $this->open,
+            $days,
+            usableFrom: config('pace.goods_usable_from'),
+        );
+    }
+}

@@ -1,0 +1,217 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\WorkCentre;
+use App\Wording\Figures;
+use App\Wording\When;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Lever\LeverEffect;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Problem;
+
+/**
+ * What could be done about a late order, each tried on the shop as it is: same seed, same iterations with and without.
+ */
+final class LeverOffers
+{
+    private const SEED = 1;
+
+    /** Where each move of a search loads all anew, fewer are tried. */
+    private const ITERATIONS = ['plain' => 2000, 'full' => 60];
+
+    /**
+     * @return list<array{
+     *     lever: array<string, mixed>,
+     *     says: string,
+     *     finish: int|null,
+     *     finishWith: int|null,
+     *     late: int,
+     *     lateWith: int,
+     *     live: bool,
+     * }>  best first
+     */
+    public static function of(int $order): array
+    {
+        $standing = StandingPlan::of();
+
+        return Cache::remember("levers.{$standing->plan->stamp}.{$order}", 3600, function () use (
+            $standing,
+            $order,
+        ): array {
+            $problem = $standing->problem();
+            $offers = [];
+            foreach (self::levers($standing, $problem, $order) as $lever) {
+                $effect = self::effect($standing, $problem, $lever, $order);
+                $offers[] = [
+                    'lever' => $lever,
+                    'says' => $lever['says'],
+                    'finish' => $effect->finish,
+                    'finishWith' => $effect->finishWith,
+                    'late' => $effect->late,
+                    'lateWith' => $effect->lateWith,
+                    'live' => PlanLever::of($lever)->canBeFact(),
+                ];
+            }
+            $due = self::due($problem, $order);
+            // what helps the order most first; where that is the same, what helps all the others
+            $place = fn (array $offer): array => [
+                max(0, ($offer['finishWith'] ?? PHP_INT_MAX) - $due),
+                $offer['lateWith'],
+                $offer['finishWith'] ?? PHP_INT_MAX,
+            ];
+            usort($offers, fn (array $a, array $b): int => $place($a) <=> $place($b));
+
+            return $offers;
+        });
+    }
+
+    /** @param  array<string, mixed>  $lever */
+    public static function effect(StandingPlan $standing, Problem $problem, array $lever, int $order): LeverEffect
+    {
+        $isPlain = Net::of($problem)->plain;
+
+        // a higher rank takes parts as well as machines
+        $with = $lever['kind'] === PlanLever::RANK ? $standing->problemIfFirst($lever['order']) : $problem;
+
+        return LeverEffect::of(
+            $problem,
+            PlanLever::of($lever)->on($with),
+            $standing->steps(),
+            $order,
+            self::SEED,
+            self::ITERATIONS[$isPlain ? 'plain' : 'full'],
+        );
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function levers(StandingPlan $standing, Problem $problem, int $order): array
+    {
+        $number = (string) DB::table('orders')->where('id', $order)->value('number');
+        $bottleneck = (new WhyLate($standing))->bottleneck($order);
+        $levers = [];
+        if ($bottleneck !== null) {
+            [$centreId, $lost] = $bottleneck;
+            $centre = WorkCentre::query()->findOrFail($centreId);
+            // hours help where the time is lost, and a little before: what stands in the way is done sooner
+            $from = max($problem->now, $lost - 2 * 1440);
+            $evenings = self::evenings($problem, $centreId, $from);
+            if ($evenings !== []) {
+                $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
+                    'says' => "Two hours longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
+                        .CarbonImmutable::parse($evenings[0][0])->format('D j M')];
+            }
+            $saturday = self::saturday($problem, $centreId, $from);
+            if ($saturday !== null) {
+                $levers[] = [
+                    'kind' => PlanLever::OVERTIME,
+                    'centre' => $centreId,
+                    'spans' => [$saturday],
+                    'says' => "A shift at {$centre->name} on "
+                        .CarbonImmutable::parse($saturday[0])->format('D j M')
+                        .", {$saturday[1]} to {$saturday[2]}",
+                ];
+            }
+            $levers[] = [
+                'kind' => PlanLever::MACHINE,
+                'centre' => $centreId,
+                'says' => 'One machine more at '.$centre->name,
+            ];
+        }
+        $away = (int) DB::table('routing_steps')
+            ->whereNotNull('supplier_id')
+            ->selectRaw('ROUND(AVG(lead_time_days)) AS days')
+            ->value('days');
+        foreach ($problem->jobs as $job) {
+            foreach ($job->id === $order ? $job->steps : [] as $step) {
+                if (
+                    $away > 0
+                    && ! $step->started
+                    && $step->workCentre !== null
+                    && $step->workCentre === ($bottleneck[0] ?? null)
+                ) {
+                    $levers[] = [
+                        'kind' => PlanLever::SEND_OUT,
+                        'step' => $step->id,
+                        'days' => $away,
+                        'says' => StepName::of($step->id)->label
+                            .' at a supplier, back after '
+                            .Figures::count($away, 'day'),
+                    ];
+                }
+                foreach ($step->started ? [] : $step->alternatives as $other) {
+                    $levers[] = [
+                        'kind' => PlanLever::OTHER,
+                        'step' => $step->id,
+                        'centre' => $other->workCentre,
+                        'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name,
+                    ];
+                }
+            }
+            if (
+                $job->id === $order
+                && count(array_filter($job->steps, fn ($step): bool => $step->workCentre !== null)) > 1
+            ) {
+                $levers[] = [
+                    'kind' => PlanLever::SPLIT,
+                    'order' => $order,
+                    'says' => "Pass the first half of {$number} on while the second is worked on",
+                ];
+            }
+        }
+        $levers[] = ['kind' => PlanLever::RANK, 'order' => $order, 'says' => "Put {$number} before all other orders"];
+
+        return $levers;
+    }
+
+    private static function due(Problem $problem, int $order): int
+    {
+        foreach ($problem->jobs as $job) {
+            if ($job->id === $order) {
+                return $job->due ?? 0;
+            }
+        }
+
+        return 0;
+    }
+
+    /**
+     * @return list<array{string, string, string}> two hours behind the last open time of each of five working days from
+     *     a minute on
+     */
+    private static function evenings(Problem $problem, int $centre, int $from): array
+    {
+        $open = $problem->workCentres[$centre]->open;
+        $last = [];
+        foreach ($open->ends as $end) {
+            if ($end > $from) {
+                $at = When::local($end);
+                $last[$at->format('Y-m-d')] = $at;
+            }
+            if (count($last) > 5) {
+                break;
+            }
+        }
+        $spans = [];
+        foreach (array_slice($last, 0, 5, true) as $date => $at) {
+            if ($at->hour <= 21 && $at->hour > 0 && ! $open->isOpen(intdiv($at->getTimestamp(), 60) + 60)) {
+                $spans[] = [$date, $at->format('H:i'), $at->addHours(2)->format('H:i')];
+            }
+        }
+
+        return $spans;
+    }
+
+    /** @return array{string, string, string}|null */
+    private static function saturday(Problem $problem, int $centre, int $from): ?array
+    {
+        $day = When::local($from)->next(CarbonImmutable::SATURDAY)->startOfDay();
+        $from = intdiv($day->getTimestamp(), 60);
+
+        return $problem->workCentres[$centre]->open->minutesBetween($from, $from + 1440) > 0
+            ? null
+            : [$day->format('Y-m-d'), '07:00', '13:00'];
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\Order;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\ComponentNeed;
+use KeepPace\Core\Planning\OrderState;
+
+/** What is left to do of open orders, step by step, with ->left, and ->back_at of what is at a supplier. */
+final class OpenSteps
+{
+    private const STEP = [
+        'id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on',
+        'started_at', 'spell_from', 'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
+        'wait_minutes', 'move_minutes', 'lead_time_days', 'alternatives', 'transfer_quantity',
+    ];
+
+    /** @var array<int, list<\stdClass>> by order */
+    private array $byOrder = [];
+
+    /**
+     * @param  Collection<int, \stdClass>  $orders  open ones by id; each gets ->will_give, what it will give in all
+     * @param  int  $now  UTC minute
+     */
+    public function __construct(Collection $orders, Deliveries $deliveries, private readonly int $now)
+    {
+        $expected = $alive = [];
+        $away = Away::all($deliveries);
+        $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
+        foreach ($steps->get(self::STEP) as $step) {
+            $order = $orders[$step->order_id];
+            $isReleased = $order->released_at !== null;
+            if ($isReleased) {
+                $alive[$order->id][] = BigDecimal::of($step->taken_in)->minus($step->scrap)->minus($step->passed_on);
+            }
+            $in = $expected[$order->id] ?? BigDecimal::of($isReleased ? $step->taken_in : $order->quantity);
+            $untouched = $step->good === '0.000000' && $step->scrap === '0.000000'; // most are: no arithmetic for them
+            $left = $untouched ? $in : $in->minus($step->good)->minus($step->scrap);
+            $expected[$order->id] = $untouched ? $in : $in->minus($step->scrap);
+            if ($left->isPositive()) {
+                $step->left = $left;
+                $step->back_at = $this->backAt($step, $away[$step->id] ?? []);
+                $this->byOrder[$order->id][] = $step;
+            }
+        }
+        foreach ($orders as $order) {
+            $order->will_give = self::given($order, $alive[$order->id] ?? []);
+        }
+    }
+
+    /** @param  list<BigDecimal>  $alive  pieces at each step, where it is released */
+    private static function given(\stdClass $order, array $alive): BigDecimal
+    {
+        return Order::given(
+            OrderState::from($order->state),
+            $order->released_at !== null,
+            BigDecimal::of($order->quantity),
+            BigDecimal::of($order->received_quantity),
+            $alive,
+        );
+    }
+
+    /** @return list<\stdClass> */
+    public function of(int $order): array
+    {
+        return $this->byOrder[$order] ?? [];
+    }
+
+    /** Number of the first. */
+    public function first(int $order): ?int
+    {
+        return isset($this->byOrder[$order]) ? $this->byOrder[$order][0]->number : null;
+    }
+
+    /** The first is at a supplier, with the pieces. */
+    public function isOutside(int $order): bool
+    {
+        $step = $this->byOrder[$order][0] ?? null;
+
+        return $step !== null && $step->supplier_id !== null && $step->started_at !== null;
+    }
+
+    /**
+     * The step that takes what is needed: its own, or the next that is left.
+     *
+     * @return int|null its id
+     */
+    public function takes(ComponentNeed $need): ?int
+    {
+        $last = null;
+        foreach ($this->of($need->order) as $step) {
+            $last = $step->id;
+            if ($step->number >= $need->step) {
+                break;
+            }
+        }
+
+        return $last;
+    }
+
+    /**
+     * When what is left of a step is back from its supplier; null = nothing is there. What has not gone yet is away for
+     * the lead time from now on.
+     *
+     * @param  list<Handful>  $handfuls
+     */
+    private function backAt(\stdClass $step, array $handfuls): ?int
+    {
+        if ($handfuls === []) {
+            return null;
+        }
+        $away = BigDecimal::sum(...array_map(fn (Handful $one): string => $one->away, $handfuls));
+        $back = max(array_map(fn (Handful $one): int => $one->back->at, $handfuls));
+
+        return $step->left->isGreaterThan($away)
+            ? max($back, $this->now + $step->lead_time_days * 1440)
+            : $back;
+    }
+}

@@ -1,0 +1,108 @@
+<?php
+
+namespace App\Shop;
+
+use App\Reading\Cut;
+use App\Reading\Like;
+use App\Reading\Row;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\StockPosition;
+
+/** The position of items: what is free, coming and promised of each. */
+final class Positions
+{
+    private const SHOWN = 500;
+
+    /**
+     * Those at or below their reorder point, whether anything of them is on hand or not.
+     *
+     * @return Cut<LowItem>
+     */
+    public static function low(string $text = ''): Cut
+    {
+        $items = self::base()
+            ->where('i.reorder_point', '>', 0)
+            ->when($text !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any
+                ->where('i.number_key', 'like', Like::insideKey($text))
+                ->orWhere('i.name', 'like', Like::inside($text))))
+            ->orderBy('i.number');
+        $low = Row::all($items, LowItem::from(...))->filter(fn (LowItem $item): bool => $item->is->isLow());
+
+        return new Cut($low->take(self::SHOWN)->values(), $low->count());
+    }
+
+    public static function of(int $item): StockPosition
+    {
+        $found = Row::first(self::base($item)->where('i.id', $item), LowItem::from(...));
+
+        return $found->is ?? throw new \LogicException('There is no such item.');
+    }
+
+    /** @param  int|null  $item  null = all */
+    private static function base(?int $item = null): Builder
+    {
+        $free = self::free()->when($item !== null, fn (Builder $query) => $query->where('x.item_id', $item));
+
+        return DB::table('items AS i')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->leftJoinSub($free, 'f', 'f.item_id', 'i.id')
+            ->leftJoinSub(self::bought(), 'b', 'b.item_id', 'i.id')
+            ->leftJoinSub(self::made(), 'm', 'm.item_id', 'i.id')
+            ->leftJoinSub(self::tied(), 't', 't.item_id', 'i.id')
+            ->leftJoinSub(self::needed(), 'n', 'n.item_id', 'i.id')
+            ->select(['i.id', 'i.number', 'i.name', 'i.reorder_point', 'u.code AS unit'])
+            ->selectRaw('COALESCE(f.quantity, 0) AS free, COALESCE(b.quantity, 0) AS bought')
+            ->selectRaw('COALESCE(m.quantity, 0) AS made, COALESCE(t.quantity, 0) AS tied')
+            ->selectRaw('COALESCE(n.quantity, 0) AS needed');
+    }
+
+    /** What lies at a supplier, is blocked or is a customer's own is not free. */
+    private static function free(): Builder
+    {
+        return DB::table('balances AS x')
+            ->join('places AS p', 'p.id', 'x.place_id')
+            ->where('p.kind', 'store')->where('x.condition', 'free')->where('x.owner_id', 0)
+            ->groupBy('x.item_id')
+            ->selectRaw('x.item_id, SUM(x.quantity) AS quantity');
+    }
+
+    private static function bought(): Builder
+    {
+        return DB::table('purchases')
+            ->where('is_open', true)
+            ->groupBy('item_id')
+            ->selectRaw('item_id, SUM(quantity - received_quantity - cancelled_quantity) AS quantity');
+    }
+
+    /** Of open orders what is neither received nor scrapped. */
+    private static function made(): Builder
+    {
+        $scrap = '(SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)';
+
+        return DB::table('orders AS o')
+            ->whereIn('o.state', OrderState::OPEN)
+            ->groupBy('o.item_id')
+            ->selectRaw("o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - {$scrap}, 0)) AS quantity");
+    }
+
+    private static function tied(): Builder
+    {
+        return DB::table('covers')->where('quantity', '>', 0)->groupBy('item_id')
+            ->selectRaw('item_id, SUM(quantity) AS quantity');
+    }
+
+    /** As shortages have it: nothing is dealt out to an order that is held. */
+    private static function needed(): Builder
+    {
+        return DB::table('order_components AS c')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->whereIn('o.state', OrderState::OPEN)->where('o.is_held', false)
+            ->where('c.supplied_by', 'us')
+            ->groupBy('c.item_id')
+            ->selectRaw(
+                'c.item_id, SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0)) AS quantity',
+            );
+    }
+}

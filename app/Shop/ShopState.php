@@ -1,0 +1,212 @@
+<?php
+
+namespace App\Shop;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Calendar\WorkingCalendar;
+use KeepPace\Core\Planning\Allocated;
+use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\Readiness;
+use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Pin;
+use KeepPace\Core\Scheduling\Problem;
+
+/**
+ * All open orders with what they need, read in a constant number of queries and handed to core in one pass:
+ * rank, allocation, material date per step, schedule, readiness.
+ */
+final class ShopState
+{
+    /** @var Collection<int, \stdClass> open orders by id, with ->standing (a Standing), by that */
+    public readonly Collection $orders;
+
+    public readonly PartsDealt $parts;
+
+    public readonly OpenSteps $steps;
+
+    public readonly ?WorkingCalendar $plant;
+
+    public readonly Deliveries $deliveries;
+
+    /** @var array<int, int> of what nothing is ordered for, by item; 0 = not known */
+    private readonly array $leadTimeDays;
+
+    /** @var array<int, Arrival> of what nothing is ordered for, by item */
+    public readonly array $ifOrdered;
+
+    /** @param  list<int>  $first */
+    private function __construct(private readonly CarbonImmutable $now, array $first)
+    {
+        $orders = DB::table('orders')
+            ->whereIn('state', OrderState::OPEN)
+            ->orderBy('rank')
+            ->orderByRaw('due_on IS NULL, due_on')
+            ->orderBy('id')
+            ->get([
+                'id',
+                'number',
+                'item_id',
+                'quantity',
+                'received_quantity',
+                'state',
+                'is_held',
+                'due_on',
+                'rank',
+                'for_order_id',
+                'released_at',
+                'owner_id',
+            ])
+            ->keyBy('id');
+        $this->plant = Deliveries::plant();
+        $this->deliveries = new Deliveries($this->plant ?? Deliveries::calendar(), self::minute($now));
+        $this->steps = new OpenSteps($orders, $this->deliveries, self::minute($now));
+        $this->parts = new PartsDealt(
+            new PartsGiven($orders, $this->deliveries),
+            $orders,
+            array_values(array_intersect($first, $orders->keys()->all())),
+        );
+        $this->orders = $this->parts->orders;
+        $this->leadTimeDays = DB::table('items')->whereIn('id', $this->parts->missingItems())
+            ->pluck('lead_time_days', 'id')->map(fn ($days): int => (int) $days)->all();
+        $this->ifOrdered = array_map($this->deliveries->ifOrdered(...), $this->leadTimeDays);
+    }
+
+    /** @param  list<int>  $first  orders that are taken to go before all others */
+    public static function now(array $first = []): self
+    {
+        return new self(CarbonImmutable::now(), $first);
+    }
+
+    /**
+     * The schedule's input.
+     *
+     * @param  int  $days  how far ahead open time is looked up
+     * @param  array<int, array{int, Pin}>  $pins  by step id: the work centre and where on it a person has put the step
+     */
+    public function problem(int $days, array $pins = []): Problem
+    {
+        $now = self::minute($this->now);
+        $capacity = new Capacity($now, $days);
+        $input = new StepInput($capacity, $now);
+        $jobs = [];
+        foreach ($this->orders as $order) {
+            if ($order->is_held) {
+                continue;
+            }
+            $steps = [];
+            $open = $this->steps->of($order->id);
+            foreach ($open as $place => $step) {
+                [$at, $after] = $this->material($order->id, $step->id);
+                $next = $open[$place + 1] ?? null;
+                $steps[] = $input->step($step, $order->quantity, $next, $at, $after, $pins[$step->id] ?? null);
+            }
+            $jobs[] = new Job(
+                $order->id,
+                "order {$order->number}",
+                $order->standing->rank,
+                $this->dueMinute($order->due_on),
+                $steps,
+            );
+        }
+
+        return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
+            $this->plant?->windows($now - 120 * 1440, $now + $days * 1440));
+    }
+
+    /** @param  array<int, int>  $finish by order id, from the schedule */
+    public function readiness(int $order, array $finish): Readiness
+    {
+        return Readiness::of(
+            $this->parts->of($order),
+            $this->steps->first($order),
+            $finish,
+            $this->ifOrdered,
+        );
+    }
+
+    /**
+     * Parts a release would be short of: not ordered at all, or not there for the first step.
+     *
+     * @return list<Allocated>
+     */
+    public function shortParts(int $order): array
+    {
+        $first = $this->steps->first($order);
+
+        return array_values(array_filter(
+            $this->parts->of($order),
+            fn (Allocated $row): bool => $row->missing->isPositive()
+                || (! $row->isThere() && $row->need->step <= ($first ?? PHP_INT_MAX)),
+        ));
+    }
+
+    /**
+     * Parts of these orders that neither stock nor anything ordered will give.
+     *
+     * @param  list<int>  $orders
+     * @return array<string, Arrival> when it could be here if it were ordered today, by what it is called
+     */
+    public function mustBeBought(array $orders): array
+    {
+        $buy = [];
+        foreach ($orders as $order) {
+            foreach ($this->parts->missing($order) as $row) {
+                $buy[$row->need->itemName] = $this->ifOrdered[$row->need->item];
+            }
+        }
+
+        return $buy;
+    }
+
+    /** The last day on which a missing part can be ordered to be there by a minute. */
+    public function orderBy(int $item, int $neededAt): string
+    {
+        return $this->deliveries->orderBy($this->leadTimeDays[$item], $neededAt);
+    }
+
+    public function dueMinute(?string $dueOn): ?int
+    {
+        return $dueOn === null
+            ? null
+            : self::minute(
+                CarbonImmutable::parse($dueOn.' '.config()->string('pace.due_hour'), config()->string('pace.zone')),
+            );
+    }
+
+    /** SQL for the UTC minute of a column that holds a time. */
+    public static function minuteOf(string $column): string
+    {
+        return "TIMESTAMPDIFF(MINUTE, '1970-01-01', {$column})";
+    }
+
+    public static function minute(\DateTimeInterface $time): int
+    {
+        return intdiv($time->getTimestamp(), 60);
+    }
+
+    /**
+     * Not before this minute, and after these orders. What nothing is ordered for is taken to be ordered or made today.
+     *
+     * @return array{int, list<int>}
+     */
+    private function material(int $order, int $step): array
+    {
+        $at = 0;
+        $after = [];
+        foreach ($this->parts->of($order) as $row) {
+            if ($this->steps->takes($row->need) === $step) {
+                foreach ($row->coming as ['supply' => $supply]) {
+                    $supply->order === null ? $at = max($at, $supply->arrival->at ?? 0) : $after[] = $supply->order;
+                }
+                if ($row->missing->isPositive()) {
+                    $at = max($at, $this->ifOrdered[$row->need->item]->at);
+                }
+            }
+        }
+
+        return [$at, $after];
+    }
+}

@@ -1,0 +1,199 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\Plan;
+use App\Reading\Row;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Pin;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+
+/**
+ * A plan as it stands: its steps, its pins, and the problem it was computed from, so that what is asked of it is
+ * answered on equal terms.
+ */
+final class StandingPlan
+{
+    /** Open time is looked up this far first; the far end costs time and is seldom needed. */
+    private const NEAR_DAYS = 45;
+
+    /** @var array<int, PlannedStep>|null */
+    private ?array $steps = null;
+
+    /** @var Collection<int, \stdClass>|null */
+    private ?Collection $rows = null;
+
+    private ?Problem $problem = null;
+
+    private ?KeptInput $kept = null;
+
+    private function __construct(public readonly Plan $plan)
+    {
+    }
+
+    public static function of(int $plan = Plan::LIVE): self
+    {
+        return new self(Plan::query()->findOrFail($plan));
+    }
+
+    /** As it was when the plan was last computed. */
+    public function problem(): Problem
+    {
+        return $this->problem ??= $this->kept()->problem ?? $this->problemNow($this->shop(), self::NEAR_DAYS);
+    }
+
+    /** What the plan was computed from, if that is still known. */
+    public function kept(): ?KeptInput
+    {
+        if ($this->kept === null) {
+            $query = DB::table('plan_inputs')->where('plan_id', $this->plan->id)->select(['packed', 'facts']);
+            $row = Row::first($query, fn (Row $row): Row => $row);
+            $this->kept = $row === null ? null : KeptInput::unpack($row->text('packed'), $row->text('facts'));
+        }
+
+        return $this->kept;
+    }
+
+    /** The shop as it is now, for what the plan's levers take to be otherwise. */
+    public function shop(): ShopState
+    {
+        $first = array_filter(
+            $this->plan->levers ?? [],
+            static fn (array $lever): bool => $lever['kind'] === PlanLever::RANK,
+        );
+
+        return ShopState::now(array_map(intval(...), array_column($first, 'order')));
+    }
+
+    /** As the facts would be if an order went before all others. */
+    public function problemIfFirst(int $order): Problem
+    {
+        return $this->problemNow(ShopState::now([$order]), self::NEAR_DAYS);
+    }
+
+    /**
+     * As the facts are now.
+     *
+     * @param  int  $days  how far ahead open time is looked up
+     */
+    public function problemNow(ShopState $shop, int $days): Problem
+    {
+        $problem = $shop->problem($days, pins: $this->pins());
+        foreach ($this->plan->levers ?? [] as $lever) {
+            $problem = PlanLever::of($lever)->on($problem);
+        }
+
+        return $problem;
+    }
+
+    /**
+     * Loads the facts as they are now: near open time first, all of it when something finds no place.
+     *
+     * @param  callable(Problem): Schedule  $load
+     * @return array{Problem, Schedule}
+     */
+    public function loadNow(ShopState $shop, callable $load): array
+    {
+        $problem = $this->problemNow($shop, self::NEAR_DAYS);
+        $schedule = $load($problem);
+        if ($schedule->unplaced !== []) {
+            $problem = $this->problemNow($shop, config()->integer('pace.horizon_days'));
+            $schedule = $load($problem);
+        }
+
+        return [$problem, $schedule];
+    }
+
+    /**
+     * Loads a problem in the sequences these steps stand in.
+     *
+     * @param  array<int, PlannedStep>  $steps
+     * @return \Closure(Problem): Schedule
+     */
+    public static function keeping(array $steps): \Closure
+    {
+        return static fn (Problem $problem): Schedule => KeptSequence::load($problem, $steps);
+    }
+
+    /** @return array<int, PlannedStep> by step id, what is held for promises among them */
+    public function steps(): array
+    {
+        return $this->steps ??= self::read($this->rows());
+    }
+
+    /** @return Collection<int, \stdClass> of plan_steps, by step id */
+    public function rows(): Collection
+    {
+        return $this->rows ??= DB::table('plan_steps')
+            ->where('plan_id', $this->plan->id)
+            ->get()
+            ->keyBy('order_step_id');
+    }
+
+    /**
+     * @param  iterable<\stdClass>  $rows  of plan_steps
+     * @return array<int, PlannedStep>
+     */
+    public static function read(iterable $rows): array
+    {
+        // thousands of times on a few days: only the day is worked out by the book
+        $days = [];
+        $minute = static function (string $at) use (&$days): int {
+            $day = substr($at, 0, 10);
+
+            return ($days[$day] ??= intdiv((int) strtotime($day.' UTC'), 60))
+                + 60 * (int) substr($at, 11, 2)
+                + (int) substr($at, 14, 2);
+        };
+        $steps = [];
+        foreach ($rows as $row) {
+            $run = $row->run_at === null ? null : $minute($row->run_at);
+            $steps[$row->order_step_id] = new PlannedStep(
+                $minute($row->start_at),
+                $minute($row->end_at),
+                $row->machine,
+                $row->work_centre_id,
+                $run,
+                $run,
+            );
+        }
+
+        return $steps + HeldPromises::planned();
+    }
+
+    /** @return array<int, int> finish by order id, UTC minutes */
+    public function finishes(): array
+    {
+        return DB::table('plan_orders')->where('plan_id', $this->plan->id)->whereNotNull('finish_at')
+            ->selectRaw('order_id, '.ShopState::minuteOf('finish_at').' AS finish')
+            ->pluck('finish', 'order_id')
+            ->map(fn ($minute): int => (int) $minute)
+            ->all();
+    }
+
+    /** As it is written, or, when it is no longer known from what it was computed, as it is now. */
+    public function schedule(): Schedule
+    {
+        return $this->kept() === null
+            ? KeptSequence::load($this->problem(), $this->steps())
+            : new Schedule($this->steps(), $this->finishes(), []);
+    }
+
+    /** @return array<int, array{int, Pin}> by step id: work centre, and where on it */
+    public function pins(): array
+    {
+        return DB::table('plan_pins')->where('plan_id', $this->plan->id)
+            ->selectRaw('order_step_id, work_centre_id, machine, '.ShopState::minuteOf('start_at').' AS start')
+            ->get()
+            ->mapWithKeys(
+                fn (\stdClass $row): array => [
+                    $row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)],
+                ],
+            )
+            ->all();
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+namespace App\Shop;
+
+use Illuminate\Support\Facades\DB;
+
+/** A step as people call it: its order's number, its own, its name. */
+final readonly class StepName
+{
+    private function __construct(public string $label, public int $orderId)
+    {
+    }
+
+    public static function of(int $step): self
+    {
+        $row = DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->where('s.id', $step)
+            ->first(['s.number', 's.name', 'o.number AS order', 'o.id']);
+
+        return $row === null
+            ? throw new \LogicException("There is no step {$step}.")
+            : new self("{$row->order} step {$row->number} {$row->name}", $row->id);
+    }
+}

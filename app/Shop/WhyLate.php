@@ -1,0 +1,201 @@
+<?php
+
+namespace App\Shop;
+
+use App\Wording\CauseWords;
+use App\Wording\Figures;
+use App\Wording\ReadinessWords;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Expected;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Schedule;
+use KeepPace\Core\Scheduling\Why\Cause;
+use KeepPace\Core\Scheduling\Why\Explanation;
+use KeepPace\Core\Scheduling\Why\Stretch;
+
+/** Why an order is finished when it is: each minute from now to its completion, and the sentence that sums it up. */
+final class WhyLate
+{
+    /** @var Collection<int, \stdClass>|null steps by id */
+    private ?Collection $steps = null;
+
+    /**
+     * @var array<int, list<array{
+     *     step: int,
+     *     item: string,
+     *     supply: ?string,
+     *     at: ?int,
+     *     rests: ?string,
+     *     given: ?string,
+     * }>>|null  by order
+     */
+    private ?array $blocks = null;
+
+    private readonly int $planId;
+
+    /** @var array<int, string> */
+    private array $numbers;
+
+    private readonly Problem $problem;
+
+    private readonly Schedule $schedule;
+
+    public function __construct(StandingPlan $standing)
+    {
+        $this->planId = $standing->plan->id;
+        $this->problem = $standing->problem();
+        $this->schedule = $standing->schedule();
+        $this->numbers = DB::table('plan_orders AS p')
+            ->join('orders AS o', 'o.id', 'p.order_id')
+            ->where('p.plan_id', $standing->plan->id)
+            ->pluck('o.number', 'o.id')
+            ->all();
+    }
+
+    /**
+     * @return list<Stretch> in order of time; their minutes add up to completion minus the moment the plan was computed
+     */
+    public function stretches(int $order): array
+    {
+        return Explanation::of($this->problem, $this->schedule, $order);
+    }
+
+    /**
+     * Stretches as rows. A step that works, pauses at closed time and works on is many of them; together, they are one
+     * row for each thing its time goes into, in the order in which these begin.
+     *
+     * @return list<WhyRow>
+     */
+    public function rows(int $order, bool $together): array
+    {
+        $rows = [];
+        foreach ($this->stretches($order) as $n => $stretch) {
+            $step = $this->step($stretch->step);
+            $row = new WhyRow(
+                $stretch->from,
+                $stretch->to,
+                $stretch->minutes(),
+                $stretch->cause,
+                CauseWords::of(
+                    $stretch->cause,
+                    $stretch->cause === Cause::Material ? $this->material($step) : $step->where,
+                    $this->numbers[$stretch->byJob ?? 0] ?? '',
+                ),
+                $this->numbers[$step->order_id] ?? '',
+                "{$step->number} {$step->name}",
+            );
+            $key = $together ? "{$stretch->step}|{$row->says}" : $n;
+            $rows[$key] = isset($rows[$key]) ? $rows[$key]->with($row) : $row;
+        }
+
+        return array_values($rows);
+    }
+
+    /** "Most of it waits 2 days for Turning, busy with 231 and 214; Emberfield has it 5 days." */
+    public function sentence(int $order): string
+    {
+        $minutes = $with = [];
+        foreach ($this->stretches($order) as $stretch) {
+            if ($stretch->cause === Cause::ClosedTime || $stretch->cause === Cause::StepTime) {
+                continue;
+            }
+            $step = $this->step($stretch->step);
+            $where = $stretch->cause === Cause::Material ? $this->material($step) : $step->where;
+            // a part it needs is named by its order
+            $key = "{$stretch->cause->name}|{$where}|"
+                .($step->order_id === $order ? '' : $this->numbers[$step->order_id] ?? '');
+            $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
+            if ($stretch->byJob !== null && isset($this->numbers[$stretch->byJob])) {
+                $with[$key][$this->numbers[$stretch->byJob]] =
+                    ($with[$key][$this->numbers[$stretch->byJob]] ?? 0) + $stretch->minutes();
+            }
+        }
+        arsort($minutes);
+        $said = [];
+        foreach (array_slice($minutes, 0, 2) as $key => $much) {
+            [$cause, $where, $part] = explode('|', $key);
+            $by = $with[$key] ?? [];
+            arsort($by);
+            $said[] = ($part === '' ? '' : "part {$part}: ")
+                .CauseWords::of(
+                    constant(Cause::class."::{$cause}"),
+                    $where,
+                    implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''),
+                )
+                .' '
+                .self::long($much);
+        }
+
+        return $said === []
+            ? 'Its own steps, one after the other, take it that long.'
+            : ucfirst(implode('; ', $said)).'.';
+    }
+
+    /**
+     * The work centre its time is lost at, where machines are busy longest, else where it works longest; and from when
+     * on.
+     *
+     * @return array{int, int}|null work centre, UTC minute
+     */
+    public function bottleneck(int $order): ?array
+    {
+        $busy = $work = $from = [];
+        foreach ($this->stretches($order) as $stretch) {
+            $centre = $this->schedule->steps[$stretch->step]->workCentre ?? null;
+            $from[$centre ?? 0] ??= $stretch->from;
+            if (
+                $centre !== null
+                && in_array($stretch->cause, [Cause::MachineBusy, Cause::Crew, Cause::Sequence], true)
+            ) {
+                $busy[$centre] = ($busy[$centre] ?? 0) + $stretch->minutes();
+            } elseif ($centre !== null) {
+                $work[$centre] = ($work[$centre] ?? 0) + $stretch->minutes();
+            }
+        }
+        arsort($busy);
+        arsort($work);
+
+        $centre = array_key_first($busy) ?? array_key_first($work);
+
+        return $centre === null ? null : [$centre, $from[$centre]];
+    }
+
+    /** What a step waits for that is bought: the part that comes last, and what its day rests on. */
+    private function material(\stdClass $step): string
+    {
+        $this->blocks ??= DB::table('plan_orders')->where('plan_id', $this->planId)->pluck('blocks', 'order_id')
+            ->map(ReadinessWords::blocks(...))->all();
+        $last = null;
+        foreach ($this->blocks[$step->order_id] ?? [] as $block) {
+            $isBought = $block['supply'] === null || str_starts_with($block['supply'], 'purchase ');
+            if ($isBought && $block['step'] <= $step->number && ($last === null || $block['at'] > $last['at'])) {
+                $last = $block;
+            }
+        }
+
+        return $last === null ? '' : $last['item'].match (true) {
+            $last['supply'] === null => ', not ordered',
+            $last['rests'] === Expected::Overdue->value => ', overdue',
+            default => '',
+        };
+    }
+
+    private static function long(int $minutes): string
+    {
+        return $minutes < 2880 ? Figures::minutes($minutes) : intdiv($minutes + 720, 1440).' days';
+    }
+
+    private function step(int $id): \stdClass
+    {
+        $this->steps ??= DB::table('plan_steps AS p')
+            ->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->leftJoin('work_centres AS w', 'w.id', 'p.work_centre_id')
+            ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
+            ->whereIn('s.order_id', array_keys($this->numbers))
+            ->get(['s.id', 's.order_id', 's.number', 's.name', DB::raw('COALESCE(w.name, v.name, "") AS `where`')])
+            ->keyBy('id');
+
+        return $this->steps[$id] ?? (object) ['order_id' => 0, 'number' => '', 'name' => '', 'where' => ''];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\WorkCentre;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Calendar\OpenWindows;
+
+/** When one work centre was open: its calendar, and the overtime that was said for it. */
+final class WorkCentreHours
+{
+    /**
+     * @param  int  $from  UTC minute
+     * @param  int  $to  UTC minute
+     */
+    public static function between(int $workCentre, int $from, int $to): OpenWindows
+    {
+        $centre = WorkCentre::query()->with('calendar.shifts', 'calendar.days')->findOrFail($workCentre);
+        $open = $centre->calendar->toCore()->windows($from - 1, $to + 1);
+        $spans = array_map(null, $open->starts, $open->ends);
+        $overtimes = DB::table('overtimes')
+            ->where('work_centre_id', $workCentre)
+            ->whereNull('ended_at')
+            ->where('from_at', '<=', gmdate('Y-m-d H:i:s', $to * 60))
+            ->where('until_at', '>', gmdate('Y-m-d H:i:s', $from * 60))
+            ->selectRaw(ShopState::minuteOf('from_at').' AS begins')
+            ->selectRaw(ShopState::minuteOf('until_at').' AS ends');
+        foreach ($overtimes->get() as $overtime) {
+            $spans[] = [(int) $overtime->begins, (int) $overtime->ends];
+        }
+
+        return OpenWindows::of($spans, [], $from - 1, $to + 1);
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+namespace App\View\Bar;
+
+use App\Access\Deed;
+use App\Access\Role;
+
+/**
+ * The pages of the bar by the name of their route: the one place that says where each stands, what it is called, who
+ * sees it and which key leads there.
+ */
+enum Page: string
+{
+    case Today = 'today';
+    case CustomerOrders = 'customer-orders.index';
+    case Promise = 'promise.index';
+    case Ship = 'ship.index';
+    case Orders = 'orders.index';
+    case Release = 'release.index';
+    case Rank = 'rank.index';
+    case Board = 'board';
+    case Late = 'late.index';
+    case Plans = 'plans.index';
+    case Dispatch = 'dispatch.index';
+    case Absence = 'absence.index';
+    case Calendars = 'calendars.index';
+    case Shortages = 'shortages.index';
+    case PartsOfOrders = 'parts.index';
+    case Issue = 'issue.index';
+    case Returns = 'returns.index';
+    case Questions = 'questions.index';
+    case Stations = 'station.index';
+    case Receive = 'receive.index';
+    case Purchases = 'purchases.index';
+    case Stock = 'stock.index';
+    case Bookings = 'bookings.index';
+    case Periods = 'periods.index';
+    case Import = 'import.index';
+    case People = 'people.index';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Today => 'Today',
+            self::CustomerOrders => 'Customer orders',
+            self::Promise => 'Promise a date',
+            self::Ship => 'Ship',
+            self::Orders => 'All orders',
+            self::Release => 'Release',
+            self::Rank => 'Rank',
+            self::Board => 'Board',
+            self::Late => 'Late orders',
+            self::Plans => 'Plans and what-ifs',
+            self::Dispatch => 'Dispatch lists',
+            self::Absence => 'Down and away',
+            self::Calendars => 'Calendars',
+            self::Shortages => 'Shortages',
+            self::PartsOfOrders => 'Parts of orders',
+            self::Issue => 'Issue',
+            self::Returns => 'Back to stores',
+            self::Questions => 'Questions',
+            self::Stations => 'Stations',
+            self::Receive => 'Receive',
+            self::Purchases => 'Purchases',
+            self::Stock => 'On hand',
+            self::Bookings => 'Bookings',
+            self::Periods => 'Periods',
+            self::Import => 'Import',
+            self::People => 'People',
+        };
+    }
+
+    public function subject(): Subject
+    {
+        return match ($this) {
+            self::Today => Subject::Today,
+            self::CustomerOrders, self::Promise, self::Ship => Subject::Demand,
+            self::Orders, self::Release, self::Rank => Subject::Orders,
+            self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
+            self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
+            self::Stations, self::Receive => Subject::Floor,
+            self::Purchases => Subject::Suppliers,
+            self::Stock, self::Bookings => Subject::Stock,
+            self::Periods => Subject::Books,
+            self::Import, self::People => Subject::Data,
+        };
+    }
+
+    public function right(): Deed
+    {
+        return match ($this) {
+            self::Import => Deed::Import,
+            self::People => Deed::People,
+            default => Deed::Look,
+        };
+    }
+
+    /** What is pressed after g. */
+    public function key(): ?string
+    {
+        return match ($this) {
+            self::Today => 't',
+            self::CustomerOrders => 'c',
+            self::Ship => 'h',
+            self::Orders => 'o',
+            self::Release => 'r',
+            self::Board => 'b',
+            self::Late => 'l',
+            self::Dispatch => 'd',
+            self::Shortages => 'm',
+            self::Issue => 'i',
+            self::Questions => 'q',
+            self::Stations => 's',
+            self::Receive => 'v',
+            self::Purchases => 'p',
+            self::Stock => 'k',
+            default => null,
+        };
+    }
+
+    /** Where a role's work begins. */
+    public static function first(Role $role): self
+    {
+        return match ($role) {
+            Role::Supervisor => self::Today,
+            Role::Planner => self::Board,
+            Role::Storekeeper => self::Issue,
+            Role::Operator => self::Stations,
+            Role::Buyer => self::Shortages,
+            Role::Sales => self::CustomerOrders,
+            Role::CostClerk => self::Periods,
+        };
+    }
+
+    /** The page a route belongs to: itself, or one that is opened from it. */
+    public static function at(?string $route): ?self
+    {
+        $room = explode('.', (string) $route)[0];
+        $room = match ($room) {
+            'slips' => 'issue',
+            'reservations' => 'stock',
+            default => $room,
+        };
+
+        return self::tryFrom($room) ?? self::tryFrom("{$room}.index");
+    }
+}
