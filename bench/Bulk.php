@@ -26,13 +26,19 @@ final class Bulk
     public function add(string $table, array $row): int
     {
         $row = ['id' => $row['id'] ?? $this->id($table), ...$row];
+        $this->put($table, $row);
+
+        return (int) $row['id'];
+    }
+
+    /** @param  array<string, int|string|null>  $row  of a table that numbers nothing */
+    public function put(string $table, array $row): void
+    {
         $into = "`{$table}` (`".implode('`,`', array_keys($row)).'`)';
         $this->rows[$into][] = '('.implode(',', array_map(self::literal(...), $row)).')';
         if (count($this->rows[$into]) === self::AT_ONCE) {
             $this->write($into);
         }
-
-        return (int) $row['id'];
     }
 
     public function flush(): void

@@ -127,19 +127,23 @@ final class YearBooks
     public function booking(string $kind, string $says, ?int $order = null, ?int $customerOrder = null): int
     {
         $id = $this->bulk->id('bookings');
-
-        return $this->bulk->add('bookings', [
+        $this->bulk->add('bookings', [
             'id' => $id,
             'token' => "bench-{$id}",
             'fingerprint' => '',
             'kind' => $kind,
-            'order_id' => $order,
-            'customer_order_id' => $customerOrder,
-            'says' => $says,
             'entered_at' => "{$this->day} 09:00:00",
             'booked_on' => $this->day,
             'user_id' => $this->person,
         ]);
+        $this->bulk->put('booking_says', [
+            'booking_id' => $id,
+            'says' => $says,
+            'order_id' => $order,
+            'customer_order_id' => $customerOrder,
+        ]);
+
+        return $id;
     }
 
     public function stepEntry(

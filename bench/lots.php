@@ -42,8 +42,8 @@ $fill = function (int $lots) use ($item, $place, $by): void {
         'user_id' => $by->id,
         'entered_at' => now(),
         'booked_on' => now()->toDateString(),
-        'says' => 'lots',
     ]);
+    DB::table('booking_says')->insert(['booking_id' => $booking, 'says' => 'lots']);
     $outside = Place::end('outside')->id;
     foreach (array_chunk(range($there + 1, $lots), 2000) as $part) {
         DB::table('lots')->insert(array_map(fn (int $n): array => ['item_id' => $item->id, 'code' => "L-{$n}"], $part));

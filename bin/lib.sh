@@ -154,7 +154,7 @@ ports_of() { printf '%s' $(($1 + $(printf '%s' "$VAR" | cksum | cut -d' ' -f1) %
 # db_prepare NAME PORT: a data folder in var/NAME and a free loopback port from PORT on; sets DB_PORT, DB_SOCKET,
 # DB_COMMAND
 db_prepare() {
-    local dir=$DB_HOME/$1 tmp=$DB_HOME/$1-tmp run pid
+    local dir=$DB_HOME/$1 tmp=$DB_HOME/$1-tmp run pid file
     own_users
     run=/run/keep-pace-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
     [ -w /run ] || run=/tmp/keep-pace-$(id -u)-$(printf '%s' "$dir" | cksum | cut -d' ' -f1)
@@ -176,9 +176,11 @@ db_prepare() {
         touch "$dir/ready"
     fi
     own "$DB_USER" "$dir"
-    DB_PASSWORD_FILE=$VAR/$1.password
-    [ -s "$DB_PASSWORD_FILE" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$DB_PASSWORD_FILE")
-    chmod 600 "$DB_PASSWORD_FILE"; own "$WEB_USER" "$DB_PASSWORD_FILE"
+    DB_PASSWORD_FILE=$VAR/$1.password WEB_PASSWORD_FILE=$VAR/$1-web.password
+    for file in "$DB_PASSWORD_FILE" "$WEB_PASSWORD_FILE"; do
+        [ -s "$file" ] || (umask 077; head -c 48 /dev/urandom | base64 | tr -dc A-Za-z0-9 > "$file")
+        chmod 600 "$file"; own "$WEB_USER" "$file"
+    done
     DB_PORT=$(free_port "$2")
     DB_COMMAND=(
         mariadbd --no-defaults --datadir="$dir" --tmpdir="$tmp" --user="$DB_USER"
@@ -221,6 +223,17 @@ db_accounts() {
         while read -r other; do
             sql "DROP USER IF EXISTS $other"
         done
+}
+
+# web_account DATABASE: what serves may read all, and change all but what is written once
+web_account() {
+    local table may who="keep_pace_web@'127.0.0.1'"
+    sql "DROP USER IF EXISTS $who; CREATE USER $who IDENTIFIED BY '$(cat "$WEB_PASSWORD_FILE")'"
+    sql 'SHOW TABLES' -N "$1" | while read -r table; do
+        may='SELECT, INSERT, UPDATE, DELETE'
+        ! grep -qx "$table" database/written-once.txt || may='SELECT, INSERT'
+        echo "GRANT $may ON \`$1\`.\`$table\` TO $who;"
+    done | mariadb --no-defaults --socket="$DB_SOCKET" --user="$(id -un)"
 }
 
 # db_up NAME FIRST_PORT: a MariaDB of this script; sets DB_PORT and DB_PID

@@ -4,7 +4,8 @@ WEB_PACKAGES=(nginx=nginx php-fpm8.2=php8.2-fpm)
 JIT=(-d opcache.jit_buffer_size=64M -d opcache.jit=tracing)
 PHP=(php -d opcache.enable_cli=1 "${JIT[@]}" -d memory_limit=256M)
 
-# web_prepare PORT: what they are told, in var/web; sets SOCKETS, and FPM, NGINX, NGINX_USER: what to run, and as whom
+# web_prepare PORT: what they are told, in var/web; sets SOCKETS; FPM, NGINX, NGINX_USER: what to run, and as whom;
+# WEB_ENV: what all that serves is told besides where its database is: settings and routes are read from one file each
 web_prepare() {
     local port=$1 web=$VAR/web name workers test=(as_web)
     SOCKETS=$(dirname "$DB_SOCKET")-web
@@ -16,6 +17,10 @@ web_prepare() {
             "etc/$name.conf" > "$web/$name.conf"
     done
     own "$WEB_USER" "$web" "$SOCKETS"
+    WEB_ENV=(
+        PACE_PLANNER=beside DB_USERNAME=keep_pace_web "DB_PASSWORD_FILE=$WEB_PASSWORD_FILE"
+        "APP_CONFIG_CACHE=$STORAGE/framework/settings.php" "APP_ROUTES_CACHE=$STORAGE/framework/routes.php"
+    )
     NGINX_USER=$WEB_USER
     NGINX=(nginx -e stderr -c "$web/nginx.conf")
     FPM=(php-fpm8.2 -F -O -y "$web/php-fpm.conf" "${JIT[@]}")
@@ -30,12 +35,6 @@ web_prepare() {
         || failed "$VAR/web.log" 5 'the web server does not take what it is told.'
 }
 
-# WEB_ENV: what all that serves is told besides where its database is; settings and routes are read from one file each
-WEB_ENV=(
-    "PACE_PLANNER=beside"
-    "APP_CONFIG_CACHE=$STORAGE/framework/settings.php"
-    "APP_ROUTES_CACHE=$STORAGE/framework/routes.php"
-)
 # web_cached: these files, made with each start; they hold the password of the database
 web_cached() {
     rm -f "$STORAGE"/framework/{settings,routes}.php

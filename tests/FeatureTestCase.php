@@ -23,6 +23,12 @@ abstract class FeatureTestCase extends TestCase
 
     public Shop $shop;
 
+    /** @return list<string> tables whose rows are inserted and never changed */
+    public static function writtenOnce(): array
+    {
+        return file(__DIR__.'/../database/written-once.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
+    }
+
     public function createApplication()
     {
         $app = require __DIR__.'/../bootstrap/app.php';
@@ -46,6 +52,10 @@ abstract class FeatureTestCase extends TestCase
             $looking = false;
         });
         DB::listen(function ($query) use (&$looking): void {
+            $once = '/^\s*(update|delete from|replace into) `('.implode('|', self::writtenOnce()).')`/i';
+            if (preg_match($once, $query->sql) === 1) {
+                throw new \LogicException("What is written once was changed: {$query->sql}");
+            }
             if ($looking && preg_match('/^\s*(insert|update|delete|replace)/i', $query->sql) === 1
                 && preg_match('/`(sessions|cache|cache_locks|people)`/', $query->sql) !== 1) {
                 throw new \LogicException("A GET wrote: {$query->sql}");

@@ -39,7 +39,7 @@ final class Bookings
                 $ledger = new Ledger($this->row($kind, $signed, $reverses, Periods::begin($period, $signed->bookedOn)));
                 $work($ledger);
                 if ($period === PeriodLock::Last) {
-                    $ledger->booking->booked_on = Periods::begin(PeriodLock::First, $signed->bookedOn);
+                    Periods::assertStillOpen($ledger->booking->booked_on, $signed->bookedOn);
                 }
                 $booking = $ledger->finish();
                 if ($kind->changesFacts()) {
@@ -59,7 +59,7 @@ final class Bookings
 
     private function row(BookingKind $kind, Signed $signed, ?int $reverses, string $day): Booking
     {
-        return Booking::query()->create([
+        return Booking::begin([
             'token' => $signed->token,
             'fingerprint' => $signed->fingerprint,
             'kind' => $kind,

@@ -78,7 +78,8 @@ final readonly class LaterBookings
             ->whereNull('r.id')
             ->where('b.kind', '<>', 'reversal')
             ->orderByDesc('b.id')
-            ->get(['b.id', 'b.says']);
+            ->join('booking_says AS s', 's.booking_id', 'b.id')
+            ->get(['b.id', 's.says']);
 
         return new self(array_values($rows->map(fn ($row): array => ['id' => $row->id, 'says' => $row->says])->all()));
     }

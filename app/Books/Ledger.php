@@ -86,7 +86,7 @@ final class Ledger
             $customerOrder->version++;
             $customerOrder->save();
         }
-        $this->booking->save();
+        $this->booking->end();
 
         return $this->booking;
     }

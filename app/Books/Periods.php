@@ -35,6 +35,18 @@ final class Periods
         return self::dayFor($asked);
     }
 
+    /**
+     * Takes the lock at the end of a deed that ran for long.
+     *
+     * @throws Refused when the books were closed meanwhile
+     */
+    public static function assertStillOpen(string $day, ?string $asked): void
+    {
+        if (self::begin(PeriodLock::First, $asked) !== $day) {
+            throw Refused::because('The books were closed while it ran. Start it once more: nothing was written.');
+        }
+    }
+
     /** @throws Refused */
     private static function alone(): void
     {

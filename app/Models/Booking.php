@@ -2,9 +2,11 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One deed of one person: its token, words and what it did. Never changed after.
@@ -37,10 +39,58 @@ class Booking extends Model
 
     protected $guarded = [];
 
+    protected static function booted(): void
+    {
+        // what it says and is about stands beside it: that is known when it ends
+        static::addGlobalScope('says', function (Builder $query): void {
+            $query
+                ->leftJoin('booking_says AS said', 'said.booking_id', 'bookings.id')
+                ->select(['bookings.*', 'said.says', 'said.order_id', 'said.customer_order_id']);
+        });
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
         return ['entered_at' => 'immutable_datetime', 'kind' => BookingKind::class];
+    }
+
+    /**
+     * Begins one: its row is written, and never changed.
+     *
+     * @param  array<string, mixed>  $columns
+     */
+    public static function begin(array $columns): self
+    {
+        $booking = self::query()->create($columns);
+        $booking->setRawAttributes([
+            ...$booking->getAttributes(),
+            'says' => '',
+            'order_id' => null,
+            'customer_order_id' => null,
+        ], true);
+
+        return $booking;
+    }
+
+    /** Ends it: what it says, and the order or customer order in whose history it stands. */
+    public function end(): void
+    {
+        DB::table('booking_says')->insert([
+            'booking_id' => $this->id,
+            'says' => $this->says,
+            'order_id' => $this->order_id,
+            'customer_order_id' => $this->customer_order_id,
+        ]);
+        $this->syncOriginal();
+    }
+
+    /** As it stands in the database, with what it says. */
+    public function refresh(): static
+    {
+        $this->setRawAttributes(self::query()->findOrFail($this->id)->getAttributes(), true);
+
+        return $this;
     }
 
     public function isGoodsIn(): bool

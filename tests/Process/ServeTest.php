@@ -96,5 +96,34 @@ it('runs the database and PHP as users of their own, and lets nobody in without 
         $try->run();
         expect($try->getExitCode())->not->toBe(0, $name)->and($try->getErrorOutput())->toContain('Access denied');
     }
+    // what serves may add to the books, and change nothing that stands in them
+    $web = new PDO(
+        "mysql:host=127.0.0.1;port={$at['DB_PORT']};dbname=keep_pace",
+        'keep_pace_web',
+        trim((string) file_get_contents("{$this->shop->var}/db-web.password")),
+        [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+    );
+    expect($web->query('SELECT COUNT(*) FROM bookings')->fetchColumn())->toBeGreaterThan(0)
+        ->and($web->exec("UPDATE people SET name = 'Ada Quarry' WHERE login = 'ada'"))->toBe(0);
+    foreach (Tests\FeatureTestCase::writtenOnce() as $table) {
+        $column = $web->query("SHOW COLUMNS FROM {$table}")->fetchColumn();
+        foreach (["UPDATE {$table} SET {$column} = {$column}", "DELETE FROM {$table}", "TRUNCATE {$table}"] as $sql) {
+            expect(fn () => $web->exec($sql))->toThrow(PDOException::class, 'command denied');
+        }
+        $web->exec("INSERT INTO {$table} SELECT * FROM {$table} WHERE 1 = 0");
+    }
+    expect(fn () => $web->exec('CREATE TABLE more (id INT)'))->toThrow(PDOException::class, 'command denied');
+    // and books through the web
+    $page = new Tests\Support\Page("http://127.0.0.1:{$this->shop->port}");
+    $page->send('/login', ['login' => 'ada', 'password' => 'seven slow kettles']);
+    $before = (int) $web->query('SELECT COUNT(*) FROM booking_says')->fetchColumn();
+    $page->send('/people', [
+        'token' => 'by-the-web',
+        'login' => 'bram',
+        'name' => 'Bram Tolley',
+        'password' => 'eleven slow kettles',
+        'roles' => ['operator'],
+    ]);
+    expect((int) $web->query('SELECT COUNT(*) FROM booking_says')->fetchColumn())->toBe($before + 1);
     $this->shop->end($process);
 });

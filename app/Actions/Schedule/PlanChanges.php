@@ -153,13 +153,13 @@ final class PlanChanges
             return;
         }
         $last = DB::table('plan_changes AS c')
-            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
             ->join('people AS u', 'u.id', 'c.user_id')
             ->where('c.plan_id', $plan->id)
             ->where('c.id', '>', $seen)
             ->where('c.user_id', '<>', $by->id)
             ->orderByDesc('c.id')
-            ->first(['b.says', 'u.name']);
+            ->first(['s.says', 'u.name']);
         if ($last !== null) {
             throw PlanRefused::changedMeanwhile($last->name, $last->says);
         }

@@ -79,10 +79,10 @@ final class UndoPlan
     private function last(int $plan, bool $undone): ?\stdClass
     {
         return DB::table('plan_changes AS c')
-            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
             ->where('c.plan_id', $plan)
             ->where('c.is_undone', $undone)
             ->orderBy('c.id', $undone ? 'asc' : 'desc')
-            ->first(['c.*', 'b.says']);
+            ->first(['c.*', 's.says']);
     }
 }

@@ -258,15 +258,20 @@ final class FreeStock
                 null,
             );
         }
+
+        return StockRefused::usedUp($lot->code, self::lastOf((int) $lot->id));
+    }
+
+    /** What was done with a lot last. */
+    private static function lastOf(int $lot): string
+    {
         $last = DB::table('moves AS m')
             ->join('bookings AS b', 'b.id', 'm.booking_id')
-            ->where('m.lot_id', $lot->id)
+            ->join('booking_says AS s', 's.booking_id', 'b.id')
+            ->where('m.lot_id', $lot)
             ->orderByDesc('m.id')
-            ->first(['b.says', 'b.booked_on']);
+            ->first(['s.says', 'b.booked_on']);
 
-        return StockRefused::usedUp(
-            $lot->code,
-            $last === null ? 'it never came in' : rtrim("{$last->says}", '.')." on {$last->booked_on}",
-        );
+        return $last === null ? 'it never came in' : rtrim("{$last->says}", '.')." on {$last->booked_on}";
     }
 }

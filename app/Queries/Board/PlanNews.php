@@ -31,11 +31,11 @@ final readonly class PlanNews
                         ? ''
                         : ", last by {$booking->user->name}: ".mb_strimwidth($booking->says, 0, 90, '…'));
         $change = fn (bool $undone): ?string => DB::table('plan_changes AS c')
-            ->join('bookings AS b', 'b.id', 'c.booking_id')
+            ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
             ->where('c.plan_id', $planId)
             ->where('c.is_undone', $undone)
             ->orderBy('c.id', $undone ? 'asc' : 'desc')
-            ->value('b.says');
+            ->value('s.says');
         $effect = $booking === null || ! $plan->is_live ? '' : EffectOf::booking($booking->id)->says();
 
         return new self(

@@ -42,10 +42,11 @@ final readonly class BookedRow
     public static function query(): Builder
     {
         return DB::table('bookings AS b')
+            ->join('booking_says AS s', 's.booking_id', 'b.id')
             ->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
             ->orderByDesc('b.id')
-            ->select(['b.id', 'b.kind', 'b.says', 'b.reason', 'b.entered_at', 'u.name AS person'])
+            ->select(['b.id', 'b.kind', 's.says', 'b.reason', 'b.entered_at', 'u.name AS person'])
             ->addSelect('r.id AS reversed_by');
     }
 

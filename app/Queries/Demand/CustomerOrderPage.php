@@ -156,7 +156,7 @@ final readonly class CustomerOrderPage
     /** Also what took cover from its lines: a report of scrap at an order they count on. */
     private static function bookings(int $id): Builder
     {
-        $ids = DB::table('bookings')->where('customer_order_id', $id)->select('id')
+        $ids = DB::table('booking_says')->where('customer_order_id', $id)->select('booking_id AS id')
             ->union(
                 DB::table('cover_entries AS e')
                     ->join('covers AS c', 'c.id', 'e.cover_id')

@@ -160,11 +160,12 @@ final class OrderList
             )
             ->selectSub(
                 fn (Builder $booking) => $booking
-                    ->from('bookings')
-                    ->whereColumn('order_id', 'o.id')
-                    ->orderByDesc('id')
+                    ->from('booking_says AS s')
+                    ->join('bookings AS b', 'b.id', 's.booking_id')
+                    ->whereColumn('s.order_id', 'o.id')
+                    ->orderByDesc('s.booking_id')
                     ->limit(1)
-                    ->select('entered_at'),
+                    ->select('b.entered_at'),
                 'last_booking',
             );
     }

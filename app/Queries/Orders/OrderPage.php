@@ -239,7 +239,7 @@ final readonly class OrderPage
     private static function bookings(int $id): Builder
     {
         // each by its own index: one OR over three tables would read them all
-        $ids = DB::table('bookings')->where('order_id', $id)->select('id')
+        $ids = DB::table('booking_says')->where('order_id', $id)->select('booking_id AS id')
             ->union(DB::table('moves')->where('order_id', $id)->select('booking_id'))
             ->union(DB::table('order_changes')->where('order_id', $id)->select('booking_id'));
 
