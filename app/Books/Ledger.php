@@ -29,6 +29,9 @@ final class Ledger
      */
     private array $costs = [];
 
+    /** @var list<array<string, CarbonImmutable|int|string|null>> to be written at the end */
+    private array $stepEntries = [];
+
     private readonly Moves $moves;
 
     /** @var array<int, Order> whose state is derived anew at the end */
@@ -176,7 +179,8 @@ final class Ledger
         array $clock = [],
     ): void {
         $was = $step->pieces();
-        $this->booking->stepEntries()->create([
+        $this->stepEntries[] = [
+            'booking_id' => $this->booking->id,
             'order_step_id' => $step->id,
             'taken_in' => (string) $now->takenIn->minus($was->takenIn),
             'good' => (string) $now->good->minus($was->good),
@@ -184,8 +188,9 @@ final class Ledger
             'passed_on' => (string) $now->passedOn->minus($was->passedOn),
             'labour_minutes' => $labourMinutes,
             'machine_minutes' => $machineMinutes,
+            ...array_fill_keys(StepClock::COLUMNS, null),
             ...$clock,
-        ]);
+        ];
         $step->taken_in = (string) $now->takenIn;
         $step->good = (string) $now->good;
         $step->scrap = (string) $now->scrap;
@@ -237,6 +242,7 @@ final class Ledger
     private function flush(): void
     {
         $this->moves->flush();
+        DB::table('step_entries')->insert($this->stepEntries);
         foreach (array_chunk(array_filter($this->costs, fn (array $row): bool => $row['cents'] !== 0), 500) as $rows) {
             DB::table('cost_entries')->insert($rows);
         }

@@ -4,6 +4,7 @@ namespace App\Books;
 
 use App\Models\Order;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
@@ -17,27 +18,14 @@ final class OrderFacts
     public static function of(array $orders): array
     {
         $ids = array_map(fn (Order $order): int => $order->id, $orders);
-        $used = $ids === []
-                ? collect()
-                : DB::table('order_components')
-                    ->whereIn('order_id', $ids)
-                    ->where('used_quantity', '>', 0)
-                    ->distinct()
-                    ->pluck('order_id')
-                    ->flip();
-        $steps = $ids === []
-                ? collect()
-                : DB::table('order_steps')
-                    ->whereIn('order_id', $ids)
-                    ->orderBy('number')
-                    ->get(['order_id', 'taken_in', 'good', 'scrap', 'passed_on', 'started_at'])
-                    ->groupBy('order_id');
+        $rows = $ids === [] ? collect() : self::rows($ids)->groupBy('order_id');
         $facts = [];
         foreach ($orders as $order) {
-            $own = array_values(($steps[$order->id] ?? collect())->all());
-            $state = self::state($order, isset($used[$order->id]), $own);
+            $all = $rows[$order->id] ?? collect();
+            $own = array_values($all->whereNotNull('number')->all());
+            $state = self::state($order, (bool) ($all->first()->used ?? false), $own);
             $alive = array_map(
-                fn (\stdClass $step): BigDecimal => BigDecimal::of($step->taken_in)
+                fn (object $step): BigDecimal => BigDecimal::of($step->taken_in)
                     ->minus($step->scrap)
                     ->minus($step->passed_on),
                 $own,
@@ -55,6 +43,29 @@ final class OrderFacts
         }
 
         return $facts;
+    }
+
+    /**
+     * The steps of each order, in sequence, and whether anything of it was used; of one without steps a row all the
+     * same.
+     *
+     * @param  list<int>  $ids
+     * @return Collection<int, \stdClass>
+     */
+    private static function rows(array $ids): Collection
+    {
+        $used = DB::table('order_components AS c')
+            ->whereColumn('c.order_id', 'o.id')
+            ->where('c.used_quantity', '>', 0);
+
+        return DB::table('orders AS o')
+            ->leftJoin('order_steps AS s', 's.order_id', 'o.id')
+            ->whereIn('o.id', $ids)
+            ->orderBy('o.id')
+            ->orderBy('s.number')
+            ->select(['o.id AS order_id', 's.number', 's.taken_in', 's.good', 's.scrap', 's.passed_on', 's.started_at'])
+            ->selectRaw("EXISTS ({$used->selectRaw('1')->toRawSql()}) AS used")
+            ->get();
     }
 
     /** @param  list<\stdClass>  $steps */

@@ -19,6 +19,9 @@ final readonly class StepClock
         $this->now = CarbonImmutable::now()->startOfSecond();
     }
 
+    /** What it keeps of how it stood. */
+    public const COLUMNS = ['spell_from', 'spell_to', 'started_at', 'started_by'];
+
     public function start(int $userId): void
     {
         $this->step->started_at = $this->now;

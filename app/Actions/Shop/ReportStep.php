@@ -46,7 +46,8 @@ final class ReportStep
                     ->with('item.unit', 'item.units.unit')
                     ->lockForUpdate()
                     ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
-                $step = OrderStep::query()->findOrFail($stepId);
+                $steps = $order->steps()->get();
+                $step = $steps->findOrFail($stepId);
                 $order->assertMay(OrderDeed::Count);
                 $good = $order->item->quantity($report['good'])->amount;
                 $scrap = $order->item->quantity($report['scrap'])->amount;
@@ -57,11 +58,7 @@ final class ReportStep
                 if ($scrap->isPositive() && trim($report['reason']) === '') {
                     throw OrderRefused::scrapUnexplained();
                 }
-                $next = OrderStep::query()
-                    ->where('order_id', $order->id)
-                    ->where('number', '>', $step->number)
-                    ->orderBy('number')
-                    ->first();
+                $next = $steps->firstWhere('number', '>', $step->number);
                 if ($next === null && $passOn->isPositive()) {
                     throw OrderRefused::lastStep();
                 }

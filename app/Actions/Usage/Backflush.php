@@ -58,14 +58,17 @@ final class Backflush
     /** @throws Refused when too little is there and the shop refuses that */
     public function book(): void
     {
+        if ($this->use === null) {
+            return;
+        }
         $steps = $this->order->steps()->get();
-        foreach ($this->use === null ? [] : $this->components as $component) {
+        foreach ($this->components as $component) {
             $open = self::wanted($this->order, $component, $steps, $this->counted);
             if ($open->isPositive()) {
                 $this->take($this->use, $component->id, $open);
             }
         }
-        $this->use?->write();
+        $this->use->write();
     }
 
     private function take(ComponentUse $use, int $id, BigDecimal $open): void

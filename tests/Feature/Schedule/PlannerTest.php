@@ -183,3 +183,17 @@ it('has a row to be planned for each kind of booking that changes a fact', funct
         'period_closed',
     ]);
 });
+
+it('reports pieces by no more than twenty statements, none of them of the plan', function (): void {
+    $order = $this->shop->order('TRAY-40', '30', '2026-12-03');
+    $this->shop->release($order);
+    $step = $order->steps()->firstOrFail();
+    $asked = [];
+    DB::listen(function ($query) use (&$asked): void {
+        // who reports is known from the session
+        str_contains($query->sql, 'from `people`') || $asked[] = $query->sql;
+    });
+    $this->shop->report($step, '3', '3');
+    expect(count($asked))->toBeLessThanOrEqual(20)
+        ->and(preg_grep('/`(plans|plan_\w+|planner)`/', $asked))->toBe([]);
+});
