@@ -43,9 +43,10 @@ class Booking extends Model
     {
         // what it says and is about stands beside it: that is known when it ends
         static::addGlobalScope('says', function (Builder $query): void {
-            $query
-                ->leftJoin('booking_says AS said', 'said.booking_id', 'bookings.id')
-                ->select(['bookings.*', 'said.says', 'said.order_id', 'said.customer_order_id']);
+            $query->leftJoin('booking_says AS said', 'said.booking_id', 'bookings.id');
+            if ($query->getQuery()->columns === null) {
+                $query->select(['bookings.*', 'said.says', 'said.order_id', 'said.customer_order_id']);
+            }
         });
     }
 

@@ -31,7 +31,6 @@ return [
         'app/Books/Moves.php back()' => 1,
         'app/Books/Moves.php move()' => 1,
         'app/Books/MovesBack.php write()' => 1,
-        'app/Books/OrderFacts.php of()' => 1,
         'app/Actions/Bookings/ReverseBooking.php handle()' => 1,
         'app/Actions/Bookings/ReverseLines.php handle()' => 1,
         'app/Actions/Cover/CoverLines.php handle()' => 1,

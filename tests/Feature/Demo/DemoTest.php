@@ -68,6 +68,7 @@ it('tells a story whose books agree and that shows a shop at work', function (st
             'cost_layers',
             'layer_uses',
             'moves',
+            'booking_says',
             'bookings',
             'plan_steps',
             'plan_components',
@@ -75,7 +76,7 @@ it('tells a story whose books agree and that shows a shop at work', function (st
         ] as $table
     ) {
         DB::statement('SET FOREIGN_KEY_CHECKS = 0');
-        DB::table($table)->delete();
+        DB::statement("DELETE FROM {$table}"); // nothing else ever takes anything out of the books
         DB::statement('SET FOREIGN_KEY_CHECKS = 1');
     }
     $now = CarbonImmutable::parse($moment, 'Europe/Dublin');
