@@ -23,6 +23,9 @@ class Planner extends Command
     /** Seconds between two looks at what is not planned yet. */
     private const LOOK = 0.1;
 
+    /** Seconds after which pages are told how far it is. */
+    private const TELL = 0.5;
+
     /** Seconds after which the lease is held on. */
     private const HOLD = 2.0;
 
@@ -50,18 +53,24 @@ class Planner extends Command
 
     private bool $isMine = false;
 
+    /** When pages were told last, and the clock looked at. */
+    private float $told = 0.0;
+
+    private float $clock = 0.0;
+
     public function handle(PlanRound $round, PlannerState $state, LiveFile $live): int
     {
         $owner = mb_strimwidth((string) gethostname(), 0, 20).'/'.getmypid().'/'.Str::random(6);
         $this->trap([SIGTERM, SIGINT], function (): void {
             $this->isOver = true;
         });
-        [$this->isOver, $this->pause, $this->next, $this->held] = [false, 0, 0.0, 0.0];
+        [$this->isOver, $this->pause] = [false, 0];
+        [$this->next, $this->held, $this->told, $this->clock] = [0.0, 0.0, 0.0, 0.0];
         $until = microtime(true) + self::LIFE;
         do {
             if ($this->holds($state, $owner)) {
                 $this->look($round, $state);
-                $live->tell();
+                $this->tell($live);
             }
             $this->isOver = $this->isOver
                 || $this->option('once')
@@ -95,6 +104,7 @@ class Planner extends Command
             $round->handle();
             $this->pause = 0;
             $this->next = $now + self::PACE;
+            $this->told = 0.0; // pages hear of it at once
         } catch (\Throwable $failure) {
             if ($failure instanceof QueryException && DB::connection()->getRawPdo() === null) {
                 throw $failure; // the database is gone: begun anew, it waits for it
@@ -106,8 +116,20 @@ class Planner extends Command
         }
     }
 
+    private function tell(LiveFile $live): void
+    {
+        if (microtime(true) - $this->told > self::TELL) {
+            $live->tell();
+            $this->told = microtime(true);
+        }
+    }
+
     private function clockIsDue(): bool
     {
+        if (microtime(true) - $this->clock < self::PACE) {
+            return false;
+        }
+        $this->clock = microtime(true);
         $at = Plan::query()->find(Plan::LIVE)?->computed_at;
 
         return $at === null || $at->diffInMinutes(now()) >= self::CLOCK_MINUTES;
