@@ -72,6 +72,7 @@ it('plans what began earlier and is committed later', function (): void {
 it('lets a board move stand that is made while it computes', function (): void {
     $this->live->php('$shop->order("TRAY-40", "30");')->wait();
     $this->live->artisan('pace:planner', '--once');
+    $this->live->setClock('2026-11-24 11:00'); // what should have begun at nine moves, so the planner has to write
     $this->live->php('$shop->goodsIn("BRG-25", "5", "7");')->wait();
     $mark = bin2hex(random_bytes(4));
     $there = fn (string $name): string => sys_get_temp_dir()."/{$name}-{$mark}";
