@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Lever\LeverEffect;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Step;
 
 /**
  * What could be done about a late order, each tried on the shop as it is: same seed, same iterations with and without.
@@ -91,69 +92,20 @@ final class LeverOffers
     {
         $number = (string) DB::table('orders')->where('id', $order)->value('number');
         $bottleneck = (new WhyLate($standing))->bottleneck($order);
-        $levers = [];
-        if ($bottleneck !== null) {
-            [$centreId, $lost] = $bottleneck;
-            $centre = WorkCentre::query()->findOrFail($centreId);
-            // hours help where the time is lost, and a little before: what stands in the way is done sooner
-            $from = max($problem->now, $lost - 2 * 1440);
-            $evenings = self::evenings($problem, $centreId, $from);
-            if ($evenings !== []) {
-                $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
-                    'says' => "Two hours longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
-                        .CarbonImmutable::parse($evenings[0][0])->format('D j M')];
-            }
-            $saturday = self::saturday($problem, $centreId, $from);
-            if ($saturday !== null) {
-                $levers[] = [
-                    'kind' => PlanLever::OVERTIME,
-                    'centre' => $centreId,
-                    'spans' => [$saturday],
-                    'says' => "A shift at {$centre->name} on "
-                        .CarbonImmutable::parse($saturday[0])->format('D j M')
-                        .", {$saturday[1]} to {$saturday[2]}",
-                ];
-            }
-            $levers[] = [
-                'kind' => PlanLever::MACHINE,
-                'centre' => $centreId,
-                'says' => 'One machine more at '.$centre->name,
-            ];
-        }
+        $levers = $bottleneck === null ? [] : self::atBottleneck($problem, ...$bottleneck);
         $away = (int) DB::table('routing_steps')
             ->whereNotNull('supplier_id')
             ->selectRaw('ROUND(AVG(lead_time_days)) AS days')
             ->value('days');
         foreach ($problem->jobs as $job) {
-            foreach ($job->id === $order ? $job->steps : [] as $step) {
-                if (
-                    $away > 0
-                    && ! $step->started
-                    && $step->workCentre !== null
-                    && $step->workCentre === ($bottleneck[0] ?? null)
-                ) {
-                    $levers[] = [
-                        'kind' => PlanLever::SEND_OUT,
-                        'step' => $step->id,
-                        'days' => $away,
-                        'says' => StepName::of($step->id)->label
-                            .' at a supplier, back after '
-                            .Figures::count($away, 'day'),
-                    ];
-                }
-                foreach ($step->started ? [] : $step->alternatives as $other) {
-                    $levers[] = [
-                        'kind' => PlanLever::OTHER,
-                        'step' => $step->id,
-                        'centre' => $other->workCentre,
-                        'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name,
-                    ];
-                }
+            if ($job->id !== $order) {
+                continue;
             }
-            if (
-                $job->id === $order
-                && count(array_filter($job->steps, fn ($step): bool => $step->workCentre !== null)) > 1
-            ) {
+            foreach ($job->steps as $step) {
+                $isNarrow = $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null);
+                $levers = [...$levers, ...self::ofStep($problem, $step, $isNarrow ? $away : 0)];
+            }
+            if (count(array_filter($job->steps, fn (Step $step): bool => $step->workCentre !== null)) > 1) {
                 $levers[] = [
                     'kind' => PlanLever::SPLIT,
                     'order' => $order,
@@ -162,6 +114,76 @@ final class LeverOffers
             }
         }
         $levers[] = ['kind' => PlanLever::RANK, 'order' => $order, 'says' => "Put {$number} before all other orders"];
+
+        return $levers;
+    }
+
+    /**
+     * More hours and more machines, where most time is lost.
+     *
+     * @param  int  $lost  minute it is lost at
+     * @return list<array<string, mixed>>
+     */
+    private static function atBottleneck(Problem $problem, int $centreId, int $lost): array
+    {
+        $centre = WorkCentre::query()->findOrFail($centreId);
+        $levers = [];
+        // hours help where the time is lost, and a little before: what stands in the way is done sooner
+        $from = max($problem->now, $lost - 2 * 1440);
+        $evenings = self::evenings($problem, $centreId, $from);
+        if ($evenings !== []) {
+            $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
+                'says' => "Two hours longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
+                    .CarbonImmutable::parse($evenings[0][0])->format('D j M')];
+        }
+        $saturday = self::saturday($problem, $centreId, $from);
+        if ($saturday !== null) {
+            $levers[] = [
+                'kind' => PlanLever::OVERTIME,
+                'centre' => $centreId,
+                'spans' => [$saturday],
+                'says' => "A shift at {$centre->name} on "
+                    .CarbonImmutable::parse($saturday[0])->format('D j M')
+                    .", {$saturday[1]} to {$saturday[2]}",
+            ];
+        }
+        $levers[] = [
+            'kind' => PlanLever::MACHINE,
+            'centre' => $centreId,
+            'says' => 'One machine more at '.$centre->name,
+        ];
+
+        return $levers;
+    }
+
+    /**
+     * Other places for a step that has not begun.
+     *
+     * @param  int  $away  days at a supplier; 0 = it is not sent out
+     * @return list<array<string, mixed>>
+     */
+    private static function ofStep(Problem $problem, Step $step, int $away): array
+    {
+        if ($step->started) {
+            return [];
+        }
+        $levers = [];
+        if ($away > 0) {
+            $levers[] = [
+                'kind' => PlanLever::SEND_OUT,
+                'step' => $step->id,
+                'days' => $away,
+                'says' => StepName::of($step->id)->label.' at a supplier, back after '.Figures::count($away, 'day'),
+            ];
+        }
+        foreach ($step->alternatives as $other) {
+            $levers[] = [
+                'kind' => PlanLever::OTHER,
+                'step' => $step->id,
+                'centre' => $other->workCentre,
+                'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name,
+            ];
+        }
 
         return $levers;
     }

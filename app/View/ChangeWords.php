@@ -38,6 +38,24 @@ final class ChangeWords
             ->pluck('number', 'id')
             ->all();
         $name = fn (int $id): string => $numbers[$id] ?? '?';
+        $said = [...self::ready($effect, $name), ...self::late($effect, $late, $name)];
+        foreach ($better as $id => $was) {
+            $now = $comparison->lateAfter[$id] ?? 0;
+            $is = $now > 0 ? Figures::pace($now) : 'in time again';
+            $said[] = ['says' => "{$name($id)}: {$is}, before ".Figures::pace($was).'.', 'tone' => 'good'];
+        }
+
+        return $said === []
+            ? [['says' => 'Nobody becomes ready, stuck, late or less late by it.', 'tone' => '']]
+            : $said;
+    }
+
+    /**
+     * @param  \Closure(int): string  $name
+     * @return list<array{says: string, tone: string}>
+     */
+    private static function ready(Effect $effect, \Closure $name): array
+    {
         $said = [];
         foreach (self::STATES as $state => [$tone, $word]) {
             $ids = array_keys(array_filter($effect->readiness, fn (array $change): bool => $change[1] === $state));
@@ -45,33 +63,25 @@ final class ChangeWords
                 $said[] = ['says' => collect($ids)->map($name)->join(', ', ' and ').": {$word}.", 'tone' => $tone];
             }
         }
+
+        return $said;
+    }
+
+    /**
+     * @param  array<int, int>  $late  minutes by order
+     * @param  \Closure(int): string  $name
+     * @return list<array{says: string, tone: string}> the most late first
+     */
+    private static function late(Effect $effect, array $late, \Closure $name): array
+    {
         arsort($late);
+        $said = [];
         foreach ($late as $id => $minutes) {
-            $was = $comparison->lateBefore[$id] ?? 0;
-            $said[] = [
-                'says' => $name($id)
-                    .': '
-                    .Figures::pace($minutes)
-                    .($was > 0 ? ', before '.Figures::pace($was) : '')
-                    .'.',
-                'tone' => 'behind',
-            ];
-        }
-        foreach ($better as $id => $was) {
-            $now = $comparison->lateAfter[$id] ?? 0;
-            $said[] = [
-                'says' => $name($id)
-                    .': '
-                    .($now > 0 ? Figures::pace($now) : 'in time again')
-                    .', before '
-                    .Figures::pace($was)
-                    .'.',
-                'tone' => 'good',
-            ];
+            $was = $effect->comparison->lateBefore[$id] ?? 0;
+            $before = $was > 0 ? ', before '.Figures::pace($was) : '';
+            $said[] = ['says' => "{$name($id)}: ".Figures::pace($minutes)."{$before}.", 'tone' => 'behind'];
         }
 
-        return $said === []
-            ? [['says' => 'Nobody becomes ready, stuck, late or less late by it.', 'tone' => '']]
-            : $said;
+        return $said;
     }
 }

@@ -31,6 +31,39 @@ final class BoardData
     {
         $standing = StandingPlan::of($planId);
         $problem = $standing->problem();
+        $bars = self::barsOf($planId);
+        $from = min([$problem->now, ...array_map(intval(...), array_column($bars, 3))]);
+        $to = max([$problem->now + 7 * 1440, ...array_map(intval(...), array_column($bars, 5))]);
+        $days = self::days($from, $to);
+        [$calendars, $centres] = self::centres($problem, $days);
+
+        return [
+            'plan' => [
+                'id' => $planId,
+                'name' => $standing->plan->name,
+                'live' => $standing->plan->is_live,
+                'seen' => (int) $standing->plan->change_id,
+                'computed' => $standing->plan->computed_at === null
+                    ? null
+                    : ShopState::minute($standing->plan->computed_at),
+                'stamp' => $standing->plan->stamp,
+            ],
+            'zone' => When::zone(),
+            'now' => ShopState::minute(CarbonImmutable::now()),
+            'from' => $days[0],
+            'to' => $days[count($days) - 1],
+            'days' => $days,
+            'calendars' => $calendars,
+            'centres' => self::withLoad($problem, $centres, $standing, $days),
+            'bars' => $bars,
+            'orders' => self::orders($planId, $problem),
+            'held' => self::held(),
+        ];
+    }
+
+    /** @return list<list<mixed>> what stands in a plan, one row a step; which column is what, the board's script says */
+    private static function barsOf(int $planId): array
+    {
         $codes = DB::table('work_centres')->pluck('id', 'code_key')->map(fn ($id): int => (int) $id);
         $bars = [];
         $late = self::lateBack();
@@ -60,33 +93,8 @@ final class BoardData
                 isset($late[$row->id]) ? 1 : 0,
                 $others === [] ? [] : [(int) $row->home, ...$others]];
         }
-        $from = min([$problem->now, ...array_column($bars, 3)]);
-        $to = max([$problem->now + 7 * 1440, ...array_column($bars, 5)]);
-        $days = self::days($from, $to);
-        [$calendars, $centres] = self::centres($problem, $days);
 
-        return [
-            'plan' => [
-                'id' => $planId,
-                'name' => $standing->plan->name,
-                'live' => $standing->plan->is_live,
-                'seen' => (int) $standing->plan->change_id,
-                'computed' => $standing->plan->computed_at === null
-                    ? null
-                    : ShopState::minute($standing->plan->computed_at),
-                'stamp' => $standing->plan->stamp,
-            ],
-            'zone' => When::zone(),
-            'now' => ShopState::minute(CarbonImmutable::now()),
-            'from' => $days[0],
-            'to' => $days[count($days) - 1],
-            'days' => $days,
-            'calendars' => $calendars,
-            'centres' => self::withLoad($problem, $centres, $standing, $days),
-            'bars' => $bars,
-            'orders' => self::orders($planId, $problem),
-            'held' => self::held(),
-        ];
+        return $bars;
     }
 
     /** SQL of what stands in a plan, by its start. */
@@ -200,14 +208,7 @@ final class BoardData
     /** @return array<int, array<string, mixed>> */
     private static function orders(int $planId, Problem $problem): array
     {
-        $needs = [];
-        foreach ($problem->jobs as $job) {
-            foreach ($job->steps as $step) {
-                foreach ($step->afterJobs as $part) {
-                    $needs[$job->id][$part] = $part;
-                }
-            }
-        }
+        $needs = self::needs($problem);
         $rows = DB::table('plan_orders AS p')
             ->join('orders AS o', 'o.id', 'p.order_id')
             ->join('items AS i', 'i.id', 'o.item_id')
@@ -247,6 +248,21 @@ final class BoardData
         }
 
         return $orders;
+    }
+
+    /** @return array<int, array<int, int>> the orders whose parts it waits for, by order */
+    private static function needs(Problem $problem): array
+    {
+        $needs = [];
+        foreach ($problem->jobs as $job) {
+            foreach ($job->steps as $step) {
+                foreach ($step->afterJobs as $part) {
+                    $needs[$job->id][$part] = $part;
+                }
+            }
+        }
+
+        return $needs;
     }
 
     /**

@@ -24,6 +24,8 @@ final class CustomerOrderList
 
     private const SHOWN = 300;
 
+    private const COVERED = '(SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.line_id = l.id)';
+
     /**
      * @param  string  $show  open, uncovered, late, ready, shipped
      * @return Collection<int, DemandLine> all of them
@@ -55,7 +57,6 @@ final class CustomerOrderList
 
     private static function query(string $show, string $text, int $order): Builder
     {
-        $covered = '(SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.line_id = l.id)';
         $query = DB::table('customer_order_lines AS l')->join('customer_orders AS o', 'o.id', 'l.customer_order_id')
             ->join('customers AS cu', 'cu.id', 'o.customer_id')
             ->join('items AS i', 'i.id', 'l.item_id')->join('units AS u', 'u.id', 'i.unit_id')
@@ -73,48 +74,56 @@ final class CustomerOrderList
                 't.code AS typed_unit',
             ]);
         if ($order !== 0) {
-            $query->where('l.customer_order_id', $order)->orderBy('l.position');
-        } else {
-            match ($show) {
-                'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id'),
-                'uncovered' => $query->where('l.is_open', true)
-                    ->whereRaw("{$covered} < l.quantity - l.shipped_quantity - l.cancelled_quantity"),
-                'late' => $query
-                    ->where('l.is_open', true)
-                    ->whereExists(
-                        fn (Builder $late): Builder => $late
-                            ->from('covers AS c')
-                            ->join('plan_orders AS p', 'p.order_id', 'c.order_id')
-                            ->where('p.plan_id', Plan::LIVE)
-                            ->whereColumn('c.line_id', 'l.id')
-                            ->where('c.quantity', '>', 0)
-                            ->whereColumn('p.finish_at', '>', 'l.promised_on'),
-                    ),
-                'ready' => $query
-                    ->where('l.is_open', true)
-                    ->whereExists(
-                        fn (Builder $stock): Builder => $stock
-                            ->from('covers AS c')
-                            ->whereColumn('c.line_id', 'l.id')
-                            ->where('c.supply', 'stock')
-                            ->where('c.quantity', '>', 0),
-                    ),
-                default => $query->where('l.is_open', true),
-            };
-            if ($text !== '') {
-                $inside = Like::inside($text);
-                $key = Like::insideKey($text);
-                $query->where(fn (Builder $any): Builder => $any
-                    ->where('o.number_key', 'like', $key)
-                    ->orWhere('cu.name', 'like', $inside)
-                    ->orWhere('o.reference', 'like', $inside)
-                    ->orWhere('i.number_key', 'like', $key)
-                    ->orWhere('i.name', 'like', $inside));
-            }
-            $show === 'shipped' ?: $query->orderBy('l.promised_on')->orderBy('l.id');
+            return $query->where('l.customer_order_id', $order)->orderBy('l.position');
+        }
+        self::shown($query, $show);
+        if ($text !== '') {
+            self::named($query, $text);
         }
 
-        return $query;
+        return $show === 'shipped' ? $query : $query->orderBy('l.promised_on')->orderBy('l.id');
+    }
+
+    private static function shown(Builder $query, string $show): void
+    {
+        match ($show) {
+            'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id'),
+            'uncovered' => $query->where('l.is_open', true)
+                ->whereRaw(self::COVERED.' < l.quantity - l.shipped_quantity - l.cancelled_quantity'),
+            'late' => $query
+                ->where('l.is_open', true)
+                ->whereExists(
+                    fn (Builder $late): Builder => $late
+                        ->from('covers AS c')
+                        ->join('plan_orders AS p', 'p.order_id', 'c.order_id')
+                        ->where('p.plan_id', Plan::LIVE)
+                        ->whereColumn('c.line_id', 'l.id')
+                        ->where('c.quantity', '>', 0)
+                        ->whereColumn('p.finish_at', '>', 'l.promised_on'),
+                ),
+            'ready' => $query
+                ->where('l.is_open', true)
+                ->whereExists(
+                    fn (Builder $stock): Builder => $stock
+                        ->from('covers AS c')
+                        ->whereColumn('c.line_id', 'l.id')
+                        ->where('c.supply', 'stock')
+                        ->where('c.quantity', '>', 0),
+                ),
+            default => $query->where('l.is_open', true),
+        };
+    }
+
+    private static function named(Builder $query, string $text): void
+    {
+        $inside = Like::inside($text);
+        $key = Like::insideKey($text);
+        $query->where(fn (Builder $any): Builder => $any
+            ->where('o.number_key', 'like', $key)
+            ->orWhere('cu.name', 'like', $inside)
+            ->orWhere('o.reference', 'like', $inside)
+            ->orWhere('i.number_key', 'like', $key)
+            ->orWhere('i.name', 'like', $inside));
     }
 
     /**

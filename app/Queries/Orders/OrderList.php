@@ -69,6 +69,15 @@ final class OrderList
             'plan_orders AS p',
             fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE),
         );
+        self::inState($query, $filter);
+        self::atPace($query, $filter);
+        self::about($query, $filter);
+
+        return $query;
+    }
+
+    private static function inState(Builder $query, OrderFilter $filter): void
+    {
         match ($filter->state) {
             OrderFilter::OPEN => $query->whereIn('o.state', [...OrderState::OPEN, OrderState::Built]),
             'all' => null,
@@ -81,6 +90,10 @@ final class OrderList
             '' => null,
             default => $query->where('p.readiness', $filter->readiness)->where('o.is_held', false),
         };
+    }
+
+    private static function atPace(Builder $query, OrderFilter $filter): void
+    {
         match ($filter->pace) {
             'late' => $query->where('p.late_minutes', '>', 0)->whereIn('o.state', OrderState::OPEN),
             'soon' => $query->whereIn('o.state', OrderState::OPEN)
@@ -94,6 +107,11 @@ final class OrderList
             ),
             default => null,
         };
+    }
+
+    /** What is looked for: words, an item, a customer, a work centre. */
+    private static function about(Builder $query, OrderFilter $filter): void
+    {
         if ($filter->text !== '') {
             $key = Like::insideKey($filter->text);
             $query->join('items AS i', 'i.id', 'o.item_id')
@@ -112,8 +130,6 @@ final class OrderList
             $query->whereExists(fn (Builder $step) => $step->from('order_steps')->whereColumn('order_id', 'o.id')
                 ->where('work_centre_id', $filter->workCentre));
         }
-
-        return $query;
     }
 
     /** Orders with item, unit, plan, customers they are made for and their last booking. */

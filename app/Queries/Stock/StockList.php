@@ -15,6 +15,10 @@ use KeepPace\Core\Naming\Code;
 /** Stock by key, and the movements of one item with a balance counted back from today's. */
 final class StockList
 {
+    /** What a move brings into stores, or takes out of them. */
+    private const SIGNED =
+        "IF(t.kind IN ('store', 'supplier'), m.quantity, 0) - IF(f.kind IN ('store', 'supplier'), m.quantity, 0)";
+
     public const PAGE = 50;
 
     private const SHOWN = 500;
@@ -140,29 +144,53 @@ final class StockList
      */
     public static function movements(int $item, int $before = 0): Collection
     {
-        $signed =
-            "IF(t.kind IN ('store', 'supplier'), m.quantity, 0) - IF(f.kind IN ('store', 'supplier'), m.quantity, 0)";
-        $base = fn () => DB::table('moves AS m')
+        $running = self::onHand($item, $before);
+        $rows = self::movesOf($item)
+            ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))
+            ->orderByDesc('m.id')
+            ->limit(self::PAGE);
+
+        return Row::all($rows, function (Row $row) use (&$running): Movement {
+            $onHand = $running;
+            $running = $running->minus($row->decimal('signed'));
+
+            return Movement::from($row, $onHand);
+        });
+    }
+
+    /** What lay in stores when the move was booked; of 0 what lies there now. */
+    private static function onHand(int $item, int $before): BigDecimal
+    {
+        $now = (string) DB::table('balances')->where('item_id', $item)->sum('quantity');
+        $after = $before === 0
+            ? '0'
+            : (string) self::moved($item)
+                ->where('m.id', '>=', $before)
+                ->selectRaw('COALESCE(SUM('.self::SIGNED.'), 0) AS quantity')
+                ->value('quantity');
+
+        return BigDecimal::of($now)->minus($after);
+    }
+
+    private static function moved(int $item): Builder
+    {
+        return DB::table('moves AS m')
             ->join('places AS f', 'f.id', 'm.from_place_id')
             ->join('places AS t', 't.id', 'm.to_place_id')
             ->where('m.item_id', $item);
-        $now = (string) DB::table('balances')->where('item_id', $item)->sum('quantity');
-        $after = $before === 0
-                ? '0'
-                : (string) $base()
-                    ->where('m.id', '>=', $before)
-                    ->selectRaw("COALESCE(SUM({$signed}), 0) AS quantity")
-                    ->value('quantity');
-        $running = BigDecimal::of($now)->minus($after);
-        $rows = $base()->join('bookings AS b', 'b.id', 'm.booking_id')->join('people AS u', 'u.id', 'b.user_id')
+    }
+
+    /** With what each was booked for. */
+    private static function movesOf(int $item): Builder
+    {
+        return self::moved($item)
+            ->join('bookings AS b', 'b.id', 'm.booking_id')
+            ->join('people AS u', 'u.id', 'b.user_id')
             ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
             ->leftJoin('orders AS o', 'o.id', 'm.order_id')
             ->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
             ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')
             ->leftJoin('purchases AS pu', 'pu.id', 'm.purchase_id')
-            ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))
-            ->orderByDesc('m.id')
-            ->limit(self::PAGE)
             ->select([
                 'm.id',
                 'm.booking_id',
@@ -179,13 +207,6 @@ final class StockList
                 'co.number AS customer_order_number',
                 'pu.number AS purchase_number',
             ])
-            ->selectRaw("{$signed} AS signed");
-
-        return Row::all($rows, function (Row $row) use (&$running): Movement {
-            $onHand = $running;
-            $running = $running->minus($row->decimal('signed'));
-
-            return Movement::from($row, $onHand);
-        });
+            ->selectRaw(self::SIGNED.' AS signed');
     }
 }
