@@ -32,8 +32,8 @@ final class BoardData
         $standing = StandingPlan::of($planId);
         $problem = $standing->problem();
         $bars = self::barsOf($planId);
-        $from = min([$problem->now, ...array_map(intval(...), array_column($bars, 3))]);
-        $to = max([$problem->now + 7 * 1440, ...array_map(intval(...), array_column($bars, 5))]);
+        $from = min([$problem->now, ...array_column($bars, 3)]);
+        $to = max([$problem->now + 7 * 1440, ...array_column($bars, 5)]);
         $days = self::days($from, $to);
         [$calendars, $centres] = self::centres($problem, $days);
 
@@ -61,7 +61,13 @@ final class BoardData
         ];
     }
 
-    /** @return list<list<mixed>> what stands in a plan, one row a step; which column is what, the board's script says */
+    /**
+     * What stands in a plan, one row a step; which column is what, the board's script says.
+     *
+     * @return list<array{
+     *     mixed, int, int, int, int, int, mixed, mixed, mixed, int, int, mixed, mixed, int, list<int>,
+     * }>
+     */
     private static function barsOf(int $planId): array
     {
         $codes = DB::table('work_centres')->pluck('id', 'code_key')->map(fn ($id): int => (int) $id);

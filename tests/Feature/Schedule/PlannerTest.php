@@ -166,9 +166,9 @@ it('leaves the session of a page that draws itself anew as it is', function (): 
         'place_id' => $this->shop->place('STORES')->id,
     ])->assertSessionHas('done');
     $done = (string) session('done');
-    $this->get('/stock', ['X-Plan' => '1'])->assertOk();
+    $this->get('/stock', ['X-Plan' => '1'])->assertOk()->assertCookieMissing('keep_pace');
     // it is still to be said to who made it, and then no more
-    $this->get('/stock')->assertSee($done);
+    $this->get('/stock')->assertSee($done)->assertCookie('keep_pace');
     $this->get('/stock')->assertDontSee($done);
 });
 
