@@ -2,10 +2,12 @@
 (() => {
     const EACH = 1000;
     const AGAIN = 8000; // a busy shop plans each second; nobody reads that fast
+    const SOON = 2000; // once the plan caught up with what the page knew to be missing
     const quiet = { headers: { 'X-Plan': '1' } };
     let sending = 0;
     let drawn = Date.now();
     let looking = false;
+    let caughtUp = false;
 
     document.addEventListener('htmx:beforeRequest', () => {
         sending++;
@@ -67,6 +69,8 @@
         const freshState = page?.querySelector('#plan-age');
         if (!freshState || sending || location.href !== at || !state.isConnected) return;
         state.replaceWith(freshState);
+        caughtUp = false;
+        document.querySelector('#plan-still').replaceWith(page.querySelector('#plan-still'));
         if (part && fresh && part.isConnected && isFree(part)) {
             part.replaceWith(fresh);
             htmx.process(fresh);
@@ -85,9 +89,14 @@
             const live = reply.ok ? await reply.json() : null;
             if (!live) return;
             document.dispatchEvent(new CustomEvent('plan-moved', { detail: live }));
-            const isOld = live.plan !== state.dataset.stamp && document.querySelector('#page[data-plan]');
-            const wasBehind = state.textContent.trim() !== '' && live.behind === 0;
-            if ((isOld && Date.now() - drawn > AGAIN) || wasBehind) await draw();
+            if (live.plan === state.dataset.stamp) return; // nothing was planned since, and nobody to plan may be there
+            const still = state.classList.contains('still');
+            if (live.behind === 0 && state.textContent !== '') {
+                caughtUp = true;
+                if (!still) state.textContent = '';
+            }
+            const shows = still || document.querySelector('#page[data-plan]');
+            if (shows && Date.now() - drawn > (caughtUp ? SOON : AGAIN)) await draw();
         } catch {
             // the server is not there for a moment: it is asked again
         } finally {

@@ -66,3 +66,19 @@ it('keeps what was said of a deed when the page draws itself anew', function () 
     usleep(10_000_000);
     $browser->see('3 good, 3 passed on')->press('Undo')->see('Reversed: ');
 });
+
+it('says that nobody plans, asks for no page meanwhile, and takes it back when the plan goes on', function () {
+    $this->planner->signal(SIGTERM);
+    $this->planner->wait();
+    $this->live->php('$shop->order("TRAY-40", "4");')->wait();
+    $this->live->db->exec('UPDATE unplanned SET since = NOW(3) - INTERVAL 40 SECOND');
+    $browser = $this->browser->login('supervisor')->visit('/orders')->see('nobody plans')->see('plan stands still');
+    $asked = 'return performance.getEntriesByType("resource").filter((one) => one.name.endsWith("/orders")).length';
+    usleep(4_000_000);
+    expect($browser->driver->executeScript($asked))->toBe(0);
+    $this->live->command('pace:planner');
+    $this->live->untilPlanned();
+    $isOver = fn (): bool => ! str_contains($browser->text(), 'stands still');
+    $browser->driver->wait(15)->until($isOver, 'it still says so');
+    expect($browser->driver->executeScript($asked))->toBe(1);
+});

@@ -48,11 +48,6 @@ final readonly class PlanAge
         return $this->failure !== '' || $this->seconds >= self::LONG;
     }
 
-    public function isBehind(): bool
-    {
-        return $this->behind > 0 || $this->standsStill();
-    }
-
     /** "plan 3 behind" */
     public function short(): string
     {

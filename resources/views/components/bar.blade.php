@@ -39,6 +39,8 @@
         @endforeach
     </nav>
 @endif
-@if ($plan->standsStill())
-    <div class="said not" role="alert">{{ $print->says($plan->says()) }}</div>
-@endif
+<div id="plan-still">
+    @if ($plan->standsStill())
+        <div class="said not" role="alert">{{ $print->says($plan->says()) }}</div>
+    @endif
+</div>
