@@ -5,6 +5,7 @@ use App\Http\Middleware\LateAnswers;
 use App\Http\Middleware\MayDo;
 use App\Http\Middleware\OwnReferer;
 use App\Http\Middleware\PlainInput;
+use App\Http\Middleware\PlanAsOf;
 use App\Http\Middleware\QuietSession;
 use App\Http\Middleware\SafeHeaders;
 use App\Http\Middleware\StillIn;
@@ -27,7 +28,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->append(SafeHeaders::class);
         $middleware->prepend(OwnReferer::class);
         $middleware->web(
-            append: PlainInput::class,
+            append: [PlainInput::class, PlanAsOf::class],
             prepend: LateAnswers::class,
             replace: [StartSession::class => QuietSession::class],
         );

@@ -2,12 +2,11 @@
 (() => {
     const EACH = 1000;
     const AGAIN = 8000; // a busy shop plans each second; nobody reads that fast
-    const SOON = 2000; // once the plan caught up with what the page knew to be missing
+    const SOON = 1000; // once the plan caught up with what the page knew to be missing
     const quiet = { headers: { 'X-Plan': '1' } };
     let sending = 0;
     let drawn = Date.now();
     let looking = false;
-    let caughtUp = false;
 
     document.addEventListener('htmx:beforeRequest', () => {
         sending++;
@@ -69,7 +68,6 @@
         const freshState = page?.querySelector('#plan-age');
         if (!freshState || sending || location.href !== at || !state.isConnected) return;
         state.replaceWith(freshState);
-        caughtUp = false;
         document.querySelector('#plan-still').replaceWith(page.querySelector('#plan-still'));
         if (part && fresh && part.isConnected && isFree(part)) {
             part.replaceWith(fresh);
@@ -90,12 +88,9 @@
             if (!live) return;
             document.dispatchEvent(new CustomEvent('plan-moved', { detail: live }));
             if (live.plan === state.dataset.stamp) return; // nothing was planned since, and nobody to plan may be there
-            const still = state.classList.contains('still');
-            if (live.behind === 0 && state.textContent !== '') {
-                caughtUp = true;
-                if (!still) state.textContent = '';
-            }
-            const shows = still || document.querySelector('#page[data-plan]');
+            const shows = state.classList.contains('still') || document.querySelector('#page[data-plan]');
+            const caughtUp = live.behind === 0 && state.textContent !== '';
+            if (!shows && caughtUp) state.textContent = ''; // else what stands there is as old as it says
             if (shows && Date.now() - drawn > (caughtUp ? SOON : AGAIN)) await draw();
         } catch {
             // the server is not there for a moment: it is asked again

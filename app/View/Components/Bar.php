@@ -15,6 +15,9 @@ use Illuminate\View\Component;
 /** The head of each page: the subjects a person works in, and in a second row the pages of the one that is open. */
 class Bar extends Component
 {
+    /** Where a request keeps how far the plan was when it began. */
+    public const PLAN = 'plan-age';
+
     public readonly Person $user;
 
     public readonly ShopClock $clock;
@@ -35,7 +38,8 @@ class Bar extends Component
         abort_unless($user instanceof Person, 401);
         $this->user = $user;
         $this->clock = ShopClock::now();
-        $this->plan = PlanAge::now();
+        $plan = $request->attributes->get(self::PLAN);
+        $this->plan = $plan instanceof PlanAge ? $plan : PlanAge::now();
         $this->page = Page::at(Route::currentRouteName());
         $this->subjects = $this->subjects();
         $this->pages = $this->page === null ? [] : $this->page->subject()->pages($user);

@@ -196,3 +196,23 @@ it('reports pieces by no more than twenty statements, none of them of the plan',
     expect(count($asked))->toBeLessThanOrEqual(20)
         ->and(preg_grep('/`(plans|plan_\w+|planner)`/', $asked))->toBe([]);
 });
+
+it('bears the stamp of the plan it was begun with, whatever is planned while it is drawn', function (): void {
+    $this->shop->order('TRAY-40', '30', '2026-12-03');
+    $stamp = ($this->stamp)();
+    $planned = false;
+    // the planner is done after the page read its orders and before its head is drawn
+    DB::listen(function ($query) use (&$planned): void {
+        if (! $planned && str_contains($query->sql, 'from `orders` as `o`')) {
+            $planned = true;
+            DB::statement("/* of another process */ UPDATE plans SET stamp = 'newer' WHERE id = 1");
+            DB::statement('/* of another process */ DELETE FROM unplanned');
+        }
+    });
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->get('/orders')
+        ->assertOk()
+        ->assertSee("data-stamp=\"{$stamp}\"", false)
+        ->assertSee('plan 1 behind');
+    expect($planned)->toBeTrue()->and(($this->stamp)())->toBe('newer')->not->toBe($stamp);
+});
