@@ -42,7 +42,7 @@ function board(callable $say): void
     );
     $server->start();
     usleep(800_000);
-    $browser = new Browser("http://127.0.0.1:{$port}");
+    $browser = Browser::at("http://127.0.0.1:{$port}");
     try {
         $browser->login('supervisor');
         $browser->driver->manage()->timeouts()->setScriptTimeout(120);

@@ -6,12 +6,9 @@ use Tests\Support\LiveShop;
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_browser', serve: true);
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 it('says beside the field what is wrong, keeps what was typed and books nothing', function () {
     $browser = $this->browser->login('sales')->visit('/customer-orders/new');

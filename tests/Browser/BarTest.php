@@ -11,23 +11,18 @@ use Tests\Support\LiveShop;
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_bar', serve: true);
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 /** @return array<string, string>  what a row of the bar leads to, by its words */
 function rowOfBar(Browser $browser, string $row): array
 {
-    $links = [];
-    foreach ($browser->driver->findElements(WebDriverBy::cssSelector("{$row} a")) as $link) {
-        $links[$link->getText()] = (string) $link->getAttribute('href');
-    }
-
-    return $links;
+    return (array) $browser->driver->executeScript(
+        'return Object.fromEntries([...document.querySelectorAll(arguments[0])].map((a) => [a.innerText, a.href]))',
+        ["{$row} a"],
+    );
 }
 
 function followInBar(Browser $browser, string $row, string $words): void
@@ -73,7 +68,7 @@ it('stands in one row at 1024, and goes by keys', function () {
     foreach (['m' => 'Shortages', 'p' => 'Purchases', 'k' => 'On hand', 'c' => 'Customer orders'] as $key => $page) {
         $browser->driver->executeScript('document.activeElement.blur()');
         $browser->keys('g', $key);
-        $browser->driver->wait(10)->until(fn (): bool => in_array($page, array_keys(array_filter(
+        $browser->driver->wait(10, 40)->until(fn (): bool => in_array($page, array_keys(array_filter(
             rowOfBar($browser, 'nav.pages'),
             fn (string $address): bool => $address === $browser->driver->getCurrentURL(),
         )), true) || $page === 'Purchases' && str_ends_with($browser->driver->getCurrentURL(), '/purchases'));

@@ -22,13 +22,10 @@ beforeEach(function () {
     $this->live
         ->php('$shop->goodsIn("SS-15", "900", "46", "H-1", null, "RACK"); $shop->goodsIn("FOOT-1", "900");')
         ->wait();
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 /**
  * Where a step of an order is painted, in the window.
@@ -81,12 +78,12 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
     $browser->keys(WebDriverKeys::ARROW_RIGHT);
     $browser->see('steps move');
     $browser->driver
-        ->wait(10)
+        ->wait(10, 40)
         ->until(fn (): bool => (bool) $browser->driver->executeScript('return window.board.isAsked()'));
     $browser->keys(WebDriverKeys::ENTER);
     $browser->see('moved to Laser cutting');
     $browser->driver
-        ->wait(10)
+        ->wait(10, 40)
         ->until(
             fn (): bool => (bool) $browser->driver->executeScript(
                 'return window.board.drag === null && document.querySelector("#board-panel").innerText.includes("Pin '

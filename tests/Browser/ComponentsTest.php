@@ -9,13 +9,10 @@ use Tests\Support\LiveShop;
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_components', serve: true);
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 /** Ticks the orders on the issue page and proposes. */
 function proposeFor(object $test, string ...$orders): Browser

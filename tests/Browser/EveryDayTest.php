@@ -8,13 +8,10 @@ use Tests\Support\LiveShop;
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_everyday', serve: true);
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 it('goes by keys, finds by number, and lists its keys', function () {
     $this->live->php('$shop->order("TRAY-40", "4"); $shop->order("LID-9", "4");')->wait();

@@ -7,13 +7,10 @@ use Tests\Support\LiveShop;
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_forms', serve: true);
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 it('keeps what was typed when the server is gone or breaks, and books it once when it is back', function () {
     $browser = $this->browser

@@ -8,19 +8,16 @@ use Tests\Support\LiveShop;
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_live', serve: true, with: ['PACE_PLANNER' => 'beside']);
     $this->planner = $this->live->command('pace:planner');
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 it('draws a page anew when the plan moved, but never over what is typed', function () {
     $browser = $this->browser->login('supervisor')->visit('/orders')->see('No order is like this.');
     $this->live->php('$shop->order("TRAY-40", "4");')->wait();
     $this->live->untilPlanned();
-    $browser->driver->wait(20)->until(fn (): bool => str_contains($browser->text(), '218'), 'it is not drawn anew');
+    $browser->driver->wait(20, 40)->until(fn (): bool => str_contains($browser->text(), '218'), 'it is not drawn anew');
     // a page somebody types on stays as it is
     $browser->press('218')->see('Booked on this order')->press('Change quantity');
     $browser->driver->executeScript(
@@ -79,6 +76,6 @@ it('says that nobody plans, asks for no page meanwhile, and takes it back when t
     $this->live->command('pace:planner');
     $this->live->untilPlanned();
     $isOver = fn (): bool => ! str_contains($browser->text(), 'stands still');
-    $browser->driver->wait(15)->until($isOver, 'it still says so');
+    $browser->driver->wait(15, 40)->until($isOver, 'it still says so');
     expect($browser->driver->executeScript($asked))->toBe(1);
 });

@@ -8,14 +8,11 @@ use Tests\Support\Looked;
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_work_pages', serve: true);
-    $this->browser = new Browser($this->live->url);
+    $this->browser = Browser::at($this->live->url);
     $this->looked = (new Looked($this->live, $this->browser))->atWork();
 });
 
-afterEach(function () {
-    $this->browser->end();
-    $this->live->end();
-});
+afterEach(fn () => $this->live->end());
 
 it('shows orders, board and floor', function () {
     $this->looked->at('/login');

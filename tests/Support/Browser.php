@@ -2,8 +2,10 @@
 
 namespace Tests\Support;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -16,19 +18,14 @@ final class Browser
 {
     public readonly RemoteWebDriver $driver;
 
-    private readonly Process $chromedriver;
+    /** Milliseconds between two looks for what is waited for. */
+    private const LOOKS_EVERY = 40;
 
-    private readonly string $profile;
+    /** Of this process of the suite, begun by the first test that needs it. */
+    private static ?self $first = null;
 
-    public function __construct(private readonly string $base)
+    private function __construct(private readonly Process $chromedriver, int $port, private readonly string $profile)
     {
-        $port = Ports::free();
-        $this->profile = sys_get_temp_dir().'/keep-pace-browser-'.bin2hex(random_bytes(6));
-        $this->chromedriver = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
-        $this->chromedriver->start();
-        for ($i = 0; $i < 100 && ! Ports::answers($port); $i++) {
-            usleep(50_000);
-        }
         $options = (new ChromeOptions)->setBinary('/usr/bin/chromium')
             ->addArguments(['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
                 '--disable-background-networking',
@@ -41,13 +38,69 @@ final class Browser
             "http://127.0.0.1:{$port}",
             DesiredCapabilities::chrome()->setCapability(ChromeOptions::CAPABILITY, $options),
         );
-        $this->driver->manage()->window()->setSize(new WebDriverDimension(1280, 900));
     }
 
-    public function end(): void
+    private string $base = '';
+
+    /** A browser somebody has just opened: one window, nothing remembered. */
+    public static function at(string $base): self
     {
         try {
+            $browser = self::$first?->emptied() ?? self::started();
+        } catch (WebDriverException) {
+            self::$first?->end(); // it broke in the test before
+            $browser = self::started();
+        }
+        $browser->base = $base;
+
+        return self::$first = $browser;
+    }
+
+    private static function started(): self
+    {
+        $port = Ports::free();
+        $chromedriver = new Process(['chromedriver', "--port={$port}"], null, null, null, null);
+        $chromedriver->start();
+        for ($i = 0; $i < 500 && ! Ports::answers($port); $i++) {
+            usleep(10_000);
+        }
+        $profile = sys_get_temp_dir().'/keep-pace-browser-'.bin2hex(random_bytes(6));
+        $browser = new self($chromedriver, $port, $profile);
+        register_shutdown_function($browser->end(...));
+
+        return $browser->sized();
+    }
+
+    private function emptied(): self
+    {
+        $tabs = $this->driver->getWindowHandles();
+        foreach ($tabs as $i => $tab) {
+            $this->driver->switchTo()->window($tab);
+            $i === count($tabs) - 1 ? $this->driver->get('about:blank') : $this->driver->close();
+        }
+        (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
+
+        return $this->sized();
+    }
+
+    private function sized(): self
+    {
+        $this->driver->manage()->window()->setSize(new WebDriverDimension(1280, 900));
+
+        return $this;
+    }
+
+    /** What runs is ended when the process of the suite is, or by who began it for himself. */
+    public function end(): void
+    {
+        if (! $this->chromedriver->isRunning()) {
+            return;
+        }
+        self::$first = null;
+        try {
             $this->driver->quit();
+        } catch (WebDriverException) {
+            // it is gone already
         } finally {
             $this->chromedriver->stop(2);
             (new Process(['rm', '-rf', $this->profile]))->run();
@@ -67,7 +120,7 @@ final class Browser
 
         $this->visit('/login')->fill('Login', $as)->fill('Password', 'pace')->press('Log in');
         $this->driver
-            ->wait(10)
+            ->wait(10, self::LOOKS_EVERY)
             ->until(fn (): bool => ! str_ends_with($this->driver->getCurrentURL(), '/login'), "{$as} is not let in");
 
         // a role begins where it works; a story begins at Today
@@ -97,7 +150,7 @@ final class Browser
             ." or ancestor::label[contains(normalize-space(), '{$label}')]";
         $path = "//*[{$isField} and ({$isNamed})]";
         $this->driver
-            ->wait(10)
+            ->wait(10, self::LOOKS_EVERY)
             ->until(
                 fn (): bool => count($this->driver->findElements(WebDriverBy::xpath($path))) > $nth,
                 "No field {$label} on {$this->driver->getCurrentURL()}",
@@ -117,7 +170,7 @@ final class Browser
             ),
         );
         $this->driver
-            ->wait(10)
+            ->wait(10, self::LOOKS_EVERY)
             ->until(
                 fn (): bool => count($shown()) > $nth,
                 "Nothing to press called {$words} on {$this->driver->getCurrentURL()}",
@@ -156,7 +209,7 @@ final class Browser
     public function see(string $text): self
     {
         try {
-            $this->driver->wait(10)->until(fn (): bool => str_contains($this->text(), $text));
+            $this->driver->wait(10, self::LOOKS_EVERY)->until(fn (): bool => str_contains($this->text(), $text));
         } catch (TimeoutException) {
             throw new \RuntimeException(
                 "'{$text}' is not on {$this->driver->getCurrentURL()}: ".mb_substr($this->text(), 0, 1500),

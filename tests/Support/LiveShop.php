@@ -249,8 +249,8 @@ final class LiveShop
         $this->web->setTimeout(null);
         $this->web->start();
         $this->processes[] = $this->web;
-        for ($i = 0; $i < 100 && ! Ports::answers($this->webPort); $i++) {
-            usleep(50_000);
+        for ($i = 0; $i < 500 && ! Ports::answers($this->webPort); $i++) {
+            usleep(10_000);
         }
     }
 

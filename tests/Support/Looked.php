@@ -73,19 +73,27 @@ final class Looked
     {
         $this->open($page, 1280, 800);
         $this->judge("{$page} at 1280", true);
-        $this->open($page, 1024, 768);
-        $this->open($page, 800, 1280);
+        $this->fits($page, 1024, 768);
+        $this->fits($page, 800, 1280);
         $this->judge("{$page} at 800", false); // its colours are those of the desk
     }
 
     public function open(string $page, int $width, int $height): void
     {
-        $this->browser->driver->manage()->window()->setSize(new WebDriverDimension($width, $height + 140));
         $this->browser->visit($page);
+        $this->fits($page, $width, $height);
+    }
+
+    /** The page that is shown, at another size; what draws itself does so anew. */
+    private function fits(string $page, int $width, int $height): void
+    {
+        $this->browser->driver->manage()->window()->setSize(new WebDriverDimension($width, $height + 140));
         // the page itself never scrolls sideways; the board may, inside its frame
-        $over = $this->browser->driver->executeScript(<<<'JS'
+        $over = $this->browser->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1];
             document.querySelectorAll('main details:not([open])').forEach((details) => { details.open = true; });
-            return document.documentElement.scrollWidth - document.documentElement.clientWidth;
+            const over = () => document.documentElement.scrollWidth - document.documentElement.clientWidth;
+            requestAnimationFrame(() => setTimeout(() => done(over()), 20));
             JS);
         if ($over > 1) {
             $this->faults[] = "{$page} at {$width}: {$over} px too wide";

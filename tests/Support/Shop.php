@@ -33,6 +33,8 @@ use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Person;
 use App\Models\Place;
+use App\Planner\PlanRound;
+use App\Planner\Unplanned;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -331,5 +333,18 @@ final class Shop
     public function differences(): array
     {
         return Checks::differences();
+    }
+
+    /**
+     * The same where the plan follows beside: one planning first, and nothing may be left unplanned.
+     *
+     * @return list<string>
+     */
+    public function differencesWhenPlanned(): array
+    {
+        app(PlanRound::class)->handle();
+        expect(Unplanned::ids())->toBe([]);
+
+        return $this->differences();
     }
 }

@@ -60,7 +60,7 @@ it('does of a day what was before the start', function () {
         ->and($days->at($today, 9, 0))->toBeNull();
 });
 
-it('tells a story whose books agree and that shows a shop at work', function (string $moment) {
+it('tells a story whose books agree and that shows a shop at work', function (string $moment, int $weeks) {
     foreach (
         [
             'balances',
@@ -83,7 +83,7 @@ it('tells a story whose books agree and that shows a shop at work', function (st
     Carbon::setTestNow($now);
     $people = People::byRole();
     $story = app(Story::class);
-    $story->play(2, fn (Role $role): Person => $people[$role->value], fn () => null);
+    $story->play($weeks, fn (Role $role): Person => $people[$role->value], fn () => null);
 
     expect($this->shop->differences())->toBe([])
         ->and(count($story->tries->refused))->toBeLessThan(intdiv($story->tries->done, 10))
@@ -102,10 +102,10 @@ it('tells a story whose books agree and that shows a shop at work', function (st
         ->merge(DB::table('purchases')->pluck('expected_on'))->unique();
     expect($days->reject(fn (string $day): bool => $plant->isWorkingDay($day))->values()->all())->toBe([]);
 })->with([
-    'Monday before the first deed, month\'s end' => '2026-11-30 06:00',
-    'Tuesday at work' => '2026-12-08 09:00',
-    'a closed Friday after a week of holidays' => '2027-01-01 11:00',
-    'the morning after the clock went forward' => '2027-03-29 07:15',
-    'the hour that is there twice' => '2027-10-31 01:30',
-    'leap day, the shift all but over' => '2028-02-29 15:20',
+    'Monday before the first deed, month\'s end' => ['2026-11-30 06:00', 1],
+    'Tuesday at work' => ['2026-12-08 09:00', 2],
+    'a closed Friday after a week of holidays' => ['2027-01-01 11:00', 1],
+    'the morning after the clock went forward' => ['2027-03-29 07:15', 1],
+    'the hour that is there twice' => ['2027-10-31 01:30', 1],
+    'leap day, the shift all but over' => ['2028-02-29 15:20', 1],
 ]);
