@@ -25,7 +25,6 @@ final class YearBooks
             'state' => $order->state->value,
             'due_on' => $order->dueOn,
             'rank' => 500,
-            'made_by_id' => $order->madeBy,
             'released_at' => $order->releasedAt,
             'released_by' => $order->releasedAt === null ? null : $this->person,
             'planned_material' => $order->plannedMaterial,
@@ -35,6 +34,11 @@ final class YearBooks
             'version' => 2,
             'created_at' => "{$this->day} 07:00:00",
             'updated_at' => "{$this->day} 07:00:00",
+        ]);
+        $this->bulk->add('record_changes', [
+            'booking_id' => $order->madeBy,
+            'record' => 'order',
+            'record_id' => $order->id,
         ]);
         foreach ($order->components as $i => $component) {
             $this->bulk->add('order_components', [

@@ -44,7 +44,7 @@ $fill = function (int $lots) use ($item, $place, $by): void {
         'booked_on' => now()->toDateString(),
     ]);
     DB::table('booking_says')->insert(['booking_id' => $booking, 'says' => 'lots']);
-    $outside = Place::end('outside')->id;
+    $outside = Place::end(\KeepPace\Core\Stock\PlaceKind::Outside)->id;
     foreach (array_chunk(range($there + 1, $lots), 2000) as $part) {
         DB::table('lots')->insert(array_map(fn (int $n): array => ['item_id' => $item->id, 'code' => "L-{$n}"], $part));
         $ids = DB::table('lots')

@@ -212,6 +212,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/orders/{order}/receive', [C\ReceiveController::class, 'store'])
         ->middleware('may:receive')
         ->name('receive.store');
+    Route::post('/orders/{order}/receive-and-ship', [C\ReceiveController::class, 'ship'])
+        ->middleware(['may:receive', 'may:ship'])
+        ->name('receive.ship');
     Route::post('/orders/{order}/close', [C\ReceiveController::class, 'close'])
         ->middleware('may:close')
         ->name('orders.close');

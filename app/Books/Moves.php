@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LayerUse;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\PlaceKind;
 use KeepPace\Core\Stock\StockKey;
 
@@ -18,7 +19,7 @@ use KeepPace\Core\Stock\StockKey;
  * The two-sided moves of one booking: quantity between balances, value by the item's costing rule, layers where it
  * keeps them.
  */
-final class Moves
+final class Moves implements Book
 {
     /** @var list<array<string, int|string|null>> to be written at the end */
     private array $moves = [];
@@ -26,82 +27,91 @@ final class Moves
     /** @var array<string, int> ids of the places that are ends of moves, by kind */
     private array $ends = [];
 
-    public function __construct(private readonly Booking $booking, private readonly LockedBalances $stock)
+    private readonly Booking $booking;
+
+    private readonly LockedBalances $stock;
+
+    public function __construct(private readonly Ledger $ledger)
     {
+        $this->booking = $ledger->booking;
+        $this->stock = $ledger->stock;
     }
 
     /**
-     * Moves a quantity and its value from one end to the other.
+     * Moves a quantity and its value from one end to the other. A key of stock was locked and read before.
      *
      * @param  int|null  $value  cents that go with it; null = what it is worth by the item's costing rule
-     * @param  StockKey|string  $from  a locked key, or the kind of an end: outside, scrap, order, customer, variance
-     * @param  array<string, int|string|null>  $because  component_id, line_id, purchase_id, order_id, typed_quantity,
-     *     typed_unit_id, scrap_class
+     * @param  AsTyped|null  $typed  how it was typed, where that is kept
+     * @param  int  $lot  where neither end is stock
      * @return int the value that moved; with standard cost not what was given where it comes in
      */
     public function move(
         Item $item,
         BigDecimal $quantity,
         ?int $value,
-        StockKey|string $from,
-        StockKey|string $to,
-        array $because = [],
+        End $from,
+        End $to,
+        ?AsTyped $typed = null,
         int $lot = 0,
     ): int {
-        $uses = [];
         $given = $value;
-        if ($from instanceof StockKey && $to instanceof StockKey) {
-            $value ??= $this->stock->values->of($from)->valueOf($quantity);
-        } elseif ($from instanceof StockKey) {
-            [$worth, $uses] = $this->stock->values->leaving($from, $quantity, $item->label());
-            $value ??= $worth;
-            $this->stock->values->take($from, $quantity, $value, $item->label(), $uses);
-        } elseif ($to instanceof StockKey) {
-            $value ??= throw new \LogicException('What comes in has a value.');
-            // what an order gives back comes in as it went out
-            $value = isset($because['component_id']) ? $value : $this->stock->values->coming($to, $quantity, $value);
-            $this->stock->values->put($to, $quantity, $value);
-        }
-        $value ??= 0;
+        [$value, $uses] = $this->valued($item, $quantity, $value, $from, $to);
         $this->quantities($item, $quantity, $from, $to);
-        $id = $this->write($item, $this->row($item, $quantity, $value, $from, $to, $because, $lot), $from, $to);
+        $row = [...$this->row($item, $quantity, $value, $from, $to, $lot), ...($typed?->columns() ?? [])];
+        $id = $this->write($item, $row, $from, $to);
         $this->layers($item, $id, $quantity, $value, $from, $to, $uses);
-        if ($from === PlaceKind::Outside->value && $to instanceof StockKey && $to->owner === 0) {
+        if ($from->kind === PlaceKind::Outside && $to->stock?->owner === 0) {
             // standard cost: what was paid more or less than the set cost is variance at once (IAS 2.21)
-            $this->variance($item, ($given ?? $value) - $value, $to->lot);
+            $this->variance($item, ($given ?? $value) - $value, $to->stock->lot);
         }
 
         return $value;
     }
 
     /**
+     * What the quantity takes along from one end to the other, and out of which layers.
+     *
+     * @return array{int, list<LayerUse>} cents
+     */
+    private function valued(Item $item, BigDecimal $quantity, ?int $value, End $from, End $to): array
+    {
+        $values = $this->stock->values;
+        if ($from->stock !== null && $to->stock !== null) {
+            return [$value ?? $values->of($from->stock)->valueOf($quantity), []];
+        }
+        if ($from->stock !== null) {
+            [$worth, $uses] = $values->leaving($from->stock, $quantity, $item->label());
+            $values->take($from->stock, $quantity, $value ?? $worth, $item->label(), $uses);
+
+            return [$value ?? $worth, $uses];
+        }
+        if ($to->stock !== null) {
+            $value ??= throw new \LogicException('What comes in has a value.');
+            // what an order gives back comes in as it went out
+            $value = $from->component !== null ? $value : $values->coming($to->stock, $quantity, $value);
+            $values->put($to->stock, $quantity, $value);
+        }
+
+        return [$value ?? 0, []];
+    }
+
+    /**
      * Brings the value of stock up or down without a quantity: a late cost, a settled order.
      *
      * @param  int  $cents  into stock; below zero out of it
-     * @param  string  $end  where the value comes from, or goes to
+     * @param  End  $end  where the value comes from, or goes to
      * @param  list<int>  $receipts  first in, first out: the moves whose layers it belongs to
-     * @param  array<string, int|string|null>  $because
      */
-    public function revalue(
-        Item $item,
-        int $cents,
-        StockKey $key,
-        string $end,
-        array $receipts = [],
-        array $because = [],
-    ): void {
+    public function revalue(Item $item, int $cents, StockKey $key, End $end, array $receipts = []): void
+    {
         if ($cents === 0) {
             return;
         }
-        [$from, $to] = $cents > 0 ? [$end, $key] : [$key, $end];
+        [$from, $to] = $cents > 0 ? [$end, End::stock($key)] : [End::stock($key), $end];
         $cents > 0 ? $this->stock->values->put($key, BigDecimal::zero(), $cents)
             : $this->stock->values->take($key, BigDecimal::zero(), -$cents, $item->label(), null);
-        $id = $this->write(
-            $item,
-            $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, $because, 0),
-            $from,
-            $to,
-        );
+        $row = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, 0);
+        $id = $this->write($item, $row, $from, $to);
         foreach ($id === null ? [] : $this->stock->values->layers->shares($item->id, $cents, $receipts) as $use) {
             $this->use($item, $id, $use);
         }
@@ -115,68 +125,56 @@ final class Moves
     public function variance(Item $item, int $cents, int $lot = 0): void
     {
         if ($cents !== 0) {
-            $this->moves[] = $this->row(
-                $item,
-                BigDecimal::zero(),
-                abs($cents),
-                $cents > 0 ? 'outside' : 'variance',
-                $cents > 0 ? 'variance' : 'outside',
-                [],
-                $lot,
-            );
+            [$from, $to] = $cents > 0 ? [End::outside(), End::variance()] : [End::variance(), End::outside()];
+            $this->moves[] = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, $lot);
         }
     }
 
     /**
      * Books the negative of an earlier move, out of and into the very layers it used.
      *
-     * @param  StockKey|string  $from  where the earlier one went
+     * @param  End  $from  where the earlier one went
      */
-    public function back(Item $item, Move $move, StockKey|string $from, StockKey|string $to): int
+    public function back(Item $item, Move $move, End $from, End $to): int
     {
         $quantity = BigDecimal::of($move->quantity);
         $uses = array_map(
             fn (LayerUse $use): LayerUse => new LayerUse($use->layer, $use->quantity->negated(), -$use->value),
             $this->stock->values->layers->usesOf($move),
         );
-        if ($from instanceof StockKey && ! ($to instanceof StockKey)) {
+        if ($from->stock !== null && $to->stock === null) {
             $uses = $uses === [] ? $this->stock->values->layers->broughtBy($move, $item->label()) : $uses;
-            $this->stock->values->take($from, $quantity, $move->value, $item->label(), null);
-        } elseif ($to instanceof StockKey && ! $from instanceof StockKey) {
-            $this->stock->values->put($to, $quantity, $move->value);
+            $this->stock->values->take($from->stock, $quantity, $move->value, $item->label(), null);
+        } elseif ($to->stock !== null && $from->stock === null) {
+            $this->stock->values->put($to->stock, $quantity, $move->value);
         }
         $this->quantities($item, $quantity, $from, $to);
-        $id = $this->write(
-            $item,
-            [
-                ...$this->row(
-                    $item,
-                    $quantity,
-                    $move->value,
-                    $from,
-                    $to,
-                    $move->only([
-                        'order_id',
-                        'component_id',
-                        'line_id',
-                        'purchase_id',
-                        'typed_quantity',
-                        'typed_unit_id',
-                        'scrap_class',
-                        'reason',
-                    ]),
-                    $move->lot_id,
-                ),
-                'reverses_id' => $move->id,
-            ],
-            $from,
-            $to,
-        );
+        $row = [
+            ...$this->row($item, $quantity, $move->value, $from, $to, $move->lot_id),
+            ...$move->only(['order_id', 'typed_quantity', 'typed_unit_id', 'reason']),
+            'reverses_id' => $move->id,
+        ];
+        $id = $this->write($item, $row, $from, $to);
         foreach ($id === null ? [] : $uses as $use) {
             $this->use($item, $id, $use);
         }
 
         return $move->value;
+    }
+
+    public function locks(Undone $undone): Needs
+    {
+        return MovesBack::needs($undone);
+    }
+
+    public function against(Undone $undone): array
+    {
+        return [];
+    }
+
+    public function reverse(Undone $undone): void
+    {
+        (new MovesBack($this->ledger, $undone))->write();
     }
 
     /** Written at the end, in bulk: an opening has thousands. */
@@ -193,52 +191,37 @@ final class Moves
         $this->moves = [];
     }
 
-    private function quantities(Item $item, BigDecimal $quantity, StockKey|string $from, StockKey|string $to): void
+    private function quantities(Item $item, BigDecimal $quantity, End $from, End $to): void
     {
-        if ($from instanceof StockKey) {
-            $this->stock->add($from, $quantity->negated(), $item->label());
-        }
-        if ($to instanceof StockKey) {
-            $this->stock->add($to, $quantity, $item->label());
-        }
+        $from->stock === null ?: $this->stock->add($from->stock, $quantity->negated(), $item->label());
+        $to->stock === null ?: $this->stock->add($to->stock, $quantity, $item->label());
     }
 
-    /**
-     * @param  array<string, int|string|null>  $because
-     * @return array<string, int|string|null>
-     */
-    private function row(
-        Item $item,
-        BigDecimal $quantity,
-        int $value,
-        StockKey|string $from,
-        StockKey|string $to,
-        array $because,
-        int $lot,
-    ): array {
-        $key = $from instanceof StockKey ? $from : ($to instanceof StockKey ? $to : null);
+    /** @return array<string, int|string|null> */
+    private function row(Item $item, BigDecimal $quantity, int $value, End $from, End $to, int $lot): array
+    {
+        $key = $from->stock ?? $to->stock;
 
         return [
             'booking_id' => $this->booking->id,
             'item_id' => $item->id,
             'lot_id' => $key === null ? $lot : $key->lot,
             'owner_id' => $key === null ? 0 : $key->owner,
-            'from_place_id' => $from instanceof StockKey ? $from->place : $this->end($from),
-            'from_condition' => $from instanceof StockKey ? $from->condition->value : Condition::Free->value,
-            'to_place_id' => $to instanceof StockKey ? $to->place : $this->end($to),
-            'to_condition' => $to instanceof StockKey ? $to->condition->value : Condition::Free->value,
+            'from_place_id' => $this->place($from),
+            'from_condition' => ($from->stock->condition ?? Condition::Free)->value,
+            'to_place_id' => $this->place($to),
+            'to_condition' => ($to->stock->condition ?? Condition::Free)->value,
             'quantity' => (string) $quantity,
             'value' => $value,
-            'order_id' => $this->booking->order_id ?? null,
-            'component_id' => null,
-            'line_id' => null,
-            'purchase_id' => null,
+            'order_id' => $from->order ?? $to->order,
+            'component_id' => $from->component ?? $to->component,
+            'line_id' => $from->line ?? $to->line,
+            'purchase_id' => $from->purchase ?? $to->purchase,
             'typed_quantity' => null,
             'typed_unit_id' => null,
             'reverses_id' => null,
-            'scrap_class' => '',
+            'scrap_class' => ($from->scrap ?? $to->scrap)->value ?? '',
             'reason' => '',
-            ...$because,
         ];
     }
 
@@ -247,9 +230,9 @@ final class Moves
      *
      * @param  array<string, int|string|null>  $row
      */
-    private function write(Item $item, array $row, StockKey|string $from, StockKey|string $to): ?int
+    private function write(Item $item, array $row, End $from, End $to): ?int
     {
-        $keeps = ($from instanceof StockKey && $from->owner === 0) || ($to instanceof StockKey && $to->owner === 0);
+        $keeps = $from->stock?->owner === 0 || $to->stock?->owner === 0;
         if ($keeps && $this->stock->values->rule($item->id) === CostingRule::FirstInFirstOut) {
             return DB::table('moves')->insertGetId($row);
         }
@@ -264,14 +247,14 @@ final class Moves
         ?int $move,
         BigDecimal $quantity,
         int $value,
-        StockKey|string $from,
-        StockKey|string $to,
+        End $from,
+        End $to,
         array $uses,
     ): void {
-        if ($move === null || ($from instanceof StockKey && $to instanceof StockKey)) {
+        if ($move === null || ($from->stock !== null && $to->stock !== null)) {
             return;
         }
-        if ($to instanceof StockKey) {
+        if ($to->stock !== null) {
             DB::table('cost_layers')->insert([
                 'item_id' => $item->id,
                 'move_id' => $move,
@@ -281,18 +264,18 @@ final class Moves
             $this->stock->values->layers->changed($item->id);
         }
         foreach ($uses as $use) {
-            DB::table('layer_uses')->insert([
-                'layer_id' => $use->layer,
-                'move_id' => $move,
-                'quantity' => (string) $use->quantity,
-                'value' => $use->value,
-            ]);
+            self::written($move, $use);
         }
     }
 
     private function use(Item $item, int $move, LayerUse $use): void
     {
         $this->stock->values->layers->change($item->id, $use->layer, $use->quantity, $use->value);
+        self::written($move, $use);
+    }
+
+    private static function written(int $move, LayerUse $use): void
+    {
         DB::table('layer_uses')->insert([
             'layer_id' => $use->layer,
             'move_id' => $move,
@@ -301,8 +284,8 @@ final class Moves
         ]);
     }
 
-    private function end(string $kind): int
+    private function place(End $end): int
     {
-        return $this->ends[$kind] ??= Place::end($kind)->id;
+        return $end->stock->place ?? ($this->ends[$end->kind->value] ??= Place::end($end->kind)->id);
     }
 }

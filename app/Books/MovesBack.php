@@ -2,20 +2,19 @@
 
 namespace App\Books;
 
-use App\Models\Booking;
-use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Move;
-use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Place;
 use App\Models\Purchase;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
+use KeepPace\Core\Stock\PlaceKind;
+use KeepPace\Core\Stock\ScrapClass;
 use KeepPace\Core\Stock\StockKey;
 
 /**
@@ -29,95 +28,92 @@ final class MovesBack
     /** @var Collection<int, Place> */
     private readonly Collection $places;
 
-    /**
-     * Locks what they touch.
-     *
-     * @param  Collection<int, Move>  $moves
-     * @param  Collection<int, Order>  $orders  locked, by id
-     */
-    public function __construct(
-        private readonly Ledger $ledger,
-        private readonly Booking $booking,
-        private readonly Collection $moves,
-        private readonly Collection $orders,
-    ) {
+    public function __construct(private readonly Ledger $ledger, private readonly Undone $undone)
+    {
         $this->places = Place::all()->keyBy('id');
-        $this->items = Item::query()->with('unit')->whereKey($moves->pluck('item_id')->unique())->get()->keyBy('id');
-        $keys = [];
-        foreach ($moves as $move) {
-            foreach ([$this->end($move, 'from'), $this->end($move, 'to')] as $key) {
-                if ($key instanceof StockKey) {
-                    $keys[$key->sortKey()] = $key;
-                }
-            }
-        }
-        $covered = $booking->coverEntries->map(fn ($entry): int => $entry->cover->item_id);
-        $kept = DB::table('reservation_entries AS e')
-            ->join('reservations AS r', 'r.id', 'e.reservation_id')
-            ->where('e.booking_id', $booking->id)
-            ->pluck('r.item_id');
-        $ledger->stock->lock(array_values($this->items->keys()->merge($covered)->merge($kept)->unique()->all()));
-        $ledger->stock->read(array_values($keys));
+        $this->items = Item::query()
+            ->with('unit')
+            ->whereKey($undone->moves->pluck('item_id')->unique())
+            ->get()
+            ->keyBy('id');
+    }
+
+    public static function needs(Undone $undone): Needs
+    {
+        $moves = $undone->moves;
+
+        return Needs::items($moves->pluck('item_id'))
+            ->and(Needs::orders($moves->pluck('order_id')))
+            ->and(Needs::purchaseOrders(
+                Purchase::query()->whereKey($moves->pluck('purchase_id')->filter())->pluck('purchase_order_id'),
+            ))
+            ->and(Needs::customerOrders(
+                CustomerOrderLine::query()->whereKey($moves->pluck('line_id')->filter())->pluck('customer_order_id'),
+            ));
     }
 
     /** @throws Refused when what followed stands on them, naming it */
     public function write(): void
     {
-        foreach ($this->moves->reverse() as $move) {
-            $from = $this->end($move, 'to');
-            try {
-                $this->ledger->moveBack($this->items[$move->item_id], $move, $from, $this->end($move, 'from'));
-            } catch (Refused $refused) {
-                throw $from instanceof StockKey
-                    ? LaterBookings::ofStock($this->booking, $from)->refused(
-                        'What came in by this has been used since.',
-                    )
-                    : $refused;
-            }
-            $quantity = BigDecimal::of($move->quantity);
-            $this->component($move, $quantity);
-            if ($move->line_id !== null) {
-                $line = CustomerOrderLine::query()->findOrFail($move->line_id);
-                $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->minus($quantity);
-                $line->is_open = true;
-                $line->save();
-            }
-            if ($move->purchase_id !== null) {
-                $purchase = Purchase::query()->findOrFail($move->purchase_id);
-                $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
-                $purchase->is_open = $purchase->openQuantity()->isPositive();
-                $purchase->save();
-            }
-            if ($this->booking->kind === BookingKind::Receive && isset($this->orders[$move->order_id])) {
-                $order = $this->orders[$move->order_id];
-                $order->received_quantity = (string) BigDecimal::of($order->received_quantity)->minus($quantity);
-                $order->received_value -= $move->value;
+        $keys = [];
+        foreach ($this->undone->moves as $move) {
+            foreach ([$this->end($move, 'from')->stock, $this->end($move, 'to')->stock] as $key) {
+                $key === null ?: $keys[$key->sortKey()] = $key;
             }
         }
-        $this->reservations();
+        $this->ledger->stock->read(array_values($keys));
+        foreach ($this->undone->moves->reverse() as $move) {
+            $this->back($move);
+        }
     }
 
-    /**
-     * Material, in cents by order, that lines reversed one by one took back before.
-     *
-     * @return array<int, int>
-     */
-    public function linesBefore(): array
+    /** @throws Refused */
+    private function back(Move $move): void
     {
-        $places = $this->places;
-        $sums = [];
-        foreach (
-            Move::query()
-                ->whereIn('reverses_id', Move::query()->where('booking_id', $this->booking->id)->select('id'))
-                ->whereNotNull('component_id')
-                ->where('booking_id', '<>', $this->ledger->booking->id)
-                ->get() as $move
-        ) {
-            $sign = $places[$move->from_place_id]->kind === 'order' ? 1 : -1;
-            $sums[(int) $move->order_id] = ($sums[(int) $move->order_id] ?? 0) + $sign * $move->value;
+        $from = $this->end($move, 'to');
+        try {
+            $this->ledger->moves->back($this->items[$move->item_id], $move, $from, $this->end($move, 'from'));
+        } catch (Refused $refused) {
+            throw $from->stock !== null
+                ? LaterBookings::ofStock($this->undone->booking, $from->stock)->refused(
+                    'What came in by this has been used since.',
+                )
+                : $refused;
         }
+        $quantity = BigDecimal::of($move->quantity);
+        $this->component($move, $quantity);
+        $move->line_id === null ?: $this->shipped($move->line_id, $quantity);
+        $move->purchase_id === null ?: $this->purchased($move->purchase_id, $quantity);
+        if ($this->isReceipt($move)) {
+            $order = $this->ledger->held()->order((int) $move->order_id);
+            $order->received_quantity = (string) BigDecimal::of($order->received_quantity)->minus($quantity);
+            $order->received_value -= $move->value;
+        }
+    }
 
-        return $sums;
+    private function shipped(int $line, BigDecimal $quantity): void
+    {
+        $line = CustomerOrderLine::query()->findOrFail($line);
+        $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->minus($quantity);
+        $line->is_open = true;
+        $line->save();
+        $this->ledger->touch($this->ledger->held()->customerOrder($line->customer_order_id));
+    }
+
+    private function purchased(int $purchase, BigDecimal $quantity): void
+    {
+        $purchase = Purchase::query()->findOrFail($purchase);
+        $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
+        $purchase->is_open = $purchase->openQuantity()->isPositive();
+        $purchase->save();
+    }
+
+    /** Goods an order gave; what a closing settled afterwards moves value alone. */
+    private function isReceipt(Move $move): bool
+    {
+        return $this->places[$move->from_place_id]->kind === PlaceKind::Order->value
+            && $move->component_id === null
+            && BigDecimal::of($move->quantity)->isPositive();
     }
 
     private function component(Move $move, BigDecimal $quantity): void
@@ -126,7 +122,7 @@ final class MovesBack
             return;
         }
         // a return put back is used again
-        $sign = $this->places[$move->to_place_id]->kind === 'order' ? -1 : 1;
+        $sign = $this->places[$move->to_place_id]->kind === PlaceKind::Order->value ? -1 : 1;
         $component = OrderComponent::query()->findOrFail($move->component_id);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus(
             $quantity->multipliedBy($sign),
@@ -148,53 +144,25 @@ final class MovesBack
         }
     }
 
-    /** What the order had kept for itself is kept again, as far as it is there. */
-    private function reservations(): void
-    {
-        foreach (
-            DB::table('reservation_entries AS e')
-                ->join('reservations AS r', 'r.id', 'e.reservation_id')
-                ->where('e.booking_id', $this->booking->id)
-                ->orderBy('r.id')
-                ->get(['r.id', 'r.item_id', 'r.lot_id', 'e.quantity']) as $row
-        ) {
-            $back = BigDecimal::of($row->quantity)->negated();
-            if ($back->isPositive()) {
-                $kept = BigDecimal::of(
-                    (string) DB::table('reservations')
-                        ->where('item_id', $row->item_id)
-                        ->where('quantity', '>', 0)
-                        ->when($row->lot_id !== 0, fn ($query) => $query->where('lot_id', $row->lot_id))
-                        ->sum('quantity'),
-                );
-                $there = $this->ledger->stock->quantity($row->item_id, $row->lot_id);
-                $back = BigDecimal::max(0, BigDecimal::min($back, $there->minus($kept)));
-            }
-            if (! $back->isZero()) {
-                DB::table('reservations')
-                    ->where('id', $row->id)
-                    ->update(['quantity' => DB::raw("GREATEST(quantity + {$back}, 0)")]);
-                DB::table('reservation_entries')->insert([
-                    'booking_id' => $this->ledger->booking->id,
-                    'reservation_id' => $row->id,
-                    'quantity' => (string) $back,
-                ]);
-            }
-        }
-    }
-
-    private function end(Move $move, string $side): StockKey|string
+    private function end(Move $move, string $side): End
     {
         $place = $this->places[$move->{"{$side}_place_id"}];
 
         return $place->holdsStock()
-            ? new StockKey(
+            ? End::stock(new StockKey(
                 $move->item_id,
                 $place->id,
                 $move->lot_id,
                 Condition::from($move->{"{$side}_condition"}),
                 $move->owner_id,
-            )
-            : $place->kind;
+            ))
+            : End::again(
+                PlaceKind::from($place->kind),
+                $move->purchase_id,
+                $move->order_id,
+                $move->component_id,
+                $move->line_id,
+                $move->scrap_class === '' ? null : ScrapClass::from($move->scrap_class),
+            );
     }
 }

@@ -100,39 +100,36 @@ enum BookingKind: string
         };
     }
 
-    /**
-     * Openings are counted again, changes changed back, what is down or away or held is ended; plans have an undo of
-     * their own.
-     */
+    public function undo(): Undoing
+    {
+        return match ($this) {
+            self::Reversal => Undoing::BookedAgain,
+            self::Import => Undoing::Counted,
+            self::CustomerLineChanged, self::OrderChanged, self::Revalued => Undoing::ChangedBack,
+            self::CustomerOrder,
+            self::Cover,
+            self::OrderMade,
+            self::Release,
+            self::GoodsIn,
+            self::Issue,
+            self::Return,
+            self::Start,
+            self::Report,
+            self::Receive,
+            self::Ship,
+            self::Close,
+            self::Count,
+            self::Scrap,
+            self::Condition,
+            self::LateCost,
+            self::Remake => Undoing::Reversed,
+            default => Undoing::EndedThere,
+        };
+    }
+
     public function isReversible(): bool
     {
-        return ! $this->isOfPlan()
-            && ! in_array(
-                $this,
-                [
-                    self::Reversal,
-                    self::LinesReversed,
-                    self::LotCorrected,
-                    self::Import,
-                    self::OrderChanged,
-                    self::Ranked,
-                    self::Purchased,
-                    self::PurchaseChanged,
-                    self::Reserved,
-                    self::LotDated,
-                    self::BackChanged,
-                    self::Split,
-                    self::Answer,
-                    self::PeriodClosed,
-                    self::Person,
-                    self::CustomerLineChanged,
-                    self::CalendarChanged,
-                    self::Downtime,
-                    self::Absence,
-                    self::PromiseHeld,
-                ],
-                true,
-            );
+        return $this->undo() === Undoing::Reversed;
     }
 
     /** Its lines stand by themselves and can be taken back one by one. */

@@ -23,9 +23,9 @@ class Place extends Model
     protected $guarded = [];
 
     /** Places that are the ends of moves and hold no balance. */
-    public static function end(string $kind): self
+    public static function end(PlaceKind $kind): self
     {
-        return self::query()->where('kind', $kind)->firstOrFail();
+        return self::query()->where('kind', $kind->value)->firstOrFail();
     }
 
     /**

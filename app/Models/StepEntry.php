@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -51,5 +52,14 @@ class StepEntry extends Model
     public function step(): BelongsTo
     {
         return $this->belongsTo(OrderStep::class, 'order_step_id');
+    }
+
+    /** Nothing was counted: a clock was started. */
+    public function isStart(): bool
+    {
+        $counted = BigDecimal::of($this->good)->abs()->plus(BigDecimal::of($this->scrap)->abs())
+            ->plus(BigDecimal::of($this->taken_in)->abs())->plus(BigDecimal::of($this->passed_on)->abs());
+
+        return $counted->isZero() && $this->machine_minutes === 0 && $this->labour_minutes === 0;
     }
 }

@@ -96,6 +96,21 @@ final class CoverRefused extends Refused
         return self::because('Nothing was chosen to ship. Type a quantity beside a line.');
     }
 
+    /** @param  int  $customerOrders  the order's pieces are for */
+    public static function notForOne(string $order, int $customerOrders): self
+    {
+        return self::because(
+            $customerOrders === 0
+                ? "Order {$order} is for no customer line any more. Receive it, then ship from stock."
+                : "Order {$order} is for several customer orders. Receive it, then ship each.",
+        );
+    }
+
+    public static function serialsAreChosen(string $item): self
+    {
+        return self::because("Which serials of {$item} go is chosen when they ship. Receive them, then ship.");
+    }
+
     public static function notSoMuchToShip(BigDecimal $asked, BigDecimal $open): self
     {
         return self::because(

@@ -4,6 +4,7 @@ namespace App\Actions\Bookings;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\PeriodLock;
 use App\Books\Said;
 use App\Books\Signed;
@@ -22,10 +23,11 @@ final class ClosePeriod
     /** @throws Refused when the day lies ahead, or before what is closed already */
     public function handle(string $endsOn, Signed $signed): Booking
     {
-        return $this->bookings->once(
+        return $this->bookings->under(
+            PeriodLock::Closing,
             BookingKind::PeriodClosed,
             $signed,
-            function (Ledger $ledger) use ($endsOn, $signed): void {
+            Part::writing(function (Ledger $ledger) use ($endsOn, $signed): void {
                 $closed = DB::table('periods')->max('ends_on');
                 if ($closed !== null && $endsOn <= $closed) {
                     throw Refused::because('The books are closed up to '.Said::day($closed).' already.', 'ends_on');
@@ -41,8 +43,7 @@ final class ClosePeriod
                     'user_id' => $signed->person->id,
                 ]);
                 $ledger->says('The books are closed up to '.Said::day($endsOn).'.');
-            },
-            period: PeriodLock::Closing,
+            }),
         );
     }
 }

@@ -5,11 +5,13 @@ namespace App\Actions\Cover;
 use App\Actions\Orders\MissingParts;
 use App\Actions\Orders\OrderCopy;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
@@ -40,44 +42,62 @@ final class CoverLines
         bool $withParts,
         Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::Cover, $signed, function (Ledger $ledger) use (
-            $lineIds,
-            $by,
-            $quantity,
-            $withParts,
-        ): void {
-            $order = CustomerOrder::query()
-                ->lockForUpdate()
-                ->findOrFail((int) CustomerOrderLine::query()->whereKey($lineIds)->value('customer_order_id'));
-            $lines = CustomerOrderLine::query()
-                ->with('item.unit', 'item.units.unit')
-                ->where('customer_order_id', $order->id)
-                ->whereKey($lineIds)
-                ->orderBy('position')
-                ->get();
-            $ledger->stock->lock(array_values($lines->pluck('item_id')->unique()->all()));
-            $said = [];
-            $wrong = [];
-            foreach ($lines as $line) {
-                $want = $this->wanted($line, $quantity);
-                if (! $want->isPositive()) {
-                    continue;
-                }
-                try {
-                    $said[] = $this->cover($ledger, $line, $by, $want, $withParts);
-                } catch (Refused $refused) {
-                    $wrong[] = "Line {$line->position}: {$refused->getMessage()}";
-                }
+        return $this->bookings->once(BookingKind::Cover, $signed, new Part(
+            $this->needs($lineIds),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $lineIds, $by, $quantity, $withParts),
+        ));
+    }
+
+    /**
+     * @param  list<int>  $lineIds
+     *
+     * @throws Refused
+     */
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        array $lineIds,
+        CoverBy $by,
+        ?string $quantity,
+        bool $withParts,
+    ): void {
+        $order = $held->customerOrder(CustomerOrderLine::query()->findOrFail($lineIds[0] ?? 0)->customer_order_id);
+        $lines = CustomerOrderLine::query()
+            ->with('item.unit', 'item.units.unit')
+            ->where('customer_order_id', $order->id)
+            ->whereKey($lineIds)
+            ->orderBy('position')
+            ->get();
+        $said = [];
+        $wrong = [];
+        foreach ($lines as $line) {
+            $want = $this->wanted($line, $quantity);
+            if (! $want->isPositive()) {
+                continue;
             }
-            if ($wrong !== []) {
-                throw new Refused($wrong);
+            try {
+                $said[] = $this->cover($ledger, $line, $by, $want, $withParts);
+            } catch (Refused $refused) {
+                $wrong[] = "Line {$line->position}: {$refused->getMessage()}";
             }
-            if ($said === []) {
-                throw CoverRefused::allCovered();
-            }
-            $ledger->concerns(customerOrder: $order);
-            $ledger->says("{$order->number} covered: ".implode('; ', $said).'.');
-        });
+        }
+        if ($wrong !== []) {
+            throw new Refused($wrong);
+        }
+        if ($said === []) {
+            throw CoverRefused::allCovered();
+        }
+        $ledger->concerns(customerOrder: $order);
+        $ledger->says("{$order->number} covered: ".implode('; ', $said).'.');
+    }
+
+    /** @param  list<int>  $lineIds */
+    private function needs(array $lineIds): Needs
+    {
+        $lines = CustomerOrderLine::query()->whereKey($lineIds);
+
+        return Needs::customerOrders([(clone $lines)->value('customer_order_id')])
+            ->and(Needs::items($lines->pluck('item_id')));
     }
 
     private function wanted(CustomerOrderLine $line, ?string $quantity): BigDecimal
@@ -109,14 +129,14 @@ final class CoverLines
                 throw CoverRefused::notSoMuchInStock($want, $take, $line->item->label());
             }
             if ($take->isPositive()) {
-                $ledger->cover($line, null, $take);
+                $ledger->covers->add($line, null, $take);
                 $want = $want->minus($take);
                 $said[] = Amount::plain($take).' from stock';
             }
         }
         if ($want->isPositive()) {
             $order = $this->copy->make($ledger, $line->item, $want, $this->copy->finishBy($line->promised_on));
-            $ledger->cover($line, $order, $want);
+            $ledger->covers->add($line, $order, $want);
             $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
             $said[] = Amount::plain($want)
                 ." from new order {$order->number}"

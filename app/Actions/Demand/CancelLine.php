@@ -4,8 +4,10 @@ namespace App\Actions\Demand;
 
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -45,34 +47,64 @@ final class CancelLine
         return $this->bookings->once(
             BookingKind::CustomerLineChanged,
             $signed,
-            function (Ledger $ledger) use ($lineId, $version, $what, $otherLine, $signed): void {
-                $both = CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]));
-                $heads = Heads::customerOrders($both->pluck('customer_order_id')->all());
-                $line = CustomerOrderLine::query()->findOrFail($lineId);
-                ChangedMeanwhile::check($heads[$line->customer_order_id], $version);
-                $orders = Heads::orders($line->covers()->where('quantity', '>', 0)->pluck('order_id')->all());
-                $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
-                $open = $line->openQuantity();
-                if (! $open->isPositive()) {
-                    throw CoverRefused::nothingOpen();
-                }
-                $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
-                $ledger->stock->lock([$line->item_id]);
-                $this->covers($ledger, $line, $other);
-                $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
-                $line->is_open = false;
-                $line->save();
-                $said = $orders->map(fn (Order $order): string => $this->order($ledger, $order, $what))->filter();
-                $ledger->concerns(customerOrder: $heads[$line->customer_order_id]);
-                $other === null ?: $ledger->touch($heads[$other->customer_order_id]);
-                $ledger->says(
-                    "{$line->label()}: "
-                        .Amount::plain($open)
-                        ." no longer wanted. {$signed->reason} "
-                        .$said->join(' '),
-                );
-            },
+            new Part(
+                fn (): Needs => $this->needs($lineId, $otherLine),
+                fn (Ledger $ledger, Held $held) => $this->write(
+                    $ledger,
+                    $held,
+                    $lineId,
+                    $version,
+                    $what,
+                    $otherLine,
+                    $signed,
+                ),
+            ),
         );
+    }
+
+    /** @throws Refused */
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        int $lineId,
+        int $version,
+        NoLongerFor $what,
+        ?int $otherLine,
+        Signed $signed,
+    ): void {
+        $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
+        $head = $held->customerOrder($line->customer_order_id);
+        ChangedMeanwhile::check($head, $version);
+        $open = $line->openQuantity();
+        if (! $open->isPositive()) {
+            throw CoverRefused::nothingOpen();
+        }
+        $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
+        $this->covers($ledger, $line, $other);
+        $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
+        $line->is_open = false;
+        $line->save();
+        $said = $held->orders
+            ->map(fn (Order $order): string => $this->order($ledger, $order, $what))
+            ->filter();
+        $ledger->concerns(customerOrder: $head);
+        $other === null ?: $ledger->touch($held->customerOrder($other->customer_order_id));
+        $ledger->says(
+            "{$line->label()}: "
+                .Amount::plain($open)
+                ." no longer wanted. {$signed->reason} "
+                .$said->join(' '),
+        );
+    }
+
+    private function needs(int $lineId, ?int $otherLine): Needs
+    {
+        $line = CustomerOrderLine::query()->findOrFail($lineId);
+        $both = CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]));
+
+        return Needs::customerOrders($both->pluck('customer_order_id'))
+            ->and(Needs::orders($line->covers()->where('quantity', '>', 0)->pluck('order_id')))
+            ->and(Needs::items([$line->item_id]));
     }
 
     /** The line that gets what this one had; null = none does. */
@@ -92,14 +124,14 @@ final class CancelLine
     {
         foreach ($line->covers()->with('order')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
             $had = BigDecimal::of($cover->quantity);
-            $ledger->changeCover($cover, $had->negated());
+            $ledger->covers->change($cover, $had->negated());
             if ($other !== null) {
                 $give = BigDecimal::min(
                     $other->openQuantity()->minus((string) $other->covers()->sum('quantity')),
                     $had,
                 );
                 if ($give->isPositive()) {
-                    $ledger->cover($other, $cover->order, $give);
+                    $ledger->covers->add($other, $cover->order, $give);
                 }
             }
         }

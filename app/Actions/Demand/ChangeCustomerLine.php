@@ -4,12 +4,14 @@ namespace App\Actions\Demand;
 
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
@@ -31,37 +33,45 @@ final class ChangeCustomerLine
         string $promisedOn,
         Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::CustomerLineChanged, $signed, function (Ledger $ledger) use (
-            $lineId,
-            $version,
-            $quantity,
-            $promisedOn,
-        ): void {
-            $orderId = CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id;
-            $order = CustomerOrder::query()->lockForUpdate()->findOrFail($orderId);
-            ChangedMeanwhile::check($order, $version);
-            $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
-            $amount = $line->item->quantity($quantity)->amount;
-            $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))
-                ->plus($line->shipped_quantity)
-                ->plus($line->cancelled_quantity);
-            if ($amount->isLessThan($bound)) {
-                throw CoverRefused::lineBound($bound);
-            }
-            $before = Amount::plain($line->quantity).' by '.Said::day($line->promised_on);
-            $line->quantity = $line->typed_quantity = (string) $amount;
-            $line->typed_unit_id = $line->item->unit_id;
-            $line->promised_on = $promisedOn;
-            $line->is_open = $line->openQuantity()->isPositive();
-            $line->save();
-            $ledger->concerns(customerOrder: $order);
-            $ledger->says(
-                "{$order->number} line {$line->position}: from {$before} to "
-                    .Amount::plain($amount)
-                    .' by '
-                    .Said::day($promisedOn)
-                    .'.',
-            );
-        });
+        return $this->bookings->once(BookingKind::CustomerLineChanged, $signed, new Part(
+            Needs::customerOrders([CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id]),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $lineId, $version, $quantity, $promisedOn),
+        ));
+    }
+
+    /** @throws Refused */
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        int $lineId,
+        int $version,
+        string $quantity,
+        string $promisedOn,
+    ): void {
+        $orderId = CustomerOrderLine::query()->findOrFail($lineId)->customer_order_id;
+        $order = $held->customerOrder($orderId);
+        ChangedMeanwhile::check($order, $version);
+        $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
+        $amount = $line->item->quantity($quantity)->amount;
+        $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))
+            ->plus($line->shipped_quantity)
+            ->plus($line->cancelled_quantity);
+        if ($amount->isLessThan($bound)) {
+            throw CoverRefused::lineBound($bound);
+        }
+        $before = Amount::plain($line->quantity).' by '.Said::day($line->promised_on);
+        $line->quantity = $line->typed_quantity = (string) $amount;
+        $line->typed_unit_id = $line->item->unit_id;
+        $line->promised_on = $promisedOn;
+        $line->is_open = $line->openQuantity()->isPositive();
+        $line->save();
+        $ledger->concerns(customerOrder: $order);
+        $ledger->says(
+            "{$order->number} line {$line->position}: from {$before} to "
+                .Amount::plain($amount)
+                .' by '
+                .Said::day($promisedOn)
+                .'.',
+        );
     }
 }

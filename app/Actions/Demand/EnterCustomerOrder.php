@@ -5,6 +5,7 @@ namespace App\Actions\Demand;
 use App\Books\Bookings;
 use App\Books\Ledger;
 use App\Books\Numbers;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -32,7 +33,7 @@ final class EnterCustomerOrder
      */
     public function handle(array $head, array $lines, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::CustomerOrder, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::CustomerOrder, $signed, Part::writing(function (Ledger $ledger) use (
             $head,
             $lines,
         ): void {
@@ -44,13 +45,14 @@ final class EnterCustomerOrder
                 'version' => 1,
             ]);
             $order->lines()->createMany($rows);
+            $ledger->records->made($order);
             $ledger->concerns(customerOrder: $order);
             $ledger->says(
                 "Customer order {$order->number} entered with "
                     .count($rows)
                     .(count($rows) === 1 ? ' line.' : ' lines.'),
             );
-        });
+        }));
     }
 
     /**

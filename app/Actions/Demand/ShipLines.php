@@ -2,20 +2,21 @@
 
 namespace App\Actions\Demand;
 
-use App\Actions\Stock\Reservations;
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Cover;
-use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\Withdrawal;
 
 /** Ships lines of one customer order from stock, whole or in part. */
@@ -32,50 +33,70 @@ final class ShipLines
      */
     public function handle(int $customerOrderId, array $lines, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Ship, $signed, function (Ledger $ledger) use (
-            $customerOrderId,
-            $lines,
-        ): void {
-            $order = CustomerOrder::query()->with('customer')->lockForUpdate()->findOrFail($customerOrderId);
-            $rows = CustomerOrderLine::query()
-                ->with('item.unit', 'item.units.unit')
-                ->where('customer_order_id', $order->id)
-                ->whereKey(array_keys($lines))
-                ->orderBy('id')
-                ->get();
-            if ($rows->isEmpty()) {
-                throw CoverRefused::nothingToShip();
+        return $this->bookings->once(BookingKind::Ship, $signed, new Part(
+            fn (): Needs => $this->needs($customerOrderId, array_keys($lines)),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $customerOrderId, $lines),
+        ));
+    }
+
+    /**
+     * What its needs name is held.
+     *
+     * @param  array<int, array{quantity: string, lot: int}>  $lines  by line id; lot 0 = oldest first
+     *
+     * @throws Refused
+     */
+    public function write(Ledger $ledger, Held $held, int $customerOrderId, array $lines): void
+    {
+        $order = $held->customerOrder($customerOrderId)->load('customer');
+        $rows = CustomerOrderLine::query()
+            ->with('item.unit', 'item.units.unit')
+            ->where('customer_order_id', $order->id)
+            ->whereKey(array_keys($lines))
+            ->orderBy('id')
+            ->get();
+        if ($rows->isEmpty()) {
+            throw CoverRefused::nothingToShip();
+        }
+        $ledger->concerns(customerOrder: $order);
+        $items = array_values($rows->pluck('item_id')->unique()->all());
+        $ledger->stock->readFree($items);
+        $wrong = [];
+        $said = [];
+        foreach ($rows as $line) {
+            try {
+                $said[] = $this->ship($ledger, $line, $lines[$line->id]['quantity'], $lines[$line->id]['lot']);
+            } catch (Refused $refused) {
+                $wrong["lines.{$line->id}.quantity"] = $refused->getMessage();
             }
-            $ledger->concerns(customerOrder: $order);
-            // what covers these lines beyond what is shipped is given back: by each supply's own lock
-            Heads::orders(
-                Cover::query()
-                    ->whereIn('line_id', $rows->modelKeys())
-                    ->whereNotNull('order_id')
-                    ->where('quantity', '>', 0)
-                    ->pluck('order_id')
-                    ->all(),
-            );
-            $items = array_values($rows->pluck('item_id')->unique()->all());
-            $ledger->stock->lock($items);
-            $ledger->stock->readFree($items);
-            $wrong = [];
-            $said = [];
-            foreach ($rows as $line) {
-                try {
-                    $said[] = $this->ship($ledger, $line, $lines[$line->id]['quantity'], $lines[$line->id]['lot']);
-                } catch (Refused $refused) {
-                    $wrong["lines.{$line->id}.quantity"] = $refused->getMessage();
-                }
-            }
-            if ($wrong !== []) {
-                throw new Refused($wrong);
-            }
-            foreach ($rows->unique('item_id') as $line) {
-                Reservations::assertKept($ledger, $line->item);
-            }
-            $ledger->says("Shipped to {$order->customer->name}: ".implode(', ', $said).'.');
-        });
+        }
+        if ($wrong !== []) {
+            throw new Refused($wrong);
+        }
+        foreach ($rows->unique('item_id') as $line) {
+            $ledger->kept->assertThere($line->item);
+        }
+        $ledger->says("Shipped to {$order->customer->name}: ".implode(', ', $said).'.');
+    }
+
+    /**
+     * What covers these lines beyond what is shipped is given back: by each supply's own lock.
+     *
+     * @param  list<int>  $lines
+     */
+    public function needs(int $customerOrder, array $lines): Needs
+    {
+        $orders = Cover::query()
+            ->whereIn('line_id', $lines)
+            ->whereNotNull('order_id')
+            ->where('quantity', '>', 0)
+            ->pluck('order_id');
+        $items = CustomerOrderLine::query()
+            ->where('customer_order_id', $customerOrder)
+            ->whereKey($lines)
+            ->pluck('item_id');
+
+        return Needs::customerOrders([$customerOrder])->and(Needs::orders($orders))->and(Needs::items($items));
     }
 
     private function ship(Ledger $ledger, CustomerOrderLine $line, string $typed, int $lot): string
@@ -93,11 +114,17 @@ final class ShipLines
         $withdrawal = Withdrawal::decide($line->item->label(),
             $chosen, $quantity, $ledger->stock->promised($line->item_id)->minus($ownQuantity), $onHand);
         foreach ($withdrawal->parts as $part) {
-            $ledger->move($line->item, $part['quantity'], null, $part['key'], 'customer', ['line_id' => $line->id]);
+            $ledger->moves->move(
+                $line->item,
+                $part['quantity'],
+                null,
+                End::stock($part['key']),
+                End::customer($line->id),
+            );
         }
         $released = $quantity->isGreaterThan($ownQuantity) ? $ownQuantity : $quantity;
         if ($own !== null && $released->isPositive()) {
-            $ledger->changeCover($own, $released->negated());
+            $ledger->covers->change($own, $released->negated());
         }
         $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->plus($quantity);
         $line->is_open = $line->openQuantity()->isPositive();
@@ -107,7 +134,7 @@ final class ShipLines
         foreach ($line->covers()->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             if ($over->isPositive()) {
                 $take = $over->isGreaterThan($cover->quantity) ? BigDecimal::of($cover->quantity) : $over;
-                $ledger->changeCover($cover, $take->negated());
+                $ledger->covers->change($cover, $take->negated());
                 $over = $over->minus($take);
             }
         }

@@ -5,6 +5,7 @@ namespace App\Actions\Import;
 use App\Actions\Stock\SetStandardCost;
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\PeriodLock;
 use App\Books\Signed;
 use App\Models\BookingKind;
@@ -36,10 +37,11 @@ final class ImportFolder
         $folder->assertRight();
         $result = new ImportResult();
         $this->plan->atTheEnd(
-            fn () => $this->bookings->once(
+            fn () => $this->bookings->under(
+                PeriodLock::Last,
                 BookingKind::Import,
                 new Signed('import-'.Str::uuid(), $by),
-                function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
+                Part::writing(function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
                     $costs = $this->productData->write($folder, $ledger, $result, $progress);
                     $this->opening->lock($folder, $ledger, array_keys($costs));
                     foreach ($costs as $item => $cost) {
@@ -48,8 +50,7 @@ final class ImportFolder
                     $this->opening->write($folder, $ledger, $result, $by, $progress);
                     $folder->assertRight();
                     $ledger->says('Imported '.$result->sentence());
-                },
-                period: PeriodLock::Last,
+                }),
             ),
         );
 

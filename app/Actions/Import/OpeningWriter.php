@@ -15,10 +15,12 @@ use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\Pieces;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 
 /** Writes what was going on when the shop went live: stock, customer orders, purchases, half-done orders. */
@@ -113,7 +115,7 @@ final class OpeningWriter
         }
         $ledger->stock->read(array_column($rows, 1));
         foreach ($rows as $i => [$item, $key, $quantity, $value]) {
-            $ledger->move($item, $quantity, $value, 'outside', $key);
+            $ledger->moves->move($item, $quantity, $value, End::outside(), End::stock($key));
             $result->add('opening-stock', 'new');
             if ($i % 500 === 499) {
                 $progress('Writing opening-stock.csv', $i + 1);
@@ -195,7 +197,7 @@ final class OpeningWriter
                 $tied = CustomerOrderLine::query()->where('position', (int) $row['line'])
                     ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))
                     ->firstOrFail();
-                $ledger->cover($tied, $order, BigDecimal::min($tied->openQuantity()
+                $ledger->covers->add($tied, $order, BigDecimal::min($tied->openQuantity()
                     ->minus((string) $tied->covers()->sum('quantity')), $order->quantity));
             }
             if ($row['state'] === OrderState::Released->value) {
@@ -227,7 +229,7 @@ final class OpeningWriter
                 );
             }
             $passed = $pieces->passedOn;
-            $ledger->pieces($step, $pieces);
+            $ledger->counts->set($step, $pieces);
         }
         if (! $passed->isZero()) {
             $folder->problem(
@@ -239,8 +241,8 @@ final class OpeningWriter
             );
         }
         $this->used($folder, $ledger, $order, $row, $line);
-        foreach (['labour', 'machine', 'overhead', 'outside'] as $kind) {
-            $ledger->cost($order, $kind, BigDecimal::of((string) $row[$kind])->multipliedBy(100)->toInt());
+        foreach ([CostKind::Labour, CostKind::Machine, CostKind::Overhead, CostKind::Outside] as $kind) {
+            $ledger->costs->add($order, $kind, BigDecimal::of((string) $row[$kind->value])->multipliedBy(100)->toInt());
         }
         $order->save();
         $ledger->touch($order);
@@ -287,9 +289,14 @@ final class OpeningWriter
                 ->where('item_id', $this->item($rows[$at]['component'])->id)
                 ->firstOrFail();
             $quantity = $component->item->quantity((string) $rows[$at]['used'])->amount;
-            $ledger->move($component->item, $quantity, $value, 'outside', 'order',
-                ['component_id' => $component->id, 'order_id' => $order->id]);
-            $ledger->cost($order, 'material', $value);
+            $ledger->moves->move(
+                $component->item,
+                $quantity,
+                $value,
+                End::outside(),
+                End::component($order->id, $component->id),
+            );
+            $ledger->costs->add($order, CostKind::Material, $value);
             $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity);
             $component->used_value += $value;
             $component->save();

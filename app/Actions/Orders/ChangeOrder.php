@@ -101,7 +101,7 @@ final class ChangeOrder
             function (Ledger $ledger, Order $order) use ($signed): string {
                 $order->assertMay(OrderDeed::Cancel);
                 foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
-                    $ledger->changeCover($cover, BigDecimal::of($cover->quantity)->negated());
+                    $ledger->covers->change($cover, BigDecimal::of($cover->quantity)->negated());
                 }
                 $ledger->change($order, 'state', $order->state->value, 'cancelled');
                 $order->state = OrderState::Cancelled;
@@ -128,7 +128,7 @@ final class ChangeOrder
             if ($more->isNegative() && $more->negated()->isGreaterThan($first->pieces()->toDo())) {
                 throw OrderRefused::begun($first->pieces()->toDo());
             }
-            $ledger->pieces($first, $first->pieces()->takeIn($more));
+            $ledger->counts->set($first, $first->pieces()->takeIn($more));
         }
         $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
         $needs = [];

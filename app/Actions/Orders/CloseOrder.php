@@ -3,7 +3,10 @@
 namespace App\Actions\Orders;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -11,10 +14,12 @@ use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Costing\Settlement;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 
 /** Settles the cost of a built order: received + variance = cost put in, to the cent. */
@@ -27,53 +32,73 @@ final class CloseOrder
     /** @throws Refused */
     public function handle(int $id, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Close, $signed, function (Ledger $ledger) use ($id): void {
-            $order = Order::query()->with('item')->lockForUpdate()->findOrFail($id);
-            $order->assertMay(OrderDeed::Close);
-            $ledger->concerns($order);
-            $ledger->stock->lock([$order->item_id]);
-            $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
-            $ledger->stock->readFree(
-                [$order->item_id],
-                lots: $own ? [0, ...array_keys($this->receivedLots($order))] : [],
-            );
-            $quantity = BigDecimal::of($order->received_quantity);
-            $lots = $this->lotsThere($ledger, $order, $quantity);
-            $there = array_reduce(
-                $lots,
-                fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']),
-                BigDecimal::zero(),
-            );
-            $costIn = (int) DB::table('cost_entries')
-                ->where('order_id', $order->id)
-                ->where('kind', '<>', 'receipt')
-                ->sum('cents');
-            // by standard cost stock stays at the set cost: all of the difference is variance
-            $stays = $lots === [] || $ledger->stock->values->rule($order->item_id) === CostingRule::Standard;
-            $settled = Settlement::decide(
-                $costIn,
-                $order->received_value,
-                $quantity,
-                $stays ? BigDecimal::zero() : $there,
-                array_sum(array_column($lots, 'value')),
-            );
-            if ($settled->toStock !== 0) {
-                $weights = array_map(
-                    fn (array $lot): int => $settled->toStock < 0
-                        ? $lot['value']
-                        : $lot['there']->multipliedBy(1_000_000)->toInt(),
-                    $lots,
-                );
-                foreach ($weights === [] ? [] : Cents::split($settled->toStock, $weights) as $i => $share) {
-                    $ledger->revalue($order->item, $share, $lots[$i]['key'], 'order', $this->receipts($order));
-                }
-                $ledger->cost($order, 'receipt', -$settled->toStock);
-            }
-            $ledger->cost($order, 'variance', -$settled->variance);
-            $order->closed_at = now()->toImmutable();
-            $ledger->says("Order {$order->number} closed: ".number_format($settled->variance / 100,
-                2).' variance, '.number_format($settled->toStock / 100, 2).' to stock.');
-        });
+        return $this->bookings->once(BookingKind::Close, $signed, new Part(
+            Needs::orders([$id])->and(Needs::items(Order::query()->whereKey($id)->pluck('item_id'))),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $id),
+        ));
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, int $id): void
+    {
+        $order = $held->order($id)->load('item');
+        $order->assertMay(OrderDeed::Close);
+        $ledger->concerns($order);
+        $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
+        $ledger->stock->readFree(
+            [$order->item_id],
+            lots: $own ? [0, ...array_keys($this->receivedLots($order))] : [],
+        );
+        $lots = $this->lotsThere($ledger, $order, BigDecimal::of($order->received_quantity));
+        $settled = $this->settled($ledger, $order, $lots);
+        if ($settled->toStock !== 0) {
+            $this->toStock($ledger, $order, $settled->toStock, $lots);
+            $ledger->costs->add($order, CostKind::Receipt, -$settled->toStock);
+        }
+        $ledger->costs->add($order, CostKind::Variance, -$settled->variance);
+        $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
+        $ledger->says("Order {$order->number} closed: ".number_format($settled->variance / 100,
+            2).' variance, '.number_format($settled->toStock / 100, 2).' to stock.');
+    }
+
+    /**
+     * How what it really cost is shared between the stock that is left of it and variance.
+     *
+     * @param  list<array{key: StockKey, there: BigDecimal, value: int}>  $lots
+     */
+    private function settled(Ledger $ledger, Order $order, array $lots): Settlement
+    {
+        $there = array_reduce(
+            $lots,
+            fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']),
+            BigDecimal::zero(),
+        );
+        $costIn = (int) DB::table('cost_entries')
+            ->where('order_id', $order->id)
+            ->where('kind', '<>', 'receipt')
+            ->sum('cents');
+        // by standard cost stock stays at the set cost: all of the difference is variance
+        $stays = $lots === [] || $ledger->stock->values->rule($order->item_id) === CostingRule::Standard;
+
+        return Settlement::decide(
+            $costIn,
+            $order->received_value,
+            BigDecimal::of($order->received_quantity),
+            $stays ? BigDecimal::zero() : $there,
+            array_sum(array_column($lots, 'value')),
+        );
+    }
+
+    /** @param  list<array{key: StockKey, there: BigDecimal, value: int}>  $lots */
+    private function toStock(Ledger $ledger, Order $order, int $cents, array $lots): void
+    {
+        $weight = fn (array $lot): int => $cents < 0
+            ? $lot['value']
+            : $lot['there']->multipliedBy(1_000_000)->toInt();
+        $receipts = $this->receipts($order);
+        foreach ($lots === [] ? [] : Cents::split($cents, array_map($weight, $lots)) as $i => $share) {
+            $ledger->moves->revalue($order->item, $share, $lots[$i]['key'], End::order($order->id), $receipts);
+        }
     }
 
     /**

@@ -2,10 +2,11 @@
 
 namespace App\Actions\Orders;
 
-use App\Actions\Questions\Questions;
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -33,33 +34,59 @@ final class CureShort
         return $this->bookings->once(
             BookingKind::Remake,
             $signed,
-            function (Ledger $ledger) use ($id, $version, $cure, $quantity, $signed): void {
-                $lost = self::lost($id);
-                Heads::customerOrders(
-                    CustomerOrderLine::query()->whereKey(array_keys($lost))->pluck('customer_order_id')->all(),
-                );
-                $order = Heads::orders([$id])
-                    ->get($id)
-                    ?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
-                $ledger->stock->lock([$order->item_id]);
-                ChangedMeanwhile::check($order, $version);
-                $amount = $order->item->quantity($quantity)->amount;
-                $short = self::scrapped($order)->minus(self::cured($order));
-                if ($amount->isGreaterThan($short)) {
-                    throw OrderRefused::notSoShort($order->number, $short);
-                }
-                $pieces = Amount::plain($amount);
-                $says = match ($cure) {
-                    Cure::Remake => $this->again($ledger, $order, $lost, $amount),
-                    Cure::FromStock => $this->fromStock($ledger, $order, $lost, $amount),
-                    Cure::Accepted => "Order {$order->number} finishes {$pieces} short, accepted. {$signed->reason}",
-                };
-                $ledger->concerns($order);
-                $ledger->change($order, 'finishes short', Amount::plain($short), $cure->value);
-                Questions::cured($ledger, $order, $amount, $cure->label());
-                $ledger->says($says);
-            },
+            new Part(
+                fn (): Needs => self::needs($id),
+                fn (Ledger $ledger, Held $held) => $this->write(
+                    $ledger,
+                    $held,
+                    $id,
+                    $version,
+                    $cure,
+                    $quantity,
+                    $signed,
+                ),
+            ),
         );
+    }
+
+    /** @throws Refused */
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        int $id,
+        int $version,
+        Cure $cure,
+        string $quantity,
+        Signed $signed,
+    ): void {
+        $lost = self::lost($id);
+        $order = $held->order($id)->load('item.unit', 'item.units.unit');
+        ChangedMeanwhile::check($order, $version);
+        $amount = $order->item->quantity($quantity)->amount;
+        $short = self::scrapped($order)->minus(self::cured($order));
+        if ($amount->isGreaterThan($short)) {
+            throw OrderRefused::notSoShort($order->number, $short);
+        }
+        $pieces = Amount::plain($amount);
+        $says = match ($cure) {
+            Cure::Remake => $this->again($ledger, $order, $lost, $amount),
+            Cure::FromStock => $this->fromStock($ledger, $order, $lost, $amount),
+            Cure::Accepted => "Order {$order->number} finishes {$pieces} short, accepted. "
+                .$signed->reason,
+        };
+        $ledger->concerns($order);
+        $ledger->change($order, 'finishes short', Amount::plain($short), $cure->value);
+        $ledger->questions->cured($order, $amount, $cure->label());
+        $ledger->says($says);
+    }
+
+    private static function needs(int $id): Needs
+    {
+        $lines = CustomerOrderLine::query()->whereKey(array_keys(self::lost($id)));
+
+        return Needs::customerOrders($lines->pluck('customer_order_id'))
+            ->and(Needs::orders([$id]))
+            ->and(Needs::items(Order::query()->whereKey($id)->pluck('item_id')));
     }
 
     public static function scrapped(Order $order): BigDecimal
@@ -133,7 +160,7 @@ final class CureShort
             $wants = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
             $give = BigDecimal::min($amount->minus($given), $lost[$line->id], $wants);
             if ($give->isPositive()) {
-                $ledger->cover($line, $by, $give);
+                $ledger->covers->add($line, $by, $give);
                 $given = $given->plus($give);
             }
         }

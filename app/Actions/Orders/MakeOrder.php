@@ -4,6 +4,7 @@ namespace App\Actions\Orders;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -29,7 +30,7 @@ final class MakeOrder
         bool $withParts,
         Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::OrderMade, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::OrderMade, $signed, Part::writing(function (Ledger $ledger) use (
             $itemId,
             $quantity,
             $dueOn,
@@ -47,6 +48,6 @@ final class MakeOrder
                     ." {$item->unit->code} {$item->label()}"
                     .($parts === [] ? '.' : ', with '.count($parts).' for its parts.'),
             );
-        });
+        }));
     }
 }

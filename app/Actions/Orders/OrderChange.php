@@ -3,8 +3,10 @@
 namespace App\Actions\Orders;
 
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -37,16 +39,25 @@ final class OrderChange
         return $this->bookings->once(
             BookingKind::OrderChanged,
             $signed,
-            function (Ledger $ledger) use ($id, $version, $work): void {
-                $id = $id instanceof Closure ? $id() : $id;
-                // what is made for it may follow it: all heads are locked at once, by id
-                $orders = Heads::orders([$id, ...PartsDue::below($id)]);
-                $order = ($orders[$id] ?? throw Heads::gone(Order::class, $id))->load('item.unit', 'item.units.unit');
-                ChangedMeanwhile::check($order, $version);
-                $order->assertMay(OrderDeed::Change);
-                $ledger->concerns($order);
-                $ledger->says($work($ledger, $order));
-            },
+            new Part(
+                fn (): Needs => $this->needs($id),
+                function (Ledger $ledger, Held $held) use ($id, $version, $work): void {
+                    $id = $id instanceof Closure ? $id() : $id;
+                    $order = $held->order($id)->load('item.unit', 'item.units.unit');
+                    ChangedMeanwhile::check($order, $version);
+                    $order->assertMay(OrderDeed::Change);
+                    $ledger->concerns($order);
+                    $ledger->says($work($ledger, $order));
+                },
+            ),
         );
+    }
+
+    /** What is made for it may follow it. */
+    private function needs(int|Closure $id): Needs
+    {
+        $id = $id instanceof Closure ? $id() : $id;
+
+        return Needs::orders([$id, ...PartsDue::below($id)]);
     }
 }

@@ -70,10 +70,10 @@ final class OrderCopy
             'due_on' => $dueOn,
             'rank' => $for === null ? 500 : $for->rank,
             'for_order_id' => $for?->id,
-            'made_by_id' => $ledger->booking->id,
         ])->refresh();
         $this->steps($order, $routing instanceof Routing ? $routing : null, $quantity);
         $this->components($order, $structure instanceof Structure ? $structure : null, $quantity);
+        $ledger->records->made($order);
         $ledger->touch($order);
 
         return $order;

@@ -3,8 +3,10 @@
 namespace App\Actions\Orders;
 
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -35,38 +37,41 @@ final class PlaceInRank
      */
     public function handle(int $id, ?int $before, Signed $signed, bool $withServants = false): Booking
     {
-        return $this->bookings->once(BookingKind::Ranked, $signed, function (Ledger $ledger) use (
-            $id,
-            $before,
-            $withServants,
-        ): void {
-            $orders = Heads::orders([$id, ...self::open()]);
-            $order = $orders[$id] ?? throw Heads::gone(Order::class, $id);
-            $order->assertMay(OrderDeed::Rank);
-            $servants = $withServants ? $this->servants($id, $before) : [];
-            [$was, $is, $ranks] = self::places([...$servants, $id], $before);
-            if ($was === $is && $servants === []) {
-                throw OrderRefused::standsThere($order->number);
+        return $this->bookings->once(BookingKind::Ranked, $signed, new Part(
+            fn (): Needs => Needs::orders([$id, ...self::open()]),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $id, $before, $withServants),
+        ));
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, int $id, ?int $before, bool $withServants): void
+    {
+        $orders = $held->orders;
+        $order = $held->order($id);
+        $order->assertMay(OrderDeed::Rank);
+        $servants = $withServants ? $this->servants($id, $before) : [];
+        [$was, $is, $ranks] = self::places([...$servants, $id], $before);
+        if ($was === $is && $servants === []) {
+            throw OrderRefused::standsThere($order->number);
+        }
+        // an order whose rank is another one now has changed: a form that shows the old one is told so
+        foreach ($ranks as $other => $rank) {
+            $changed = $orders[$other] ?? throw OrderRefused::orderCame();
+            $changed->rank = $rank;
+            if ($other !== $id) {
+                $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
             }
-            // an order whose rank is another one now has changed: a form that shows the old one is told so
-            foreach ($ranks as $other => $rank) {
-                $changed = $orders[$other] ?? throw OrderRefused::orderCame();
-                $changed->rank = $rank;
-                if ($other !== $id) {
-                    $ledger->change($changed, 'rank', (string) $changed->getOriginal('rank'), (string) $rank);
-                }
-            }
-            $ledger->concerns($order);
-            $ledger->change($order, 'place in rank', (string) $was, (string) $is);
-            $ledger->says(
-                "Order {$order->number} from place {$was} to place {$is}"
-                    .($servants === []
-                        ? '.'
-                        : ', before it '
-                            .implode(', ', array_map(fn (int $one): string => $orders[$one]->number ?? '?', $servants))
-                            .'.'),
-            );
-        });
+        }
+        $ledger->concerns($order);
+        $ledger->change($order, 'place in rank', (string) $was, (string) $is);
+        $ledger->says(
+            "Order {$order->number} from place {$was} to place {$is}"
+                .($servants === []
+                    ? '.'
+                    : ', before it '
+                        .$orders->only($servants)->pluck('number')->join(', ')
+                        .'.'),
+        );
     }
 
     /** What it would do, without doing it. */

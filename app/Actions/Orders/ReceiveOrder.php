@@ -4,8 +4,11 @@ namespace App\Actions\Orders;
 
 use App\Actions\Stock\TrackedCodes;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
 use App\Books\Numbers;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -13,11 +16,13 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\Tracking;
 
@@ -41,34 +46,49 @@ final class ReceiveOrder
         string $codes,
         Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::Receive, $signed, function (Ledger $ledger) use (
-            $orderId,
-            $quantity,
-            $placeId,
-            $codes,
-        ): void {
-            $order = Order::query()->with('item.unit', 'item.units.unit')->lockForUpdate()->findOrFail($orderId);
-            $item = $order->item;
-            $order->assertMay(OrderDeed::Receive);
-            $amount = $item->quantity($quantity)->amount;
-            $place = Place::thatHolds($placeId);
-            $ledger->stock->lock([$item->id]);
-            $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
-            if ($amount->isGreaterThan($last->pieces()->inHand())) {
-                throw OrderRefused::notGood($amount, $last->pieces()->inHand());
-            }
-            $lots = TrackedCodes::split($item, $amount, $this->codes($order, $amount, $codes));
-            $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
-            $ledger->concerns($order);
-            $ledger->stock->read($keys);
-            TrackedCodes::assertSerialsAreNew($item, $lots);
-            $ledger->pieces($last, $last->pieces()->passOn($amount, $last->label()));
-            $this->into($ledger, $order, $amount, $lots, $keys);
-            $ledger->says(
-                Amount::plain($amount)
-                    ." {$item->unit->code} {$item->label()} received from order {$order->number}, to {$place->name}.",
-            );
-        });
+        $part = $this->part($orderId, $quantity, $placeId, $codes);
+
+        return $this->bookings->once(BookingKind::Receive, $signed, $part);
+    }
+
+    public function part(int $orderId, string $quantity, int $placeId, string $codes): Part
+    {
+        return new Part(
+            Needs::orders([$orderId])->and(Needs::items(Order::query()->whereKey($orderId)->pluck('item_id'))),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $orderId, $quantity, $placeId, $codes),
+        );
+    }
+
+    /** @throws Refused */
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        int $orderId,
+        string $quantity,
+        int $placeId,
+        string $codes,
+    ): void {
+        $order = $held->order($orderId)->load('item.unit', 'item.units.unit');
+        $item = $order->item;
+        $order->assertMay(OrderDeed::Receive);
+        $amount = $item->quantity($quantity)->amount;
+        $place = Place::thatHolds($placeId);
+        $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
+        if ($amount->isGreaterThan($last->pieces()->inHand())) {
+            throw OrderRefused::notGood($amount, $last->pieces()->inHand());
+        }
+        $lots = TrackedCodes::split($item, $amount, $this->codes($order, $amount, $codes));
+        $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
+        $ledger->concerns($order);
+        $ledger->stock->read($keys);
+        TrackedCodes::assertSerialsAreNew($item, $lots);
+        $ledger->counts->set($last, $last->pieces()->passOn($amount, $last->label()));
+        $this->into($ledger, $order, $amount, $lots, $keys);
+        $ledger->says(
+            Amount::plain($amount)
+                ." {$item->unit->code} {$item->label()} received from order {$order->number}, "
+                ."to {$place->name}.",
+        );
     }
 
     /** Codes typed, or else the order's number as its lot, or new serials. */
@@ -96,11 +116,17 @@ final class ReceiveOrder
         $shares = Cents::running($value, array_column($lots, 'quantity'), $amount);
         $taken = 0;
         foreach ($lots as $i => $lot) {
-            $taken += $ledger->move($order->item, $lot['quantity'], $shares[$i], 'order', $keys[$i]);
+            $taken += $ledger->moves->move(
+                $order->item,
+                $lot['quantity'],
+                $shares[$i],
+                End::order($order->id),
+                End::stock($keys[$i]),
+            );
         }
         // with standard cost not the planned one; what the order has cost more or less is its variance at closing
         $value = $taken;
-        $ledger->cost($order, 'receipt', -$value);
+        $ledger->costs->add($order, CostKind::Receipt, -$value);
         $order->received_quantity = (string) $after;
         $order->received_value += $value;
         $this->cover($ledger, $order, $amount);
@@ -112,8 +138,8 @@ final class ReceiveOrder
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
             $take = BigDecimal::min($left, $cover->quantity);
             if ($take->isPositive()) {
-                $ledger->changeCover($cover, $take->negated());
-                $ledger->cover($cover->line, null, $take);
+                $ledger->covers->change($cover, $take->negated());
+                $ledger->covers->add($cover->line, null, $take);
                 $left = $left->minus($take);
             }
         }

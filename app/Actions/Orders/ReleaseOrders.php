@@ -3,7 +3,10 @@
 namespace App\Actions\Orders;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -12,6 +15,7 @@ use App\Models\OrderComponent;
 use App\Models\Person;
 use App\Shop\ShopState;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\Release;
@@ -35,72 +39,80 @@ final class ReleaseOrders
      */
     public function handle(array $ids, ?string $shortReason, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Release, $signed, function (Ledger $ledger) use (
-            $ids,
-            $shortReason,
-            $signed,
-        ): void {
-            sort($ids);
-            $orders = Order::query()
-                ->with(['structure', 'item.unit'])
-                ->whereKey($ids)
-                ->orderBy('id')
-                ->lockForUpdate()
-                ->get();
-            if ($orders->isEmpty()) {
-                throw OrderRefused::nothingChosen();
+        return $this->bookings->once(BookingKind::Release, $signed, new Part(
+            Needs::orders($ids),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $shortReason, $signed),
+        ));
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, ?string $shortReason, Signed $signed): void
+    {
+        $orders = $held->orders->load(['structure', 'item.unit']);
+        if ($orders->isEmpty()) {
+            throw OrderRefused::nothingChosen();
+        }
+        $short = $this->short($orders, $shortReason);
+        foreach ($orders as $order) {
+            $this->release($ledger, $order, $signed->person, isset($short[$order->id]) ? $shortReason : null);
+            OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
+        }
+        $ledger->concerns($orders->count() === 1 ? $orders->first() : null);
+        $ledger->says(
+            'Released '
+                .$orders->pluck('number')->join(', ', ' and ')
+                .($short === [] ? '.' : ", short: {$shortReason}"),
+        );
+    }
+
+    /**
+     * @param  Collection<int, Order>  $orders
+     * @return array<int, list<int>> components that are not there, by order
+     *
+     * @throws Refused with all the reasons of all the orders
+     */
+    private function short(Collection $orders, ?string $shortReason): array
+    {
+        $shop = ShopState::now();
+        $reasons = [];
+        $short = [];
+        foreach ($orders as $order) {
+            $release = new Release(
+                "Order {$order->number}",
+                $order->state,
+                $order->is_held,
+                $order->steps()->exists(),
+                $order->structure === null || $order->structure->status === 'approved',
+                array_values(array_unique(array_map(
+                    fn (Allocated $part): string => $part->need->itemName,
+                    $shop->shortParts($order->id),
+                ))));
+            try {
+                $release->decide($shortReason);
+            } catch (Refused $refused) {
+                array_push($reasons, ...array_values($refused->reasons));
             }
-            $shop = ShopState::now();
-            $reasons = [];
-            $short = [];
-            foreach ($orders as $order) {
-                $release = new Release(
-                    "Order {$order->number}",
-                    $order->state,
-                    $order->is_held,
-                    $order->steps()->exists(),
-                    $order->structure === null || $order->structure->status === 'approved',
-                    array_values(array_unique(array_map(
-                        fn (Allocated $part): string => $part->need->itemName,
-                        $shop->shortParts($order->id),
-                    ))));
-                try {
-                    $release->decide($shortReason);
-                } catch (Refused $refused) {
-                    array_push($reasons, ...array_values($refused->reasons));
-                }
-                if ($release->shortBlockers() !== []) {
-                    $short[$order->id] = array_map(
-                        fn (Allocated $part): int => $part->need->id,
-                        $shop->shortParts($order->id),
-                    );
-                }
+            if ($release->shortBlockers() !== []) {
+                $short[$order->id] = array_map(
+                    fn (Allocated $part): int => $part->need->id,
+                    $shop->shortParts($order->id),
+                );
             }
-            if ($reasons !== []) {
-                throw new Refused($reasons);
-            }
-            foreach ($orders as $order) {
-                $this->release($ledger, $order, $signed->person, isset($short[$order->id]) ? $shortReason : null);
-                OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
-            }
-            $ledger->concerns($orders->count() === 1 ? $orders->first() : null);
-            $ledger->says(
-                'Released '
-                    .$orders->pluck('number')->join(', ', ' and ')
-                    .($short === [] ? '.' : ", short: {$shortReason}"),
-            );
-        });
+        }
+
+        return $reasons === [] ? $short : throw new Refused($reasons);
     }
 
     private function release(Ledger $ledger, Order $order, Person $by, ?string $shortReason): void
     {
         $this->cost->freeze($order);
         $first = $order->steps()->firstOrFail();
-        $ledger->pieces($first, $first->pieces()->takeIn(BigDecimal::of($order->quantity)));
-        $order->released_at = now()->toImmutable();
-        $order->released_by = $by->id;
-        $order->short_reason = $shortReason;
-        $order->save();
+        $ledger->counts->set($first, $first->pieces()->takeIn(BigDecimal::of($order->quantity)));
+        $ledger->records->change($order, [
+            'released_at' => now()->toImmutable(),
+            'released_by' => $by->id,
+            'short_reason' => $shortReason,
+        ]);
         $ledger->change($order, 'released', '', $shortReason === null ? 'with all parts' : "short: {$shortReason}");
     }
 }

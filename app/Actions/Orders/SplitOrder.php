@@ -4,9 +4,11 @@ namespace App\Actions\Orders;
 
 use App\Actions\Usage\ReturnComponents;
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
 use App\Books\Numbers;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -18,11 +20,13 @@ use App\Models\Person;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 
 /**
  * Takes pieces that have not begun off an order and makes an order of their own of them: its components, what of them
@@ -54,43 +58,59 @@ final class SplitOrder
         return $this->bookings->once(
             BookingKind::Split,
             $signed,
-            function (Ledger $ledger) use ($id, $version, $pieces, $signed): void {
-                $parts = Order::query()->where('for_order_id', $id)->pluck('id')->all();
-                $locked = Heads::orders([$id, ...$parts]);
-                $order =
-                    $locked->get($id)?->load('item.unit', 'item.units.unit') ?? throw Heads::gone(Order::class, $id);
-                ChangedMeanwhile::check($order, $version);
-                $order->assertMay(OrderDeed::Split);
-                $part = $order->item->quantity($pieces)->amount;
-                $all = BigDecimal::of($order->quantity);
-                $first = $order->steps()->first();
-                $free = $order->released_at === null || $first === null
-                        ? $all
-                        : BigDecimal::min($all, $first->pieces()->toDo());
-                if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
-                    throw OrderRefused::notSplitSo($free, $all);
-                }
-                $new = $this->head($ledger, $order, $part, $signed->person);
-                $this->steps($ledger, $order, $new, $part, $all);
-                $this->components($ledger, $order, $new, $part, $all);
-                $order->quantity = (string) $all->minus($part);
-                if ($order->released_at !== null) {
-                    $this->cost->rescale($order, $all, $all->minus($part));
-                    $this->cost->rescale($new, $all, $part);
-                    $new->save();
-                }
-                $this->covers($ledger, $order, $new);
-                // parts made for the whole are for whoever ranks first of the two
-                foreach ($locked->where('for_order_id', $order->id) as $made) {
-                    $made->for_order_id = null;
-                    $ledger->touch($made);
-                }
-                $ledger->concerns($order);
-                $ledger->touch($new);
-                $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
-                $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
-            },
+            new Part(
+                fn (): Needs => Needs::orders([$id, ...self::parts($id)]),
+                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $id, $version, $pieces, $signed),
+            ),
         );
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, int $id, int $version, string $pieces, Signed $signed): void
+    {
+        $order = $held->order($id)->load('item.unit', 'item.units.unit');
+        ChangedMeanwhile::check($order, $version);
+        $order->assertMay(OrderDeed::Split);
+        $part = $order->item->quantity($pieces)->amount;
+        $all = BigDecimal::of($order->quantity);
+        self::assertFree($order, $part, $all);
+        $new = $this->head($ledger, $order, $part, $signed->person);
+        $this->steps($ledger, $order, $new, $part, $all);
+        $this->components($ledger, $order, $new, $part, $all);
+        $order->quantity = (string) $all->minus($part);
+        if ($order->released_at !== null) {
+            $this->cost->rescale($order, $all, $all->minus($part));
+            $this->cost->rescale($new, $all, $part);
+            $new->save();
+        }
+        $this->covers($ledger, $order, $new);
+        // parts made for the whole are for whoever ranks first of the two
+        foreach ($held->orders->where('for_order_id', $order->id) as $made) {
+            $made->for_order_id = null;
+            $ledger->touch($made);
+        }
+        $ledger->concerns($order);
+        $ledger->touch($new);
+        $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
+        $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
+    }
+
+    /** @throws OrderRefused when so many pieces have begun already */
+    private static function assertFree(Order $order, BigDecimal $part, BigDecimal $all): void
+    {
+        $first = $order->steps()->first();
+        $free = $order->released_at === null || $first === null
+            ? $all
+            : BigDecimal::min($all, $first->pieces()->toDo());
+        if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
+            throw OrderRefused::notSplitSo($free, $all);
+        }
+    }
+
+    /** @return list<int> orders made for its parts */
+    private static function parts(int $id): array
+    {
+        return array_values(Order::query()->where('for_order_id', $id)->pluck('id')->all());
     }
 
     private function head(Ledger $ledger, Order $order, BigDecimal $part, Person $by): Order
@@ -114,7 +134,6 @@ final class SplitOrder
             'quantity' => (string) $part,
             'state' => $order->released_at === null ? 'firm' : 'released',
             'split_from_id' => $order->id,
-            'made_by_id' => $ledger->booking->id,
             'released_at' => $order->released_at,
             'released_by' => $order->released_at === null ? null : $by->id,
         ])->save();
@@ -131,9 +150,9 @@ final class SplitOrder
             $step->baseline_minutes = $step->planned_minutes = $this->copy->minutes($step, $all->minus($part));
             $step->save();
             if ($i === 0 && $order->released_at !== null) {
-                $ledger->pieces($step, $step->pieces()->takeIn($part->negated()));
+                $ledger->counts->set($step, $step->pieces()->takeIn($part->negated()));
                 $copy->refresh();
-                $ledger->pieces($copy, $copy->pieces()->takeIn($part));
+                $ledger->counts->set($copy, $copy->pieces()->takeIn($part));
             }
         }
     }
@@ -208,26 +227,24 @@ final class SplitOrder
             $over = $over->minus($take);
             $value = Cents::part($lot['value'], $take, $lot['quantity']);
             $item = Item::query()->with('unit')->findOrFail($from->item_id);
-            $ledger->move(
+            $ledger->moves->move(
                 $item,
                 $take,
                 $value,
-                'order',
-                'between',
-                ['component_id' => $from->id, 'order_id' => $order->id],
-                $lotId,
+                End::component($order->id, $from->id),
+                End::between(),
+                lot: $lotId,
             );
-            $ledger->move(
+            $ledger->moves->move(
                 $item,
                 $take,
                 $value,
-                'between',
-                'order',
-                ['component_id' => $to->id, 'order_id' => $new->id],
-                $lotId,
+                End::between(),
+                End::component($new->id, $to->id),
+                lot: $lotId,
             );
-            $ledger->cost($order, 'material', -$value);
-            $ledger->cost($new, 'material', $value);
+            $ledger->costs->add($order, CostKind::Material, -$value);
+            $ledger->costs->add($new, CostKind::Material, $value);
             foreach ([[$from, -1], [$to, 1]] as [$row, $sign]) {
                 $row->used_quantity = (string) BigDecimal::of($row->used_quantity)->plus($take->multipliedBy($sign));
                 $row->used_value += $sign * $value;
@@ -244,8 +261,8 @@ final class SplitOrder
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             $take = BigDecimal::min($over, $cover->quantity);
             if ($take->isPositive()) {
-                $ledger->changeCover($cover, $take->negated());
-                $ledger->cover($cover->line, $new, $take);
+                $ledger->covers->change($cover, $take->negated());
+                $ledger->covers->add($cover->line, $new, $take);
                 $over = $over->minus($take);
             }
         }

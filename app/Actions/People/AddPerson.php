@@ -6,6 +6,7 @@ use App\Access\Role;
 use App\Access\Roles;
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -28,10 +29,10 @@ final class AddPerson
      */
     public function handle(NewLogin $new, bool $isGiven, Signed $signed): Booking
     {
-        $work = function (Ledger $ledger) use ($new, $isGiven): void {
+        $work = Part::writing(function (Ledger $ledger) use ($new, $isGiven): void {
             $person = self::make($new, $isGiven);
             $ledger->says("{$person->name} may log in as {$new->login}, {$new->roles->label()}.");
-        };
+        });
 
         return $this->bookings->once(BookingKind::Person, $signed, $work);
     }
@@ -44,8 +45,9 @@ final class AddPerson
                 throw Refused::because('There is somebody already who can let others in.');
             }
             $user = self::make(new NewLogin($name, $login, Roles::of(Role::Supervisor), $password), false);
-            $this->bookings->once(BookingKind::Person, Signed::by($user), fn (Ledger $ledger) => $ledger
-                ->says("{$name} is the first who may log in, as {$login}."));
+            $this->bookings->once(BookingKind::Person, Signed::by($user), Part::writing(
+                fn (Ledger $ledger) => $ledger->says("{$name} is the first who may log in, as {$login}."),
+            ));
 
             return $user;
         });

@@ -4,6 +4,7 @@ namespace App\Actions\People;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -25,7 +26,7 @@ final class ChangePassword
      */
     public function handle(string $present, string $new, string $session, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Person, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::Person, $signed, Part::writing(function (Ledger $ledger) use (
             $present,
             $new,
             $session,
@@ -41,6 +42,6 @@ final class ChangePassword
             $user->fill(['password' => $new, 'must_change' => false, 'is_demo' => false])->save();
             Sessions::end($user->id, $session);
             $ledger->says("{$user->name} took a new password.");
-        });
+        }));
     }
 }

@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Access\Roles;
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -89,7 +90,7 @@ final class ChangePerson
         return $this->bookings->once(
             BookingKind::Person,
             $signed,
-            function (Ledger $ledger) use ($id, $work): void {
+            Part::writing(function (Ledger $ledger) use ($id, $work): void {
                 // all of them, by id: somebody who can let others in must be left
                 $all = Person::whoLogIn()->with('personRoles')->orderBy('id')->lockForUpdate()->get()->keyBy('id');
                 $user = $all[$id] ?? throw Refused::because('That person is not there any more.');
@@ -97,7 +98,7 @@ final class ChangePerson
                 self::assertSomebodyIsLeft($all);
                 $user->save();
                 $ledger->says($said);
-            },
+            }),
         );
     }
 

@@ -3,8 +3,10 @@
 namespace App\Actions\Purchasing;
 
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
@@ -108,15 +110,18 @@ final class ChangePurchase
         return $this->bookings->once(
             BookingKind::PurchaseChanged,
             $signed,
-            function (Ledger $ledger) use ($id, $work): void {
-                $purchase = Heads::purchase($id)->load('item.unit');
-                if (! $purchase->is_open) {
-                    throw PurchaseRefused::complete($purchase->number);
-                }
-                $said = $work($purchase);
-                $purchase->save();
-                $ledger->says($said);
-            },
+            new Part(
+                fn (): Needs => Needs::purchaseOrders([Purchase::query()->findOrFail($id)->purchase_order_id]),
+                function (Ledger $ledger, Held $held) use ($id, $work): void {
+                    $purchase = Purchase::query()->with('item.unit')->findOrFail($id);
+                    if (! $purchase->is_open) {
+                        throw PurchaseRefused::complete($purchase->number);
+                    }
+                    $said = $work($purchase);
+                    $purchase->save();
+                    $ledger->says($said);
+                },
+            ),
         );
     }
 }

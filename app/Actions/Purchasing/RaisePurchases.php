@@ -3,9 +3,11 @@
 namespace App\Actions\Purchasing;
 
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
 use App\Books\Numbers;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -33,55 +35,63 @@ final class RaisePurchases
      */
     public function handle(array $lines, bool $add, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Purchased, $signed, function (Ledger $ledger) use (
-            $lines,
-            $add,
-        ): void {
-            if ($lines === []) {
-                throw PurchaseRefused::nothingToOrder();
-            }
-            $this->deliveries = Deliveries::now();
-            $wrong = [];
-            $bySupplier = [];
-            foreach ($lines as $line) {
-                try {
-                    [$supplier, $row] = $this->row($line);
-                    $bySupplier[$supplier][] = $row;
-                } catch (Refused $refused) {
-                    $wrong["items.{$line->key}"] = $refused->getMessage();
+        return $this->bookings->once(BookingKind::Purchased, $signed, new Part(
+            fn (): Needs => Needs::purchaseOrders($add ? $this->newestOpen($lines) : []),
+            function (Ledger $ledger, Held $held) use (
+                $lines,
+            ): void {
+                if ($lines === []) {
+                    throw PurchaseRefused::nothingToOrder();
                 }
-            }
-            if ($wrong !== []) {
-                throw new Refused($wrong);
-            }
-            ksort($bySupplier);
-            $open = $add ? $this->lockOpen(array_keys($bySupplier)) : [];
-            $said = [];
-            foreach ($bySupplier as $supplier => $rows) {
-                $said[] = $this->order($supplier, $open[$supplier] ?? null, $rows);
-            }
-            $ledger->says('Ordered: '.implode('; ', $said).'.');
-        });
+                $this->deliveries = Deliveries::now();
+                $wrong = [];
+                $bySupplier = [];
+                foreach ($lines as $line) {
+                    try {
+                        [$supplier, $row] = $this->row($line);
+                        $bySupplier[$supplier][] = $row;
+                    } catch (Refused $refused) {
+                        $wrong["items.{$line->key}"] = $refused->getMessage();
+                    }
+                }
+                if ($wrong !== []) {
+                    throw new Refused($wrong);
+                }
+                ksort($bySupplier);
+                $open = $held->purchaseOrders->keyBy('supplier_id');
+                $said = [];
+                foreach ($bySupplier as $supplier => $rows) {
+                    $said[] = $this->order($supplier, $open->get($supplier), $rows);
+                }
+                $ledger->says('Ordered: '.implode('; ', $said).'.');
+            },
+        ));
     }
 
     /**
-     * The newest order of each supplier that is still open.
+     * The newest order that is still open, of each supplier something is ordered from.
      *
-     * @param  list<int>  $suppliers
-     * @return array<int, PurchaseOrder> by supplier
+     * @param  list<PurchaseLine>  $lines
+     * @return list<int>
      */
-    private function lockOpen(array $suppliers): array
+    private function newestOpen(array $lines): array
     {
-        $newest = PurchaseOrder::query()
-            ->whereIn('supplier_id', $suppliers)
-            ->whereHas('lines', fn ($line) => $line->where('is_open', true))
-            ->groupBy('supplier_id')->selectRaw('MAX(id) AS newest')->pluck('newest');
-        $open = [];
-        foreach (Heads::purchaseOrders($newest->all()) as $order) {
-            $open[$order->supplier_id] = $order;
-        }
+        $usual = Item::query()
+            ->whereKey(array_map(fn (PurchaseLine $line): int => $line->item, $lines))
+            ->pluck('supplier_id', 'id');
+        $of = fn (PurchaseLine $line): mixed => $line->supplier ?? $usual[$line->item] ?? null;
+        $suppliers = array_map($of, $lines);
 
-        return $open;
+        return array_values(
+            PurchaseOrder::query()
+                ->whereIn('supplier_id', array_filter($suppliers))
+                ->whereHas('lines', fn ($line) => $line->where('is_open', true))
+                ->groupBy('supplier_id')
+                ->selectRaw('MAX(id) AS newest')
+                ->pluck('newest')
+                ->map(fn ($id): int => (int) $id)
+                ->all(),
+        );
     }
 
     /** @return array{int, array<string, mixed>} supplier, and the line */

@@ -3,11 +3,13 @@
 namespace App\Actions\Questions;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Order;
 use App\Models\Question;
 use KeepPace\Core\Refused;
 
@@ -24,24 +26,26 @@ final class AnswerQuestion
         return $this->bookings->once(
             BookingKind::Answer,
             $signed->because($answer),
-            function (Ledger $ledger) use ($id, $answer, $signed): void {
-                $orderId = Question::query()->findOrFail($id)->order_id;
-                $order = $orderId === null ? null : Order::query()->lockForUpdate()->findOrFail($orderId);
-                $question = Question::query()->findOrFail($id);
-                if ($question->answered_at !== null) {
-                    throw Refused::because("This was answered meanwhile: {$question->answer}.");
-                }
-                $question
-                    ->fill([
-                        'answered_at' => now(),
-                        'answered_by' => $signed->person->id,
-                        'answer' => $answer,
-                        'answer_booking_id' => $ledger->booking->id,
-                    ])
-                    ->save();
-                $ledger->concerns($order);
-                $ledger->says("Answered: {$question->says} {$answer}");
-            },
+            new Part(
+                Needs::orders([Question::query()->findOrFail($id)->order_id]),
+                function (Ledger $ledger, Held $held) use ($id, $answer, $signed): void {
+                    $question = Question::query()->findOrFail($id);
+                    $order = $question->order_id === null ? null : $held->order($question->order_id);
+                    if ($question->answered_at !== null) {
+                        throw Refused::because("This was answered meanwhile: {$question->answer}.");
+                    }
+                    $question
+                        ->fill([
+                            'answered_at' => now(),
+                            'answered_by' => $signed->person->id,
+                            'answer' => $answer,
+                            'answer_booking_id' => $ledger->booking->id,
+                        ])
+                        ->save();
+                    $ledger->concerns($order);
+                    $ledger->says("Answered: {$question->says} {$answer}");
+                },
+            ),
         );
     }
 }

@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\ProductChanges;
 use App\Books\Signed;
 use App\Models\Booking;
@@ -39,24 +40,26 @@ final class ChangeCalendar
             throw PlanRefused::noOpenTime($lost);
         }
 
-        return $this->bookings->once(BookingKind::CalendarChanged, $signed, function (Ledger $ledger) use (
-            $calendarId,
-            $edit,
-        ): void {
-            Plan::lockLive();
-            $before = CalendarTrail::state($calendarId);
-            self::write($calendarId, $edit);
-            $after = CalendarTrail::state($calendarId);
-            if ($before === $after) {
-                throw Refused::because('Nothing differs from what the calendar says already.');
-            }
-            $code = Calendar::query()->findOrFail($calendarId)->code;
-            $changes = new ProductChanges($ledger->booking->id);
-            CalendarTrail::between($changes, $calendarId, $code, $before, $after);
-            $changes->write();
-            $weekDiffers = $edit->week !== null && $before['week'] !== $after['week'];
-            $ledger->says("Calendar {$code} changed: {$edit->says($weekDiffers)}.");
-        });
+        return $this->bookings->once(BookingKind::CalendarChanged, $signed, Part::writing(
+            function (Ledger $ledger) use (
+                $calendarId,
+                $edit,
+            ): void {
+                Plan::lockLive();
+                $before = CalendarTrail::state($calendarId);
+                self::write($calendarId, $edit);
+                $after = CalendarTrail::state($calendarId);
+                if ($before === $after) {
+                    throw Refused::because('Nothing differs from what the calendar says already.');
+                }
+                $code = Calendar::query()->findOrFail($calendarId)->code;
+                $changes = new ProductChanges($ledger->booking->id);
+                CalendarTrail::between($changes, $calendarId, $code, $before, $after);
+                $changes->write();
+                $weekDiffers = $edit->week !== null && $before['week'] !== $after['week'];
+                $ledger->says("Calendar {$code} changed: {$edit->says($weekDiffers)}.");
+            },
+        ));
     }
 
     /**

@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -34,7 +35,7 @@ final class HoldPromise
         DateToHold $date,
         Signed $signed,
     ): Booking {
-        return $this->bookings->once(BookingKind::PromiseHeld, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::PromiseHeld, $signed, Part::writing(function (Ledger $ledger) use (
             $date,
             $signed,
         ): void {
@@ -70,25 +71,27 @@ final class HoldPromise
                     .$finish->setTimezone($zone)->format('D j M H:i')
                     .($date->for === '' ? '.' : ", for {$date->for}."),
             );
-        });
+        }));
     }
 
     /** @throws Refused */
     public function release(int $promise, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::PromiseHeld, $signed, function (Ledger $ledger) use ($promise): void {
-            Plan::lockLive();
-            $row = DB::table('promises AS p')
-                ->join('items AS i', 'i.id', 'p.item_id')
-                ->where('p.id', $promise)
-                ->whereNull('p.released_at')
-                ->where('p.held_until', '>', now())
-                ->first(['p.*', 'i.name']) ?? throw PlanRefused::notHeld();
-            DB::table('promises')
-                ->where('id', $promise)
-                ->update(['released_at' => now()]);
-            $ledger->says("No longer held: {$row->name}".($row->for === '' ? '.' : " for {$row->for}."));
-        });
+        return $this->bookings->once(BookingKind::PromiseHeld, $signed, Part::writing(
+            function (Ledger $ledger) use ($promise): void {
+                Plan::lockLive();
+                $row = DB::table('promises AS p')
+                    ->join('items AS i', 'i.id', 'p.item_id')
+                    ->where('p.id', $promise)
+                    ->whereNull('p.released_at')
+                    ->where('p.held_until', '>', now())
+                    ->first(['p.*', 'i.name']) ?? throw PlanRefused::notHeld();
+                DB::table('promises')
+                    ->where('id', $promise)
+                    ->update(['released_at' => now()]);
+                $ledger->says("No longer held: {$row->name}".($row->for === '' ? '.' : " for {$row->for}."));
+            },
+        ));
     }
 
     /**

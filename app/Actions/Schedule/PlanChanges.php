@@ -3,8 +3,10 @@
 namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -59,38 +61,41 @@ final class PlanChanges
         \Closure $work,
         array $orders = [],
     ): Booking {
-        return $this->bookings->once($kind, $signed, function (Ledger $ledger) use (
-            $planId,
-            $seen,
-            $work,
-            $orders,
-            $signed,
-        ): void {
-            $this->lock($ledger, $orders);
-            $plan = Plan::query()->lockForUpdate()->find($planId)
-                ?? throw PlanRefused::planGone();
-            $standing = StandingPlan::of($planId);
-            $this->assertSeen($plan, $seen, $signed->person);
-            $pins = $standing->pins();
-            $before = Arrangement::pack($standing->steps(), $pins);
-            $facts = new \ArrayObject;
-            $load = $work($ledger, $standing, $facts);
-            if ($this->keepUp->isSuspended() && $planId === Plan::LIVE) {
-                return; // once, when all is booked
-            }
-            $this->bring($plan, $standing, $load, $ledger->booking, count($facts) === 0 && $standing->pins() == $pins);
-            $plan->change_id = DB::table('plan_changes')->insertGetId([
-                'plan_id' => $planId,
-                'booking_id' => $ledger->booking->id,
-                'user_id' => $signed->person->id,
-                'before' => $before,
-                'facts' => json_encode($facts->getArrayCopy()),
-            ]);
-            $plan->save();
-            // a new deed ends what could be redone
-            DB::table('plan_changes')->where('plan_id', $planId)->where('is_undone', true)->delete();
-            $this->forgetOld($planId);
-        });
+        return $this->bookings->once($kind, $signed, new Part(
+            Needs::orders($orders),
+            function (Ledger $ledger, Held $held) use (
+                $planId,
+                $seen,
+                $work,
+                $signed,
+            ): void {
+                self::touch($ledger, $held);
+                $plan = Plan::query()->lockForUpdate()->find($planId)
+                    ?? throw PlanRefused::planGone();
+                $standing = StandingPlan::of($planId);
+                $this->assertSeen($plan, $seen, $signed->person);
+                $pins = $standing->pins();
+                $before = Arrangement::pack($standing->steps(), $pins);
+                $facts = new \ArrayObject;
+                $load = $work($ledger, $standing, $facts);
+                if ($this->keepUp->isSuspended() && $planId === Plan::LIVE) {
+                    return; // once, when all is booked
+                }
+                $isSame = count($facts) === 0 && $standing->pins() == $pins;
+                $this->bring($plan, $standing, $load, $ledger->booking, $isSame);
+                $plan->change_id = DB::table('plan_changes')->insertGetId([
+                    'plan_id' => $planId,
+                    'booking_id' => $ledger->booking->id,
+                    'user_id' => $signed->person->id,
+                    'before' => $before,
+                    'facts' => json_encode($facts->getArrayCopy()),
+                ]);
+                $plan->save();
+                // a new deed ends what could be redone
+                DB::table('plan_changes')->where('plan_id', $planId)->where('is_undone', true)->delete();
+                $this->forgetOld($planId);
+            },
+        ));
     }
 
     /**
@@ -120,16 +125,10 @@ final class PlanChanges
         $this->writer->write($plan, $draft);
     }
 
-    /**
-     * Locks orders whose facts a deed on a plan changes, and raises their versions with it.
-     *
-     * @param  list<int>  $orders
-     */
-    public function lock(Ledger $ledger, array $orders): void
+    /** Orders whose facts a deed on a plan changes get another version with it. */
+    public static function touch(Ledger $ledger, Held $held): void
     {
-        foreach ($orders === [] ? [] : Heads::orders($orders) as $order) {
-            $ledger->touch($order);
-        }
+        $held->orders->each($ledger->touch(...));
     }
 
     /**

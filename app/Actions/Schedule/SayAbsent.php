@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -39,7 +40,7 @@ final class SayAbsent
         return $this->bookings->once(
             BookingKind::Downtime,
             $signed,
-            function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $signed): void {
+            Part::writing(function (Ledger $ledger) use ($workCentre, $machine, $from, $until, $signed): void {
                 Plan::lockLive();
                 $centre = WorkCentre::query()->findOrFail($workCentre);
                 self::assertSpan($from, $until);
@@ -59,7 +60,7 @@ final class SayAbsent
                 }
                 $which = $machine === 0 || $centre->machines === 1 ? '' : " {$machine}";
                 $ledger->says("{$centre->name}{$which} is down ".self::words($from, $until).self::why($signed));
-            },
+            }),
         );
     }
 
@@ -69,7 +70,7 @@ final class SayAbsent
         return $this->bookings->once(
             BookingKind::Absence,
             $signed,
-            function (Ledger $ledger) use ($person, $from, $until, $signed): void {
+            Part::writing(function (Ledger $ledger) use ($person, $from, $until, $signed): void {
                 Plan::lockLive();
                 $working = DB::table('people')->whereNotNull('work_centre_id')->where('is_there', true);
                 $name = $working->where('id', $person)->value('name')
@@ -84,7 +85,7 @@ final class SayAbsent
                 }
                 $this->write('absences', $who, self::span($from, $until), $ledger, $signed);
                 $ledger->says("{$name} is away ".self::words($from, $until).self::why($signed));
-            },
+            }),
         );
     }
 
@@ -127,7 +128,7 @@ final class SayAbsent
         return $this->bookings->once(
             $what === 'downtimes' ? BookingKind::Downtime : BookingKind::Absence,
             $signed,
-            function (Ledger $ledger) use ($what, $id): void {
+            Part::writing(function (Ledger $ledger) use ($what, $id): void {
                 Plan::lockLive();
                 $row = DB::table($what)->where('id', $id)->whereNull('ended_at')->first()
                     ?? throw Refused::because('That is over already.');
@@ -139,7 +140,7 @@ final class SayAbsent
                         : DB::table('work_centres')->where('id', $row->work_centre_id)->value('name')
                             ." {$row->machine}";
                 $ledger->says("{$name} is back.");
-            },
+            }),
         );
     }
 

@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -30,7 +31,7 @@ final class StartSearch
      */
     public function handle(int $seconds, int $movedWeight, int $seed, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::WhatIf, $signed, Part::writing(function (Ledger $ledger) use (
             $seconds,
             $movedWeight,
             $seed,
@@ -56,7 +57,7 @@ final class StartSearch
             ]);
             $ledger->says("Search started: {$seconds} s, seed {$seed}.");
             DB::afterCommit(fn () => event(new SearchAsked($id)));
-        });
+        }));
     }
 
     /** Takes the best found so far. */

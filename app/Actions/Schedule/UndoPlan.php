@@ -3,7 +3,10 @@
 namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -29,35 +32,46 @@ final class UndoPlan
     /** @throws Refused when there is nothing to take back */
     public function undo(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::PlanUndone, $signed, function (Ledger $ledger) use ($planId): void {
-            $this->changes->lock($ledger, $this->facts->orders($this->last($planId, false)));
-            $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
-            $change = $this->last($planId, false) ?? throw PlanRefused::nothingToUndo();
-            $standing = StandingPlan::of($planId);
-            $after = Arrangement::pack($standing->steps(), $standing->pins());
-            $this->facts->takeBack(json_decode($change->facts, true));
-            $this->arrange($plan, $standing, $change->before, $ledger);
-            DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => true, 'after' => $after]);
-            $plan->change_id = $this->last($planId, false)?->id;
-            $plan->save();
-            $ledger->says("Undone: {$change->says}");
-        });
+        return $this->bookings->once(BookingKind::PlanUndone, $signed, new Part(
+            fn (): Needs => $this->needs($planId, false),
+            function (Ledger $ledger, Held $held) use ($planId): void {
+                PlanChanges::touch($ledger, $held);
+                $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
+                $change = $this->last($planId, false) ?? throw PlanRefused::nothingToUndo();
+                $standing = StandingPlan::of($planId);
+                $after = Arrangement::pack($standing->steps(), $standing->pins());
+                $this->facts->takeBack(json_decode($change->facts, true));
+                $this->arrange($plan, $standing, $change->before, $ledger);
+                DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => true, 'after' => $after]);
+                $plan->change_id = $this->last($planId, false)?->id;
+                $plan->save();
+                $ledger->says("Undone: {$change->says}");
+            },
+        ));
     }
 
     /** @throws Refused when nothing was undone */
     public function redo(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::PlanUndone, $signed, function (Ledger $ledger) use ($planId): void {
-            $this->changes->lock($ledger, $this->facts->orders($this->last($planId, true)));
-            $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
-            $change = $this->last($planId, true) ?? throw PlanRefused::nothingToRedo();
-            $this->facts->doAgain(json_decode($change->facts, true));
-            $this->arrange($plan, StandingPlan::of($planId), $change->after, $ledger);
-            DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => false]);
-            $plan->change_id = $change->id;
-            $plan->save();
-            $ledger->says("Done again: {$change->says}");
-        });
+        return $this->bookings->once(BookingKind::PlanUndone, $signed, new Part(
+            fn (): Needs => $this->needs($planId, true),
+            function (Ledger $ledger, Held $held) use ($planId): void {
+                PlanChanges::touch($ledger, $held);
+                $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
+                $change = $this->last($planId, true) ?? throw PlanRefused::nothingToRedo();
+                $this->facts->doAgain(json_decode($change->facts, true));
+                $this->arrange($plan, StandingPlan::of($planId), $change->after, $ledger);
+                DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => false]);
+                $plan->change_id = $change->id;
+                $plan->save();
+                $ledger->says("Done again: {$change->says}");
+            },
+        ));
+    }
+
+    private function needs(int $planId, bool $undone): Needs
+    {
+        return Needs::orders($this->facts->orders($this->last($planId, $undone)));
     }
 
     private function arrange(Plan $plan, StandingPlan $standing, string $packed, Ledger $ledger): void

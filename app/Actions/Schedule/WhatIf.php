@@ -4,6 +4,7 @@ namespace App\Actions\Schedule;
 
 use App\Books\Bookings;
 use App\Books\Ledger;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -51,7 +52,7 @@ final class WhatIf
     /** @throws Refused */
     public function copy(string $name, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::WhatIf, $signed, Part::writing(function (Ledger $ledger) use (
             $name,
             $signed,
         ): void {
@@ -64,7 +65,7 @@ final class WhatIf
                 null,
             );
             $ledger->says("What-if made: {$plan->name}.");
-        });
+        }));
     }
 
     /**
@@ -76,7 +77,7 @@ final class WhatIf
      */
     public function tryLever(int $order, array $lever, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use (
+        return $this->bookings->once(BookingKind::WhatIf, $signed, Part::writing(function (Ledger $ledger) use (
             $order,
             $lever,
             $signed,
@@ -93,7 +94,7 @@ final class WhatIf
             );
             $ledger->booking->order_id = $order;
             $ledger->says("What-if made: {$plan->name}.");
-        });
+        }));
     }
 
     /**
@@ -114,26 +115,30 @@ final class WhatIf
      */
     public function again(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use ($planId): void {
-            $plan = $this->locked($planId);
-            $standing = StandingPlan::of($planId);
-            $this->write($plan, $standing->steps(), PlanComparison::facts());
-            $ledger->says("What-if worked out again: {$plan->name}.");
-        });
+        return $this->bookings->once(BookingKind::WhatIf, $signed, Part::writing(
+            function (Ledger $ledger) use ($planId): void {
+                $plan = $this->locked($planId);
+                $standing = StandingPlan::of($planId);
+                $this->write($plan, $standing->steps(), PlanComparison::facts());
+                $ledger->says("What-if worked out again: {$plan->name}.");
+            },
+        ));
     }
 
     /** @throws Refused */
     public function discard(int $planId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::WhatIf, $signed, function (Ledger $ledger) use ($planId): void {
-            $plan = $this->locked($planId);
-            DB::table('searches')->where('plan_id', $planId)->update(['plan_id' => null]);
-            foreach (self::TABLES as $table) {
-                DB::table($table)->where('plan_id', $planId)->delete();
-            }
-            $plan->delete();
-            $ledger->says("What-if thrown away: {$plan->name}.");
-        });
+        return $this->bookings->once(BookingKind::WhatIf, $signed, Part::writing(
+            function (Ledger $ledger) use ($planId): void {
+                $plan = $this->locked($planId);
+                DB::table('searches')->where('plan_id', $planId)->update(['plan_id' => null]);
+                foreach (self::TABLES as $table) {
+                    DB::table($table)->where('plan_id', $planId)->delete();
+                }
+                $plan->delete();
+                $ledger->says("What-if thrown away: {$plan->name}.");
+            },
+        ));
     }
 
     /**

@@ -3,14 +3,15 @@
 namespace App\Actions\Shop;
 
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Consignment;
-use App\Models\Order;
 use App\Models\OrderStep;
 use App\Shop\Away;
 use App\Shop\Deliveries;
@@ -80,10 +81,9 @@ final class ChangeBack
         return $this->bookings->once(
             BookingKind::BackChanged,
             $signed,
-            function (Ledger $ledger) use ($id, $work): void {
+            new Part(Needs::orders([self::orderOf($id)]), function (Ledger $ledger, Held $held) use ($id, $work): void {
                 $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
-                $order = Heads::orders([$step->order_id])[$step->order_id]
-                    ?? throw Heads::gone(Order::class, $step->order_id);
+                $order = $held->order($step->order_id);
                 if (! Away::handfuls()->where('h.id', $id)->exists()) {
                     throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
                 }
@@ -92,8 +92,13 @@ final class ChangeBack
                 $handful->save();
                 $ledger->concerns($order);
                 $ledger->says($said);
-            },
+            }),
         );
+    }
+
+    private static function orderOf(int $id): int
+    {
+        return OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id)->order_id;
     }
 
     private function day(CarbonImmutable $at): string

@@ -2,10 +2,12 @@
 
 namespace App\Actions\Shop;
 
-use App\Actions\Questions\Questions;
 use App\Actions\Usage\Backflush;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Books\StepClock;
 use App\Models\Booking;
@@ -16,6 +18,7 @@ use App\Models\OrderStep;
 use App\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
@@ -41,50 +44,70 @@ final class ReportStep
         return $this->bookings->once(
             BookingKind::Report,
             $signed->because($report['reason']),
-            function (Ledger $ledger) use ($stepId, $report): void {
-                $order = Order::query()
-                    ->with('item.unit', 'item.units.unit')
-                    ->lockForUpdate()
-                    ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
-                $steps = $order->steps()->get();
-                $step = $steps->findOrFail($stepId);
-                $order->assertMay(OrderDeed::Count);
-                $good = $order->item->quantity($report['good'])->amount;
-                $scrap = $order->item->quantity($report['scrap'])->amount;
-                $passOn = $order->item->quantity($report['pass_on'])->amount;
-                if ($good->plus($scrap)->plus($passOn)->isZero()) {
-                    throw OrderRefused::nothingCounted();
-                }
-                if ($scrap->isPositive() && trim($report['reason']) === '') {
-                    throw OrderRefused::scrapUnexplained();
-                }
-                $next = $steps->firstWhere('number', '>', $step->number);
-                if ($next === null && $passOn->isPositive()) {
-                    throw OrderRefused::lastStep();
-                }
-                $backflush = Backflush::of($ledger, $order, $step);
-                $clock = new StepClock($step);
-                $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
-                $labour = $machine * $step->crew;
-                $label = $step->label();
-                $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
-                $ledger->pieces($step, $now, $labour, $machine, $clock->stands());
-                if ($next !== null && $passOn->isPositive()) {
-                    $ledger->pieces($next, $next->pieces()->takeIn($passOn));
-                    if ($next->isOutside()) {
-                        $this->send($ledger, $next, $passOn);
-                    }
-                }
-                $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
-                $backflush->book();
-                if ($scrap->isPositive()) {
-                    Questions::short($ledger, $order, $step->number, $scrap);
-                }
-                $clock->counted();
-                $ledger->concerns($order);
-                $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
-            },
+            new Part(
+                fn (): Needs => Backflush::needs($stepId),
+                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $stepId, $report), asksAgain: false,
+            ),
         );
+    }
+
+    /**
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
+     *
+     * @throws Refused
+     */
+    private function write(Ledger $ledger, Held $held, int $stepId, array $report): void
+    {
+        $order = $held->order($held->needs->orders[0] ?? 0)->load('item.unit', 'item.units.unit');
+        $steps = $order->steps()->get();
+        $step = $steps->findOrFail($stepId);
+        $order->assertMay(OrderDeed::Count);
+        $next = $steps->firstWhere('number', '>', $step->number);
+        [$good, $scrap, $passOn] = self::counted($order, $report, $next);
+        $backflush = Backflush::of($ledger, $held, $order, $step);
+        $clock = new StepClock($step);
+        $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
+        $labour = $machine * $step->crew;
+        $label = $step->label();
+        $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
+        $ledger->counts->set($step, $now, $labour, $machine, $clock->stands());
+        $next === null || ! $passOn->isPositive() ?: $this->passOn($ledger, $next, $passOn);
+        $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
+        $backflush->book();
+        if ($scrap->isPositive()) {
+            $ledger->questions->short($order, $step->number, $scrap);
+        }
+        $clock->counted();
+        $ledger->concerns($order);
+        $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
+    }
+
+    /**
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
+     * @return array{BigDecimal, BigDecimal, BigDecimal} good, scrap, passed on
+     *
+     * @throws Refused
+     */
+    private static function counted(Order $order, array $report, ?OrderStep $next): array
+    {
+        $good = $order->item->quantity($report['good'])->amount;
+        $scrap = $order->item->quantity($report['scrap'])->amount;
+        $passOn = $order->item->quantity($report['pass_on'])->amount;
+
+        return match (true) {
+            $good->plus($scrap)->plus($passOn)->isZero() => throw OrderRefused::nothingCounted(),
+            $scrap->isPositive() && trim($report['reason']) === '' => throw OrderRefused::scrapUnexplained(),
+            $next === null && $passOn->isPositive() => throw OrderRefused::lastStep(),
+            default => [$good, $scrap, $passOn],
+        };
+    }
+
+    private function passOn(Ledger $ledger, OrderStep $next, BigDecimal $pieces): void
+    {
+        $ledger->counts->set($next, $next->pieces()->takeIn($pieces));
+        if ($next->isOutside()) {
+            $this->send($ledger, $next, $pieces);
+        }
     }
 
     /** Out of the house from now on: each handful has a day of its own to be back. */
@@ -111,13 +134,14 @@ final class ReportStep
         BigDecimal $pieces,
     ): void {
         if ($step->isOutside()) {
-            $ledger->cost($order, 'outside', Cents::of($pieces, $step->price), $step); // the work done, not the parts
+            // the work done, not the parts
+            $ledger->costs->add($order, CostKind::Outside, Cents::of($pieces, $step->price), $step);
 
             return;
         }
         $rates = new Rates($step->labour_rate ?? '0', $step->machine_rate ?? '0', $step->overhead_percent ?? '0');
         foreach ($rates->cost($labour, $machine) as $kind => $cents) {
-            $ledger->cost($order, $kind, $cents, $step);
+            $ledger->costs->add($order, CostKind::from($kind), $cents, $step);
         }
     }
 

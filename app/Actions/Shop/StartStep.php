@@ -3,12 +3,13 @@
 namespace App\Actions\Shop;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
-use App\Books\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Order;
 use App\Models\OrderStep;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
@@ -24,25 +25,25 @@ final class StartStep
     /** @throws Refused */
     public function handle(int $stepId, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Start, $signed, function (Ledger $ledger) use (
-            $stepId,
-            $signed,
-        ): void {
-            $order = Order::query()
-                ->lockForUpdate()
-                ->findOrFail(OrderStep::query()->findOrFail($stepId)->order_id);
-            $step = OrderStep::query()->findOrFail($stepId);
-            $order->assertMay(OrderDeed::Start);
-            if ($step->started_at !== null) {
-                throw OrderRefused::runsAlready($order->number, $step->label());
-            }
-            if (! $step->pieces()->toDo()->isPositive()) {
-                throw OrderRefused::nothingThere($order->number, $step->label());
-            }
-            (new StepClock($step))->start($signed->person->id);
-            $ledger->booking->stepEntries()->create(['order_step_id' => $step->id]);
-            $ledger->concerns($order);
-            $ledger->says("{$order->number} {$step->label()} started.");
-        });
+        return $this->bookings->once(BookingKind::Start, $signed, new Part(
+            Needs::orders([OrderStep::query()->findOrFail($stepId)->order_id]),
+            function (Ledger $ledger, Held $held) use (
+                $stepId,
+                $signed,
+            ): void {
+                $step = OrderStep::query()->findOrFail($stepId);
+                $order = $held->order($step->order_id);
+                $order->assertMay(OrderDeed::Start);
+                if ($step->started_at !== null) {
+                    throw OrderRefused::runsAlready($order->number, $step->label());
+                }
+                if (! $step->pieces()->toDo()->isPositive()) {
+                    throw OrderRefused::nothingThere($order->number, $step->label());
+                }
+                $ledger->counts->started($step, $signed->person->id);
+                $ledger->concerns($order);
+                $ledger->says("{$order->number} {$step->label()} started.");
+            },
+        ));
     }
 }

@@ -3,7 +3,10 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -16,6 +19,7 @@ use KeepPace\Core\Costing\LateCost;
 use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 
 /** A cost of goods that is known only after they came in: freight, duty, a corrected price (IAS 2.10-11). */
 final class AddLateCost
@@ -35,8 +39,8 @@ final class AddLateCost
         return $this->bookings->once(
             BookingKind::LateCost,
             $signed,
-            function (Ledger $ledger) use ($bookingId, $cents): void {
-                $receipt = Booking::query()->lockForUpdate()->findOrFail($bookingId);
+            new Part($this->needs($bookingId), function (Ledger $ledger, Held $held) use ($cents): void {
+                $receipt = $held->booking();
                 $moves = $this->moves($receipt);
                 if ($cents === 0) {
                     throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
@@ -57,8 +61,14 @@ final class AddLateCost
                     "{$euros($cents)} € late cost of booking {$receipt->id}: {$euros($toStock)} to stock, "
                         ."{$euros($cents - $toStock)} variance.",
                 );
-            },
+            }),
         );
+    }
+
+    private function needs(int $bookingId): Needs
+    {
+        return Needs::booking($bookingId)
+            ->and(Needs::items(Move::query()->where('booking_id', $bookingId)->pluck('item_id')));
     }
 
     /**
@@ -88,14 +98,13 @@ final class AddLateCost
     }
 
     /**
-     * Locks the items and reads what lies there: of items with a cost of their own the lots that came in.
+     * Reads what lies there: of items with a cost of their own the lots that came in.
      *
      * @param  list<int>  $items
      * @param  Collection<int, Move>  $moves
      */
     private function read(Ledger $ledger, array $items, Collection $moves): void
     {
-        $ledger->stock->lock($items);
         $isOwn = fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own;
         $own = array_values(array_filter($items, $isOwn));
         $ledger->stock->readFree($own, lots: array_values($moves->pluck('lot_id')->unique()->all()));
@@ -113,16 +122,10 @@ final class AddLateCost
         };
         $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);
         if ($key !== null) {
-            $ledger->revalue(
-                $item,
-                $spread->toStock,
-                $key,
-                'outside',
-                [$move->id],
-                ['purchase_id' => $move->purchase_id],
-            );
+            $from = End::outside($move->purchase_id);
+            $ledger->moves->revalue($item, $spread->toStock, $key, $from, [$move->id]);
         }
-        $ledger->variance($item, $spread->variance, $move->lot_id);
+        $ledger->moves->variance($item, $spread->variance, $move->lot_id);
 
         return $spread->toStock;
     }

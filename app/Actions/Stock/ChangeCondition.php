@@ -3,7 +3,10 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
@@ -12,6 +15,7 @@ use App\Models\Lot;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 
@@ -32,33 +36,39 @@ final class ChangeCondition
         return $this->bookings->once(
             BookingKind::Condition,
             $signed,
-            function (Ledger $ledger) use ($balanceId, $quantity, $to): void {
-                $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
-                $item = $found->item;
-                $from = $found->key();
-                if ($from->condition === $to) {
-                    throw Refused::because("It is {$to->label()} already.");
-                }
-                $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
-                $ledger->stock->lock([$item->id]);
-                $ledger->stock->read([$from, $key]);
-                $amount = $item->quantity($quantity)->amount;
-                $ledger->move($item, $amount, null, $from, $key);
-                if ($ledger->stock->isOverpromised($item->id)) {
-                    throw StockRefused::promised(
-                        $item->label(),
-                        $amount,
-                        $ledger->stock->quantity($item->id)->plus($amount),
-                        $ledger->stock->promised($item->id),
-                    );
-                }
-                Reservations::assertKept($ledger, $item);
-                $lot = $from->lot === 0 ? '' : ' '.Lot::query()->findOrFail($from->lot)->code;
-                $ledger->says(
-                    Amount::plain($amount)
-                        ." {$item->unit->code} {$item->label()}{$lot} at {$found->place->name} now {$to->label()}.",
-                );
-            },
+            new Part(
+                Needs::items([Balance::query()->findOrFail($balanceId)->item_id]),
+                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $balanceId, $quantity, $to),
+            ),
+        );
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, int $balanceId, string $quantity, Condition $to): void
+    {
+        $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
+        $item = $found->item;
+        $from = $found->key();
+        if ($from->condition === $to) {
+            throw Refused::because("It is {$to->label()} already.");
+        }
+        $key = new StockKey($from->item, $from->place, $from->lot, $to, $from->owner);
+        $ledger->stock->read([$from, $key]);
+        $amount = $item->quantity($quantity)->amount;
+        $ledger->moves->move($item, $amount, null, End::stock($from), End::stock($key));
+        if ($ledger->stock->isOverpromised($item->id)) {
+            throw StockRefused::promised(
+                $item->label(),
+                $amount,
+                $ledger->stock->quantity($item->id)->plus($amount),
+                $ledger->stock->promised($item->id),
+            );
+        }
+        $ledger->kept->assertThere($item);
+        $lot = $from->lot === 0 ? '' : ' '.Lot::query()->findOrFail($from->lot)->code;
+        $ledger->says(
+            Amount::plain($amount)
+                ." {$item->unit->code} {$item->label()}{$lot} at {$found->place->name} now {$to->label()}.",
         );
     }
 
@@ -68,18 +78,20 @@ final class ChangeCondition
         return $this->bookings->once(
             BookingKind::LotDated,
             $signed,
-            function (Ledger $ledger) use ($lotId, $expiresOn): void {
-                $ledger->stock->lock([Lot::query()->findOrFail($lotId)->item_id]);
-                $lot = Lot::query()->with('item')->findOrFail($lotId);
-                $before = $lot->expires_on ?? 'no date';
-                $lot->expires_on = $expiresOn;
-                $lot->save();
-                $ledger->says(
-                    "Lot {$lot->code} of {$lot->item->label()}: good until "
-                        .($expiresOn ?? 'further notice')
-                        .", before {$before}.",
-                );
-            },
+            new Part(
+                Needs::items([Lot::query()->findOrFail($lotId)->item_id]),
+                function (Ledger $ledger, Held $held) use ($lotId, $expiresOn): void {
+                    $lot = Lot::query()->with('item')->findOrFail($lotId);
+                    $before = $lot->expires_on ?? 'no date';
+                    $lot->expires_on = $expiresOn;
+                    $lot->save();
+                    $ledger->says(
+                        "Lot {$lot->code} of {$lot->item->label()}: good until "
+                            .($expiresOn ?? 'further notice')
+                            .", before {$before}.",
+                    );
+                },
+            ),
         );
     }
 }

@@ -2,9 +2,12 @@
 
 namespace App\Actions\Stock;
 
+use App\Books\AsTyped;
 use App\Books\Bookings;
-use App\Books\Heads;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -17,6 +20,7 @@ use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 
 /** Books bought goods into stock, against an open purchase or without one. */
@@ -32,41 +36,35 @@ final class GoodsIn
         return $this->bookings->once(
             BookingKind::GoodsIn,
             $signed,
-            function (Ledger $ledger) use ($arrival): void {
-                $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
-                $purchase = $arrival->purchaseId === null ? null : Heads::purchase($arrival->purchaseId);
-                if ($purchase !== null && $purchase->item_id !== $item->id) {
-                    throw PurchaseRefused::otherItem($purchase->number);
-                }
-                $amount = $item->typed($arrival->quantity)->amount;
-                $place = Place::thatHolds($arrival->placeId);
-                $ledger->stock->lock([$item->id]);
-                $lots = TrackedCodes::split($item, $amount, $arrival->codes);
-                $keys = $this->keys($arrival, $lots);
-                $ledger->stock->read($keys);
-                TrackedCodes::assertSerialsAreNew($item, $lots);
-                TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
-                // a customer's own material has no value here
-                $total = $arrival->owner === 0 ? Cents::of($amount, $arrival->price) : 0;
-                $shares = Cents::running($total, array_column($lots, 'quantity'), $amount);
-                foreach ($lots as $i => $lot) {
-                    $ledger->move($item, $lot['quantity'], $shares[$i], 'outside', $keys[$i], [
-                        'purchase_id' => $purchase?->id,
-                        'typed_quantity' => $i === 0 ? $arrival->quantity->amount : null,
-                        'typed_unit_id' => $i === 0 ? TrackedCodes::unitId($item, $arrival->quantity->unit) : null,
-                    ]);
-                }
-                $purchase === null ?: $this->onPurchase($purchase, $amount);
-                $ledger->says(
-                    Amount::plain($amount)
-                        ." {$item->unit->code} {$item->label()} in"
-                        .($purchase === null ? '' : " on {$purchase->number}")
-                        .", to {$place->name}"
-                        .($arrival->as === Condition::Free ? '' : ", {$arrival->as->label()}")
-                        .($arrival->owner === 0 ? '' : ", the customer's own")
-                        .'.',
-                );
-            },
+            new Part($this->needs($arrival), fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $arrival)),
+        );
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, Arrival $arrival): void
+    {
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
+        $purchase = $arrival->purchaseId === null ? null : Purchase::query()->findOrFail($arrival->purchaseId);
+        if ($purchase !== null && $purchase->item_id !== $item->id) {
+            throw PurchaseRefused::otherItem($purchase->number);
+        }
+        $amount = $item->typed($arrival->quantity)->amount;
+        $place = Place::thatHolds($arrival->placeId);
+        $lots = TrackedCodes::split($item, $amount, $arrival->codes);
+        $keys = $this->keys($arrival, $lots);
+        $ledger->stock->read($keys);
+        TrackedCodes::assertSerialsAreNew($item, $lots);
+        TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
+        $this->into($ledger, $item, $arrival, $amount, $lots, $keys);
+        $purchase === null ?: $this->onPurchase($purchase, $amount);
+        $ledger->says(
+            Amount::plain($amount)
+                ." {$item->unit->code} {$item->label()} in"
+                .($purchase === null ? '' : " on {$purchase->number}")
+                .", to {$place->name}"
+                .($arrival->as === Condition::Free ? '' : ", {$arrival->as->label()}")
+                .($arrival->owner === 0 ? '' : ", the customer's own")
+                .'.',
         );
     }
 
@@ -86,6 +84,49 @@ final class GoodsIn
             ),
             $lots,
         );
+    }
+
+    private function needs(Arrival $arrival): Needs
+    {
+        $heads = $arrival->purchaseId === null
+            ? []
+            : [Purchase::query()->findOrFail($arrival->purchaseId)->purchase_order_id];
+
+        return Needs::purchaseOrders($heads)->and(Needs::items([$arrival->itemId]));
+    }
+
+    /**
+     * A customer's own material has no value here.
+     *
+     * @param  non-empty-list<array{lot: int, quantity: BigDecimal}>  $lots
+     * @param  non-empty-list<StockKey>  $keys
+     */
+    private function into(
+        Ledger $ledger,
+        Item $item,
+        Arrival $arrival,
+        BigDecimal $amount,
+        array $lots,
+        array $keys,
+    ): void {
+        $total = $arrival->owner === 0 ? Cents::of($amount, $arrival->price) : 0;
+        $shares = Cents::running($total, array_column($lots, 'quantity'), $amount);
+        foreach ($lots as $i => $lot) {
+            $ledger->moves->move(
+                $item,
+                $lot['quantity'],
+                $shares[$i],
+                End::outside($arrival->purchaseId),
+                End::stock($keys[$i]),
+                $i === 0 ? $this->typed($item, $arrival) : null,
+            );
+        }
+    }
+
+    /** Kept with the first of its moves. */
+    private function typed(Item $item, Arrival $arrival): AsTyped
+    {
+        return new AsTyped($arrival->quantity->amount, TrackedCodes::unitId($item, $arrival->quantity->unit));
     }
 
     private function onPurchase(Purchase $purchase, BigDecimal $amount): void

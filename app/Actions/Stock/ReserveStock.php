@@ -3,7 +3,10 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -46,27 +49,33 @@ final class ReserveStock
         return $this->bookings->once(
             BookingKind::Reserved,
             $signed,
-            function (Ledger $ledger) use ($orderId, $itemId, $lot, $quantity): void {
-                $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-                $order->assertMay(OrderDeed::Reserve);
-                $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
-                $amount = $item->quantity($quantity)->amount;
-                $this->assertTakes($order, $item, $amount);
-                $ledger->stock->lock([$item->id]);
-                $lotId = $lot === ''
-                        ? 0
-                        : Lots::find($item->id, $lot)->id
-                            ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot');
-                Reservations::change($ledger, $order->id, $item->id, $lotId, $amount);
-                Reservations::assertKept($ledger, $item);
-                $ledger->concerns($order);
-                $ledger->says(
-                    Amount::plain($amount)
-                        ." {$item->unit->code} {$item->label()}"
-                        .($lot === '' ? '' : " of lot {$lot}")
-                        ." kept for order {$order->number}.",
-                );
-            },
+            new Part(
+                Needs::orders([$orderId])->and(Needs::items([$itemId])),
+                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $orderId, $itemId, $lot, $quantity),
+            ),
+        );
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, int $orderId, int $itemId, string $lot, string $quantity): void
+    {
+        $order = $held->order($orderId);
+        $order->assertMay(OrderDeed::Reserve);
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
+        $amount = $item->quantity($quantity)->amount;
+        $this->assertTakes($order, $item, $amount);
+        $lotId = $lot === ''
+                ? 0
+                : Lots::find($item->id, $lot)->id
+                    ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot');
+        $ledger->kept->change($order->id, $item->id, $lotId, $amount);
+        $ledger->kept->assertThere($item);
+        $ledger->concerns($order);
+        $ledger->says(
+            Amount::plain($amount)
+                ." {$item->unit->code} {$item->label()}"
+                .($lot === '' ? '' : " of lot {$lot}")
+                ." kept for order {$order->number}.",
         );
     }
 
@@ -96,30 +105,36 @@ final class ReserveStock
         }
     }
 
+    private function needs(int $reservationId): Needs
+    {
+        $kept = DB::table('reservations')->where('id', $reservationId);
+
+        return Needs::orders($kept->pluck('order_id'))->and(Needs::items($kept->pluck('item_id')));
+    }
+
     public function giveUp(int $reservationId, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Reserved,
             $signed,
-            function (Ledger $ledger) use ($reservationId): void {
+            new Part($this->needs($reservationId), function (Ledger $ledger, Held $held) use ($reservationId): void {
                 $row = DB::table('reservations')->where('id', $reservationId)->first()
                     ?? throw Refused::because('This is not kept any more.');
-                $order = Order::query()->lockForUpdate()->findOrFail((int) $row->order_id);
+                $order = $held->order((int) $row->order_id);
                 $item = Item::query()->with('unit')->findOrFail((int) $row->item_id);
-                $ledger->stock->lock([$item->id]);
                 $kept = BigDecimal::of(
                     (string) DB::table('reservations')->where('id', $reservationId)->value('quantity'),
                 );
                 if ($kept->isZero()) {
                     throw Refused::because('This is not kept any more.');
                 }
-                Reservations::change($ledger, $order->id, $item->id, $row->lot_id, $kept->negated());
+                $ledger->kept->change($order->id, $item->id, $row->lot_id, $kept->negated());
                 $ledger->concerns($order);
                 $ledger->says(
                     Amount::plain($kept)
                         ." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",
                 );
-            },
+            }),
         );
     }
 }

@@ -2,14 +2,19 @@
 
 namespace App\Actions\Stock;
 
+use App\Books\AsTyped;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\ScrapClass;
 use KeepPace\Core\Stock\StockRefused;
 
@@ -30,30 +35,47 @@ final class ScrapStock
         return $this->bookings->once(
             BookingKind::Scrap,
             $signed,
-            function (Ledger $ledger) use ($balanceId, $quantity, $class, $signed): void {
-                $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
-                $item = $found->item;
-                $ledger->stock->lock([$item->id]);
-                $ledger->stock->read([$found->key()]);
-                $amount = $item->quantity($quantity)->amount;
-                $ledger->move($item, $amount, null, $found->key(), 'scrap', [
-                    'scrap_class' => $class->value,
-                    'reason' => $signed->reason,
-                ]);
-                if ($ledger->stock->isOverpromised($item->id)) {
-                    throw StockRefused::promised(
-                        $item->label(),
-                        $amount,
-                        $ledger->stock->quantity($item->id)->plus($amount),
-                        $ledger->stock->promised($item->id),
-                    );
-                }
-                Reservations::assertKept($ledger, $item);
-                $ledger->says(
-                    Amount::plain($amount)
-                        ." {$item->unit->code} {$item->label()} scrapped at {$found->place->name}: {$class->label()}.",
-                );
-            },
+            new Part(
+                Needs::items([Balance::query()->findOrFail($balanceId)->item_id]),
+                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $balanceId, $quantity, $class, $signed),
+            ),
+        );
+    }
+
+    /** @throws Refused */
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        int $balanceId,
+        string $quantity,
+        ScrapClass $class,
+        Signed $signed,
+    ): void {
+        $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
+        $item = $found->item;
+        $ledger->stock->read([$found->key()]);
+        $amount = $item->quantity($quantity)->amount;
+        $ledger->moves->move(
+            $item,
+            $amount,
+            null,
+            End::stock($found->key()),
+            End::scrap($class),
+            new AsTyped(reason: $signed->reason),
+        );
+        if ($ledger->stock->isOverpromised($item->id)) {
+            throw StockRefused::promised(
+                $item->label(),
+                $amount,
+                $ledger->stock->quantity($item->id)->plus($amount),
+                $ledger->stock->promised($item->id),
+            );
+        }
+        $ledger->kept->assertThere($item);
+        $ledger->says(
+            Amount::plain($amount)
+                ." {$item->unit->code} {$item->label()} scrapped at {$found->place->name}: "
+                ."{$class->label()}.",
         );
     }
 }

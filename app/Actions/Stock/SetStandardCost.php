@@ -3,7 +3,10 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\ProductChanges;
 use App\Books\Signed;
 use App\Models\Booking;
@@ -15,6 +18,7 @@ use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 
 /**
@@ -33,8 +37,7 @@ final class SetStandardCost
         return $this->bookings->once(
             BookingKind::Revalued,
             $signed,
-            function (Ledger $ledger) use ($itemId, $cost): void {
-                $ledger->stock->lock([$itemId]);
+            new Part(Needs::items([$itemId]), function (Ledger $ledger, Held $held) use ($itemId, $cost): void {
                 $item = Item::query()->with('unit')->findOrFail($itemId);
                 if (CostingRule::from($item->costing) !== CostingRule::Standard) {
                     throw Refused::because(
@@ -58,7 +61,7 @@ final class SetStandardCost
                         .Amount::plain($before)
                         .": stock is worth {$more} € more.",
                 );
-            },
+            }),
         );
     }
 
@@ -83,7 +86,7 @@ final class SetStandardCost
         $ledger->stock->read([$key]);
         $there = $ledger->stock->values->of($key);
         $difference = Cents::of($there->quantity, $cost) - $there->value;
-        $ledger->revalue($item, $difference, $key, 'variance');
+        $ledger->moves->revalue($item, $difference, $key, End::variance());
 
         return $difference;
     }

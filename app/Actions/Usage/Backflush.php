@@ -2,8 +2,10 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Questions\Questions;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\NeedsGrew;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
@@ -12,7 +14,10 @@ use App\Models\Question;
 use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -35,24 +40,50 @@ final class Backflush
     ) {
     }
 
-    /** Locks what the count may use, before anything is written. */
-    public static function of(Ledger $ledger, Order $order, OrderStep $counted): self
+    /**
+     * Reads what the count may use, before anything is written.
+     *
+     * @throws NeedsGrew when a component came in between
+     */
+    public static function of(Ledger $ledger, Held $held, Order $order, OrderStep $counted): self
     {
-        $components = OrderComponent::query()
-            ->with('item.unit')
-            ->where('order_id', $order->id)
-            ->where('issue_by', 'backflush')
-            ->whereHas('item', fn ($item) => $item->whereNotIn('kind', ItemKind::NEVER_ISSUED))
-            ->where('step_number', '<=', $counted->number)->orderBy('id')->get();
+        $components = self::components($counted)->with('item.unit')->orderBy('id')->get();
         $items = array_values($components->pluck('item_id')->unique()->all());
+        if (! $held->needs->cover(Needs::items($items))) {
+            throw new NeedsGrew;
+        }
 
         return new self(
             $ledger,
             $order,
             $counted,
             $components,
-            $items === [] ? null : new ComponentUse($ledger, [$order->id], $items),
+            $items === [] ? null : new ComponentUse($ledger, $held, [$order->id], $items),
         );
+    }
+
+    /** What a count of a step needs: its order, and the stock of what it may use; in one statement. */
+    public static function needs(int $step): Needs
+    {
+        $rows = DB::table('order_steps AS s')
+            ->leftJoin('order_components AS c', fn (JoinClause $join) => $join
+                ->on('c.order_id', 's.order_id')
+                ->on('c.step_number', '<=', 's.number')
+                ->where('c.issue_by', 'backflush'))
+            ->where('s.id', $step)
+            ->get(['s.order_id', 'c.item_id']);
+
+        return Needs::orders($rows->pluck('order_id'))->and(Needs::items($rows->pluck('item_id')));
+    }
+
+    /** @return Builder<OrderComponent> */
+    private static function components(OrderStep $counted): Builder
+    {
+        return OrderComponent::query()
+            ->where('order_id', $counted->order_id)
+            ->where('issue_by', 'backflush')
+            ->whereHas('item', fn ($item) => $item->whereNotIn('kind', ItemKind::NEVER_ISSUED))
+            ->where('step_number', '<=', $counted->number);
     }
 
     /** @throws Refused when too little is there and the shop refuses that */
@@ -131,9 +162,7 @@ final class Backflush
                     .'stores first.',
             );
         }
-        Questions::missing(
-            $ledger,
-            $order,
+        $ledger->questions->missing($order,
             $component,
             $item,
             $missing,

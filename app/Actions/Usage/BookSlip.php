@@ -2,9 +2,14 @@
 
 namespace App\Actions\Usage;
 
+use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
+use App\Models\BookingKind;
 use App\Models\Person;
 use App\Models\Slip;
 use App\Models\SlipLine;
@@ -18,7 +23,7 @@ use KeepPace\Core\Refused;
 /** Books a slip as one transaction: all its lines, or only what was picked; what was not stays on a slip of its own. */
 final class BookSlip
 {
-    public function __construct(private readonly IssueComponents $issue)
+    public function __construct(private readonly Bookings $bookings, private readonly IssueComponents $issue)
     {
     }
 
@@ -34,27 +39,26 @@ final class BookSlip
         bool $overPlan,
         Signed $signed,
     ): Booking {
-        $slip = Slip::query()->findOrFail($id);
+        $signed = $signed->on(Slip::query()->findOrFail($id)->booked_on);
 
-        return $this->issue->handle(
-            fn (Ledger $ledger): array => $this->lines(KeepSlip::open($id, $version), $pickedOnly),
-            $overPlan,
-            $signed->on($slip->booked_on),
-            function (Booking $booking) use ($id, $pickedOnly, $signed): void {
-                $slip = Slip::query()->findOrFail($id);
+        return $this->bookings->once(BookingKind::Issue, $signed, new Part(
+            fn (): Needs => Needs::slip($id)->and(ComponentUse::needs($this->lines($id, $pickedOnly))),
+            function (Ledger $ledger, Held $held) use ($id, $version, $pickedOnly, $overPlan, $signed): void {
+                $slip = KeepSlip::assertOpen($held->slip(), $version);
+                $lines = $this->lines($id, $pickedOnly);
+                $this->issue->write($ledger, $held, $lines, $overPlan, $signed->reason);
                 $rest = $pickedOnly ? $this->rest($slip, $signed->person) : null;
-                $slip->fill(['state' => 'booked', 'booking_id' => $booking->id])->save();
-                if ($rest !== null) {
-                    $booking->says .= " The rest is on slip {$rest->id}.";
-                }
-            });
+                $slip->fill(['state' => 'booked', 'booking_id' => $ledger->booking->id])->save();
+                $rest === null ?: $ledger->says("The rest is on slip {$rest->id}.");
+            },
+        ));
     }
 
     /** @return list<UseLine> */
-    private function lines(Slip $slip, bool $pickedOnly): array
+    private function lines(int $slip, bool $pickedOnly): array
     {
         $rows = DB::table('slip_lines')
-            ->where('slip_id', $slip->id)
+            ->where('slip_id', $slip)
             ->where('is_out', false)
             ->orderBy('position')
             ->orderBy('id')

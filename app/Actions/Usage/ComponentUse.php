@@ -3,17 +3,22 @@
 namespace App\Actions\Usage;
 
 use App\Actions\Stock\TrackedCodes;
+use App\Books\AsTyped;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 
 /**
@@ -39,14 +44,14 @@ final class ComponentUse
     private array $changed = [];
 
     /**
-     * Locks the orders, all their components, and what is in stores of the items.
+     * Reads the components of the orders, and what is in stores of the items; all of them are held.
      *
      * @param  list<int>  $orders
      * @param  list<int>  $items
      */
-    public function __construct(private readonly Ledger $ledger, array $orders, array $items)
+    public function __construct(private readonly Ledger $ledger, Held $held, array $orders, array $items)
     {
-        $this->orders = Order::query()->whereKey($orders)->orderBy('id')->lockForUpdate()->get()->keyBy('id');
+        $this->orders = $held->orders->only($orders)->keyBy('id');
         $this->components = OrderComponent::query()
             ->whereIn('order_id', $this->orders->keys())
             ->orderBy('id')
@@ -55,17 +60,24 @@ final class ComponentUse
         $this->items = Item::query()->with('unit', 'units.unit')->whereKey($items)->get()->keyBy('id');
         $owners = array_values($this->orders->pluck('owner_id')->filter()->unique()->all());
         $ids = array_values($this->items->keys()->all());
-        $this->ledger->stock->lock($ids);
         $this->ledger->stock->readFree($ids, $owners);
         $this->free = new FreeStock($this->ledger, $this->items);
         $this->lots = new LotChoice($this->free, $this->ledger->booking->booked_on);
     }
 
     /** @param  list<UseLine>  $lines */
-    public static function for(Ledger $ledger, array $lines): self
+    public static function needs(array $lines): Needs
     {
-        return new self($ledger, array_values(array_unique(array_map(fn (UseLine $line): int => $line->order, $lines))),
-            array_values(array_unique(array_map(fn (UseLine $line): int => $line->item, $lines))));
+        return Needs::orders(array_map(fn (UseLine $line): int => $line->order, $lines))
+            ->and(Needs::items(array_map(fn (UseLine $line): int => $line->item, $lines)));
+    }
+
+    /** @param  list<UseLine>  $lines */
+    public static function for(Ledger $ledger, Held $held, array $lines): self
+    {
+        $needs = self::needs($lines);
+
+        return new self($ledger, $held, $needs->orders, $needs->items);
     }
 
     public function order(int $id): Order
@@ -124,10 +136,9 @@ final class ComponentUse
                 $item,
                 $part['key'],
                 $part['quantity'],
-                $line->reason,
                 $i === 0
-                    ? ['typed_quantity' => $line->quantity, 'typed_unit_id' => TrackedCodes::unitId($item, $line->unit)]
-                    : [],
+                    ? new AsTyped($line->quantity, TrackedCodes::unitId($item, $line->unit), $line->reason)
+                    : new AsTyped(reason: $line->reason),
             );
         }
         $this->free->taken($order->id, $item->id, $quantity);
@@ -147,7 +158,7 @@ final class ComponentUse
         $owner = $component->supplied_by === 'customer' ? $order->owner_id : 0;
         $parts = $owner === null ? [] : $this->lots->asFarAsThere($item, $order->id, $owner, $wanted);
         foreach ($parts as $part) {
-            $this->into($order, $component, $item, $part['key'], $part['quantity'], '', []);
+            $this->into($order, $component, $item, $part['key'], $part['quantity'], new AsTyped);
         }
         $taken = BigDecimal::sum(0, ...array_column($parts, 'quantity'));
         $taken->isZero() ?: $this->free->taken($order->id, $item->id, $taken);
@@ -176,7 +187,6 @@ final class ComponentUse
         foreach (array_chunk($rows, 500) as $part) {
             DB::table('order_components')->upsert($part, ['id'], ['used_quantity', 'used_value', 'replaced_quantity']);
         }
-        $this->free->write();
     }
 
     private function withinPlan(
@@ -245,23 +255,23 @@ final class ComponentUse
         return $there;
     }
 
-    /** @param  array<string, int|string|null>  $typed */
     private function into(
         Order $order,
         OrderComponent $component,
         Item $item,
         StockKey $from,
         BigDecimal $quantity,
-        string $reason,
-        array $typed,
+        AsTyped $typed,
     ): void {
-        $value = $this->ledger->move($item, $quantity, null, $from, 'order', [
-            'component_id' => $component->id,
-            'order_id' => $order->id,
-            'reason' => $reason === '' ? '' : mb_strimwidth($reason, 0, 200, '…'),
-            ...$typed,
-        ]);
-        $this->ledger->cost($order, 'material', $value);
+        $value = $this->ledger->moves->move(
+            $item,
+            $quantity,
+            null,
+            End::stock($from),
+            End::component($order->id, $component->id),
+            $typed,
+        );
+        $this->ledger->costs->add($order, CostKind::Material, $value);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->plus($quantity);
         $component->used_value += $value;
         $this->changed[$component->id] = true;

@@ -3,7 +3,10 @@
 namespace App\Actions\Usage;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -14,10 +17,12 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\LotThere;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\Withdrawal;
@@ -43,40 +48,48 @@ final class CorrectLot
         return $this->bookings->once(
             BookingKind::LotCorrected,
             $signed,
-            function (Ledger $ledger) use ($moveId, $code, $quantity): void {
-                $move = Move::query()->with('from', 'to')->findOrFail($moveId);
-                $order = Order::query()->lockForUpdate()->findOrFail($this->orderOf($move));
-                $component = OrderComponent::query()->findOrFail($move->component_id);
-                $item = Item::query()->with('unit', 'units.unit')->findOrFail($move->item_id);
-                $this->assertCanBeCorrected($move, $item);
-                $part = $this->part($move, $item, $quantity);
-                $wrong = Lot::query()->findOrFail($move->lot_id);
-                $from = $this->cameFrom($move);
-                $ledger->stock->lock([$item->id]);
-                $ledger->stock->readFree([$item->id], $move->owner_id === 0 ? [] : [$move->owner_id]);
-                $ledger->stock->read([$from]);
-                $lots = $this->lots($ledger, $item, $order, $move, trim($code), $part);
-                if ($lots[0]->key->lot === $move->lot_id) {
-                    throw Refused::because(
-                        "{$wrong->code} is what is booked. Name the lot that was really used.",
-                        'code',
-                    );
-                }
-                $was = $ledger->moveBack($item, $move, 'order', $from);
-                $rest = BigDecimal::of($move->quantity)->minus($part);
-                $now = $rest->isZero() ? 0 : $this->use($ledger, $order, $component, $item, $from, $rest);
-                foreach ($this->taken($item, $lots, $part) as $taken) {
-                    $now += $this->use($ledger, $order, $component, $item, $taken['key'], $taken['quantity']);
-                }
-                $this->cost($ledger, $order, $component, $now - $was);
-                $ledger->concerns($order);
-                $ledger->says(
-                    Amount::plain($part)
-                        ." {$item->unit->code} {$item->label()} of order {$order->number} were of {$lots[0]->code}, "
-                        ."not of {$wrong->code}.",
-                );
-            },
+            new Part(
+                $this->needs($moveId),
+                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $moveId, $code, $quantity),
+            ),
         );
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, int $moveId, string $code, ?string $quantity): void
+    {
+        $move = Move::query()->with('from', 'to')->findOrFail($moveId);
+        $order = $held->order($this->orderOf($move));
+        $component = OrderComponent::query()->findOrFail($move->component_id);
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($move->item_id);
+        $this->assertCanBeCorrected($move, $item);
+        $part = $this->part($move, $item, $quantity);
+        $wrong = Lot::query()->findOrFail($move->lot_id);
+        $from = $this->cameFrom($move);
+        $ledger->stock->readFree([$item->id], $move->owner_id === 0 ? [] : [$move->owner_id]);
+        $ledger->stock->read([$from]);
+        $lots = $this->lots($ledger, $item, $order, $move, trim($code), $part);
+        self::assertOther($lots[0], $wrong);
+        $was = $ledger->moves->back($item, $move, End::component($order->id, $component->id), End::stock($from));
+        $now = 0;
+        foreach ($this->taken($item, $lots, $part, $from, BigDecimal::of($move->quantity)->minus($part)) as $one) {
+            $now += $this->use($ledger, $order, $component, $item, $one['key'], $one['quantity']);
+        }
+        $this->cost($ledger, $order, $component, $now - $was);
+        $ledger->concerns($order);
+        $ledger->says(
+            Amount::plain($part)
+                ." {$item->unit->code} {$item->label()} of order {$order->number} were of "
+                ."{$lots[0]->code}, not of {$wrong->code}.",
+        );
+    }
+
+    /** @throws Refused when it was not used for an order */
+    private function needs(int $moveId): Needs
+    {
+        $move = Move::query()->with('to')->findOrFail($moveId);
+
+        return Needs::orders([$this->orderOf($move)])->and(Needs::items([$move->item_id]));
     }
 
     /** @throws Refused when it was not used for an order */
@@ -99,6 +112,14 @@ final class CorrectLot
         }
         if (! $item->isTracked()) {
             throw Refused::because("{$item->label()} is not tracked: there is no lot to correct.");
+        }
+    }
+
+    /** @throws Refused */
+    private static function assertOther(LotThere $used, Lot $booked): void
+    {
+        if ($used->key->lot === $booked->id) {
+            throw Refused::because("{$booked->code} is what is booked. Name the lot that was really used.", 'code');
         }
     }
 
@@ -151,14 +172,19 @@ final class CorrectLot
     }
 
     /**
+     * What is used now: the part out of the right lots, the rest out of where all of it came from.
+     *
      * @param  list<LotThere>  $lots
      * @return list<array{key: StockKey, quantity: BigDecimal}>
      */
-    private function taken(Item $item, array $lots, BigDecimal $part): array
+    private function taken(Item $item, array $lots, BigDecimal $part, StockKey $from, BigDecimal $rest): array
     {
         $there = array_map(fn (LotThere $lot): array => ['key' => $lot->key, 'quantity' => $lot->quantity], $lots);
 
-        return Withdrawal::decide($item->label(), $there, $part, BigDecimal::zero())->parts;
+        return [
+            ...($rest->isZero() ? [] : [['key' => $from, 'quantity' => $rest]]),
+            ...Withdrawal::decide($item->label(), $there, $part, BigDecimal::zero())->parts,
+        ];
     }
 
     /** @param  int  $more  cents the right lot costs more */
@@ -166,9 +192,9 @@ final class CorrectLot
     {
         $component->used_value += $more;
         $component->save();
-        $ledger->cost($order, 'material', $more);
+        $ledger->costs->add($order, CostKind::Material, $more);
         if ($order->state === OrderState::Closed) {
-            $ledger->cost($order, 'variance', -$more);
+            $ledger->costs->add($order, CostKind::Variance, -$more);
         }
     }
 
@@ -180,9 +206,12 @@ final class CorrectLot
         StockKey $from,
         BigDecimal $quantity,
     ): int {
-        return $ledger->move($item, $quantity, null, $from, 'order', [
-            'component_id' => $component->id,
-            'order_id' => $order->id,
-        ]);
+        return $ledger->moves->move(
+            $item,
+            $quantity,
+            null,
+            End::stock($from),
+            End::component($order->id, $component->id),
+        );
     }
 }

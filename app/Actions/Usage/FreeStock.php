@@ -2,7 +2,7 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Stock\KeptStock;
+use App\Books\KeptStock;
 use App\Books\Ledger;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
@@ -25,9 +25,6 @@ final class FreeStock
 
     /** @var Collection<int, Collection<int, KeptStock>> by item */
     private readonly Collection $kept;
-
-    /** @var list<array{booking_id: int, reservation_id: int, quantity: string}> */
-    private array $entries = [];
 
     /**
      * Read after the balances are locked.
@@ -190,24 +187,10 @@ final class FreeStock
         foreach ($this->ofItem($item) as $one) {
             if ($one->orderId === $order && $quantity->isPositive()) {
                 $part = BigDecimal::min($quantity, $one->quantity);
-                $one->quantity = $one->quantity->minus($part);
                 $quantity = $quantity->minus($part);
-                $this->entries[] = [
-                    'booking_id' => $this->ledger->booking->id,
-                    'reservation_id' => $one->id,
-                    'quantity' => (string) $part->negated(),
-                ];
-                DB::table('reservations')
-                    ->where('id', $one->id)
-                    ->update(['quantity' => DB::raw("quantity - {$part}")]);
+                $this->ledger->kept->taken($one, $part);
             }
         }
-    }
-
-    public function write(): void
-    {
-        DB::table('reservation_entries')->insert($this->entries);
-        $this->entries = [];
     }
 
     /** @return Collection<int, KeptStock> */

@@ -66,7 +66,13 @@ final class KeepSlip
      */
     public static function open(int $id, ?int $version): Slip
     {
-        $slip = Slip::query()->with('changedBy')->lockForUpdate()->findOrFail($id);
+        return self::assertOpen(Slip::query()->lockForUpdate()->findOrFail($id), $version);
+    }
+
+    /** @throws Refused when it is booked, given up, or changed by another meanwhile */
+    public static function assertOpen(Slip $slip, ?int $version): Slip
+    {
+        $slip->load('changedBy');
         if ($slip->state !== 'open') {
             throw Refused::because(
                 $slip->state === 'booked'

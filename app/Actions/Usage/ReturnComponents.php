@@ -2,8 +2,12 @@
 
 namespace App\Actions\Usage;
 
+use App\Books\AsTyped;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -12,11 +16,13 @@ use App\Models\OrderComponent;
 use App\Models\Place;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
 
 /** Brings components an order did not use back to stores, lot by lot, at the value they left with. */
@@ -37,24 +43,34 @@ final class ReturnComponents
         return $this->bookings->once(
             BookingKind::Return,
             $signed,
-            function (Ledger $ledger) use ($orderId, $lines, $placeId, $as): void {
-                $order = Order::query()->lockForUpdate()->findOrFail($orderId);
-                $order->assertMay(OrderDeed::BookAgain);
-                $place = Place::thatHolds($placeId);
-                $wanted = $this->wanted($order, $lines, $place, $as);
-                $keys = array_values(array_map(fn (ReturnLine $line): StockKey => $line->to, $wanted));
-                $ledger->stock->lock(array_map(fn (StockKey $key): int => $key->item, $keys));
-                $ledger->stock->read($keys);
-                $this->all($ledger, $order, $wanted);
-                $ledger->concerns($order);
-                $ledger->says(
-                    count($wanted)
-                        .(count($wanted) === 1 ? ' component' : ' components')
-                        ." of order {$order->number} back to {$place->name}"
-                        .($as === Condition::Free ? '.' : ', '.$as->label().'.'),
-                );
-            },
+            new Part(
+                self::needs($orderId, $lines),
+                function (Ledger $ledger, Held $held) use ($orderId, $lines, $placeId, $as): void {
+                    $order = $held->order($orderId);
+                    $order->assertMay(OrderDeed::BookAgain);
+                    $place = Place::thatHolds($placeId);
+                    $wanted = $this->wanted($order, $lines, $place, $as);
+                    $keys = array_values(array_map(fn (ReturnLine $line): StockKey => $line->to, $wanted));
+                    $ledger->stock->read($keys);
+                    $this->all($ledger, $order, $wanted);
+                    $ledger->concerns($order);
+                    $ledger->says(
+                        count($wanted)
+                            .(count($wanted) === 1 ? ' component' : ' components')
+                            ." of order {$order->number} back to {$place->name}"
+                            .($as === Condition::Free ? '.' : ', '.$as->label().'.'),
+                    );
+                },
+            ),
         );
+    }
+
+    /** @param  array<string, string>  $lines  quantity by "component-lot" */
+    private static function needs(int $orderId, array $lines): Needs
+    {
+        $components = OrderComponent::query()->whereKey(array_map(intval(...), array_keys($lines)));
+
+        return Needs::orders([$orderId])->and(Needs::items($components->pluck('item_id')));
     }
 
     /**
@@ -152,13 +168,15 @@ final class ReturnComponents
             );
         }
         $share = Cents::part($used['value'], $quantity, $used['quantity']);
-        $value = $ledger->move($component->item, $quantity, $share, 'order', $line->to, [
-            'component_id' => $component->id,
-            'order_id' => $order->id,
-            'typed_quantity' => $line->typed,
-            'typed_unit_id' => $component->item->unit_id,
-        ]);
-        $ledger->cost($order, 'material', -$value);
+        $value = $ledger->moves->move(
+            $component->item,
+            $quantity,
+            $share,
+            End::component($order->id, $component->id),
+            End::stock($line->to),
+            new AsTyped($line->typed, $component->item->unit_id),
+        );
+        $ledger->costs->add($order, CostKind::Material, -$value);
         $component->used_quantity = (string) BigDecimal::of($component->used_quantity)->minus($quantity);
         $component->used_value -= $value;
         $component->save();

@@ -2,7 +2,7 @@
 
 namespace App\Actions\Usage;
 
-use App\Actions\Stock\KeptStock;
+use App\Books\KeptStock;
 use App\Models\Item;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;

@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Http\Requests\DeedRequest;
@@ -29,6 +30,22 @@ class ReceiveController extends Controller
         return $this->done(
             back(),
             $receive->handle(
+                $order,
+                $typed['quantity'],
+                (int) $typed['place_id'],
+                $typed['codes'] ?? '',
+                $request->signed(),
+            ),
+        );
+    }
+
+    public function ship(ReceiveRequest $request, int $order, ReceiveAndShip $deed): RedirectResponse
+    {
+        $typed = $request->validated();
+
+        return $this->done(
+            back(),
+            $deed->handle(
                 $order,
                 $typed['quantity'],
                 (int) $typed['place_id'],

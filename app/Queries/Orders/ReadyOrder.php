@@ -48,6 +48,12 @@ final readonly class ReadyOrder
         return $this->customers !== null;
     }
 
+    /** Taken in and sent on in one deed; which serials go is chosen when they ship. */
+    public function canGoOn(): bool
+    {
+        return $this->isForSomebody() && $this->tracking !== Tracking::Serial;
+    }
+
     public function forWhom(): string
     {
         return $this->customers ?? $this->forOrder ?? 'the shelf';

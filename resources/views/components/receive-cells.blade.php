@@ -16,4 +16,12 @@
         @endif
     @endif
 </td>
-<td><button class="btn btn-act btn-small" form="{{ $form }}">Receive</button></td>
+<td class="tight">
+    <button class="btn btn-act btn-small" form="{{ $form }}">Receive</button>
+    @if ($order->canGoOn())
+        @can('ship')
+            <button class="btn btn-small" form="{{ $form }}"
+                formaction="{{ route('receive.ship', $order->id) }}">Receive and ship</button>
+        @endcan
+    @endif
+</td>

@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Books\Bookings;
 use App\Books\Ledger;
 use App\Books\Numbers;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -11,6 +12,8 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
+use KeepPace\Core\Stock\ScrapClass;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 
@@ -19,14 +22,20 @@ function book(object $test, Closure $work, string $token = 'ledger', string $fin
 {
     $signed = new Signed($token, $test->shop->as(Role::Storekeeper), fingerprint: $fingerprint);
 
-    return app(Bookings::class)->once(BookingKind::Count, $signed, $work);
+    return app(Bookings::class)->once(BookingKind::Count, $signed, Part::writing($work));
 }
 
 it('moves only what was locked, and locks once', function () {
     $item = $this->shop->item('BRG-25');
     $key = new StockKey($item->id, $this->shop->place('STORES')->id);
     expect(
-        fn () => book($this, fn (Ledger $ledger) => $ledger->move($item, BigDecimal::one(), 700, $key, 'scrap'), 'a'),
+        fn () => book($this, fn (Ledger $ledger) => $ledger->moves->move(
+            $item,
+            BigDecimal::one(),
+            700,
+            End::stock($key),
+            End::scrap(ScrapClass::Handling),
+        ), 'a'),
     )->toThrow(LogicException::class, 'was not locked first');
     expect(
         fn () => book(
@@ -54,7 +63,7 @@ it('writes nothing of a deed that is refused at its end', function () {
     expect(fn () => book($this, function (Ledger $ledger) use ($item, $key): void {
         $ledger->stock->lock([$key->item]);
         $ledger->stock->read([$key]);
-        $ledger->move($item, BigDecimal::of(5), 3425, $key, 'scrap');
+        $ledger->moves->move($item, BigDecimal::of(5), 3425, End::stock($key), End::scrap(ScrapClass::Handling));
         throw Refused::because('no after all');
     }))->toThrow(Refused::class);
     expect([DB::table('moves')->count(), $this->shop->stock('BRG-25')])->toBe($before);
@@ -70,7 +79,8 @@ it('takes no balance below zero, in quantity or in value, nor leaves value behin
     expect(fn () => book($this, function (Ledger $ledger) use ($item, $key, $quantity, $value): void {
         $ledger->stock->lock([$key->item]);
         $ledger->stock->read([$key]);
-        $ledger->move($item, BigDecimal::of($quantity), $value, $key, 'scrap');
+        $scrap = End::scrap(ScrapClass::Handling);
+        $ledger->moves->move($item, BigDecimal::of($quantity), $value, End::stock($key), $scrap);
     }))->toThrow(StockRefused::class, $says);
     expect($this->shop->differences())->toBe([]);
 })->with([
@@ -87,8 +97,8 @@ it('keeps condition and owner apart', function () {
     book($this, function (Ledger $ledger) use ($item, $free, $blocked, $theirs): void {
         $ledger->stock->lock([$free->item]);
         $ledger->stock->read([$free, $blocked, $theirs]);
-        $ledger->move($item, BigDecimal::of(5), null, $free, $blocked);
-        $ledger->move($item, BigDecimal::of(7), 0, 'outside', $theirs);
+        $ledger->moves->move($item, BigDecimal::of(5), null, End::stock($free), End::stock($blocked));
+        $ledger->moves->move($item, BigDecimal::of(7), 0, End::outside(), End::stock($theirs));
     });
     expect(DB::table('balances')->where('item_id', $item->id)->where('quantity', '>', 0)->count())->toBe(3)
         ->and($this->shop->differences())->toBe([]);

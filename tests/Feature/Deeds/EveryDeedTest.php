@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\TieToOrder;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\DateToHold;
@@ -15,6 +16,7 @@ use App\Actions\Usage\ProposeSlip;
 use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
+use App\Planner\PlanRound;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\TypedQuantity;
 use Tests\Support\Fields;
@@ -562,6 +564,22 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '7 to receive, 6 good',
         ])($finished()),
+        'receive and ship' => (function () use ($shop, $finished): array {
+            $order = $finished();
+            $line = $shop->customerOrder(['TRAY-40' => '6'])->lines[0];
+            app(TieToOrder::class)->tie($line->id, $order->id, '6', $shop->sign(Role::Sales));
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/orders/{$order->id}/receive-and-ship",
+                'no' => Role::Operator,
+                'data' => ['quantity' => '6', 'place_id' => $shop->place('FINISHED')->id],
+                'bad' => ['quantity' => '7'],
+                'field' => 'quantity',
+                'says' => '7 to receive, 6 good',
+            ];
+        })(),
         'close' => (function () use ($shop, $finished): array {
             $order = $finished();
             $shop->receive($order, '6');
@@ -636,6 +654,7 @@ function deed(object $test, string $name): array
         'move a step' => (function () use ($tray): array {
             $tray();
             $step = $tray()->steps[0];
+            app(PlanRound::class)->handle(); // what is not planned has no place yet
 
             return [
                 'role' => Role::Planner,
@@ -958,6 +977,7 @@ const DEEDS = [
     'start a step',
     'count and pass on',
     'receive',
+    'receive and ship',
     'close',
     'ship',
     'book goods in',

@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Stock;
+namespace App\Books;
 
 use App\Reading\Row;
 use Brick\Math\BigDecimal;

@@ -1,11 +1,10 @@
 <?php
 
-namespace App\Actions\Questions;
+namespace App\Books;
 
 use App\Access\Role;
-use App\Books\Ledger;
-use App\Models\Booking;
 use App\Models\Item;
+use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Question;
@@ -13,11 +12,14 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 
 /** Opens questions, and closes them when what was asked for has been booked. */
-final class Questions
+final class Questions implements Book
 {
+    public function __construct(private readonly Ledger $ledger)
+    {
+    }
+
     /** What backflush could not take is asked of the storekeeper; the operator goes on. */
-    public static function missing(
-        Ledger $ledger,
+    public function missing(
         Order $order,
         OrderComponent $component,
         Item $item,
@@ -26,7 +28,7 @@ final class Questions
     ): void {
         $amount = Amount::plain($missing);
         Question::query()->create([
-            'booking_id' => $ledger->booking->id,
+            'booking_id' => $this->ledger->booking->id,
             'kind' => 'backflush',
             'order_id' => $order->id,
             'component_id' => $component->id,
@@ -43,10 +45,13 @@ final class Questions
      * Scrap leaves an order short: the supervisor is asked how it is cured. One question a report, so a reversed report
      * takes back just its own.
      */
-    public static function short(Ledger $ledger, Order $order, int $step, BigDecimal $scrap): void
+    public function short(Order $order, int $step, BigDecimal $scrap): void
     {
         $amount = Amount::plain($scrap);
-        Question::query()->create(['booking_id' => $ledger->booking->id, 'kind' => 'short', 'order_id' => $order->id,
+        Question::query()->create([
+            'booking_id' => $this->ledger->booking->id,
+            'kind' => 'short',
+            'order_id' => $order->id,
             'says' => "Order {$order->number} will finish {$amount} short: scrapped at step {$step}. Make them "
                 .'again, take them from stock, or accept it?',
             'quantity' => (string) $scrap,
@@ -57,7 +62,7 @@ final class Questions
     }
 
     /** So many of what the order is short were cured, the oldest first; a question with nothing left is answered. */
-    public static function cured(Ledger $ledger, Order $order, BigDecimal $amount, string $answer): void
+    public function cured(Order $order, BigDecimal $amount, string $answer): void
     {
         foreach (
             Question::query()
@@ -67,12 +72,12 @@ final class Questions
                 ->orderBy('id')
                 ->get() as $question
         ) {
-            $amount = $amount->minus(self::settle($ledger, $question, $amount, $answer));
+            $amount = $amount->minus($this->settle($question, $amount, $answer));
         }
     }
 
     /** @param  array<int, BigDecimal>  $taken  used just now, by component */
-    public static function usedNow(Ledger $ledger, array $taken): void
+    public function usedNow(array $taken): void
     {
         foreach (
             Question::query()
@@ -82,13 +87,13 @@ final class Questions
                 ->get() as $question
         ) {
             $taken[$question->component_id] = $taken[$question->component_id]->minus(
-                self::settle($ledger, $question, $taken[$question->component_id], 'booked'),
+                $this->settle($question, $taken[$question->component_id], 'booked'),
             );
         }
     }
 
     /** @return BigDecimal what of the amount the question took */
-    private static function settle(Ledger $ledger, Question $question, BigDecimal $amount, string $answer): BigDecimal
+    private function settle(Question $question, BigDecimal $amount, string $answer): BigDecimal
     {
         $part = BigDecimal::min($question->open_quantity, $amount);
         $left = BigDecimal::of($question->open_quantity)->minus($part);
@@ -96,9 +101,9 @@ final class Questions
         if ($left->isZero()) {
             $question->fill([
                 'answered_at' => now(),
-                'answered_by' => $ledger->booking->user_id,
+                'answered_by' => $this->ledger->booking->user_id,
                 'answer' => $answer,
-                'answer_booking_id' => $ledger->booking->id,
+                'answer_booking_id' => $this->ledger->booking->id,
             ]);
         }
         $question->save();
@@ -106,34 +111,35 @@ final class Questions
         return $part;
     }
 
+    public function locks(Undone $undone): Needs
+    {
+        $questions = Question::query()
+            ->where('booking_id', $undone->booking->id)
+            ->orWhere('answer_booking_id', $undone->booking->id);
+
+        return $undone->isWhole ? Needs::orders($questions->pluck('order_id')) : Needs::nothing();
+    }
+
+    public function against(Undone $undone): array
+    {
+        return [];
+    }
+
     /** A reversed booking takes its questions with it, and opens again those it had answered. */
-    public static function reversed(Ledger $ledger, Booking $booking): void
+    public function reverse(Undone $undone): void
     {
         Question::query()
-            ->where('booking_id', $booking->id)
+            ->where('booking_id', $undone->booking->id)
             ->whereNull('answered_at')
             ->update([
                 'answered_at' => now(),
-                'answered_by' => $ledger->booking->user_id,
+                'answered_by' => $this->ledger->booking->user_id,
                 'answer' => 'taken back with its booking',
                 'open_quantity' => '0',
-                'answer_booking_id' => $ledger->booking->id,
+                'answer_booking_id' => $this->ledger->booking->id,
             ]);
-        $back = [];
-        foreach ($booking->moves as $move) {
-            if ($move->component_id !== null) {
-                $back[$move->component_id] = ($back[$move->component_id] ?? BigDecimal::zero())->plus($move->quantity);
-            }
-        }
-        foreach (
-            Question::query()
-                ->whereIn('component_id', array_keys($back))
-                ->where('booking_id', '<', $booking->id)
-                ->whereColumn('open_quantity', '<', 'quantity')
-                ->where(fn ($any) => $any->whereNull('answered_at')->orWhere('answer', 'booked'))
-                ->orderByDesc('id')
-                ->get() as $question
-        ) {
+        $back = self::used($undone->moves);
+        foreach ($this->answeredBefore($undone, array_keys($back)) as $question) {
             $part = BigDecimal::min(
                 BigDecimal::of($question->quantity)->minus($question->open_quantity),
                 $back[$question->component_id],
@@ -151,5 +157,40 @@ final class Questions
                     ->save();
             }
         }
+    }
+
+    public function flush(): void
+    {
+    }
+
+    /**
+     * @param  iterable<Move>  $moves
+     * @return array<int, BigDecimal> by component
+     */
+    private static function used(iterable $moves): array
+    {
+        $used = [];
+        foreach ($moves as $move) {
+            if ($move->component_id !== null) {
+                $used[$move->component_id] = ($used[$move->component_id] ?? BigDecimal::zero())->plus($move->quantity);
+            }
+        }
+
+        return $used;
+    }
+
+    /**
+     * @param  list<int>  $components
+     * @return iterable<Question> the newest first
+     */
+    private function answeredBefore(Undone $undone, array $components): iterable
+    {
+        return Question::query()
+            ->whereIn('component_id', $components)
+            ->where('booking_id', '<', $undone->booking->id)
+            ->whereColumn('open_quantity', '<', 'quantity')
+            ->where(fn ($any) => $any->whereNull('answered_at')->orWhere('answer', 'booked'))
+            ->orderByDesc('id')
+            ->get();
     }
 }

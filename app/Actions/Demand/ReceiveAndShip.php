@@ -1,0 +1,99 @@
+<?php
+
+namespace App\Actions\Demand;
+
+use App\Actions\Orders\ReceiveOrder;
+use App\Actions\Stock\Lots;
+use App\Books\Bookings;
+use App\Books\Held;
+use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
+use App\Books\Signed;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Cover;
+use App\Models\CustomerOrderLine;
+use App\Models\Order;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Collection;
+use KeepPace\Core\Planning\CoverRefused;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Tracking;
+
+/**
+ * Takes good pieces in and sends them straight on to the customer lines they are made for: one deed of two parts.
+ * Where the second is refused nothing of the first stands.
+ */
+final class ReceiveAndShip
+{
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly ReceiveOrder $receive,
+        private readonly ShipLines $ship,
+    ) {
+    }
+
+    /**
+     * @param  string  $codes  as for receiving; of an item with serials they are chosen when it ships, not here
+     *
+     * @throws Refused
+     */
+    public function handle(int $orderId, string $quantity, int $placeId, string $codes, Signed $signed): Booking
+    {
+        return $this->bookings->once(
+            BookingKind::Ship,
+            $signed,
+            $this->receive->part($orderId, $quantity, $placeId, $codes),
+            new Part(
+                fn (): Needs => $this->needs($orderId),
+                fn (Ledger $ledger, Held $held) => $this->on($ledger, $held, $held->order($orderId), trim($codes)),
+            ),
+        );
+    }
+
+    private function needs(int $orderId): Needs
+    {
+        $lines = self::lines($orderId);
+        $customerOrder = $lines->first()?->customer_order_id;
+
+        return $customerOrder === null
+            ? Needs::nothing()
+            : $this->ship->needs($customerOrder, array_values($lines->modelKeys()));
+    }
+
+    /**
+     * What was promised from stock by receiving it goes to whom it was promised.
+     *
+     * @throws Refused
+     */
+    private function on(Ledger $ledger, Held $held, Order $order, string $codes): void
+    {
+        if ($order->item->tracking === Tracking::Serial) {
+            throw CoverRefused::serialsAreChosen($order->item->label());
+        }
+        $lot = $order->item->isTracked() ? Lots::find($order->item_id, $codes === '' ? $order->number : $codes) : null;
+        $lines = [];
+        foreach ($ledger->booking->coverEntries()->with('cover.line')->get() as $entry) {
+            $came = BigDecimal::of($entry->quantity);
+            if ($entry->cover->supply === Cover::STOCK && $came->isPositive()) {
+                $lines[$entry->cover->line->customer_order_id][$entry->cover->line_id] = [
+                    'quantity' => (string) $came,
+                    'lot' => $lot->id ?? 0,
+                ];
+            }
+        }
+        if (count($lines) !== 1) {
+            throw CoverRefused::notForOne($order->number, count($lines));
+        }
+        $this->ship->write($ledger, $held, array_key_first($lines), current($lines));
+    }
+
+    /** @return Collection<int, CustomerOrderLine> lines the order is made for */
+    private static function lines(int $orderId): Collection
+    {
+        $covers = Cover::query()->where('order_id', $orderId)->where('quantity', '>', 0);
+
+        return CustomerOrderLine::query()->whereKey($covers->pluck('line_id'))->orderBy('id')->get();
+    }
+}

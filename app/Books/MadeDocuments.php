@@ -1,0 +1,74 @@
+<?php
+
+namespace App\Books;
+
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\Order;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Refused;
+
+/** What a booking called into being is cancelled with it, never deleted. */
+final readonly class MadeDocuments
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** @return list<string> an order past being a mere intention, or lines others count on */
+    public function against(Order|CustomerOrder $document): array
+    {
+        return $document instanceof Order ? self::againstOrder($document) : self::againstLines($document);
+    }
+
+    /** @throws Refused when an order is promised to somebody else than by the deed that made it */
+    public function cancel(Order|CustomerOrder $document): void
+    {
+        if ($document instanceof CustomerOrder) {
+            foreach (self::lines($document) as $line) {
+                $line->cancelled_quantity = $line->quantity;
+                $line->is_open = false;
+                $line->save();
+            }
+        } elseif ($document->state !== OrderState::Cancelled) {
+            if (BigDecimal::of((string) $document->covers()->sum('quantity'))->isPositive()) {
+                throw Refused::because(
+                    "Order {$document->number}, made by this, is promised to a customer line. Untie the line first.",
+                );
+            }
+            $this->ledger->change($document, 'state', 'firm', 'cancelled');
+            $document->state = OrderState::Cancelled;
+        }
+    }
+
+    /** @return list<string> */
+    private static function againstOrder(Order $order): array
+    {
+        return in_array($order->state, [OrderState::Cancelled, OrderState::Firm], true)
+            ? []
+            : [OrderRefused::goesOn($order->number, $order->state)->getMessage()];
+    }
+
+    /** @return list<string> */
+    private static function againstLines(CustomerOrder $order): array
+    {
+        $against = [];
+        foreach (self::lines($order) as $line) {
+            $covered = BigDecimal::of((string) $line->covers()->sum('quantity'));
+            if ($covered->plus($line->shipped_quantity)->isPositive()) {
+                $against[] =
+                    "Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.";
+            }
+        }
+
+        return $against;
+    }
+
+    /** @return iterable<CustomerOrderLine> */
+    private static function lines(CustomerOrder $order): iterable
+    {
+        return CustomerOrderLine::query()->where('customer_order_id', $order->id)->orderBy('id')->get();
+    }
+}

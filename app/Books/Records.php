@@ -1,0 +1,189 @@
+<?php
+
+namespace App\Books;
+
+use App\Models\CustomerOrder;
+use App\Models\Order;
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What a deed changed on a document's own fields, and which documents it called into being: by this it can be taken
+ * back without a word about what kind of deed it was.
+ */
+final class Records implements Book
+{
+    /** Documents whose fields are kept, by the name they have here. */
+    private const MODELS = ['order' => Order::class, 'customer_order' => CustomerOrder::class];
+
+    /** @var list<array{booking_id: int, record: string, record_id: int, fields: string|null}> to be written */
+    private array $rows = [];
+
+    private readonly MadeDocuments $made;
+
+    public function __construct(private readonly Ledger $ledger)
+    {
+        $this->made = new MadeDocuments($ledger);
+    }
+
+    /** It came into being by this deed: taken back, it is cancelled. */
+    public function made(Order|CustomerOrder $document): void
+    {
+        $this->keep($document, null);
+    }
+
+    /**
+     * Sets fields of a document and keeps what they were.
+     *
+     * @param  array<string, CarbonImmutable|int|string|null>  $to
+     */
+    public function change(Order $document, array $to): void
+    {
+        $was = $document->getAttributes();
+        $document->fill($to);
+        $now = $document->getAttributes();
+        $fields = [];
+        foreach (array_keys($to) as $field) {
+            $fields[$field] = [$was[$field] ?? null, $now[$field] ?? null];
+        }
+        $this->keep($document, $fields);
+        $document->save();
+    }
+
+    public function locks(Undone $undone): Needs
+    {
+        $by = $this->of($undone)->groupBy('record');
+
+        return Needs::orders($by->get('order', collect())->pluck('id'))
+            ->and(Needs::customerOrders($by->get('customer_order', collect())->pluck('id')));
+    }
+
+    public function against(Undone $undone): array
+    {
+        $against = [];
+        foreach ($this->of($undone) as $change) {
+            $document = $this->held($change);
+            if ($change->isMade()) {
+                array_push($against, ...$this->made->against($document));
+            } elseif ($document instanceof Order) {
+                array_push($against, ...$this->changedSince($change, $document));
+                array_push($against, ...$this->standsOn($change, $document, $undone));
+            }
+        }
+
+        return array_values(array_unique($against));
+    }
+
+    public function reverse(Undone $undone): void
+    {
+        foreach ($this->of($undone) as $change) {
+            $document = $this->held($change);
+            if ($change->isMade()) {
+                $this->made->cancel($document);
+
+                continue;
+            }
+            $document->setRawAttributes([...$document->getAttributes(), ...$change->before()]);
+            if ($document instanceof Order && $change->was('released_at')) {
+                $this->thaw($document);
+            }
+            $document->save();
+        }
+    }
+
+    public function flush(): void
+    {
+        foreach (array_chunk($this->rows, 500) as $rows) {
+            DB::table('record_changes')->insert($rows);
+        }
+        $this->rows = [];
+    }
+
+    /** Whether the booking closed an order: that alone can be taken back while it is closed. */
+    public static function closes(Undone $undone): bool
+    {
+        return DB::table('record_changes')->where('booking_id', $undone->booking->id)
+            ->where('fields', 'like', '%"closed_at"%')->exists();
+    }
+
+    /** @param  array<string, array{int|string|null, int|string|null}>|null  $fields  before, after; null = made */
+    private function keep(Order|CustomerOrder $document, ?array $fields): void
+    {
+        $this->rows[] = [
+            'booking_id' => $this->ledger->booking->id,
+            'record' => (string) array_search($document::class, self::MODELS, true),
+            'record_id' => $document->id,
+            'fields' => $fields === null ? null : json_encode($fields, JSON_THROW_ON_ERROR),
+        ];
+    }
+
+    /** @return \Illuminate\Support\Collection<int, RecordChange> newest first */
+    private function of(Undone $undone): \Illuminate\Support\Collection
+    {
+        return $undone->isWhole
+            ? Row::all(
+                DB::table('record_changes')->where('booking_id', $undone->booking->id)->orderByDesc('id'),
+                RecordChange::from(...),
+            )
+            : collect();
+    }
+
+    private function held(RecordChange $change): Order|CustomerOrder
+    {
+        return $change->record === 'order'
+            ? $this->ledger->held()->order($change->id)
+            : $this->ledger->held()->customerOrder($change->id);
+    }
+
+    /** @return list<string> */
+    private function changedSince(RecordChange $change, Order $order): array
+    {
+        return $change->stands($order->getAttributes())
+            ? []
+            : ["What this changed of order {$order->number} was changed again since. Undo that first."];
+    }
+
+    /**
+     * A release is what all work on the order stands on.
+     *
+     * @return list<string>
+     */
+    private function standsOn(RecordChange $change, Order $order, Undone $undone): array
+    {
+        if (! $change->was('released_at')) {
+            return [];
+        }
+        $taken = DB::table('step_entries AS e')
+            ->join('order_steps AS s', 's.id', 'e.order_step_id')
+            ->where('s.order_id', $order->id)
+            ->where('s.number', DB::raw("(SELECT MIN(number) FROM order_steps WHERE order_id = {$order->id})"))
+            ->where('e.booking_id', '<>', $undone->booking->id)
+            ->sum('e.taken_in');
+        $more = BigDecimal::of((string) $taken);
+
+        return array_values(array_filter([
+            $order->components()->where('used_quantity', '>', 0)->exists()
+                ? "Components were issued to order {$order->number}. Reverse the issue first."
+                : null,
+            $more->isPositive()
+                ? "The quantity of order {$order->number} was changed after its release. Change it back first."
+                : null,
+        ]));
+    }
+
+    /** An order that is not released has nothing frozen: neither rates nor what it should cost. */
+    private function thaw(Order $order): void
+    {
+        $order->fill([
+            'planned_material' => 0,
+            'planned_labour' => 0,
+            'planned_machine' => 0,
+            'planned_overhead' => 0,
+            'planned_outside' => 0,
+        ]);
+        $order->components()->update(['planned_value' => 0, 'short_at_release' => false]);
+        $order->steps()->update(['labour_rate' => null, 'machine_rate' => null, 'overhead_percent' => null]);
+    }
+}

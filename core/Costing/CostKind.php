@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Costing;
+
+/** What goes into the cost of an order, and what leaves it. */
+enum CostKind: string
+{
+    case Material = 'material';
+    case Labour = 'labour';
+    case Machine = 'machine';
+    case Overhead = 'overhead';
+    case Outside = 'outside';
+    case Receipt = 'receipt'; // goods taken into stock
+    case Variance = 'variance'; // what is left at closing
+}

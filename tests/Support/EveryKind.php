@@ -1,0 +1,93 @@
+<?php
+
+namespace Tests\Support;
+
+use App\Access\Role;
+use App\Actions\Orders\CureShort;
+use App\Actions\Shop\StartStep;
+use App\Actions\Stock\AddLateCost;
+use App\Actions\Stock\ChangeCondition;
+use App\Actions\Stock\CountBalance;
+use App\Actions\Stock\ScrapStock;
+use App\Actions\Usage\ReturnComponents;
+use App\Books\Signed;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\CustomerOrder;
+use App\Models\Order;
+use Closure;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\Cure;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\ScrapClass;
+
+/** A shop in which a deed of each kind that can be reversed is done, one after the other, each on what was before. */
+final class EveryKind
+{
+    /**
+     * @param  Closure(Closure(): Booking): Booking  $do  does one
+     * @return list<Booking> in the order in which they were done
+     */
+    public static function in(Shop $shop, Closure $do): array
+    {
+        $customerOrder = $do(fn (): Booking => Booking::query()->findOrFail(
+            Booking::query()->where('customer_order_id', $shop->customerOrder(['TRAY-40' => '5'])->id)->value('id'),
+        ));
+        $demand = CustomerOrder::query()->with('lines')->findOrFail($customerOrder->customer_order_id);
+        $done = [$customerOrder, $do(fn (): Booking => $shop->cover($demand))];
+        $order = Order::query()->latest('id')->firstOrFail();
+        $done[] = $do(fn (): Booking => Booking::query()->findOrFail(
+            DB::table('booking_says')
+                ->where('order_id', $shop->order('LID-9', '2')->id)
+                ->value('booking_id'),
+        ));
+        $in = $do(fn (): Booking => $shop->goodsIn('BRG-25', '6', '7'));
+        $bearing = fn (): Balance => Balance::query()->where('item_id', $shop->item('BRG-25')->id)->firstOrFail();
+        $keeper = fn (): Signed => $shop->sign(Role::Storekeeper, 'it is so');
+        $first = fn () => $order->steps()->firstOrFail();
+        foreach ([
+            fn (): Booking => $in,
+            fn (): Booking => app(AddLateCost::class)->handle($in->id, 500, $shop->sign(Role::CostClerk)),
+            fn (): Booking => app(CountBalance::class)->handle($bearing()->id, '70', $keeper()),
+            fn (): Booking => app(ScrapStock::class)->handle($bearing()->id, '1', ScrapClass::Handling, $keeper()),
+            fn (): Booking => app(ChangeCondition::class)->handle($bearing()->id, '2', Condition::Blocked, $keeper()),
+            fn (): Booking => $shop->release($order, 'so be it'),
+            fn (): Booking => $shop->issueAll($order),
+            fn (): Booking => self::back($shop, $order),
+            fn (): Booking => app(StartStep::class)->handle($first()->id, $shop->sign(Role::Operator)),
+            fn (): Booking => $shop->report($first(), '4', '4', '1'),
+            fn (): Booking => self::cured($shop, $order->refresh()),
+            ...$order->steps()->get()->slice(1)->values()->map(
+                fn ($step, int $i): Closure => fn (): Booking => $shop->report($step, '4', $i === 1 ? '0' : '4'),
+            )->all(),
+            fn (): Booking => $shop->receive($order, '4'),
+            fn (): Booking => $shop->ship($demand, [$demand->lines[0]->id => '3']),
+            fn (): Booking => $shop->close($order->refresh()),
+        ] as $i => $deed) {
+            $done[] = $i === 0 ? $in : $do($deed);
+        }
+
+        return $done;
+    }
+
+    /** Some of what was issued goes back to stores. */
+    private static function back(Shop $shop, Order $order): Booking
+    {
+        $used = ReturnComponents::used($order->id);
+
+        return app(ReturnComponents::class)->handle(
+            $order->id,
+            [(string) array_key_first($used) => '1'],
+            $shop->place('STORES')->id,
+            Condition::Free,
+            $shop->sign(Role::Storekeeper),
+        );
+    }
+
+    private static function cured(Shop $shop, Order $order): Booking
+    {
+        $by = $shop->sign(Role::Supervisor, 'four will do');
+
+        return app(CureShort::class)->handle($order->id, $order->version, Cure::Accepted, '1', $by);
+    }
+}
