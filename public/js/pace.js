@@ -77,6 +77,11 @@
         count();
         tick();
     });
+    // a button that stands outside of its form and goes another way with it
+    document.addEventListener('htmx:configRequest', (event) => {
+        const way = event.detail.triggeringEvent?.submitter?.getAttribute('formaction');
+        if (way) event.detail.path = way;
+    });
     let path = location.pathname;
     let scanned = false; // the next code goes into the same box
     document.addEventListener('htmx:afterSettle', (event) => {

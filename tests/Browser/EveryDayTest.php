@@ -79,3 +79,23 @@ it('goes back to what one saw, and a filter is an address', function () {
     $browser->driver->navigate()->back();
     $browser->see('2 orders');
 });
+
+it('takes pieces in and ships them by the second button of a row', function () {
+    $built = $this->live->php(<<<'PHP'
+        $order = $shop->order("LID-9", "4");
+        $line = $shop->customerOrder(["LID-9" => "4"])->lines[0];
+        app(TieToOrder::class)->tie($line->id, $order->id, "4", $shop->sign(Role::Sales));
+        $shop->release($order);
+        $shop->workThrough($order);
+        echo "built";
+        PHP);
+    $built->wait();
+    expect($built->getOutput().$built->getErrorOutput())->toBe('built');
+    $browser = $this->browser->login('storekeeper')->visit('/receive');
+    $browser->fill('Quantity from 218', '3')->press('Receive and ship');
+    $browser->see('3 pc LID-9 Lid for 9 frames received from order 218')->see('Shipped to');
+    expect($this->live->value('SELECT shipped_quantity FROM customer_order_lines'))->toBe('3.000000');
+    $browser->press('Undo')->see('Reversed: 3 pc LID-9');
+    expect($this->live->value('SELECT shipped_quantity FROM customer_order_lines'))->toBe('0.000000')
+        ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});

@@ -20,7 +20,7 @@
     <button class="btn btn-act btn-small" form="{{ $form }}">Receive</button>
     @if ($order->canGoOn())
         @can('ship')
-            <button class="btn btn-small" form="{{ $form }}"
+            <button class="btn btn-quiet btn-small" form="{{ $form }}"
                 formaction="{{ route('receive.ship', $order->id) }}">Receive and ship</button>
         @endcan
     @endif
