@@ -72,6 +72,7 @@ final class Bookings
     ): Booking {
         for ($try = 1; $try <= self::TRIES; $try++) {
             try {
+                /** @var Booking */
                 return DB::transaction(
                     fn (): Booking => $this->written($kind, $signed, $reverses, $period, $parts),
                     attempts: 5,

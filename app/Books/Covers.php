@@ -4,7 +4,9 @@ namespace App\Books;
 
 use App\Models\Cover;
 use App\Models\CoverEntry;
+use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
+use App\Models\Move;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
@@ -32,9 +34,7 @@ final class Covers implements Book
             ['item_id' => $line->item_id, 'order_id' => $order?->id, 'quantity' => '0'],
         );
         if ($order !== null && $order->owner_id === null) {
-            $order->owner_id = (int) DB::table('customer_orders')
-                ->where('id', $line->customer_order_id)
-                ->value('customer_id');
+            $order->owner_id = CustomerOrder::query()->findOrFail($line->customer_order_id)->customer_id;
             $this->ledger->touch($order);
         }
         $this->change($cover, $quantity);
@@ -83,6 +83,14 @@ final class Covers implements Book
         }
     }
 
+    /** What of an item's stock can be promised: neither promised nor kept for an order. */
+    public function free(int $item): BigDecimal
+    {
+        $free = $this->ledger->stock->unpromised($item)->minus($this->ledger->kept->sum($item));
+
+        return BigDecimal::max(0, $free);
+    }
+
     public function locks(Undone $undone): Needs
     {
         $covers = Cover::query()->with('line')->whereKey(self::of($undone)->pluck('cover_id'))->get();
@@ -113,8 +121,9 @@ final class Covers implements Book
                 $this->change($cover, $back);
             }
         }
-        foreach ($undone->moves->pluck('item_id')->unique() as $item) {
-            if ($this->ledger->stock->isOverpromised((int) $item)) {
+        $items = array_unique($undone->moves->map(fn (Move $move): int => $move->item_id)->all());
+        foreach ($items as $item) {
+            if ($this->ledger->stock->isOverpromised($item)) {
                 throw Refused::because(
                     'What came in by this '.($undone->isWhole ? 'booking' : 'line')
                         .' is promised to a customer line. Untie the line first.',
@@ -133,7 +142,7 @@ final class Covers implements Book
         $wanted = $cover->line->openQuantity()->minus((string) $cover->line->covers()->sum('quantity'));
         $limits = [$wanted];
         if ($cover->order === null) {
-            $limits[] = $this->ledger->stock->unpromised($cover->item_id);
+            $limits[] = $this->free($cover->item_id);
         } else {
             $order = Order::query()->findOrFail($cover->order->id);
             $limits[] = $order->state === OrderState::Cancelled

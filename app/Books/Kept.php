@@ -6,10 +6,11 @@ use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
 use App\Reading\Row;
+use App\Shop\Shelves;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Stock\KeptFor;
 use KeepPace\Core\Stock\StockRefused;
 
 /** Stock that is kept hard for orders, of one lot or of any: only the order may take it. */
@@ -27,28 +28,34 @@ final class Kept implements Book
     {
         $of = ['order_id' => $order, 'item_id' => $item, 'lot_id' => $lot];
         DB::table('reservations')->insertOrIgnore($of);
-        $there = DB::table('reservations')->where($of);
-        if (BigDecimal::of((string) $there->value('quantity'))->plus($quantity)->isNegative()) {
+        $there = Row::first(DB::table('reservations')->where($of), fn (Row $row): Row => $row);
+        if ($there === null || $there->decimal('quantity')->plus($quantity)->isNegative()) {
             throw new \LogicException('A reservation would fall below zero.');
         }
-        $id = $there->value('id');
-        $this->enter(is_numeric($id) ? (int) $id : 0, $quantity);
+        $this->enter($there->int('id'), $quantity);
     }
 
     /** The order took some of what was kept for it. */
-    public function taken(KeptStock $kept, BigDecimal $quantity): void
+    public function taken(int $reservation, BigDecimal $quantity): void
     {
-        $kept->quantity = $kept->quantity->minus($quantity);
-        $this->enter($kept->id, $quantity->negated());
+        $this->enter($reservation, $quantity->negated());
     }
 
     /** What is no longer made keeps nothing. */
     public function end(Order $order): void
     {
         $kept = DB::table('reservations')->where('order_id', $order->id)->where('quantity', '>', 0);
-        foreach ($kept->pluck('quantity', 'id') as $id => $quantity) {
-            $this->enter((int) $id, BigDecimal::of((string) $quantity)->negated());
+        foreach (Row::all($kept, fn (Row $row): Row => $row) as $row) {
+            $this->enter($row->int('id'), $row->decimal('quantity')->negated());
         }
+    }
+
+    /** What is kept of an item for whichever order, of one lot or of any. */
+    public function sum(int $item): BigDecimal
+    {
+        $kept = Shelves::keptOf([$item])[$item] ?? [];
+
+        return BigDecimal::sum(0, ...array_column($kept, 'quantity'));
     }
 
     /**
@@ -58,14 +65,15 @@ final class Kept implements Book
      */
     public function assertThere(Item $item): void
     {
-        $kept = KeptStock::of([$item->id])->first();
-        if ($kept === null) {
+        $kept = Shelves::keptOf([$item->id])[$item->id] ?? [];
+        if ($kept === []) {
             return;
         }
         $stock = $this->ledger->stock;
         self::assertEnough($item, $kept, $stock->quantity($item->id)->minus($stock->promised($item->id)));
-        foreach ($kept->filter(fn (KeptStock $one): bool => $one->isOfLot())->groupBy('lotId') as $lot => $of) {
-            self::assertEnough($item, $of, $stock->quantity($item->id, (int) $lot));
+        foreach (array_unique(array_column($kept, 'lot')) as $lot) {
+            $of = array_values(array_filter($kept, fn (KeptFor $one): bool => $one->lot === $lot));
+            $lot === 0 ?: self::assertEnough($item, $of, $stock->quantity($item->id, $lot));
         }
     }
 
@@ -91,8 +99,12 @@ final class Kept implements Book
                 $back = BigDecimal::min($back, $entry->movedIn($undone->moves));
             }
             if ($back->isPositive()) {
-                $there = $this->ledger->stock->quantity($entry->item, $entry->lot);
-                $back = BigDecimal::max(0, BigDecimal::min($back, $there->minus($this->keptOf($entry))));
+                $stock = $this->ledger->stock;
+                $there = BigDecimal::min(
+                    $stock->quantity($entry->item, $entry->lot)->minus($this->keptOf($entry)),
+                    $stock->unpromised($entry->item)->minus($this->sum($entry->item)),
+                );
+                $back = BigDecimal::max(0, BigDecimal::min($back, $there));
             } else {
                 // no more than is left of it
                 $back = BigDecimal::max($back, BigDecimal::of($entry->left)->negated());
@@ -120,13 +132,10 @@ final class Kept implements Book
     /** What is kept of an item, or of one lot of it, for whichever order. */
     private function keptOf(KeptEntry $entry): BigDecimal
     {
-        $sum = DB::table('reservations')
+        return Row::sum(DB::table('reservations')
             ->where('item_id', $entry->item)
             ->where('quantity', '>', 0)
-            ->when($entry->lot !== 0, fn (Builder $query) => $query->where('lot_id', $entry->lot))
-            ->sum('quantity');
-
-        return BigDecimal::of((string) $sum);
+            ->when($entry->lot !== 0, fn (Builder $query) => $query->where('lot_id', $entry->lot)), 'quantity');
     }
 
     /**
@@ -139,10 +148,16 @@ final class Kept implements Book
         $bookings = Move::query()
             ->whereIn('reverses_id', Move::query()->where('booking_id', $undone->booking->id)->select('id'))
             ->pluck('booking_id');
-        $sums = DB::table('reservation_entries')->whereIn('booking_id', $bookings)->groupBy('reservation_id')
-            ->selectRaw('reservation_id, SUM(quantity) AS quantity')->pluck('quantity', 'reservation_id');
+        $sums = DB::table('reservation_entries')
+            ->whereIn('booking_id', $bookings)
+            ->groupBy('reservation_id')
+            ->selectRaw('reservation_id, SUM(quantity) AS quantity');
+        $before = [];
+        foreach (Row::all($sums, fn (Row $row): Row => $row) as $row) {
+            $before[$row->int('reservation_id')] = $row->decimal('quantity');
+        }
 
-        return $sums->map(fn ($sum): BigDecimal => BigDecimal::of((string) $sum))->all();
+        return $before;
     }
 
     private static function of(Undone $undone): Builder
@@ -158,14 +173,14 @@ final class Kept implements Book
     }
 
     /**
-     * @param  Collection<int, KeptStock>  $kept
+     * @param  list<KeptFor>  $kept
      *
      * @throws StockRefused naming the orders
      */
-    private static function assertEnough(Item $item, Collection $kept, BigDecimal $there): void
+    private static function assertEnough(Item $item, array $kept, BigDecimal $there): void
     {
-        if (BigDecimal::sum(0, ...$kept->pluck('quantity')->all())->isGreaterThan($there)) {
-            throw StockRefused::kept($item->label(), array_values($kept->pluck('order')->unique()->all()));
+        if (BigDecimal::sum(0, ...array_column($kept, 'quantity'))->isGreaterThan($there)) {
+            throw StockRefused::kept($item->label(), array_values(array_unique(array_column($kept, 'number'))));
         }
     }
 }

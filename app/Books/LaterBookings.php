@@ -3,6 +3,8 @@
 namespace App\Books;
 
 use App\Models\Booking;
+use App\Reading\Row;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Refused;
@@ -19,35 +21,31 @@ final readonly class LaterBookings
     /** Bookings that took from a key since, or of its lot from anywhere. */
     public static function ofStock(Booking $booking, StockKey $key): self
     {
-        return self::from(
+        return self::from(Row::ints(
             DB::table('moves AS m')
                 ->join('places AS f', 'f.id', 'm.from_place_id')
                 ->where('m.item_id', $key->item)
                 ->where('m.lot_id', $key->lot)
                 ->where('m.owner_id', $key->owner)
-                ->where(fn ($any) => $any->whereIn('f.kind', ['store', 'supplier'])->orWhere('m.quantity', 0))
+                ->where(fn (Builder $any) => $any->whereIn('f.kind', ['store', 'supplier'])->orWhere('m.quantity', 0))
                 ->where('m.booking_id', '>', $booking->id)
                 ->when(
                     $key->lot === 0,
-                    fn ($query) => $query->where(
-                        fn ($any) => $any->where('m.from_place_id', $key->place)->orWhere('m.quantity', 0),
+                    fn (Builder $query) => $query->where(
+                        fn (Builder $any) => $any->where('m.from_place_id', $key->place)->orWhere('m.quantity', 0),
                     ),
-                )
-                ->pluck('m.booking_id')
-                ->all(),
-        );
+                ), 'm.booking_id',
+        ));
     }
 
     public static function ofSteps(Booking $booking, int $order): self
     {
-        return self::from(
+        return self::from(Row::ints(
             DB::table('step_entries AS e')
                 ->join('order_steps AS s', 's.id', 'e.order_step_id')
                 ->where('s.order_id', $order)
-                ->where('e.booking_id', '>', $booking->id)
-                ->pluck('e.booking_id')
-                ->all(),
-        );
+                ->where('e.booking_id', '>', $booking->id), 'e.booking_id',
+        ));
     }
 
     /** The refusal, naming them. */
@@ -69,7 +67,7 @@ final readonly class LaterBookings
         );
     }
 
-    /** @param  array<array-key, mixed>  $ids */
+    /** @param  list<int>  $ids */
     private static function from(array $ids): self
     {
         $rows = DB::table('bookings AS b')
@@ -79,8 +77,12 @@ final readonly class LaterBookings
             ->where('b.kind', '<>', 'reversal')
             ->orderByDesc('b.id')
             ->join('booking_says AS s', 's.booking_id', 'b.id')
-            ->get(['b.id', 's.says']);
+            ->select(['b.id', 's.says']);
+        $bookings = [];
+        foreach (Row::all($rows, fn (Row $row): Row => $row) as $row) {
+            $bookings[] = ['id' => $row->int('id'), 'says' => $row->text('says')];
+        }
 
-        return new self(array_values($rows->map(fn ($row): array => ['id' => $row->id, 'says' => $row->says])->all()));
+        return new self($bookings);
     }
 }

@@ -103,6 +103,7 @@ final class Ledger
         foreach ($this->books() as $book) {
             $book->flush();
         }
+        array_map($this->says(...), $this->moves->leavesWithout());
         $this->stock->write();
         $facts = OrderFacts::of(array_values($this->touched));
         $this->covers->fit($this->touched, $facts);

@@ -4,11 +4,12 @@ namespace App\Books;
 
 use App\Models\Cover;
 use App\Models\Place;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\PlaceKind;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
 
@@ -88,7 +89,7 @@ final class LockedBalances
                     $any->orWhere(fn (Builder $one) => $one->where(self::columns($key)));
                 }
             });
-            $this->keep($query->get());
+            $this->keep($query);
             foreach ($part as $key) {
                 $this->put($key, BigDecimal::zero()); // where nothing lies yet
             }
@@ -108,7 +109,7 @@ final class LockedBalances
         foreach (array_chunk($items, self::AT_ONCE) as $part) {
             $this->keep($this->freeOf($part, [0, ...$owners])->where('quantity', '>', 0)
                 ->when($lots !== [], fn (Builder $query) => $query->whereIn('lot_id', $lots))
-                ->orderBy('item_id')->orderBy('place_id')->orderBy('lot_id')->orderBy('owner_id')->get());
+                ->orderBy('item_id')->orderBy('place_id')->orderBy('lot_id')->orderBy('owner_id'));
         }
         if ($lots === []) {
             $this->whole += array_fill_keys($items, true);
@@ -153,10 +154,9 @@ final class LockedBalances
         }
         $stored = $this
             ->freeOf([$item], [0])
-            ->when($lot !== 0, fn (Builder $query) => $query->where('lot_id', $lot))
-            ->sum('quantity');
+            ->when($lot !== 0, fn (Builder $query) => $query->where('lot_id', $lot));
 
-        return BigDecimal::of((string) $stored)->plus($read)->minus($before);
+        return Row::sum($stored, 'quantity')->plus($read)->minus($before);
     }
 
     /** What lies at a key that was read. */
@@ -244,23 +244,23 @@ final class LockedBalances
     /** @return array<int, true> */
     private function stores(): array
     {
-        return $this->stores ??= array_fill_keys(Place::query()->where('kind', 'store')->pluck('id')->all(), true);
+        return $this->stores ??= array_fill_keys(
+            Row::ints(Place::query()->where('kind', PlaceKind::Store->value)->toBase(), 'id'),
+            true,
+        );
     }
 
-    /** @param  Collection<int, \stdClass>  $rows */
-    private function keep(Collection $rows): void
+    private function keep(Builder $balances): void
     {
-        foreach ($rows as $row) {
-            $this->put(
-                new StockKey(
-                    $row->item_id,
-                    $row->place_id,
-                    $row->lot_id,
-                    Condition::from($row->condition),
-                    $row->owner_id,
-                ),
-                BigDecimal::of($row->quantity),
+        foreach (Row::all($balances, fn (Row $row): Row => $row) as $row) {
+            $key = new StockKey(
+                $row->int('item_id'),
+                $row->int('place_id'),
+                $row->int('lot_id'),
+                $row->enum('condition', Condition::class),
+                $row->int('owner_id'),
             );
+            $this->put($key, $row->decimal('quantity'));
         }
     }
 

@@ -3,7 +3,9 @@
 namespace App\Books;
 
 use App\Models\Move;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\Layer;
 use KeepPace\Core\Costing\LayerUse;
@@ -24,21 +26,13 @@ final class LockedLayers
      */
     public function of(int $item): array
     {
-        return $this->layers[$item] ??= array_values(
+        return $this->layers[$item] ??= array_values(Row::all(
             DB::table('cost_layers')
                 ->where('item_id', $item)
-                ->where(fn ($any) => $any->where('left_quantity', '>', 0)->orWhere('left_value', '<>', 0))
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    fn ($row): Layer => new Layer(
-                        $row->id,
-                        BigDecimal::of($row->left_quantity),
-                        (int) $row->left_value,
-                    ),
-                )
-                ->all(),
-        );
+                ->where(fn (Builder $any) => $any->where('left_quantity', '>', 0)->orWhere('left_value', '<>', 0))
+                ->orderBy('id'),
+            self::layer(...),
+        )->all());
     }
 
     /**
@@ -48,20 +42,14 @@ final class LockedLayers
      */
     public function usesOf(Move $move): array
     {
-        return array_values(
-            DB::table('layer_uses')
-                ->where('move_id', $move->id)
-                ->orderBy('id')
-                ->get()
-                ->map(
-                    fn ($row): LayerUse => new LayerUse(
-                        $row->layer_id,
-                        BigDecimal::of($row->quantity),
-                        (int) $row->value,
-                    ),
-                )
-                ->all(),
-        );
+        return array_values(Row::all(
+            DB::table('layer_uses')->where('move_id', $move->id)->orderBy('id'),
+            fn (Row $row): LayerUse => new LayerUse(
+                $row->int('layer_id'),
+                $row->decimal('quantity'),
+                $row->int('value'),
+            ),
+        )->all());
     }
 
     /**
@@ -73,20 +61,25 @@ final class LockedLayers
      */
     public function broughtBy(Move $move, string $what): array
     {
-        $layer = DB::table('cost_layers')->where('move_id', $move->id)->first();
+        $layer = Row::first(DB::table('cost_layers')->where('move_id', $move->id), self::layer(...));
         if ($layer === null) {
             return [];
         }
-        if (! BigDecimal::of($layer->left_quantity)->isEqualTo($move->quantity)) {
+        if (! $layer->quantity->isEqualTo($move->quantity)) {
             $by = self::bookings($layer->id, 'SUM(u.quantity) > 0');
             throw StockRefused::usedSince($what, $by);
         }
-        if ((int) $layer->left_value !== $move->value) {
+        if ($layer->value !== $move->value) {
             $by = self::bookings($layer->id, 'SUM(u.quantity = 0) > 0');
             throw StockRefused::usedSince($what, $by);
         }
 
-        return [new LayerUse($layer->id, BigDecimal::of($layer->left_quantity), (int) $layer->left_value)];
+        return [new LayerUse($layer->id, $layer->quantity, $layer->value)];
+    }
+
+    private static function layer(Row $row): Layer
+    {
+        return new Layer($row->int('id'), $row->decimal('left_quantity'), $row->int('left_value'));
     }
 
     /**
@@ -95,16 +88,14 @@ final class LockedLayers
      */
     private static function bookings(int $layer, string $that): array
     {
-        return array_values(
+        return Row::ints(
             DB::table('layer_uses AS u')
                 ->join('moves AS m', 'm.id', 'u.move_id')
                 ->where('u.layer_id', $layer)
                 ->groupBy('m.booking_id')
                 ->havingRaw($that)
-                ->orderByDesc('m.booking_id')
-                ->pluck('m.booking_id')
-                ->map(fn ($id): int => (int) $id)
-                ->all(),
+                ->orderByDesc('m.booking_id'),
+            'm.booking_id',
         );
     }
 

@@ -3,6 +3,7 @@
 namespace App\Books;
 
 use App\Models\Item;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -47,9 +48,10 @@ final class LockedValues
     public function rulesOf(array $items): void
     {
         foreach (array_chunk($items, 400) as $part) {
-            foreach (Item::query()->whereIn('id', $part)->toBase()->get(['id', 'costing', 'cost']) as $item) {
-                $this->rules[$item->id] = CostingRule::from($item->costing);
-                $this->standards[$item->id] = $item->cost;
+            $items = Item::query()->whereIn('id', $part)->toBase()->select(['id', 'costing', 'cost']);
+            foreach (Row::all($items, fn (Row $row): Row => $row) as $row) {
+                $this->rules[$row->int('id')] = $row->enum('costing', CostingRule::class);
+                $this->standards[$row->int('id')] = $row->text('cost');
             }
         }
     }
@@ -77,11 +79,13 @@ final class LockedValues
             }
         }
         foreach (array_chunk($keys, 400) as $part) {
-            foreach (DB::table('stock_values')->whereIn('item_id', array_unique(array_column($part, 'item_id')))
-                ->whereIn('lot_id', array_unique(array_column($part, 'lot_id')))->get() as $row) {
-                $key = self::key($row->item_id, $row->lot_id);
+            $values = DB::table('stock_values')
+                ->whereIn('item_id', array_unique(array_column($part, 'item_id')))
+                ->whereIn('lot_id', array_unique(array_column($part, 'lot_id')));
+            foreach (Row::all($values, fn (Row $row): Row => $row) as $row) {
+                $key = self::key($row->int('item_id'), $row->int('lot_id'));
                 if (isset($keys[$key])) {
-                    $this->values[$key] = new StockValue(BigDecimal::of($row->quantity), (int) $row->value);
+                    $this->values[$key] = new StockValue($row->decimal('quantity'), $row->int('value'));
                 }
             }
         }

@@ -6,6 +6,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\Place;
+use App\Shop\WhoLacks;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -21,8 +22,14 @@ use KeepPace\Core\Stock\StockKey;
  */
 final class Moves implements Book
 {
+    /** Who gets it wanted it: an order's component, a customer line that it was promised to. */
+    private const WANTED = [PlaceKind::Order, PlaceKind::Customer];
+
     /** @var list<array<string, int|string|null>> to be written at the end */
     private array $moves = [];
+
+    /** @var array<int, BigDecimal> of our own free stock what is lost to all orders, by item */
+    private array $lost = [];
 
     /** @var array<string, int> ids of the places that are ends of moves, by kind */
     private array $ends = [];
@@ -112,8 +119,10 @@ final class Moves implements Book
             : $this->stock->values->take($key, BigDecimal::zero(), -$cents, $item->label(), null);
         $row = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, 0);
         $id = $this->write($item, $row, $from, $to);
-        foreach ($id === null ? [] : $this->stock->values->layers->shares($item->id, $cents, $receipts) as $use) {
-            $this->use($item, $id, $use);
+        if ($id !== null) {
+            foreach ($this->stock->values->layers->shares($item->id, $cents, $receipts) as $use) {
+                $this->use($item, $id, $use);
+            }
         }
     }
 
@@ -151,12 +160,17 @@ final class Moves implements Book
         $this->quantities($item, $quantity, $from, $to);
         $row = [
             ...$this->row($item, $quantity, $move->value, $from, $to, $move->lot_id),
-            ...$move->only(['order_id', 'typed_quantity', 'typed_unit_id', 'reason']),
+            'order_id' => $move->order_id,
+            'typed_quantity' => $move->typed_quantity,
+            'typed_unit_id' => $move->typed_unit_id,
+            'reason' => $move->reason,
             'reverses_id' => $move->id,
         ];
         $id = $this->write($item, $row, $from, $to);
-        foreach ($id === null ? [] : $uses as $use) {
-            $this->use($item, $id, $use);
+        if ($id !== null) {
+            foreach ($uses as $use) {
+                $this->use($item, $id, $use);
+            }
         }
 
         return $move->value;
@@ -195,6 +209,35 @@ final class Moves implements Book
     {
         $from->stock === null ?: $this->stock->add($from->stock, $quantity->negated(), $item->label());
         $to->stock === null ?: $this->stock->add($to->stock, $quantity, $item->label());
+        if (self::isFree($from) && ! self::isFree($to) && ! in_array($to->kind, self::WANTED, true)) {
+            $this->lost[$item->id] = ($this->lost[$item->id] ?? BigDecimal::zero())->plus($quantity);
+        }
+    }
+
+    /**
+     * Which orders it leaves without a part, told at once; what it does to dates is told when it is planned.
+     *
+     * @return list<string> sentences
+     */
+    public function leavesWithout(): array
+    {
+        $says = [];
+        foreach ($this->lost as $item => $quantity) {
+            $now = $this->stock->unpromised($item);
+            $orders = WhoLacks::of($item, $now->plus($quantity), $now);
+            if ($orders !== []) {
+                $says[] = (count($orders) === 1 ? 'Order ' : 'Orders ')
+                    .collect($orders)->join(', ', ' and ')
+                    .(count($orders) === 1 ? ' lacks it now.' : ' lack it now.');
+            }
+        }
+
+        return $says;
+    }
+
+    private static function isFree(End $end): bool
+    {
+        return $end->stock?->condition === Condition::Free && $end->stock->owner === 0;
     }
 
     /** @return array<string, int|string|null> */

@@ -57,7 +57,7 @@ final class MovesBack
     {
         $keys = [];
         foreach ($this->undone->moves as $move) {
-            foreach ([$this->end($move, 'from')->stock, $this->end($move, 'to')->stock] as $key) {
+            foreach ([$this->from($move)->stock, $this->to($move)->stock] as $key) {
                 $key === null ?: $keys[$key->sortKey()] = $key;
             }
         }
@@ -70,9 +70,9 @@ final class MovesBack
     /** @throws Refused */
     private function back(Move $move): void
     {
-        $from = $this->end($move, 'to');
+        $from = $this->to($move);
         try {
-            $this->ledger->moves->back($this->items[$move->item_id], $move, $from, $this->end($move, 'from'));
+            $this->ledger->moves->back($this->items[$move->item_id], $move, $from, $this->from($move));
         } catch (Refused $refused) {
             throw $from->stock !== null
                 ? LaterBookings::ofStock($this->undone->booking, $from->stock)->refused(
@@ -144,16 +144,25 @@ final class MovesBack
         }
     }
 
-    private function end(Move $move, string $side): End
+    private function from(Move $move): End
     {
-        $place = $this->places[$move->{"{$side}_place_id"}];
+        return $this->end($move, $this->places[$move->from_place_id], $move->from_condition);
+    }
+
+    private function to(Move $move): End
+    {
+        return $this->end($move, $this->places[$move->to_place_id], $move->to_condition);
+    }
+
+    private function end(Move $move, Place $place, string $condition): End
+    {
 
         return $place->holdsStock()
             ? End::stock(new StockKey(
                 $move->item_id,
                 $place->id,
                 $move->lot_id,
-                Condition::from($move->{"{$side}_condition"}),
+                Condition::from($condition),
                 $move->owner_id,
             ))
             : End::again(

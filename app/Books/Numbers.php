@@ -2,6 +2,7 @@
 
 namespace App\Books;
 
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 
@@ -20,13 +21,12 @@ final class Numbers
         /** @var array{string, int} $rule */
         $rule = config("pace.numbers.{$code}");
         DB::table('numberings')->insertOrIgnore(['code' => $code, 'prefix' => $rule[0], 'next' => $rule[1]]);
-        $row = DB::table('numberings')->where('code', $code)->lockForUpdate()->first();
-        if ($row === null) {
-            throw new \LogicException("No numbering {$code}.");
-        }
-        DB::table('numberings')->where('code', $code)->update(['next' => $row->next + $count]);
+        $row = Row::first(DB::table('numberings')->where('code', $code)->lockForUpdate(), fn (Row $row): Row => $row)
+            ?? throw new \LogicException("No numbering {$code}.");
+        [$prefix, $next] = [$row->text('prefix'), $row->int('next')];
+        DB::table('numberings')->where('code', $code)->update(['next' => $next + $count]);
 
-        return array_map(fn (int $i): string => $row->prefix.($row->next + $i), range(0, max(0, $count - 1)));
+        return array_map(fn (int $i): string => $prefix.($next + $i), range(0, max(0, $count - 1)));
     }
 
     /**

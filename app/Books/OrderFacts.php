@@ -3,8 +3,8 @@
 namespace App\Books;
 
 use App\Models\Order;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
@@ -18,18 +18,11 @@ final class OrderFacts
     public static function of(array $orders): array
     {
         $ids = array_map(fn (Order $order): int => $order->id, $orders);
-        $rows = $ids === [] ? collect() : self::rows($ids)->groupBy('order_id');
+        $rows = $ids === [] ? [] : self::rows($ids);
         $facts = [];
         foreach ($orders as $order) {
-            $all = $rows[$order->id] ?? collect();
-            $own = array_values($all->whereNotNull('number')->all());
-            $state = self::state($order, (bool) ($all->first()->used ?? false), $own);
-            $alive = array_map(
-                fn (object $step): BigDecimal => BigDecimal::of($step->taken_in)
-                    ->minus($step->scrap)
-                    ->minus($step->passed_on),
-                $own,
-            );
+            [$worked, $steps] = $rows[$order->id] ?? [false, []];
+            $state = self::state($order, $worked, $steps);
             $facts[$order->id] = [
                 'state' => $state,
                 'gives' => Order::given(
@@ -37,7 +30,7 @@ final class OrderFacts
                     $order->released_at !== null,
                     BigDecimal::of($order->quantity),
                     BigDecimal::of($order->received_quantity),
-                    $alive,
+                    array_map(fn (StepFacts $step): BigDecimal => $step->alive(), $steps),
                 ),
             ];
         }
@@ -46,29 +39,35 @@ final class OrderFacts
     }
 
     /**
-     * The steps of each order, in sequence, and whether anything of it was used; of one without steps a row all the
-     * same.
+     * Whether anything of each order was used, and its steps in sequence.
      *
      * @param  list<int>  $ids
-     * @return Collection<int, \stdClass>
+     * @return array<int, array{bool, list<StepFacts>}> by order
      */
-    private static function rows(array $ids): Collection
+    private static function rows(array $ids): array
     {
         $used = DB::table('order_components AS c')
             ->whereColumn('c.order_id', 'o.id')
             ->where('c.used_quantity', '>', 0);
-
-        return DB::table('orders AS o')
+        $rows = DB::table('orders AS o')
             ->leftJoin('order_steps AS s', 's.order_id', 'o.id')
             ->whereIn('o.id', $ids)
             ->orderBy('o.id')
             ->orderBy('s.number')
             ->select(['o.id AS order_id', 's.number', 's.taken_in', 's.good', 's.scrap', 's.passed_on', 's.started_at'])
-            ->selectRaw("EXISTS ({$used->selectRaw('1')->toRawSql()}) AS used")
-            ->get();
+            ->selectRaw("EXISTS ({$used->selectRaw('1')->toRawSql()}) AS used");
+        $by = [];
+        foreach (Row::all($rows, fn (Row $row): Row => $row) as $row) {
+            $by[$row->int('order_id')] ??= [$row->flag('used'), []];
+            if ($row->intOrNull('number') !== null) {
+                $by[$row->int('order_id')][1][] = StepFacts::from($row);
+            }
+        }
+
+        return $by;
     }
 
-    /** @param  list<\stdClass>  $steps */
+    /** @param  list<StepFacts>  $steps */
     private static function state(Order $order, bool $worked, array $steps): OrderState
     {
         if ($order->state === OrderState::Cancelled || $order->state === OrderState::Proposed) {
@@ -80,13 +79,11 @@ final class OrderFacts
         if ($order->released_at === null) {
             return OrderState::Firm;
         }
-        $started = BigDecimal::zero();
+        $started = $steps === [] ? BigDecimal::zero() : $steps[0]->takenIn;
         $out = BigDecimal::of($order->received_quantity);
-        foreach ($steps as $i => $step) {
-            $started = $i === 0 ? BigDecimal::of($step->taken_in) : $started;
+        foreach ($steps as $step) {
             $out = $out->plus($step->scrap);
-            $worked =
-                $worked || $step->started_at !== null || ! BigDecimal::of($step->good)->plus($step->scrap)->isZero();
+            $worked = $worked || $step->isWorked();
         }
 
         return OrderState::derived($worked, $started, $out);

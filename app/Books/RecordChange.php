@@ -40,15 +40,13 @@ final readonly class RecordChange
     /**
      * Whether all of it is still as the booking left it.
      *
-     * @param  array<string, mixed>  $now  columns as they are stored
+     * @param  array<string, int|string|null>  $now  columns as they are stored
      */
     public function stands(array $now): bool
     {
         foreach ($this->fields ?? [] as $field => [, $after]) {
-            if (($now[$field] ?? null) !== null || $after !== null) {
-                if ((string) ($now[$field] ?? '') !== (string) $after) {
-                    return false;
-                }
+            if ((string) ($now[$field] ?? '') !== (string) $after) {
+                return false;
             }
         }
 

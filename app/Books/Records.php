@@ -5,7 +5,6 @@ namespace App\Books;
 use App\Models\CustomerOrder;
 use App\Models\Order;
 use App\Reading\Row;
-use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -41,9 +40,9 @@ final class Records implements Book
      */
     public function change(Order $document, array $to): void
     {
-        $was = $document->getAttributes();
+        $was = self::stored($document);
         $document->fill($to);
-        $now = $document->getAttributes();
+        $now = self::stored($document);
         $fields = [];
         foreach (array_keys($to) as $field) {
             $fields[$field] = [$was[$field] ?? null, $now[$field] ?? null];
@@ -137,10 +136,19 @@ final class Records implements Book
             : $this->ledger->held()->customerOrder($change->id);
     }
 
+    /** @return array<string, int|string|null> columns as they are stored */
+    private static function stored(Order $order): array
+    {
+        return array_map(
+            fn (mixed $value): int|string|null => is_int($value) || is_string($value) ? $value : null,
+            $order->getAttributes(),
+        );
+    }
+
     /** @return list<string> */
     private function changedSince(RecordChange $change, Order $order): array
     {
-        return $change->stands($order->getAttributes())
+        return $change->stands(self::stored($order))
             ? []
             : ["What this changed of order {$order->number} was changed again since. Undo that first."];
     }
@@ -159,9 +167,8 @@ final class Records implements Book
             ->join('order_steps AS s', 's.id', 'e.order_step_id')
             ->where('s.order_id', $order->id)
             ->where('s.number', DB::raw("(SELECT MIN(number) FROM order_steps WHERE order_id = {$order->id})"))
-            ->where('e.booking_id', '<>', $undone->booking->id)
-            ->sum('e.taken_in');
-        $more = BigDecimal::of((string) $taken);
+            ->where('e.booking_id', '<>', $undone->booking->id);
+        $more = Row::sum($taken, 'e.taken_in');
 
         return array_values(array_filter([
             $order->components()->where('used_quantity', '>', 0)->exists()

@@ -40,6 +40,27 @@ final readonly class Row
         return self::all($query->limit(1), $from)->first();
     }
 
+    /** All of a column, added up; of no rows zero. */
+    public static function sum(Builder $query, string $column): BigDecimal
+    {
+        $sum = $query->sum($column);
+
+        return BigDecimal::of(is_numeric($sum) ? (string) $sum : '0');
+    }
+
+    /**
+     * A column of whole numbers, such as ids; those that are empty are passed by.
+     *
+     * @return list<int>
+     */
+    public static function ints(Builder $query, string $column): array
+    {
+        return array_values(array_map(
+            intval(...),
+            array_filter($query->pluck($column)->all(), is_numeric(...)),
+        ));
+    }
+
     public function int(string $name): int
     {
         return (int) $this->there($name);

@@ -96,12 +96,7 @@ final class PartsGiven
     /** @param  Collection<int, mixed>  $items */
     private function readStock(Collection $items): void
     {
-        $there = DB::table('balances AS b')
-            ->join('places AS p', 'p.id', 'b.place_id')
-            ->whereIn('b.item_id', $items)
-            ->where('p.kind', 'store')->where('b.condition', 'free')->where('b.owner_id', 0)
-            ->groupBy('b.item_id')->selectRaw('b.item_id, SUM(b.quantity) AS quantity');
-        foreach ($there->get() as $row) {
+        foreach (Shelves::sums()->whereIn('b.item_id', $items)->get() as $row) {
             $this->stock[$row->item_id] = BigDecimal::of($row->quantity);
         }
         $promised = Cover::query()->whereIn('item_id', $items)->where('quantity', '>', 0)
@@ -134,10 +129,7 @@ final class PartsGiven
         $result = [];
         $stock = $theirs === []
                 ? collect()
-                : DB::table('balances AS b')
-                    ->join('places AS p', 'p.id', 'b.place_id')
-                    ->where('p.kind', 'store')
-                    ->where('b.condition', 'free')
+                : Shelves::lying()
                     ->whereIn('b.owner_id', array_values($owned))
                     ->whereIn('b.item_id', array_map(fn (ComponentNeed $need): int => $need->item, $theirs))
                     ->groupBy('b.owner_id', 'b.item_id')

@@ -43,7 +43,8 @@ final class Positions
     /** @param  int|null  $item  null = all */
     private static function base(?int $item = null): Builder
     {
-        $free = self::free()->when($item !== null, fn (Builder $query) => $query->where('x.item_id', $item));
+        // what lies at a supplier, is blocked or is a customer's own is not free
+        $free = Shelves::sums()->when($item !== null, fn (Builder $query) => $query->where('b.item_id', $item));
 
         return DB::table('items AS i')
             ->join('units AS u', 'u.id', 'i.unit_id')
@@ -56,16 +57,6 @@ final class Positions
             ->selectRaw('COALESCE(f.quantity, 0) AS free, COALESCE(b.quantity, 0) AS bought')
             ->selectRaw('COALESCE(m.quantity, 0) AS made, COALESCE(t.quantity, 0) AS tied')
             ->selectRaw('COALESCE(n.quantity, 0) AS needed');
-    }
-
-    /** What lies at a supplier, is blocked or is a customer's own is not free. */
-    private static function free(): Builder
-    {
-        return DB::table('balances AS x')
-            ->join('places AS p', 'p.id', 'x.place_id')
-            ->where('p.kind', 'store')->where('x.condition', 'free')->where('x.owner_id', 0)
-            ->groupBy('x.item_id')
-            ->selectRaw('x.item_id, SUM(x.quantity) AS quantity');
     }
 
     private static function bought(): Builder

@@ -27,4 +27,11 @@ final readonly class LotThere
         return $this->expiresOn === null
             || $this->expiresOn >= (new \DateTimeImmutable($day))->modify("+{$minimumDays} days")->format('Y-m-d');
     }
+
+    public function less(BigDecimal $taken): self
+    {
+        return $taken->isZero()
+            ? $this
+            : new self($this->key, $this->quantity->minus($taken), $this->code, $this->expiresOn);
+    }
 }

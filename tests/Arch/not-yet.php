@@ -5,8 +5,6 @@ return [
     'lines over 120 columns' => [
     ],
     'rows that are stdClass' => [
-        'app/Books/LockedBalances.php' => 1,
-        'app/Books/OrderFacts.php' => 2,
         'app/Actions/Schedule/CalendarTrail.php' => 2,
         'app/Actions/Schedule/Facts.php' => 1,
         'app/Actions/Schedule/UndoPlan.php' => 1,
@@ -48,7 +46,6 @@ return [
         'app/Actions/Stock/TrackedCodes.php split()' => 1,
         'app/Actions/Usage/BookSlip.php lines()' => 1,
         'app/Actions/Usage/ProposeSlip.php lines()' => 1,
-        'app/Actions/Usage/Suggestions.php __construct()' => 1,
         'app/Console/ScheduleFile.php handle()' => 1,
         'app/Demo/Office.php demand()' => 1,
         'app/Demo/Office.php shelf()' => 1,

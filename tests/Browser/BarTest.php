@@ -19,10 +19,12 @@ afterEach(fn () => $this->live->end());
 /** @return array<string, string>  what a row of the bar leads to, by its words */
 function rowOfBar(Browser $browser, string $row): array
 {
-    return (array) $browser->driver->executeScript(
-        'return Object.fromEntries([...document.querySelectorAll(arguments[0])].map((a) => [a.innerText, a.href]))',
+    $links = $browser->driver->executeScript(
+        'return [...document.querySelectorAll(arguments[0])].map((a) => [a.innerText, a.href])',
         ["{$row} a"],
     );
+
+    return array_column($links, 1, 0);
 }
 
 function followInBar(Browser $browser, string $row, string $words): void

@@ -2,6 +2,7 @@
 
 namespace Tests\Support;
 
+use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Process;
 
 /** A shop of its own that processes outside this one see: its database, commands, web server, clock. Ended by pid. */
@@ -52,6 +53,7 @@ final class LiveShop
         $this->db->exec("CREATE DATABASE `{$this->database}`");
         $this->db->exec("USE `{$this->database}`");
         $this->fill();
+        (new Filesystem)->remove(getenv('PACE_STORAGE').'/app/live.json'); // of a shop before
         $this->webPort = Ports::free();
         $this->url = "http://127.0.0.1:{$this->webPort}";
         if ($serve) {
@@ -146,6 +148,7 @@ final class LiveShop
             use App\Actions\Schedule\MoveStep;
             use App\Actions\Schedule\WhatIf;
             use App\Actions\Stock\ChangeCondition;
+            use App\Actions\Shop\ReportStep;
             use App\Actions\Stock\CountBalance;
             use App\Actions\Stock\GoodsIn;
             use App\Actions\Stock\ScrapStock;

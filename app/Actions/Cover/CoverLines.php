@@ -123,7 +123,7 @@ final class CoverLines
     ): string {
         $said = [];
         if ($by !== CoverBy::NewOrder) {
-            $free = $ledger->stock->unpromised($line->item_id);
+            $free = $ledger->covers->free($line->item_id);
             $take = $want->isGreaterThan($free) ? $free : $want;
             if ($by === CoverBy::Stock && ! $take->isEqualTo($want)) {
                 throw CoverRefused::notSoMuchInStock($want, $take, $line->item->label());

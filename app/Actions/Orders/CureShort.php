@@ -129,7 +129,7 @@ final class CureShort
     /** @param  array<int, BigDecimal>  $lost  by line */
     private function fromStock(Ledger $ledger, Order $order, array $lost, BigDecimal $amount): string
     {
-        $free = $ledger->stock->unpromised($order->item_id);
+        $free = $ledger->covers->free($order->item_id);
         if ($amount->isGreaterThan($free)) {
             throw OrderRefused::noneFree($order->item->label(), $free);
         }

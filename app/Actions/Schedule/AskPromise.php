@@ -7,11 +7,11 @@ use App\Actions\Orders\OrderCopy;
 use App\Books\Ledger;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Cover;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\Person;
 use App\Shop\HeldPromises;
+use App\Shop\Shelves;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use Brick\Math\BigDecimal;
@@ -58,17 +58,7 @@ final class AskPromise
 
     private function there(Item $item): BigDecimal
     {
-        $there = BigDecimal::of(
-            (string) DB::table('balances AS b')
-                ->join('places AS p', 'p.id', 'b.place_id')
-                ->where('p.kind', 'store')
-                ->where('b.item_id', $item->id)
-                ->where('b.condition', 'free')
-                ->where('b.owner_id', 0)
-                ->sum('b.quantity'),
-        )->minus(Cover::promisedFromStock($item->id));
-
-        return $there->isPositive() ? $there : BigDecimal::zero();
+        return BigDecimal::max(0, (new Shelves([$item->id]))->of($item)->freeFor(0));
     }
 
     /**

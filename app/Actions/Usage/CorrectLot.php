@@ -162,7 +162,7 @@ final class CorrectLot
 
         return $free->named(
             $item,
-            $free->lots($item, $order->id, $move->owner_id),
+            $free->shelf($item, $move->owner_id),
             $code,
             $order->id,
             $move->owner_id,

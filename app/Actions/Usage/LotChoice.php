@@ -6,9 +6,9 @@ use App\Models\Item;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\QuantityRefused;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\LotOrder;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\LotThere;
+use KeepPace\Core\Stock\Shelf;
 use KeepPace\Core\Stock\Split;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\StockRefused;
@@ -36,8 +36,9 @@ final readonly class LotChoice
         if ($item->isTracked() && self::rule($item) === LotRule::Ask) {
             Split::of($quantity, [])->decide($item->tracking->many(), $item->tracking === Tracking::Serial);
         }
-        $this->free->assertEnough($item, $order, $quantity, $owner);
-        $lots = $this->byRule($item, $order, $owner);
+        $shelf = $this->free->shelf($item, $owner);
+        $shelf->assertEnough($order, $quantity);
+        $lots = $this->byRule($shelf, $item, $order);
         $places = array_flip(array_values(array_filter(array_column($line->splits, 'place'))));
         $place = fn (LotThere $lot): int => $places[$lot->key->place] ?? 99;
         usort($lots, fn (LotThere $a, LotThere $b): int => $place($a) <=> $place($b)); // where it was picked, first
@@ -55,11 +56,12 @@ final readonly class LotChoice
         if ($item->isTracked() && self::rule($item) === LotRule::Ask) {
             return [];
         }
-        $lots = $this->byRule($item, $order, $owner);
-        $there = BigDecimal::sum(0, ...array_map(fn (LotThere $lot): BigDecimal => $lot->quantity, $lots));
-        $take = BigDecimal::min($wanted, $there, $this->free->of($item->id, $order, $owner));
+        $shelf = $this->free->shelf($item, $owner);
 
-        return $take->isPositive() ? self::withdraw($item, $lots, $take) : [];
+        return array_map(
+            fn (array $part): array => ['key' => $part['lot']->key, 'quantity' => $part['quantity']],
+            $shelf->suggest($order, $wanted, $this->byRule($shelf, $item, $order)),
+        );
     }
 
     /**
@@ -71,13 +73,13 @@ final readonly class LotChoice
     {
         $split = self::split($line, $item, $quantity);
         $split->decide($item->tracking->many(), $item->tracking === Tracking::Serial);
-        $lots = $this->free->lots($item, $order, $owner);
+        $shelf = $this->free->shelf($item, $owner);
         $parts = [];
         foreach ($split->parts as $part) {
-            $mine = $this->free->named($item, $lots, $part['code'], $order, $owner, $part['quantity'], $this->day);
+            $mine = $this->free->named($item, $shelf, $part['code'], $order, $owner, $part['quantity'], $this->day);
             array_push($parts, ...self::withdraw($item, $mine, $part['quantity']));
         }
-        $this->free->assertEnough($item, $order, $quantity, $owner);
+        $shelf->assertEnough($order, $quantity);
 
         return $parts;
     }
@@ -105,15 +107,9 @@ final readonly class LotChoice
     }
 
     /** @return list<LotThere> */
-    private function byRule(Item $item, int $order, int $owner): array
+    private function byRule(Shelf $shelf, Item $item, int $order): array
     {
-        return LotOrder::of(
-            $this->free->lots($item, $order, $owner),
-            self::rule($item),
-            $this->day,
-            $item->minimum_days,
-            $this->free->kept($order, $item->id),
-        );
+        return $shelf->inOrder($order, self::rule($item), $this->day, $item->minimum_days);
     }
 
     private static function rule(Item $item): LotRule

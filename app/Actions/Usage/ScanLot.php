@@ -8,6 +8,7 @@ use App\Queries\Usage\SlipPage;
 use App\Queries\Usage\SlipRow;
 use App\Queries\Usage\SlipSplitRow;
 use App\Reading\Row;
+use App\Shop\Shelves;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -86,14 +87,10 @@ final class ScanLot
      */
     private static function lots(string $code, Collection $items): Collection
     {
-        $lots = DB::table('lots AS l')
-            ->join('balances AS b', 'b.lot_id', 'l.id')
-            ->join('places AS p', 'p.id', 'b.place_id')
+        $lots = Shelves::lying()
+            ->join('lots AS l', 'l.id', 'b.lot_id')
             ->where('l.code_key', Code::keyOf($code))
             ->whereIn('l.item_id', $items)
-            ->where('p.kind', 'store')
-            ->where('b.condition', 'free')
-            ->where('b.quantity', '>', 0)
             ->groupBy('l.item_id', 'l.code')
             ->selectRaw('l.item_id, l.code, SUM(b.quantity) AS quantity');
 

@@ -5,6 +5,7 @@ namespace App\Queries\Demand;
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
 use App\Reading\Row;
+use App\Shop\Shelves;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -139,18 +140,12 @@ final readonly class CustomerOrderPage
     /** @param  Collection<int, int>  $items */
     private static function free(Collection $items): Builder
     {
-        return DB::table('balances AS b')
-            ->join('places AS p', 'p.id', 'b.place_id')
-            ->where('p.kind', 'store')
-            ->where('b.condition', 'free')
-            ->where('b.owner_id', 0)
-            ->whereIn('b.item_id', $items)
-            ->groupBy('b.item_id')
-            ->select('b.item_id')
-            ->selectRaw(
-                "SUM(b.quantity) - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c
-                    WHERE c.item_id = b.item_id AND c.supply = 'stock') AS free",
-            );
+        return DB::query()
+            ->fromSub(Shelves::sums()->whereIn('b.item_id', $items), 's')
+            ->leftJoinSub(Shelves::promised()->whereIn('c.item_id', $items), 'c', 'c.item_id', 's.item_id')
+            ->leftJoinSub(Shelves::keptSums()->whereIn('r.item_id', $items), 'k', 'k.item_id', 's.item_id')
+            ->select('s.item_id')
+            ->selectRaw('s.quantity - COALESCE(c.quantity, 0) - COALESCE(k.quantity, 0) AS free');
     }
 
     /** Also what took cover from its lines: a report of scrap at an order they count on. */

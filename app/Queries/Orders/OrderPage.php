@@ -7,6 +7,7 @@ use App\Queries\Bookings\BookedRow;
 use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
+use App\Shop\Shelves;
 use App\Wording\ArrivalWords;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
@@ -20,12 +21,6 @@ final readonly class OrderPage
     private const BOOKINGS = 200;
 
     private const CHANGES = 100;
-
-    /** Free of a component's item, or of the customer's own. */
-    private const ON_HAND = "SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
-        JOIN places pl ON pl.id = b.place_id AND pl.kind = 'store'
-        WHERE b.item_id = c.item_id AND b.condition = 'free'
-        AND b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)";
 
     /** Of a component's item kept hard for the order. */
     private const RESERVED = 'SELECT SUM(r.quantity) FROM reservations r
@@ -178,9 +173,18 @@ final readonly class OrderPage
             ->orderBy('c.position')
             ->select(['c.*', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit'])
             ->addSelect(['p.from_stock', 'p.missing', 'p.coming', 'si.name AS stands_for'])
-            ->selectRaw('('.self::ON_HAND.') AS on_hand')
+            ->selectSub(self::onHand(), 'on_hand')
             ->selectRaw('('.self::RESERVED.') AS reserved')
             ->selectRaw('('.self::LOTS_USED.') AS lots', [$id]);
+    }
+
+    /** Free of a component's item, or of the customer's own. */
+    private static function onHand(): Builder
+    {
+        return Shelves::lying()
+            ->whereColumn('b.item_id', 'c.item_id')
+            ->whereRaw("b.owner_id = IF(c.supplied_by = 'customer', COALESCE(o.owner_id, -1), 0)")
+            ->selectRaw('COALESCE(SUM(b.quantity), 0)');
     }
 
     private static function reservations(int $id): Builder

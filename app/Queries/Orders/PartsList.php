@@ -4,6 +4,7 @@ namespace App\Queries\Orders;
 
 use App\Models\Plan;
 use App\Reading\Cut;
+use App\Shop\Shelves;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\ItemKind;
@@ -22,15 +23,8 @@ final class PartsList
      */
     public static function of(array $orders, string $show): Cut
     {
-        $stock = DB::table('balances AS b')
-            ->join('places AS pl', 'pl.id', 'b.place_id')
-            ->where('pl.kind', 'store')
-            ->where('b.condition', 'free')
-            ->where('b.owner_id', 0)
-            ->groupBy('b.item_id')
-            ->selectRaw('b.item_id, SUM(b.quantity) AS on_hand');
         $query = DB::table('order_components AS c')
-            ->leftJoinSub($stock, 'st', 'st.item_id', 'c.item_id')
+            ->leftJoinSub(Shelves::sums(), 'st', 'st.item_id', 'c.item_id')
             ->join('orders AS o', 'o.id', 'c.order_id')
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
@@ -68,7 +62,7 @@ final class PartsList
                 'p.from_stock',
                 'p.missing',
                 'p.coming',
-                'st.on_hand',
+                'st.quantity AS on_hand',
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'u.code AS unit',

@@ -4,6 +4,7 @@ namespace App\Queries\Questions;
 
 use App\Reading\Cut;
 use App\Reading\Row;
+use App\Shop\Shelves;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -52,10 +53,10 @@ final class QuestionList
                 'a.name AS answerer',
                 'c.item_id',
             ])
-            ->selectRaw(
-                "(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
-                    JOIN places p ON p.id = b.place_id AND p.kind = 'store'
-                    WHERE b.item_id = c.item_id AND b.condition = 'free' AND b.owner_id = 0) AS on_hand",
+            ->selectSub(
+                Shelves::lying()->where('b.owner_id', 0)->whereColumn('b.item_id', 'c.item_id')
+                    ->selectRaw('COALESCE(SUM(b.quantity), 0)'),
+                'on_hand',
             );
     }
 }

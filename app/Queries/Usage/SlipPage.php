@@ -4,6 +4,7 @@ namespace App\Queries\Usage;
 
 use App\Models\Slip;
 use App\Reading\Row;
+use App\Shop\Shelves;
 use App\Wording\Figures;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -143,13 +144,9 @@ final readonly class SlipPage
     /** @param  Collection<int, int>  $items */
     private static function stock(Collection $items): Builder
     {
-        return DB::table('balances AS b')
-            ->join('places AS p', 'p.id', 'b.place_id')
+        return Shelves::lying()
             ->leftJoin('lots AS t', 't.id', 'b.lot_id')
             ->whereIn('b.item_id', $items)
-            ->where('p.kind', 'store')
-            ->where('b.condition', 'free')
-            ->where('b.quantity', '>', 0)
             ->orderBy('b.lot_id')
             ->select(['b.item_id', 'b.owner_id', 'b.quantity', 't.code', 't.expires_on', 'p.name AS place']);
     }

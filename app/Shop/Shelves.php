@@ -1,0 +1,154 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\Item;
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\KeptFor;
+use KeepPace\Core\Stock\LotThere;
+use KeepPace\Core\Stock\PlaceKind;
+use KeepPace\Core\Stock\Shelf;
+use KeepPace\Core\Stock\StockKey;
+
+/** Reads what lies free in stores, and who counts on it, for pages and proposals; deeds read it under their locks. */
+final class Shelves
+{
+    /** @var array<string, list<LotThere>> by item and owner */
+    private array $lots = [];
+
+    /** @var array<int, BigDecimal> by item */
+    private array $promised;
+
+    /** @var array<int, list<KeptFor>> by item */
+    private array $kept;
+
+    /** @param  list<int>  $items */
+    public function __construct(array $items)
+    {
+        $lying = self::lying()
+            ->leftJoin('lots AS l', 'l.id', 'b.lot_id')
+            ->whereIn('b.item_id', $items)
+            ->orderBy('b.item_id')
+            ->orderBy('b.lot_id')
+            ->orderBy('b.place_id')
+            ->select(['b.item_id', 'b.place_id', 'b.lot_id', 'b.owner_id', 'b.quantity', 'l.code', 'l.expires_on']);
+        foreach (Row::all($lying, self::lot(...)) as $lot) {
+            $this->lots["{$lot->key->item}-{$lot->key->owner}"][] = $lot;
+        }
+        $this->promised = self::promisedOf($items);
+        $this->kept = self::keptOf($items);
+    }
+
+    /** @param  int  $owner  a customer, whose own material it is; 0 = us */
+    public function of(Item $item, int $owner = 0): Shelf
+    {
+        $lots = $this->lots["{$item->id}-{$owner}"] ?? [];
+
+        return $owner !== 0
+            ? Shelf::ofCustomer($item->label(), $lots)
+            : new Shelf(
+                $item->label(),
+                $lots,
+                $this->promised[$item->id] ?? BigDecimal::zero(),
+                $this->kept[$item->id] ?? [],
+            );
+    }
+
+    /** Balances `b` that can be used: free, in stores. What is blocked, in inspection or at a supplier is not. */
+    public static function lying(): Builder
+    {
+        return DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->where('p.kind', PlaceKind::Store->value)
+            ->where('b.condition', Condition::Free->value)
+            ->where('b.quantity', '>', 0);
+    }
+
+    /** Our own of them by item: `item_id`, `quantity`. */
+    public static function sums(): Builder
+    {
+        return self::lying()
+            ->where('b.owner_id', 0)
+            ->groupBy('b.item_id')
+            ->select('b.item_id')
+            ->selectRaw('SUM(b.quantity) AS quantity');
+    }
+
+    /** Of our own what is promised to customer lines from stock, by item: `item_id`, `quantity`. */
+    public static function promised(): Builder
+    {
+        return DB::table('covers AS c')
+            ->where('c.supply', 'stock')
+            ->where('c.quantity', '>', 0)
+            ->groupBy('c.item_id')
+            ->select('c.item_id')
+            ->selectRaw('SUM(c.quantity) AS quantity');
+    }
+
+    /** Of our own what is kept for orders, by item: `item_id`, `quantity`. */
+    public static function keptSums(): Builder
+    {
+        return DB::table('reservations AS r')
+            ->where('r.quantity', '>', 0)
+            ->groupBy('r.item_id')
+            ->select('r.item_id')
+            ->selectRaw('SUM(r.quantity) AS quantity');
+    }
+
+    /**
+     * @param  array<array-key, int>  $items
+     * @return array<int, BigDecimal> by item
+     */
+    public static function promisedOf(array $items): array
+    {
+        $promised = self::promised()->whereIn('c.item_id', $items);
+        $by = [];
+        foreach (Row::all($promised, fn (Row $row): Row => $row) as $row) {
+            $by[$row->int('item_id')] = $row->decimal('quantity');
+        }
+
+        return $by;
+    }
+
+    /**
+     * @param  array<array-key, int>  $items
+     * @return array<int, list<KeptFor>> what is kept for orders, by item, the oldest first
+     */
+    public static function keptOf(array $items): array
+    {
+        $kept = DB::table('reservations AS r')
+            ->join('orders AS o', 'o.id', 'r.order_id')
+            ->whereIn('r.item_id', $items)
+            ->where('r.quantity', '>', 0)
+            ->orderBy('r.id')
+            ->select(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']);
+        $by = [];
+        foreach (Row::all($kept, fn (Row $row): Row => $row) as $row) {
+            $by[$row->int('item_id')][] = new KeptFor(
+                $row->int('id'),
+                $row->int('order_id'),
+                $row->text('number'),
+                $row->int('lot_id'),
+                $row->decimal('quantity'),
+            );
+        }
+
+        return $by;
+    }
+
+    private static function lot(Row $row): LotThere
+    {
+        [$item, $place, $lot] = [$row->int('item_id'), $row->int('place_id'), $row->int('lot_id')];
+
+        return new LotThere(
+            new StockKey($item, $place, $lot, owner: $row->int('owner_id')),
+            $row->decimal('quantity'),
+            $row->textOrNull('code') ?? '',
+            $row->textOrNull('expires_on'),
+        );
+    }
+}
