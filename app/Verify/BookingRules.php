@@ -48,6 +48,19 @@ final class BookingRules
             ) n ON n.booking_id = r.id
             WHERE o.c <> 0 - COALESCE(n.c, 0)
             SQL,
+        'what a booking made or changed is there, and was made once' => <<<'SQL'
+            SELECT CONCAT('booking ', c.booking_id, ': ', c.record, ' ', c.record_id) AS difference
+            FROM record_changes c
+            LEFT JOIN orders o ON c.record = 'order' AND o.id = c.record_id
+            LEFT JOIN customer_orders u ON c.record = 'customer_order' AND u.id = c.record_id
+            WHERE o.id IS NULL AND u.id IS NULL
+            UNION ALL
+            SELECT CONCAT(record, ' ', record_id, ' was made ', COUNT(*), ' times')
+            FROM record_changes
+            WHERE fields IS NULL
+            GROUP BY record, record_id
+            HAVING COUNT(*) > 1
+            SQL,
         'nothing is booked in a period after its close' => <<<'SQL'
             SELECT CONCAT('booking ', b.id, ' on ', b.booked_on, ', closed up to ', p.ends_on) AS difference
             FROM bookings b

@@ -6,6 +6,7 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
 use App\Actions\Demand\CancelLine;
 use App\Actions\Demand\ChangeCustomerLine;
+use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\ChangeSteps;
@@ -127,6 +128,15 @@ it('ends clean', function (int $seed, int $steps) {
             $ids = $openOrders();
             $ids === [] ?: $this->shop->workThrough(Order::query()->findOrFail($pick($ids)));
         },
+        'receive and ship' => fn () => ($ids = $openOrders()) === []
+            ? null
+            : app(ReceiveAndShip::class)->handle(
+                $pick($ids),
+                (string) mt_rand(1, 3),
+                $this->shop->place('FINISHED')->id,
+                '',
+                $this->shop->sign(Role::Storekeeper),
+            ),
         'receive' => function () use ($openOrders, $pick) {
             $ids = $openOrders();
 

@@ -75,9 +75,11 @@ it('refuses with the numbers, by what stands against it', function (Shelf $shelf
 
 it('gives a named lot in all its places', function () {
     $shelf = sheets('0', sheetsKept(2, '5', 7));
-    $named = fn (string $code, int $order, string $asked, string $day = '2026-11-24', int $days = 0): array => sheetsLeft(
-        $shelf->named($code, $order, BigDecimal::of($asked), $day, $days),
-    );
+    $named = function (string $code, int $order, string $asked, string $day = '2026-11-24', int $days = 0) use (
+        $shelf,
+    ): array {
+        return sheetsLeft($shelf->named($code, $order, BigDecimal::of($asked), $day, $days));
+    };
     expect($named('h-7', 2, '10'))->toBe(['H-7/1: 4', 'H-7/2: 6'])
         ->and($named('H-7', 1, '5'))->toBe(['H-7/1: 0', 'H-7/2: 5'])
         ->and($named('H-9', 1, '1'))->toBe([])

@@ -70,6 +70,10 @@ function corruptions(): array
 {
     return [
         [
+            'what a booking made or changed is there, and was made once',
+            'UPDATE record_changes SET record_id = 999999 ORDER BY id LIMIT 1',
+        ],
+        [
             'each balance is the sum of its moves',
             'UPDATE balances SET quantity = quantity + 1 WHERE quantity > 0 LIMIT 1',
         ],
