@@ -79,8 +79,9 @@ final class OrderFacts
         if ($order->released_at === null) {
             return OrderState::Firm;
         }
-        $started = $steps === [] ? BigDecimal::zero() : $steps[0]->takenIn;
+        $started = $steps === [] ? BigDecimal::of($order->quantity) : $steps[0]->takenIn;
         $out = BigDecimal::of($order->received_quantity);
+        $worked = $worked || $out->isPositive();
         foreach ($steps as $step) {
             $out = $out->plus($step->scrap);
             $worked = $worked || $step->isWorked();

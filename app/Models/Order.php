@@ -131,7 +131,13 @@ class Order extends Model
         );
     }
 
-    /** @param  list<BigDecimal>  $alive  at each step */
+    /** Ordered and not received. */
+    public function openQuantity(): BigDecimal
+    {
+        return BigDecimal::max(0, BigDecimal::of($this->quantity)->minus($this->received_quantity));
+    }
+
+    /** @param  list<BigDecimal>  $alive  at each step; of an order without steps none */
     public static function given(
         OrderState $state,
         bool $isReleased,
@@ -141,8 +147,8 @@ class Order extends Model
     ): BigDecimal {
         return match (true) {
             $state === OrderState::Cancelled => $received,
-            $isReleased => WillGive::all($received, $alive),
-            default => $quantity, // nothing has begun
+            $isReleased && $alive !== [] => WillGive::all($received, $alive),
+            default => $quantity, // nothing has begun, or there is no step at which some could be lost
         };
     }
 

@@ -21,6 +21,9 @@ final class OpenSteps
     /** @var array<int, list<\stdClass>> by order */
     private array $byOrder = [];
 
+    /** @var array<int, true> orders that have steps, open or done */
+    private readonly array $have;
+
     /**
      * @param  Collection<int, \stdClass>  $orders  open ones by id; each gets ->will_give, what it will give in all
      * @param  int  $now  UTC minute
@@ -30,7 +33,9 @@ final class OpenSteps
         $expected = $alive = [];
         $away = Away::all($deliveries);
         $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
-        foreach ($steps->get(self::STEP) as $step) {
+        $rows = $steps->get(self::STEP);
+        $this->have = array_fill_keys(array_filter($rows->pluck('order_id')->all(), is_int(...)), true);
+        foreach ($rows as $step) {
             $order = $orders[$step->order_id];
             $isReleased = $order->released_at !== null;
             if ($isReleased) {
@@ -67,6 +72,12 @@ final class OpenSteps
     public function of(int $order): array
     {
         return $this->byOrder[$order] ?? [];
+    }
+
+    /** The order has none and never had. */
+    public function areNone(int $order): bool
+    {
+        return ! isset($this->have[$order]);
     }
 
     /** Number of the first. */

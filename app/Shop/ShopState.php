@@ -13,6 +13,7 @@ use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Step;
 
 /**
  * All open orders with what they need, read in a constant number of queries and handed to core in one pass:
@@ -24,6 +25,9 @@ final class ShopState
     public readonly Collection $orders;
 
     public readonly PartsDealt $parts;
+
+    /** Where the numbers of what stands for an order without steps begin: below those of held promises. */
+    private const WITHOUT_STEPS = -1_000_000_000;
 
     public readonly OpenSteps $steps;
 
@@ -92,7 +96,7 @@ final class ShopState
         $capacity = new Capacity($now, $days);
         $input = new StepInput($capacity, $now);
         $jobs = [];
-        foreach ($this->orders as $order) {
+        foreach ($this->orders as $id => $order) {
             if ($order->is_held) {
                 continue;
             }
@@ -102,6 +106,11 @@ final class ShopState
                 [$at, $after] = $this->material($order->id, $step->id);
                 $next = $open[$place + 1] ?? null;
                 $steps[] = $input->step($step, $order->quantity, $next, $at, $after, $pins[$step->id] ?? null);
+            }
+            if ($this->steps->areNone($id)) {
+                // put together in no time, when all is there: it takes no machine and stands on no board
+                [$at, $after] = $this->arrives($this->parts->of($id));
+                $steps[] = new Step(self::WITHOUT_STEPS - $id, null, 0, materialAt: $at, afterJobs: $after);
             }
             $jobs[] = new Job(
                 $order->id,
@@ -124,6 +133,7 @@ final class ShopState
             $this->steps->first($order),
             $finish,
             $this->ifOrdered,
+            $this->steps->areNone($order),
         );
     }
 
@@ -194,16 +204,26 @@ final class ShopState
      */
     private function material(int $order, int $step): array
     {
+        return $this->arrives(array_values(array_filter(
+            $this->parts->of($order),
+            fn (Allocated $row): bool => $this->steps->takes($row->need) === $step,
+        )));
+    }
+
+    /**
+     * @param  list<Allocated>  $parts
+     * @return array{int, list<int>}
+     */
+    private function arrives(array $parts): array
+    {
         $at = 0;
         $after = [];
-        foreach ($this->parts->of($order) as $row) {
-            if ($this->steps->takes($row->need) === $step) {
-                foreach ($row->coming as ['supply' => $supply]) {
-                    $supply->order === null ? $at = max($at, $supply->arrival->at ?? 0) : $after[] = $supply->order;
-                }
-                if ($row->missing->isPositive()) {
-                    $at = max($at, $this->ifOrdered[$row->need->item]->at);
-                }
+        foreach ($parts as $row) {
+            foreach ($row->coming as ['supply' => $supply]) {
+                $supply->order === null ? $at = max($at, $supply->arrival->at ?? 0) : $after[] = $supply->order;
+            }
+            if ($row->missing->isPositive()) {
+                $at = max($at, $this->ifOrdered[$row->need->item]->at);
             }
         }
 

@@ -60,6 +60,10 @@ final class OrderRules
                 WHERE order_id = o.id
             )
             WHERE o.received_quantity <> s.passed_on
+            UNION ALL
+            SELECT CONCAT('order ', number, ': ', received_quantity, ' received of ', quantity)
+            FROM orders
+            WHERE received_quantity < 0 OR received_quantity > quantity
             SQL,
         'a component is used as issued' => <<<'SQL'
             SELECT CONCAT(
@@ -158,8 +162,8 @@ final class OrderRules
                         WHEN o.state IN ('cancelled', 'proposed') THEN o.state
                         WHEN o.closed_at IS NOT NULL THEN 'closed'
                         WHEN o.released_at IS NULL THEN 'firm'
-                        WHEN x.started > 0 AND o.received_quantity + x.scrap >= x.started THEN 'built'
-                        WHEN x.worked > 0 OR EXISTS (
+                        WHEN o.received_quantity + COALESCE(x.scrap, 0) >= COALESCE(x.started, o.quantity) THEN 'built'
+                        WHEN x.worked > 0 OR o.received_quantity > 0 OR EXISTS (
                             SELECT 1
                             FROM order_components c
                             WHERE c.order_id = o.id AND c.used_quantity > 0

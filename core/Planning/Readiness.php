@@ -17,9 +17,15 @@ final readonly class Readiness
      * @param  int|null  $firstStep  number of the first open step; null when no step is open
      * @param  array<int, int>  $finish  when orders are finished, by order id, from the schedule
      * @param  array<int, Arrival>  $ifOrdered  by item: when it could be here, of what nothing is ordered for
+     * @param  bool  $isOneGo  it has no steps: it starts when all is there
      */
-    public static function of(array $components, ?int $firstStep, array $finish, array $ifOrdered = []): self
-    {
+    public static function of(
+        array $components,
+        ?int $firstStep,
+        array $finish,
+        array $ifOrdered = [],
+        bool $isOneGo = false,
+    ): self {
         $blocks = [];
         foreach ($components as $component) {
             $need = $component->need;
@@ -38,7 +44,7 @@ final readonly class Readiness
 
         return new self(
             $missing !== [] ? ReadinessState::Stuck : ($blocks !== [] ? ReadinessState::Waits : ReadinessState::Ready),
-            $firstStep !== null && $first === [],
+            $isOneGo ? $blocks === [] : $firstStep !== null && $first === [],
             $blocks,
         );
     }

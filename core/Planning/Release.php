@@ -14,7 +14,6 @@ final readonly class Release
         private string $order,
         private OrderState $state,
         private bool $held,
-        private bool $hasSteps,
         private bool $approved,
         private array $short,
     ) {
@@ -29,9 +28,6 @@ final readonly class Release
         }
         if ($this->held) {
             $reasons[] = "{$this->order} is held. Let it go on first.";
-        }
-        if (! $this->hasSteps) {
-            $reasons[] = "{$this->order} has no step. Give the item a routing, or add a step to the order.";
         }
         if (! $this->approved) {
             $reasons[] = "{$this->order} was made from a structure that is not approved. Approve the revision first.";

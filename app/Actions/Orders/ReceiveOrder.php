@@ -73,16 +73,17 @@ final class ReceiveOrder
         $order->assertMay(OrderDeed::Receive);
         $amount = $item->quantity($quantity)->amount;
         $place = Place::thatHolds($placeId);
-        $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->firstOrFail();
-        if ($amount->isGreaterThan($last->pieces()->inHand())) {
-            throw OrderRefused::notGood($amount, $last->pieces()->inHand());
+        $last = OrderStep::query()->where('order_id', $order->id)->orderByDesc('number')->first();
+        $ready = $last?->pieces()->inHand() ?? $order->openQuantity(); // without steps nobody counts before
+        if ($amount->isGreaterThan($ready)) {
+            throw OrderRefused::notGood($amount, $ready);
         }
         $lots = TrackedCodes::split($item, $amount, $this->codes($order, $amount, $codes));
         $keys = array_map(fn (array $lot): StockKey => new StockKey($item->id, $place->id, $lot['lot']), $lots);
         $ledger->concerns($order);
         $ledger->stock->read($keys);
         TrackedCodes::assertSerialsAreNew($item, $lots);
-        $ledger->counts->set($last, $last->pieces()->passOn($amount, $last->label()));
+        $last === null ?: $ledger->counts->set($last, $last->pieces()->passOn($amount, $last->label()));
         $this->into($ledger, $order, $amount, $lots, $keys);
         $ledger->says(
             Amount::plain($amount)

@@ -81,7 +81,6 @@ final class ReleaseOrders
                 "Order {$order->number}",
                 $order->state,
                 $order->is_held,
-                $order->steps()->exists(),
                 $order->structure === null || $order->structure->status === 'approved',
                 array_values(array_unique(array_map(
                     fn (Allocated $part): string => $part->need->itemName,
@@ -106,8 +105,8 @@ final class ReleaseOrders
     private function release(Ledger $ledger, Order $order, Person $by, ?string $shortReason): void
     {
         $this->cost->freeze($order);
-        $first = $order->steps()->firstOrFail();
-        $ledger->counts->set($first, $first->pieces()->takeIn(BigDecimal::of($order->quantity)));
+        $first = $order->steps()->first(); // an order without steps is only put together
+        $first === null ?: $ledger->counts->set($first, $first->pieces()->takeIn(BigDecimal::of($order->quantity)));
         $ledger->records->change($order, [
             'released_at' => now()->toImmutable(),
             'released_by' => $by->id,

@@ -98,10 +98,9 @@ final class SplitOrder
     /** @throws OrderRefused when so many pieces have begun already */
     private static function assertFree(Order $order, BigDecimal $part, BigDecimal $all): void
     {
-        $first = $order->steps()->first();
-        $free = $order->released_at === null || $first === null
+        $free = $order->released_at === null
             ? $all
-            : BigDecimal::min($all, $first->pieces()->toDo());
+            : BigDecimal::min($all, $order->steps()->first()?->pieces()->toDo() ?? $order->openQuantity());
         if (! $part->isPositive() || $part->isGreaterThanOrEqualTo($all) || $part->isGreaterThan($free)) {
             throw OrderRefused::notSplitSo($free, $all);
         }

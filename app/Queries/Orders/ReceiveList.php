@@ -8,7 +8,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
-/** Orders whose last step has good pieces in hand, to be received into stock. */
+/** Orders whose last step has good pieces in hand, or that have no steps, to be received into stock. */
 final class ReceiveList
 {
     /** @return Collection<int, ReadyOrder> */
@@ -17,7 +17,7 @@ final class ReceiveList
         $orders = self::ready(OrderList::base())
             ->orderBy('o.due_on')
             ->orderBy('o.id')
-            ->selectRaw('last.good - last.passed_on AS ready');
+            ->selectRaw('COALESCE(last.good - last.passed_on, o.quantity - o.received_quantity) AS ready');
 
         return Row::all($orders, ReadyOrder::from(...));
     }
@@ -32,8 +32,8 @@ final class ReceiveList
         return $orders
             ->whereIn('o.state', OrderState::IN_THE_SHOP)
             ->where('o.is_held', false)
-            ->join('order_steps AS last', 'last.order_id', 'o.id')
-            ->whereColumn('last.good', '>', 'last.passed_on')
+            ->leftJoin('order_steps AS last', 'last.order_id', 'o.id')
+            ->whereRaw('COALESCE(last.good - last.passed_on, o.quantity - o.received_quantity) > 0')
             ->whereNotExists(fn (Builder $later) => $later
                 ->from('order_steps AS later')
                 ->whereColumn('later.order_id', 'o.id')

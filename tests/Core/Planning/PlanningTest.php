@@ -171,13 +171,13 @@ it('says what an order can do now and what it waits for', function (
 ]);
 
 it('releases with all the reasons at once, and short only by a reason', function () {
-    $bad = new Release('Order 5', OrderState::Running, true, false, false, ['gear']);
-    expect($bad->hardBlockers())->toHaveCount(4);
+    $bad = new Release('Order 5', OrderState::Running, true, false, ['gear']);
+    expect($bad->hardBlockers())->toHaveCount(3);
     expect(fn () => $bad->decide('x'))->toThrow(Refused::class, 'running already');
-    $short = new Release('Order 5', OrderState::Firm, false, true, true, ['gear', 'motor']);
+    $short = new Release('Order 5', OrderState::Firm, false, true, ['gear', 'motor']);
     expect(fn () => $short->decide('  '))->toThrow(Refused::class, 'short of gear, motor');
     $short->decide('the motor comes tomorrow');
-    (new Release('Order 5', OrderState::Firm, false, true, true, []))->decide(null);
+    (new Release('Order 5', OrderState::Firm, false, true, []))->decide(null);
 });
 
 it('derives the state of a released order', function (bool $worked, int $started, int $out, OrderState $state) {
