@@ -108,9 +108,9 @@ final class ShopState
                 $steps[] = $input->step($step, $order->quantity, $next, $at, $after, $pins[$step->id] ?? null);
             }
             if ($this->steps->areNone($id)) {
-                // put together in no time, when all is there: it takes no machine and stands on no board
+                // put together when all is there, in the minute before: it takes no machine and stands on no board
                 [$at, $after] = $this->arrives($this->parts->of($id));
-                $steps[] = new Step(self::WITHOUT_STEPS - $id, null, 0, materialAt: $at, afterJobs: $after);
+                $steps[] = new Step(self::WITHOUT_STEPS - $id, null, 1, materialAt: max(0, $at - 1), afterJobs: $after);
             }
             $jobs[] = new Job(
                 $order->id,
@@ -123,6 +123,12 @@ final class ShopState
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
             $this->plant?->windows($now - 120 * 1440, $now + $days * 1440));
+    }
+
+    /** The order without steps that this number of a step stands for; null = it is a step. */
+    public static function orderWithoutSteps(int $step): ?int
+    {
+        return $step <= self::WITHOUT_STEPS ? self::WITHOUT_STEPS - $step : null;
     }
 
     /** @param  array<int, int>  $finish by order id, from the schedule */

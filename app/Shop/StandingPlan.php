@@ -180,7 +180,23 @@ final class StandingPlan
     {
         return $this->kept() === null
             ? KeptSequence::load($this->problem(), $this->steps())
-            : new Schedule($this->steps(), $this->finishes(), []);
+            : $this->written($this->finishes());
+    }
+
+    /** @param  array<int, int>  $finish  by order */
+    private function written(array $finish): Schedule
+    {
+        $steps = $this->steps();
+        foreach ($this->problem()->jobs as $job) {
+            $only = $job->steps[0]->id ?? 0;
+            $end = $finish[$job->id] ?? null;
+            // what stands for an order without steps is not written: it ends with the order
+            if ($end !== null && ShopState::orderWithoutSteps($only) !== null) {
+                $steps[$only] = new PlannedStep($end - 1, $end, null, null);
+            }
+        }
+
+        return new Schedule($steps, $finish, []);
     }
 
     /** @return array<int, array{int, Pin}> by step id: work centre, and where on it */

@@ -196,6 +196,13 @@ final class WhyLate
             ->get(['s.id', 's.order_id', 's.number', 's.name', DB::raw('COALESCE(w.name, v.name, "") AS `where`')])
             ->keyBy('id');
 
-        return $this->steps[$id] ?? (object) ['order_id' => 0, 'number' => '', 'name' => '', 'where' => ''];
+        $alone = ShopState::orderWithoutSteps($id);
+
+        return $this->steps[$id] ?? (object) [
+            'order_id' => $alone ?? 0,
+            'number' => $alone === null ? '' : PHP_INT_MAX,
+            'name' => $alone === null ? '' : 'put together',
+            'where' => '',
+        ];
     }
 }

@@ -41,8 +41,8 @@
         <x-readiness :of="$order->readiness" />
         @if ($order->finishAt)
             · planned to finish {{ $print->when($order->finishAt) }}
-            (<a href="{{ route('late.show', $order->id) }}">why then</a>,
-            <a href="{{ route('board', ['order' => $order->number]) }}">on the board</a>)
+            (<a href="{{ route('late.show', $order->id) }}">why then</a>@if ($page->steps->isNotEmpty()),
+            <a href="{{ route('board', ['order' => $order->number]) }}">on the board</a>@endif)
         @endif
     @endif
     @foreach ($page->ties as $tie)

@@ -1,4 +1,7 @@
 <h2>Steps</h2>
+@if ($page->steps->isEmpty())
+    <div class="none">None: it is put together of its components, and received.</div>
+@else
 <table class="list">
     <thead>
         <tr>
@@ -67,3 +70,4 @@
         @endforeach
     </tbody>
 </table>
+@endif

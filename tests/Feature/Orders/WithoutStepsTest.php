@@ -69,6 +69,13 @@ it('is planned for the day all of it is there', function () {
     expect($plan()->readiness)->toBe('stuck')->and((int) $plan()->can_start)->toBe(0)
         ->and($plan()->finish_at)->toBeGreaterThan(now()->addDays(5)->toDateTimeString())
         ->and($this->shop->differences())->toBe([]);
+    DB::table('orders')->where('id', $this->order->id)->update(['due_on' => '2026-11-23']);
+    app(KeepUp::class)->handle();
+    $this->actingAs($this->shop->as(Role::Supervisor))
+        ->get("/late/{$this->order->id}")
+        ->assertOk()
+        ->assertSee("{$part->item->name}, not ordered")
+        ->assertDontSee('nothing to explain');
 });
 
 it('can be promised, sent on, split and changed', function () {
