@@ -58,7 +58,15 @@ final class WhyLate
      */
     public function stretches(int $order): array
     {
-        return Explanation::of($this->problem, $this->schedule, $order);
+        return array_map(self::own(...), Explanation::of($this->problem, $this->schedule, $order));
+    }
+
+    /** Putting together an order without steps is done by nobody else, as a step without a work centre would be. */
+    private static function own(Stretch $stretch): Stretch
+    {
+        return $stretch->cause === Cause::Supplier && ShopState::orderWithoutSteps($stretch->step) !== null
+            ? new Stretch($stretch->from, $stretch->to, Cause::StepTime, $stretch->step)
+            : $stretch;
     }
 
     /**
@@ -169,7 +177,9 @@ final class WhyLate
         $last = null;
         foreach ($this->blocks[$step->order_id] ?? [] as $block) {
             $isBought = $block['supply'] === null || str_starts_with($block['supply'], 'purchase ');
-            if ($isBought && $block['step'] <= $step->number && ($last === null || $block['at'] > $last['at'])) {
+            // without steps it waits for all of it
+            $isHere = $step->number === '' || $block['step'] <= $step->number;
+            if ($isBought && $isHere && ($last === null || $block['at'] > $last['at'])) {
                 $last = $block;
             }
         }
@@ -200,7 +210,7 @@ final class WhyLate
 
         return $this->steps[$id] ?? (object) [
             'order_id' => $alone ?? 0,
-            'number' => $alone === null ? '' : PHP_INT_MAX,
+            'number' => '',
             'name' => $alone === null ? '' : 'put together',
             'where' => '',
         ];

@@ -5,7 +5,7 @@
             @if ($orders->isEmpty())
                 No order has good pieces at its last step.
             @else
-                Good pieces at their last step, to be taken into stock.
+                Good pieces at their last step, and what is only put together, to be taken into stock.
             @endif
         </span>
     </div>
