@@ -208,6 +208,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/order-steps/{step}/report', [C\StationController::class, 'report'])
         ->middleware('may:report')
         ->name('station.report');
+    Route::post('/order-steps/{step}/back', [C\OutsideController::class, 'store'])
+        ->middleware('may:from-supplier')
+        ->name('outside.store');
     Route::get('/receive', [C\ReceiveController::class, 'index'])->name('receive.index');
     Route::post('/orders/{order}/receive', [C\ReceiveController::class, 'store'])
         ->middleware('may:receive')

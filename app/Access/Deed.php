@@ -19,6 +19,7 @@ enum Deed: string
     case Release = 'release';
     case Issue = 'issue';
     case Report = 'report';
+    case FromSupplier = 'from-supplier';
     case GoodsIn = 'goods-in';
     case Receive = 'receive';
     case Ship = 'ship';
@@ -45,6 +46,7 @@ enum Deed: string
             self::Release => 'release orders',
             self::Issue => 'issue components',
             self::Report => 'count and pass on',
+            self::FromSupplier => 'book what comes back from suppliers',
             self::GoodsIn => 'book goods in',
             self::Receive => 'receive from orders',
             self::Ship => 'ship',

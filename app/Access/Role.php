@@ -32,6 +32,7 @@ enum Role: string
         'storekeeper' => [
             Deed::Look,
             Deed::Issue,
+            Deed::FromSupplier,
             Deed::GoodsIn,
             Deed::Receive,
             Deed::Ship,

@@ -5,6 +5,7 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Demand\ShipLines;
 use App\Actions\Orders\ReceiveOrder;
+use App\Actions\Shop\ComesBack;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\Arrival;
@@ -41,6 +42,7 @@ final class Floor
     public function __construct(private readonly GoodsIn $goodsIn, private readonly IssueComponents $issueComponents,
         private readonly StartStep $start,
         private readonly ReportStep $report,
+        private readonly ComesBack $back,
         private readonly ReceiveOrder $receive,
         private readonly ShipLines $shipLines,
     ) {
@@ -258,7 +260,8 @@ final class Floor
         $good = $part->minus($scrap);
         $last = ! OrderStep::query()->where('order_id', $step->order_id)->where('number', '>', $step->number)->exists();
         $planned = $step->time()->minutes($part);
-        $this->report->handle(
+        $deed = $step->isOutside() ? $this->back : $this->report;
+        $deed->handle(
             $step->id,
             [
                 'good' => Amount::plain((string) $good),
@@ -269,7 +272,7 @@ final class Floor
                     ? ''
                     : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']),
             ],
-            $this->staff->signs(Role::Operator),
+            $this->staff->signs($step->isOutside() ? Role::Storekeeper : Role::Operator),
         );
     }
 

@@ -132,6 +132,15 @@ final class OrderRefused extends Refused
         return self::because("Order {$order} has no step {$step}.", 'step_number');
     }
 
+    public static function elsewhere(string $step, bool $isOutside): self
+    {
+        return self::because(
+            $isOutside
+                ? "Step {$step} is done at a supplier. Who receives it books what comes back: Floor, Stations, below."
+                : "Step {$step} is done in the shop. It is counted at its station.",
+        );
+    }
+
     public static function stepDone(int $step): self
     {
         return self::because("Step {$step} is done. Change a step that is still open.");

@@ -16,6 +16,7 @@ use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Purchasing\PurchaseLine;
 use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Shop\ComesBack;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
@@ -158,7 +159,9 @@ final class Shop
         string $scrap = '0',
         array $over = [],
     ): Booking {
-        return app(ReportStep::class)->handle(
+        $deed = $step->isOutside() ? app(ComesBack::class) : app(ReportStep::class);
+
+        return $deed->handle(
             $step->id,
             [
                 'good' => $good,
@@ -168,7 +171,7 @@ final class Shop
                 'reason' => $scrap === '0' ? '' : 'scratched',
                 ...$over,
             ],
-            $this->sign(Role::Operator),
+            $this->sign($step->isOutside() ? Role::Storekeeper : Role::Operator),
         );
     }
 

@@ -18,6 +18,7 @@ use App\Models\OrderStep;
 use App\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\OrderDeed;
@@ -37,30 +38,52 @@ final class ReportStep
      * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report  minutes null
      *     = since the start or the last count, none when it was not started
      *
-     * @throws Refused
+     * @throws Refused also at a supplier's step: what comes back from there is booked by who receives it
      */
     public function handle(int $stepId, array $report, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::Report,
             $signed->because($report['reason']),
-            new Part(
-                fn (): Needs => Backflush::needs($stepId),
-                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $stepId, $report), asksAgain: false,
-            ),
+            $this->part($stepId, $report, false),
         );
     }
 
     /**
      * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
+     * @param  bool  $isBack  it comes back from a supplier; else it is counted in the shop
+     */
+    public function part(int $stepId, array $report, bool $isBack): Part
+    {
+        return new Part(
+            fn (): Needs => Backflush::needs($stepId),
+            function (Ledger $ledger, Held $held) use ($stepId, $report, $isBack): void {
+                $order = $held->order($held->needs->orders[0] ?? 0)->load('item.unit', 'item.units.unit');
+                $steps = $order->steps()->get();
+                $step = $steps->findOrFail($stepId);
+                if ($step->isOutside() !== $isBack) {
+                    throw OrderRefused::elsewhere($step->label(), $step->isOutside());
+                }
+                $this->write($ledger, $held, $order, $steps, $step, $report);
+            },
+            asksAgain: false,
+        );
+    }
+
+    /**
+     * @param  Collection<int, OrderStep>  $steps
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
      *
      * @throws Refused
      */
-    private function write(Ledger $ledger, Held $held, int $stepId, array $report): void
-    {
-        $order = $held->order($held->needs->orders[0] ?? 0)->load('item.unit', 'item.units.unit');
-        $steps = $order->steps()->get();
-        $step = $steps->findOrFail($stepId);
+    private function write(
+        Ledger $ledger,
+        Held $held,
+        Order $order,
+        Collection $steps,
+        OrderStep $step,
+        array $report,
+    ): void {
         $order->assertMay(OrderDeed::Count);
         $next = $steps->firstWhere('number', '>', $step->number);
         [$good, $scrap, $passOn] = self::counted($order, $report, $next);

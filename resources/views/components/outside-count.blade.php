@@ -1,5 +1,5 @@
 <td>
-    <x-form :id="$form" :key="$job->form()" :to="route('station.report', $job->id)" />
+    <x-form :id="$form" :key="$job->form()" :to="route('outside.store', $job->id)" />
     <x-field bare :in="$in" :form="$form" name="good" :label="'Good of '.$job->order" class="n"
         :value="$print->amount($job->toDo())" inputmode="decimal" />
 </td>

@@ -9,7 +9,7 @@
             <th>At</th>
             <th class="n">Pieces</th>
             <th>Expected back</th>
-            @can('report')
+            @can('from-supplier')
                 <th>Came back good</th><th>Scrap, and why</th><th>Pass on</th><th></th>
             @endcan
         </tr>
@@ -25,7 +25,7 @@
             <td class="cut outside">{{ $out->supplier }}</td>
             <td class="n">{{ $print->amount($out->job->toDo()) }}</td>
             <td><x-back :handfuls="$out->handfuls" :unit="$out->job->unit" /></td>
-            @can('report')
+            @can('from-supplier')
                 <x-outside-count :job="$out->job" />
             @endcan
         </tr>

@@ -564,6 +564,28 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '7 to receive, 6 good',
         ])($finished()),
+        'come back from a supplier' => (function () use ($shop): array {
+            $order = $shop->order('DRUM-9', '3');
+            $shop->release($order);
+            $step = null;
+            foreach ($order->steps()->get() as $step) {
+                if ($step->isOutside()) {
+                    break;
+                }
+                $shop->report($step, '3', '3');
+            }
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/order-steps/{$step->id}/back",
+                'no' => Role::Operator,
+                'data' => ['good' => '2', 'scrap' => '1', 'pass_on' => '0', 'reason' => 'dented there'],
+                'bad' => ['good' => '4'],
+                'field' => 'good',
+                'says' => '3',
+            ];
+        })(),
         'receive and ship' => (function () use ($shop, $finished): array {
             $order = $finished();
             $line = $shop->customerOrder(['TRAY-40' => '6'])->lines[0];
@@ -976,6 +998,7 @@ const DEEDS = [
     'answer a question',
     'start a step',
     'count and pass on',
+    'come back from a supplier',
     'receive',
     'receive and ship',
     'close',
