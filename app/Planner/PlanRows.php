@@ -91,12 +91,13 @@ final readonly class PlanRows
     {
         $rows = [];
         foreach ($this->shop->parts->allocated as $id => $part) {
-            $moves = array_filter($part->coming, static fn (array $coming): bool => $coming['supply']->order !== null);
+            $isMade = static fn (array $coming): bool => $coming['supply']->by->orderId() !== null;
+            $moves = array_filter($part->coming, $isMade);
             if ($sameFacts && $moves === [] && $part->missing->isZero()) {
                 continue; // neither when it comes nor by when it has to be ordered can have changed
             }
             $coming = fn (array $one): array => [
-                'supply' => $one['supply']->name,
+                'supply' => $one['supply']->by->kept(),
                 'quantity' => (string) $one['quantity'],
                 ...self::arrival($one['supply']->arrives($this->schedule->finish)),
             ];
@@ -132,8 +133,8 @@ final readonly class PlanRows
 
     /**
      * @return array{
-     *     step: int, item: string, supply: string|null, at: int|null, rests: string|null, given: string|null,
-     *     on: string|null,
+     *     step: int, item: string, supply: array{kind: string, id: int, number: string}|null, at: int|null,
+     *     rests: string|null, given: string|null, on: string|null,
      * }
      */
     private static function block(Block $block): array
@@ -141,7 +142,7 @@ final readonly class PlanRows
         return [
             'step' => $block->step,
             'item' => $block->item,
-            'supply' => $block->supply,
+            'supply' => $block->supply?->kept(),
             ...self::arrival($block->arrival),
         ];
     }

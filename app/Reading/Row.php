@@ -40,6 +40,30 @@ final readonly class Row
         return self::all($query->limit(1), $from)->first();
     }
 
+    /**
+     * Each of a list that is kept as JSON.
+     *
+     * @template T of object
+     *
+     * @param  callable(self): T  $from
+     * @return list<T>
+     */
+    public static function each(string $json, callable $from): array
+    {
+        $list = json_decode($json, flags: JSON_THROW_ON_ERROR);
+        $kept = array_filter(is_array($list) ? $list : [], fn (mixed $one): bool => $one instanceof \stdClass);
+
+        return array_values(array_map(fn (\stdClass $one): object => $from(new self($one)), $kept));
+    }
+
+    /** What stands as a part in one that is kept as JSON; null where it is empty. */
+    public function part(string $name): ?self
+    {
+        $part = $this->columns->{$name} ?? null;
+
+        return $part instanceof \stdClass ? new self($part) : null;
+    }
+
     /** All of a column, added up; of no rows zero. */
     public static function sum(Builder $query, string $column): BigDecimal
     {

@@ -45,8 +45,8 @@ final class PartsDealt
             $this->allocated = $parts->dealt($is);
             foreach ($this->allocated as $row) {
                 foreach ($row->coming as ['supply' => $supply]) {
-                    if ($supply->order !== null) {
-                        $waiting[$supply->order][] = $row->need->order;
+                    if ($supply->by->orderId() !== null) {
+                        $waiting[$supply->by->orderId()][] = $row->need->order;
                     }
                 }
             }
@@ -101,7 +101,7 @@ final class PartsDealt
         $orders = [];
         foreach ($this->of($order) as $row) {
             foreach ($row->coming as ['supply' => $supply]) {
-                $orders[] = $supply->order;
+                $orders[] = $supply->by->orderId();
             }
         }
 

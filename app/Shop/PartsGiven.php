@@ -3,12 +3,14 @@
 namespace App\Shop;
 
 use App\Models\Cover;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Allocation;
 use KeepPace\Core\Planning\ComponentNeed;
+use KeepPace\Core\Planning\Document;
 use KeepPace\Core\Planning\Supply;
 use KeepPace\Core\Structure\ItemKind;
 
@@ -156,22 +158,15 @@ final class PartsGiven
      */
     private function purchases(Collection $items): array
     {
-        return array_values(
-            DB::table('purchases')
-                ->where('is_open', true)
-                ->whereIn('item_id', $items)
-                ->orderBy('expected_on')
-                ->get()
-                ->map(
-                    fn ($row): Supply => new Supply(
-                        "purchase {$row->number}",
-                        $row->item_id,
-                        BigDecimal::of($row->quantity)->minus($row->received_quantity)->minus($row->cancelled_quantity),
-                        arrival: $this->deliveries->ordered($row->expected_on, $row->ask_again_on),
-                    ),
-                )
-                ->all(),
-        );
+        $open = DB::table('purchases')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on');
+
+        return array_values(Row::all($open, fn (Row $row): Supply => new Supply(
+            Document::purchase($row->int('id'), $row->text('number')),
+            $row->int('item_id'),
+            $row->decimal('quantity')->minus($row->decimal('received_quantity'))
+                ->minus($row->decimal('cancelled_quantity')),
+            arrival: $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')),
+        ))->all());
     }
 
     /**
@@ -182,13 +177,18 @@ final class PartsGiven
     {
         $wanted = array_flip($items->all());
         $supplies = [];
-        foreach ($this->orders as $order) {
+        foreach ($this->orders as $id => $order) {
+            $number = is_string($order->number) ? $order->number : '';
             $open = $order->will_give
                 ->minus($order->received_quantity)
                 ->minus($this->promised[$order->id] ?? BigDecimal::zero());
             if (isset($wanted[$order->item_id]) && $open->isPositive()) {
-                $supplies[] = new Supply("order {$order->number}", $order->item_id, $open, order: $order->id,
-                    forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null);
+                $supplies[] = new Supply(
+                    Document::order($id, $number),
+                    $order->item_id,
+                    $open,
+                    forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null,
+                );
             }
         }
 

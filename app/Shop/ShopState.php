@@ -226,7 +226,8 @@ final class ShopState
         $after = [];
         foreach ($parts as $row) {
             foreach ($row->coming as ['supply' => $supply]) {
-                $supply->order === null ? $at = max($at, $supply->arrival->at ?? 0) : $after[] = $supply->order;
+                $order = $supply->by->orderId();
+                $order === null ? $at = max($at, $supply->arrival->at ?? 0) : $after[] = $order;
             }
             if ($row->missing->isPositive()) {
                 $at = max($at, $this->ifOrdered[$row->need->item]->at);

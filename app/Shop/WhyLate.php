@@ -2,9 +2,10 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
 use App\Wording\CauseWords;
 use App\Wording\Figures;
-use App\Wording\ReadinessWords;
+use App\Wording\WaitsFor;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Expected;
@@ -20,16 +21,7 @@ final class WhyLate
     /** @var Collection<int, \stdClass>|null steps by id */
     private ?Collection $steps = null;
 
-    /**
-     * @var array<int, list<array{
-     *     step: int,
-     *     item: string,
-     *     supply: ?string,
-     *     at: ?int,
-     *     rests: ?string,
-     *     given: ?string,
-     * }>>|null  by order
-     */
+    /** @var array<int, list<WaitsFor>>|null by order */
     private ?array $blocks = null;
 
     private readonly int $planId;
@@ -172,23 +164,35 @@ final class WhyLate
     /** What a step waits for that is bought: the part that comes last, and what its day rests on. */
     private function material(\stdClass $step): string
     {
-        $this->blocks ??= DB::table('plan_orders')->where('plan_id', $this->planId)->pluck('blocks', 'order_id')
-            ->map(ReadinessWords::blocks(...))->all();
         $last = null;
-        foreach ($this->blocks[$step->order_id] ?? [] as $block) {
-            $isBought = $block['supply'] === null || str_starts_with($block['supply'], 'purchase ');
+        foreach ($this->blocks()[$step->order_id] ?? [] as $block) {
             // without steps it waits for all of it
-            $isHere = $step->number === '' || $block['step'] <= $step->number;
-            if ($isBought && $isHere && ($last === null || $block['at'] > $last['at'])) {
+            $isHere = $step->number === '' || $block->step <= $step->number;
+            $isLater = $last === null || ($block->arrival->at ?? 0) > ($last->arrival->at ?? 0);
+            if ($isHere && $isLater && $block->by?->orderId() === null) {
                 $last = $block;
             }
         }
 
-        return $last === null ? '' : $last['item'].match (true) {
-            $last['supply'] === null => ', not ordered',
-            $last['rests'] === Expected::Overdue->value => ', overdue',
+        return $last === null ? '' : $last->item.match (true) {
+            ! $last->isOrdered() => ', not ordered',
+            $last->arrival?->rests === Expected::Overdue => ', overdue',
             default => '',
         };
+    }
+
+    /** @return array<int, list<WaitsFor>> by order */
+    private function blocks(): array
+    {
+        if ($this->blocks === null) {
+            $this->blocks = [];
+            $orders = DB::table('plan_orders')->where('plan_id', $this->planId)->select(['order_id', 'blocks']);
+            foreach (Row::all($orders, fn (Row $row): Row => $row) as $row) {
+                $this->blocks[$row->int('order_id')] = WaitsFor::all($row->text('blocks'));
+            }
+        }
+
+        return $this->blocks;
     }
 
     private static function long(int $minutes): string

@@ -66,31 +66,22 @@ final class ArrivalWords
         };
     }
 
-    /**
-     * "until Thu", "until about Thu, due Tue" for something that is ordered.
-     *
-     * @param  array{at: ?int, rests: ?string, given: ?string}  $is
-     */
-    public static function until(array $is): string
+    /** "until Thu", "until about Thu, due Tue" for something that is ordered; nothing where nobody knows. */
+    public static function until(?Arrival $arrival): string
     {
-        if ($is['at'] === null) {
+        if ($arrival === null) {
             return '';
         }
-        $day = When::day($is['at']);
+        $day = When::day($arrival->at);
 
-        return $is['rests'] === Expected::Overdue->value
-            ? " until about {$day}, was due ".When::day($is['given'])
+        return $arrival->rests === Expected::Overdue
+            ? " until about {$day}, was due ".When::day($arrival->given)
             : " until {$day}";
     }
 
-    /** @param  array{at: ?int, rests: ?string}  $is of what nothing is ordered for */
-    public static function missing(array $is): string
+    /** Of what nothing is ordered for. */
+    public static function missing(?Arrival $arrival): string
     {
-        return $is['at'] === null
-            ? ''
-            : ' ('.self::ifOrdered(new Arrival(
-                $is['at'],
-                Expected::from($is['rests'] ?? Expected::IfOrdered->value),
-            )).')';
+        return $arrival === null ? '' : ' ('.self::ifOrdered($arrival).')';
     }
 }

@@ -57,7 +57,8 @@ final class Allocation
                 foreach ($keys as $key) {
                     $supply = $supplies[$key];
                     $mine = $supply->forOrder === $need->order;
-                    if ($mine !== $own || (! $mine && $supply->forOrder !== null) || $supply->order === $need->order) {
+                    $isItself = $supply->by->orderId() === $need->order;
+                    if ($mine !== $own || (! $mine && $supply->forOrder !== null) || $isItself) {
                         continue;
                     }
                     $take = self::least($open, $left[$key]);

@@ -8,13 +8,13 @@ namespace KeepPace\Core\Planning;
 final readonly class Block
 {
     /**
-     * @param  string|null  $supply  the document it comes with; null = nothing ordered
+     * @param  Document|null  $supply  what it comes with; null = nothing ordered
      * @param  Arrival|null  $arrival  when it is expected, if that is known
      */
     public function __construct(
         public int $step,
         public string $item,
-        public ?string $supply,
+        public ?Document $supply,
         public ?Arrival $arrival,
     ) {
     }

@@ -34,7 +34,7 @@ final readonly class Readiness
                 $blocks[] = new Block($step, $need->itemName, null, $ifOrdered[$need->item] ?? null);
             }
             foreach ($component->coming as ['supply' => $supply]) {
-                $blocks[] = new Block($step, $need->itemName, $supply->name, $supply->arrives($finish));
+                $blocks[] = new Block($step, $need->itemName, $supply->by, $supply->arrives($finish));
             }
         }
         $place = static fn (Block $block): array => [$block->step, $block->supply !== null, $block->arrival->at ?? 0];

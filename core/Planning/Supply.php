@@ -10,16 +10,14 @@ use Brick\Math\BigDecimal;
 final readonly class Supply
 {
     /**
-     * @param  string  $name  the document as people read it, e.g. "order 218"
-     * @param  int|null  $order  the order that makes it, if one does
+     * @param  Document  $by  the order that makes it, or the purchase it comes with
      * @param  Arrival|null  $arrival  null for an order
      * @param  int|null  $forOrder  kept for this order
      */
     public function __construct(
-        public string $name,
+        public Document $by,
         public int $item,
         public BigDecimal $open,
-        public ?int $order = null,
         public ?Arrival $arrival = null,
         public ?int $forOrder = null,
     ) {
@@ -32,10 +30,11 @@ final readonly class Supply
      */
     public function arrives(array $finish): ?Arrival
     {
-        if ($this->order === null) {
+        $order = $this->by->orderId();
+        if ($order === null) {
             return $this->arrival;
         }
 
-        return isset($finish[$this->order]) ? new Arrival($finish[$this->order]) : null;
+        return isset($finish[$order]) ? new Arrival($finish[$order]) : null;
     }
 }

@@ -4,6 +4,7 @@ namespace App\Queries\Demand;
 
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
+use App\Queries\Orders\Coming;
 use App\Reading\Row;
 use App\Shop\Shelves;
 use Illuminate\Database\Query\Builder;
@@ -190,17 +191,16 @@ final readonly class CustomerOrderPage
             ->whereNotNull('v.order_id')
             ->pluck('v.line_id', 'v.order_id');
         $said = [];
-        foreach (
-            DB::table('plan_components AS p')
-                ->join('order_components AS c', 'c.id', 'p.component_id')
-                ->where('p.plan_id', Plan::LIVE)
-                ->whereIn('c.order_id', $tied->keys())
-                ->where('p.coming', 'like', '%purchase %')
-                ->get(['c.order_id', 'p.coming']) as $row
-        ) {
-            foreach (json_decode($row->coming) as $coming) {
-                str_starts_with($coming->supply, 'purchase ')
-                    && ($said[$tied[$row->order_id]][$coming->supply] = $coming->supply);
+        $components = DB::table('plan_components AS p')
+            ->join('order_components AS c', 'c.id', 'p.component_id')
+            ->where('p.plan_id', Plan::LIVE)
+            ->whereIn('c.order_id', $tied->keys())
+            ->where('p.coming', '<>', '[]')
+            ->select(['c.order_id', 'p.coming']);
+        foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
+            foreach (Coming::all($row->text('coming')) as $coming) {
+                $coming->by->isPurchase()
+                    && ($said[$tied[$row->int('order_id')]][$coming->by->number] = $coming->by->label());
             }
         }
         foreach (

@@ -2,33 +2,41 @@
 
 namespace App\Queries\Orders;
 
+use App\Reading\Documents;
+use App\Reading\Row;
 use App\Wording\Figures;
+use App\Wording\WaitsFor;
 use App\Wording\When;
+use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\Document;
 
-/** What is on its way for a component, as the live plan keeps it. */
+/** What is on its way for a component, as the live plan keeps it, and what its day rests on. */
 final readonly class Coming
 {
-    /**
-     * @param  string  $supply  "purchase P-558", "order 391"
-     * @param  int|null  $at  UTC minute at which it can be used; null = nobody knows
-     */
-    private function __construct(public string $quantity, public string $supply, public ?int $at)
+    /** @param  Arrival|null  $arrival  when it can be used; null = nobody knows */
+    private function __construct(public string $quantity, public Document $by, public ?Arrival $arrival)
     {
     }
 
     /** @return list<self>  of plan_components.coming */
     public static function all(?string $json): array
     {
-        return array_map(
-            fn (array $one): self => new self((string) $one['quantity'], $one['supply'], $one['at']),
-            json_decode($json ?? '[]', true),
+        return Row::each($json ?? '[]', self::from(...));
+    }
+
+    private static function from(Row $row): self
+    {
+        return new self(
+            $row->text('quantity'),
+            Documents::of($row->part('supply') ?? throw new \LogicException('It comes with something.')),
+            WaitsFor::arrival($row),
         );
     }
 
     /** "4 with purchase P-558, Thu" */
     public function says(): string
     {
-        return Figures::amount($this->quantity)." with {$this->supply}"
-            .($this->at === null ? '' : ', '.When::day($this->at));
+        return Figures::amount($this->quantity)." with {$this->by->label()}"
+            .($this->arrival === null ? '' : ', '.When::day($this->arrival->at));
     }
 }

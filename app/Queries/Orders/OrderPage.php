@@ -9,6 +9,7 @@ use App\Shop\Away;
 use App\Shop\Deliveries;
 use App\Shop\Shelves;
 use App\Wording\ArrivalWords;
+use App\Wording\WaitsFor;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -276,7 +277,8 @@ final readonly class OrderPage
         if ($order->orderBy >= $deliveries->today) {
             return "{$says} what it misses, to keep its date";
         }
-        $here = When::onDay((int) collect($order->readiness->blocks())->whereNull('supply')->max('at'));
+        $missing = array_filter($order->readiness->blocks(), fn (WaitsFor $one): bool => ! $one->isOrdered());
+        $here = When::onDay(max([0, ...array_map(fn (WaitsFor $one): int => $one->arrival->at ?? 0, $missing)]));
         $finished = $order->finishAt === null ? '' : ', finished '.When::onDay($order->finishAt);
 
         return "what it misses is {$says}; ordered today it can be used {$here}{$finished}";

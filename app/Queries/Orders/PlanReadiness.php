@@ -4,6 +4,7 @@ namespace App\Queries\Orders;
 
 use App\Reading\Row;
 use App\Wording\ReadinessWords;
+use App\Wording\WaitsFor;
 use KeepPace\Core\Planning\ReadinessState;
 
 /** What an order can do now and what it waits for, as the live plan keeps it. */
@@ -55,10 +56,10 @@ final class PlanReadiness
         return $this->said ??= ReadinessWords::say($this->canStart, $this->blocks(), $this->unplaced);
     }
 
-    /** @return list<array{step: int, item: string, supply: ?string, at: ?int, rests: ?string, given: ?string}> */
+    /** @return list<WaitsFor> */
     public function blocks(): array
     {
-        return ReadinessWords::blocks($this->blocks);
+        return WaitsFor::all($this->blocks);
     }
 
     public function tone(): string

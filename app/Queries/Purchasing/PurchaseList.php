@@ -3,6 +3,7 @@
 namespace App\Queries\Purchasing;
 
 use App\Models\Plan;
+use App\Queries\Orders\Coming;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
@@ -11,6 +12,9 @@ use Illuminate\Support\Facades\DB;
 /** What is ordered of suppliers: lines still to come, soonest first, and one order. */
 final class PurchaseList
 {
+    /** What of what is coming comes with a purchase, as it is kept. */
+    private const PURCHASE = '%"kind":"purchase"%';
+
     private const SHOWN = 400;
 
     /** @return Cut<OpenPurchase> */
@@ -62,20 +66,17 @@ final class PurchaseList
      */
     public static function waiting(): array
     {
+        $components = DB::table('plan_components AS p')
+            ->join('order_components AS c', 'c.id', 'p.component_id')
+            ->join('orders AS o', 'o.id', 'c.order_id')
+            ->where('p.plan_id', Plan::LIVE)
+            ->where('p.coming', 'like', self::PURCHASE)
+            ->select(['p.coming', 'o.number', 'o.id']);
         $waiting = [];
-        foreach (
-            DB::table('plan_components AS p')
-                ->join('order_components AS c', 'c.id', 'p.component_id')
-                ->join('orders AS o', 'o.id', 'c.order_id')
-                ->where('p.plan_id', Plan::LIVE)
-                ->where('p.coming', 'like', '%purchase %')
-                ->get(['p.coming', 'o.number', 'o.id']) as $row
-        ) {
-            foreach (json_decode($row->coming) as $coming) {
-                $waiting[str_replace('purchase ', '', $coming->supply)][$row->id] = [
-                    'number' => (string) $row->number,
-                    'id' => (int) $row->id,
-                ];
+        foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
+            $order = ['number' => $row->text('number'), 'id' => $row->int('id')];
+            foreach (Coming::all($row->text('coming')) as $coming) {
+                $waiting[$coming->by->number][$order['id']] = $order;
             }
         }
 

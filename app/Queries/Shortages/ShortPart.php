@@ -72,7 +72,7 @@ final readonly class ShortPart
     /** @return list<PurchaseComing>  of what comes, what suppliers bring */
     public function purchases(): array
     {
-        return array_values(array_filter($this->coming, fn (PurchaseComing $one): bool => $one->isPurchase()));
+        return array_values(array_filter($this->coming, fn (PurchaseComing $one): bool => $one->by->isPurchase()));
     }
 
     public function isTooLateToOrder(string $today): bool

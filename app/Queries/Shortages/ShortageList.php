@@ -104,7 +104,7 @@ final readonly class ShortageList
     /** The line that brings it. */
     public function lineOf(ShortPart $part, PurchaseComing $coming): ?ComingLine
     {
-        return $this->comingOf($part->itemId)->firstWhere('number', $coming->number());
+        return $this->comingOf($part->itemId)->firstWhere('number', $coming->by->number);
     }
 
     /** @return Collection<int, ShortPart>  of other orders that have some of the item's stock */

@@ -4,6 +4,7 @@ namespace App\Queries\Today;
 
 use App\Queries\Orders\PlanReadiness;
 use App\Reading\Row;
+use App\Wording\WaitsFor;
 use KeepPace\Core\Planning\LateFor;
 use KeepPace\Core\Planning\OrderState;
 
@@ -55,7 +56,7 @@ final readonly class OpenOrder
     /** @return list<string>  items nothing is ordered of */
     public function notOrdered(): array
     {
-        $missing = array_filter($this->readiness->blocks(), fn (array $block): bool => $block['supply'] === null);
+        $missing = array_filter($this->readiness->blocks(), fn (WaitsFor $one): bool => ! $one->isOrdered());
 
         return array_values(array_unique(array_column($missing, 'item')));
     }

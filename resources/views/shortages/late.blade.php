@@ -18,7 +18,7 @@
                     <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
                     <td class="n">{{ $part->step }}</td>
                     <td>
-                        {{ $print->amount($coming->quantity) }} {{ $part->unit }} of {{ $coming->number() }},
+                        {{ $print->amount($coming->quantity) }} {{ $part->unit }} of {{ $coming->by->number }},
                         {{ $coming->arrivalSays() }}
                         @if ($list->lineOf($part, $coming)?->isHurried)
                             <span class="sub">hurried</span>

@@ -21,7 +21,8 @@
                 <td>
                     @foreach ($one->part->coming as $coming)
                         <span class="soon">
-                            {{ $print->amount($coming->quantity) }} {{ $coming->supply }}{{ $coming->commaArrival() }}{{
+                            {{ $print->amount($coming->quantity) }}
+                            {{ $coming->by->label() }}{{ $coming->commaArrival() }}{{
                                 $loop->last && ! $one->part->missing->isPositive() ? '' : ';' }}</span>
                     @endforeach
                     @if ($one->isThere)

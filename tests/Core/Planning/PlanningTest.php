@@ -4,6 +4,7 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\Allocation;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\ComponentNeed;
+use KeepPace\Core\Planning\Document;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Planning\ReadinessState;
@@ -21,14 +22,14 @@ it('gives scarce stock by rank, then what is coming by its date: common practice
         [need(1, 100, 7, 6), need(2, 200, 7, 6), need(3, 300, 7, 6)],
         [7 => BigDecimal::of(8)],
         [
-            new Supply('purchase 2', 7, BigDecimal::of(5), arrival: new Arrival(900)),
-            new Supply('purchase 1', 7, BigDecimal::of(2), arrival: new Arrival(500)),
+            new Supply(Document::purchase(2, '2'), 7, BigDecimal::of(5), arrival: new Arrival(900)),
+            new Supply(Document::purchase(1, '1'), 7, BigDecimal::of(2), arrival: new Arrival(500)),
         ],
     );
     $plain = array_map(
         fn ($row): array => [
             (string) $row->fromStock,
-            array_map(fn ($coming): string => "{$coming['quantity']} {$coming['supply']->name}", $row->coming),
+            array_map(fn ($coming): string => "{$coming['quantity']} {$coming['supply']->by->label()}", $row->coming),
             (string) $row->missing,
         ],
         $result,
@@ -45,12 +46,12 @@ it('leaves an order made for another to it, and none to itself', function () {
         [need(1, 100, 7, 4), need(2, 200, 7, 4)],
         [],
         [
-            new Supply('order 50', 7, BigDecimal::of(4), order: 50, forOrder: 200),
-            new Supply('order 100', 7, BigDecimal::of(9), order: 100),
+            new Supply(Document::order(50, '50'), 7, BigDecimal::of(4), forOrder: 200),
+            new Supply(Document::order(100, '100'), 7, BigDecimal::of(9)),
         ],
     );
     expect((string) $result[1]->missing)->toBe('4')
-        ->and($result[2]->coming[0]['supply']->name)->toBe('order 50')
+        ->and($result[2]->coming[0]['supply']->by->label())->toBe('order 50')
         ->and((string) $result[2]->missing)->toBe('0');
 });
 
@@ -71,7 +72,7 @@ it('never gives out more than there is, on random shops', function () {
         }
         foreach (range(1, 4) as $i) {
             $supplies[] = new Supply(
-                "s{$i}",
+                Document::purchase($i, "s{$i}"),
                 mt_rand(1, 3),
                 BigDecimal::of(mt_rand(1, 9)),
                 arrival: new Arrival(mt_rand(1, 99)),
@@ -119,7 +120,10 @@ it('says what an order can do now and what it waits for', function (
     expect([
         $readiness->state,
         $readiness->canStart,
-        array_map(fn ($block): array => [$block->step, $block->supply, $block->arrival?->at], $readiness->blocks),
+        array_map(
+            fn ($block): array => [$block->step, $block->supply?->label(), $block->arrival?->at],
+            $readiness->blocks,
+        ),
     ])->toBe([$state, $canStart, $blocks]);
 })->with([
     'our own rule: all there' => [
@@ -134,16 +138,16 @@ it('says what an order can do now and what it waits for', function (
     'our own rule: a part needed late does not stop the first step' => [
         fn () => [need(1, 1, 7, 2, 60)],
         [],
-        fn () => [new Supply('p', 7, BigDecimal::of(9), arrival: new Arrival(500))],
+        fn () => [new Supply(Document::purchase(3, 'p'), 7, BigDecimal::of(9), arrival: new Arrival(500))],
         10,
         ReadinessState::Waits,
         true,
-        [[60, 'p', 500]],
+        [[60, 'purchase p', 500]],
     ],
     'our own rule: the first step waits, the date out of the schedule' => [
         fn () => [need(1, 1, 7, 2)],
         [],
-        fn () => [new Supply('order 77', 7, BigDecimal::of(9), order: 77)],
+        fn () => [new Supply(Document::order(77, '77'), 7, BigDecimal::of(9))],
         10,
         ReadinessState::Waits,
         false,

@@ -6,6 +6,7 @@ use KeepPace\Core\Costing\UsageVariance;
 use KeepPace\Core\Planning\Allocation;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\ComponentNeed;
+use KeepPace\Core\Planning\Document;
 use KeepPace\Core\Planning\Supply;
 use KeepPace\Core\Planning\UsageProposal;
 
@@ -75,7 +76,7 @@ function shared(array $kept): array
     $given = Allocation::of(
         [$need(1, 100, '6'), $need(2, 200, '5'), $need(3, 300, '4')],
         [7 => BigDecimal::of(10)],
-        [new Supply('purchase P-1', 7, BigDecimal::of(2), arrival: new Arrival(99))],
+        [new Supply(Document::purchase(1, 'P-1'), 7, BigDecimal::of(2), arrival: new Arrival(99))],
         array_map(BigDecimal::of(...), $kept),
     );
 
@@ -116,7 +117,7 @@ it('never gives away more than is there, on random shops', function () {
         );
         $supplies = array_map(
             fn (): Supply => new Supply(
-                'p',
+                Document::purchase(1, 'p'),
                 mt_rand(1, 3),
                 BigDecimal::of(mt_rand(1, 9)),
                 arrival: new Arrival(mt_rand(1, 99)),

@@ -6,6 +6,7 @@ use App\Queries\Orders\Coming;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\Blade;
 use KeepPace\Core\Planning\Arrival;
+use KeepPace\Core\Planning\Document;
 use KeepPace\Core\Planning\Expected;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Quantity;
@@ -59,7 +60,11 @@ it('prints a value alike wherever it stands', function (string $expression, mixe
     'an arrival' => ['$print->arrival($value)', new Arrival(68_334_480, Expected::Given), '4 Dec 2099'],
     'what is on its way' => [
         '$value[0]->says()',
-        fn () => Coming::all((string) json_encode([['quantity' => '4', 'supply' => 'purchase '.ODD, 'at' => null]])),
+        fn () => Coming::all((string) json_encode([[
+            'quantity' => '4',
+            'supply' => Document::purchase(1, ODD)->kept(),
+            ...['at' => null, 'rests' => null, 'given' => null, 'on' => null],
+        ]])),
         '4 with purchase '.ODD_ESCAPED,
     ],
 ]);

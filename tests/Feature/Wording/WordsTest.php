@@ -3,6 +3,7 @@
 use App\Wording\CoverWords;
 use App\Wording\Figures;
 use App\Wording\ReadinessWords;
+use App\Wording\WaitsFor;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 
@@ -47,13 +48,17 @@ function ready(array $blocks, bool $canStart = false, string $unplaced = ''): st
         fn (array $block): array => [
             'step' => $block[0],
             'item' => $block[1],
-            'supply' => $block[2],
+            'supply' => $block[2] === null ? null : array_combine(
+                ['kind', 'number', 'id'],
+                [...explode(' ', $block[2]), 1],
+            ),
+            ...['rests' => null, 'given' => null, 'on' => null],
             'at' => $block[3] === null ? null : intdiv((int) strtotime("{$block[3]} 10:00 UTC"), 60),
         ],
         $blocks,
     ));
 
-    return ReadinessWords::say($canStart, ReadinessWords::blocks((string) $blocks), $unplaced);
+    return ReadinessWords::say($canStart, WaitsFor::all((string) $blocks), $unplaced);
 }
 
 it('says in words what an order can do now and what it waits for', function (string $said, Closure $order) {
