@@ -223,8 +223,7 @@ final class Moves implements Book
     {
         $says = [];
         foreach ($this->lost as $item => $quantity) {
-            $now = $this->stock->unpromised($item);
-            $orders = WhoLacks::of($item, $now->plus($quantity), $now);
+            $orders = WhoLacks::of($item, $quantity, fn (): BigDecimal => $this->stock->unpromised($item));
             if ($orders !== []) {
                 $says[] = (count($orders) === 1 ? 'Order ' : 'Orders ')
                     .collect($orders)->join(', ', ' and ')

@@ -4,6 +4,7 @@ namespace App\Shop;
 
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Lacking;
 use KeepPace\Core\Planning\OrderState;
@@ -12,11 +13,12 @@ use KeepPace\Core\Planning\OrderState;
 final class WhoLacks
 {
     /**
-     * @param  BigDecimal  $before  of the item, free of promises
-     * @param  BigDecimal  $now  less than that
+     * @param  BigDecimal  $lost  of the item
+     * @param  Closure(): BigDecimal  $free  what is left, free of promises; asked only where somebody needs it, for an
+     *     item may have a hundred thousand lots
      * @return list<string> numbers of orders
      */
-    public static function of(int $item, BigDecimal $before, BigDecimal $now): array
+    public static function of(int $item, BigDecimal $lost, Closure $free): array
     {
         $needs = [];
         $open = 'SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0))';
@@ -37,6 +39,8 @@ final class WhoLacks
             $needs[] = ['order' => $row->text('number'), 'need' => $row->decimal('need')];
         }
 
-        return Lacking::between($needs, $before, $now);
+        $now = $needs === [] ? BigDecimal::zero() : $free();
+
+        return Lacking::between($needs, $now->plus($lost), $now);
     }
 }

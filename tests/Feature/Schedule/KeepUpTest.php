@@ -10,6 +10,7 @@ use App\Models\WorkCentre;
 use App\Planner\KeepUp;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrips;
+use App\Wording\WaitsFor;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -117,7 +118,7 @@ it('starts a step when its parts have come: a purchase by its day, a part order 
     $row = DB::table('plan_orders')->where('order_id', $gear->id)->first();
     expect($row->readiness)->toBe('waits')
         ->and((bool) $row->can_start)->toBeFalse()
-        ->and($row->blocks)->toContain('purchase P-7');
+        ->and(WaitsFor::all($row->blocks)[0]->by?->label())->toBe('purchase P-7');
     DB::table('balances')
         ->where('item_id', $this->shop->item('GEAR-48')->id)
         ->update(['quantity' => 0]);

@@ -105,3 +105,13 @@ it('can be lost: the plan is then asked of the facts as they are now', function 
     ahead($this);
     expect(kept())->not->toBeNull()->and($this->shop->differences())->toBe([]);
 });
+
+it('is not read by another version of the program than packed it', function (string $packed) {
+    DB::table('plan_inputs')->update(['packed' => $packed]);
+    expect(kept())->toBeNull()->and(count(StandingPlan::of()->problem()->jobs))->toBe(2);
+    ahead($this);
+    expect(kept())->not->toBeNull()->and($this->shop->differences())->toBe([]);
+})->with([
+    'of other classes' => fn (): string => (string) gzcompress("another\n".'O:13:"App\Shop\Gone":0:{}'),
+    'of a time when none was named' => fn (): string => (string) gzcompress(serialize([1, 2])),
+]);
