@@ -60,13 +60,19 @@ final class Station
         return array_map(fn (array $of): self => new self($base, $of), $work);
     }
 
-    /** Makes the next report ready to be sent; not when it has reported all it had. */
-    public function report(): bool
+    public function hasWork(): bool
     {
         while ($this->work !== [] && $this->work[0]['todo'] < 1) {
             array_shift($this->work);
         }
-        if ($this->work === []) {
+
+        return $this->work !== [];
+    }
+
+    /** Makes the next report ready to be sent; not when it has reported all it had. */
+    public function report(): bool
+    {
+        if (! $this->hasWork()) {
             return false;
         }
         $at = &$this->work[0];

@@ -9,6 +9,9 @@ final class StationLoad
 {
     public int $reports = 0;
 
+    /** Seconds from the first that was due to the last that was answered. */
+    public float $seconds = 0.0;
+
     /** @var array<string, list<float>> milliseconds */
     private array $taken = ['report' => [], 'its page' => [], 'plan behind' => []];
 
@@ -38,7 +41,8 @@ final class StationLoad
             array_keys($this->stations),
         );
         $look = $began;
-        while (microtime(true) < $began + $seconds || $this->under !== []) {
+        // who has counted all pieces has nothing to report: it ends then, and not later
+        while ((microtime(true) < $began + $seconds && $this->isWorkLeft()) || $this->under !== []) {
             $now = microtime(true);
             foreach ($this->stations as $i => $station) {
                 $isDue = $now < $began + $seconds && ! isset($this->under[$i]) && $due[$i] <= $now;
@@ -55,6 +59,12 @@ final class StationLoad
             }
             curl_multi_select($this->multi, 0.005);
         }
+        $this->seconds = microtime(true) - $began;
+    }
+
+    private function isWorkLeft(): bool
+    {
+        return array_filter($this->stations, fn (Station $station): bool => $station->hasWork()) !== [];
     }
 
     public function say(string $how): void
