@@ -4,6 +4,7 @@ namespace App\Books;
 
 use App\Models\Booking;
 use App\Models\BookingKind;
+use Closure;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -48,7 +49,9 @@ final class Bookings
             return $done;
         }
         try {
-            $booking = $this->transacted($kind, $signed, $reverses, $period, $parts);
+            $booking = $this->transacted(
+                fn (): Booking => $this->written($kind, $signed, $reverses, $period, $parts),
+            );
         } catch (UniqueConstraintViolationException $violation) {
             return $this->done($signed) ?? throw $this->reversedAlready($reverses) ?? $violation;
         }
@@ -61,22 +64,14 @@ final class Bookings
     /**
      * What a part needs is read before it is locked; where it needs more by then, all is begun anew.
      *
-     * @param  array<Part>  $parts
+     * @param  Closure(): Booking  $write
      */
-    private function transacted(
-        BookingKind $kind,
-        Signed $signed,
-        ?int $reverses,
-        PeriodLock $period,
-        array $parts,
-    ): Booking {
+    private function transacted(Closure $write): Booking
+    {
         for ($try = 1; $try <= self::TRIES; $try++) {
             try {
                 /** @var Booking */
-                return DB::transaction(
-                    fn (): Booking => $this->written($kind, $signed, $reverses, $period, $parts),
-                    attempts: 5,
-                );
+                return DB::transaction($write, attempts: 5);
             } catch (NeedsGrew) {
                 continue;
             }

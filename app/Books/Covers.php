@@ -6,6 +6,7 @@ use App\Models\Cover;
 use App\Models\CoverEntry;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
+use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
@@ -14,6 +15,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\StockRefused;
 
 /** What covers customer lines: stock, or what an order will give. */
 final class Covers implements Book
@@ -89,6 +91,20 @@ final class Covers implements Book
         $free = $this->ledger->stock->unpromised($item)->minus($this->ledger->kept->sum($item));
 
         return BigDecimal::max(0, $free);
+    }
+
+    /**
+     * What is promised to customer lines is still there. Asked after so many were taken, on locked balances.
+     *
+     * @throws StockRefused with the numbers
+     */
+    public function assertStillThere(Item $item, BigDecimal $taken): void
+    {
+        $stock = $this->ledger->stock;
+        if ($stock->isOverpromised($item->id)) {
+            $there = $stock->quantity($item->id)->plus($taken);
+            throw StockRefused::promised($item->label(), $taken, $there, $stock->promised($item->id));
+        }
     }
 
     public function locks(Undone $undone): Needs

@@ -48,14 +48,13 @@ final class Shelves
     {
         $lots = $this->lots["{$item->id}-{$owner}"] ?? [];
 
-        return $owner !== 0
-            ? Shelf::ofCustomer($item->label(), $lots)
-            : new Shelf(
-                $item->label(),
-                $lots,
-                $this->promised[$item->id] ?? BigDecimal::zero(),
-                $this->kept[$item->id] ?? [],
-            );
+        return Shelf::of(
+            $item->label(),
+            $lots,
+            $owner,
+            $this->promised[$item->id] ?? null,
+            $this->kept[$item->id] ?? [],
+        );
     }
 
     /** Balances `b` that can be used: free, in stores. What is blocked, in inspection or at a supplier is not. */

@@ -29,13 +29,23 @@ final readonly class Shelf
     }
 
     /**
-     * A customer's own material: nobody else counts on it.
+     * Of a customer's own material: nobody else counts on it.
      *
-     * @param  list<LotThere>  $lots
+     * @param  list<LotThere>  $lots  of that owner
+     * @param  int  $owner  a customer; 0 = us
+     * @param  BigDecimal|null  $promised  of ours; null = nothing
+     * @param  list<KeptFor>  $kept  of ours
      */
-    public static function ofCustomer(string $what, array $lots): self
-    {
-        return new self($what, $lots, BigDecimal::zero(), []);
+    public static function of(
+        string $what,
+        array $lots,
+        int $owner,
+        ?BigDecimal $promised = null,
+        array $kept = [],
+    ): self {
+        return $owner === 0
+            ? new self($what, $lots, $promised ?? BigDecimal::zero(), $kept)
+            : new self($what, $lots, BigDecimal::zero(), []);
     }
 
     public function there(): BigDecimal

@@ -3,7 +3,6 @@
 namespace App\Actions\Purchasing;
 
 use App\Books\Bookings;
-use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -112,7 +111,7 @@ final class ChangePurchase
             $signed,
             new Part(
                 fn (): Needs => Needs::purchaseOrders([Purchase::query()->findOrFail($id)->purchase_order_id]),
-                function (Ledger $ledger, Held $held) use ($id, $work): void {
+                function (Ledger $ledger) use ($id, $work): void {
                     $purchase = Purchase::query()->with('item.unit')->findOrFail($id);
                     if (! $purchase->is_open) {
                         throw PurchaseRefused::complete($purchase->number);

@@ -3,7 +3,6 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
-use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -17,7 +16,6 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
-use KeepPace\Core\Stock\StockRefused;
 
 /** Blocks stock, holds it for inspection, or sets it free; gives a lot a new date after a re-test. */
 final class ChangeCondition
@@ -38,13 +36,13 @@ final class ChangeCondition
             $signed,
             new Part(
                 Needs::items([Balance::query()->findOrFail($balanceId)->item_id]),
-                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $balanceId, $quantity, $to),
+                fn (Ledger $ledger) => $this->write($ledger, $balanceId, $quantity, $to),
             ),
         );
     }
 
     /** @throws Refused */
-    private function write(Ledger $ledger, Held $held, int $balanceId, string $quantity, Condition $to): void
+    private function write(Ledger $ledger, int $balanceId, string $quantity, Condition $to): void
     {
         $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($balanceId);
         $item = $found->item;
@@ -56,14 +54,7 @@ final class ChangeCondition
         $ledger->stock->read([$from, $key]);
         $amount = $item->quantity($quantity)->amount;
         $ledger->moves->move($item, $amount, null, End::stock($from), End::stock($key));
-        if ($ledger->stock->isOverpromised($item->id)) {
-            throw StockRefused::promised(
-                $item->label(),
-                $amount,
-                $ledger->stock->quantity($item->id)->plus($amount),
-                $ledger->stock->promised($item->id),
-            );
-        }
+        $ledger->covers->assertStillThere($item, $amount);
         $ledger->kept->assertThere($item);
         $lot = $from->lot === 0 ? '' : ' '.Lot::query()->findOrFail($from->lot)->code;
         $ledger->says(
@@ -80,7 +71,7 @@ final class ChangeCondition
             $signed,
             new Part(
                 Needs::items([Lot::query()->findOrFail($lotId)->item_id]),
-                function (Ledger $ledger, Held $held) use ($lotId, $expiresOn): void {
+                function (Ledger $ledger) use ($lotId, $expiresOn): void {
                     $lot = Lot::query()->with('item')->findOrFail($lotId);
                     $before = $lot->expires_on ?? 'no date';
                     $lot->expires_on = $expiresOn;

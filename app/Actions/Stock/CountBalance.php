@@ -3,7 +3,6 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
-use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -32,13 +31,13 @@ final class CountBalance
             $signed,
             new Part(
                 Needs::items([Balance::query()->findOrFail($balanceId)->item_id]),
-                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $balanceId, $counted),
+                fn (Ledger $ledger) => $this->write($ledger, $balanceId, $counted),
             ),
         );
     }
 
     /** @throws Refused */
-    private function write(Ledger $ledger, Held $held, int $balanceId, string $counted): void
+    private function write(Ledger $ledger, int $balanceId, string $counted): void
     {
         $found = Balance::query()->with('item.unit', 'place')->findOrFail($balanceId);
         $item = $found->item;

@@ -4,7 +4,6 @@ namespace App\Actions\Stock;
 
 use App\Books\AsTyped;
 use App\Books\Bookings;
-use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -36,12 +35,12 @@ final class GoodsIn
         return $this->bookings->once(
             BookingKind::GoodsIn,
             $signed,
-            new Part($this->needs($arrival), fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $arrival)),
+            new Part($this->needs($arrival), fn (Ledger $ledger) => $this->write($ledger, $arrival)),
         );
     }
 
     /** @throws Refused */
-    private function write(Ledger $ledger, Held $held, Arrival $arrival): void
+    private function write(Ledger $ledger, Arrival $arrival): void
     {
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
         $purchase = $arrival->purchaseId === null ? null : Purchase::query()->findOrFail($arrival->purchaseId);

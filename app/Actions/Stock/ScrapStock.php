@@ -4,7 +4,6 @@ namespace App\Actions\Stock;
 
 use App\Books\AsTyped;
 use App\Books\Bookings;
-use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -16,7 +15,6 @@ use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\ScrapClass;
-use KeepPace\Core\Stock\StockRefused;
 
 /** Takes spoiled stock out, at its value, with the class and the reason. */
 final class ScrapStock
@@ -37,7 +35,7 @@ final class ScrapStock
             $signed,
             new Part(
                 Needs::items([Balance::query()->findOrFail($balanceId)->item_id]),
-                fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $balanceId, $quantity, $class, $signed),
+                fn (Ledger $ledger) => $this->write($ledger, $balanceId, $quantity, $class, $signed),
             ),
         );
     }
@@ -45,7 +43,6 @@ final class ScrapStock
     /** @throws Refused */
     private function write(
         Ledger $ledger,
-        Held $held,
         int $balanceId,
         string $quantity,
         ScrapClass $class,
@@ -63,14 +60,7 @@ final class ScrapStock
             End::scrap($class),
             new AsTyped(reason: $signed->reason),
         );
-        if ($ledger->stock->isOverpromised($item->id)) {
-            throw StockRefused::promised(
-                $item->label(),
-                $amount,
-                $ledger->stock->quantity($item->id)->plus($amount),
-                $ledger->stock->promised($item->id),
-            );
-        }
+        $ledger->covers->assertStillThere($item, $amount);
         $ledger->kept->assertThere($item);
         $ledger->says(
             Amount::plain($amount)

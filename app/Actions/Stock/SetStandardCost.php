@@ -3,7 +3,6 @@
 namespace App\Actions\Stock;
 
 use App\Books\Bookings;
-use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -37,7 +36,7 @@ final class SetStandardCost
         return $this->bookings->once(
             BookingKind::Revalued,
             $signed,
-            new Part(Needs::items([$itemId]), function (Ledger $ledger, Held $held) use ($itemId, $cost): void {
+            new Part(Needs::items([$itemId]), function (Ledger $ledger) use ($itemId, $cost): void {
                 $item = Item::query()->with('unit')->findOrFail($itemId);
                 if (CostingRule::from($item->costing) !== CostingRule::Standard) {
                     throw Refused::because(

@@ -58,14 +58,13 @@ final class FreeStock
             $lots[] = new LotThere($key, $there, $code, $expires);
         }
 
-        return $owner !== 0
-            ? Shelf::ofCustomer($item->label(), $lots)
-            : new Shelf(
-                $item->label(),
-                $lots,
-                $this->promised[$item->id] ?? BigDecimal::zero(),
-                $this->kept[$item->id] ?? [],
-            );
+        return Shelf::of(
+            $item->label(),
+            $lots,
+            $owner,
+            $this->promised[$item->id] ?? null,
+            $this->kept[$item->id] ?? [],
+        );
     }
 
     /**

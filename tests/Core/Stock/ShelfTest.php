@@ -97,7 +97,7 @@ it('is less by what was taken from one place', function () {
 
 it('keeps a customer\'s own for nobody else', function () {
     $lots = [new LotThere(new StockKey(1, 1, owner: 3), BigDecimal::of(4))];
-    $theirs = Shelf::ofCustomer('Their sheet', $lots);
+    $theirs = Shelf::of('Their sheet', $lots, 3, BigDecimal::of(9), [sheetsKept(2, '1')]);
     expect((string) $theirs->freeFor(9))->toBe('4')
         ->and(fn () => $theirs->assertEnough(9, BigDecimal::of(5)))->toThrow(StockRefused::class, '4 there');
 });
