@@ -30,8 +30,9 @@ it(
             false,
             stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 2]]),
         );
-        for ($i = 0; $i < 20 && ! str_contains($up(), 'well queue'); $i++) {
-            usleep(500_000); // the first answer compiles all of it
+        // the first answer compiles all of it, and the planner takes its seat after the web server answers
+        for ($i = 0; $i < 60 && (! str_contains($up(), 'well planner') || str_contains($up(), 'NOT WELL')); $i++) {
+            usleep(500_000);
         }
         expect($up())
             ->toContain('well database')

@@ -2,6 +2,7 @@
 
 namespace Tests\Support;
 
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
 use Symfony\Component\Process\Process;
 
 /** bin/start as a person runs it, with a folder of variables and a port of its own. Ended by pid. */
@@ -18,7 +19,7 @@ final class StartedShop
 
     public function __construct()
     {
-        $this->var = sys_get_temp_dir().'/keep-pace-start-'.bin2hex(random_bytes(5));
+        $this->var = (getenv('PACE_TEST_HOME') ?: sys_get_temp_dir()).'/keep-pace-start-'.bin2hex(random_bytes(5));
         mkdir("{$this->var}/fake", 0700, true);
         foreach (glob(self::ROOT.'/var/stamp-*') ?: [] as $stamp) {
             copy($stamp, $this->var.'/'.basename($stamp));
@@ -49,9 +50,13 @@ final class StartedShop
     {
         $process = $this->start($options);
         $process->start();
-        $process->waitUntil(
-            fn ($type, $output): bool => str_contains($output, 'Ctrl-C') || str_contains($output, 'cannot start'),
-        );
+        try {
+            $process->waitUntil(
+                fn ($type, $output): bool => str_contains($output, 'Ctrl-C') || str_contains($output, 'cannot start'),
+            );
+        } catch (ProcessTimedOutException $late) {
+            throw new \RuntimeException($late->getMessage().$this->whereItStands($process), previous: $late);
+        }
         expect($process->getOutput())->toContain('Ctrl-C', $process->getErrorOutput());
 
         return $process;
@@ -66,6 +71,17 @@ final class StartedShop
             usleep(50_000);
         }
         expect(Ports::answers($this->port))->toBeFalse('the web server still answers')->and($this->left())->toBe([]);
+    }
+
+    /** What it said, what it runs and the ends of its logs: all there is to tell why it does not come. */
+    private function whereItStands(Process $process): string
+    {
+        $logs = '';
+        foreach (glob("{$this->var}/{*.log,*/*.log,storage/logs/*.log}", GLOB_BRACE) ?: [] as $log) {
+            $logs .= "\n{$log}:\n".substr((string) file_get_contents($log), -1500);
+        }
+
+        return "\n{$process->getOutput()}{$process->getErrorOutput()}\n".implode("\n", $this->left()).$logs;
     }
 
     /** @return list<string> commands that still know of this folder */
@@ -116,8 +132,12 @@ final class StartedShop
         return $this->bash(['bin/restore', $dump]);
     }
 
+    /** A test that broke off leaves nothing running either. */
     public function gone(): void
     {
+        foreach ($this->processes('') as $pid) {
+            posix_kill($pid, SIGKILL);
+        }
         (new Process(['rm', '-rf', $this->var]))->run();
     }
 
@@ -140,6 +160,6 @@ final class StartedShop
             ...array_fill_keys($isUnset, false),
         ];
 
-        return new Process(['bash', ...$command], self::ROOT, $environment, null, 120);
+        return new Process(['bash', ...$command], self::ROOT, $environment, null, 240);
     }
 }
