@@ -182,6 +182,7 @@ final class Year
         $quantity = $this->dice(1, 12);
         $order = new YearOrder(
             $this->bulk->id('orders'),
+            $this->bulk->id('order_outputs'),
             $number,
             $day,
             $this->made[$this->dice(0, $this->madeItems - 1)],
@@ -344,6 +345,7 @@ final class Year
         $order->receivedValue = $order->plannedMaterial;
         $this->stock->in($booking, $order->item, $order->quantity, $order->receivedValue, 'order', [
             'order_id' => $order->id,
+            'output_id' => $order->output,
         ]);
         $this->books->cost($order, $booking, 'receipt', -$order->receivedValue);
         if ($order->demand !== null) {

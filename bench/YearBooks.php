@@ -28,12 +28,21 @@ final class YearBooks
             'released_at' => $order->releasedAt,
             'released_by' => $order->releasedAt === null ? null : $this->person,
             'planned_material' => $order->plannedMaterial,
-            'received_quantity' => $order->received,
-            'received_value' => $order->receivedValue,
             'closed_at' => $order->closedAt,
             'version' => 2,
             'created_at' => "{$this->day} 07:00:00",
             'updated_at' => "{$this->day} 07:00:00",
+        ]);
+        $this->bulk->add('order_outputs', [
+            'id' => $order->output,
+            'order_id' => $order->id,
+            'position' => 1,
+            'kind' => 'product',
+            'item_id' => $order->item,
+            'baseline_quantity' => $order->quantity,
+            'planned_quantity' => $order->quantity,
+            'received_quantity' => $order->received,
+            'received_value' => $order->receivedValue,
         ]);
         $this->bulk->add('record_changes', [
             'booking_id' => $order->madeBy,

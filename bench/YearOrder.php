@@ -34,6 +34,7 @@ final class YearOrder
 
     public function __construct(
         public readonly int $id,
+        public readonly int $output,
         public readonly int $number,
         public readonly int $day,
         public readonly int $item,

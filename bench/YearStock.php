@@ -142,6 +142,7 @@ final class YearStock
             'value' => $value,
             'order_id' => $for['order_id'] ?? null,
             'component_id' => $for['component_id'] ?? null,
+            'output_id' => $for['output_id'] ?? null,
             'line_id' => $for['line_id'] ?? null,
         ]);
     }

@@ -42,7 +42,8 @@ const TOLD = [
         LEFT JOIN lots l ON l.id = b.lot_id WHERE b.quantity <> 0",
     'value' => "SELECT i.number, COALESCE(l.code, '-'), v.quantity, v.value
         FROM stock_values v JOIN items i ON i.id = v.item_id LEFT JOIN lots l ON l.id = v.lot_id",
-    'order' => 'SELECT number, state, quantity, received_quantity, received_value, due_on, `rank` FROM orders',
+    'order' => 'SELECT o.number, o.state, o.quantity, u.received_quantity, u.received_value, o.due_on, o.rank
+        FROM orders o JOIN order_outputs u ON u.order_id = o.id AND u.position = 1',
     'cost' => 'SELECT o.number, e.kind, SUM(e.cents)
         FROM cost_entries e JOIN orders o ON o.id = e.order_id GROUP BY o.number, e.kind',
     'line' => 'SELECT c.number, l.position, l.quantity, l.shipped_quantity, l.cancelled_quantity

@@ -55,10 +55,9 @@ final class Covers implements Book
      * An order covers no more than it will still give: what scrap took, and what a built order still promised, is no
      * longer covered from this moment. Who was promised latest loses first.
      *
-     * @param  array<int, Order>  $orders  by id
-     * @param  array<int, array{state: OrderState, gives: BigDecimal}>  $facts  by order
+     * @param  array<int, OrderFacts>  $facts  by order
      */
-    public function fit(array $orders, array $facts): void
+    public function fit(array $facts): void
     {
         $covers = $facts === []
             ? []
@@ -70,9 +69,7 @@ final class Covers implements Book
                 ->sortBy(fn (Cover $cover): array => [$cover->line->promised_on, $cover->id])
                 ->groupBy('order_id');
         foreach ($covers as $id => $of) {
-            $left = $facts[$id]['state']->isOpen()
-                ? $facts[$id]['gives']->minus($orders[$id]->received_quantity)
-                : BigDecimal::zero();
+            $left = $facts[$id]->willCome();
             foreach ($of as $cover) {
                 $kept = BigDecimal::max(0, BigDecimal::min($left, $cover->quantity));
                 $left = $left->minus($kept);
@@ -165,7 +162,7 @@ final class Covers implements Book
                 ? BigDecimal::zero()
                 : $order
                     ->willGive()
-                    ->minus($order->received_quantity)
+                    ->minus($order->received())
                     ->minus((string) $order->covers()->sum('quantity'));
         }
 

@@ -26,6 +26,8 @@ final class Ledger
 
     public readonly Costs $costs;
 
+    public readonly Outputs $outputs;
+
     public readonly Covers $covers;
 
     public readonly Kept $kept;
@@ -40,6 +42,7 @@ final class Ledger
         $this->moves = new Moves($this);
         $this->counts = new Counts($this);
         $this->costs = new Costs($this);
+        $this->outputs = new Outputs($this);
         $this->covers = new Covers($this);
         $this->kept = new Kept($this);
         $this->records = new Records($this);
@@ -106,10 +109,11 @@ final class Ledger
         array_map($this->says(...), $this->moves->leavesWithout());
         $this->stock->write();
         $facts = OrderFacts::of(array_values($this->touched));
-        $this->covers->fit($this->touched, $facts);
+        $this->outputs->fit($facts);
+        $this->covers->fit($facts);
         $same = [];
         foreach ($this->touched as $order) {
-            $order->state = $facts[$order->id]['state'];
+            $order->state = $facts[$order->id]->state;
             if (! $order->state->isOpen()) {
                 $this->kept->end($order);
             }

@@ -257,6 +257,7 @@ final class Moves implements Book
             'value' => $value,
             'order_id' => $from->order ?? $to->order,
             'component_id' => $from->component ?? $to->component,
+            'output_id' => $from->output ?? $to->output,
             'line_id' => $from->line ?? $to->line,
             'purchase_id' => $from->purchase ?? $to->purchase,
             'typed_quantity' => null,

@@ -86,8 +86,7 @@ final class MovesBack
         $move->purchase_id === null ?: $this->purchased($move->purchase_id, $quantity);
         if ($this->isReceipt($move)) {
             $order = $this->ledger->held()->order((int) $move->order_id);
-            $order->received_quantity = (string) BigDecimal::of($order->received_quantity)->minus($quantity);
-            $order->received_value -= $move->value;
+            $this->ledger->outputs->received($order, $quantity->negated(), -$move->value);
         }
     }
 
@@ -112,7 +111,7 @@ final class MovesBack
     private function isReceipt(Move $move): bool
     {
         return $this->places[$move->from_place_id]->kind === PlaceKind::Order->value
-            && $move->component_id === null
+            && $move->output_id !== null
             && BigDecimal::of($move->quantity)->isPositive();
     }
 
@@ -172,6 +171,7 @@ final class MovesBack
                 $move->component_id,
                 $move->line_id,
                 $move->scrap_class === '' ? null : ScrapClass::from($move->scrap_class),
+                $move->output_id,
             );
     }
 }

@@ -304,7 +304,7 @@ final class Floor
     private function receiveOrder(Order $order, OrderStep $last, Collection $places): void
     {
         $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
-        $more = ! BigDecimal::of($order->received_quantity)->isZero();
+        $more = ! $order->received()->isZero();
         $number = $order->item->tracking === Tracking::Lot && $more ? $order->number : '';
         $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
             $places[$finished ? 'FINISHED' : 'STORES'],

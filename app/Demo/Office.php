@@ -186,8 +186,9 @@ final class Office
                 COALESCE(SUM(b.quantity), 0)
                 + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0)
                     FROM purchases p WHERE p.item_id = i.id AND p.is_open)
-                + (SELECT COALESCE(SUM(o.quantity - o.received_quantity), 0)
-                    FROM orders o WHERE o.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
+                + (SELECT COALESCE(SUM(u.planned_quantity - u.received_quantity), 0)
+                    FROM order_outputs u JOIN orders o ON o.id = u.order_id
+                    WHERE u.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
                 - (SELECT COALESCE(SUM(GREATEST(c.planned_quantity - c.used_quantity, 0)), 0)
                     FROM order_components c JOIN orders o ON o.id = c.order_id
                     WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity",

@@ -28,6 +28,7 @@ use KeepPace\Core\Stock\ScrapClass;
  * @property int|null $typed_unit_id
  * @property int|null $order_id
  * @property int|null $component_id
+ * @property int|null $output_id
  * @property int|null $line_id
  * @property int|null $purchase_id
  * @property int|null $reverses_id

@@ -6,6 +6,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use KeepPace\Core\Costing\OrderCost;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
@@ -26,7 +27,6 @@ use KeepPace\Core\Planning\WillGive;
  * @property string|null $due_on
  * @property int $rank
  * @property int|null $for_order_id
- * @property int|null $place_id
  * @property int|null $remake_of_id
  * @property int|null $split_from_id
  * @property int|null $owner_id
@@ -38,8 +38,6 @@ use KeepPace\Core\Planning\WillGive;
  * @property int $planned_machine
  * @property int $planned_overhead
  * @property int $planned_outside
- * @property string $received_quantity
- * @property int $received_value
  * @property \Carbon\CarbonImmutable|null $closed_at
  * @property int $version
  * @property \Illuminate\Support\Carbon|null $created_at
@@ -50,6 +48,7 @@ use KeepPace\Core\Planning\WillGive;
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderComponent> $components
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderStep> $steps
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Cover> $covers
+ * @property-read OrderOutput|null $product
  */
 class Order extends Model
 {
@@ -106,6 +105,27 @@ class Order extends Model
         return $this->hasMany(Cover::class);
     }
 
+    /** @return HasOne<OrderOutput, $this> */
+    public function product(): HasOne
+    {
+        $relation = $this->hasOne(OrderOutput::class);
+        $relation->where('position', OrderOutput::PRODUCT);
+
+        return $relation;
+    }
+
+    /** What it is made for, in which it counts its pieces. */
+    public function output(): OrderOutput
+    {
+        return $this->loadMissing('product')->product
+            ?? throw new \LogicException("Order {$this->number} gives nothing.");
+    }
+
+    public function received(): BigDecimal
+    {
+        return $this->output()->received();
+    }
+
     public function plannedCost(): OrderCost
     {
         return new OrderCost(
@@ -126,7 +146,7 @@ class Order extends Model
             $this->state,
             $this->released_at !== null,
             BigDecimal::of($this->quantity),
-            BigDecimal::of($this->received_quantity),
+            $this->received(),
             array_values($alive->all()),
         );
     }
@@ -134,7 +154,7 @@ class Order extends Model
     /** Ordered and not received. */
     public function openQuantity(): BigDecimal
     {
-        return BigDecimal::max(0, BigDecimal::of($this->quantity)->minus($this->received_quantity));
+        return BigDecimal::max(0, BigDecimal::of($this->quantity)->minus($this->received()));
     }
 
     /** @param  list<BigDecimal>  $alive  at each step; of an order without steps none */

@@ -2,12 +2,10 @@
 
 namespace App\Shop;
 
-use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\ComponentNeed;
-use KeepPace\Core\Planning\OrderState;
 
 /** What is left to do of open orders, step by step, with ->left, and ->back_at of what is at a supplier. */
 final class OpenSteps
@@ -25,12 +23,12 @@ final class OpenSteps
     private readonly array $have;
 
     /**
-     * @param  Collection<int, \stdClass>  $orders  open ones by id; each gets ->will_give, what it will give in all
+     * @param  Collection<int, \stdClass>  $orders  open ones by id
      * @param  int  $now  UTC minute
      */
     public function __construct(Collection $orders, Deliveries $deliveries, private readonly int $now)
     {
-        $expected = $alive = [];
+        $expected = [];
         $away = Away::all($deliveries);
         $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
         $rows = $steps->get(self::STEP);
@@ -38,9 +36,6 @@ final class OpenSteps
         foreach ($rows as $step) {
             $order = $orders[$step->order_id];
             $isReleased = $order->released_at !== null;
-            if ($isReleased) {
-                $alive[$order->id][] = BigDecimal::of($step->taken_in)->minus($step->scrap)->minus($step->passed_on);
-            }
             $in = $expected[$order->id] ?? BigDecimal::of($isReleased ? $step->taken_in : $order->quantity);
             $untouched = $step->good === '0.000000' && $step->scrap === '0.000000'; // most are: no arithmetic for them
             $left = $untouched ? $in : $in->minus($step->good)->minus($step->scrap);
@@ -51,21 +46,6 @@ final class OpenSteps
                 $this->byOrder[$order->id][] = $step;
             }
         }
-        foreach ($orders as $order) {
-            $order->will_give = self::given($order, $alive[$order->id] ?? []);
-        }
-    }
-
-    /** @param  list<BigDecimal>  $alive  pieces at each step, where it is released */
-    private static function given(\stdClass $order, array $alive): BigDecimal
-    {
-        return Order::given(
-            OrderState::from($order->state),
-            $order->released_at !== null,
-            BigDecimal::of($order->quantity),
-            BigDecimal::of($order->received_quantity),
-            $alive,
-        );
     }
 
     /** @return list<\stdClass> */

@@ -3,6 +3,7 @@
 namespace App\Shop;
 
 use App\Models\Cover;
+use App\Models\OrderOutput;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
@@ -175,18 +176,26 @@ final class PartsGiven
      */
     private function ordersComing(Collection $items): array
     {
-        $wanted = array_flip($items->all());
+        $products = DB::table('order_outputs')
+            ->where('is_open', true)
+            ->where('position', OrderOutput::PRODUCT)
+            ->whereIn('item_id', $items)
+            ->select(['order_id', 'item_id', 'planned_quantity', 'received_quantity', 'given_up_quantity']);
+        $open = Row::all($products, fn (Row $row): Row => $row)->keyBy(fn (Row $row): int => $row->int('order_id'));
         $supplies = [];
         foreach ($this->orders as $id => $order) {
             $number = is_string($order->number) ? $order->number : '';
-            $open = $order->will_give
-                ->minus($order->received_quantity)
-                ->minus($this->promised[$order->id] ?? BigDecimal::zero());
-            if (isset($wanted[$order->item_id]) && $open->isPositive()) {
+            $left = isset($open[$id])
+                ? $open[$id]->decimal('planned_quantity')
+                    ->minus($open[$id]->decimal('received_quantity'))
+                    ->minus($open[$id]->decimal('given_up_quantity'))
+                    ->minus($this->promised[$id] ?? BigDecimal::zero())
+                : BigDecimal::zero();
+            if ($left->isPositive()) {
                 $supplies[] = new Supply(
                     Document::order($id, $number),
-                    $order->item_id,
-                    $open,
+                    $open[$id]->int('item_id'),
+                    $left,
                     forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null,
                 );
             }

@@ -67,15 +67,13 @@ final class Positions
             ->selectRaw('item_id, SUM(quantity - received_quantity - cancelled_quantity) AS quantity');
     }
 
-    /** Of open orders what is neither received nor scrapped. */
+    /** Of what orders give all that will still come. */
     private static function made(): Builder
     {
-        $scrap = '(SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)';
-
-        return DB::table('orders AS o')
-            ->whereIn('o.state', OrderState::OPEN)
-            ->groupBy('o.item_id')
-            ->selectRaw("o.item_id, SUM(GREATEST(o.quantity - o.received_quantity - {$scrap}, 0)) AS quantity");
+        return DB::table('order_outputs')
+            ->where('is_open', true)
+            ->groupBy('item_id')
+            ->selectRaw('item_id, SUM(planned_quantity - received_quantity - given_up_quantity) AS quantity');
     }
 
     private static function tied(): Builder

@@ -54,7 +54,6 @@ final class ShopState
                 'number',
                 'item_id',
                 'quantity',
-                'received_quantity',
                 'state',
                 'is_held',
                 'due_on',

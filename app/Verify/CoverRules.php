@@ -66,12 +66,13 @@ final class CoverRules
         'an order promises no more than is to come' => <<<'SQL'
             SELECT CONCAT('order ', o.number, ': ', SUM(c.quantity), ' promised') AS difference
             FROM orders o
+            JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
             JOIN covers c ON c.order_id = o.id
-            GROUP BY o.id, o.number, o.quantity, o.received_quantity, o.state
+            GROUP BY o.id, o.number, o.quantity, u.received_quantity, o.state
             HAVING SUM(c.quantity) > IF(
                 o.state IN ('built', 'closed', 'cancelled'),
                 0,
-                o.quantity - o.received_quantity - (
+                o.quantity - u.received_quantity - (
                     SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id
                 )
             )

@@ -50,20 +50,64 @@ final class OrderRules
             SQL,
         'an order received what its last step passed on' => <<<'SQL'
             SELECT CONCAT(
-                'order ', o.number, ': ', o.received_quantity, ' received, last step passed on ',
+                'order ', o.number, ': ', u.received_quantity, ' received, last step passed on ',
                     s.passed_on
             ) AS difference
             FROM orders o
+            JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
             JOIN order_steps s ON s.order_id = o.id AND s.number = (
                 SELECT MAX(number)
                 FROM order_steps
                 WHERE order_id = o.id
             )
-            WHERE o.received_quantity <> s.passed_on
+            WHERE u.received_quantity <> s.passed_on
             UNION ALL
-            SELECT CONCAT('order ', number, ': ', received_quantity, ' received of ', quantity)
-            FROM orders
-            WHERE received_quantity < 0 OR received_quantity > quantity
+            SELECT CONCAT('order ', o.number, ': ', u.received_quantity, ' received of ', o.quantity)
+            FROM orders o
+            JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
+            WHERE u.received_quantity < 0 OR u.received_quantity > o.quantity
+            SQL,
+        'an order counts its pieces in its first output' => <<<'SQL'
+            SELECT CONCAT('order ', o.number, ': its first output is not of its item and quantity') AS difference
+            FROM orders o
+            LEFT JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
+            WHERE u.id IS NULL OR u.item_id <> o.item_id OR u.planned_quantity <> o.quantity OR u.kind <> 'product'
+            SQL,
+        'an order gives up what scrap took, one that ended all that did not come' => <<<'SQL'
+            SELECT CONCAT('order ', o.number, ': ', u.given_up_quantity, ' given up') AS difference
+            FROM orders o
+            JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
+            LEFT JOIN (
+                SELECT order_id, SUM(scrap) AS scrap
+                FROM order_steps
+                GROUP BY order_id
+            ) s ON s.order_id = o.id
+            WHERE u.given_up_quantity <> IF(
+                o.state IN ('firm', 'released', 'running'),
+                COALESCE(s.scrap, 0),
+                u.planned_quantity - u.received_quantity
+            )
+            SQL,
+        'an output received what came in of it' => <<<'SQL'
+            SELECT CONCAT(
+                'output ', u.id, ' of order ', u.order_id, ': ', u.received_quantity, ' / ', u.received_value,
+                    ', moves ', COALESCE(m.quantity, 0), ' / ', COALESCE(m.value, 0)
+            ) AS difference
+            FROM order_outputs u
+            LEFT JOIN (
+                SELECT m.output_id, SUM(IF(f.kind = 'order', m.quantity, -m.quantity)) AS quantity,
+                    SUM(IF(m.quantity = 0, 0, IF(f.kind = 'order', m.value, -m.value))) AS value
+                FROM moves m
+                JOIN places f ON f.id = m.from_place_id
+                WHERE m.output_id IS NOT NULL
+                GROUP BY m.output_id
+            ) m ON m.output_id = u.id
+            WHERE u.received_quantity <> COALESCE(m.quantity, 0) OR u.received_value <> COALESCE(m.value, 0)
+            UNION ALL
+            SELECT CONCAT('move ', m.id, ' is of order ', m.order_id, ' and of an output of another')
+            FROM moves m
+            JOIN order_outputs u ON u.id = m.output_id
+            WHERE u.order_id <> m.order_id OR u.item_id <> m.item_id
             SQL,
         'a component is used as issued' => <<<'SQL'
             SELECT CONCAT(
@@ -162,8 +206,8 @@ final class OrderRules
                         WHEN o.state IN ('cancelled', 'proposed') THEN o.state
                         WHEN o.closed_at IS NOT NULL THEN 'closed'
                         WHEN o.released_at IS NULL THEN 'firm'
-                        WHEN o.received_quantity + COALESCE(x.scrap, 0) >= COALESCE(x.started, o.quantity) THEN 'built'
-                        WHEN x.worked > 0 OR o.received_quantity > 0 OR EXISTS (
+                        WHEN u.received_quantity + COALESCE(x.scrap, 0) >= COALESCE(x.started, o.quantity) THEN 'built'
+                        WHEN x.worked > 0 OR u.received_quantity > 0 OR EXISTS (
                             SELECT 1
                             FROM order_components c
                             WHERE c.order_id = o.id AND c.used_quantity > 0
@@ -171,6 +215,7 @@ final class OrderRules
                         ELSE 'released'
                     END AS should
                 FROM orders o
+                JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
                 LEFT JOIN (
                     SELECT s.order_id, SUM(s.scrap) AS scrap,
                         SUM(s.started_at IS NOT NULL OR s.good + s.scrap > 0) AS worked,

@@ -6,7 +6,7 @@ namespace KeepPace\Core\Stock;
 
 /**
  * Where a move comes from or goes to: stock under a key, or an end outside of it with what it stands for there: the
- * purchase that came in, the order and its component, the customer's line, the class of scrap.
+ * purchase that came in, the order and its component or output, the customer's line, the class of scrap.
  */
 final readonly class End
 {
@@ -18,6 +18,7 @@ final readonly class End
         public ?int $component = null,
         public ?int $line = null,
         public ?ScrapClass $scrap = null,
+        public ?int $output = null,
     ) {
     }
 
@@ -32,10 +33,10 @@ final readonly class End
         return new self(PlaceKind::Outside, purchase: $purchase);
     }
 
-    /** An order: goods it gives. */
-    public static function order(int $order): self
+    /** An order: goods it gives, by its output. */
+    public static function output(int $order, int $output): self
     {
-        return new self(PlaceKind::Order, order: $order);
+        return new self(PlaceKind::Order, order: $order, output: $output);
     }
 
     /** A component of an order. */
@@ -74,7 +75,8 @@ final readonly class End
         ?int $component,
         ?int $line,
         ?ScrapClass $scrap,
+        ?int $output,
     ): self {
-        return new self($kind, null, $purchase, $order, $component, $line, $scrap);
+        return new self($kind, null, $purchase, $order, $component, $line, $scrap, $output);
     }
 }

@@ -14,7 +14,7 @@ return [
         'app/Shop/WhyLate.php' => 3,
         'app/Shop/Capacity.php' => 4,
         'app/Shop/HeldPromises.php' => 2,
-        'app/Shop/OpenSteps.php' => 5,
+        'app/Shop/OpenSteps.php' => 4,
         'app/Shop/PartsDealt.php' => 2,
         'app/Shop/PartsGiven.php' => 1,
         'app/Shop/ShopState.php' => 1,

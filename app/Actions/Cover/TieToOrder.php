@@ -41,7 +41,7 @@ final class TieToOrder
         $amount = $line->item->quantity($quantity)->amount;
         $free = $order
             ->willGive()
-            ->minus($order->received_quantity)
+            ->minus($order->received())
             ->minus((string) $order->covers()->sum('quantity'));
         $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
         if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {

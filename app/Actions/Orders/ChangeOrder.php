@@ -117,7 +117,7 @@ final class ChangeOrder
             throw OrderRefused::nothingWanted();
         }
         $promised = BigDecimal::of((string) $order->covers()->sum('quantity'))
-            ->plus($order->received_quantity)
+            ->plus($order->received())
             ->plus(CureShort::scrapped($order));
         if ($quantity->isLessThan($promised)) {
             throw OrderRefused::tooFew($promised);

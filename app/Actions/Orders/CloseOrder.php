@@ -49,7 +49,7 @@ final class CloseOrder
             [$order->item_id],
             lots: $own ? [0, ...array_keys($this->receivedLots($order))] : [],
         );
-        $lots = $this->lotsThere($ledger, $order, BigDecimal::of($order->received_quantity));
+        $lots = $this->lotsThere($ledger, $order, $order->received());
         $settled = $this->settled($ledger, $order, $lots);
         if ($settled->toStock !== 0) {
             $this->toStock($ledger, $order, $settled->toStock, $lots);
@@ -82,8 +82,8 @@ final class CloseOrder
 
         return Settlement::decide(
             $costIn,
-            $order->received_value,
-            BigDecimal::of($order->received_quantity),
+            $order->output()->received_value,
+            $order->received(),
             $stays ? BigDecimal::zero() : $there,
             array_sum(array_column($lots, 'value')),
         );
@@ -96,8 +96,9 @@ final class CloseOrder
             ? $lot['value']
             : $lot['there']->multipliedBy(1_000_000)->toInt();
         $receipts = $this->receipts($order);
+        $output = End::output($order->id, $order->output()->id);
         foreach ($lots === [] ? [] : Cents::split($cents, array_map($weight, $lots)) as $i => $share) {
-            $ledger->moves->revalue($order->item, $share, $lots[$i]['key'], End::order($order->id), $receipts);
+            $ledger->moves->revalue($order->item, $share, $lots[$i]['key'], $output, $receipts);
         }
     }
 
@@ -146,9 +147,7 @@ final class CloseOrder
         return array_map(
             intval(...),
             DB::table('moves')
-                ->where('order_id', $order->id)
-                ->where('item_id', $order->item_id)
-                ->whereNull('component_id')
+                ->where('output_id', $order->output()->id)
                 ->pluck('id')
                 ->all(),
         );
@@ -162,9 +161,7 @@ final class CloseOrder
             DB::table('moves')
                 ->join('places AS f', 'f.id', 'from_place_id')
                 ->join('places AS t', 't.id', 'to_place_id')
-                ->where('order_id', $order->id)
-                ->where('item_id', $order->item_id)
-                ->whereNull('component_id')
+                ->where('output_id', $order->output()->id)
                 ->groupBy('lot_id')
                 ->select('lot_id')
                 ->selectRaw("SUM(CASE WHEN f.kind = 'order' THEN quantity ELSE -quantity END) AS quantity")

@@ -71,10 +71,10 @@ final class OrderCopy
             'rank' => $for === null ? 500 : $for->rank,
             'for_order_id' => $for?->id,
         ])->refresh();
+        $ledger->outputs->begin($order);
         $this->steps($order, $routing instanceof Routing ? $routing : null, $quantity);
         $this->components($order, $structure instanceof Structure ? $structure : null, $quantity);
         $ledger->records->made($order);
-        $ledger->touch($order);
 
         return $order;
     }

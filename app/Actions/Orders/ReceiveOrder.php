@@ -108,7 +108,7 @@ final class ReceiveOrder
      */
     private function into(Ledger $ledger, Order $order, BigDecimal $amount, array $lots, array $keys): void
     {
-        $before = BigDecimal::of($order->received_quantity);
+        $before = $order->received();
         $after = $before->plus($amount);
         $ordered = BigDecimal::of($order->quantity);
         $planned = $order->plannedCost();
@@ -121,15 +121,14 @@ final class ReceiveOrder
                 $order->item,
                 $lot['quantity'],
                 $shares[$i],
-                End::order($order->id),
+                End::output($order->id, $order->output()->id),
                 End::stock($keys[$i]),
             );
         }
         // with standard cost not the planned one; what the order has cost more or less is its variance at closing
         $value = $taken;
         $ledger->costs->add($order, CostKind::Receipt, -$value);
-        $order->received_quantity = (string) $after;
-        $order->received_value += $value;
+        $ledger->outputs->received($order, $amount, $value);
         $this->cover($ledger, $order, $amount);
     }
 

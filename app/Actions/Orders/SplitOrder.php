@@ -90,7 +90,6 @@ final class SplitOrder
             $ledger->touch($made);
         }
         $ledger->concerns($order);
-        $ledger->touch($new);
         $ledger->change($order, 'quantity', Amount::plain($all), Amount::plain($order->quantity));
         $ledger->says(Amount::plain($part)." of order {$order->number} split off as order {$new->number}.");
     }
@@ -137,7 +136,9 @@ final class SplitOrder
             'released_by' => $order->released_at === null ? null : $by->id,
         ])->save();
 
-        return $new->refresh()->load('item.unit');
+        $ledger->outputs->begin($new->refresh());
+
+        return $new->load('item.unit');
     }
 
     private function steps(Ledger $ledger, Order $order, Order $new, BigDecimal $part, BigDecimal $all): void
@@ -256,7 +257,7 @@ final class SplitOrder
     private function covers(Ledger $ledger, Order $order, Order $new): void
     {
         $over = BigDecimal::of((string) $order->covers()->sum('quantity'))
-            ->minus($order->willGive()->minus($order->received_quantity));
+            ->minus($order->willGive()->minus($order->received()));
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             $take = BigDecimal::min($over, $cover->quantity);
             if ($take->isPositive()) {

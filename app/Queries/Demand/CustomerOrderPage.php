@@ -2,6 +2,7 @@
 
 namespace App\Queries\Demand;
 
+use App\Models\OrderOutput;
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
 use App\Queries\Orders\Coming;
@@ -10,7 +11,6 @@ use App\Shop\Shelves;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderState;
 
 /** One customer order: its lines, how each is covered, and what has been booked on it. */
 final readonly class CustomerOrderPage
@@ -125,14 +125,15 @@ final readonly class CustomerOrderPage
     /** @param  Collection<int, int>  $items */
     private static function openOrders(Collection $items): Builder
     {
-        return DB::table('orders AS o')
-            ->whereIn('o.item_id', $items)
-            ->whereIn('o.state', OrderState::OPEN)
+        return DB::table('order_outputs AS u')
+            ->join('orders AS o', 'o.id', 'u.order_id')
+            ->whereIn('u.item_id', $items)
+            ->where('u.is_open', true)
+            ->where('u.position', OrderOutput::PRODUCT)
             ->orderBy('o.due_on')
             ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
             ->selectRaw(
-                'o.quantity - o.received_quantity
-                - (SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id)
+                'u.planned_quantity - u.received_quantity - u.given_up_quantity
                 - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.order_id = o.id) AS free',
             )
             ->having('free', '>', 0);

@@ -2,10 +2,12 @@
 
 namespace App\Queries\Orders;
 
+use App\Models\OrderOutput;
 use App\Models\Plan;
 use App\Reading\Like;
 use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -138,6 +140,9 @@ final class OrderList
         return DB::table('orders AS o')
             ->join('items AS i', 'i.id', 'o.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('order_outputs AS out', fn (JoinClause $join) => $join
+                ->on('out.order_id', 'o.id')
+                ->where('out.position', OrderOutput::PRODUCT))
             ->leftJoin('plan_orders AS p', fn ($join) => $join
                 ->on('p.order_id', 'o.id')
                 ->where('p.plan_id', Plan::LIVE))
@@ -147,7 +152,7 @@ final class OrderList
                 'o.id',
                 'o.number',
                 'o.quantity',
-                'o.received_quantity',
+                'out.received_quantity',
                 'o.state',
                 'o.is_held',
                 'o.due_on',

@@ -46,12 +46,16 @@ function figures(): array
             ->get([
                 'id',
                 'state',
-                'received_quantity',
-                'received_value',
                 'released_at',
                 'closed_at',
                 'planned_material',
             ])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        'outputs' => DB::table('order_outputs')
+            ->whereNotIn('order_id', $cancelled)
+            ->orderBy('id')
+            ->get(['id', 'planned_quantity', 'received_quantity', 'received_value', 'given_up_quantity'])
             ->map(fn ($row) => (array) $row)
             ->all(),
         'used' => DB::table('order_components')

@@ -63,14 +63,14 @@ it('takes pieces in and ships them in one deed, and takes both back in one', fun
         ->and($booking->says)->toContain("received from order {$order->number}")->toContain('Shipped to')
         ->and($this->shop->stock('LID-9')['quantity'])->toBe($before[0]['quantity']) // in and out again
         ->and($demand->lines()->first()->shipped_quantity)->toBe('4.000000')
-        ->and($order->refresh()->received_quantity)->toBe('4.000000')
+        ->and($order->refresh()->output()->received_quantity)->toBe('4.000000')
         ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('2.000000')
         ->and($booking->moves()->pluck('order_id')->filter()->unique()->all())->toBe([$order->id])
         ->and($this->shop->differences())->toBe([]);
     $this->shop->reverse($booking);
     expect($this->shop->stock('LID-9'))->toBe($before[0])
         ->and($demand->lines()->first()->shipped_quantity)->toBe('0.000000')
-        ->and($order->refresh()->received_quantity)->toBe('0.000000')
+        ->and($order->refresh()->output()->received_quantity)->toBe('0.000000')
         ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')
         ->and($this->shop->differences())->toBe([]);
 });

@@ -29,9 +29,10 @@ function state(): array
             ->get()
             ->map(fn ($row): array => (array) $row)
             ->all(),
-        'orders' => DB::table('orders')
-            ->orderBy('number')
-            ->get(['number', 'state', 'quantity', 'received_quantity', 'received_value'])
+        'orders' => DB::table('orders AS o')
+            ->join('order_outputs AS u', 'u.order_id', 'o.id')
+            ->orderBy('o.number')
+            ->get(['o.number', 'o.state', 'o.quantity', 'u.received_quantity', 'u.received_value'])
             ->map(fn ($row): array => (array) $row)
             ->all(),
         'steps' => DB::table('order_steps AS s')

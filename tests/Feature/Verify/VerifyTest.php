@@ -153,7 +153,27 @@ function corruptions(): array
         ],
         [
             'an order received what its last step passed on',
-            'UPDATE orders SET received_quantity = received_quantity + 1 LIMIT 1',
+            'UPDATE order_outputs SET received_quantity = received_quantity + 1 LIMIT 1',
+        ],
+        [
+            'an order counts its pieces in its first output',
+            'UPDATE order_outputs SET planned_quantity = planned_quantity + 1 LIMIT 1',
+        ],
+        [
+            'an order counts its pieces in its first output',
+            "UPDATE order_outputs SET kind = 'by_product' LIMIT 1",
+        ],
+        [
+            'an order gives up what scrap took, one that ended all that did not come',
+            'UPDATE order_outputs SET given_up_quantity = given_up_quantity + 1 LIMIT 1',
+        ],
+        [
+            'an output received what came in of it',
+            'UPDATE order_outputs SET received_value = received_value + 1 LIMIT 1',
+        ],
+        [
+            'an output received what came in of it',
+            'UPDATE moves SET output_id = (SELECT MAX(id) FROM order_outputs) WHERE output_id IS NOT NULL LIMIT 1',
         ],
         ['a component is used as issued', 'UPDATE order_components SET used_quantity = used_quantity + 1 LIMIT 1'],
         [
@@ -255,6 +275,6 @@ it('has a corruption for every rule', function () {
 });
 
 it('exits 1 on a difference', function () {
-    DB::table('orders')->limit(1)->update(['received_quantity' => 9]);
+    DB::table('order_outputs')->limit(1)->update(['received_quantity' => 9]);
     $this->artisan('pace:verify')->assertFailed();
 });
