@@ -36,6 +36,7 @@ final class LiveShop
     /**
      * @param  string|null  $port  of another database server than that of the tests
      * @param  array<string, string>  $with  of the environment of its processes
+     * @param  string|null  $dump  packed data of an older version, instead of an empty shop
      */
     public function __construct(
         string $name,
@@ -43,6 +44,7 @@ final class LiveShop
         ?string $port = null,
         ?string $passwordFile = null,
         private readonly array $with = [],
+        private readonly ?string $dump = null,
     ) {
         $this->database = Instance::database($name);
         $this->passwordFile = $passwordFile ?? (string) getenv('DB_PASSWORD_FILE');
@@ -82,6 +84,11 @@ final class LiveShop
     private function fill(): void
     {
         static $copy = null;
+        if ($this->dump !== null) {
+            $this->mariadb(['mariadb'], (string) gzdecode((string) file_get_contents($this->dump)));
+
+            return;
+        }
         if ($copy !== null) {
             $this->mariadb(['mariadb'], $copy);
 
