@@ -90,7 +90,7 @@ final class Year
         DB::statement('SET foreign_key_checks = 1, unique_checks = 1');
         DB::statement(
             'ANALYZE TABLE moves, bookings, orders, order_steps, order_components, step_entries, cost_entries, '
-                .'covers, cover_entries, customer_order_lines, balances, lots',
+                .'ties, tie_entries, customer_order_lines, balances, lots',
         );
     }
 
@@ -227,7 +227,7 @@ final class Year
             $this->bulk->id('customer_orders'),
             'C-'.$this->customerNumber++,
             $this->bulk->id('customer_order_lines'),
-            $this->bulk->id('covers'),
+            $this->bulk->id('ties'),
             $this->books->day,
         );
         $this->books->booking(
@@ -359,7 +359,7 @@ final class Year
 
     private function ship(YearOrder $order, YearDemand $demand, int $received): void
     {
-        $demand->fromStock = $this->bulk->id('covers');
+        $demand->fromStock = $this->bulk->id('ties');
         $this->books->coverEntry($received, $demand->cover, -$order->quantity);
         $this->books->coverEntry($received, $demand->fromStock, $order->quantity);
         $booking = $this->books->booking('ship', "Shipped: {$order->quantity} pc.", customerOrder: $demand->id);

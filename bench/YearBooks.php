@@ -119,20 +119,23 @@ final class YearBooks
             'shipped_quantity' => $demand->shipped,
             'is_open' => $demand->shipped === $order->quantity ? 0 : 1,
         ]);
-        $this->cover($demand->cover, $demand->line, $order, $order->id, $order->quantity - $order->received);
+        $this->cover($demand->cover, $demand->line, $order, $order->output, $order->quantity - $order->received);
         if ($demand->fromStock !== null) {
-            $this->cover($demand->fromStock, $demand->line, $order, null, 0);
+            $this->cover($demand->fromStock, $demand->line, $order, 0, 0);
         }
     }
 
-    private function cover(int $id, int $line, YearOrder $order, ?int $by, int $quantity): void
+    /** @param  int  $output  that gives it; 0 = stock */
+    private function cover(int $id, int $line, YearOrder $order, int $output, int $quantity): void
     {
-        $this->bulk->add('covers', [
+        $this->bulk->add('ties', [
             'id' => $id,
-            'line_id' => $line,
             'item_id' => $order->item,
-            'order_id' => $by,
-            'supply' => $by === null ? 'stock' : "order:{$by}",
+            'demand_kind' => 'line',
+            'demand_id' => $line,
+            'supply_kind' => $output === 0 ? 'stock' : 'output',
+            'supply_id' => $output,
+            'is_hard' => 1,
             'quantity' => $quantity,
         ]);
     }
@@ -181,9 +184,9 @@ final class YearBooks
 
     public function coverEntry(int $booking, int $cover, int $quantity): void
     {
-        $this->bulk->add('cover_entries', [
+        $this->bulk->add('tie_entries', [
             'booking_id' => $booking,
-            'cover_id' => $cover,
+            'tie_id' => $cover,
             'quantity' => $quantity,
         ]);
     }

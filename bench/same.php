@@ -48,10 +48,11 @@ const TOLD = [
         FROM cost_entries e JOIN orders o ON o.id = e.order_id GROUP BY o.number, e.kind',
     'line' => 'SELECT c.number, l.position, l.quantity, l.shipped_quantity, l.cancelled_quantity
         FROM customer_order_lines l JOIN customer_orders c ON c.id = l.customer_order_id',
-    'cover' => 'SELECT c.number, l.position, COALESCE(o.number, v.supply), SUM(v.quantity)
-        FROM covers v JOIN customer_order_lines l ON l.id = v.line_id
-        JOIN customer_orders c ON c.id = l.customer_order_id LEFT JOIN orders o ON o.id = v.order_id
-        WHERE v.quantity <> 0 GROUP BY c.number, l.position, COALESCE(o.number, v.supply)',
+    'cover' => "SELECT c.number, l.position, COALESCE(o.number, 'stock'), SUM(t.quantity)
+        FROM ties t JOIN customer_order_lines l ON l.id = t.line_id
+        JOIN customer_orders c ON c.id = l.customer_order_id
+        LEFT JOIN order_outputs u ON u.id = t.output_id LEFT JOIN orders o ON o.id = u.order_id
+        WHERE t.quantity <> 0 GROUP BY c.number, l.position, COALESCE(o.number, 'stock')",
     'plan' => "SELECT o.number, s.number, COALESCE(w.code, '-'), p.machine, p.start_at, p.end_at
         FROM plan_steps p JOIN plans n ON n.id = p.plan_id AND n.is_live
         JOIN order_steps s ON s.id = p.order_step_id JOIN orders o ON o.id = s.order_id

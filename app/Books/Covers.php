@@ -2,25 +2,25 @@
 
 namespace App\Books;
 
-use App\Models\Cover;
-use App\Models\CoverEntry;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
+use App\Models\Tie;
+use App\Models\TieEntry;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\TieDemand;
+use KeepPace\Core\Planning\TieSupply;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\StockRefused;
 
 /** What covers customer lines: stock, or what an order will give. */
-final class Covers implements Book
+final readonly class Covers
 {
-    public function __construct(private readonly Ledger $ledger)
+    public function __construct(private Ledger $ledger)
     {
     }
 
@@ -31,53 +31,52 @@ final class Covers implements Book
      */
     public function add(CustomerOrderLine $line, ?Order $order, BigDecimal $quantity): void
     {
-        $cover = Cover::query()->firstOrCreate(
-            ['line_id' => $line->id, 'supply' => $order === null ? Cover::STOCK : Cover::byOrder($order->id)],
-            ['item_id' => $line->item_id, 'order_id' => $order?->id, 'quantity' => '0'],
-        );
         if ($order !== null && $order->owner_id === null) {
             $order->owner_id = CustomerOrder::query()->findOrFail($line->customer_order_id)->customer_id;
             $this->ledger->touch($order);
         }
-        $this->change($cover, $quantity);
+        $this->ledger->ties->add(
+            TieDemand::line($line->id),
+            $order === null ? TieSupply::stock() : TieSupply::output($order->output()->id),
+            true,
+            $line->item_id,
+            $quantity,
+        );
     }
 
-    public function change(Cover $cover, BigDecimal $quantity): void
+    public function change(Tie $cover, BigDecimal $quantity): void
     {
-        // added in SQL: the check of the column refuses what would fall below zero
-        Cover::query()->whereKey($cover->id)->update(['quantity' => DB::raw("quantity + {$quantity}")]);
-        $cover->quantity = (string) BigDecimal::of($cover->quantity)->plus($quantity);
-        $cover->syncOriginal();
-        $this->ledger->booking->coverEntries()->create(['cover_id' => $cover->id, 'quantity' => (string) $quantity]);
+        $this->ledger->ties->change($cover, $quantity);
     }
 
     /**
-     * An order covers no more than it will still give: what scrap took, and what a built order still promised, is no
-     * longer covered from this moment. Who was promised latest loses first.
+     * No more is tied to an order than it will still give: what scrap took, and what a built order still promised, is
+     * so no longer from this moment. Who was promised latest loses first, after orders it was only made for.
      *
      * @param  array<int, OrderFacts>  $facts  by order
      */
     public function fit(array $facts): void
     {
-        $covers = $facts === []
+        $left = [];
+        foreach ($facts as $fact) {
+            $left[$fact->product->id] = $fact->willCome();
+        }
+        $ties = $left === []
             ? []
-            : Cover::query()
+            : Tie::query()
                 ->with('line.customerOrder')
-                ->whereIn('order_id', array_keys($facts))
+                ->whereIn('output_id', array_keys($left))
                 ->where('quantity', '>', 0)
                 ->get()
-                ->sortBy(fn (Cover $cover): array => [$cover->line->promised_on, $cover->id])
-                ->groupBy('order_id');
-        foreach ($covers as $id => $of) {
-            $left = $facts[$id]->willCome();
-            foreach ($of as $cover) {
-                $kept = BigDecimal::max(0, BigDecimal::min($left, $cover->quantity));
-                $left = $left->minus($kept);
-                $lost = BigDecimal::of($cover->quantity)->minus($kept);
-                if ($lost->isPositive()) {
-                    $this->change($cover, $lost->negated());
-                    $this->ledger->says('It covers '.Amount::plain($lost)." less of {$cover->line->label()}.");
-                }
+                ->sortBy(fn (Tie $tie): array => [! $tie->is_hard, $tie->line?->promised_on, $tie->id]);
+        foreach ($ties as $tie) {
+            $kept = BigDecimal::max(0, BigDecimal::min($left[$tie->output_id], $tie->quantity));
+            $left[$tie->output_id] = $left[$tie->output_id]->minus($kept);
+            $lost = $tie->left()->minus($kept);
+            if ($lost->isPositive()) {
+                $this->ledger->ties->change($tie, $lost->negated());
+                $tie->line === null
+                ?: $this->ledger->says('It covers '.Amount::plain($lost)." less of {$tie->line->label()}.");
             }
         }
     }
@@ -104,38 +103,21 @@ final class Covers implements Book
         }
     }
 
-    public function locks(Undone $undone): Needs
+    /** What a booking did to a cover is taken back, as far as it still can be. */
+    public function back(TieEntry $entry): void
     {
-        $covers = Cover::query()->with('line')->whereKey(self::of($undone)->pluck('cover_id'))->get();
-
-        return Needs::customerOrders($covers->pluck('line.customer_order_id'))
-            ->and(Needs::orders($covers->pluck('order_id')))
-            ->and(Needs::items($covers->pluck('item_id')));
-    }
-
-    public function against(Undone $undone): array
-    {
-        return [];
+        $back = $entry->amount()->negated();
+        $back = $back->isPositive()
+            ? $this->stillPossible($entry->tie, $back)
+            // the rest has been shipped or untied since and stays so
+            : BigDecimal::max($back, $entry->tie->left()->negated());
+        $back->isZero() ?: $this->change($entry->tie, $back);
     }
 
     /** @throws Refused when stock that goes back is promised */
-    public function reverse(Undone $undone): void
+    public function assertLeft(Undone $undone): void
     {
-        foreach (self::of($undone)->reverse() as $entry) {
-            $cover = Cover::query()->with('order', 'line')->findOrFail($entry->cover_id);
-            $back = BigDecimal::of($entry->quantity)->negated();
-            if ($back->isPositive()) {
-                $back = $this->stillPossible($cover, $back);
-            } elseif ($back->negated()->isGreaterThan($cover->quantity)) {
-                // the rest has been shipped or untied since and stays so
-                $back = BigDecimal::of($cover->quantity)->negated();
-            }
-            if (! $back->isZero()) {
-                $this->change($cover, $back);
-            }
-        }
-        $items = array_unique($undone->moves->map(fn (Move $move): int => $move->item_id)->all());
-        foreach ($items as $item) {
+        foreach (array_unique($undone->moves->map(fn (Move $move): int => $move->item_id)->all()) as $item) {
             if ($this->ledger->stock->isOverpromised($item)) {
                 throw Refused::because(
                     'What came in by this '.($undone->isWhole ? 'booking' : 'line')
@@ -145,33 +127,19 @@ final class Covers implements Book
         }
     }
 
-    public function flush(): void
-    {
-    }
-
     /** A promise comes back only as far as the order or the stock can still keep it and the line still wants it. */
-    private function stillPossible(Cover $cover, BigDecimal $back): BigDecimal
+    private function stillPossible(Tie $cover, BigDecimal $back): BigDecimal
     {
-        $wanted = $cover->line->openQuantity()->minus((string) $cover->line->covers()->sum('quantity'));
-        $limits = [$wanted];
-        if ($cover->order === null) {
-            $limits[] = $this->free($cover->item_id);
-        } else {
-            $order = Order::query()->findOrFail($cover->order->id);
-            $limits[] = $order->state === OrderState::Cancelled
-                ? BigDecimal::zero()
-                : $order
-                    ->willGive()
-                    ->minus($order->received())
-                    ->minus((string) $order->covers()->sum('quantity'));
+        $line = $cover->line ?? throw new \LogicException('It covers no line.');
+        $wanted = $line->openQuantity()->minus($line->covered());
+        if ($cover->output === null) {
+            return BigDecimal::max(0, BigDecimal::min($back, $wanted, $this->free($cover->item_id)));
         }
+        $order = Order::query()->findOrFail($cover->output->order_id);
+        $gives = $order->state === OrderState::Cancelled
+            ? BigDecimal::zero()
+            : $order->willGive()->minus($order->received())->minus($order->promised());
 
-        return BigDecimal::max(0, BigDecimal::min($back, ...$limits));
-    }
-
-    /** @return Collection<int, CoverEntry> */
-    private static function of(Undone $undone): Collection
-    {
-        return $undone->isWhole ? $undone->booking->coverEntries : new Collection();
+        return BigDecimal::max(0, BigDecimal::min($back, $wanted, $gives));
     }
 }

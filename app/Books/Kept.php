@@ -5,57 +5,66 @@ namespace App\Books;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
-use App\Reading\Row;
+use App\Models\OrderComponent;
+use App\Models\Tie;
+use App\Models\TieEntry;
 use App\Shop\Shelves;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Database\Eloquent\Builder;
+use KeepPace\Core\Planning\DemandKind;
+use KeepPace\Core\Planning\SupplyKind;
+use KeepPace\Core\Planning\TieDemand;
+use KeepPace\Core\Planning\TieSupply;
 use KeepPace\Core\Stock\KeptFor;
 use KeepPace\Core\Stock\StockRefused;
 
-/** Stock that is kept hard for orders, of one lot or of any: only the order may take it. */
-final class Kept implements Book
+/**
+ * Stock that is kept hard for a component of an order, of one lot or of any: only that order may take it. Components of
+ * one item in an order stand for one another.
+ */
+final readonly class Kept
 {
-    /** @var list<array{booking_id: int, reservation_id: int, quantity: string}> to be written at the end */
-    private array $entries = [];
-
-    public function __construct(private readonly Ledger $ledger)
+    public function __construct(private Ledger $ledger)
     {
     }
 
-    /** Adds to (or takes from) what is kept. */
-    public function change(int $order, int $item, int $lot, BigDecimal $quantity): void
+    /** @param  int  $lot  0 = of any */
+    public function keep(OrderComponent $component, int $lot, BigDecimal $quantity): void
     {
-        $of = ['order_id' => $order, 'item_id' => $item, 'lot_id' => $lot];
-        DB::table('reservations')->insertOrIgnore($of);
-        $there = Row::first(DB::table('reservations')->where($of), fn (Row $row): Row => $row);
-        if ($there === null || $there->decimal('quantity')->plus($quantity)->isNegative()) {
-            throw new \LogicException('A reservation would fall below zero.');
-        }
-        $this->enter($there->int('id'), $quantity);
+        $this->ledger->ties->add(
+            TieDemand::component($component->id),
+            TieSupply::stock($lot),
+            true,
+            $component->item_id,
+            $quantity,
+        );
     }
 
-    /** The order took some of what was kept for it. */
-    public function taken(int $reservation, BigDecimal $quantity): void
+    /** The order took some of what was kept for it, or gives it up. */
+    public function less(Tie $kept, BigDecimal $quantity): void
     {
-        $this->enter($reservation, $quantity->negated());
+        $this->ledger->ties->change($kept, $quantity->negated());
     }
 
     /** What is no longer made keeps nothing. */
     public function end(Order $order): void
     {
-        $kept = DB::table('reservations')->where('order_id', $order->id)->where('quantity', '>', 0);
-        foreach (Row::all($kept, fn (Row $row): Row => $row) as $row) {
-            $this->enter($row->int('id'), $row->decimal('quantity')->negated());
+        foreach (self::ties()->whereIn('component_id', $order->components()->pluck('id'))->get() as $kept) {
+            $this->less($kept, $kept->left());
         }
     }
 
-    /** What is kept of an item for whichever order, of one lot or of any. */
-    public function sum(int $item): BigDecimal
+    /**
+     * What is kept of an item for whichever order.
+     *
+     * @param  int  $lot  of that lot alone; 0 = of one lot or of any
+     */
+    public function sum(int $item, int $lot = 0): BigDecimal
     {
         $kept = Shelves::keptOf([$item])[$item] ?? [];
+        $of = array_filter($kept, fn (KeptFor $one): bool => $lot === 0 || $one->lot === $lot);
 
-        return BigDecimal::sum(0, ...array_column($kept, 'quantity'));
+        return BigDecimal::sum(0, ...array_column($of, 'quantity'));
     }
 
     /**
@@ -77,99 +86,57 @@ final class Kept implements Book
         }
     }
 
-    public function locks(Undone $undone): Needs
-    {
-        $of = DB::table('reservations')->whereIn('id', self::of($undone)->pluck('r.id'));
-
-        return Needs::orders($of->pluck('order_id'))->and(Needs::items($of->pluck('item_id')));
-    }
-
-    public function against(Undone $undone): array
-    {
-        return [];
-    }
-
     /** What the order had kept for itself is kept again, as far as it is there. */
-    public function reverse(Undone $undone): void
+    public function back(TieEntry $entry, Undone $undone): void
     {
-        $before = $this->linesBefore($undone);
-        foreach (Row::all(self::of($undone), KeptEntry::from(...)) as $entry) {
-            $back = $entry->quantity->negated()->minus($before[$entry->reservation] ?? 0);
-            if (! $undone->isWhole) {
-                $back = BigDecimal::min($back, $entry->movedIn($undone->moves));
-            }
-            if ($back->isPositive()) {
-                $stock = $this->ledger->stock;
-                $there = BigDecimal::min(
-                    $stock->quantity($entry->item, $entry->lot)->minus($this->keptOf($entry)),
-                    $stock->unpromised($entry->item)->minus($this->sum($entry->item)),
-                );
-                $back = BigDecimal::max(0, BigDecimal::min($back, $there));
-            } else {
-                // no more than is left of it
-                $back = BigDecimal::max($back, BigDecimal::of($entry->left)->negated());
-            }
-            $back->isZero() ?: $this->enter($entry->reservation, $back);
+        $tie = $entry->tie;
+        $back = $entry->amount()->negated()->minus($this->gaveBefore($undone, $tie));
+        if (! $undone->isWhole) {
+            $back = BigDecimal::min($back, self::broughtTo($tie, $undone));
         }
+        if ($back->isPositive()) {
+            $stock = $this->ledger->stock;
+            $lot = $tie->supply_id;
+            $there = BigDecimal::min(
+                $stock->quantity($tie->item_id, $lot)->minus($this->sum($tie->item_id, $lot)),
+                $stock->unpromised($tie->item_id)->minus($this->sum($tie->item_id)),
+            );
+            $back = BigDecimal::max(0, BigDecimal::min($back, $there));
+        }
+        // no more than is left of it
+        $back = BigDecimal::max($back, $tie->left()->negated());
+        $back->isZero() ?: $this->ledger->ties->change($tie, $back);
     }
 
-    public function flush(): void
-    {
-        DB::table('reservation_entries')->insert($this->entries);
-        $this->entries = [];
-    }
-
-    private function enter(int $reservation, BigDecimal $quantity): void
-    {
-        DB::table('reservations')->where('id', $reservation)->update(['quantity' => DB::raw("quantity + {$quantity}")]);
-        $this->entries[] = [
-            'booking_id' => $this->ledger->booking->id,
-            'reservation_id' => $reservation,
-            'quantity' => (string) $quantity,
-        ];
-    }
-
-    /** What is kept of an item, or of one lot of it, for whichever order. */
-    private function keptOf(KeptEntry $entry): BigDecimal
-    {
-        return Row::sum(DB::table('reservations')
-            ->where('item_id', $entry->item)
-            ->where('quantity', '>', 0)
-            ->when($entry->lot !== 0, fn (Builder $query) => $query->where('lot_id', $entry->lot)), 'quantity');
-    }
-
-    /**
-     * What lines reversed one by one gave back before.
-     *
-     * @return array<int, BigDecimal> by reservation
-     */
-    private function linesBefore(Undone $undone): array
+    /** What lines of the booking that were reversed one by one gave back before. */
+    private function gaveBefore(Undone $undone, Tie $tie): BigDecimal
     {
         $bookings = Move::query()
             ->whereIn('reverses_id', Move::query()->where('booking_id', $undone->booking->id)->select('id'))
-            ->pluck('booking_id');
-        $sums = DB::table('reservation_entries')
-            ->whereIn('booking_id', $bookings)
-            ->groupBy('reservation_id')
-            ->selectRaw('reservation_id, SUM(quantity) AS quantity');
-        $before = [];
-        foreach (Row::all($sums, fn (Row $row): Row => $row) as $row) {
-            $before[$row->int('reservation_id')] = $row->decimal('quantity');
-        }
+            ->select('booking_id');
 
-        return $before;
+        return BigDecimal::of(
+            (string) TieEntry::query()->where('tie_id', $tie->id)->whereIn('booking_id', $bookings)->sum('quantity'),
+        );
     }
 
-    private static function of(Undone $undone): Builder
+    /** How much of it the moves that are taken back brought to the order. */
+    private static function broughtTo(Tie $tie, Undone $undone): BigDecimal
     {
-        return DB::table('reservation_entries AS e')
-            ->join('reservations AS r', 'r.id', 'e.reservation_id')
-            ->where('e.booking_id', $undone->booking->id)
-            ->when(! $undone->isWhole, fn (Builder $query) => $query
-                ->whereIn('r.order_id', $undone->moves->pluck('order_id'))
-                ->whereIn('r.item_id', $undone->moves->pluck('item_id')))
-            ->orderBy('r.id')
-            ->select(['r.id', 'r.order_id', 'r.item_id', 'r.lot_id', 'r.quantity AS left', 'e.quantity']);
+        $moves = $undone->moves->filter(fn (Move $move): bool => $move->order_id === $tie->component?->order_id
+            && $move->item_id === $tie->item_id
+            && in_array($tie->supply_id, [0, $move->lot_id], true));
+
+        return BigDecimal::sum(0, ...$moves->map(fn (Move $move): string => $move->quantity)->all());
+    }
+
+    /** @return Builder<Tie> that keep something still */
+    private static function ties(): Builder
+    {
+        return Tie::query()
+            ->where('demand_kind', DemandKind::Component)
+            ->where('supply_kind', SupplyKind::Stock)
+            ->where('quantity', '>', 0);
     }
 
     /**

@@ -28,9 +28,13 @@ final class Ledger
 
     public readonly Outputs $outputs;
 
+    public readonly Ties $ties;
+
     public readonly Covers $covers;
 
     public readonly Kept $kept;
+
+    public readonly MadeFor $madeFor;
 
     public readonly Records $records;
 
@@ -43,8 +47,10 @@ final class Ledger
         $this->counts = new Counts($this);
         $this->costs = new Costs($this);
         $this->outputs = new Outputs($this);
+        $this->ties = new Ties($this);
         $this->covers = new Covers($this);
         $this->kept = new Kept($this);
+        $this->madeFor = new MadeFor($this);
         $this->records = new Records($this);
         $this->questions = new Questions($this);
     }
@@ -60,8 +66,7 @@ final class Ledger
             $this->moves,
             $this->counts,
             $this->costs,
-            $this->covers,
-            $this->kept,
+            $this->ties,
             $this->records,
             $this->questions,
         ];
@@ -121,7 +126,6 @@ final class Ledger
             // a slip touches many orders and changes nothing else of most
             array_keys($order->getDirty()) === ['version'] ? $same[] = $order->id : $order->save();
         }
-        $this->kept->flush();
         $same === []
         ?: DB::table('orders')
             ->whereIn('id', $same)

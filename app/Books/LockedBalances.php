@@ -2,9 +2,9 @@
 
 namespace App\Books;
 
-use App\Models\Cover;
 use App\Models\Place;
 use App\Reading\Row;
+use App\Shop\Shelves;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
@@ -188,7 +188,7 @@ final class LockedBalances
     /** Stock of an item promised to customer lines; held still by the item's lock. */
     public function promised(int $item): BigDecimal
     {
-        return Cover::promisedFromStock($item);
+        return Shelves::promisedOf([$item])[$item] ?? BigDecimal::zero();
     }
 
     /** @throws StockRefused when it would fall below zero */

@@ -5,7 +5,6 @@ namespace App\Books;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
@@ -33,7 +32,7 @@ final readonly class MadeDocuments
                 $line->save();
             }
         } elseif ($document->state !== OrderState::Cancelled) {
-            if (BigDecimal::of((string) $document->covers()->sum('quantity'))->isPositive()) {
+            if ($document->promised()->isPositive()) {
                 throw Refused::because(
                     "Order {$document->number}, made by this, is promised to a customer line. Untie the line first.",
                 );
@@ -56,7 +55,7 @@ final readonly class MadeDocuments
     {
         $against = [];
         foreach (self::lines($order) as $line) {
-            $covered = BigDecimal::of((string) $line->covers()->sum('quantity'));
+            $covered = $line->covered();
             if ($covered->plus($line->shipped_quantity)->isPositive()) {
                 $against[] =
                     "Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.";

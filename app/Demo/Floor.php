@@ -12,12 +12,13 @@ use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\UseLine;
-use App\Models\Cover;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
 use App\Models\Purchase;
+use App\Reading\Row;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -154,14 +155,13 @@ final class Floor
             ->where('p.kind', 'store')
             ->where('b.owner_id', 0)
             ->where('b.item_id', $component->item_id)->where('b.condition', Condition::Free->value)->sum('b.quantity');
-        $kept = DB::table('reservations')
-            ->where('item_id', $component->item_id)
-            ->where('order_id', '<>', $component->order_id)
-            ->sum('quantity');
+        $kept = Ties::kept()
+            ->where('want.item_id', $component->item_id)
+            ->where('want.order_id', '<>', $component->order_id);
 
         return BigDecimal::of((string) $there)
-            ->minus(Cover::promisedFromStock($component->item_id))
-            ->minus((string) $kept);
+            ->minus(Row::sum(Ties::fromStock()->where('t.item_id', $component->item_id), 't.quantity'))
+            ->minus(Row::sum($kept, 't.quantity'));
     }
 
     /**
@@ -221,21 +221,17 @@ final class Floor
      */
     public function ship(int $left): void
     {
-        $ready = Cover::query()
-            ->with('line')
-            ->where('supply', Cover::STOCK)
-            ->where('quantity', '>', 0)
-            ->whereHas(
-                'line',
-                fn ($line) => $line->where('promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString()),
-            )
-            ->orderBy('id')
-            ->get()
-            ->groupBy(fn (Cover $cover): int => $cover->line->customer_order_id);
-        foreach ($ready as $order => $covers) {
+        $ready = Ties::fromStock()
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
+            ->where('l.promised_on', '<=', CarbonImmutable::now()->addDays(2)->toDateString())
+            ->orderBy('t.id')
+            ->select(['t.line_id', 't.quantity', 'l.customer_order_id']);
+        $covers = Row::all($ready, fn (Row $row): Row => $row)
+            ->groupBy(fn (Row $row): int => $row->int('customer_order_id'));
+        foreach ($covers as $order => $of) {
             if ($left > 3 || $this->dice->chance(40)) {
-                $lines = $covers->mapWithKeys(fn (Cover $cover): array => [$cover->line_id => [
-                    'quantity' => Amount::plain($cover->quantity),
+                $lines = $of->mapWithKeys(fn (Row $cover): array => [$cover->int('line_id') => [
+                    'quantity' => Amount::plain($cover->decimal('quantity')),
                     'lot' => 0,
                 ]]);
                 $this->tries->of(fn () => $this->shipLines->handle(

@@ -223,7 +223,10 @@ final class Stores
         $order = Order::query()
             ->where('state', 'firm')
             ->where('quantity', '>=', 6)
-            ->whereDoesntHave('covers')
+            ->whereNotIn('id', DB::table('ties AS t')
+                ->join('order_outputs AS out', 'out.id', 't.output_id')
+                ->whereNotNull('t.line_id')
+                ->select('out.order_id'))
             ->orderByDesc('due_on')
             ->firstOrFail();
         app(SplitOrder::class)->handle(

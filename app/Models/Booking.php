@@ -29,7 +29,7 @@ use Illuminate\Support\Facades\DB;
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Move> $moves
  * @property-read \Illuminate\Database\Eloquent\Collection<int, StepEntry> $stepEntries
  * @property-read \Illuminate\Database\Eloquent\Collection<int, CostEntry> $costEntries
- * @property-read \Illuminate\Database\Eloquent\Collection<int, CoverEntry> $coverEntries
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, TieEntry> $tieEntries
  */
 class Booking extends Model
 {
@@ -129,9 +129,9 @@ class Booking extends Model
         return $this->hasMany(CostEntry::class);
     }
 
-    /** @return HasMany<CoverEntry, $this> */
-    public function coverEntries(): HasMany
+    /** @return HasMany<TieEntry, $this> */
+    public function tieEntries(): HasMany
     {
-        return $this->hasMany(CoverEntry::class);
+        return $this->hasMany(TieEntry::class);
     }
 }

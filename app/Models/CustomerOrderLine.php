@@ -24,7 +24,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $is_open
  * @property-read CustomerOrder $customerOrder
  * @property-read Item $item
- * @property-read \Illuminate\Database\Eloquent\Collection<int, Cover> $covers
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, Tie> $covers
  */
 class CustomerOrderLine extends Model
 {
@@ -52,10 +52,16 @@ class CustomerOrderLine extends Model
         return $this->belongsTo(Item::class);
     }
 
-    /** @return HasMany<Cover, $this> */
+    /** @return HasMany<Tie, $this> */
     public function covers(): HasMany
     {
-        return $this->hasMany(Cover::class, 'line_id');
+        return $this->hasMany(Tie::class, 'line_id');
+    }
+
+    /** What of it is covered, by whatever. */
+    public function covered(): BigDecimal
+    {
+        return BigDecimal::of((string) $this->covers()->sum('quantity'));
     }
 
     /** Ordered and neither shipped nor cancelled, in the stock unit. */

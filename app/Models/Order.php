@@ -3,6 +3,7 @@
 namespace App\Models;
 
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -26,7 +27,6 @@ use KeepPace\Core\Planning\WillGive;
  * @property int|null $routing_id
  * @property string|null $due_on
  * @property int $rank
- * @property int|null $for_order_id
  * @property int|null $remake_of_id
  * @property int|null $split_from_id
  * @property int|null $owner_id
@@ -44,10 +44,8 @@ use KeepPace\Core\Planning\WillGive;
  * @property \Illuminate\Support\Carbon|null $updated_at
  * @property-read Item $item
  * @property-read Structure|null $structure
- * @property-read Order|null $forOrder
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderComponent> $components
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderStep> $steps
- * @property-read \Illuminate\Database\Eloquent\Collection<int, Cover> $covers
  * @property-read OrderOutput|null $product
  */
 class Order extends Model
@@ -75,12 +73,6 @@ class Order extends Model
         return $this->belongsTo(Structure::class);
     }
 
-    /** @return BelongsTo<Order, $this> */
-    public function forOrder(): BelongsTo
-    {
-        return $this->belongsTo(Order::class, 'for_order_id');
-    }
-
     /** @return HasMany<OrderComponent, $this> */
     public function components(): HasMany
     {
@@ -99,10 +91,16 @@ class Order extends Model
         return $relation;
     }
 
-    /** @return HasMany<Cover, $this> */
-    public function covers(): HasMany
+    /** @return Builder<Tie> customer lines it gives to */
+    public function covers(): Builder
     {
-        return $this->hasMany(Cover::class);
+        return Tie::query()->where('output_id', $this->output()->id)->whereNotNull('line_id');
+    }
+
+    /** What of it customer lines were promised. */
+    public function promised(): BigDecimal
+    {
+        return BigDecimal::of((string) $this->covers()->sum('quantity'));
     }
 
     /** @return HasOne<OrderOutput, $this> */

@@ -28,13 +28,10 @@ final class PartsDealt
      * @param  Collection<int, \stdClass>  $orders  open ones by id
      * @param  list<int>  $first  orders that are taken to go before all others
      */
-    public function __construct(PartsGiven $parts, Collection $orders, private readonly array $first)
+    public function __construct(private readonly PartsGiven $parts, Collection $orders, private readonly array $first)
     {
         $this->orders = $orders;
-        $waiting = [];
-        foreach ($orders as $order) {
-            $waiting[$order->id][] = $order->for_order_id;
-        }
+        $waiting = $parts->madeFor();
         for ($pass = 0; $pass < self::PASSES; $pass++) {
             $was = $this->orders->keys()->all();
             $this->stand($waiting);
@@ -91,6 +88,12 @@ final class PartsDealt
         ));
     }
 
+    /** It is made for a part of another. */
+    public function isMadeForAnother(int $order): bool
+    {
+        return ($this->parts->madeFor()[$order] ?? []) !== [];
+    }
+
     /**
      * Orders whose output an order waits for.
      *
@@ -131,7 +134,7 @@ final class PartsDealt
         return array_values(array_diff(array_keys($all), [$order]));
     }
 
-    /** @param  array<int, list<int|null>>  $waiting  who waits for an order, by order */
+    /** @param  array<int, list<int>>  $waiting  who waits for an order, by order */
     private function stand(array $waiting): void
     {
         foreach ($this->orders as $order) {
@@ -141,7 +144,7 @@ final class PartsDealt
             $moved = false;
             foreach ($this->orders as $order) {
                 foreach ($waiting[$order->id] ?? [] as $id) {
-                    $parent = $id === null || $id === $order->id ? null : $this->orders[$id] ?? null;
+                    $parent = $id === $order->id ? null : $this->orders[$id] ?? null;
                     if ($parent !== null && ! $parent->is_held && $order->standing->isBehind($parent->standing)) {
                         $order->standing = $order->standing->before($parent->standing);
                         $moved = true;

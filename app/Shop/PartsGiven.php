@@ -2,10 +2,10 @@
 
 namespace App\Shop;
 
-use App\Models\Cover;
 use App\Models\OrderOutput;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
@@ -32,6 +32,9 @@ final class PartsGiven
 
     /** @var array<int, BigDecimal> promised to customer lines, by order */
     private array $promised = [];
+
+    /** @var array<int, array<int, BigDecimal>> what orders are made to give to others, by order and by whose part */
+    private array $madeFor = [];
 
     /** @var array<string, BigDecimal> of the stock, kept hard: by "order-item" */
     private array $reserved = [];
@@ -99,24 +102,52 @@ final class PartsGiven
     /** @param  Collection<int, mixed>  $items */
     private function readStock(Collection $items): void
     {
-        foreach (Shelves::sums()->whereIn('b.item_id', $items)->get() as $row) {
-            $this->stock[$row->item_id] = BigDecimal::of($row->quantity);
+        foreach (Row::all(Shelves::sums()->whereIn('b.item_id', $items), fn (Row $row): Row => $row) as $row) {
+            $this->stock[$row->int('item_id')] = $row->decimal('quantity');
         }
-        $promised = Cover::query()->whereIn('item_id', $items)->where('quantity', '>', 0)
-            ->groupBy('item_id', 'supply', 'order_id')
-            ->selectRaw('item_id, order_id, SUM(quantity) AS quantity')->toBase();
-        foreach ($promised->get() as $row) {
-            if ($row->order_id === null && isset($this->stock[$row->item_id])) {
-                $this->stock[$row->item_id] = $this->stock[$row->item_id]->minus($row->quantity);
-            } else {
-                $this->promised[$row->order_id] = BigDecimal::of($row->quantity);
-            }
+        foreach (Row::all(self::ties($items), fn (Row $row): Row => $row) as $row) {
+            $this->tied($row, $row->int('item_id'), $row->decimal('quantity'));
         }
-        $reserved = DB::table('reservations')->whereIn('item_id', $items)->where('quantity', '>', 0)
-            ->groupBy('order_id', 'item_id')->selectRaw('order_id, item_id, SUM(quantity) AS quantity');
-        foreach ($reserved->get() as $row) {
-            $this->reserved["{$row->order_id}-{$row->item_id}"] = BigDecimal::of($row->quantity);
+    }
+
+    /**
+     * What of these items is promised, kept or made for somebody, each with the order that gives it and the one that
+     * gets it.
+     *
+     * @param  Collection<int, mixed>  $items
+     */
+    private static function ties(Collection $items): Builder
+    {
+        return DB::table('ties AS t')
+            ->leftJoin('order_outputs AS out', 'out.id', 't.output_id')
+            ->leftJoin('order_components AS want', 'want.id', 't.component_id')
+            ->whereIn('t.item_id', $items)
+            ->where('t.quantity', '>', 0)
+            ->whereIn('t.supply_kind', ['stock', 'output'])
+            ->groupBy('t.item_id', 't.demand_kind', 't.supply_kind', 'out.order_id', 'want.order_id')
+            ->select(['t.item_id', 't.demand_kind', 't.supply_kind', 'out.order_id AS gives', 'want.order_id AS gets'])
+            ->selectRaw('SUM(t.quantity) AS quantity');
+    }
+
+    private function tied(Row $tie, int $item, BigDecimal $quantity): void
+    {
+        $gets = $tie->intOrNull('gets');
+        $gives = $tie->intOrNull('gives');
+        if ($gives !== null && $gets !== null) {
+            $this->madeFor[$gives][$gets] = $quantity;
+        } elseif ($gives !== null) {
+            $this->promised[$gives] = $quantity;
+        } elseif ($gets !== null) {
+            $this->reserved["{$gets}-{$item}"] = $quantity;
+        } elseif (isset($this->stock[$item])) {
+            $this->stock[$item] = $this->stock[$item]->minus($quantity);
         }
+    }
+
+    /** @return array<int, list<int>> orders it is made for a part of, by order */
+    public function madeFor(): array
+    {
+        return array_map(array_keys(...), $this->madeFor);
     }
 
     /**
@@ -192,15 +223,38 @@ final class PartsGiven
                     ->minus($this->promised[$id] ?? BigDecimal::zero())
                 : BigDecimal::zero();
             if ($left->isPositive()) {
-                $supplies[] = new Supply(
-                    Document::order($id, $number),
-                    $open[$id]->int('item_id'),
-                    $left,
-                    forOrder: isset($this->orders[$order->for_order_id]) ? $order->for_order_id : null,
-                );
+                $by = Document::order($id, $number);
+                array_push($supplies, ...$this->shared($by, $id, $open[$id]->int('item_id'), $left));
             }
         }
 
         return $supplies;
+    }
+
+    /**
+     * What an order will give, first to whom it is made for, as far as these still need it; the rest to anybody.
+     *
+     * @return list<Supply>
+     */
+    private function shared(Document $by, int $order, int $item, BigDecimal $left): array
+    {
+        $supplies = [];
+        foreach ($this->madeFor[$order] ?? [] as $for => $tied) {
+            $share = BigDecimal::min($left, $tied, $this->needed($for, $item));
+            if ($share->isPositive()) {
+                $supplies[] = new Supply($by, $item, $share, forOrder: $for);
+                $left = $left->minus($share);
+            }
+        }
+
+        return $left->isPositive() ? [...$supplies, new Supply($by, $item, $left)] : $supplies;
+    }
+
+    /** What an order still takes of an item; one that is not open, or is held, takes nothing. */
+    private function needed(int $order, int $item): BigDecimal
+    {
+        $needs = array_filter($this->needs[$order] ?? [], fn (ComponentNeed $need): bool => $need->item === $item);
+
+        return BigDecimal::sum(0, ...array_map(fn (ComponentNeed $need): BigDecimal => $need->open, $needs));
     }
 }

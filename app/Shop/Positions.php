@@ -78,8 +78,7 @@ final class Positions
 
     private static function tied(): Builder
     {
-        return DB::table('covers')->where('quantity', '>', 0)->groupBy('item_id')
-            ->selectRaw('item_id, SUM(quantity) AS quantity');
+        return Ties::ofLines()->groupBy('t.item_id')->selectRaw('t.item_id, SUM(t.quantity) AS quantity');
     }
 
     /** As shortages have it: nothing is dealt out to an order that is held. */

@@ -80,22 +80,13 @@ final class Shelves
     /** Of our own what is promised to customer lines from stock, by item: `item_id`, `quantity`. */
     public static function promised(): Builder
     {
-        return DB::table('covers AS c')
-            ->where('c.supply', 'stock')
-            ->where('c.quantity', '>', 0)
-            ->groupBy('c.item_id')
-            ->select('c.item_id')
-            ->selectRaw('SUM(c.quantity) AS quantity');
+        return Ties::fromStock()->groupBy('t.item_id')->select('t.item_id')->selectRaw('SUM(t.quantity) AS quantity');
     }
 
     /** Of our own what is kept for orders, by item: `item_id`, `quantity`. */
     public static function keptSums(): Builder
     {
-        return DB::table('reservations AS r')
-            ->where('r.quantity', '>', 0)
-            ->groupBy('r.item_id')
-            ->select('r.item_id')
-            ->selectRaw('SUM(r.quantity) AS quantity');
+        return Ties::kept()->groupBy('t.item_id')->select('t.item_id')->selectRaw('SUM(t.quantity) AS quantity');
     }
 
     /**
@@ -104,7 +95,7 @@ final class Shelves
      */
     public static function promisedOf(array $items): array
     {
-        $promised = self::promised()->whereIn('c.item_id', $items);
+        $promised = self::promised()->whereIn('t.item_id', $items);
         $by = [];
         foreach (Row::all($promised, fn (Row $row): Row => $row) as $row) {
             $by[$row->int('item_id')] = $row->decimal('quantity');
@@ -119,12 +110,11 @@ final class Shelves
      */
     public static function keptOf(array $items): array
     {
-        $kept = DB::table('reservations AS r')
-            ->join('orders AS o', 'o.id', 'r.order_id')
-            ->whereIn('r.item_id', $items)
-            ->where('r.quantity', '>', 0)
-            ->orderBy('r.id')
-            ->select(['r.id', 'r.item_id', 'r.lot_id', 'r.order_id', 'r.quantity', 'o.number']);
+        $kept = Ties::kept()
+            ->join('orders AS o', 'o.id', 'want.order_id')
+            ->whereIn('t.item_id', $items)
+            ->orderBy('t.id')
+            ->select(['t.id', 't.item_id', 't.supply_id AS lot_id', 'want.order_id', 't.quantity', 'o.number']);
         $by = [];
         foreach (Row::all($kept, fn (Row $row): Row => $row) as $row) {
             $by[$row->int('item_id')][] = new KeptFor(

@@ -58,7 +58,6 @@ final class ShopState
                 'is_held',
                 'due_on',
                 'rank',
-                'for_order_id',
                 'released_at',
                 'owner_id',
             ])

@@ -42,6 +42,15 @@ final class CoverRefused extends Refused
         );
     }
 
+    /** Two orders would wait for each other. */
+    public static function ring(string $gives, string $wants): self
+    {
+        return self::because($gives === $wants
+            ? "Order {$gives} cannot supply itself. Choose another supply."
+            : "Order {$gives} gets something from order {$wants} already, so it cannot supply it: each would wait for "
+                .'the other. Choose another supply.');
+    }
+
     public static function makesOther(string $order, string $item): self
     {
         return self::because(

@@ -9,7 +9,6 @@ return [
         'app/Actions/Schedule/Facts.php' => 1,
         'app/Actions/Schedule/UndoPlan.php' => 1,
         'app/Actions/Usage/BookSlip.php' => 1,
-        'app/Queries/Board/BoardData.php' => 1,
         'app/Shop/StandingPlan.php' => 4,
         'app/Shop/WhyLate.php' => 3,
         'app/Shop/Capacity.php' => 4,

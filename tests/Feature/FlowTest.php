@@ -3,6 +3,7 @@
 use App\Actions\Cover\CoverBy;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
+use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
@@ -76,7 +77,7 @@ it('covers from stock first, then by an order with orders for its parts', functi
     $booking = $this->shop->cover($customerOrder, CoverBy::StockThenOrder, withParts: true);
     expect($booking->says)->toContain('3 from stock, 2 from new order')
         ->and($booking->says)->toContain('for its parts');
-    expect(Order::query()->whereNotNull('for_order_id')->exists())->toBeTrue()
+    expect(Ties::madeFor()->exists())->toBeTrue()
         ->and($this->shop->differences())->toBe([]);
     // what is promised cannot be taken for something else
     $other = $this->shop->customerOrder(['TRAY-40' => '1']);

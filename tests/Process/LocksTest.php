@@ -103,16 +103,18 @@ it('keeps cover the sum of its entries when two deeds meet', function (
     [$one, $two] = (new Meeting($this->live))->of($first, $statement, $nth, $second);
     expect([$one, $two])->toBe(['done', 'done'])
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold')
-        ->and($this->live->value('SELECT GROUP_CONCAT(TRIM(quantity) + 0 ORDER BY supply DESC) FROM covers'))
+        ->and($this->live->value(
+            'SELECT GROUP_CONCAT(TRIM(quantity) + 0 ORDER BY supply_kind + 0) FROM ties WHERE line_id IS NOT NULL',
+        ))
         ->toBe($left);
 })->with(fn (): array => [
     // cover from stock and by the order: 10 and 6; 3 are received, 1 shipped
-    'untie x receive: untied first, then 3 come' => [untie(), 'select * from `covers`', 3, receive(), '3,3'],
-    'receive x untie: 3 come, all of it untied' => [receive(), 'select * from `covers`', 2, untie(), '0,3'],
-    'ship x receive' => [ship(), 'select * from `covers`', 1, receive(), '12,3'],
-    'receive x ship' => [receive(), 'select * from `covers`', 2, ship(), '12,3'],
-    'cancel x receive: nothing is covered any more' => [cancel(), 'select * from `covers`', 1, receive(), '0,0'],
-    'receive x cancel' => [receive(), 'select * from `covers`', 2, cancel(), '0,0'],
+    'untie x receive: untied first, then 3 come' => [untie(), 'select * from `ties`', 3, receive(), '3,3'],
+    'receive x untie: 3 come, all of it untied' => [receive(), 'select * from `ties`', 2, untie(), '0,3'],
+    'ship x receive' => [ship(), 'select * from `ties`', 1, receive(), '12,3'],
+    'receive x ship' => [receive(), 'select * from `ties`', 2, ship(), '12,3'],
+    'cancel x receive: nothing is covered any more' => [cancel(), 'select * from `ties`', 1, receive(), '0,0'],
+    'receive x cancel' => [receive(), 'select * from `ties`', 2, cancel(), '0,0'],
 ]);
 
 function told(string $deed): string
@@ -123,7 +125,7 @@ function told(string $deed): string
 function untie(): string
 {
     return told(<<<'PHP'
-        $cover = Cover::query()->where("supply", "stock")->firstOrFail();
+        $cover = Tie::query()->where("supply_kind", "stock")->firstOrFail();
         app(TieToOrder::class)->untie($cover->id, $shop->sign(Role::Planner, "x", "untie"));
         PHP);
 }

@@ -166,7 +166,7 @@ final class LiveShop
             use App\Actions\Usage\UseLine;
             use App\Models\Balance;
             use App\Models\Booking;
-            use App\Models\Cover;
+            use App\Models\Tie;
             use App\Models\CustomerOrder;
             use App\Models\CustomerOrderLine;
             use App\Models\Item;

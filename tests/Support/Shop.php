@@ -106,6 +106,31 @@ final class Shop
         return Order::query()->with('steps', 'components.item')->findOrFail($booking->order_id);
     }
 
+    /** Makes an order give all of it to a component of another before anybody else. */
+    public function madeFor(Order $order, Order $parent): void
+    {
+        $tie = DB::table('ties')->insertGetId([
+            'item_id' => $order->item_id,
+            'demand_kind' => 'component',
+            'demand_id' => $parent->components()->where('item_id', $order->item_id)->min('id'),
+            'supply_kind' => 'output',
+            'supply_id' => $order->output()->id,
+            'is_hard' => false,
+            'quantity' => $order->quantity,
+        ]);
+        DB::table('tie_entries')->insert([
+            'booking_id' => DB::table('bookings')->max('id'),
+            'tie_id' => $tie,
+            'quantity' => $order->quantity,
+        ]);
+    }
+
+    /** What an order still covers of customer lines. */
+    public function covers(Order $order): string
+    {
+        return (string) $order->refresh()->promised();
+    }
+
     public function release(Order $order, ?string $short = 'test'): Booking
     {
         return app(ReleaseOrders::class)->handle([$order->id], $short, $this->sign(Role::Supervisor));

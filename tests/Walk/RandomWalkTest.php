@@ -26,14 +26,15 @@ use App\Actions\Usage\ReturnComponents;
 use App\Actions\Usage\UseLine;
 use App\Models\Balance;
 use App\Models\Booking;
-use App\Models\Cover;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Models\Tie;
 use App\Models\WorkCentre;
 use App\Planner\KeepUp;
+use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Planning\NoLongerFor;
@@ -202,8 +203,8 @@ it('ends clean', function (int $seed, int $steps) {
                 );
         },
         'untie' => $on(
-            fn () => Cover::query()->where('quantity', '>', 0),
-            fn (Cover $cover) => app(TieToOrder::class)->untie($cover->id, $this->shop->sign(Role::Planner, 'walk')),
+            fn () => Tie::query()->whereNotNull('line_id')->where('quantity', '>', 0),
+            fn (Tie $cover) => app(TieToOrder::class)->untie($cover->id, $this->shop->sign(Role::Planner, 'walk')),
         ),
         'change line' => $on(
             fn () => CustomerOrderLine::query()->with('customerOrder'),
@@ -362,8 +363,7 @@ it('ends clean', function (int $seed, int $steps) {
                     $this->shop->sign(Role::Planner, 'walk'),
                 );
         },
-        'give up what is kept' => fn () => ($id = DB::table('reservations')->where('quantity', '>', 0)->value('id'))
-        === null
+        'give up what is kept' => fn () => ($id = Ties::kept()->value('t.id')) === null
             ? null
             : app(ReserveStock::class)->giveUp($id, $this->shop->sign(Role::Planner, 'walk')),
         'scrap stock' => fn () => ($balance = Balance::query()

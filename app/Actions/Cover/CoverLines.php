@@ -102,7 +102,7 @@ final class CoverLines
 
     private function wanted(CustomerOrderLine $line, ?string $quantity): BigDecimal
     {
-        $open = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
+        $open = $line->openQuantity()->minus($line->covered());
         if ($quantity === null) {
             return $open;
         }

@@ -10,9 +10,8 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Cover;
 use App\Models\CustomerOrderLine;
-use Brick\Math\BigDecimal;
+use App\Models\Tie;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -42,8 +41,8 @@ final class TieToOrder
         $free = $order
             ->willGive()
             ->minus($order->received())
-            ->minus((string) $order->covers()->sum('quantity'));
-        $uncovered = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
+            ->minus($order->promised());
+        $uncovered = $line->openQuantity()->minus($line->covered());
         if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
             throw CoverRefused::makesOther($order->number, $line->item->label());
         }
@@ -68,10 +67,15 @@ final class TieToOrder
     /** A cover is guarded by its supply: its order, or the stock of the item. */
     private function needs(int $coverId): Needs
     {
-        $cover = Cover::query()->with('line')->findOrFail($coverId);
-        $supply = $cover->order_id === null ? Needs::items([$cover->item_id]) : Needs::orders([$cover->order_id]);
+        $cover = self::cover($coverId);
+        $supply = $cover->output === null ? Needs::items([$cover->item_id]) : Needs::orders([$cover->output->order_id]);
 
-        return Needs::customerOrders([$cover->line->customer_order_id])->and($supply);
+        return Needs::customerOrders([$cover->line?->customer_order_id])->and($supply);
+    }
+
+    private static function cover(int $id): Tie
+    {
+        return Tie::query()->with('line.customerOrder', 'output')->whereNotNull('line_id')->findOrFail($id);
     }
 
     /** @throws Refused when nothing is left to untie */
@@ -81,16 +85,17 @@ final class TieToOrder
             BookingKind::Cover,
             $signed,
             new Part($this->needs($coverId), function (Ledger $ledger, Held $held) use ($coverId, $signed): void {
-                $cover = Cover::query()->with('line.customerOrder')->findOrFail($coverId);
-                $order = $cover->order_id === null ? null : $held->order($cover->order_id);
-                $was = BigDecimal::of($cover->quantity);
-                if ($was->isZero()) {
+                $cover = self::cover($coverId);
+                $line = $cover->line;
+                $order = $cover->output === null ? null : $held->order($cover->output->order_id);
+                $was = $cover->left();
+                if ($line === null || $was->isZero()) {
                     throw CoverRefused::untied();
                 }
                 $ledger->covers->change($cover, $was->negated());
-                $ledger->concerns($order, $held->customerOrder($cover->line->customer_order_id));
+                $ledger->concerns($order, $held->customerOrder($line->customer_order_id));
                 $ledger->says(
-                    "{$cover->line->label()} untied from "
+                    "{$line->label()} untied from "
                         .($order === null ? 'stock' : "order {$order->number}")
                         .': '
                         .Amount::plain($was)

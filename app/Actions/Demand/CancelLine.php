@@ -80,7 +80,7 @@ final class CancelLine
             throw CoverRefused::nothingOpen();
         }
         $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
-        $this->covers($ledger, $line, $other);
+        $this->covers($ledger, $held, $line, $other);
         $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
         $line->is_open = false;
         $line->save();
@@ -103,7 +103,9 @@ final class CancelLine
         $both = CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]));
 
         return Needs::customerOrders($both->pluck('customer_order_id'))
-            ->and(Needs::orders($line->covers()->where('quantity', '>', 0)->pluck('order_id')))
+            ->and(Needs::orders(
+                $line->covers()->with('output')->where('quantity', '>', 0)->get()->pluck('output.order_id'),
+            ))
             ->and(Needs::items([$line->item_id]));
     }
 
@@ -120,18 +122,19 @@ final class CancelLine
         return $other;
     }
 
-    private function covers(Ledger $ledger, CustomerOrderLine $line, ?CustomerOrderLine $other): void
+    private function covers(Ledger $ledger, Held $held, CustomerOrderLine $line, ?CustomerOrderLine $other): void
     {
-        foreach ($line->covers()->with('order')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
+        foreach ($line->covers()->with('output')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
             $had = BigDecimal::of($cover->quantity);
             $ledger->covers->change($cover, $had->negated());
             if ($other !== null) {
                 $give = BigDecimal::min(
-                    $other->openQuantity()->minus((string) $other->covers()->sum('quantity')),
+                    $other->openQuantity()->minus($other->covered()),
                     $had,
                 );
                 if ($give->isPositive()) {
-                    $ledger->covers->add($other, $cover->order, $give);
+                    $order = $cover->output === null ? null : $held->order($cover->output->order_id);
+                    $ledger->covers->add($other, $order, $give);
                 }
             }
         }

@@ -13,7 +13,6 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
-use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -53,7 +52,7 @@ final class ChangeCustomerLine
         ChangedMeanwhile::check($order, $version);
         $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
         $amount = $line->item->quantity($quantity)->amount;
-        $bound = BigDecimal::of((string) $line->covers()->sum('quantity'))
+        $bound = $line->covered()
             ->plus($line->shipped_quantity)
             ->plus($line->cancelled_quantity);
         if ($amount->isLessThan($bound)) {

@@ -12,10 +12,9 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Cover;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
-use Brick\Math\BigDecimal;
+use App\Models\Tie;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Refused;
@@ -74,11 +73,11 @@ final class ReceiveAndShip
         }
         $lot = $order->item->isTracked() ? Lots::find($order->item_id, $codes === '' ? $order->number : $codes) : null;
         $lines = [];
-        foreach ($ledger->booking->coverEntries()->with('cover.line')->get() as $entry) {
-            $came = BigDecimal::of($entry->quantity);
-            if ($entry->cover->supply === Cover::STOCK && $came->isPositive()) {
-                $lines[$entry->cover->line->customer_order_id][$entry->cover->line_id] = [
-                    'quantity' => (string) $came,
+        foreach ($ledger->booking->tieEntries()->with('tie.line')->get() as $entry) {
+            $line = $entry->tie->isFromStock() ? $entry->tie->line : null;
+            if ($line !== null && $entry->amount()->isPositive()) {
+                $lines[$line->customer_order_id][$line->id] = [
+                    'quantity' => (string) $entry->amount(),
                     'lot' => $lot->id ?? 0,
                 ];
             }
@@ -92,7 +91,10 @@ final class ReceiveAndShip
     /** @return Collection<int, CustomerOrderLine> lines the order is made for */
     private static function lines(int $orderId): Collection
     {
-        $covers = Cover::query()->where('order_id', $orderId)->where('quantity', '>', 0);
+        $covers = Tie::query()
+            ->whereRelation('output', 'order_id', $orderId)
+            ->whereNotNull('line_id')
+            ->where('quantity', '>', 0);
 
         return CustomerOrderLine::query()->whereKey($covers->pluck('line_id'))->orderBy('id')->get();
     }

@@ -10,10 +10,11 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Cover;
 use App\Models\CustomerOrderLine;
+use App\Models\Tie;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
+use KeepPace\Core\Planning\SupplyKind;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\End;
@@ -86,11 +87,13 @@ final class ShipLines
      */
     public function needs(int $customerOrder, array $lines): Needs
     {
-        $orders = Cover::query()
+        $orders = Tie::query()
+            ->with('output')
             ->whereIn('line_id', $lines)
-            ->whereNotNull('order_id')
+            ->whereNotNull('output_id')
             ->where('quantity', '>', 0)
-            ->pluck('order_id');
+            ->get()
+            ->pluck('output.order_id');
         $items = CustomerOrderLine::query()
             ->where('customer_order_id', $customerOrder)
             ->whereKey($lines)
@@ -106,7 +109,7 @@ final class ShipLines
         if ($quantity->isGreaterThan($open)) {
             throw CoverRefused::notSoMuchToShip($quantity, $open);
         }
-        $own = $line->covers()->where('supply', Cover::STOCK)->first();
+        $own = $line->covers()->where('supply_kind', SupplyKind::Stock)->first();
         $ownQuantity = BigDecimal::of($own->quantity ?? '0');
         $all = $ledger->stock->onHand($line->item_id);
         $onHand = $ledger->stock->quantity($line->item_id);
@@ -130,7 +133,7 @@ final class ShipLines
         $line->is_open = $line->openQuantity()->isPositive();
         $line->save();
         // what other supplies cover is no longer wanted by this line beyond what is open
-        $over = BigDecimal::of((string) $line->covers()->sum('quantity'))->minus($line->openQuantity());
+        $over = $line->covered()->minus($line->openQuantity());
         foreach ($line->covers()->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             if ($over->isPositive()) {
                 $take = $over->isGreaterThan($cover->quantity) ? BigDecimal::of($cover->quantity) : $over;

@@ -198,7 +198,7 @@ final class OpeningWriter
                     ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))
                     ->firstOrFail();
                 $ledger->covers->add($tied, $order, BigDecimal::min($tied->openQuantity()
-                    ->minus((string) $tied->covers()->sum('quantity')), $order->quantity));
+                    ->minus($tied->covered()), $order->quantity));
             }
             if ($row['state'] === OrderState::Released->value) {
                 $this->halfDone($folder, $ledger, $order, $row, $line, $by);

@@ -116,7 +116,7 @@ final class ChangeOrder
         if (! $quantity->isPositive()) {
             throw OrderRefused::nothingWanted();
         }
-        $promised = BigDecimal::of((string) $order->covers()->sum('quantity'))
+        $promised = $order->promised()
             ->plus($order->received())
             ->plus(CureShort::scrapped($order));
         if ($quantity->isLessThan($promised)) {

@@ -111,8 +111,8 @@ final class CureShort
         $new->fill([
             'remake_of_id' => $order->id,
             'rank' => $order->rank,
-            'for_order_id' => $order->for_order_id,
         ])->save();
+        $ledger->madeFor->tieLike($new, $order, $amount);
 
         return $new;
     }
@@ -157,7 +157,7 @@ final class CureShort
                 ->orderBy('id')
                 ->get() as $line
         ) {
-            $wants = $line->openQuantity()->minus((string) $line->covers()->sum('quantity'));
+            $wants = $line->openQuantity()->minus($line->covered());
             $give = BigDecimal::min($amount->minus($given), $lost[$line->id], $wants);
             if ($give->isPositive()) {
                 $ledger->covers->add($line, $by, $give);
@@ -175,14 +175,16 @@ final class CureShort
      */
     private static function lost(int $order): array
     {
-        $rows = DB::table('cover_entries AS e')
-            ->join('covers AS c', 'c.id', 'e.cover_id')
+        $rows = DB::table('tie_entries AS e')
+            ->join('ties AS t', 't.id', 'e.tie_id')
+            ->join('order_outputs AS u', 'u.id', 't.output_id')
             ->join('bookings AS b', 'b.id', 'e.booking_id')
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
-            ->where('c.order_id', $order)
+            ->where('u.order_id', $order)
+            ->whereNotNull('t.line_id')
             ->where('b.kind', BookingKind::Report->value)
             ->whereNull('r.id')
-            ->groupBy('c.line_id')->selectRaw('c.line_id, -SUM(e.quantity) AS quantity')->pluck('quantity', 'line_id');
+            ->groupBy('t.line_id')->selectRaw('t.line_id, -SUM(e.quantity) AS quantity')->pluck('quantity', 'line_id');
 
         return $rows
             ->map(fn ($quantity): BigDecimal => BigDecimal::of((string) $quantity))

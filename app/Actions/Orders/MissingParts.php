@@ -30,7 +30,7 @@ final class MissingParts
                     $component->item,
                     $missing,
                     $this->due->on($order, $component->step_number),
-                    for: $order,
+                    for: $component->setRelation('order', $order),
                 );
                 array_push($made, $part, ...$this->make($ledger, $part));
             }

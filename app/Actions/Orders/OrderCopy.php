@@ -7,6 +7,7 @@ use App\Books\Numbers;
 use App\Models\Calendar;
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Routing;
 use App\Models\Structure;
@@ -50,7 +51,7 @@ final class OrderCopy
      *
      * @throws Refused when the item is not made here
      */
-    public function make(Ledger $ledger, Item $item, BigDecimal $quantity, ?string $dueOn, ?Order $for = null,
+    public function make(Ledger $ledger, Item $item, BigDecimal $quantity, ?string $dueOn, ?OrderComponent $for = null,
         ?string $number = null): Order
     {
         if (! $item->isMade()) {
@@ -68,10 +69,10 @@ final class OrderCopy
             'structure_id' => $structure?->id,
             'routing_id' => $routing?->id,
             'due_on' => $dueOn,
-            'rank' => $for === null ? 500 : $for->rank,
-            'for_order_id' => $for?->id,
+            'rank' => $for === null ? 500 : $for->order->rank,
         ])->refresh();
         $ledger->outputs->begin($order);
+        $for === null ?: $ledger->madeFor->tie($order, $for, $quantity);
         $this->steps($order, $routing instanceof Routing ? $routing : null, $quantity);
         $this->components($order, $structure instanceof Structure ? $structure : null, $quantity);
         $ledger->records->made($order);

@@ -5,6 +5,7 @@ namespace App\Actions\Orders;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Shop\Deliveries;
+use App\Shop\Ties;
 use App\Shop\WorkCentreHours;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\OrderState;
@@ -94,7 +95,7 @@ final class PartsDue
     private static function madeFor(array $orders): Collection
     {
         return Order::query()
-            ->whereIn('for_order_id', $orders)
+            ->whereKey(Ties::partsOf($orders))
             ->whereIn('state', OrderState::OPEN)
             ->orderBy('id')
             ->get();

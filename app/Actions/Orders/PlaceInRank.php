@@ -100,7 +100,7 @@ final class PlaceInRank
 
         return array_values(array_filter(
             array_diff($shop->parts->servants($id), $ahead),
-            fn (int $one): bool => isset($shop->orders[$one]) && $shop->orders[$one]->for_order_id === null,
+            fn (int $one): bool => isset($shop->orders[$one]) && ! $shop->parts->isMadeForAnother($one),
         ));
     }
 

@@ -137,9 +137,10 @@ final class ReceiveOrder
     {
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
             $take = BigDecimal::min($left, $cover->quantity);
-            if ($take->isPositive()) {
+            $line = $cover->line;
+            if ($take->isPositive() && $line !== null) {
                 $ledger->covers->change($cover, $take->negated());
-                $ledger->covers->add($cover->line, null, $take);
+                $ledger->covers->add($line, null, $take);
                 $left = $left->minus($take);
             }
         }

@@ -17,6 +17,7 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Person;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
@@ -85,8 +86,8 @@ final class SplitOrder
         }
         $this->covers($ledger, $order, $new);
         // parts made for the whole are for whoever ranks first of the two
-        foreach ($held->orders->where('for_order_id', $order->id) as $made) {
-            $made->for_order_id = null;
+        $ledger->madeFor->release($order);
+        foreach ($held->orders->except([$order->id]) as $made) {
             $ledger->touch($made);
         }
         $ledger->concerns($order);
@@ -108,7 +109,7 @@ final class SplitOrder
     /** @return list<int> orders made for its parts */
     private static function parts(int $id): array
     {
-        return array_values(Order::query()->where('for_order_id', $id)->pluck('id')->all());
+        return Ties::partsOf([$id]);
     }
 
     private function head(Ledger $ledger, Order $order, BigDecimal $part, Person $by): Order
@@ -120,7 +121,6 @@ final class SplitOrder
                 'routing_id',
                 'due_on',
                 'rank',
-                'for_order_id',
                 'owner_id',
                 'remake_of_id',
                 'short_reason',
@@ -256,15 +256,17 @@ final class SplitOrder
     /** Customer lines the rest cannot serve any more are served by the new order. */
     private function covers(Ledger $ledger, Order $order, Order $new): void
     {
-        $over = BigDecimal::of((string) $order->covers()->sum('quantity'))
+        $over = $order->promised()
             ->minus($order->willGive()->minus($order->received()));
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             $take = BigDecimal::min($over, $cover->quantity);
-            if ($take->isPositive()) {
+            $line = $cover->line;
+            if ($take->isPositive() && $line !== null) {
                 $ledger->covers->change($cover, $take->negated());
-                $ledger->covers->add($cover->line, $new, $take);
+                $ledger->covers->add($line, $new, $take);
                 $over = $over->minus($take);
             }
         }
+        $ledger->madeFor->moveOver($order, $new);
     }
 }

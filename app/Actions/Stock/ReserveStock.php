@@ -12,11 +12,17 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\Tie;
 use App\Planner\AskEffect;
 use App\Planner\Effect;
+use App\Reading\Row;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\DemandKind;
 use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\SupplyKind;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -31,9 +37,18 @@ final class ReserveStock
     public function effect(int $orderId, int $itemId, string $quantity): Effect
     {
         return $this->ask->of(function () use ($orderId, $itemId, $quantity): void {
-            DB::table('reservations')->upsert(
-                [['order_id' => $orderId, 'item_id' => $itemId, 'lot_id' => 0, 'quantity' => $quantity]],
-                ['order_id', 'item_id', 'lot_id'],
+            $component = OrderComponent::query()->where('order_id', $orderId)->where('item_id', $itemId)->min('id');
+            $component === null ?: DB::table('ties')->upsert(
+                [[
+                    'item_id' => $itemId,
+                    'demand_kind' => DemandKind::Component->value,
+                    'demand_id' => $component,
+                    'supply_kind' => SupplyKind::Stock->value,
+                    'supply_id' => 0,
+                    'is_hard' => true,
+                    'quantity' => $quantity,
+                ]],
+                ['demand_kind', 'demand_id', 'supply_kind', 'supply_id', 'is_hard'],
                 ['quantity' => DB::raw('quantity + VALUES(quantity)')],
             );
         });
@@ -63,12 +78,12 @@ final class ReserveStock
         $order->assertMay(OrderDeed::Reserve);
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($itemId);
         $amount = $item->quantity($quantity)->amount;
-        $this->assertTakes($order, $item, $amount);
+        $component = $this->takes($order, $item, $amount);
         $lotId = $lot === ''
                 ? 0
                 : Lots::find($item->id, $lot)->id
                     ?? throw Refused::because("There is no lot {$lot} of {$item->label()}.", 'lot');
-        $ledger->kept->change($order->id, $item->id, $lotId, $amount);
+        $ledger->kept->keep($component, $lotId, $amount);
         $ledger->kept->assertThere($item);
         $ledger->concerns($order);
         $ledger->says(
@@ -79,20 +94,18 @@ final class ReserveStock
         );
     }
 
-    /** @throws Refused when more would be kept than the order still takes */
-    private function assertTakes(Order $order, Item $item, BigDecimal $amount): void
+    /**
+     * The component it is kept for: of several of one item the first, for they stand for one another.
+     *
+     * @throws Refused when more would be kept than the order still takes
+     */
+    private function takes(Order $order, Item $item, BigDecimal $amount): OrderComponent
     {
-        $need = $order
-            ->components()
-            ->where('item_id', $item->id)
-            ->get()
-            ->reduce(
-                fn (BigDecimal $sum, $component): BigDecimal => $sum->plus($component->openQuantity()),
-                BigDecimal::zero(),
-            );
-        $reservations = DB::table('reservations')->where('order_id', $order->id)->where('item_id', $item->id);
-        $kept = BigDecimal::of((string) $reservations->sum('quantity'));
-        if ($amount->plus($kept)->isGreaterThan($need)) {
+        $components = $order->components()->where('item_id', $item->id)->get()->sortBy('id');
+        $need = BigDecimal::sum(0, ...$components->map(fn (OrderComponent $one): BigDecimal => $one->openQuantity()));
+        $kept = Row::sum(Ties::kept()->whereIn('t.component_id', $components->modelKeys()), 't.quantity');
+        $first = $components->first();
+        if ($first === null || $amount->plus($kept)->isGreaterThan($need)) {
             throw Refused::because(
                 sprintf(
                     'Order %s still takes %s of it, and %s are kept for it. Keep no more than it takes.',
@@ -103,38 +116,37 @@ final class ReserveStock
                 'quantity',
             );
         }
+
+        return $first;
     }
 
-    private function needs(int $reservationId): Needs
+    /** @throws Refused when there is no such tie */
+    private static function kept(int $id): Tie
     {
-        $kept = DB::table('reservations')->where('id', $reservationId);
-
-        return Needs::orders($kept->pluck('order_id'))->and(Needs::items($kept->pluck('item_id')));
+        return Tie::query()->with('component')->whereNotNull('component_id')->where('is_hard', true)->find($id)
+            ?? throw Refused::because('This is not kept any more.');
     }
 
-    public function giveUp(int $reservationId, Signed $signed): Booking
+    public function giveUp(int $id, Signed $signed): Booking
     {
-        return $this->bookings->once(
-            BookingKind::Reserved,
-            $signed,
-            new Part($this->needs($reservationId), function (Ledger $ledger, Held $held) use ($reservationId): void {
-                $row = DB::table('reservations')->where('id', $reservationId)->first()
-                    ?? throw Refused::because('This is not kept any more.');
-                $order = $held->order((int) $row->order_id);
-                $item = Item::query()->with('unit')->findOrFail((int) $row->item_id);
-                $kept = BigDecimal::of(
-                    (string) DB::table('reservations')->where('id', $reservationId)->value('quantity'),
-                );
-                if ($kept->isZero()) {
+        return $this->bookings->once(BookingKind::Reserved, $signed, new Part(
+            fn (): Needs => Needs::orders([self::kept($id)->component?->order_id])
+                ->and(Needs::items([self::kept($id)->item_id])),
+            function (Ledger $ledger, Held $held) use ($id): void {
+                $kept = self::kept($id);
+                $order = $held->order($kept->component->order_id ?? 0);
+                $item = Item::query()->with('unit')->findOrFail($kept->item_id);
+                $quantity = $kept->left();
+                if ($quantity->isZero()) {
                     throw Refused::because('This is not kept any more.');
                 }
-                $ledger->kept->change($order->id, $item->id, $row->lot_id, $kept->negated());
+                $ledger->kept->less($kept, $quantity);
                 $ledger->concerns($order);
                 $ledger->says(
-                    Amount::plain($kept)
+                    Amount::plain($quantity)
                         ." {$item->unit->code} {$item->label()} no longer kept for order {$order->number}.",
                 );
-            }),
-        );
+            },
+        ));
     }
 }

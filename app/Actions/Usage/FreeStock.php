@@ -4,6 +4,7 @@ namespace App\Actions\Usage;
 
 use App\Books\Ledger;
 use App\Models\Item;
+use App\Models\Tie;
 use App\Shop\Shelves;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
@@ -96,7 +97,7 @@ final class FreeStock
         foreach ($this->kept[$item] ?? [] as $one) {
             $part = $one->order === $order ? BigDecimal::min($quantity, $one->quantity) : BigDecimal::zero();
             $quantity = $quantity->minus($part);
-            $part->isZero() ?: $this->ledger->kept->taken($one->id, $part);
+            $part->isZero() ?: $this->ledger->kept->less(Tie::query()->findOrFail($one->id), $part);
             $left[] = $one->less($part);
         }
         $this->kept[$item] = $left;

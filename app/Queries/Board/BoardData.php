@@ -3,6 +3,7 @@
 namespace App\Queries\Board;
 
 use App\Models\Plan;
+use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
 use App\Shop\Handful;
@@ -13,7 +14,6 @@ use App\Shop\StepAlternatives;
 use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Plan\DailyLoad;
@@ -225,7 +225,6 @@ final class BoardData
                 'o.number',
                 'o.state',
                 'o.quantity',
-                'o.for_order_id',
                 'o.due_on',
                 'i.number AS item',
                 'i.name',
@@ -234,7 +233,7 @@ final class BoardData
                 'p.unplaced',
                 DB::raw(ShopState::minuteOf('p.due_at').' AS due'),
                 DB::raw(ShopState::minuteOf('p.finish_at').' AS finish')])->keyBy('id');
-        $customers = self::customers($rows);
+        [$for, $customers] = self::tied(array_values(array_filter($rows->keys()->all(), is_int(...))));
         $orders = [];
         foreach ($rows as $row) {
             $orders[$row->id] = [
@@ -246,7 +245,7 @@ final class BoardData
                 'late' => (int) $row->late_minutes,
                 'due' => $row->due === null ? null : (int) $row->due,
                 'finish' => $row->finish === null ? null : (int) $row->finish,
-                'for' => isset($rows[$row->for_order_id]) ? $row->for_order_id : null,
+                'for' => isset($for[$row->id], $rows[$for[$row->id]]) ? $for[$row->id] : null,
                 'needs' => array_values($needs[$row->id] ?? []),
                 'customer' => $customers[$row->id] ?? '',
                 'unplaced' => $row->unplaced,
@@ -272,33 +271,44 @@ final class BoardData
     }
 
     /**
-     * Who waits for an order: its own customer line, or the one of the order it is made for.
+     * Whose part an order is made for, by order, and who waits for it: its own customer line, or the one of the order
+     * it is made for.
      *
-     * @param  Collection<int, \stdClass>  $orders
-     * @return array<int, string>
+     * @param  list<int>  $orders
+     * @return array{array<int, int>, array<int, string>}
      */
-    private static function customers(Collection $orders): array
+    private static function tied(array $orders): array
     {
-        $direct = DB::table('covers AS c')
-            ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
-            ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
-            ->join('customers AS k', 'k.id', 'co.customer_id')
-            ->whereIn('c.order_id', $orders->keys())
-            ->where('c.quantity', '>', 0)
-            ->orderBy('c.id')
-            ->pluck('k.name', 'c.order_id')
-            ->all();
+        $ties = DB::table('ties AS t')
+            ->join('order_outputs AS out', 'out.id', 't.output_id')
+            ->leftJoin('order_components AS want', 'want.id', 't.component_id')
+            ->leftJoin('customer_order_lines AS l', 'l.id', 't.line_id')
+            ->leftJoin('customer_orders AS co', 'co.id', 'l.customer_order_id')
+            ->leftJoin('customers AS k', 'k.id', 'co.customer_id')
+            ->whereIn('out.order_id', $orders)
+            ->where('t.quantity', '>', 0)
+            ->orderBy('t.id')
+            ->select(['out.order_id', 'want.order_id AS for_order_id', 'k.name']);
+        $for = $direct = [];
+        foreach (Row::all($ties, fn (Row $row): Row => $row) as $row) {
+            $order = $row->int('order_id');
+            $parent = $row->intOrNull('for_order_id');
+            $customer = $row->textOrNull('name');
+            $parent === null ?: $for[$order] ??= $parent;
+            $customer === null ?: $direct[$order] = $customer;
+        }
         $customers = [];
         foreach ($orders as $order) {
-            for ($one = $order, $up = 0; $one !== null && $up < 50; $one = $orders[$one->for_order_id] ?? null, $up++) {
-                if (isset($direct[$one->id])) {
-                    $customers[$order->id] = $direct[$one->id];
+            $one = $order;
+            for ($up = 0; $one !== null && $up < 50; $one = $for[$one] ?? null, $up++) {
+                if (isset($direct[$one])) {
+                    $customers[$order] = $direct[$one];
                     break;
                 }
             }
         }
 
-        return $customers;
+        return [$for, $customers];
     }
 
     /** @return list<array<int, int|string>> time held for promises: work centre, machine, start, end, what */

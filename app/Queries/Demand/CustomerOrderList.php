@@ -6,6 +6,7 @@ use App\Models\Plan;
 use App\Reading\Cut;
 use App\Reading\Like;
 use App\Reading\Row;
+use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
@@ -24,7 +25,7 @@ final class CustomerOrderList
 
     private const SHOWN = 300;
 
-    private const COVERED = '(SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.line_id = l.id)';
+    private const COVERED = '(SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.line_id = l.id)';
 
     /**
      * @param  string  $show  open, uncovered, late, ready, shipped
@@ -94,21 +95,22 @@ final class CustomerOrderList
                 ->where('l.is_open', true)
                 ->whereExists(
                     fn (Builder $late): Builder => $late
-                        ->from('covers AS c')
-                        ->join('plan_orders AS p', 'p.order_id', 'c.order_id')
+                        ->from('ties AS tie')
+                        ->join('order_outputs AS out', 'out.id', 'tie.output_id')
+                        ->join('plan_orders AS p', 'p.order_id', 'out.order_id')
                         ->where('p.plan_id', Plan::LIVE)
-                        ->whereColumn('c.line_id', 'l.id')
-                        ->where('c.quantity', '>', 0)
+                        ->whereColumn('tie.line_id', 'l.id')
+                        ->where('tie.quantity', '>', 0)
                         ->whereColumn('p.finish_at', '>', 'l.promised_on'),
                 ),
             'ready' => $query
                 ->where('l.is_open', true)
                 ->whereExists(
                     fn (Builder $stock): Builder => $stock
-                        ->from('covers AS c')
-                        ->whereColumn('c.line_id', 'l.id')
-                        ->where('c.supply', 'stock')
-                        ->where('c.quantity', '>', 0),
+                        ->from('ties AS tie')
+                        ->whereColumn('tie.line_id', 'l.id')
+                        ->where('tie.supply_kind', 'stock')
+                        ->where('tie.quantity', '>', 0),
                 ),
             default => $query->where('l.is_open', true),
         };
@@ -133,15 +135,16 @@ final class CustomerOrderList
     private static function withCovers(Collection $lines): Collection
     {
         $covers = Row::all(
-            DB::table('covers AS c')
-                ->leftJoin('orders AS o', 'o.id', 'c.order_id')
+            Ties::ofLines()
+                ->leftJoin('order_outputs AS out', 'out.id', 't.output_id')
+                ->leftJoin('orders AS o', 'o.id', 'out.order_id')
                 ->leftJoin('plan_orders AS p', fn (JoinClause $join): JoinClause => $join
                     ->on('p.order_id', 'o.id')
                     ->where('p.plan_id', Plan::LIVE))
-                ->whereIn('c.line_id', $lines->map(fn (Row $row): int => $row->int('id')))
-                ->where('c.quantity', '>', 0)
-                ->orderBy('c.id')
-                ->select(['c.id', 'c.line_id', 'c.quantity', 'c.order_id', 'o.number AS order_number', 'p.finish_at']),
+                ->whereIn('t.line_id', $lines->map(fn (Row $row): int => $row->int('id')))
+                ->orderBy('t.id')
+                ->select(['t.id', 't.line_id', 't.quantity', 'out.order_id'])
+                ->addSelect(['o.number AS order_number', 'p.finish_at']),
             LineCover::from(...),
         )->groupBy('lineId');
 

@@ -8,6 +8,7 @@ use App\Queries\Bookings\BookedRow;
 use App\Queries\Orders\Coming;
 use App\Reading\Row;
 use App\Shop\Shelves;
+use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -134,7 +135,7 @@ final readonly class CustomerOrderPage
             ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
             ->selectRaw(
                 'u.planned_quantity - u.received_quantity - u.given_up_quantity
-                - (SELECT COALESCE(SUM(c.quantity), 0) FROM covers c WHERE c.order_id = o.id) AS free',
+                - (SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.output_id = u.id AND t.is_hard) AS free',
             )
             ->having('free', '>', 0);
     }
@@ -144,8 +145,8 @@ final readonly class CustomerOrderPage
     {
         return DB::query()
             ->fromSub(Shelves::sums()->whereIn('b.item_id', $items), 's')
-            ->leftJoinSub(Shelves::promised()->whereIn('c.item_id', $items), 'c', 'c.item_id', 's.item_id')
-            ->leftJoinSub(Shelves::keptSums()->whereIn('r.item_id', $items), 'k', 'k.item_id', 's.item_id')
+            ->leftJoinSub(Shelves::promised()->whereIn('t.item_id', $items), 'c', 'c.item_id', 's.item_id')
+            ->leftJoinSub(Shelves::keptSums()->whereIn('t.item_id', $items), 'k', 'k.item_id', 's.item_id')
             ->select('s.item_id')
             ->selectRaw('s.quantity - COALESCE(c.quantity, 0) - COALESCE(k.quantity, 0) AS free');
     }
@@ -155,9 +156,9 @@ final readonly class CustomerOrderPage
     {
         $ids = DB::table('booking_says')->where('customer_order_id', $id)->select('booking_id AS id')
             ->union(
-                DB::table('cover_entries AS e')
-                    ->join('covers AS c', 'c.id', 'e.cover_id')
-                    ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+                DB::table('tie_entries AS e')
+                    ->join('ties AS t', 't.id', 'e.tie_id')
+                    ->join('customer_order_lines AS l', 'l.id', 't.line_id')
                     ->where('l.customer_order_id', $id)
                     ->select('e.booking_id'),
             );
@@ -175,7 +176,7 @@ final readonly class CustomerOrderPage
             ->where('l.is_open', true)
             ->whereRaw(
                 'l.quantity - l.shipped_quantity - l.cancelled_quantity
-                > (SELECT COALESCE(SUM(v.quantity), 0) FROM covers v WHERE v.line_id = l.id)',
+                > (SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.line_id = l.id)',
             )
             ->orderBy('l.promised_on')
             ->limit(self::OTHERS)
@@ -185,12 +186,10 @@ final readonly class CustomerOrderPage
     /** @return array<int, string> by line */
     private static function hangs(int $order): array
     {
-        $tied = DB::table('covers AS v')
-            ->join('customer_order_lines AS l', 'l.id', 'v.line_id')
+        $tied = Ties::fromOrders()
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
             ->where('l.customer_order_id', $order)
-            ->where('v.quantity', '>', 0)
-            ->whereNotNull('v.order_id')
-            ->pluck('v.line_id', 'v.order_id');
+            ->pluck('t.line_id', 'out.order_id');
         $said = [];
         $components = DB::table('plan_components AS p')
             ->join('order_components AS c', 'c.id', 'p.component_id')

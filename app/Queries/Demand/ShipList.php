@@ -3,6 +3,7 @@
 namespace App\Queries\Demand;
 
 use App\Reading\Row;
+use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -24,21 +25,19 @@ final class ShipList
 
     private static function lines(): Builder
     {
-        return DB::table('covers AS c')
-            ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+        return Ties::fromStock()
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
             ->join('customer_orders AS o', 'o.id', 'l.customer_order_id')
             ->join('customers AS cu', 'cu.id', 'o.customer_id')
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->where('c.supply', 'stock')
-            ->where('c.quantity', '>', 0)
             ->where('l.is_open', true)
             ->orderBy('l.promised_on')
             ->orderBy('l.id')
             ->select(['l.id', 'l.customer_order_id', 'l.position', 'l.item_id', 'l.promised_on'])
             ->addSelect(['o.number', 'o.ship_to', 'cu.name AS customer', 'cu.address'])
             ->addSelect(['i.number AS item_number', 'i.name AS item_name', 'i.tracking', 'u.code AS unit'])
-            ->addSelect('c.quantity AS ready')
+            ->addSelect('t.quantity AS ready')
             ->selectRaw('l.quantity - l.shipped_quantity - l.cancelled_quantity AS open');
     }
 

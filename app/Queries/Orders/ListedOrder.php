@@ -15,7 +15,6 @@ final readonly class ListedOrder
     /**
      * @param  string|null  $dueOn  day
      * @param  string|null  $shortReason  why it was released without its parts
-     * @param  int|null  $forOrderId  the order it is a part of
      * @param  int|null  $lateMinutes  open minutes; null = it is not in the plan
      * @param  string|null  $orderBy  day by which what it misses has to be ordered
      * @param  string|null  $customers  for whom it is made, by covers
@@ -30,7 +29,6 @@ final readonly class ListedOrder
         public int $rank,
         public int $version,
         public ?string $shortReason,
-        public ?int $forOrderId,
         public int $itemId,
         public string $item,
         public string $itemNumber,
@@ -59,7 +57,6 @@ final readonly class ListedOrder
             $row->int('rank'),
             $row->int('version'),
             $row->textOrNull('short_reason'),
-            $row->intOrNull('for_order_id'),
             $row->int('item_id'),
             $row->text('item_name'),
             $row->text('item_number'),
@@ -74,6 +71,12 @@ final readonly class ListedOrder
             $row->textOrNull('for_number'),
             $row->momentOrNull('last_booking'),
         );
+    }
+
+    /** Made for a part of another. */
+    public function isForAnOrder(): bool
+    {
+        return $this->forNumber !== null;
     }
 
     public function forWhom(): string

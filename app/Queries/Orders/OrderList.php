@@ -6,6 +6,7 @@ use App\Models\OrderOutput;
 use App\Models\Plan;
 use App\Reading\Like;
 use App\Reading\Row;
+use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
@@ -146,9 +147,7 @@ final class OrderList
             ->leftJoin('plan_orders AS p', fn ($join) => $join
                 ->on('p.order_id', 'o.id')
                 ->where('p.plan_id', Plan::LIVE))
-            ->leftJoin('orders AS parent', 'parent.id', 'o.for_order_id')
             ->select([
-                'parent.number AS for_number',
                 'o.id',
                 'o.number',
                 'o.quantity',
@@ -159,7 +158,6 @@ final class OrderList
                 'o.rank',
                 'o.version',
                 'o.short_reason',
-                'o.for_order_id',
                 'o.item_id',
                 'i.number AS item_number',
                 'i.name AS item_name',
@@ -180,6 +178,13 @@ final class OrderList
                 'customers',
             )
             ->selectSub(
+                Ties::wereMadeFor()
+                    ->join('orders AS parent', 'parent.id', 'want.order_id')
+                    ->whereColumn('out.order_id', 'o.id')
+                    ->selectRaw("GROUP_CONCAT(DISTINCT parent.number SEPARATOR ', ')"),
+                'for_number',
+            )
+            ->selectSub(
                 fn (Builder $booking) => $booking
                     ->from('booking_says AS s')
                     ->join('bookings AS b', 'b.id', 's.booking_id')
@@ -193,8 +198,11 @@ final class OrderList
 
     private static function ties(Builder $cover): Builder
     {
-        return $cover->from('covers AS c')->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+        return $cover->from('ties AS t')
+            ->join('order_outputs AS made', 'made.id', 't.output_id')
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
             ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
-            ->join('customers AS cu', 'cu.id', 'co.customer_id')->whereColumn('c.order_id', 'o.id');
+            ->join('customers AS cu', 'cu.id', 'co.customer_id')
+            ->whereColumn('made.order_id', 'o.id');
     }
 }

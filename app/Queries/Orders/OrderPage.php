@@ -8,6 +8,7 @@ use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
 use App\Shop\Shelves;
+use App\Shop\Ties;
 use App\Wording\ArrivalWords;
 use App\Wording\WaitsFor;
 use App\Wording\When;
@@ -24,8 +25,8 @@ final readonly class OrderPage
     private const CHANGES = 100;
 
     /** Of a component's item kept hard for the order. */
-    private const RESERVED = 'SELECT SUM(r.quantity) FROM reservations r
-        WHERE r.order_id = c.order_id AND r.item_id = c.item_id';
+    private const RESERVED = "SELECT SUM(t.quantity) FROM ties t JOIN order_components want ON want.id = t.component_id
+        WHERE t.supply_kind = 'stock' AND want.order_id = c.order_id AND t.item_id = c.item_id";
 
     /** Lots of a component that lie in the order; of the order. */
     private const LOTS_USED = "SELECT GROUP_CONCAT(x.code SEPARATOR ', ') FROM (
@@ -90,7 +91,7 @@ final readonly class OrderPage
             self::deviations($id, $components),
             $steps,
             Row::all(self::ties($id), OrderTie::from(...)),
-            Row::all(self::related($id, $order->forOrderId), RelatedOrder::from(...)),
+            Row::all(self::related($id), RelatedOrder::from(...)),
             Row::all(self::bookings($id), BookedRow::from(...)),
             Row::all(self::changes($id), OrderChange::from(...)),
             OrderCostPage::of($id, [
@@ -114,7 +115,7 @@ final readonly class OrderPage
 
     public function isForTheShelf(): bool
     {
-        return $this->ties->isEmpty() && $this->order->forOrderId === null;
+        return $this->ties->isEmpty() && ! $this->order->isForAnOrder();
     }
 
     /** The number a step put at its end would have. */
@@ -190,14 +191,13 @@ final readonly class OrderPage
 
     private static function reservations(int $id): Builder
     {
-        return DB::table('reservations AS r')
-            ->join('items AS i', 'i.id', 'r.item_id')
+        return Ties::kept()
+            ->join('items AS i', 'i.id', 't.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin('lots AS l', 'l.id', 'r.lot_id')
-            ->where('r.order_id', $id)
-            ->where('r.quantity', '>', 0)
-            ->orderBy('r.id')
-            ->select(['r.id', 'r.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot']);
+            ->leftJoin('lots AS l', 'l.id', 't.lot_id')
+            ->where('want.order_id', $id)
+            ->orderBy('t.id')
+            ->select(['t.id', 't.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot']);
     }
 
     /** @return Collection<int, OrderStepLine> */
@@ -222,23 +222,27 @@ final readonly class OrderPage
 
     private static function ties(int $id): Builder
     {
-        return DB::table('covers AS c')
-            ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+        return DB::table('ties AS t')
+            ->join('order_outputs AS out', 'out.id', 't.output_id')
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
             ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
             ->join('customers AS cu', 'cu.id', 'co.customer_id')
-            ->where('c.order_id', $id)
-            ->orderBy('c.id')
-            ->select(['c.quantity', 'l.position', 'l.promised_on', 'co.id AS customer_order_id', 'co.number'])
+            ->where('out.order_id', $id)
+            ->orderBy('t.id')
+            ->select(['t.quantity', 'l.position', 'l.promised_on', 'co.id AS customer_order_id', 'co.number'])
             ->addSelect('cu.name AS customer');
     }
 
-    private static function related(int $id, ?int $for): Builder
+    private static function related(int $id): Builder
     {
+        $parts = Ties::wereMadeFor()->where('want.order_id', $id)->select('out.order_id')->selectRaw('1 AS is_part');
+        $for = Ties::wereMadeFor()->where('out.order_id', $id)->select('want.order_id')->selectRaw('0 AS is_part');
+
         return DB::table('orders AS o')
+            ->joinSub($parts->union($for), 'other', 'other.order_id', 'o.id')
             ->join('items AS i', 'i.id', 'o.item_id')
-            ->where(fn ($query) => $query->where('o.for_order_id', $id)->orWhere('o.id', $for))
             ->orderBy('o.id')
-            ->select(['o.id', 'o.number', 'o.state', 'o.for_order_id', 'i.name AS item_name']);
+            ->select(['o.id', 'o.number', 'o.state', 'other.is_part', 'i.name AS item_name']);
     }
 
     private static function bookings(int $id): Builder

@@ -13,7 +13,7 @@ final readonly class RelatedOrder
         public string $number,
         public string $item,
         public OrderState $state,
-        private ?int $forOrderId,
+        private bool $isPart,
     ) {
     }
 
@@ -24,13 +24,13 @@ final readonly class RelatedOrder
             $row->text('number'),
             $row->text('item_name'),
             $row->enum('state', OrderState::class),
-            $row->intOrNull('for_order_id'),
+            $row->flag('is_part'),
         );
     }
 
-    /** "its part", seen from an order */
-    public function isTo(int $order): string
+    /** "its part", or what it is for */
+    public function says(): string
     {
-        return $this->forOrderId === $order ? 'its part' : 'for';
+        return $this->isPart ? 'its part' : 'for';
     }
 }

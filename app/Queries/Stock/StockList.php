@@ -5,6 +5,7 @@ namespace App\Queries\Stock;
 use App\Reading\Cut;
 use App\Reading\Like;
 use App\Reading\Row;
+use App\Shop\Ties;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -130,10 +131,7 @@ final class StockList
 
     private static function promised(): Builder
     {
-        return DB::table('covers AS c')
-            ->whereColumn('c.item_id', 'b.item_id')
-            ->where('c.supply', 'stock')
-            ->selectRaw('COALESCE(SUM(c.quantity), 0)');
+        return Ties::fromStock()->whereColumn('t.item_id', 'b.item_id')->selectRaw('COALESCE(SUM(t.quantity), 0)');
     }
 
     /**

@@ -17,6 +17,7 @@ use App\Queries\Station\OutsideJob;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
+use App\Shop\Ties;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -81,11 +82,9 @@ final readonly class TodayPage
                 'late' => $late->count(),
                 'for_parts' => $late->filter(fn (OpenOrder $order): bool => $order->isLateForParts())->count(),
                 'receive' => ReceiveList::count(),
-                'shippable' => DB::table('covers AS c')
-                    ->join('customer_order_lines AS l', 'l.id', 'c.line_id')
+                'shippable' => Ties::fromStock()
+                    ->join('customer_order_lines AS l', 'l.id', 't.line_id')
                     ->where('l.is_open', true)
-                    ->where('c.supply', 'stock')
-                    ->where('c.quantity', '>', 0)
                     ->count(),
             ],
             CustomerOrderList::page('uncovered', ''),

@@ -57,7 +57,7 @@
         {{ $page->isOpen() ? '· ' : '' }}for the shelf
     @endif
     @foreach ($page->related as $other)
-        · {{ $other->isTo($order->id) }} <a href="{{ route('orders.show', $other->id) }}">{{ $other->number }}</a>
+        · {{ $other->says() }} <a href="{{ route('orders.show', $other->id) }}">{{ $other->number }}</a>
         {{ $other->item }}, {{ $other->state }}
     @endforeach
     @if ($page->orderBy)

@@ -158,7 +158,7 @@ it('ends the promises of an order that is built short', function () {
     $this->shop->report($steps[2], '4');
     $this->shop->receive($order, '4');
     expect($order->refresh()->state->value)->toBe('built')
-        ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('0.000000');
+        ->and($this->shop->covers($order))->toBe('0.000000');
     $this->actingAs($this->shop->as(Role::Sales))
         ->get("/customer-orders/{$customerOrder->id}")
         ->assertSee('4 from stock, 1 not covered');

@@ -64,10 +64,10 @@ function figures(): array
             ->get(['id', 'used_quantity', 'used_value'])
             ->map(fn ($row) => (array) $row)
             ->all(),
-        'covers' => DB::table('covers')
+        'ties' => DB::table('ties')
             ->where('quantity', '>', 0)
             ->orderBy('id')
-            ->get(['line_id', 'supply', 'quantity'])
+            ->get(['demand_kind', 'demand_id', 'supply_kind', 'supply_id', 'quantity'])
             ->map(fn ($row) => (array) $row)
             ->all(),
         'lines' => DB::table('customer_order_lines')
@@ -169,7 +169,7 @@ it('cancels the orders a reversed cover made, unless they are past that', functi
     $this->shop->reverse($release);
     $this->shop->reverse($cover);
     expect(Order::query()->whereKey($made->modelKeys())->pluck('state')->unique()->all())->toBe([OrderState::Cancelled])
-        ->and((float) DB::table('covers')->sum('quantity'))->toBe(0.0)->and($this->shop->differences())->toBe([]);
+        ->and((float) DB::table('ties')->sum('quantity'))->toBe(0.0)->and($this->shop->differences())->toBe([]);
 });
 
 it('takes an order for the shelf and a customer order back', function () {

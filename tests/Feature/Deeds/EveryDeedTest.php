@@ -17,6 +17,7 @@ use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
 use App\Planner\PlanRound;
+use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\TypedQuantity;
 use Tests\Support\Fields;
@@ -127,7 +128,7 @@ function deed(object $test, string $name): array
             return [
                 'role' => Role::Planner,
                 'method' => 'delete',
-                'uri' => '/covers/'.DB::table('covers')->value('id'),
+                'uri' => '/covers/'.DB::table('ties')->value('id'),
                 'no' => Role::CostClerk,
                 'data' => ['reason' => 'wanted elsewhere'],
                 'bad' => ['reason' => ''],
@@ -419,7 +420,7 @@ function deed(object $test, string $name): array
             return [
                 'role' => Role::Planner,
                 'method' => 'delete',
-                'uri' => '/reservations/'.DB::table('reservations')->value('id'),
+                'uri' => '/reservations/'.Ties::kept()->value('t.id'),
                 'no' => Role::Storekeeper,
                 'data' => [],
                 'bad' => [],
@@ -1041,8 +1042,9 @@ function books(): array
             'balances',
             'step_entries',
             'cost_entries',
-            'covers',
-            'cover_entries',
+            'ties',
+            'tie_entries',
+            'order_outputs',
             'orders',
             'order_steps',
             'order_components',
@@ -1061,8 +1063,6 @@ function books(): array
             'stock_values',
             'cost_layers',
             'layer_uses',
-            'reservations',
-            'reservation_entries',
             'purchases',
             'purchase_orders',
             'questions',

@@ -17,6 +17,8 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Reading\Row;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -64,14 +66,14 @@ it('takes pieces in and ships them in one deed, and takes both back in one', fun
         ->and($this->shop->stock('LID-9')['quantity'])->toBe($before[0]['quantity']) // in and out again
         ->and($demand->lines()->first()->shipped_quantity)->toBe('4.000000')
         ->and($order->refresh()->output()->received_quantity)->toBe('4.000000')
-        ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('2.000000')
+        ->and($this->shop->covers($order))->toBe('2.000000')
         ->and($booking->moves()->pluck('order_id')->filter()->unique()->all())->toBe([$order->id])
         ->and($this->shop->differences())->toBe([]);
     $this->shop->reverse($booking);
     expect($this->shop->stock('LID-9'))->toBe($before[0])
         ->and($demand->lines()->first()->shipped_quantity)->toBe('0.000000')
         ->and($order->refresh()->output()->received_quantity)->toBe('0.000000')
-        ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')
+        ->and($this->shop->covers($order))->toBe('6.000000')
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -118,7 +120,7 @@ it('leaves nothing of the first part where the second is refused', function (Clo
     'it is for no line any more' => [
         function ($test): Order {
             [, $order] = builtFor($test, ['LID-9' => '2']);
-            $cover = DB::table('covers')->where('order_id', $order->id)->value('id');
+            $cover = (int) $order->covers()->value('id');
             app(TieToOrder::class)->untie($cover, $test->shop->sign(Role::Sales, 'gone'));
 
             return $order;
@@ -191,9 +193,7 @@ it('gives back what an order had kept once, however its lines are taken back', f
         false,
         $this->shop->sign(Role::Storekeeper),
     );
-    $kept = fn (): BigDecimal => BigDecimal::of(
-        (string) DB::table('reservations')->where('order_id', $order->id)->value('quantity'),
-    );
+    $kept = fn (): BigDecimal => Row::sum(Ties::kept()->where('want.order_id', $order->id), 't.quantity');
     expect($kept()->isZero())->toBeTrue();
     $moves = $issue->moves()->get();
     $lines = app(ReverseLines::class);

@@ -66,7 +66,7 @@ it('covers a line in parts, ties it to an open order and unties it with a reason
     );
     $this->shop->cover($customerOrder, CoverBy::NewOrder);
     expect(Order::query()->orderByDesc('id')->first()->quantity)->toBe('2.000000');
-    $cover = $line->covers()->where('order_id', $shelf->id)->firstOrFail();
+    $cover = $line->covers()->where('output_id', $shelf->output()->id)->firstOrFail();
     $booking = $tie->untie($cover->id, new Signed('e', $by, 'wanted sooner'));
     expect($booking->order_id)->toBe($shelf->id)
         ->and($booking->customer_order_id)->toBe($customerOrder->id)

@@ -150,7 +150,7 @@ it('takes customer orders with dates relative to today, and half-done orders wit
     expect(DB::table('customer_order_lines')->where('position', 10)->latest('id')->value('promised_on'))->toBe(
         '2026-11-27',
     );
-    expect(DB::table('covers')->where('order_id', $order->id)->value('quantity'))
+    expect($this->shop->covers($order))
         ->toBe('5.000000') // one of the six is scrapped
         ->and($this->shop->differences())->toBe([]);
     expect($this->shop->order('LID-9', '1')->number)->toBe('902');

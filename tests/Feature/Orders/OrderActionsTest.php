@@ -174,7 +174,7 @@ it('cancels what has not begun and frees its cover', function () {
         $this->shop->sign(Role::Planner, 'customer asked for another', 'x1'),
     );
     expect($order->refresh()->state)->toBe(OrderState::Cancelled)
-        ->and((float) DB::table('covers')->sum('quantity'))->toBe(0.0)
+        ->and((float) DB::table('ties')->sum('quantity'))->toBe(0.0)
         ->and($this->shop->differences())->toBe([]);
 });
 

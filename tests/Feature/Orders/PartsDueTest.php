@@ -8,6 +8,7 @@ use App\Books\Signed;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Shop\ShopState;
+use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderState;
@@ -42,7 +43,7 @@ function withParts(object $test, string $due): Order
 
 it('makes parts due before the step that takes them has to begin', function () {
     $box = withParts($this, '2027-01-29');
-    $parts = Order::query()->where('for_order_id', $box->id)->get();
+    $parts = Order::query()->whereKey(Ties::partsOf([$box->id]))->get();
     expect($parts)->not->toBeEmpty();
     $plant = ShopState::now()->plant;
     foreach ($parts as $part) {
@@ -65,7 +66,7 @@ it('makes parts due before the step that takes them has to begin', function () {
 it('lets its parts follow when an order gets another date, each with its own trail', function () {
     $box = withParts($this, '2027-01-29');
     $dues = fn (): array => Order::query()
-        ->where('for_order_id', $box->id)
+        ->whereKey(Ties::partsOf([$box->id]))
         ->orderBy('id')
         ->pluck('due_on', 'id')
         ->all();
@@ -96,9 +97,8 @@ function shelfOrder(object $test): array
 {
     DB::table('balances')->where('item_id', $test->shop->item('CAST-48')->id)->update(['quantity' => 8]);
     $others = [$test->shop->order('GEAR-48', '4', '2026-12-18'), $test->shop->order('GEAR-48', '4', '2026-12-18')];
-    DB::table('orders')
-        ->whereIn('id', [$others[0]->id, $others[1]->id])
-        ->update(['for_order_id' => $test->shop->order('EX-9E', '1', '2026-12-22')->id]);
+    $parent = $test->shop->order('GBOX-1', '2', '2026-12-22');
+    array_map(fn (Order $other) => $test->shop->madeFor($other, $parent), $others);
     $shelf = $test->shop->order('GEAR-48', '8', null);
 
     return [$others, $shelf, $test->shop->order('GBOX-1', '2', '2026-12-21')];
@@ -152,13 +152,3 @@ it('names the shelf orders that go with an order, and puts them before it if wis
         ->all();
     expect(array_slice($list, 0, 2))->toBe($with ? [$shelf->id, $box->id] : [$box->id, $first]);
 })->with([true, false]);
-
-it('ends when orders wait for each other in a ring', function () {
-    $a = $this->shop->order('GEAR-48', '4');
-    $b = $this->shop->order('GEAR-48', '4');
-    DB::table('orders')->where('id', $a->id)->update(['for_order_id' => $b->id]);
-    DB::table('orders')->where('id', $b->id)->update(['for_order_id' => $a->id, 'rank' => 3]);
-    expect(
-        ShopState::now()->orders->map(fn (stdClass $order): int => $order->standing->rank)->unique()->values()->all(),
-    )->toBe([3]);
-});

@@ -126,7 +126,7 @@ it('shows scrap to the order that waits for the part', function () {
     // none in stores
     DB::table('balances')->where('item_id', $this->shop->item('LID-9')->id)->update(['quantity' => 0]);
     $part = $this->shop->order('LID-9', '6'); // two lids each
-    DB::table('orders')->where('id', $part->id)->update(['for_order_id' => $parent->id]);
+    $this->shop->madeFor($part, $parent);
     $missing = fn (): string => collect(ShopState::now()->parts->allocated)->filter(
         fn ($row): bool => $row->need->order === $parent->id && $row->need->item === $part->item_id,
     )

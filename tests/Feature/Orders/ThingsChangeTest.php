@@ -49,8 +49,8 @@ it('splits an order: components, cost, cover and pieces follow', function () {
         ->and($sheet->used_value + $theirs->used_value)->toBe($used)
         ->and((float) $theirs->used_quantity)->toEqualWithDelta(4.536, 0.001)
         ->and($order->planned_material + $new->planned_material)->toEqualWithDelta($planned, 3)
-        ->and(DB::table('covers')->where('order_id', $new->id)->value('quantity'))->toBe('4.000000')
-        ->and(DB::table('covers')->where('order_id', $order->id)->value('quantity'))->toBe('6.000000')
+        ->and($this->shop->covers($new))->toBe('4.000000')
+        ->and($this->shop->covers($order))->toBe('6.000000')
         ->and($this->shop->differences())->toBe([]);
     // both are built and closed to the cent
     foreach ([$order, $new] as $half) {
@@ -183,7 +183,7 @@ it('lets a customer line go: to the shelf, on hold, stopped, or to another line'
         ->and(CustomerOrderLine::query()->findOrFail($co->lines[0]->id)->is_open)->toBeFalse()
         ->and(Booking::query()->latest('id')->firstOrFail()->says)->toContain($says)
         ->and($this->shop->differences())->toBe([]);
-    expect((float) DB::table('covers')->where('line_id', $other->id)->sum('quantity'))->toBe(
+    expect((float) DB::table('ties')->where('line_id', $other->id)->sum('quantity'))->toBe(
         $then === 'line' ? 2.0 : 0.0,
     );
 })->with([

@@ -18,7 +18,16 @@ it('shows a long list in parts, each with the address of the next', function () 
     $this->shop->order('LID-9', '1');
     $row = (array) DB::table('orders')->first();
     unset($row['id'], $row['number_key']); // the database makes that
+    $output = (array) DB::table('order_outputs')->first();
+    unset($output['id'], $output['is_open']);
     DB::table('orders')->insert(array_map(fn (int $n): array => [...$row, 'number' => "L{$n}"], range(1, 200)));
+    DB::table('order_outputs')->insert(
+        DB::table('orders')
+            ->where('number', 'like', 'L%')
+            ->pluck('id')
+            ->map(fn (int $id): array => [...$output, 'order_id' => $id])
+            ->all(),
+    );
     $page = fn (int $skip) => OrderList::rows(new OrderFilter(skip: $skip));
     expect($page(0))->toHaveCount(80)
         ->and($page(160))->toHaveCount(41)

@@ -45,8 +45,8 @@ function state(): array
         'used' => DB::table('order_components AS c')->orderBy('c.id')->pluck('used_quantity')->all(),
         'cost' => DB::table('cost_entries')->groupBy('kind')->orderBy('kind')->selectRaw('kind, SUM(cents) AS cents')
             ->pluck('cents', 'kind')->filter(fn ($cents): bool => (int) $cents !== 0)->all(),
-        'cover' => DB::table('covers')->where('quantity', '>', 0)->orderBy('line_id')->orderBy('supply')
-            ->get(['line_id', 'supply', 'quantity'])->map(fn ($row): array => (array) $row)->all(),
+        'ties' => DB::table('ties')->where('quantity', '>', 0)->orderBy('demand_id')->orderBy('supply_kind')
+            ->get(['demand_id', 'supply_kind', 'quantity'])->map(fn ($row): array => (array) $row)->all(),
     ];
 }
 

@@ -6,6 +6,7 @@ use App\Models\Purchase;
 use App\Models\PurchaseOrder;
 use App\Queries\Shortages\ReleasedShort;
 use App\Queries\Shortages\ShortageList;
+use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -175,7 +176,7 @@ it('takes from another order, showing first what that does to it', function () {
         ->assertOk()
         ->assertSee('Nothing is kept yet')
         ->assertSee('Keep it for '.$late->number);
-    expect(DB::table('reservations')->where('quantity', '>', 0)->exists())->toBeFalse();
+    expect(Ties::kept()->exists())->toBeFalse();
     $this->post('/reservations', [
         'token' => 'k',
         'order' => $late->id,

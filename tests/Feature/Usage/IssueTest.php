@@ -325,8 +325,9 @@ it('keeps stock hard for one order: others are told, the rank does not give it a
         '5 of MOT-120 Drive motor 120 W asked for, 4 are free: the rest is kept for order',
     );
     $this->shop->issue($this->shop->component($second, 'MOT-120'), '6');
-    expect(DB::table('reservations')->value('quantity'))->toBe('4.000000')->and($this->shop->differences())->toBe([]);
-    $row = DB::table('reservations')->first();
+    expect(DB::table('ties')->where('is_hard', true)->value('quantity'))->toBe('4.000000')
+        ->and($this->shop->differences())->toBe([]);
+    $row = DB::table('ties')->where('is_hard', true)->first();
     app(ReserveStock::class)->giveUp($row->id, $this->shop->sign(Role::Supervisor, 'no longer', 'g'));
     $this->shop->issue($this->shop->component($first, 'MOT-120'), '5');
     expect($this->shop->differences())->toBe([]);

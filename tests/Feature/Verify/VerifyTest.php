@@ -48,6 +48,7 @@ beforeEach(function () {
         '2',
         $this->shop->sign(Role::Planner, token: 'ke'),
     );
+    $this->shop->madeFor($this->shop->order('LID-9', '2'), $this->shop->order('EX-9E', '1'));
     app(App\Actions\Bookings\ClosePeriod::class)->handle('2026-10-31', $this->shop->sign(Role::CostClerk, token: 'cl'));
     $asks = $this->shop->order('TRAY-40', '1');
     $this->shop->release($asks);
@@ -123,11 +124,31 @@ function corruptions(): array
             'UPDATE order_components SET replaced_quantity = 1 LIMIT 1',
         ],
         ['a question asks for no more than it was opened for', 'UPDATE questions SET open_quantity = quantity + 1'],
-        ['a reservation is the sum of its entries', 'UPDATE reservations SET quantity = quantity - 1'],
-        ['what is kept for orders is on hand, for open orders only', 'UPDATE reservations SET quantity = 999'],
+        [
+            'a tie is the sum of its entries',
+            "UPDATE ties SET quantity = quantity - 1 WHERE demand_kind = 'component' AND quantity > 0 LIMIT 1",
+        ],
+        [
+            'both ends of a tie are of its item',
+            'UPDATE ties SET item_id = item_id + 1 WHERE component_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'both ends of a tie are of its item',
+            'UPDATE ties SET item_id = item_id + 1 WHERE output_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'no orders supply one another in a ring',
+            'UPDATE order_components c JOIN ties t ON t.component_id = c.id AND t.output_id IS NOT NULL '
+                .'JOIN order_outputs u ON u.id = t.output_id SET c.order_id = u.order_id WHERE t.quantity > 0',
+        ],
         [
             'what is kept for orders is on hand, for open orders only',
-            "UPDATE orders SET state = 'closed' WHERE id = (SELECT order_id FROM reservations LIMIT 1)",
+            "UPDATE ties SET quantity = 999 WHERE demand_kind = 'component' AND supply_kind = 'stock'",
+        ],
+        [
+            'what is kept for orders is on hand, for open orders only',
+            "UPDATE orders SET state = 'closed' WHERE id = (SELECT c.order_id FROM ties t "
+                ."JOIN order_components c ON c.id = t.component_id WHERE t.supply_kind = 'stock' LIMIT 1)",
         ],
         ['the next purchase number is unused', "UPDATE numberings SET next = 1 WHERE code = 'purchase'"],
         [
@@ -190,15 +211,18 @@ function corruptions(): array
                 ."'closed') LIMIT 1",
         ],
         ['the stored state is the derived one', "UPDATE orders SET state = 'firm' WHERE state = 'running'"],
-        ['cover is the sum of its entries', 'UPDATE covers SET quantity = quantity + 1 LIMIT 1'],
+        ['a tie is the sum of its entries', 'UPDATE ties SET quantity = quantity + 1 LIMIT 1'],
         [
             'a line is covered for no more than is open',
             'UPDATE customer_order_lines SET shipped_quantity = shipped_quantity + 3 LIMIT 1',
         ],
-        ['stock promised is on hand', "UPDATE covers SET quantity = 999 WHERE supply = 'stock' LIMIT 1"],
+        [
+            'stock promised is on hand',
+            "UPDATE ties SET quantity = 999 WHERE line_id IS NOT NULL AND supply_kind = 'stock' LIMIT 1",
+        ],
         [
             'an order promises no more than is to come',
-            "UPDATE covers SET quantity = 999 WHERE supply <> 'stock' LIMIT 1",
+            "UPDATE ties SET quantity = 999 WHERE supply_kind = 'output' LIMIT 1",
         ],
         [
             'a customer line shipped what left for it',

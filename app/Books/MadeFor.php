@@ -1,0 +1,107 @@
+<?php
+
+namespace App\Books;
+
+use App\Models\Order;
+use App\Models\OrderComponent;
+use App\Models\Tie;
+use App\Models\TieEntry;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\TieDemand;
+use KeepPace\Core\Planning\TieSupply;
+
+/**
+ * Orders made for a part of another order: it gets what they give before anybody else. How much it still needs is asked
+ * when parts are dealt out, so that what is guarded by one order's lock is not changed under another's.
+ */
+final readonly class MadeFor
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    public function tie(Order $order, OrderComponent $component, BigDecimal $quantity): void
+    {
+        $this->ledger->ties->add(
+            TieDemand::component($component->id),
+            TieSupply::output($order->output()->id),
+            false,
+            $order->item_id,
+            $quantity,
+        );
+    }
+
+    /**
+     * Made for whom another order was made for, as far as these need more than is tied to them: a remake.
+     *
+     * @param  BigDecimal  $quantity  at most
+     */
+    public function tieLike(Order $order, Order $like, BigDecimal $quantity): void
+    {
+        foreach ($this->of($like) as $tie) {
+            $component = $tie->component ?? throw new \LogicException('It is for no part.');
+            $tied = Tie::query()->where('component_id', $component->id)->whereNotNull('output_id')->sum('quantity');
+            $give = BigDecimal::min($quantity, $component->openQuantity()->minus((string) $tied));
+            if ($give->isPositive()) {
+                $this->tie($order, $component, $give);
+                $quantity = $quantity->minus($give);
+            }
+        }
+    }
+
+    /** What an order cannot give any more, of which pieces were split off, the new one gives. */
+    public function moveOver(Order $order, Order $new): void
+    {
+        $left = $order->willGive()->minus($order->received())->minus($order->promised());
+        foreach ($this->of($order) as $tie) {
+            $over = $tie->left()->minus(BigDecimal::max(0, BigDecimal::min($left, $tie->left())));
+            $left = $left->minus($tie->left());
+            if ($over->isPositive()) {
+                $component = $tie->component ?? throw new \LogicException('It is for no part.');
+                $this->ledger->ties->change($tie, $over->negated());
+                $this->tie($new, $component, $over);
+            }
+        }
+    }
+
+    /** What is made for an order is for whoever ranks first from now on. */
+    public function release(Order $order): void
+    {
+        $ties = Tie::query()->whereNotNull('output_id')->where('quantity', '>', 0)
+            ->whereIn('component_id', $order->components()->pluck('id'));
+        foreach ($ties->get() as $tie) {
+            $this->ledger->ties->change($tie, $tie->left()->negated());
+        }
+    }
+
+    /** What a booking did to it is taken back, as far as the order still can give it. */
+    public function back(TieEntry $entry): void
+    {
+        $tie = $entry->tie;
+        $back = $entry->amount()->negated();
+        if ($back->isPositive()) {
+            $order = Order::query()->findOrFail($tie->output?->order_id);
+            $tied = (string) Tie::query()->where('output_id', $tie->output_id)->sum('quantity');
+            $gives = $order->state->isOpen()
+                ? $order->willGive()->minus($order->received())->minus($tied)
+                : BigDecimal::zero();
+            $back = BigDecimal::max(0, BigDecimal::min($back, $gives));
+        }
+        $back = BigDecimal::max($back, $tie->left()->negated());
+        $back->isZero() ?: $this->ledger->ties->change($tie, $back);
+    }
+
+    /** @return list<Tie> what it was made for */
+    private function of(Order $order): array
+    {
+        return array_values(
+            Tie::query()
+                ->with('component')
+                ->where('output_id', $order->output()->id)
+                ->whereNotNull('component_id')
+                ->orderBy('id')
+                ->get()
+                ->all(),
+        );
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+namespace App\Books;
+
+use App\Models\Tie;
+use App\Models\TieEntry;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\CoverRefused;
+use KeepPace\Core\Planning\DemandKind;
+use KeepPace\Core\Planning\TieDemand;
+use KeepPace\Core\Planning\TieSupply;
+use KeepPace\Core\Refused;
+
+/**
+ * What supplies what: the one book of all that is tied. What may be tied, and what comes back of it, is told beside it:
+ * customer lines by `Covers`, stock kept for orders by `Kept`, orders made for a part of another by `MadeFor`.
+ */
+final class Ties implements Book
+{
+    public function __construct(private readonly Ledger $ledger)
+    {
+    }
+
+    /**
+     * Adds to (or takes from) what one supply gives to one demand.
+     *
+     * @param  bool  $isHard  nobody else may have it
+     * @param  int  $item  of the supply
+     *
+     * @throws CoverRefused when orders would supply one another in a ring
+     */
+    public function add(TieDemand $demand, TieSupply $supply, bool $isHard, int $item, BigDecimal $quantity): void
+    {
+        Ring::assertNone($demand, $supply);
+        $tie = Tie::query()->firstOrCreate(
+            [
+                'demand_kind' => $demand->kind,
+                'demand_id' => $demand->id,
+                'supply_kind' => $supply->kind,
+                'supply_id' => $supply->id,
+                'is_hard' => $isHard,
+            ],
+            ['item_id' => $item, 'quantity' => '0'],
+        );
+        $this->change($tie, $quantity);
+    }
+
+    public function change(Tie $tie, BigDecimal $quantity): void
+    {
+        // added in SQL: the check of the column refuses what would fall below zero
+        Tie::query()->whereKey($tie->id)->update(['quantity' => DB::raw("quantity + {$quantity}")]);
+        $tie->quantity = (string) $tie->left()->plus($quantity);
+        $tie->syncOriginal();
+        $this->ledger->booking->tieEntries()->create(['tie_id' => $tie->id, 'quantity' => (string) $quantity]);
+    }
+
+    public function locks(Undone $undone): Needs
+    {
+        $ties = self::of($undone)->load('tie.line', 'tie.component', 'tie.output')->pluck('tie');
+
+        return Needs::customerOrders($ties->pluck('line.customer_order_id'))
+            ->and(Needs::orders([...$ties->pluck('component.order_id'), ...$ties->pluck('output.order_id')]))
+            ->and(Needs::items($ties->pluck('item_id')));
+    }
+
+    public function against(Undone $undone): array
+    {
+        return [];
+    }
+
+    /** @throws Refused when stock that goes back is promised */
+    public function reverse(Undone $undone): void
+    {
+        foreach (self::of($undone)->load('tie.line', 'tie.component', 'tie.output')->reverse() as $entry) {
+            match (true) {
+                $entry->tie->isKept() => $this->ledger->kept->back($entry, $undone),
+                ! $undone->isWhole => null,
+                $entry->tie->demand_kind === DemandKind::Line => $this->ledger->covers->back($entry),
+                default => $this->ledger->madeFor->back($entry),
+            };
+        }
+        $this->ledger->covers->assertLeft($undone);
+    }
+
+    public function flush(): void
+    {
+    }
+
+    /** @return Collection<int, TieEntry> */
+    private static function of(Undone $undone): Collection
+    {
+        return $undone->booking->tieEntries()->orderBy('id')->get();
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+namespace App\Shop;
+
+use App\Reading\Row;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** What is tied to what, as `ties AS t`, for pages and for what is dealt out. */
+final class Ties
+{
+    /** What covers customer lines: `t.line_id`, `t.quantity`. */
+    public static function ofLines(): Builder
+    {
+        return DB::table('ties AS t')->where('t.demand_kind', 'line')->where('t.quantity', '>', 0);
+    }
+
+    /** Of it what lies in stock. */
+    public static function fromStock(): Builder
+    {
+        return self::ofLines()->where('t.supply_kind', 'stock');
+    }
+
+    /** Of it what orders will give: `out.order_id`. */
+    public static function fromOrders(): Builder
+    {
+        return self::ofLines()->join('order_outputs AS out', 'out.id', 't.output_id');
+    }
+
+    /** Stock kept hard for orders: `want.order_id`, `want.item_id`, `t.supply_id` its lot, 0 = of any. */
+    public static function kept(): Builder
+    {
+        return DB::table('ties AS t')
+            ->join('order_components AS want', 'want.id', 't.component_id')
+            ->where('t.demand_kind', 'component')
+            ->where('t.supply_kind', 'stock')
+            ->where('t.quantity', '>', 0);
+    }
+
+    /** Orders still to give another's part: `out.order_id`, and of whose it is `want.order_id`. */
+    public static function madeFor(): Builder
+    {
+        return self::wereMadeFor()->where('t.quantity', '>', 0);
+    }
+
+    /** Those that gave it are told too; not those that were meant to and are not any more. */
+    public static function wereMadeFor(): Builder
+    {
+        return DB::table('ties AS t')
+            ->join('order_outputs AS out', 'out.id', 't.output_id')
+            ->join('order_components AS want', 'want.id', 't.component_id')
+            ->where(fn (Builder $any) => $any->where('t.quantity', '>', 0)->orWhere('out.received_quantity', '>', 0));
+    }
+
+    /**
+     * @param  list<int>  $orders
+     * @return list<int> orders made for a part of these
+     */
+    public static function partsOf(array $orders): array
+    {
+        return Row::ints(self::madeFor()->whereIn('want.order_id', $orders)->orderBy('out.order_id'), 'out.order_id');
+    }
+}
