@@ -19,6 +19,7 @@ use KeepPace\Core\Structure\OutputKind;
  * @property string $received_quantity
  * @property string $given_up_quantity what will not come any more
  * @property int $received_value cents
+ * @property bool $is_open made by the database
  */
 class OrderOutput extends Model
 {
@@ -34,7 +35,7 @@ class OrderOutput extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => OutputKind::class];
+        return ['kind' => OutputKind::class, 'is_open' => 'boolean'];
     }
 
     public function received(): BigDecimal
