@@ -5,6 +5,7 @@ namespace App\Books;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Models\PurchaseOrder;
 use Illuminate\Support\Facades\DB;
 
 /** One open booking: the books it writes, always in this order, and the documents whose history it stands in. */
@@ -15,6 +16,9 @@ final class Ledger
 
     /** @var array<int, CustomerOrder> */
     private array $touchedCustomerOrders = [];
+
+    /** @var array<int, PurchaseOrder> whose state is derived anew at the end */
+    private array $touchedPurchaseOrders = [];
 
     private ?Held $held = null;
 
@@ -134,19 +138,20 @@ final class Ledger
             $customerOrder->version++;
             $customerOrder->save();
         }
+        PurchaseFacts::derive($this->touchedPurchaseOrders);
         $this->booking->end();
 
         return $this->booking;
     }
 
     /** The record changed: its version, and the state of an order, are brought up to date when the booking ends. */
-    public function touch(Order|CustomerOrder $record): void
+    public function touch(Order|CustomerOrder|PurchaseOrder $record): void
     {
-        if ($record instanceof Order) {
-            $this->touched[$record->id] = $record;
-        } else {
-            $this->touchedCustomerOrders[$record->id] = $record;
-        }
+        match (true) {
+            $record instanceof Order => $this->touched[$record->id] = $record,
+            $record instanceof CustomerOrder => $this->touchedCustomerOrders[$record->id] = $record,
+            default => $this->touchedPurchaseOrders[$record->id] = $record,
+        };
     }
 
     /** A line in the order's history, for people to read. */

@@ -259,7 +259,7 @@ final class Moves implements Book
             'component_id' => $from->component ?? $to->component,
             'output_id' => $from->output ?? $to->output,
             'line_id' => $from->line ?? $to->line,
-            'purchase_id' => $from->purchase ?? $to->purchase,
+            'purchase_line_id' => $from->purchase ?? $to->purchase,
             'typed_quantity' => null,
             'typed_unit_id' => null,
             'reverses_id' => null,

@@ -7,7 +7,7 @@ use App\Models\Item;
 use App\Models\Move;
 use App\Models\OrderComponent;
 use App\Models\Place;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Refused;
@@ -45,7 +45,9 @@ final class MovesBack
         return Needs::items($moves->pluck('item_id'))
             ->and(Needs::orders($moves->pluck('order_id')))
             ->and(Needs::purchaseOrders(
-                Purchase::query()->whereKey($moves->pluck('purchase_id')->filter())->pluck('purchase_order_id'),
+                PurchaseLine::query()
+                    ->whereKey($moves->pluck('purchase_line_id')->filter())
+                    ->pluck('purchase_order_id'),
             ))
             ->and(Needs::customerOrders(
                 CustomerOrderLine::query()->whereKey($moves->pluck('line_id')->filter())->pluck('customer_order_id'),
@@ -83,7 +85,7 @@ final class MovesBack
         $quantity = BigDecimal::of($move->quantity);
         $this->component($move, $quantity);
         $move->line_id === null ?: $this->shipped($move->line_id, $quantity);
-        $move->purchase_id === null ?: $this->purchased($move->purchase_id, $quantity);
+        $move->purchase_line_id === null ?: $this->purchased($move->purchase_line_id, $quantity);
         if ($this->isReceipt($move)) {
             $order = $this->ledger->held()->order((int) $move->order_id);
             $this->ledger->outputs->received($order, $quantity->negated(), -$move->value);
@@ -101,10 +103,10 @@ final class MovesBack
 
     private function purchased(int $purchase, BigDecimal $quantity): void
     {
-        $purchase = Purchase::query()->findOrFail($purchase);
+        $purchase = PurchaseLine::query()->findOrFail($purchase);
         $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
-        $purchase->is_open = $purchase->openQuantity()->isPositive();
         $purchase->save();
+        $this->ledger->touch($this->ledger->held()->purchaseOrder($purchase->purchase_order_id));
     }
 
     /** Goods an order gave; what a closing settled afterwards moves value alone. */
@@ -166,7 +168,7 @@ final class MovesBack
             ))
             : End::again(
                 PlaceKind::from($place->kind),
-                $move->purchase_id,
+                $move->purchase_line_id,
                 $move->order_id,
                 $move->component_id,
                 $move->line_id,

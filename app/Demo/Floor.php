@@ -16,7 +16,7 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Reading\Row;
 use App\Shop\Ties;
 use Brick\Math\BigDecimal;
@@ -61,7 +61,7 @@ final class Floor
     {
         $places = Place::query()->pluck('id', 'code');
         foreach (
-            Purchase::query()
+            PurchaseLine::query()
                 ->with('item')
                 ->where('is_open', true)
                 ->where('expected_on', '<=', CarbonImmutable::now()->toDateString())
@@ -79,7 +79,7 @@ final class Floor
     }
 
     /** @param  Collection<string, int>  $places  ids by code */
-    private function bookIn(Purchase $purchase, Collection $places, int $left): void
+    private function bookIn(PurchaseLine $purchase, Collection $places, int $left): void
     {
         $rack = in_array(substr($purchase->item->number, 0, 3), ['SS-', 'BAR', 'ROD', 'TUB'], true);
         $lot = $purchase->item->isTracked() ? ($rack ? 'H-' : 'N-').(8000 + ++$this->lots) : '';

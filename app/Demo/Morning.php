@@ -18,7 +18,7 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Plan;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -94,7 +94,7 @@ final class Morning
 
     private function hurry(): void
     {
-        $purchase = Purchase::query()
+        $purchase = PurchaseLine::query()
             ->where('is_open', true)
             ->where('expected_on', '>', CarbonImmutable::now()->addDays(3)->toDateString())
             ->orderBy('expected_on')

@@ -11,7 +11,7 @@ use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Purchasing\ChangePurchase;
-use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\LoadByRank;
 use App\Models\Customer;
@@ -185,7 +185,7 @@ final class Office
                 "i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_time_days,
                 COALESCE(SUM(b.quantity), 0)
                 + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0)
-                    FROM purchases p WHERE p.item_id = i.id AND p.is_open)
+                    FROM purchase_lines p WHERE p.item_id = i.id AND p.is_open)
                 + (SELECT COALESCE(SUM(u.planned_quantity - u.received_quantity), 0)
                     FROM order_outputs u JOIN orders o ON o.id = u.order_id
                     WHERE u.item_id = i.id AND o.state IN ('firm', 'released', 'running'))
@@ -214,7 +214,7 @@ final class Office
                 isset(self::BUY[$item->number])
                 && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))
             ) {
-                $buy[] = new PurchaseLine(
+                $buy[] = new LineToBuy(
                     $item->id,
                     (string) self::BUY[$item->number],
                     null,

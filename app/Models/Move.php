@@ -30,7 +30,7 @@ use KeepPace\Core\Stock\ScrapClass;
  * @property int|null $component_id
  * @property int|null $output_id
  * @property int|null $line_id
- * @property int|null $purchase_id
+ * @property int|null $purchase_line_id
  * @property int|null $reverses_id
  * @property string $scrap_class
  * @property string $reason

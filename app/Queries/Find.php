@@ -135,16 +135,14 @@ final class Find
     /** @return Collection<int, Found> */
     private function purchases(): Collection
     {
-        $query = DB::table('purchases AS p')
+        $query = DB::table('purchase_lines AS p')
             ->join('items AS i', 'i.id', 'p.item_id')
             ->where('p.number_key', 'like', $this->key)
             ->limit(self::MOST)
-            ->select(['p.item_id', 'p.purchase_order_id', 'p.number AS code', 'i.name']);
+            ->select(['p.purchase_order_id', 'p.number AS code', 'i.name']);
 
         return $this->all('purchase', $query, fn (Row $row): array => [
-            $row->intOrNull('purchase_order_id') === null
-                ? route('stock.show', $row->int('item_id'))
-                : route('purchases.show', $row->int('purchase_order_id')),
+            route('purchases.show', $row->int('purchase_order_id')),
             "{$row->text('code')} {$row->text('name')}",
         ]);
     }

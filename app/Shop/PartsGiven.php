@@ -190,7 +190,7 @@ final class PartsGiven
      */
     private function purchases(Collection $items): array
     {
-        $open = DB::table('purchases')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on');
+        $open = DB::table('purchase_lines')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on');
 
         return array_values(Row::all($open, fn (Row $row): Supply => new Supply(
             Document::purchase($row->int('id'), $row->text('number')),

@@ -61,7 +61,7 @@ final class Positions
 
     private static function bought(): Builder
     {
-        return DB::table('purchases')
+        return DB::table('purchase_lines')
             ->where('is_open', true)
             ->groupBy('item_id')
             ->selectRaw('item_id, SUM(quantity - received_quantity - cancelled_quantity) AS quantity');

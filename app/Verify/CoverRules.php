@@ -117,16 +117,32 @@ final class CoverRules
                 'purchase ', u.number, ': received ', u.received_quantity, ', moves ',
                     COALESCE(m.quantity, 0)
             ) AS difference
-            FROM purchases u
+            FROM purchase_lines u
             LEFT JOIN (
-                SELECT purchase_id, SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity
+                SELECT purchase_line_id, SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity
                 FROM moves m
                 JOIN places p ON p.id = m.from_place_id
-                WHERE purchase_id IS NOT NULL
-                GROUP BY purchase_id
-            ) m ON m.purchase_id = u.id
+                WHERE purchase_line_id IS NOT NULL
+                GROUP BY purchase_line_id
+            ) m ON m.purchase_line_id = u.id
             WHERE u.received_quantity <> COALESCE(m.quantity, 0)
-                OR u.is_open <> (u.quantity > u.received_quantity + u.cancelled_quantity)
+            SQL,
+        'a purchase order stands as its lines do' => <<<'SQL'
+            SELECT CONCAT('purchase order ', o.number, ' is ', o.state) AS difference
+            FROM purchase_orders o
+            LEFT JOIN (
+                SELECT purchase_order_id, SUM(quantity > received_quantity + cancelled_quantity) AS open,
+                    SUM(received_quantity > 0) AS come
+                FROM purchase_lines
+                GROUP BY purchase_order_id
+            ) l ON l.purchase_order_id = o.id
+            WHERE o.state <> CASE
+                WHEN COALESCE(l.open, 0) = 0 THEN IF(l.come > 0, 'done', 'cancelled')
+                WHEN l.come > 0 THEN 'part_in'
+                WHEN o.confirmed_on IS NOT NULL THEN 'confirmed'
+                WHEN o.sent_on IS NOT NULL THEN 'sent'
+                ELSE 'draft'
+            END
             SQL,
     ];
 }

@@ -60,7 +60,7 @@ return new class extends Migration
             component_id BIGINT UNSIGNED AS (IF(demand_kind = 'component', demand_id, NULL)) PERSISTENT,
             shelf_id BIGINT UNSIGNED AS (IF(demand_kind = 'shelf', demand_id, NULL)) PERSISTENT,
             output_id BIGINT UNSIGNED AS (IF(supply_kind = 'output', supply_id, NULL)) PERSISTENT,
-            purchase_id BIGINT UNSIGNED AS (IF(supply_kind = 'purchase', supply_id, NULL)) PERSISTENT,
+            purchase_line_id BIGINT UNSIGNED AS (IF(supply_kind = 'purchase', supply_id, NULL)) PERSISTENT,
             lot_id BIGINT UNSIGNED AS (IF(supply_kind = 'stock' AND supply_id > 0, supply_id, NULL)) PERSISTENT,
             UNIQUE KEY ties_ends (demand_kind, demand_id, supply_kind, supply_id, is_hard),
             KEY ties_supply (supply_kind, supply_id, quantity),
@@ -70,7 +70,7 @@ return new class extends Migration
             FOREIGN KEY (component_id) REFERENCES order_components (id),
             FOREIGN KEY (shelf_id) REFERENCES shelves (id),
             FOREIGN KEY (output_id) REFERENCES order_outputs (id),
-            FOREIGN KEY (purchase_id) REFERENCES purchases (id),
+            FOREIGN KEY (purchase_line_id) REFERENCES purchases (id),
             FOREIGN KEY (lot_id) REFERENCES lots (id),
             CONSTRAINT ties_not_negative CHECK (quantity >= 0)
         )

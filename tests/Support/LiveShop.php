@@ -147,7 +147,7 @@ final class LiveShop
             use App\Actions\Demand\CancelLine;
             use App\Actions\Import\ImportFolder;
             use App\Actions\Orders\ChangeOrder;
-            use App\Actions\Purchasing\PurchaseLine;
+            use App\Actions\Purchasing\LineToBuy;
             use App\Actions\Purchasing\RaisePurchases;
             use App\Actions\Schedule\DateToHold;
             use App\Actions\Schedule\HoldPromise;

@@ -32,7 +32,7 @@ final class Looked
         $shop->release($extractors);
         $orders = [$extractors->id, Order::query()->whereRelation("item", "number", "DRUM-9")->value("id")];
         app(ProposeSlip::class)->handle($orders, "whole", null, $shop->sign(Role::Storekeeper));
-        $casting = new PurchaseLine($shop->item("CAST-48")->id, "20");
+        $casting = new LineToBuy($shop->item("CAST-48")->id, "20");
         app(RaisePurchases::class)->handle([$casting], false, $shop->sign(Role::Buyer));
         app(WhatIf::class)->copy("Quiet", $shop->sign(Role::Planner));
         echo "ok";

@@ -14,7 +14,7 @@ use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
-use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Shop\ComesBack;
 use App\Actions\Shop\ReportStep;
@@ -34,11 +34,15 @@ use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Person;
 use App\Models\Place;
+use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
+use App\Models\Supplier;
 use App\Planner\PlanRound;
 use App\Planner\Unplanned;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Planning\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
 
 /** The deeds of the shop in one line each, for tests. */
@@ -233,7 +237,7 @@ final class Shop
         $this->release($order);
         $this->cover($this->customerOrder(['LID-9' => '4']), CoverBy::Stock);
         app(RaisePurchases::class)->handle(
-            [new PurchaseLine($this->item('MOT-120')->id, '5')],
+            [new LineToBuy($this->item('MOT-120')->id, '5')],
             false,
             $this->sign(Role::Buyer, token: 'bought'),
         );
@@ -281,6 +285,28 @@ final class Shop
             $this->place($place)->id,
             $codes,
         );
+    }
+
+    /** One line, sent to a supplier, with nothing in yet. */
+    public function purchase(string $number, string $item, string $quantity, string $on): PurchaseLine
+    {
+        $order = PurchaseOrder::query()->create([
+            'number' => $number,
+            'supplier_id' => Supplier::query()->orderBy('id')->value('id'),
+            'ordered_on' => '2026-11-20',
+            'sent_on' => '2026-11-20',
+            'state' => PurchaseState::Sent,
+        ]);
+
+        return PurchaseLine::query()->create([
+            'purchase_order_id' => $order->id,
+            'position' => 1,
+            'number' => $number,
+            'item_id' => $this->item($item)->id,
+            'quantity' => $quantity,
+            'price' => '80',
+            'expected_on' => $on,
+        ]);
     }
 
     public function reverse(Booking $booking, string $reason = 'typing error'): Booking

@@ -110,7 +110,7 @@ final readonly class OpeningChecks
                 (string) $row['unit'],
             );
         }
-        $bought = self::keys('purchases');
+        $bought = self::keys('purchase_lines');
         foreach ($this->folder->rowsOf('purchases') as $line => $row) {
             if (isset($bought[Code::keyOf((string) $row['number'])])) {
                 $this->folder->problem('purchases', $line, 'number', "{$row['number']} is there already.");

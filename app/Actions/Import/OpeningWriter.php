@@ -11,7 +11,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\Person;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
@@ -70,18 +70,19 @@ final class OpeningWriter
                 ?? PurchaseOrder::query()->create([
                     'number' => $row['number'],
                     'supplier_id' => $supplier,
-                    'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
+                    'ordered_on' => $today = now(config()->string('pace.zone'))->toDateString(),
+                    'sent_on' => $today,
                 ]);
-            Purchase::query()->create([
+            PurchaseLine::query()->create([
                 'number' => $row['number'],
                 'purchase_order_id' => $head->id,
-                'supplier_id' => $supplier,
+                'position' => 1 + (int) $head->lines()->max('position'),
                 'item_id' => $this->item($row['item'])->id,
                 'quantity' => $row['quantity'],
                 'price' => $row['price'],
                 'expected_on' => $row['expected_on'],
-                'is_open' => true,
             ]);
+            $ledger->touch($head);
             $result->add('purchases', 'new');
         }
         $this->customerOrders($folder, $result, $progress);

@@ -3,6 +3,7 @@
 namespace App\Actions\Purchasing;
 
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -10,7 +11,7 @@ use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
@@ -35,7 +36,7 @@ final class ChangePurchase
         ?string $askedFor,
         Signed $signed,
     ): Booking {
-        return $this->change($id, $signed, function (Purchase $purchase) use ($expectedOn, $askedFor): string {
+        return $this->change($id, $signed, function (PurchaseLine $purchase) use ($expectedOn, $askedFor): string {
             $before = $purchase->expected_on;
             if ($before === $expectedOn && $purchase->asked_for === $askedFor && $purchase->ask_again_on === null) {
                 throw PurchaseRefused::sameDay();
@@ -66,7 +67,7 @@ final class ChangePurchase
      */
     public function askAgain(int $id, string $on, Signed $signed): Booking
     {
-        return $this->change($id, $signed, function (Purchase $purchase) use ($on): string {
+        return $this->change($id, $signed, function (PurchaseLine $purchase) use ($on): string {
             if ($on <= $this->today()) {
                 throw PurchaseRefused::askLater();
             }
@@ -79,10 +80,9 @@ final class ChangePurchase
     /** Gives up what has not come yet. */
     public function giveUp(int $id, Signed $signed): Booking
     {
-        return $this->change($id, $signed, function (Purchase $purchase): string {
+        return $this->change($id, $signed, function (PurchaseLine $purchase): string {
             $open = $purchase->openQuantity();
             $purchase->cancelled_quantity = (string) BigDecimal::of($purchase->cancelled_quantity)->plus($open);
-            $purchase->is_open = false;
 
             return Amount::plain($open)
                 ." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer "
@@ -103,16 +103,17 @@ final class ChangePurchase
         return now(config()->string('pace.zone'))->toDateString();
     }
 
-    /** @param  \Closure(Purchase): string  $work */
+    /** @param  \Closure(PurchaseLine): string  $work */
     private function change(int $id, Signed $signed, \Closure $work): Booking
     {
         return $this->bookings->once(
             BookingKind::PurchaseChanged,
             $signed,
             new Part(
-                fn (): Needs => Needs::purchaseOrders([Purchase::query()->findOrFail($id)->purchase_order_id]),
-                function (Ledger $ledger) use ($id, $work): void {
-                    $purchase = Purchase::query()->with('item.unit')->findOrFail($id);
+                fn (): Needs => Needs::purchaseOrders([PurchaseLine::query()->findOrFail($id)->purchase_order_id]),
+                function (Ledger $ledger, Held $held) use ($id, $work): void {
+                    $purchase = PurchaseLine::query()->with('item.unit')->findOrFail($id);
+                    $ledger->touch($held->purchaseOrder($purchase->purchase_order_id));
                     if (! $purchase->is_open) {
                         throw PurchaseRefused::complete($purchase->number);
                     }

@@ -12,7 +12,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Shop\Deliveries;
 use KeepPace\Core\Planning\PurchaseRefused;
@@ -28,7 +28,7 @@ final class RaisePurchases
     }
 
     /**
-     * @param  list<PurchaseLine>  $lines
+     * @param  list<LineToBuy>  $lines
      * @param  bool  $add  to the supplier's newest order that is still open, where there is one
      *
      * @throws Refused with a sentence for each line that is wrong
@@ -61,7 +61,7 @@ final class RaisePurchases
                 $open = $held->purchaseOrders->keyBy('supplier_id');
                 $said = [];
                 foreach ($bySupplier as $supplier => $rows) {
-                    $said[] = $this->order($supplier, $open->get($supplier), $rows);
+                    $said[] = $this->order($ledger, $supplier, $open->get($supplier), $rows);
                 }
                 $ledger->says('Ordered: '.implode('; ', $said).'.');
             },
@@ -71,15 +71,15 @@ final class RaisePurchases
     /**
      * The newest order that is still open, of each supplier something is ordered from.
      *
-     * @param  list<PurchaseLine>  $lines
+     * @param  list<LineToBuy>  $lines
      * @return list<int>
      */
     private function newestOpen(array $lines): array
     {
         $usual = Item::query()
-            ->whereKey(array_map(fn (PurchaseLine $line): int => $line->item, $lines))
+            ->whereKey(array_map(fn (LineToBuy $line): int => $line->item, $lines))
             ->pluck('supplier_id', 'id');
-        $of = fn (PurchaseLine $line): mixed => $line->supplier ?? $usual[$line->item] ?? null;
+        $of = fn (LineToBuy $line): mixed => $line->supplier ?? $usual[$line->item] ?? null;
         $suppliers = array_map($of, $lines);
 
         return array_values(
@@ -95,7 +95,7 @@ final class RaisePurchases
     }
 
     /** @return array{int, array<string, mixed>} supplier, and the line */
-    private function row(PurchaseLine $line): array
+    private function row(LineToBuy $line): array
     {
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
         $supplier = $line->supplier
@@ -110,36 +110,36 @@ final class RaisePurchases
         return [
             $supplier,
             [
-                'supplier_id' => $supplier,
                 'item_id' => $item->id,
                 'quantity' => (string) $quantity,
                 'price' => $line->price ?? $item->cost,
                 'expected_on' => $expected,
-                'is_open' => true,
             ],
         ];
     }
 
     /** @param  list<array<string, mixed>>  $rows */
-    private function order(int $supplier, ?PurchaseOrder $order, array $rows): string
+    private function order(Ledger $ledger, int $supplier, ?PurchaseOrder $order, array $rows): string
     {
         $isNew = $order === null;
+        $today = now(config()->string('pace.zone'))->toDateString();
         $order ??= PurchaseOrder::query()->create([
             'number' => Numbers::next('purchase'),
             'supplier_id' => $supplier,
-            'ordered_on' => now(config()->string('pace.zone'))->toDateString(),
+            'ordered_on' => $today,
+            'sent_on' => $today,
             'version' => 0,
         ]);
-        $place = $order->lines()->count();
+        $place = (int) $order->lines()->max('position');
         foreach ($rows as $row) {
-            Purchase::query()->create([
+            PurchaseLine::query()->create([
                 ...$row,
                 'purchase_order_id' => $order->id,
-                'number' => "{$order->number}/".++$place,
+                'position' => ++$place,
+                'number' => "{$order->number}/{$place}",
             ]);
         }
-        $order->version++;
-        $order->save();
+        $ledger->touch($order);
 
         return count($rows)
             .(count($rows) === 1 ? ' item' : ' items')

@@ -122,7 +122,7 @@ final class AddLateCost
         };
         $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);
         if ($key !== null) {
-            $from = End::outside($move->purchase_id);
+            $from = End::outside($move->purchase_line_id);
             $ledger->moves->revalue($item, $spread->toStock, $key, $from, [$move->id]);
         }
         $ledger->moves->variance($item, $spread->variance, $move->lot_id);

@@ -4,6 +4,7 @@ namespace App\Actions\Stock;
 
 use App\Books\AsTyped;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -12,7 +13,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Place;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
@@ -35,15 +36,15 @@ final class GoodsIn
         return $this->bookings->once(
             BookingKind::GoodsIn,
             $signed,
-            new Part($this->needs($arrival), fn (Ledger $ledger) => $this->write($ledger, $arrival)),
+            new Part($this->needs($arrival), fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $arrival)),
         );
     }
 
     /** @throws Refused */
-    private function write(Ledger $ledger, Arrival $arrival): void
+    private function write(Ledger $ledger, Held $held, Arrival $arrival): void
     {
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
-        $purchase = $arrival->purchaseId === null ? null : Purchase::query()->findOrFail($arrival->purchaseId);
+        $purchase = $arrival->purchaseId === null ? null : PurchaseLine::query()->findOrFail($arrival->purchaseId);
         if ($purchase !== null && $purchase->item_id !== $item->id) {
             throw PurchaseRefused::otherItem($purchase->number);
         }
@@ -55,7 +56,7 @@ final class GoodsIn
         TrackedCodes::assertSerialsAreNew($item, $lots);
         TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
         $this->into($ledger, $item, $arrival, $amount, $lots, $keys);
-        $purchase === null ?: $this->onPurchase($purchase, $amount);
+        $purchase === null ?: $this->onPurchase($ledger, $held, $purchase, $amount);
         $ledger->says(
             Amount::plain($amount)
                 ." {$item->unit->code} {$item->label()} in"
@@ -89,7 +90,7 @@ final class GoodsIn
     {
         $heads = $arrival->purchaseId === null
             ? []
-            : [Purchase::query()->findOrFail($arrival->purchaseId)->purchase_order_id];
+            : [PurchaseLine::query()->findOrFail($arrival->purchaseId)->purchase_order_id];
 
         return Needs::purchaseOrders($heads)->and(Needs::items([$arrival->itemId]));
     }
@@ -128,10 +129,10 @@ final class GoodsIn
         return new AsTyped($arrival->quantity->amount, TrackedCodes::unitId($item, $arrival->quantity->unit));
     }
 
-    private function onPurchase(Purchase $purchase, BigDecimal $amount): void
+    private function onPurchase(Ledger $ledger, Held $held, PurchaseLine $purchase, BigDecimal $amount): void
     {
         $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
-        $purchase->is_open = $purchase->openQuantity()->isPositive();
         $purchase->save();
+        $ledger->touch($held->purchaseOrder($purchase->purchase_order_id));
     }
 }

@@ -5,7 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Shop\ChangeBack;
 use App\Http\Requests\ArrivalRequest;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use Illuminate\Http\RedirectResponse;
 
 /** The answer to 'when does it come?': a day, nobody knows, or no more. */
@@ -13,7 +13,7 @@ class ArrivalController extends Controller
 {
     public function purchase(ArrivalRequest $request, int $line, ChangePurchase $change): RedirectResponse
     {
-        $purchase = Purchase::query()->findOrFail($line);
+        $purchase = PurchaseLine::query()->findOrFail($line);
         $booking = match ($request->answer()) {
             'day' => $change->date(
                 $line,

@@ -14,7 +14,7 @@ use App\Http\Requests\GoodsInRequest;
 use App\Http\Requests\ScrapRequest;
 use App\Http\Requests\StandardCostRequest;
 use App\Models\Item;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Queries\ProductTrail;
 use App\Queries\Stock\GoodsInForm;
 use App\Queries\Stock\StockList;
@@ -36,7 +36,7 @@ class StockController extends Controller
             'rows' => $below ? new Cut(collect(), 0) : StockList::balances($text),
             'low' => $below ? Positions::low($text) : null,
             'text' => $text,
-            'goodsIn' => new GoodsInForm(Purchase::query()->with('item')->find($request->integer('receive'))),
+            'goodsIn' => new GoodsInForm(PurchaseLine::query()->with('item')->find($request->integer('receive'))),
         ]);
     }
 
@@ -55,8 +55,8 @@ class StockController extends Controller
             'moves' => $moves,
             'older' => $moves->count() === StockList::PAGE ? $moves->last()?->id : null,
             'changes' => ProductTrail::of('items', $found->id),
-            'purchases' => Purchase::query()
-                ->with('supplier')
+            'purchases' => PurchaseLine::query()
+                ->with('order.supplier')
                 ->where('item_id', $found->id)
                 ->where('is_open', true)
                 ->orderBy('expected_on')

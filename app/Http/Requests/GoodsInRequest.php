@@ -21,7 +21,7 @@ class GoodsInRequest extends DeedRequest
             'owner_id' => ['nullable', ...Rules::id(), 'exists:customers,id'],
             'booked_on' => ['nullable', ...Rules::day()],
             'expires_on' => ['nullable', ...Rules::farDay()], 'supplier_lot' => ['nullable', ...Rules::text(60)],
-            'purchase_id' => ['nullable', ...Rules::id(), 'exists:purchases,id'],
+            'purchase_id' => ['nullable', ...Rules::id(), 'exists:purchase_lines,id'],
         ];
     }
 

@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\LineToBuy;
 use Brick\Math\BigDecimal;
 
 /** What is ordered from suppliers. */
@@ -25,7 +25,7 @@ class PurchasesRequest extends DeedRequest
         ];
     }
 
-    /** @return list<PurchaseLine>  those with a quantity, and ticked where ticks were sent */
+    /** @return list<LineToBuy>  those with a quantity, and ticked where ticks were sent */
     public function lines(): array
     {
         $only = $this->validated('only');
@@ -35,7 +35,7 @@ class PurchasesRequest extends DeedRequest
             $item = isset($row['number']) ? $this->item("items.{$id}.number")->id : (int) $id;
             $isWanted = $only === null || in_array($item, $only, true);
             if ($isWanted && BigDecimal::of($row['quantity'] ?? '0')->isPositive()) {
-                $lines[] = new PurchaseLine(
+                $lines[] = new LineToBuy(
                     $item,
                     (string) $row['quantity'],
                     $row['unit'] ?? '' ?: null,

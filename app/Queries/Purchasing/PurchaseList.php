@@ -21,8 +21,9 @@ final class PurchaseList
     public static function lines(?int $order = null): Cut
     {
         $deliveries = Deliveries::now();
-        $lines = DB::table('purchases AS u')
-            ->join('suppliers AS s', 's.id', 'u.supplier_id')
+        $lines = DB::table('purchase_lines AS u')
+            ->join('purchase_orders AS po', 'po.id', 'u.purchase_order_id')
+            ->join('suppliers AS s', 's.id', 'po.supplier_id')
             ->join('items AS i', 'i.id', 'u.item_id')
             ->join('units AS x', 'x.id', 'i.unit_id')
             ->when(

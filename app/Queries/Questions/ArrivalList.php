@@ -28,8 +28,9 @@ final class ArrivalList
     /** @return list<ArrivalQuestion> */
     private static function purchases(Deliveries $deliveries): array
     {
-        $rows = DB::table('purchases AS u')
-            ->join('suppliers AS s', 's.id', 'u.supplier_id')
+        $rows = DB::table('purchase_lines AS u')
+            ->join('purchase_orders AS po', 'po.id', 'u.purchase_order_id')
+            ->join('suppliers AS s', 's.id', 'po.supplier_id')
             ->join('items AS i', 'i.id', 'u.item_id')
             ->join('units AS x', 'x.id', 'i.unit_id')
             ->where('u.is_open', true)

@@ -118,8 +118,9 @@ final readonly class ShortageList
     /** @param  Collection<int, int>  $items */
     private static function purchases(Collection $items, string $today): Builder
     {
-        return DB::table('purchases AS u')
-            ->join('suppliers AS s', 's.id', 'u.supplier_id')
+        return DB::table('purchase_lines AS u')
+            ->join('purchase_orders AS po', 'po.id', 'u.purchase_order_id')
+            ->join('suppliers AS s', 's.id', 'po.supplier_id')
             ->whereIn('u.item_id', $items)
             ->where('u.is_open', true)
             ->orderBy('u.expected_on')

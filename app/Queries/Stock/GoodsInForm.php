@@ -4,7 +4,7 @@ namespace App\Queries\Stock;
 
 use App\Models\Customer;
 use App\Models\Place;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Wording\Figures;
 use App\Wording\When;
 use Illuminate\Support\Collection;
@@ -27,19 +27,19 @@ final readonly class GoodsInForm
     /** Says that there are more purchases than can be chosen. */
     public string $more;
 
-    /** @param  Purchase|null  $receive  what it is filled with */
-    public function __construct(public ?Purchase $receive)
+    /** @param  PurchaseLine|null  $receive  what it is filled with */
+    public function __construct(public ?PurchaseLine $receive)
     {
-        $purchases = Purchase::query()
-            ->with(['item.unit', 'supplier'])
+        $purchases = PurchaseLine::query()
+            ->with(['item.unit', 'order.supplier'])
             ->where('is_open', true)
             ->orderBy('expected_on')
             ->limit(self::CHOICE)
             ->get();
         $this->purchases = ['' => 'none'] + $purchases
-            ->mapWithKeys(fn (Purchase $purchase): array => [$purchase->id => self::says($purchase)])
+            ->mapWithKeys(fn (PurchaseLine $purchase): array => [$purchase->id => self::says($purchase)])
             ->all();
-        $all = Purchase::query()->where('is_open', true)->count();
+        $all = PurchaseLine::query()->where('is_open', true)->count();
         $this->more = $all > $purchases->count()
             ? "first {$purchases->count()} of {$all}: the others are booked in from Purchases"
             : '';
@@ -62,7 +62,7 @@ final readonly class GoodsInForm
     }
 
     /** "P-558/1 SS-15, 12 sh, Thu" */
-    private static function says(Purchase $purchase): string
+    private static function says(PurchaseLine $purchase): string
     {
         $open = Figures::amount((string) $purchase->openQuantity());
 

@@ -188,7 +188,7 @@ final class StockList
             ->leftJoin('orders AS o', 'o.id', 'm.order_id')
             ->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
             ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')
-            ->leftJoin('purchases AS pu', 'pu.id', 'm.purchase_id')
+            ->leftJoin('purchase_lines AS pu', 'pu.id', 'm.purchase_line_id')
             ->select([
                 'm.id',
                 'm.booking_id',

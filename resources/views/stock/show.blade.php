@@ -29,7 +29,7 @@
                         @foreach ($purchases as $purchase)
                             <tr>
                                 <td class="num tight">{{ $purchase->number }}</td>
-                                <td class="cut">{{ $purchase->supplier->name }}</td>
+                                <td class="cut">{{ $purchase->order->supplier->name }}</td>
                                 <td class="n">{{ $print->amount($purchase->openQuantity()) }}</td>
                                 <td class="tight">{{ $print->day($purchase->expected_on) }}</td>
                             </tr>

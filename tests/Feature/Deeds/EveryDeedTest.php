@@ -3,7 +3,7 @@
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
-use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\DateToHold;
 use App\Actions\Schedule\HoldPromise;
@@ -64,12 +64,12 @@ function deed(object $test, string $name): array
     $version = fn (Order $order): int => $order->refresh()->version;
     $bought = function () use ($shop): int {
         app(RaisePurchases::class)->handle(
-            [new PurchaseLine($shop->item('MOT-120')->id, '5')],
+            [new LineToBuy($shop->item('MOT-120')->id, '5')],
             false,
             $shop->sign(Role::Buyer, token: 'bought'),
         );
 
-        return (int) DB::table('purchases')->value('id');
+        return (int) DB::table('purchase_lines')->value('id');
     };
 
     return match ($name) {
@@ -1063,7 +1063,7 @@ function books(): array
             'stock_values',
             'cost_layers',
             'layer_uses',
-            'purchases',
+            'purchase_lines',
             'purchase_orders',
             'questions',
             'periods',

@@ -100,7 +100,7 @@ it('tells a story whose books agree and that shows a shop at work', function (st
     $plant = Deliveries::plant();
     $days = DB::table('customer_order_lines')->pluck('promised_on')
         ->merge(DB::table('orders')->whereNotNull('due_on')->pluck('due_on'))
-        ->merge(DB::table('purchases')->pluck('expected_on'))->unique();
+        ->merge(DB::table('purchase_lines')->pluck('expected_on'))->unique();
     expect($days->reject(fn (string $day): bool => $plant->isWorkingDay($day))->values()->all())->toBe([]);
 })->with([
     'the first minute of a Monday, month\'s end' => ['2026-11-30 06:00', 1],

@@ -83,7 +83,7 @@ it('lists what is low by its position: free and coming less promised (W8, common
     DB::table('balances')->where('item_id', $item->id)->update(['quantity' => 0]);
     expect($low())->toBe([['MOT-120', '-6']]);
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
-        [new App\Actions\Purchasing\PurchaseLine($item->id, '17')],
+        [new App\Actions\Purchasing\LineToBuy($item->id, '17')],
         false,
         $this->shop->sign(Role::Buyer, token: 'p'),
     );

@@ -2,14 +2,14 @@
 
 use App\Access\Role;
 use App\Actions\Purchasing\ChangePurchase;
-use App\Actions\Purchasing\PurchaseLine;
+use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Shop\ChangeBack;
 use App\Books\Signed;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\Plan;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Planner\KeepUp;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\ArrivalQuestion;
@@ -23,15 +23,15 @@ use KeepPace\Core\Refused;
  * Tue 24 Nov 2026.
  */
 
-function bought(object $test, string $item, string $quantity, string $on): Purchase
+function bought(object $test, string $item, string $quantity, string $on): PurchaseLine
 {
     app(RaisePurchases::class)->handle(
-        [new PurchaseLine($test->shop->item($item)->id, $quantity, expectedOn: $on)],
+        [new LineToBuy($test->shop->item($item)->id, $quantity, expectedOn: $on)],
         false,
         $test->shop->sign(Role::Buyer),
     );
 
-    return Purchase::query()->latest('id')->firstOrFail();
+    return PurchaseLine::query()->latest('id')->firstOrFail();
 }
 
 function nothingThere(object $test, string ...$items): void
@@ -173,11 +173,11 @@ it('expects a purchase its lead time in working days from today, never on a clos
         ->where('id', $this->shop->item('MOT-120')->id)
         ->update(['lead_time_days' => $lead]);
     app(RaisePurchases::class)->handle(
-        [new PurchaseLine($this->shop->item('MOT-120')->id, '5')],
+        [new LineToBuy($this->shop->item('MOT-120')->id, '5')],
         false,
         new Signed('w', $this->buyer),
     );
-    expect(Purchase::query()->latest('id')->value('expected_on'))->toBe($on);
+    expect(PurchaseLine::query()->latest('id')->value('expected_on'))->toBe($on);
 })->with([
     'four days: over the week-end' => [4, '2026-11-30'],
     'over Christmas' => [25, '2026-12-30'],

@@ -110,8 +110,7 @@ it('leaves a held order out, and says so', function () {
 
 it('starts a step when its parts have come: a purchase by its day, a part order by its end', function () {
     DB::table('balances')->where('item_id', $this->shop->item('CAST-48')->id)->update(['quantity' => 0]);
-    DB::table('purchases')->insert(['number' => 'P-7', 'supplier_id' => 1, 'item_id' => $this->shop->item('CAST-48')
-            ->id, 'quantity' => 50, 'price' => 18, 'expected_on' => '2026-12-01', 'is_open' => true]);
+    $this->shop->purchase('P-7', 'CAST-48', '50', '2026-12-01');
     $gear = $this->shop->order('GEAR-48', '10');
     // W11: from the next opening after the day it comes
     expect(live()[$gear->steps[0]->id][0])->toBe('2026-12-02 07:00:00');

@@ -140,7 +140,7 @@ it('names in the why what nobody ordered, and what is overdue', function () {
     );
     expect($cause())->toContain('waits for')->toContain(', not ordered');
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
-        [new App\Actions\Purchasing\PurchaseLine($this->shop->item('CAST-48')->id, '50', expectedOn: '2026-11-25')],
+        [new App\Actions\Purchasing\LineToBuy($this->shop->item('CAST-48')->id, '50', expectedOn: '2026-11-25')],
         false,
         $this->shop->sign(Role::Buyer, token: 'p'),
     );

@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Purchasing\ChangePurchase;
-use App\Models\Purchase;
+use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Queries\Shortages\ReleasedShort;
 use App\Queries\Shortages\ShortageList;
@@ -65,13 +65,13 @@ it('cures many shortages in one deed, one order a supplier', function () {
         ])
         ->assertSessionHasNoErrors();
     expect(PurchaseOrder::query()->count())->toBe(1)
-        ->and(Purchase::query()->pluck('number')->all())->toBe(['P-500/1', 'P-500/2'])
+        ->and(PurchaseLine::query()->pluck('number')->all())->toBe(['P-500/1', 'P-500/2'])
         ->and(ShortageList::now()->byItem()->pluck('number'))->not->toContain('MOT-120', 'CRANK-1');
     // adding goes onto the open order of that supplier
     $this->from('/x')
         ->post('/purchases', ['token' => 'c', 'items' => [['number' => 'BRG-25', 'quantity' => '10']], 'add' => '1'])
         ->assertSessionHasNoErrors();
-    expect(Purchase::query()->latest('id')->value('number'))->toBe('P-500/3')
+    expect(PurchaseLine::query()->latest('id')->value('number'))->toBe('P-500/3')
         ->and($this->shop->differences())->toBe([]);
     $this->get('/purchases')->assertOk()->assertSee('P-500/3')->assertSee($this->electric->number);
     $this->get('/purchases/'.PurchaseOrder::query()->value('id'))->assertOk()->assertSee('Hexley');
@@ -83,7 +83,7 @@ it('hurries what is coming, receives it with its lot, and gives up the rest', fu
         'token' => 'b',
         'items' => [['number' => 'BOARD-3', 'quantity' => '10', 'price' => '38.10', 'expected_on' => '2026-12-18']],
     ])->assertSessionHasNoErrors();
-    $line = Purchase::query()->firstOrFail();
+    $line = PurchaseLine::query()->firstOrFail();
     $this->put("/purchase-lines/{$line->id}", [
         'token' => 'h',
         'expected_on' => '2026-12-03',
@@ -149,7 +149,7 @@ it('refuses what cannot be ordered, at its line', function (array $row, string $
         ->from('/purchases')
         ->post('/purchases', ['token' => 't', 'items' => [$row]]);
     $response->assertSessionHasErrors($field);
-    expect(implode(' ', session('errors')->all()))->toContain($says)->and(Purchase::query()->count())->toBe(0);
+    expect(implode(' ', session('errors')->all()))->toContain($says)->and(PurchaseLine::query()->count())->toBe(0);
 })->with([
     'no such item' => [['number' => 'NO', 'quantity' => '1'], 'items.0.number', 'No item has the number NO'],
     'no number' => [['number' => 'MOT-120', 'quantity' => 'x'], 'items.0.quantity', 'plain number'],

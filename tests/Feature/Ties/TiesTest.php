@@ -184,7 +184,7 @@ it('refuses in the database an end that is not there, a second tie of a pair, an
     'no such component' => [['demand_kind' => 'component', 'demand_id' => 999_999], 'FOREIGN KEY (`component_id`)'],
     'no such shelf' => [['demand_kind' => 'shelf', 'demand_id' => 999_999], 'FOREIGN KEY (`shelf_id`)'],
     'no such output' => [['supply_id' => 999_999], 'FOREIGN KEY (`output_id`)'],
-    'no such purchase' => [['supply_kind' => 'purchase', 'supply_id' => 999_999], 'FOREIGN KEY (`purchase_id`)'],
+    'no such purchase' => [['supply_kind' => 'purchase', 'supply_id' => 999_999], 'FOREIGN KEY (`purchase_line_id`)'],
     'no such lot' => [['supply_kind' => 'stock', 'supply_id' => 999_999], 'FOREIGN KEY (`lot_id`)'],
     'no such kind' => [['supply_kind' => 'hope'], "'supply_kind'"],
     'the same pair again' => [['is_hard' => true], 'ties_ends'],

@@ -28,8 +28,7 @@ beforeEach(function () {
     $this->shop->receive($built, '2', place: 'STORES');
     $this->shop->close($built->refresh());
     $this->shop->cover($this->shop->customerOrder(['LID-9' => '1']), CoverBy::Stock);
-    DB::table('purchases')->insert(['number' => 'P-1', 'supplier_id' => 1, 'item_id' => $this->shop->item('MOT-120')
-        ->id, 'quantity' => 5, 'price' => 80, 'expected_on' => '2026-12-01', 'is_open' => true]);
+    $this->shop->purchase('P-1', 'MOT-120', '5', '2026-12-01');
     $this->shop->order('TRAY-40', '2');
     $tank = $this->shop->order('TANK-50', '2');
     $this->shop->release($tank);
@@ -37,7 +36,7 @@ beforeEach(function () {
     $this->shop->goodsIn('GATE-40', '5', '12.10');
     $this->shop->reverse($this->shop->goodsIn('SS-15', '1', '46', 'H-1', null, 'RACK'));
     app(App\Actions\Purchasing\RaisePurchases::class)->handle(
-        [new App\Actions\Purchasing\PurchaseLine($this->shop->item('MOT-120')->id, '5')],
+        [new App\Actions\Purchasing\LineToBuy($this->shop->item('MOT-120')->id, '5')],
         false,
         $this->shop->sign(Role::Buyer, token: 'pu'),
     );
@@ -233,7 +232,9 @@ function corruptions(): array
             'a customer line shipped what left for it',
             'UPDATE customer_order_lines SET is_open = 0 WHERE is_open = 1 LIMIT 1',
         ],
-        ['a purchase received what came in for it', 'UPDATE purchases SET received_quantity = 1 LIMIT 1'],
+        ['a purchase received what came in for it', 'UPDATE purchase_lines SET received_quantity = 1 LIMIT 1'],
+        ['a purchase order stands as its lines do', "UPDATE purchase_orders SET state = 'confirmed' LIMIT 1"],
+        ['a purchase order stands as its lines do', 'UPDATE purchase_lines SET cancelled_quantity = 5 LIMIT 1'],
         [
             'value that came in is all there, each day',
             "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'variance' OR kind = 'receipt' LIMIT 1",

@@ -7,11 +7,10 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * An open purchase of one item with its expected date.
+ * What is ordered of one item on a purchase order, with its expected date.
  *
  * @property int $id
  * @property string $number
- * @property int $supplier_id
  * @property int $item_id
  * @property string $quantity
  * @property string $price
@@ -21,17 +20,18 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $ask_again_on nobody knows the day: it is asked for again then
  * @property string $received_quantity
  * @property string $cancelled_quantity
- * @property int|null $purchase_order_id
+ * @property int $purchase_order_id
+ * @property int $position on its order
  * @property string|null $asked_for
- * @property bool $is_open
- * @property-read Supplier $supplier
+ * @property bool $is_open something is still to come: the database says it
+ * @property-read PurchaseOrder $order
  * @property-read Item $item
  */
-class Purchase extends Model
+class PurchaseLine extends Model
 {
     public $timestamps = false;
 
-    protected $table = 'purchases';
+    protected $table = 'purchase_lines';
 
     protected $guarded = [];
 
@@ -49,10 +49,10 @@ class Purchase extends Model
         return $open->isNegative() ? BigDecimal::zero() : $open;
     }
 
-    /** @return BelongsTo<Supplier, $this> */
-    public function supplier(): BelongsTo
+    /** @return BelongsTo<PurchaseOrder, $this> */
+    public function order(): BelongsTo
     {
-        return $this->belongsTo(Supplier::class);
+        return $this->belongsTo(PurchaseOrder::class, 'purchase_order_id');
     }
 
     /** @return BelongsTo<Item, $this> */

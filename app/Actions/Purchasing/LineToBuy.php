@@ -3,7 +3,7 @@
 namespace App\Actions\Purchasing;
 
 /** One item to be bought, as a person or a shortage asks for it. */
-final readonly class PurchaseLine
+final readonly class LineToBuy
 {
     /**
      * @param  string  $key  of the line on the form, for the sentence beside it
