@@ -3,8 +3,11 @@
 namespace App\Models;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use KeepPace\Core\Structure\LineBasis;
+use KeepPace\Core\Structure\Takes;
 
 /**
  * What an order takes of one item at one step.
@@ -14,7 +17,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $position
  * @property int $item_id
  * @property int $step_number
- * @property int|null $structure_line_id
+ * @property int|null $source_line_id of the structure, as it was; null = added by hand
+ * @property \KeepPace\Core\Structure\LineBasis $basis
+ * @property string|null $ratio_p
+ * @property string|null $ratio_q
  * @property string $baseline_quantity
  * @property string $planned_quantity
  * @property int $planned_value
@@ -45,6 +51,25 @@ class OrderComponent extends Model
     public function item(): BelongsTo
     {
         return $this->belongsTo(Item::class);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['basis' => LineBasis::class];
+    }
+
+    /** What it takes of it for so many pieces, as the structure said when it was copied; null = added by hand. */
+    public function takes(): ?Takes
+    {
+        return $this->ratio_p === null
+            ? null
+            : new Takes(BigRational::of("{$this->ratio_p}/{$this->ratio_q}"), $this->basis);
+    }
+
+    public function isPerOrder(): bool
+    {
+        return $this->basis === LineBasis::PerOrder;
     }
 
     /** Planned and not yet used, by itself or by what stands in for it; 0 or more. */

@@ -15,7 +15,7 @@ use KeepPace\Core\Routing\StepTime;
  * @property int $id
  * @property int $order_id
  * @property int $number
- * @property int|null $routing_step_id
+ * @property int|null $source_step_id of the routing, as it was; null = added by hand
  * @property string $name
  * @property int|null $work_centre_id
  * @property int|null $supplier_id

@@ -9,7 +9,17 @@ use Brick\Math\BigRational;
 /** What one structure line asks for, phantoms between it and the product already passed through. */
 final readonly class Need
 {
-    public function __construct(public Line $line, public BigRational $quantity, public ?int $step)
-    {
+    /**
+     * @param  BigRational  $quantity  for the pieces asked about
+     * @param  Takes  $takes  for any number of pieces
+     * @param  string|null  $through  the phantom it came through, the innermost
+     */
+    public function __construct(
+        public Line $line,
+        public BigRational $quantity,
+        public ?int $step,
+        public Takes $takes,
+        public ?string $through = null,
+    ) {
     }
 }

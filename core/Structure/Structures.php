@@ -27,7 +27,7 @@ final class Structures
      */
     public function components(string $item, BigRational $quantity): array
     {
-        return $this->pull($item, $quantity, null, [$item]);
+        return $this->pull($item, $quantity, Takes::onePiece(), null, [$item]);
     }
 
     /**
@@ -93,11 +93,13 @@ final class Structures
      * @param  list<string>  $path
      * @return list<Need>
      */
-    private function pull(string $item, BigRational $quantity, ?int $step, array $path): array
+    private function pull(string $item, BigRational $pieces, Takes $takes, ?int $step, array $path): array
     {
         $needs = [];
         foreach ($this->lines[$item] ?? [] as $line) {
-            $need = new Need($line, $line->neededFor($quantity), $step ?? $line->step);
+            $of = $takes->by($line);
+            $through = count($path) > 1 ? $item : null;
+            $need = new Need($line, $of->for($pieces), $step ?? $line->step, $of, $through);
             if (! isset($this->phantoms[$line->item])) {
                 $needs[] = $need;
 
@@ -109,7 +111,7 @@ final class Structures
                     $line->item,
                 ]);
             }
-            array_push($needs, ...$this->pull($line->item, $need->quantity, $need->step, [...$path, $line->item]));
+            array_push($needs, ...$this->pull($line->item, $pieces, $of, $need->step, [...$path, $line->item]));
         }
 
         return $needs;

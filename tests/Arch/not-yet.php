@@ -37,7 +37,6 @@ return [
         'app/Actions/Orders/ChangeOrder.php quantity()' => 1,
         'app/Actions/Orders/ChangeSteps.php add()' => 1,
         'app/Actions/Orders/ChangeSteps.php change()' => 1,
-        'app/Actions/Orders/SplitOrder.php components()' => 1,
         'app/Actions/Orders/SplitOrder.php follow()' => 1,
         'app/Actions/Schedule/HoldPromise.php handle()' => 1,
         'app/Actions/Schedule/PlanChanges.php make()' => 1,

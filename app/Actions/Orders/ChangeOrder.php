@@ -131,22 +131,13 @@ final class ChangeOrder
             $ledger->counts->set($first, $first->pieces()->takeIn($more));
         }
         $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
-        $needs = [];
-        foreach (
-            $this->copy->needs($order->item, $order->structure, $quantity, $this->copy->copiedFrom($order)) as $need
-        ) {
-            $needs[(int) $need->line->id] = ($needs[(int) $need->line->id] ?? BigRational::zero())->plus(
-                $need->quantity,
-            );
-        }
         foreach ($order->components()->with('item.unit')->get() as $component) {
-            if ($component->structure_line_id === null || ! isset($needs[$component->structure_line_id])) {
+            $takes = $component->takes();
+            if ($takes === null) {
                 continue; // added by hand: what was typed stays
             }
-            $baseline = (string) Quantity::roundedUp(
-                $needs[$component->structure_line_id],
-                $component->item->unit->toCore(),
-            )->amount;
+            $unit = $component->item->unit->toCore();
+            $baseline = (string) Quantity::roundedUp($takes->for(BigRational::of($quantity)), $unit)->amount;
             if (BigDecimal::of($component->planned_quantity)->isEqualTo($component->baseline_quantity)) {
                 $component->planned_quantity = BigDecimal::of($baseline)
                     ->isLessThan($component->used_quantity) ? $component->used_quantity : $baseline;

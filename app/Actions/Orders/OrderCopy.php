@@ -44,7 +44,23 @@ final class OrderCopy
         'instructions',
         'family',
         'alternatives',
+        'setup_crew',
+        'machine_minutes',
+        'yield_percent',
+        'may_be_interrupted',
+        'qualification',
+        'tools',
+        'is_inspected',
+        'has_first_article',
+        'counts_before',
+        'transport_days',
+        'minimum_cents',
+        'setup_cents',
+        'service_item_id',
     ];
+
+    /** What a component takes from its line beside what is reckoned from it. */
+    private const LINE = ['issue_by', 'supplied_by', 'unit_id', 'scrap_percent', 'designators'];
 
     /**
      * @param  string|null  $number  typed; null = the next running number, taken last
@@ -86,7 +102,7 @@ final class OrderCopy
             $step = new OrderStep([
                 'order_id' => $order->id,
                 'number' => $master->number,
-                'routing_step_id' => $master->id,
+                'source_step_id' => $master->id,
                 ...$master->only(self::STEP),
             ]);
             $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
@@ -98,9 +114,9 @@ final class OrderCopy
     {
         $first = $order->steps()->min('number') ?? 10;
         $needs = $this->needs($order->item, $structure, $quantity);
-        $ways = DB::table('structure_lines')
-            ->whereIn('id', array_map(fn (Need $need): int => (int) $need->line->id, $needs))
-            ->get(['id', 'issue_by', 'supplied_by'])
+        $lines = StructureLine::query()
+            ->whereKey(array_map(fn (Need $need): int => (int) $need->line->id, $needs))
+            ->get()
             ->keyBy('id');
         foreach ($needs as $i => $need) {
             $item = Item::query()->with('unit')->findOrFail((int) $need->line->item);
@@ -109,23 +125,25 @@ final class OrderCopy
                 'position' => ($i + 1) * 10,
                 'item_id' => $item->id,
                 'step_number' => $need->step ?? $first,
-                'structure_line_id' => (int) $need->line->id,
+                'source_line_id' => (int) $need->line->id,
                 'baseline_quantity' => $amount,
                 'planned_quantity' => $amount,
-                'issue_by' => $ways[(int) $need->line->id]->issue_by,
-                'supplied_by' => $ways[(int) $need->line->id]->supplied_by,
+                'basis' => $need->takes->basis,
+                'ratio_p' => (string) $need->takes->ratio->simplified()->getNumerator(),
+                'ratio_q' => (string) $need->takes->ratio->simplified()->getDenominator(),
+                'line_quantity' => $lines[(int) $need->line->id]->quantity,
+                'phantom_item_id' => $need->through,
+                ...$lines[(int) $need->line->id]->only(self::LINE),
             ]);
         }
     }
 
     /**
-     * What an order for $quantity takes by the master structure, phantoms passed through.
+     * What an order for $quantity takes by the master structure, phantoms passed through by what is in force today.
      *
-     * @param  array<int, int>  $copied  structures of phantoms an order has copied, by item; for the others the one in
-     *     force today
      * @return list<Need>
      */
-    public function needs(Item $item, ?Structure $structure, BigDecimal $quantity, array $copied = []): array
+    private function needs(Item $item, ?Structure $structure, BigDecimal $quantity): array
     {
         if ($structure === null) {
             return [];
@@ -137,31 +155,14 @@ final class OrderCopy
             $component = Item::query()->findOrFail((int) $line->item);
             if ($component->kind === ItemKind::Phantom && ! isset($phantoms[$line->item])) {
                 $phantoms[$line->item] = true;
-                $inner = isset($copied[$component->id]) ? Structure::query()->findOrFail($copied[$component->id])
-                    : $this->effective(
-                        Structure::class,
-                        $component->id,
-                        now(config()->string('pace.zone'))->toDateString(),
-                    );
+                $today = now(config()->string('pace.zone'))->toDateString();
+                $inner = $this->effective(Structure::class, $component->id, $today);
                 $lines[$line->item] = $inner instanceof Structure ? $this->lines($inner) : [];
                 array_push($open, ...$lines[$line->item]);
             }
         }
 
         return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
-    }
-
-    /**
-     * The structures an order's components were copied from, by the item each belongs to.
-     *
-     * @return array<int, int>
-     */
-    public function copiedFrom(Order $order): array
-    {
-        return DB::table('structures AS s')
-            ->join('structure_lines AS l', 'l.structure_id', 's.id')
-            ->join('order_components AS c', 'c.structure_line_id', 'l.id')
-            ->where('c.order_id', $order->id)->pluck('s.id', 's.item_id')->map(fn ($id): int => (int) $id)->all();
     }
 
     /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */

@@ -20,7 +20,6 @@ use App\Models\Person;
 use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
@@ -39,11 +38,30 @@ final class SplitOrder
     private const STEP = [
         ...OrderCopy::STEP,
         'number',
-        'routing_step_id',
+        'source_step_id',
         'transfer_quantity',
         'labour_rate',
         'machine_rate',
         'overhead_percent',
+    ];
+
+    /** Of a component all but its quantities. */
+    private const COMPONENT = [
+        'position',
+        'item_id',
+        'step_number',
+        'source_line_id',
+        'issue_by',
+        'supplied_by',
+        'planned_value',
+        'basis',
+        'ratio_p',
+        'ratio_q',
+        'line_quantity',
+        'unit_id',
+        'scrap_percent',
+        'designators',
+        'phantom_item_id',
     ];
 
     public function __construct(
@@ -159,14 +177,9 @@ final class SplitOrder
 
     private function components(Ledger $ledger, Order $order, Order $new, BigDecimal $part, BigDecimal $all): void
     {
-        $perOrder = DB::table('structure_lines')
-            ->whereIn('id', $order->components()->pluck('structure_line_id')->filter())
-            ->where('basis', 'order')
-            ->pluck('id')
-            ->flip();
         $used = ReturnComponents::used($order->id);
         foreach ($order->components()->with('item.unit')->get() as $component) {
-            $share = fn (string $of): BigDecimal => isset($perOrder[$component->structure_line_id])
+            $share = fn (string $of): BigDecimal => $component->isPerOrder()
                 ? BigDecimal::of($of)
                 : BigDecimal::of($of)
                     ->multipliedBy($part)
@@ -174,19 +187,11 @@ final class SplitOrder
             $planned = $share($component->planned_quantity);
             $copy = OrderComponent::query()->create([
                 'order_id' => $new->id,
-                ...$component->only([
-                    'position',
-                    'item_id',
-                    'step_number',
-                    'structure_line_id',
-                    'issue_by',
-                    'supplied_by',
-                    'planned_value',
-                ]),
+                ...$component->only(self::COMPONENT),
                 'planned_quantity' => (string) $planned,
                 'baseline_quantity' => (string) $share($component->baseline_quantity),
             ]);
-            if (! isset($perOrder[$component->structure_line_id])) {
+            if (! $component->isPerOrder()) {
                 $component->planned_quantity = (string) BigDecimal::max(
                     0,
                     BigDecimal::of($component->planned_quantity)->minus($planned),

@@ -11,7 +11,6 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Question;
-use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Builder;
@@ -134,14 +133,12 @@ final class Backflush
                 $served = BigDecimal::max($served, BigDecimal::of($step->good)->plus($step->scrap));
             }
         }
-        $perOrder = $component->structure_line_id !== null
-            && StructureLine::query()->whereKey($component->structure_line_id)->value('basis') === 'order';
 
         return UsageProposal::of(
             BigDecimal::of($component->planned_quantity),
             BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity),
             BigRational::of($served)->dividedBy($order->quantity),
-            $perOrder,
+            $component->isPerOrder(),
             $component->item->unit->decimals,
             BigDecimal::zero(),
         );

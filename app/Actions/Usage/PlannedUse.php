@@ -10,6 +10,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Structure\IssueBy;
 use KeepPace\Core\Structure\ItemKind;
+use KeepPace\Core\Structure\LineBasis;
 
 /** A component of an order that something is planned of: what of it could be used now. */
 final readonly class PlannedUse
@@ -42,7 +43,7 @@ final readonly class PlannedUse
             $row->text('supplied_by') === 'customer',
             $row->intOrNull('owner_id'),
             $row->enum('issue_by', IssueBy::class) === IssueBy::Backflush,
-            $row->textOrNull('basis') === 'order',
+            $row->enum('basis', LineBasis::class) === LineBasis::PerOrder,
         );
     }
 
@@ -58,7 +59,6 @@ final readonly class PlannedUse
         $query = DB::table('order_components AS c')
             ->join('orders AS o', 'o.id', 'c.order_id')
             ->join('items AS i', 'i.id', 'c.item_id')
-            ->leftJoin('structure_lines AS s', 's.id', 'c.structure_line_id')
             ->whereIn('c.order_id', $orders)
             ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
             ->when($step !== null, fn (Builder $query) => $query->where('c.step_number', $step))
@@ -80,7 +80,7 @@ final readonly class PlannedUse
                 'c.issue_by',
                 'o.quantity',
                 'o.owner_id',
-                's.basis',
+                'c.basis',
             ]);
 
         return Row::all($query, self::from(...));

@@ -65,6 +65,12 @@ it('asks of each line what whole numbers say, and passes phantoms through at the
         $walk('p0', $made, 1, null);
         $needs = (new Structures($lines, $phantoms))->components('p0', BigRational::of($made));
         expect(count($needs))->toBe(count($expected));
+        // what is copied of it says the same for any other number of pieces
+        $pieces = BigRational::of(mt_rand(1, 40));
+        $others = (new Structures($lines, $phantoms))->components('p0', $pieces);
+        foreach ($needs as $i => $need) {
+            expect($need->takes->for($pieces)->isEqualTo($others[$i]->quantity))->toBeTrue();
+        }
         foreach ($needs as $i => $need) {
             [$id, $p, $q, $step] = $expected[$i];
             expect([$need->line->id, $need->step])->toBe([$id, $step])

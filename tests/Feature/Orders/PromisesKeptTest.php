@@ -159,7 +159,7 @@ it('changes a quantity by the phantom the order has copied', function () {
     $lines = DB::table('structure_lines')->where('structure_id', $old->id)->get();
     $of = fn () => $order
         ->components()
-        ->whereIn('structure_line_id', $lines->pluck('id'))
+        ->whereIn('source_line_id', $lines->pluck('id'))
         ->orderBy('id')
         ->pluck('planned_quantity', 'item_id')
         ->map(Amount::plain(...))
