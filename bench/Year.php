@@ -77,6 +77,7 @@ final class Year
         $inWork = [];
         for ($d = 0; $d < $this->days; $d++) {
             $this->books->day = now()->subDays(intdiv(($this->days - 1 - $d) * 7, 5))->toDateString();
+            $this->stock->day = $this->books->day;
             $inWork = $this->workOn($inWork, $d);
             for ($i = 0; $i < intdiv($this->orders, $this->days); $i++) {
                 $inWork[] = $this->start($d, firm: $d === $this->days - 1 && $i % 2 === 0);

@@ -20,6 +20,9 @@ final class YearStock
     private array $tracking = [];
 
     /** @param  array<string, int>  $places  id by kind */
+    /** "YYYY-MM-DD", on which it is booked */
+    public string $day = '';
+
     public function __construct(private readonly Bulk $bulk, private readonly array $places)
     {
     }
@@ -131,6 +134,7 @@ final class YearStock
     ): void {
         $this->bulk->add('moves', [
             'booking_id' => $booking,
+            'booked_on' => $this->day,
             'item_id' => $item,
             'lot_id' => $lot,
             'owner_id' => 0,

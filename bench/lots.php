@@ -74,6 +74,7 @@ $fill = function (int $lots) use ($item, $place, $by): void {
             array_map(
                 fn (int $lot): array => [
                     'booking_id' => $booking,
+                    'booked_on' => now()->toDateString(),
                     'item_id' => $item->id,
                     'lot_id' => $lot,
                     'owner_id' => 0,

@@ -246,6 +246,7 @@ final class Moves implements Book
 
         return [
             'booking_id' => $this->booking->id,
+            'booked_on' => $this->booking->booked_on,
             'item_id' => $item->id,
             'lot_id' => $key === null ? $lot : $key->lot,
             'owner_id' => $key === null ? 0 : $key->owner,

@@ -9,10 +9,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A lot of an item; a serial is a lot of one.
  *
  * @property int $id
- * @property int $item_id
+ * @property int $item_id none of row 0, which stands for no lot
  * @property string $code
  * @property string $supplier_lot
  * @property string|null $expires_on
+ * @property int|null $made_by_order_id
+ * @property int|null $supplier_id it came from
  * @property-read Item $item
  */
 class Lot extends Model

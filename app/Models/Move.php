@@ -15,6 +15,7 @@ use KeepPace\Core\Stock\ScrapClass;
  *
  * @property int $id
  * @property int $booking_id
+ * @property string $booked_on day, that of its booking
  * @property int $item_id
  * @property int $lot_id
  * @property int $owner_id

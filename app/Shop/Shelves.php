@@ -3,6 +3,7 @@
 namespace App\Shop;
 
 use App\Models\Item;
+use App\Reading\Named;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -30,7 +31,7 @@ final class Shelves
     public function __construct(array $items)
     {
         $lying = self::lying()
-            ->leftJoin('lots AS l', 'l.id', 'b.lot_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
             ->whereIn('b.item_id', $items)
             ->orderBy('b.item_id')
             ->orderBy('b.lot_id')

@@ -105,10 +105,25 @@ final class StockRules
             LEFT JOIN lots l ON l.id = b.lot_id AND l.item_id = b.item_id
             WHERE (b.lot_id <> 0 AND l.id IS NULL) OR (b.lot_id = 0) <> (i.tracking = 'none')
             SQL,
+        'a lot came out of the order that it says made it' => <<<'SQL'
+            SELECT CONCAT('lot ', l.code, ': order ', l.made_by_order_id) AS difference
+            FROM lots l
+            WHERE l.made_by_order_id IS NOT NULL AND NOT EXISTS (
+                SELECT 1
+                FROM moves m
+                WHERE m.lot_id = l.id AND m.order_id = l.made_by_order_id AND m.output_id IS NOT NULL
+            )
+            SQL,
+        'a move is of the day of its booking' => <<<'SQL'
+            SELECT CONCAT('move ', m.id, ': ', m.booked_on, ', booking ', b.booked_on) AS difference
+            FROM moves m
+            JOIN bookings b ON b.id = m.booking_id
+            WHERE m.booked_on <> b.booked_on
+            SQL,
         'a serial is in one place at most' => <<<'SQL'
             SELECT CONCAT('lot ', l.code, ': ', SUM(b.quantity)) AS difference
             FROM balances b
-            JOIN lots l ON l.id = b.lot_id
+            JOIN lots l ON l.id = b.lot_id AND l.id > 0
             JOIN items i ON i.id = b.item_id
             WHERE i.tracking = 'serial'
             GROUP BY b.lot_id, l.code

@@ -111,6 +111,7 @@ final class EnterCustomerOrder
             'typed_unit_id' => $unit === $item->unit->code ? $item->unit_id : $other()->unit_id,
             'price' => $line['price'] ?? $item->price,
             'promised_on' => $line['promised_on'],
+            'promised_first_on' => $line['promised_on'],
         ];
     }
 

@@ -169,6 +169,7 @@ final class OpeningWriter
                         'typed_unit_id' => $this->ids->of(['units', 'code'], $row['unit']) ?? $item->unit_id,
                         'price' => $row['price'] === '' ? $item->price : $row['price'],
                         'promised_on' => $row['promised_on'],
+                        'promised_first_on' => $row['promised_on'],
                     ];
                 }, $chunk),
             );

@@ -12,6 +12,7 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Lot;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Place;
@@ -125,6 +126,10 @@ final class ReceiveOrder
                 End::stock($keys[$i]),
             );
         }
+        Lot::query()
+            ->whereKey(array_filter(array_column($lots, 'lot')))
+            ->whereNull('made_by_order_id')
+            ->update(['made_by_order_id' => $order->id]);
         // with standard cost not the planned one; what the order has cost more or less is its variance at closing
         $value = $taken;
         $ledger->costs->add($order, CostKind::Receipt, -$value);

@@ -12,6 +12,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
+use App\Models\Lot;
 use App\Models\Place;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
@@ -56,7 +57,7 @@ final class GoodsIn
         TrackedCodes::assertSerialsAreNew($item, $lots);
         TrackedCodes::dated($lots, $arrival->expiresOn, $arrival->supplierLot);
         $this->into($ledger, $item, $arrival, $amount, $lots, $keys);
-        $purchase === null ?: $this->onPurchase($ledger, $held, $purchase, $amount);
+        $purchase === null ?: $this->onPurchase($ledger, $held, $purchase, $amount, $lots);
         $ledger->says(
             Amount::plain($amount)
                 ." {$item->unit->code} {$item->label()} in"
@@ -129,10 +130,21 @@ final class GoodsIn
         return new AsTyped($arrival->quantity->amount, TrackedCodes::unitId($item, $arrival->quantity->unit));
     }
 
-    private function onPurchase(Ledger $ledger, Held $held, PurchaseLine $purchase, BigDecimal $amount): void
-    {
+    /** @param  non-empty-list<array{lot: int, quantity: BigDecimal}>  $lots */
+    private function onPurchase(
+        Ledger $ledger,
+        Held $held,
+        PurchaseLine $purchase,
+        BigDecimal $amount,
+        array $lots,
+    ): void {
         $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
         $purchase->save();
-        $ledger->touch($held->purchaseOrder($purchase->purchase_order_id));
+        $order = $held->purchaseOrder($purchase->purchase_order_id);
+        Lot::query()
+            ->whereKey(array_filter(array_column($lots, 'lot')))
+            ->whereNull('supplier_id')
+            ->update(['supplier_id' => $order->supplier_id]);
+        $ledger->touch($order);
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Demand;
 
+use App\Reading\Named;
 use App\Reading\Row;
 use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
@@ -45,7 +46,7 @@ final class ShipList
     private static function lots(Collection $items): Builder
     {
         return DB::table('balances AS b')
-            ->join('lots AS t', 't.id', 'b.lot_id')
+            ->join('lots AS t', Named::on('t.id', 'b.lot_id'))
             ->join('places AS p', 'p.id', 'b.place_id')
             ->where('p.kind', 'store')
             ->where('b.condition', 'free')

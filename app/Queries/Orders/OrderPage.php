@@ -33,7 +33,7 @@ final readonly class OrderPage
             SELECT m.component_id, l.code FROM moves m
             JOIN places t ON t.id = m.to_place_id
             JOIN lots l ON l.id = m.lot_id
-            WHERE m.order_id = ? AND m.component_id IS NOT NULL
+            WHERE m.order_id = ? AND m.component_id IS NOT NULL AND m.lot_id > 0
             GROUP BY m.component_id, l.code
             HAVING SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) > 0
         ) x WHERE x.component_id = c.id";

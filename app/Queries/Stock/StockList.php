@@ -4,6 +4,7 @@ namespace App\Queries\Stock;
 
 use App\Reading\Cut;
 use App\Reading\Like;
+use App\Reading\Named;
 use App\Reading\Row;
 use App\Shop\Ties;
 use App\Wording\When;
@@ -100,7 +101,7 @@ final class StockList
     {
         return DB::table('balances AS b')
             ->join('items AS i', 'i.id', 'b.item_id')
-            ->leftJoin('lots AS l', 'l.id', 'b.lot_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
             ->where('b.quantity', '>', 0);
     }
 
@@ -184,7 +185,7 @@ final class StockList
         return self::moved($item)
             ->join('bookings AS b', 'b.id', 'm.booking_id')
             ->join('people AS u', 'u.id', 'b.user_id')
-            ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'm.lot_id'))
             ->leftJoin('orders AS o', 'o.id', 'm.order_id')
             ->leftJoin('customer_order_lines AS cl', 'cl.id', 'm.line_id')
             ->leftJoin('customer_orders AS co', 'co.id', 'cl.customer_order_id')

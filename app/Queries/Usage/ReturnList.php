@@ -2,6 +2,7 @@
 
 namespace App\Queries\Usage;
 
+use App\Reading\Named;
 use App\Reading\Row;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,7 @@ final class ReturnList
             ->join('order_components AS c', 'c.id', 'm.component_id')
             ->join('items AS i', 'i.id', 'm.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin('lots AS l', 'l.id', 'm.lot_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'm.lot_id'))
             ->where('m.order_id', $order)
             ->groupBy(
                 'm.component_id',

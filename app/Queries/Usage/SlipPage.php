@@ -3,6 +3,7 @@
 namespace App\Queries\Usage;
 
 use App\Models\Slip;
+use App\Reading\Named;
 use App\Reading\Row;
 use App\Shop\Shelves;
 use App\Wording\Figures;
@@ -145,7 +146,7 @@ final readonly class SlipPage
     private static function stock(Collection $items): Builder
     {
         return Shelves::lying()
-            ->leftJoin('lots AS t', 't.id', 'b.lot_id')
+            ->leftJoin('lots AS t', Named::on('t.id', 'b.lot_id'))
             ->whereIn('b.item_id', $items)
             ->orderBy('b.lot_id')
             ->select(['b.item_id', 'b.owner_id', 'b.quantity', 't.code', 't.expires_on', 'p.name AS place']);

@@ -106,9 +106,18 @@ function corruptions(): array
                 .'NULL LIMIT 1)',
         ],
         [
+            'a move is of the day of its booking',
+            'UPDATE moves SET booked_on = booked_on - INTERVAL 1 DAY LIMIT 1',
+        ],
+        [
+            'a lot came out of the order that it says made it',
+            'UPDATE lots SET made_by_order_id = (SELECT MIN(id) FROM orders) WHERE id > 0 AND made_by_order_id IS NULL '
+                .'LIMIT 1',
+        ],
+        [
             'a reversal has no move of its own',
-            'INSERT INTO moves (booking_id, item_id, from_place_id, to_place_id, quantity, value) SELECT b.id, 1, 1, '
-                .'2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1',
+            'INSERT INTO moves (booking_id, booked_on, item_id, from_place_id, to_place_id, quantity, value) '
+                .'SELECT b.id, b.booked_on, 1, 1, 2, 1, 1 FROM bookings b WHERE reverses_id IS NOT NULL LIMIT 1',
         ],
         [
             'a move taken back is the exact negative',
