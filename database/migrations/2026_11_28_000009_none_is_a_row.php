@@ -20,7 +20,7 @@ return new class extends Migration
             'places',
             fn (Blueprint $table) => $table->foreignId('supplier_id')->nullable()->unique()->constrained(),
         );
-        $this->days();
+        $this->moves();
         Schema::hasColumn('customer_order_lines', 'asked_for_on') ?: Schema::table(
             'customer_order_lines',
             function (Blueprint $table): void {
@@ -114,7 +114,7 @@ return new class extends Migration
             });
         }
         self::zero('lots', "(0, NULL, '')", 'id, item_id, code');
-        foreach (['balances', 'moves', 'stock_values'] as $table) {
+        foreach (['balances', 'stock_values'] as $table) {
             $this->key($table, 'lot_id', 'lots');
         }
         DB::statement(<<<'SQL'
@@ -166,30 +166,38 @@ return new class extends Migration
             'CREATE TRIGGER customers_own AFTER INSERT ON customers FOR EACH ROW
             INSERT INTO owners (id, customer_id) VALUES (NEW.id, NEW.id)',
         );
-        foreach (['balances', 'moves'] as $table) {
-            $this->key($table, 'owner_id', 'owners');
-        }
+        $this->key('balances', 'owner_id', 'owners');
     }
 
-    private function days(): void
+    /** A million of them are written anew once, not for each change. */
+    private function moves(): void
     {
-        if (! Schema::hasColumn('moves', 'booked_on')) {
-            DB::statement('ALTER TABLE moves ADD booked_on DATE NULL AFTER booking_id');
-        }
+        Schema::hasColumn('moves', 'booked_on')
+        ?: DB::statement('ALTER TABLE moves ADD booked_on DATE NULL AFTER booking_id');
         DB::statement(
             'UPDATE moves m JOIN bookings b ON b.id = m.booking_id SET m.booked_on = b.booked_on
             WHERE m.booked_on IS NULL',
         );
-        DB::statement('ALTER TABLE moves MODIFY booked_on DATE NOT NULL');
+        if (! self::hasKey('moves', 'owner_id')) {
+            DB::statement(
+                'ALTER TABLE moves MODIFY booked_on DATE NOT NULL,
+                ADD FOREIGN KEY moves_lot_id_foreign (lot_id) REFERENCES lots (id),
+                ADD FOREIGN KEY moves_owner_id_foreign (owner_id) REFERENCES owners (id)',
+            );
+        }
     }
 
     private function key(string $table, string $column, string $to): void
     {
-        $keys = array_column(Schema::getForeignKeys($table), 'columns');
-        in_array([$column], $keys, true) ?: Schema::table(
+        self::hasKey($table, $column) ?: Schema::table(
             $table,
             fn (Blueprint $blueprint) => $blueprint->foreign($column)->references('id')->on($to),
         );
+    }
+
+    private static function hasKey(string $table, string $column): bool
+    {
+        return in_array([$column], array_column(Schema::getForeignKeys($table), 'columns'), true);
     }
 
     /** A row with the number 0, which would else be given the next number. */
