@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -9,7 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A lot of an item; a serial is a lot of one.
  *
  * @property int $id
- * @property int $item_id none of row 0, which stands for no lot
+ * @property int $item_id
  * @property string $code
  * @property string $supplier_lot
  * @property string|null $expires_on
@@ -24,6 +25,12 @@ class Lot extends Model
     protected $table = 'lots';
 
     protected $guarded = [];
+
+    /** Row 0, which stands for no lot, is none. */
+    protected static function booted(): void
+    {
+        self::addGlobalScope('named', fn (Builder $lots) => $lots->where('lots.id', '>', 0));
+    }
 
     /** @return BelongsTo<Item, $this> */
     public function item(): BelongsTo

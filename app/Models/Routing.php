@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Structure\Revision;
 
 /**
  * How an item is made, in one revision.
@@ -22,6 +23,11 @@ class Routing extends Model
     protected $table = 'routings';
 
     protected $guarded = [];
+
+    public function asRevision(): Revision
+    {
+        return new Revision($this->id, $this->status === 'approved', $this->effective_from);
+    }
 
     /** @return HasMany<RoutingStep, $this> */
     public function steps(): HasMany

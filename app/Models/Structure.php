@@ -5,6 +5,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Structure\Revision;
 
 /**
  * What an item is made of, in one revision.
@@ -24,6 +25,11 @@ class Structure extends Model
     protected $table = 'structures';
 
     protected $guarded = [];
+
+    public function asRevision(): Revision
+    {
+        return new Revision($this->id, $this->status === 'approved', $this->effective_from);
+    }
 
     /** @return BelongsTo<Item, $this> */
     public function item(): BelongsTo

@@ -274,7 +274,7 @@ final class OpeningWriter
 
                 continue;
             }
-            $weights[$at] = max(1, $this->copy->plannedValue($component->item, BigDecimal::of((string) $used['used'])));
+            $weights[$at] = max(1, PlannedCost::of($component->item, BigDecimal::of((string) $used['used'])));
         }
         if ($weights === []) {
             if ($material !== 0) {

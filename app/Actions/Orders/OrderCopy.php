@@ -10,19 +10,13 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Routing;
-use App\Models\Structure;
 use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
-use Brick\Math\BigRational;
-use Brick\Math\RoundingMode;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\Need;
-use KeepPace\Core\Structure\Structures;
 
 /** Makes an order as a copy of the item's approved structure and routing; the master is not touched by it again. */
 final class OrderCopy
@@ -73,9 +67,9 @@ final class OrderCopy
         if (! $item->isMade()) {
             throw OrderRefused::notMade($item->label(), $item->kind->value);
         }
-        $today = now(config()->string('pace.zone'))->toDateString();
-        $structure = $this->effective(Structure::class, $item->id, $today);
-        $routing = $this->effective(Routing::class, $item->id, $today);
+        $masters = Masters::today();
+        $structure = $masters->structure($item);
+        $routing = $masters->routing($item);
         $order = Order::query()->create([
             'number' => $number ?? Numbers::next('order'),
             'item_id' => $item->id,
@@ -89,8 +83,8 @@ final class OrderCopy
         ])->refresh();
         $ledger->outputs->begin($order);
         $for === null ?: $ledger->madeFor->tie($order, $for, $quantity);
-        $this->steps($order, $routing instanceof Routing ? $routing : null, $quantity);
-        $this->components($order, $structure instanceof Structure ? $structure : null, $quantity);
+        $this->steps($order, $routing, $quantity);
+        $this->components($order, $masters->needs($item, $structure, $quantity));
         $ledger->records->made($order);
 
         return $order;
@@ -110,10 +104,10 @@ final class OrderCopy
         }
     }
 
-    private function components(Order $order, ?Structure $structure, BigDecimal $quantity): void
+    /** @param  list<Need>  $needs */
+    private function components(Order $order, array $needs): void
     {
         $first = $order->steps()->min('number') ?? 10;
-        $needs = $this->needs($order->item, $structure, $quantity);
         $lines = StructureLine::query()
             ->whereKey(array_map(fn (Need $need): int => (int) $need->line->id, $needs))
             ->get()
@@ -138,33 +132,6 @@ final class OrderCopy
         }
     }
 
-    /**
-     * What an order for $quantity takes by the master structure, phantoms passed through by what is in force today.
-     *
-     * @return list<Need>
-     */
-    private function needs(Item $item, ?Structure $structure, BigDecimal $quantity): array
-    {
-        if ($structure === null) {
-            return [];
-        }
-        $lines = [(string) $item->id => $this->lines($structure)];
-        $phantoms = [];
-        $open = $lines[(string) $item->id];
-        while (($line = array_pop($open)) !== null) {
-            $component = Item::query()->findOrFail((int) $line->item);
-            if ($component->kind === ItemKind::Phantom && ! isset($phantoms[$line->item])) {
-                $phantoms[$line->item] = true;
-                $today = now(config()->string('pace.zone'))->toDateString();
-                $inner = $this->effective(Structure::class, $component->id, $today);
-                $lines[$line->item] = $inner instanceof Structure ? $this->lines($inner) : [];
-                array_push($open, ...$lines[$line->item]);
-            }
-        }
-
-        return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
-    }
-
     /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */
     public function minutes(OrderStep $step, BigDecimal $quantity): int
     {
@@ -180,42 +147,5 @@ final class OrderCopy
             ->first()
             ?->toCore()
             ->workingDaysFrom($shipOn, -config()->integer('pace.finish_days_before')) ?? $shipOn;
-    }
-
-    /** Planned cost of one component: today's average in stores, else the item's planning cost; cents, half up. */
-    public function plannedValue(Item $item, BigDecimal $quantity): int
-    {
-        $there = DB::table('stock_values')->where('item_id', $item->id)->where('quantity', '>', 0)
-            ->selectRaw('SUM(quantity) AS quantity, SUM(value) AS value')->first();
-
-        return $there?->quantity === null || $item->costing === 'standard'
-            ? $quantity->multipliedBy($item->cost)->multipliedBy(100)->toScale(0, RoundingMode::HALF_UP)->toInt()
-            : BigRational::of($there->value)
-                ->multipliedBy($quantity)
-                ->dividedBy($there->quantity)
-                ->toScale(0, RoundingMode::HALF_UP)
-                ->toInt();
-    }
-
-    /**
-     * The approved revision in force on a date: the latest by its date.
-     *
-     * @template T of Structure|Routing
-     *
-     * @param  class-string<T>  $kind
-     * @return T|null
-     */
-    private function effective(string $kind, int $item, string $date): Structure|Routing|null
-    {
-        return $kind::query()->where('item_id', $item)->where('status', 'approved')
-            ->where(fn ($query) => $query->whereNull('effective_from')->orWhere('effective_from', '<=', $date))
-            ->orderByRaw('effective_from IS NULL, effective_from DESC, id DESC')->first();
-    }
-
-    /** @return list<\KeepPace\Core\Structure\Line> */
-    private function lines(Structure $structure): array
-    {
-        return array_values($structure->lines()->with(['unit', 'item.unit', 'item.units.unit'])->get()
-            ->map(fn (StructureLine $line) => $line->toCore())->all());
     }
 }

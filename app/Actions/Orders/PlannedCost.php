@@ -2,25 +2,27 @@
 
 namespace App\Actions\Orders;
 
+use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\WorkCentre;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\PlannedValue;
 use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Quantity\Cents;
 
 /** What an order should cost, at the prices and rates of its release. */
 final class PlannedCost
 {
-    public function __construct(private readonly OrderCopy $copy)
-    {
-    }
-
     /** At release: rates and prices of today are kept on the order, and what it should cost by them. */
     public function freeze(Order $order): void
     {
         foreach ($order->components()->with('item')->get() as $component) {
-            $component->planned_value = $this->copy->plannedValue(
+            $component->planned_value = self::of(
                 $component->item,
                 BigDecimal::of($component->planned_quantity),
             );
@@ -33,6 +35,24 @@ final class PlannedCost
             }
         }
         $this->sum($order);
+    }
+
+    /** Of one component, at what stock of it is worth today; cents. */
+    public static function of(Item $item, BigDecimal $quantity): int
+    {
+        $there = DB::table('stock_values')->where('item_id', $item->id)->where('quantity', '>', 0)
+            ->selectRaw('COALESCE(SUM(quantity), 0) AS quantity, COALESCE(SUM(value), 0) AS value');
+        $value = Row::first($there, fn (Row $row): StockValue => new StockValue(
+            $row->decimal('quantity'),
+            $row->int('value'),
+        ));
+
+        return PlannedValue::of(
+            $quantity,
+            $item->cost,
+            CostingRule::from($item->costing),
+            $value ?? StockValue::none(),
+        );
     }
 
     public static function rates(OrderStep $step, WorkCentre $centre): void

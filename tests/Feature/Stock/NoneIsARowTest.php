@@ -40,10 +40,19 @@ it('shows no lot where there is none', function () {
     $lid = $this->shop->item('LID-9');
     $this->shop->goodsIn('LID-9', '3', '41');
     expect(StockList::movements($lid->id)->first()->lot)->toBeNull()
-        ->and(Lot::query()->find(0)?->code)->toBe('')
+        ->and(DB::table('lots')->where('id', 0)->value('code'))->toBe('')
+        ->and(Lot::query()->find(0))->toBeNull()
         ->and(DB::table('moves')->where('item_id', $lid->id)->max('lot_id'))->toBe(0);
     $this->get('/find?q=')->assertOk();
     $this->get('/stock?q=LID-9')->assertOk()->assertSee('LID-9');
+});
+
+it('has no deed with the lot that is none', function () {
+    $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->from('/')
+        ->post('/lots/0/expiry', ['token' => 'x', 'expires_on' => '2027-01-01', 'reason' => 'as the label says'])
+        ->assertSessionHasErrors(['default' => 'That lot is not there, or not any more. Nothing was done; what you typed '
+            .'is still here.']);
 });
 
 it('books each move on the day of its booking', function () {

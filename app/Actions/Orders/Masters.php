@@ -1,0 +1,79 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Models\Item;
+use App\Models\Routing;
+use App\Models\Structure;
+use App\Models\StructureLine;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use KeepPace\Core\Structure\ItemKind;
+use KeepPace\Core\Structure\Line;
+use KeepPace\Core\Structure\Need;
+use KeepPace\Core\Structure\Revision;
+use KeepPace\Core\Structure\Structures;
+
+/** The structures and routings orders are copied from, as they are in force on a day; core says which, and explodes. */
+final readonly class Masters
+{
+    /** @param  string  $day  "YYYY-MM-DD" */
+    private function __construct(private string $day)
+    {
+    }
+
+    public static function today(): self
+    {
+        return new self(now(config()->string('pace.zone'))->toDateString());
+    }
+
+    public function structure(Item $item): ?Structure
+    {
+        $all = Structure::query()->where('item_id', $item->id)->get();
+        $revisions = $all->map(fn (Structure $one): Revision => $one->asRevision());
+
+        return $all->find(Revision::inForce(array_values($revisions->all()), $this->day)?->id);
+    }
+
+    public function routing(Item $item): ?Routing
+    {
+        $all = Routing::query()->where('item_id', $item->id)->get();
+        $revisions = $all->map(fn (Routing $one): Revision => $one->asRevision());
+
+        return $all->find(Revision::inForce(array_values($revisions->all()), $this->day)?->id);
+    }
+
+    /**
+     * What so many pieces take by a structure, phantoms passed through by theirs.
+     *
+     * @return list<Need>
+     */
+    public function needs(Item $item, ?Structure $structure, BigDecimal $quantity): array
+    {
+        if ($structure === null) {
+            return [];
+        }
+        $lines = [(string) $item->id => self::lines($structure)];
+        $phantoms = [];
+        $open = $lines[(string) $item->id];
+        while (($line = array_pop($open)) !== null) {
+            $component = Item::query()->findOrFail((int) $line->item);
+            if ($component->kind === ItemKind::Phantom && ! isset($phantoms[$line->item])) {
+                $phantoms[$line->item] = true;
+                $inner = $this->structure($component);
+                $lines[$line->item] = $inner === null ? [] : self::lines($inner);
+                array_push($open, ...$lines[$line->item]);
+            }
+        }
+
+        return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
+    }
+
+    /** @return list<Line> */
+    private static function lines(Structure $structure): array
+    {
+        $lines = $structure->lines()->with(['unit', 'item.unit', 'item.units.unit'])->get();
+
+        return array_values($lines->map(fn (StructureLine $line): Line => $line->toCore())->all());
+    }
+}
