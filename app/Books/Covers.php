@@ -8,7 +8,6 @@ use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\Tie;
-use App\Models\TieEntry;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\TieDemand;
@@ -103,15 +102,19 @@ final readonly class Covers
         }
     }
 
-    /** What a booking did to a cover is taken back, as far as it still can be. */
-    public function back(TieEntry $entry): void
+    /**
+     * What a booking did to a cover is taken back, as far as it still can be.
+     *
+     * @param  BigDecimal  $changed  what the booking had done to it
+     */
+    public function back(Tie $cover, BigDecimal $changed): void
     {
-        $back = $entry->amount()->negated();
+        $back = $changed->negated();
         $back = $back->isPositive()
-            ? $this->stillPossible($entry->tie, $back)
+            ? $this->stillPossible($cover, $back)
             // the rest has been shipped or untied since and stays so
-            : BigDecimal::max($back, $entry->tie->left()->negated());
-        $back->isZero() ?: $this->change($entry->tie, $back);
+            : BigDecimal::max($back, $cover->left()->negated());
+        $back->isZero() ?: $this->change($cover, $back);
     }
 
     /** @throws Refused when stock that goes back is promised */

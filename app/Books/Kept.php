@@ -86,11 +86,14 @@ final readonly class Kept
         }
     }
 
-    /** What the order had kept for itself is kept again, as far as it is there. */
-    public function back(TieEntry $entry, Undone $undone): void
+    /**
+     * What the order had kept for itself is kept again, as far as it is there.
+     *
+     * @param  BigDecimal  $changed  what the booking had done to it
+     */
+    public function back(Tie $tie, BigDecimal $changed, Undone $undone): void
     {
-        $tie = $entry->tie;
-        $back = $entry->amount()->negated()->minus($this->gaveBefore($undone, $tie));
+        $back = $changed->negated()->minus($this->gaveBefore($undone, $tie));
         if (! $undone->isWhole) {
             $back = BigDecimal::min($back, self::broughtTo($tie, $undone));
         }

@@ -5,7 +5,6 @@ namespace App\Books;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Tie;
-use App\Models\TieEntry;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\TieDemand;
 use KeepPace\Core\Planning\TieSupply;
@@ -74,11 +73,14 @@ final readonly class MadeFor
         }
     }
 
-    /** What a booking did to it is taken back, as far as the order still can give it. */
-    public function back(TieEntry $entry): void
+    /**
+     * What a booking did to it is taken back, as far as the order still can give it.
+     *
+     * @param  BigDecimal  $changed  what the booking had done to it
+     */
+    public function back(Tie $tie, BigDecimal $changed): void
     {
-        $tie = $entry->tie;
-        $back = $entry->amount()->negated();
+        $back = $changed->negated();
         if ($back->isPositive()) {
             $order = Order::query()->findOrFail($tie->output?->order_id);
             $tied = (string) Tie::query()->where('output_id', $tie->output_id)->sum('quantity');

@@ -73,12 +73,16 @@ final class Ties implements Book
     /** @throws Refused when stock that goes back is promised */
     public function reverse(Undone $undone): void
     {
-        foreach (self::of($undone)->load('tie.line', 'tie.component', 'tie.output')->reverse() as $entry) {
+        $entries = self::of($undone)->load('tie.line', 'tie.component', 'tie.output')->reverse();
+        foreach ($entries->groupBy('tie_id') as $of) {
+            $tie = $of[0]->tie;
+            // what a booking did to one tie in several lines is taken back at once
+            $changed = BigDecimal::sum(...$of->map(fn (TieEntry $entry): BigDecimal => $entry->amount())->all());
             match (true) {
-                $entry->tie->isKept() => $this->ledger->kept->back($entry, $undone),
+                $tie->isKept() => $this->ledger->kept->back($tie, $changed, $undone),
                 ! $undone->isWhole => null,
-                $entry->tie->demand_kind === DemandKind::Line => $this->ledger->covers->back($entry),
-                default => $this->ledger->madeFor->back($entry),
+                $tie->demand_kind === DemandKind::Line => $this->ledger->covers->back($tie, $changed),
+                default => $this->ledger->madeFor->back($tie, $changed),
             };
         }
         $this->ledger->covers->assertLeft($undone);
