@@ -43,16 +43,18 @@ final class Positions
     /** @param  int|null  $item  null = all */
     private static function base(?int $item = null): Builder
     {
-        // what lies at a supplier, is blocked or is a customer's own is not free
-        $free = Shelves::sums()->when($item !== null, fn (Builder $query) => $query->where('b.item_id', $item));
+        $of = fn (Builder $query, string $column): Builder => $item === null
+            ? $query
+            : $query->where($column, $item);
 
         return DB::table('items AS i')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoinSub($free, 'f', 'f.item_id', 'i.id')
-            ->leftJoinSub(self::bought(), 'b', 'b.item_id', 'i.id')
-            ->leftJoinSub(self::made(), 'm', 'm.item_id', 'i.id')
-            ->leftJoinSub(self::tied(), 't', 't.item_id', 'i.id')
-            ->leftJoinSub(self::needed(), 'n', 'n.item_id', 'i.id')
+            // what lies at a supplier, is blocked or is a customer's own is not free
+            ->leftJoinSub($of(Shelves::sums(), 'b.item_id'), 'f', 'f.item_id', 'i.id')
+            ->leftJoinSub($of(self::bought(), 'item_id'), 'b', 'b.item_id', 'i.id')
+            ->leftJoinSub($of(self::made(), 'item_id'), 'm', 'm.item_id', 'i.id')
+            ->leftJoinSub($of(self::tied(), 't.item_id'), 't', 't.item_id', 'i.id')
+            ->leftJoinSub($of(self::needed(), 'c.item_id'), 'n', 'n.item_id', 'i.id')
             ->select(['i.id', 'i.number', 'i.name', 'i.reorder_point', 'u.code AS unit'])
             ->selectRaw('COALESCE(f.quantity, 0) AS free, COALESCE(b.quantity, 0) AS bought')
             ->selectRaw('COALESCE(m.quantity, 0) AS made, COALESCE(t.quantity, 0) AS tied')

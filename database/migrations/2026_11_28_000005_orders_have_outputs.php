@@ -48,7 +48,7 @@ return new class extends Migration
             source_line_id BIGINT UNSIGNED NULL, -- of the master; no key, a draft may lose the line
             is_open BOOLEAN AS (planned_quantity > received_quantity + given_up_quantity) PERSISTENT,
             UNIQUE KEY order_outputs_position (order_id, position),
-            KEY order_outputs_open (item_id, is_open),
+            KEY order_outputs_open (is_open, item_id),
             FOREIGN KEY (order_id) REFERENCES orders (id),
             FOREIGN KEY (item_id) REFERENCES items (id),
             FOREIGN KEY (place_id) REFERENCES places (id),
