@@ -43,11 +43,6 @@ final readonly class Covers
         );
     }
 
-    public function change(Tie $cover, BigDecimal $quantity): void
-    {
-        $this->ledger->ties->change($cover, $quantity);
-    }
-
     /**
      * No more is tied to an order than it will still give: what scrap took, and what a built order still promised, is
      * so no longer from this moment. Who was promised latest loses first, after orders it was only made for.
@@ -114,7 +109,7 @@ final readonly class Covers
             ? $this->stillPossible($cover, $back)
             // the rest has been shipped or untied since and stays so
             : BigDecimal::max($back, $cover->left()->negated());
-        $back->isZero() ?: $this->change($cover, $back);
+        $back->isZero() ?: $this->ledger->ties->change($cover, $back);
     }
 
     /** @throws Refused when stock that goes back is promised */
@@ -141,7 +136,7 @@ final readonly class Covers
         $order = Order::query()->findOrFail($cover->output->order_id);
         $gives = $order->state === OrderState::Cancelled
             ? BigDecimal::zero()
-            : $order->willGive()->minus($order->received())->minus($order->promised());
+            : $order->unpromised();
 
         return BigDecimal::max(0, BigDecimal::min($back, $wanted, $gives));
     }

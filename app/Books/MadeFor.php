@@ -51,7 +51,7 @@ final readonly class MadeFor
     /** What an order cannot give any more, of which pieces were split off, the new one gives. */
     public function moveOver(Order $order, Order $new): void
     {
-        $left = $order->willGive()->minus($order->received())->minus($order->promised());
+        $left = $order->unpromised();
         foreach ($this->of($order) as $tie) {
             $over = $tie->left()->minus(BigDecimal::max(0, BigDecimal::min($left, $tie->left())));
             $left = $left->minus($tie->left());

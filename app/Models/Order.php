@@ -103,6 +103,12 @@ class Order extends Model
         return BigDecimal::of((string) $this->covers()->sum('quantity'));
     }
 
+    /** What it will still give and no customer line was promised; below zero when more was. */
+    public function unpromised(): BigDecimal
+    {
+        return $this->willGive()->minus($this->received())->minus($this->promised());
+    }
+
     /** @return HasOne<OrderOutput, $this> */
     public function product(): HasOne
     {

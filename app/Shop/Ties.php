@@ -27,6 +27,15 @@ final class Ties
         return self::ofLines()->join('order_outputs AS out', 'out.id', 't.output_id');
     }
 
+    /**
+     * @param  list<int>  $lines  of customers
+     * @return list<int> orders that will give something to these
+     */
+    public static function ordersFor(array $lines): array
+    {
+        return Row::ints(self::fromOrders()->whereIn('t.line_id', $lines), 'out.order_id');
+    }
+
     /** Stock kept hard for orders: `want.order_id`, `want.item_id`, `t.supply_id` its lot, 0 = of any. */
     public static function kept(): Builder
     {

@@ -38,10 +38,7 @@ final class TieToOrder
         $order = $held->order($orderId);
         $line = CustomerOrderLine::query()->with('item.unit', 'item.units.unit')->findOrFail($lineId);
         $amount = $line->item->quantity($quantity)->amount;
-        $free = $order
-            ->willGive()
-            ->minus($order->received())
-            ->minus($order->promised());
+        $free = $order->unpromised();
         $uncovered = $line->openQuantity()->minus($line->covered());
         if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
             throw CoverRefused::makesOther($order->number, $line->item->label());
@@ -92,7 +89,7 @@ final class TieToOrder
                 if ($line === null || $was->isZero()) {
                     throw CoverRefused::untied();
                 }
-                $ledger->covers->change($cover, $was->negated());
+                $ledger->ties->change($cover, $was->negated());
                 $ledger->concerns($order, $held->customerOrder($line->customer_order_id));
                 $ledger->says(
                     "{$line->label()} untied from "

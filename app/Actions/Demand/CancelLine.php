@@ -13,6 +13,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Planning\NoLongerFor;
@@ -103,9 +104,7 @@ final class CancelLine
         $both = CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]));
 
         return Needs::customerOrders($both->pluck('customer_order_id'))
-            ->and(Needs::orders(
-                $line->covers()->with('output')->where('quantity', '>', 0)->get()->pluck('output.order_id'),
-            ))
+            ->and(Needs::orders(Ties::ordersFor([$lineId])))
             ->and(Needs::items([$line->item_id]));
     }
 
@@ -126,7 +125,7 @@ final class CancelLine
     {
         foreach ($line->covers()->with('output')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
             $had = BigDecimal::of($cover->quantity);
-            $ledger->covers->change($cover, $had->negated());
+            $ledger->ties->change($cover, $had->negated());
             if ($other !== null) {
                 $give = BigDecimal::min(
                     $other->openQuantity()->minus($other->covered()),

@@ -11,7 +11,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
-use App\Models\Tie;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Planning\SupplyKind;
@@ -87,13 +87,7 @@ final class ShipLines
      */
     public function needs(int $customerOrder, array $lines): Needs
     {
-        $orders = Tie::query()
-            ->with('output')
-            ->whereIn('line_id', $lines)
-            ->whereNotNull('output_id')
-            ->where('quantity', '>', 0)
-            ->get()
-            ->pluck('output.order_id');
+        $orders = Ties::ordersFor($lines);
         $items = CustomerOrderLine::query()
             ->where('customer_order_id', $customerOrder)
             ->whereKey($lines)
@@ -127,7 +121,7 @@ final class ShipLines
         }
         $released = $quantity->isGreaterThan($ownQuantity) ? $ownQuantity : $quantity;
         if ($own !== null && $released->isPositive()) {
-            $ledger->covers->change($own, $released->negated());
+            $ledger->ties->change($own, $released->negated());
         }
         $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->plus($quantity);
         $line->is_open = $line->openQuantity()->isPositive();
@@ -137,7 +131,7 @@ final class ShipLines
         foreach ($line->covers()->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             if ($over->isPositive()) {
                 $take = $over->isGreaterThan($cover->quantity) ? BigDecimal::of($cover->quantity) : $over;
-                $ledger->covers->change($cover, $take->negated());
+                $ledger->ties->change($cover, $take->negated());
                 $over = $over->minus($take);
             }
         }

@@ -101,7 +101,7 @@ final class ChangeOrder
             function (Ledger $ledger, Order $order) use ($signed): string {
                 $order->assertMay(OrderDeed::Cancel);
                 foreach ($order->covers()->where('quantity', '>', 0)->get() as $cover) {
-                    $ledger->covers->change($cover, BigDecimal::of($cover->quantity)->negated());
+                    $ledger->ties->change($cover, BigDecimal::of($cover->quantity)->negated());
                 }
                 $ledger->change($order, 'state', $order->state->value, 'cancelled');
                 $order->state = OrderState::Cancelled;

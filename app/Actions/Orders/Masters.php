@@ -29,18 +29,12 @@ final readonly class Masters
 
     public function structure(Item $item): ?Structure
     {
-        $all = Structure::query()->where('item_id', $item->id)->get();
-        $revisions = $all->map(fn (Structure $one): Revision => $one->asRevision());
-
-        return $all->find(Revision::inForce(array_values($revisions->all()), $this->day)?->id);
+        return $this->inForce(Structure::class, $item);
     }
 
     public function routing(Item $item): ?Routing
     {
-        $all = Routing::query()->where('item_id', $item->id)->get();
-        $revisions = $all->map(fn (Routing $one): Revision => $one->asRevision());
-
-        return $all->find(Revision::inForce(array_values($revisions->all()), $this->day)?->id);
+        return $this->inForce(Routing::class, $item);
     }
 
     /**
@@ -67,6 +61,20 @@ final readonly class Masters
         }
 
         return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
+    }
+
+    /**
+     * @template T of Structure|Routing
+     *
+     * @param  class-string<T>  $kind
+     * @return T|null
+     */
+    private function inForce(string $kind, Item $item): Structure|Routing|null
+    {
+        $all = $kind::query()->where('item_id', $item->id)->get();
+        $revisions = array_map(fn (Structure|Routing $one): Revision => $one->asRevision(), $all->all());
+
+        return $all->find(Revision::inForce(array_values($revisions), $this->day)?->id);
     }
 
     /** @return list<Line> */

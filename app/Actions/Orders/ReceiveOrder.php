@@ -144,7 +144,7 @@ final class ReceiveOrder
             $take = BigDecimal::min($left, $cover->quantity);
             $line = $cover->line;
             if ($take->isPositive() && $line !== null) {
-                $ledger->covers->change($cover, $take->negated());
+                $ledger->ties->change($cover, $take->negated());
                 $ledger->covers->add($line, null, $take);
                 $left = $left->minus($take);
             }

@@ -261,13 +261,12 @@ final class SplitOrder
     /** Customer lines the rest cannot serve any more are served by the new order. */
     private function covers(Ledger $ledger, Order $order, Order $new): void
     {
-        $over = $order->promised()
-            ->minus($order->willGive()->minus($order->received()));
+        $over = $order->unpromised()->negated();
         foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
             $take = BigDecimal::min($over, $cover->quantity);
             $line = $cover->line;
             if ($take->isPositive() && $line !== null) {
-                $ledger->covers->change($cover, $take->negated());
+                $ledger->ties->change($cover, $take->negated());
                 $ledger->covers->add($line, $new, $take);
                 $over = $over->minus($take);
             }
