@@ -16,6 +16,8 @@ return [
     'goods_usable_from' => env('PACE_GOODS_USABLE_FROM'),
     // where a work centre works without shifts, a search leaves so much of the plan ahead as it is
     'fence_minutes' => (int) env('PACE_FENCE_MINUTES', 1440),
+    // whether who changed a draft last may approve it
+    'author_approves' => (bool) env('PACE_AUTHOR_APPROVES', false),
     'horizon_days' => 400,           // how far ahead at most the schedule looks for open time
     // at-once = each booking plans before it is answered; beside = pace:planner follows the bookings
     'planner' => env('PACE_PLANNER', 'at-once'),

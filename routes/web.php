@@ -29,9 +29,11 @@ Route::patterns(
             'question',
             'reservation',
             'search',
+            'routing',
             'slip',
             'station',
             'step',
+            'structure',
         ],
         '[0-9]{1,18}',
     ),
@@ -55,6 +57,36 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/', [C\TodayController::class, 'index'])->name('today');
     Route::get('/find', [C\FindController::class, 'index'])->name('find');
     Route::get('/items', [C\ItemController::class, 'index'])->name('items.index');
+    Route::get('/items/choose', [C\ItemChoiceController::class, 'index'])->name('items.choose');
+    Route::get('/items/new', [C\ItemController::class, 'create'])
+        ->middleware('may:change-items')
+        ->name('items.create');
+    Route::post('/items', [C\ItemController::class, 'store'])->middleware('may:change-items')->name('items.store');
+    Route::get('/items/{item}', [C\ItemController::class, 'show'])->name('items.show');
+    Route::get('/items/{item}/change', [C\ItemController::class, 'edit'])
+        ->middleware('may:change-items')
+        ->name('items.edit');
+    Route::put('/items/{item}', [C\ItemController::class, 'update'])
+        ->middleware('may:change-items')
+        ->name('items.update');
+    Route::post('/items/{item}/retired', [C\RetiredItemController::class, 'store'])
+        ->middleware('may:change-items')
+        ->name('retired-items.store');
+    Route::delete('/items/{item}/retired', [C\RetiredItemController::class, 'destroy'])
+        ->middleware('may:change-items')
+        ->name('retired-items.destroy');
+    Route::get('/drafts', [C\DraftController::class, 'index'])->name('drafts.index');
+    foreach (['structure' => C\StructureController::class, 'routing' => C\RoutingController::class] as $what => $of) {
+        Route::get("/{$what}s/{{$what}}", [$of, 'show'])->name("{$what}s.show");
+        Route::middleware('may:draw-up')->group(function () use ($what, $of): void {
+            Route::post("/items/{item}/{$what}s", [$of, 'store'])->name("{$what}s.store");
+            Route::put("/{$what}s/{{$what}}", [$of, 'update'])->name("{$what}s.update");
+            Route::delete("/{$what}s/{{$what}}", [$of, 'destroy'])->name("{$what}s.destroy");
+        });
+        Route::post("/{$what}s/{{$what}}/approval", [C\ApprovalController::class, $what])
+            ->middleware('may:approve')
+            ->name("{$what}s.approval");
+    }
 
     Route::get('/customer-orders', [C\CustomerOrderController::class, 'index'])->name('customer-orders.index');
     Route::get('/customer-orders/new', [C\CustomerOrderController::class, 'create'])

@@ -28,6 +28,9 @@ enum Deed: string
     case Import = 'import';
     case People = 'people';
     case SeeMoney = 'see-money';
+    case ChangeItems = 'change-items';
+    case DrawUp = 'draw-up';
+    case Approve = 'approve';
 
     public function label(): string
     {
@@ -55,6 +58,9 @@ enum Deed: string
             self::Import => 'import files',
             self::People => 'say who may log in',
             self::SeeMoney => 'see what things cost',
+            self::ChangeItems => 'enter and change items',
+            self::DrawUp => 'draw up structures and routings',
+            self::Approve => 'approve structures and routings',
         };
     }
 }

@@ -28,6 +28,8 @@ enum Role: string
             Deed::Release,
             Deed::Import,
             Deed::SeeMoney,
+            Deed::ChangeItems,
+            Deed::DrawUp,
         ],
         'storekeeper' => [
             Deed::Look,
@@ -49,6 +51,7 @@ enum Role: string
             Deed::GoodsIn,
             Deed::Purchase,
             Deed::SeeMoney,
+            Deed::ChangeItems,
         ],
         'sales' => [
             Deed::Look,

@@ -27,6 +27,10 @@ final readonly class Shape
         'calendars.update' => ['week.*.*', 'remove.*'],
         'bookings.lines' => ['moves.*'],
         'import.store' => ['files.*'],
+        'items.store' => ['units.*.*'],
+        'items.update' => ['units.*.*'],
+        'structures.update' => ['lines.*.*'],
+        'routings.update' => ['lines.*.*'],
         'people.store' => ['roles.*'],
         'people.update' => ['roles.*'],
     ];

@@ -47,6 +47,7 @@ enum BookingKind: string
     case Answer = 'answer';
     case PeriodClosed = 'period_closed';
     case Person = 'person';
+    case ProductData = 'product_data';
     case LinesReversed = 'lines_reversed';
     case Reversal = 'reversal';
 
@@ -95,6 +96,7 @@ enum BookingKind: string
             self::Answer => 'answer',
             self::PeriodClosed => 'period closed',
             self::Person => 'people',
+            self::ProductData => 'product data',
             self::LinesReversed => 'lines reversed',
             self::Reversal => 'reversal',
         };
@@ -105,7 +107,10 @@ enum BookingKind: string
         return match ($this) {
             self::Reversal => Undoing::BookedAgain,
             self::Import => Undoing::Counted,
-            self::CustomerLineChanged, self::OrderChanged, self::Revalued => Undoing::ChangedBack,
+            self::CustomerLineChanged,
+            self::OrderChanged,
+            self::Revalued,
+            self::ProductData => Undoing::ChangedBack,
             self::CustomerOrder,
             self::Cover,
             self::OrderMade,

@@ -6,10 +6,12 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Quantity\QuantityRefused;
 use KeepPace\Core\Quantity\TypedQuantity;
+use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\ItemKind;
 
@@ -33,6 +35,12 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $minimum_issue
  * @property string $lot_rule
  * @property int $minimum_days
+ * @property string $category
+ * @property string $description
+ * @property string $usual_lot 0 = nobody said
+ * @property bool $is_running_out
+ * @property \Carbon\CarbonImmutable|null $retired_at
+ * @property int $version
  * @property-read Unit $unit
  * @property-read \Illuminate\Database\Eloquent\Collection<int, ItemUnit> $units
  * @property-read \Illuminate\Database\Eloquent\Collection<int, Structure> $structures
@@ -49,7 +57,12 @@ class Item extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['kind' => ItemKind::class, 'tracking' => Tracking::class];
+        return [
+            'kind' => ItemKind::class,
+            'tracking' => Tracking::class,
+            'is_running_out' => 'boolean',
+            'retired_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return BelongsTo<Unit, $this> */
@@ -115,6 +128,26 @@ class Item extends Model
         throw QuantityRefused::noConversion($unit, $this->unit->code, $this->number);
     }
 
+    /** A unit's code as the shop spells it, of one it is counted in; else as it was typed. '' = the stock unit. */
+    public function unitCode(string $typed): string
+    {
+        foreach ([$this->unit, ...$this->units->map(fn (ItemUnit $one): Unit => $one->unit)] as $unit) {
+            if ($typed === '' || Code::keyOf($unit->code) === Code::keyOf($typed)) {
+                return $unit->code;
+            }
+        }
+
+        return $typed;
+    }
+
+    /** Of a unit it is counted in, by its code. */
+    public function unitId(string $code): int
+    {
+        $other = $this->units->first(fn (ItemUnit $one): bool => $one->unit->code === $code);
+
+        return $code === $this->unit->code || $other === null ? $this->unit_id : $other->unit_id;
+    }
+
     public function label(): string
     {
         return "{$this->number} {$this->name}";
@@ -134,6 +167,26 @@ class Item extends Model
     public function whyNeverIssued(): string
     {
         return "{$this->label()} is {$this->kind->value}: it is never issued to an order.";
+    }
+
+    /** Why no more of it is bought or made; null = it may be. */
+    public function whyNoMore(): ?string
+    {
+        return match (true) {
+            $this->retired_at !== null => "{$this->label()} is retired. Bring it back first, on its page.",
+            $this->is_running_out => "{$this->label()} is running out: what is there is used up and sold, and no "
+                .'more is bought or made. Change that on its page first.',
+            default => null,
+        };
+    }
+
+    /** @throws Refused */
+    public function assertMoreOfIt(): void
+    {
+        $why = $this->whyNoMore();
+        if ($why !== null) {
+            throw Refused::because($why, 'item');
+        }
     }
 
     public function isTracked(): bool

@@ -2,31 +2,20 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use KeepPace\Core\Structure\Revision;
 
 /**
  * How an item is made, in one revision.
  *
- * @property int $id
- * @property int $item_id
- * @property string $revision
- * @property string $status
- * @property string|null $effective_from
  * @property-read \Illuminate\Database\Eloquent\Collection<int, RoutingStep> $steps
  */
-class Routing extends Model
+class Routing extends ItemRevision
 {
-    public $timestamps = false;
-
     protected $table = 'routings';
 
-    protected $guarded = [];
-
-    public function asRevision(): Revision
+    public static function kind(): RevisionKind
     {
-        return new Revision($this->id, $this->status === 'approved', $this->effective_from);
+        return RevisionKind::Routing;
     }
 
     /** @return HasMany<RoutingStep, $this> */

@@ -7,7 +7,6 @@ use App\Models\WorkCentre;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\OpenWindows;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
@@ -37,9 +36,6 @@ final class Capacity
 
     /** @var array<int, int> how many belong to a work centre */
     public array $heads = [];
-
-    /** @var array<string, int> id by code */
-    public array $byCode = [];
 
     /** @var array<int, list<\stdClass>> by work centre */
     private array $overtimes = [];
@@ -71,7 +67,6 @@ final class Capacity
                 $own,
                 fence: $this->fence($calendars[$centre->calendar_id], $open),
             );
-            $this->byCode[Code::keyOf($centre->code)] = $centre->id;
         }
         $this->readCrews($calendars);
     }

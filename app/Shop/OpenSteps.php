@@ -7,17 +7,22 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\ComponentNeed;
 
-/** What is left to do of open orders, step by step, with ->left, and ->back_at of what is at a supplier. */
+/**
+ * What is left to do of open orders, step by step, with ->left, and ->back_at of what is at a supplier.
+ */
 final class OpenSteps
 {
     private const STEP = [
         'id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on',
         'started_at', 'spell_from', 'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_time_days', 'alternatives', 'transfer_quantity',
+        'wait_minutes', 'move_minutes', 'lead_time_days', 'transfer_quantity',
     ];
 
     /** @var array<int, list<\stdClass>> by order */
     private array $byOrder = [];
+
+    /** @var array<int, array<int, int>> percent of the time by other work centre, by step */
+    private readonly array $ways;
 
     /** @var array<int, true> orders that have steps, open or done */
     private readonly array $have;
@@ -30,6 +35,7 @@ final class OpenSteps
     {
         $expected = [];
         $away = Away::all($deliveries);
+        $this->ways = StepWays::ofOrders($orders->keys());
         $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
         $rows = $steps->get(self::STEP);
         $this->have = array_fill_keys(array_filter($rows->pluck('order_id')->all(), is_int(...)), true);
@@ -52,6 +58,12 @@ final class OpenSteps
     public function of(int $order): array
     {
         return $this->byOrder[$order] ?? [];
+    }
+
+    /** @return array<int, int> where else a step can be done: percent of its time by work centre */
+    public function ways(mixed $step): array
+    {
+        return is_int($step) ? $this->ways[$step] ?? [] : [];
     }
 
     /** The order has none and never had. */

@@ -24,6 +24,8 @@ final class Positions
     {
         $items = self::base()
             ->where('i.reorder_point', '>', 0)
+            ->where('i.is_running_out', false)
+            ->whereNull('i.retired_at')
             ->when($text !== '', fn (Builder $query) => $query->where(fn (Builder $any) => $any
                 ->where('i.number_key', 'like', Like::insideKey($text))
                 ->orWhere('i.name', 'like', Like::inside($text))))

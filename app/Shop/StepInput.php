@@ -17,7 +17,7 @@ use KeepPace\Core\Scheduling\Step;
 /** A step of an order as the schedule sees it: what is left of it, in minutes, where it can be done and by how many. */
 final readonly class StepInput
 {
-    public function __construct(private Capacity $capacity, private int $now)
+    public function __construct(private Capacity $capacity, private OpenSteps $steps, private int $now)
     {
     }
 
@@ -76,23 +76,20 @@ final readonly class StepInput
     }
 
     /**
-     * Other work centres that can do a step, as the routing names them.
+     * Other work centres that can do a step.
      *
      * @return array<int, Alternative> by work centre
      */
     private function alternatives(\stdClass $step, int $run, int $setup): array
     {
         $others = [];
-        foreach (StepAlternatives::read($step->alternatives) as $code => $percent) {
-            $centre = $this->capacity->byCode[$code] ?? null;
-            if ($centre !== null && $centre !== $step->work_centre_id) {
-                $others[$centre] = new Alternative(
-                    $centre,
-                    max(1, intdiv($run * $percent + 99, 100)),
-                    $setup,
-                    $this->crewing($step, $centre),
-                );
-            }
+        foreach ($this->steps->ways($step->id) as $centre => $percent) {
+            $others[$centre] = new Alternative(
+                $centre,
+                max(1, intdiv($run * $percent + 99, 100)),
+                $setup,
+                $this->crewing($step, $centre),
+            );
         }
 
         return $others;

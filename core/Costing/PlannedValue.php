@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Costing;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use KeepPace\Core\Quantity\Cents;
 
 /** What a component is planned to cost: what stock of it is worth today, or what its item says where there is none. */
@@ -20,5 +21,17 @@ final class PlannedValue
         return $rule === CostingRule::Standard || $there->quantity->isZero()
             ? Cents::of($quantity, $cost)
             : $there->valueOf($quantity);
+    }
+
+    /**
+     * Of one stock unit, exact, in cents.
+     *
+     * @param  BigDecimal  $cost  euros, by the item
+     */
+    public static function unit(BigDecimal $cost, CostingRule $rule, StockValue $there): BigRational
+    {
+        return $rule === CostingRule::Standard || $there->quantity->isZero()
+            ? BigRational::of($cost)->multipliedBy(100)->simplified()
+            : BigRational::of($there->value)->dividedBy($there->quantity)->simplified();
     }
 }

@@ -24,6 +24,21 @@ enum ItemKind: string
     /** Counted or costed, but never taken from stock for an order. */
     public const NEVER_ISSUED = [self::Phantom, self::Outside, self::Time, self::Consumable];
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Outside => 'outside service',
+            self::Time => 'time',
+            default => $this->value,
+        };
+    }
+
+    /** Whether it can be made of something. */
+    public function hasStructure(): bool
+    {
+        return $this->isMadeHere() || $this === self::Phantom;
+    }
+
     public function isMadeHere(): bool
     {
         return $this === self::Made || $this === self::Assembled;

@@ -15,6 +15,7 @@ final readonly class Line
      * @param  BigRational  $quantity  above 0, per unit made or per order
      * @param  BigDecimal|null  $scrap  per cent lost of what is taken, from 0 to below 100
      * @param  int|null  $step  number of the step it is used at; null = the first
+     * @param  bool  $isCharged  false where somebody else brings it: it costs us nothing
      */
     public function __construct(
         public string $id,
@@ -23,7 +24,14 @@ final readonly class Line
         public LineBasis $basis = LineBasis::PerUnit,
         public ?int $step = null,
         public ?BigDecimal $scrap = null,
+        public bool $isCharged = true,
     ) {
+    }
+
+    /** One of it for each piece. */
+    public static function one(string $item): self
+    {
+        return new self('', $item, BigRational::one());
     }
 
     /** What must be taken for $made units, before rounding: what is lost on the way is added. */

@@ -7,13 +7,21 @@ namespace KeepPace\Core\Structure;
 /** A revision of an item's structure or routing. */
 final readonly class Revision
 {
-    /** @param  string|null  $from  "YYYY-MM-DD", the first day it may be used on; null = ever */
-    public function __construct(public int $id, public bool $isApproved, public ?string $from)
-    {
+    /**
+     * @param  string|null  $from  "YYYY-MM-DD", the first day it may be used on; null = ever
+     * @param  string|null  $approvedAt  "YYYY-MM-DD HH:MM:SS"; null = it came approved, from a file
+     */
+    public function __construct(
+        public int $id,
+        public bool $isApproved,
+        public ?string $from,
+        public ?string $approvedAt = null,
+    ) {
     }
 
     /**
-     * The one in force on a day: of those approved and begun the one that began last; of two of one day the later made.
+     * The one in force on a day: of those approved and begun the one that began last; of two of one day the one that
+     * was approved last, then the later made.
      *
      * @param  list<self>  $all  of one item
      */
@@ -22,11 +30,38 @@ final readonly class Revision
         $last = null;
         foreach ($all as $one) {
             $begun = $one->isApproved && ($one->from === null || $one->from <= $day);
-            if ($begun && ($last === null || [$one->from ?? '', $one->id] > [$last->from ?? '', $last->id])) {
+            if ($begun && ($last === null || $one->order() > $last->order())) {
                 $last = $one;
             }
         }
 
         return $last;
+    }
+
+    /**
+     * What a new revision is called: the letter or number after the last.
+     *
+     * @param  list<string>  $taken  revisions there are, the last one last
+     */
+    public static function nextCode(array $taken): string
+    {
+        $code = $taken === [] ? '' : mb_strtoupper($taken[array_key_last($taken)]);
+        $known = array_map(mb_strtoupper(...), $taken);
+        do {
+            $code = match (true) {
+                $code === '' => 'A',
+                // PHP counts letters and numbers on: Z to AA, 9 to 10, A9 to B0
+                preg_match('/^[A-Z]{1,11}$|^[0-9]{1,11}$|^[A-Z]{1,5}[0-9]{1,5}$/D', $code) === 1 => (string) ++$code,
+                default => mb_substr($code, 0, 10).'2',
+            };
+        } while (in_array($code, $known, true));
+
+        return $code;
+    }
+
+    /** @return array{string, string, int} */
+    private function order(): array
+    {
+        return [$this->from ?? '', $this->approvedAt ?? '', $this->id];
     }
 }

@@ -18,6 +18,16 @@ final class Structures
     }
 
     /**
+     * The same, with other lines for one of them.
+     *
+     * @param  list<Line>  $lines
+     */
+    public function with(string $item, array $lines): self
+    {
+        return new self([$item => $lines] + $this->lines, $this->phantoms);
+    }
+
+    /**
      * What an order for $quantity takes: the item's own lines, with a phantom's lines in its place
      * (at the step the phantom is used at).
      *
@@ -79,6 +89,56 @@ final class Structures
         $visit($item);
 
         return array_reverse(array_map(strval(...), array_keys($done)));
+    }
+
+    /**
+     * All levels below an item, each line under what takes it, down to as many levels as fit.
+     *
+     * @param  int  $most  lines
+     */
+    public function indented(string $item, BigRational $quantity, int $most): Indented
+    {
+        $this->levelOrder($item); // names a loop, where there is one
+        $levels = $this->levelsWithin($item, $most);
+        $lines = [];
+        $walk = function (string $parent, BigRational $pieces, int $level) use (&$walk, &$lines, $levels): void {
+            foreach ($this->lines[$parent] ?? [] as $line) {
+                $total = $line->neededFor($pieces)->simplified();
+                $below = ($this->lines[$line->item] ?? []) !== [];
+                $isOpen = $below && $level < $levels;
+                $isPhantom = isset($this->phantoms[$line->item]);
+                $lines[] = new IndentedLine($level, $line, $total, $below, $isOpen, $isPhantom);
+                if ($isOpen) {
+                    $walk($line->item, $total, $level + 1);
+                }
+            }
+        };
+        $walk($item, $quantity, 1);
+
+        return new Indented($lines, $levels);
+    }
+
+    /** How many levels can be told in so many lines; at least one. */
+    private function levelsWithin(string $item, int $most): int
+    {
+        $ways = [$item => 1]; // lines of this level that are of an item
+        $count = $level = 0;
+        while ($ways !== []) {
+            $next = [];
+            foreach ($ways as $at => $times) {
+                foreach ($this->lines[$at] ?? [] as $line) {
+                    $next[$line->item] = min($most + 1, ($next[$line->item] ?? 0) + $times);
+                }
+            }
+            $count += array_sum($next);
+            if ($count > $most) {
+                return max(1, $level);
+            }
+            $ways = $next;
+            $level++;
+        }
+
+        return max(1, $level - 1);
     }
 
     /** @throws StructureRefused on the first loop anywhere */

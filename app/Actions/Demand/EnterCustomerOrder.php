@@ -100,15 +100,17 @@ final class EnterCustomerOrder
      */
     private function row(Item $item, array $line): array
     {
+        if ($item->retired_at !== null) {
+            throw Refused::because("{$item->label()} is retired: it is not sold any more.", 'item');
+        }
         $quantity = $item->quantity($line['quantity'], $line['unit']);
         $unit = $item->conversion($line['unit'] ?? $item->unit->code)->unit->code;
-        $other = fn () => $item->units->firstOrFail(fn ($one): bool => $one->unit->code === $unit);
 
         return [
             'item_id' => $item->id,
             'quantity' => (string) $quantity->amount,
             'typed_quantity' => $line['quantity'],
-            'typed_unit_id' => $unit === $item->unit->code ? $item->unit_id : $other()->unit_id,
+            'typed_unit_id' => $item->unitId($unit),
             'price' => $line['price'] ?? $item->price,
             'promised_on' => $line['promised_on'],
             'promised_first_on' => $line['promised_on'],

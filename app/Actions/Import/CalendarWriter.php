@@ -4,6 +4,7 @@ namespace App\Actions\Import;
 
 use App\Actions\Schedule\CalendarTrail;
 use App\Books\ProductChanges;
+use App\Books\RowDiff;
 use App\Models\Calendar;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;

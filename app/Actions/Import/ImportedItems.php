@@ -2,11 +2,15 @@
 
 namespace App\Actions\Import;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\ItemFacts;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Unit;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Tracking;
 
 /**
  * Items as they are after an import: those that are there, with what its files say of them. Judges quantities of them.
@@ -62,10 +66,24 @@ final class ImportedItems
         return isset($this->moved[Code::keyOf($number)]);
     }
 
-    /** @return string|null  euros a unit; null = it is new */
-    public function cost(string $number): ?string
+    /** Of one that is there. */
+    public function facts(string $number): ItemFacts
     {
-        return $this->costs[Code::keyOf($number)] ?? null;
+        $is = $this->of($number);
+
+        return new ItemFacts(
+            $number,
+            $is['unit'],
+            Tracking::from($is['tracking']),
+            CostingRule::from($is['costing']),
+            BigDecimal::of($this->costs[Code::keyOf($number)] ?? '0'),
+        );
+    }
+
+    /** @return array{string, string}|null  p and q of a unit it is counted in besides */
+    public function ratio(string $number, string $unit): ?array
+    {
+        return $this->ratios[Code::keyOf($number)][Code::keyOf($unit)] ?? null;
     }
 
     /** @param  array<string, ?string>  $row  of items.csv */

@@ -6,11 +6,10 @@ use App\Access\Deed;
 use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostingRule;
-use KeepPace\Core\Naming\Code;
-use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Costing\ItemFacts;
 use KeepPace\Core\Stock\Tracking;
 
-/** What an import says of units and items, against what is there: what has been moved keeps how it is counted. */
+/** What an import says of units and items, against what is there: core judges it. */
 final readonly class ItemChecks
 {
     public function __construct(private Folder $folder, private ImportedItems $items, private Person $by)
@@ -25,81 +24,55 @@ final readonly class ItemChecks
             }
         }
         foreach ($this->folder->rowsOf('items') as $line => $row) {
-            $this->kept($line, $row);
-            $this->standardCost($line, $row);
-            $this->ownCost($line, $row);
+            $this->item($line, $row);
             $this->items->add($row);
         }
-        array_map($this->items->addUnit(...), $this->folder->rowsOf('item-units'));
-    }
-
-    /**
-     * Unit, tracking and costing of what has been moved.
-     *
-     * @param  array<string, ?string>  $row
-     */
-    private function kept(int $line, array $row): void
-    {
-        $number = (string) $row['number'];
-        if (! $this->items->isThere($number) || ! $this->items->isMoved($number)) {
-            return;
-        }
-        $was = $this->items->of($number);
-        if (Code::keyOf($was['unit']) !== Code::keyOf((string) $row['unit'])) {
-            $this->folder->problem(
-                'items',
-                $line,
-                'unit',
-                "{$number} has been moved in {$was['unit']}; its stock unit stays. Add a conversion instead.",
-            );
-        }
-        foreach (['tracking', 'costing'] as $what) {
-            if ($was[$what] !== (string) $row[$what]) {
-                $this->folder->problem(
-                    'items',
-                    $line,
-                    $what,
-                    "{$number} has been moved with {$what} {$was[$what]}, and that stays. Give the new way a new item.",
-                );
-            }
-        }
-    }
-
-    /**
-     * A standard cost is set by who may value stock.
-     *
-     * @param  array<string, ?string>  $row
-     */
-    private function standardCost(int $line, array $row): void
-    {
-        $was = $this->items->cost((string) $row['number']);
-        if (
-            $was !== null
-            && $row['costing'] === CostingRule::Standard->value
-            && ! BigDecimal::of((string) $row['cost'])->isEqualTo($was)
-            && ! $this->by->may(Deed::Value)
-        ) {
-            $this->folder->problem(
-                'items',
-                $line,
-                'cost',
-                "{$row['number']} is valued at a standard cost of "
-                    .Amount::plain($was)
-                    .', which only who may value stock can change: it revalues what lies there. Leave it as it is, '
-                    .'or ask the cost clerk.',
-            );
+        foreach ($this->folder->rowsOf('item-units') as $line => $row) {
+            $this->ratio($line, $row);
+            $this->items->addUnit($row);
         }
     }
 
     /** @param  array<string, ?string>  $row */
-    private function ownCost(int $line, array $row): void
+    private function item(int $line, array $row): void
     {
-        if ($row['costing'] === CostingRule::Own->value && $row['tracking'] === Tracking::None->value) {
+        $number = (string) $row['number'];
+        $is = new ItemFacts(
+            $number,
+            (string) $row['unit'],
+            Tracking::from((string) $row['tracking']),
+            CostingRule::from((string) $row['costing']),
+            BigDecimal::of((string) $row['cost']),
+        );
+        $was = $this->items->isThere($number) ? $this->items->facts($number) : null;
+        $isMoved = $was !== null && $this->items->isMoved($number);
+        foreach ($is->wrong($was, $isMoved, $this->by->may(Deed::Value)) as $field => $says) {
+            $this->folder->problem('items', $line, $field, $says);
+        }
+    }
+
+    /**
+     * What has been moved keeps the ratios it was counted in.
+     *
+     * @param  array<string, ?string>  $row
+     */
+    private function ratio(int $line, array $row): void
+    {
+        $number = (string) $row['item'];
+        $was = $this->items->ratio($number, (string) $row['unit']);
+        $is = "{$row['p']}/{$row['q']}";
+        if (
+            $was !== null
+            && ! BigDecimal::of($was[0])->multipliedBy((string) $row['q'])
+                ->isEqualTo(BigDecimal::of($was[1])->multipliedBy((string) $row['p']))
+            && $this->items->isMoved($number)
+        ) {
             $this->folder->problem(
-                'items',
+                'item-units',
                 $line,
-                'costing',
-                'own cost is kept by lot or serial: track the item, or take the average.',
+                'p',
+                "one {$row['unit']} of {$number} has been {$was[0]}/{$was[1]} since it was first moved, and that "
+                    ."stays, not {$is}. Give the new size a unit of its own.",
             );
         }
     }

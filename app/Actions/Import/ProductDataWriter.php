@@ -4,6 +4,7 @@ namespace App\Actions\Import;
 
 use App\Books\Ledger;
 use App\Books\ProductChanges;
+use App\Books\RowDiff;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Naming\Code;

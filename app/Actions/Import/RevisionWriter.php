@@ -2,7 +2,11 @@
 
 namespace App\Actions\Import;
 
+use App\Actions\Product\RevisionLines;
 use App\Books\ProductChanges;
+use App\Models\RevisionKind;
+use App\Models\Routing;
+use App\Models\Structure;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 
@@ -19,80 +23,65 @@ final readonly class RevisionWriter
 
     public function routings(): void
     {
-        $this->write('routings', 'routing_steps', 'routing_id', 'number', $this->step(...));
+        $this->write(RevisionKind::Routing, $this->step(...));
     }
 
     public function structures(): void
     {
-        $this->write('structures', 'structure_lines', 'structure_id', 'position', $this->line(...));
+        $this->write(RevisionKind::Structure, $this->line(...));
     }
 
-    /**
-     * @param  string  $file  also the table of the heads
-     * @param  string  $by  column lines are known and sorted by
-     * @param  callable(array<string, ?string>): array<string, mixed>  $line
-     */
-    private function write(string $file, string $lineTable, string $parent, string $by, callable $line): void
+    /** @param  callable(array<string, ?string>): array<string, mixed>  $line */
+    private function write(RevisionKind $kind, callable $line): void
     {
-        $revisions = collect($this->folder->rowsOf($file))
+        $lines = new RevisionLines($kind, $this->changes);
+        $revisions = collect($this->folder->rowsOf($kind->value))
             ->map(fn (array $row, int $at): array => [...$row, '@' => (string) $at])
             ->groupBy(fn (array $row): string => Code::keyOf("{$row['item']}\0{$row['revision']}"));
         foreach ($revisions as $rows) {
             $first = $rows->firstOrFail();
             $itemId = $this->ids->of(['items', 'number'], $first['item']);
-            $want = array_values($rows->map($line)->sortBy($by)->all());
-            $old = DB::table($file)
+            $want = array_values($rows->map($line)->sortBy($kind->by())->all());
+            $old = $kind->model()::query()
                 ->where('item_id', $itemId)
                 ->where('revision_key', Code::keyOf((string) $first['revision']))
-                ->first(['id', 'status']);
+                ->first();
             if ($old === null) {
-                $id = DB::table($file)->insertGetId(['item_id' => $itemId, ...self::head($first)]);
-                DB::table($lineTable)->insert(self::of($want, $parent, $id));
+                $id = DB::table($kind->value)->insertGetId(['item_id' => $itemId, ...self::head($first)]);
+                $lines->insert($id, $want);
             }
-            $lines = [$lineTable, $parent, $by];
-            $how = $old === null
-                ? 'new'
-                : $this->change($file, (int) $old->id, (string) $old->status, $first, $lines, $want);
-            $how === null ?: $this->result->add($file, $how, count($want));
+            $how = $old === null ? 'new' : $this->change($lines, $old, $first, $want);
+            $how === null ?: $this->result->add($kind->value, $how, count($want));
         }
     }
 
     /**
      * @param  array<string, ?string>  $first  line of the revision in the file
-     * @param  array{string, string, string}  $lines  their table, its column of the head, what they are known by
      * @param  list<array<string, mixed>>  $want
      * @return string|null  what became of it; null = it is approved and stays
      */
-    private function change(string $file, int $id, string $status, array $first, array $lines, array $want): ?string
+    private function change(RevisionLines $lines, Structure|Routing $old, array $first, array $want): ?string
     {
-        [$table, $parent, $by] = $lines;
-        $there = DB::table($table)->where($parent, $id);
-        $have = array_values($there->clone()->orderBy($by)->get()->map(fn ($row): array => (array) $row)->all());
-        if (self::isSame($have, $want)) {
+        $have = $lines->of($old->id);
+        if ($lines->isSame($have, $want) && ($old->status === $first['status'] || ! $old->isDraft())) {
             return 'same';
         }
-        if ($status === 'approved') {
-            $this->stays($file, $first);
+        if (! $old->isDraft()) {
+            $this->stays($old::kind()->value, $first);
 
             return null;
         }
-        $this->trail($file, $id, $first, $status, $by, $have, $want);
-        $there->delete();
-        DB::table($file)->where('id', $id)->update(self::head($first, ['status', 'effective_from']));
-        DB::table($table)->insert(self::of($want, $parent, $id));
+        $record = "{$first['item']} revision {$first['revision']}";
+        $lines->replace($old->id, $record, $have, $want);
+        foreach (['status', 'effective_from'] as $field) {
+            if ((string) $old->getAttribute($field) !== (string) $first[$field]) {
+                $this->changes->field($old::kind()->value, $old->id, $record, str_replace('_', ' ', $field),
+                    (string) $old->getAttribute($field), (string) $first[$field]);
+            }
+        }
+        $old->fill([...self::head($first, ['status', 'effective_from']), 'version' => $old->version + 1])->save();
 
         return 'changed';
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $have
-     * @param  list<array<string, mixed>>  $want
-     */
-    private static function isSame(array $have, array $want): bool
-    {
-        $differs = fn (array $row, int $i): bool => RowDiff::differs($have[$i], $row);
-
-        return count($have) === count($want) && array_filter($want, $differs, ARRAY_FILTER_USE_BOTH) === [];
     }
 
     /**
@@ -105,15 +94,6 @@ final readonly class RevisionWriter
         return array_intersect_key($row, array_flip($columns));
     }
 
-    /**
-     * @param  list<array<string, mixed>>  $lines
-     * @return list<array<string, mixed>>
-     */
-    private static function of(array $lines, string $parent, int $id): array
-    {
-        return array_map(fn (array $line): array => [...$line, $parent => $id], $lines);
-    }
-
     /** @param  array<string, ?string>  $first */
     private function stays(string $file, array $first): void
     {
@@ -124,49 +104,6 @@ final readonly class RevisionWriter
             "revision {$first['revision']} of {$first['item']} is approved and differs from this. Give the change a "
                 .'new revision.',
         );
-    }
-
-    /**
-     * What of a draft is another than before: by line and field.
-     *
-     * @param  array<string, ?string>  $first
-     * @param  list<array<string, mixed>>  $have
-     * @param  list<array<string, mixed>>  $want
-     */
-    private function trail(
-        string $file,
-        int $id,
-        array $first,
-        string $status,
-        string $by,
-        array $have,
-        array $want,
-    ): void {
-        $keep = fn (string $what, string $was, string $is) => $this->changes->field(
-            $file,
-            $id,
-            "{$first['item']} revision {$first['revision']}",
-            $what,
-            $was,
-            $is,
-        );
-        $word = $by === 'number' ? 'step' : 'position'; // what a line is called in the file
-        [$before, $after] = [array_column($have, null, $by), array_column($want, null, $by)];
-        foreach ($before + $after as $at => $any) {
-            if (! isset($before[$at])) {
-                $keep("{$word} {$at}", '', 'there');
-            } elseif (! isset($after[$at])) {
-                $keep("{$word} {$at}", 'there', 'taken out');
-            } else {
-                foreach (RowDiff::of($before[$at], $after[$at]) as $column) {
-                    $field = str_replace('_', ' ', $column);
-                    $keep("{$word} {$at}, {$field}", (string) $before[$at][$column], (string) $after[$at][$column]);
-                }
-            }
-        }
-        if (! RowDiff::isSame($status, $first['status'])) {
-            $keep('status', $status, (string) $first['status']);
-        }
     }
 
     /**
@@ -191,9 +128,9 @@ final readonly class RevisionWriter
                     'price',
                     'instructions',
                     'family',
-                    'alternatives',
                 ])
                 ->all(),
+            'ways' => (string) $row['alternatives'],
         ];
     }
 

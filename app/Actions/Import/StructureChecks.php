@@ -2,12 +2,12 @@
 
 namespace App\Actions\Import;
 
-use App\Shop\StepAlternatives;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Routing\OtherWays;
 use KeepPace\Core\Structure\Line;
 use KeepPace\Core\Structure\Structures;
 
@@ -112,7 +112,7 @@ final class StructureChecks
 
     private function alternatives(int $line, string $written): void
     {
-        if ($written !== '' && preg_match(StepAlternatives::PATTERN, $written) !== 1) {
+        if ($written !== '' && preg_match(OtherWays::PATTERN, $written) !== 1) {
             $this->folder->problem(
                 'routings',
                 $line,
@@ -128,7 +128,7 @@ final class StructureChecks
         ];
         foreach (
             array_diff(
-                array_keys(StepAlternatives::read($written)),
+                array_keys(OtherWays::read($written)),
                 array_map(Code::keyOf(...), array_map(strval(...), $codes)),
             ) as $code
         ) {

@@ -12,6 +12,8 @@ use App\Models\OrderStep;
 use App\Models\Routing;
 use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Quantity;
@@ -37,7 +39,6 @@ final class OrderCopy
         'price',
         'instructions',
         'family',
-        'alternatives',
         'setup_crew',
         'machine_minutes',
         'yield_percent',
@@ -67,6 +68,7 @@ final class OrderCopy
         if (! $item->isMade()) {
             throw OrderRefused::notMade($item->label(), $item->kind->value);
         }
+        $item->assertMoreOfIt();
         $masters = Masters::today();
         $structure = $masters->structure($item);
         $routing = $masters->routing($item);
@@ -102,6 +104,34 @@ final class OrderCopy
             $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
             $step->save();
         }
+        $routing === null ?: $this->ways($order, $routing);
+    }
+
+    private function ways(Order $order, Routing $routing): void
+    {
+        DB::table('order_step_ways')->insertUsing(
+            ['order_step_id', 'work_centre_id', 'percent'],
+            DB::table('routing_step_ways AS y')
+                ->join('routing_steps AS m', 'm.id', 'y.routing_step_id')
+                ->join('order_steps AS s', fn (JoinClause $join) => $join
+                    ->on('s.source_step_id', 'm.id')
+                    ->where('s.order_id', $order->id))
+                ->where('m.routing_id', $routing->id)
+                ->orderBy('y.id')
+                ->select(['s.id', 'y.work_centre_id', 'y.percent']),
+        );
+    }
+
+    /** A piece of an order can be done wherever the whole could. */
+    public static function waysOf(OrderStep $from, OrderStep $to): void
+    {
+        DB::table('order_step_ways')->insertUsing(
+            ['order_step_id', 'work_centre_id', 'percent'],
+            DB::table('order_step_ways')
+                ->where('order_step_id', $from->id)
+                ->orderBy('id')
+                ->selectRaw('?, work_centre_id, percent', [$to->id]),
+        );
     }
 
     /** @param  list<Need>  $needs */

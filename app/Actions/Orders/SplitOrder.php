@@ -165,6 +165,7 @@ final class SplitOrder
             $copy = new OrderStep(['order_id' => $new->id, ...$step->only(self::STEP)]);
             $copy->baseline_minutes = $copy->planned_minutes = $this->copy->minutes($copy, $part);
             $copy->save();
+            OrderCopy::waysOf($step, $copy);
             $step->baseline_minutes = $step->planned_minutes = $this->copy->minutes($step, $all->minus($part));
             $step->save();
             if ($i === 0 && $order->released_at !== null) {

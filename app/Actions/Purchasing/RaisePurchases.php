@@ -98,10 +98,12 @@ final class RaisePurchases
     private function row(LineToBuy $line): array
     {
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
+        $item->assertMoreOfIt();
         $supplier = $line->supplier
             ?? $item->supplier_id
             ?? throw PurchaseRefused::noSupplier($item->label());
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
+        $typed = $item->conversion($line->unit ?? $item->unit->code);
         $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_time_days);
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
             throw PurchaseRefused::dayHasPassed(null);
@@ -112,6 +114,10 @@ final class RaisePurchases
             [
                 'item_id' => $item->id,
                 'quantity' => (string) $quantity,
+                'typed_quantity' => $line->quantity,
+                'typed_unit_id' => $item->unitId($typed->unit->code),
+                'ratio_p' => (string) $typed->ratio->getNumerator(),
+                'ratio_q' => (string) $typed->ratio->getDenominator(),
                 'price' => $line->price ?? $item->cost,
                 'expected_on' => $expected,
             ],

@@ -2,25 +2,70 @@
 
 namespace App\Http\Controllers;
 
-use App\Reading\Like;
+use App\Actions\Product\ChangeItem;
+use App\Actions\Product\MakeItem;
+use App\Http\Requests\ItemRequest;
+use App\Http\Requests\NewItemRequest;
+use App\Models\Item;
+use App\Queries\Product\ItemFilter;
+use App\Queries\Product\ItemList;
+use App\Queries\Product\ItemPage;
+use App\View\ItemForm;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
 
-/** Items to choose from while typing. */
+/** Items: the list of all, one with what is known of it, a new one, a change. */
 class ItemController extends Controller
 {
     public function index(Request $request): View
     {
-        $text = mb_substr($request->string('q')->trim()->value(), 0, 60);
+        $filter = ItemFilter::from($request);
 
-        return view('parts.items', ['items' => DB::table('items AS i')->join('units AS u', 'u.id', 'i.unit_id')
-            ->where(
-                fn ($any) => $any
-                    ->where('i.number_key', 'like', Like::insideKey($text))
-                    ->orWhere('i.name', 'like', Like::inside($text)),
-            )
-            ->orderByRaw("i.kind NOT IN ('assembled', 'made')")->orderBy('i.number')->limit(30)
-            ->get(['i.number', 'i.name', 'u.code AS unit', 'i.price'])]);
+        return view('product.items', [
+            'filter' => $filter,
+            'items' => ItemList::of($filter),
+            'categories' => ItemList::categories(),
+        ]);
+    }
+
+    public function show(int $item): View
+    {
+        $page = ItemPage::of(Item::query()->findOrFail($item));
+
+        return view('product.item', ['page' => $page, 'item' => $page->item]);
+    }
+
+    public function create(Request $request): View
+    {
+        $like = Item::query()->with('unit', 'units.unit')->find($request->integer('like'));
+
+        return view('product.item-new', ['form' => ItemForm::like($like), 'like' => $like]);
+    }
+
+    public function store(NewItemRequest $request, MakeItem $make): RedirectResponse
+    {
+        $number = $request->validated('number');
+        $like = $request->validated('like') === null ? null : $request->integer('like');
+        $booking = $make->handle($number, $request->facts(), $like, $request->signed());
+        $item = Item::query()->where('number_key', Code::keyOf($number))->firstOrFail();
+
+        return $this->done(to_route('items.show', $item->id), $booking);
+    }
+
+    public function edit(int $item): View
+    {
+        $found = Item::query()->with('unit', 'units.unit')->findOrFail($item);
+
+        return view('product.item-change', ['item' => $found, 'form' => ItemForm::of($found)]);
+    }
+
+    public function update(ItemRequest $request, int $item, ChangeItem $change): RedirectResponse
+    {
+        return $this->done(
+            to_route('items.show', $item),
+            $change->handle($item, $request->integer('version'), $request->facts(), $request->signed()),
+        );
     }
 }

@@ -28,7 +28,8 @@ final readonly class PlainNumber implements ValidationRule
         }
     }
 
-    private function says(string $typed): ?string
+    /** What is wrong with it; null = nothing. */
+    public function says(string $typed): ?string
     {
         if (preg_match('/^-?\d{1,15}(\.\d{1,12})?$/D', $typed) !== 1) {
             return QuantityRefused::saysOf($typed);

@@ -10,7 +10,7 @@ use App\Shop\Handful;
 use App\Shop\HeldPromises;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
-use App\Shop\StepAlternatives;
+use App\Shop\StepWays;
 use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
@@ -70,20 +70,13 @@ final class BoardData
      */
     private static function barsOf(int $planId): array
     {
-        $codes = DB::table('work_centres')->pluck('id', 'code_key')->map(fn ($id): int => (int) $id);
         $bars = [];
+        $ways = StepWays::ofPlan($planId);
         $late = self::lateBack();
         foreach (DB::select(self::bars(), [$planId]) as $row) {
-            $others = array_values(
-                array_filter(
-                    array_map(
-                        fn (string $code): ?int => $codes[$code] ?? null,
-                        array_keys(StepAlternatives::read($row->alternatives)),
-                    ),
-                ),
-            );
+            $id = $row->id;
             $bars[] = [
-                $row->id,
+                $id,
                 (int) $row->centre,
                 (int) $row->machine,
                 (int) $row->start,
@@ -96,11 +89,20 @@ final class BoardData
                 (int) $row->pinned,
                 $row->supplier ?? '',
                 $row->family,
-                isset($late[$row->id]) ? 1 : 0,
-                $others === [] ? [] : [(int) $row->home, ...$others]];
+                isset($late[$id]) ? 1 : 0,
+                self::others((int) $row->home, is_int($id) ? $ways[$id] ?? [] : [])];
         }
 
         return $bars;
+    }
+
+    /**
+     * @param  array<int, int>  $ways  percent of the time by other work centre
+     * @return list<int> all work centres that can do a step, its own first; none where it is the only one
+     */
+    private static function others(int $home, array $ways): array
+    {
+        return $ways === [] ? [] : [$home, ...array_keys($ways)];
     }
 
     /** SQL of what stands in a plan, by its start. */
@@ -114,7 +116,7 @@ final class BoardData
         return "SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
             {$start} AS start, LEAST({$run}, {$start} + CEIL(s.setup_minutes)) AS run, {$end} AS end,
             s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started,
-            n.id IS NOT NULL AS pinned, v.name AS supplier, s.alternatives, s.work_centre_id AS home
+            n.id IS NOT NULL AS pinned, v.name AS supplier, s.work_centre_id AS home
             FROM plan_steps p
             JOIN order_steps s ON s.id = p.order_step_id
             LEFT JOIN suppliers v ON v.id = s.supplier_id

@@ -35,6 +35,8 @@ enum Page: string
     case Stock = 'stock.index';
     case Bookings = 'bookings.index';
     case Periods = 'periods.index';
+    case Items = 'items.index';
+    case Drafts = 'drafts.index';
     case Import = 'import.index';
     case People = 'people.index';
 
@@ -65,6 +67,8 @@ enum Page: string
             self::Stock => 'On hand',
             self::Bookings => 'Bookings',
             self::Periods => 'Periods',
+            self::Items => 'Items',
+            self::Drafts => 'Drafts',
             self::Import => 'Import',
             self::People => 'People',
         };
@@ -82,7 +86,7 @@ enum Page: string
             self::Purchases => Subject::Suppliers,
             self::Stock, self::Bookings => Subject::Stock,
             self::Periods => Subject::Books,
-            self::Import, self::People => Subject::Data,
+            self::Items, self::Drafts, self::Import, self::People => Subject::Data,
         };
     }
 
@@ -114,6 +118,7 @@ enum Page: string
             self::Receive => 'v',
             self::Purchases => 'p',
             self::Stock => 'k',
+            self::Items => 'e',
             default => null,
         };
     }
@@ -139,6 +144,7 @@ enum Page: string
         $room = match ($room) {
             'slips' => 'issue',
             'reservations' => 'stock',
+            'structures', 'routings', 'retired-items' => 'items',
             default => $room,
         };
 

@@ -2,7 +2,7 @@
 {{-- Goods that come in: on a purchase, without one, a customer's own. --}}
 <x-more class="mt-3" id="in" summary="Book goods in" :open="$errors->any() || $form->receive">
     <x-form class="actions align-items-end" :to="route('stock.store')">
-        <datalist id="items" hx-get="{{ route('items.index') }}?q="
+        <datalist id="items" hx-get="{{ route('items.choose') }}?q="
             hx-trigger="toggle from:closest details once"></datalist>
         <x-choice name="purchase_id" label="On purchase" :options="$form->purchases" :value="$form->receive?->id" />
         @if ($form->more !== '')

@@ -11,6 +11,7 @@
     <script src="/assets/htmx.min.js" defer></script>
     <script src="/js/pace.js?v={{ filemtime(public_path('js/pace.js')) }}" defer></script>
     <script src="/js/live.js?v={{ filemtime(public_path('js/live.js')) }}" defer></script>
+    <script src="/js/product.js?v={{ filemtime(public_path('js/product.js')) }}" defer></script>
     {{-- on every page: a form that answers in place leads to the board from anywhere, and loads no script --}}
     @foreach (['board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)
         <script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>

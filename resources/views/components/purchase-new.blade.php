@@ -1,6 +1,6 @@
 <x-more summary="Order something" :open="$isOpen" class="mt-3">
     <x-form class="actions align-items-end" :key="$key()" :to="route('purchases.store')">
-        <datalist id="items" hx-get="{{ route('items.index') }}?q="
+        <datalist id="items" hx-get="{{ route('items.choose') }}?q="
             hx-trigger="toggle from:closest details once"></datalist>
         <div class="in">
             <label for="p-i">Item</label>

@@ -17,7 +17,7 @@
                 <x-field name="ship_to" label="Ship to, if not their address" size="34" maxlength="200" />
             </div>
         </div>
-        <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="load"></datalist>
+        <datalist id="items" hx-get="{{ route('items.choose') }}?q=" hx-trigger="load"></datalist>
         <table class="list">
             <thead>
                 <tr>

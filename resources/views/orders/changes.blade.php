@@ -32,7 +32,7 @@
     <x-more summary="Add a component" :open="$typed('new-component')->isMine()">
         <x-form class="actions align-items-end" key="new-component" :to="route('order-components.store', $order->id)">
             <input type="hidden" name="version" value="{{ $order->version }}">
-            <datalist id="items" hx-get="{{ route('items.index') }}?q="
+            <datalist id="items" hx-get="{{ route('items.choose') }}?q="
                 hx-trigger="toggle from:closest details once"></datalist>
             <x-field name="item" label="Item" list="items" />
             <x-field name="quantity" label="Quantity" class="n" inputmode="decimal" />

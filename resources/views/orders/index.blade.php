@@ -73,7 +73,7 @@
         <x-more summary="Make an order for the shelf" :open="$errors->hasAny(['item', 'quantity', 'due_on'])"
             class="mt-3">
             <x-form class="actions align-items-end" :to="route('orders.store')">
-                <datalist id="items" hx-get="{{ route('items.index') }}?q="
+                <datalist id="items" hx-get="{{ route('items.choose') }}?q="
                     hx-trigger="toggle from:closest details once"></datalist>
                 <x-field name="item" label="Item" list="items" required />
                 <x-field name="quantity" label="Quantity" class="n" required inputmode="decimal" />

@@ -5,7 +5,7 @@
     </p>
     <x-form class="actions align-items-end" :to="route('promise.ask')">
         <x-field name="item" label="Item number" :value="$asked['item'] ?? ''" list="items" size="16" />
-        <datalist id="items" hx-get="{{ route('items.index') }}?q=" hx-trigger="load"></datalist>
+        <datalist id="items" hx-get="{{ route('items.choose') }}?q=" hx-trigger="load"></datalist>
         <x-field name="quantity" label="How many" :value="$asked['quantity'] ?? ''" class="n" inputmode="decimal" />
         <x-day name="wanted" label="Wanted by" :value="$asked['wanted'] ?? ''" />
         <button class="btn btn-act">Ask</button>

@@ -1,7 +1,7 @@
 <x-more class="mt-3" summary="Add what is not on it" :open="old('form') === 'add'">
     <x-form class="actions align-items-end" key="add" :to="route('slips.add', $slip->id)">
         <input type="hidden" name="version" value="{{ $slip->version }}">
-        <datalist id="items" hx-get="{{ route('items.index') }}?q="
+        <datalist id="items" hx-get="{{ route('items.choose') }}?q="
             hx-trigger="toggle from:closest details once"></datalist>
         <x-choice name="order" label="Order" :options="$page->orders()" />
         <x-field name="item" label="Item" list="items" />

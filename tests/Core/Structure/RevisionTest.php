@@ -18,5 +18,23 @@ it('takes the approved revision that began last', function (array $revisions, st
     'an older one with a later day' => [[[1, true, '2026-11-20'], [2, true, '2026-11-10']], '2026-11-24', 1],
     'one with a day before one of ever' => [[[2, true, null], [1, true, '2026-11-10']], '2026-11-24', 1],
     'two of one day: the later made' => [[[1, true, '2026-11-10'], [2, true, '2026-11-10']], '2026-11-24', 2],
+    'two of one day: the one approved last' => [
+        [[1, true, '2026-11-10', '2026-11-10 09:30:00'], [2, true, '2026-11-10', '2026-11-10 08:00:00']],
+        '2026-11-24',
+        1,
+    ],
     'before any began' => [[[1, true, '2026-11-10']], '2026-11-09', null],
+]);
+
+it('calls a new revision by what follows the last', function (array $taken, string $next) {
+    expect(Revision::nextCode($taken))->toBe($next);
+})->with([
+    [[], 'A'],
+    [['A'], 'B'],
+    [['A', 'b'], 'C'],
+    [['Z'], 'AA'],
+    [['9'], '10'],
+    [['A', 'C', 'B'], 'D'],
+    [['A9'], 'B0'],
+    [['2026-11'], '2026-112'],
 ]);

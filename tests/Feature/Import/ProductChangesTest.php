@@ -73,7 +73,7 @@ it('keeps what becomes of a draft, line by line', function () {
     importAs($this, Role::Planner, ['structures.csv' => "{$head}STAND-3,x,draft,10,TUBE-30,3.5,m,10\n"]);
     expect(trail())->toBe([
         'planner | STAND-3 revision x | position 10, quantity | 3 | 3.5',
-        'planner | STAND-3 revision x | position 20 | there | taken out',
+        'planner | STAND-3 revision x | position 20 | 3 pc FOOT-1 | taken out',
     ]);
 });
 

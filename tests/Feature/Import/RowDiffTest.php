@@ -1,6 +1,6 @@
 <?php
 
-use App\Actions\Import\RowDiff;
+use App\Books\RowDiff;
 
 /* What counts as the same in a file and in a table: 1.50 and 1.5, '' and null; not 'a' and 'A'. */
 

@@ -22,10 +22,12 @@ it('lets a role do just this', function (Role $role, array $deeds) {
         'release',
         'import',
         'see-money',
+        'change-items',
+        'draw-up',
     ]],
     [Role::Storekeeper, ['issue', 'goods-in', 'from-supplier', 'receive', 'ship', 'reverse', 'see-money']],
     [Role::Operator, ['report', 'say-absent']],
-    [Role::Buyer, ['goods-in', 'purchase', 'see-money']],
+    [Role::Buyer, ['goods-in', 'purchase', 'see-money', 'change-items']],
     [Role::Sales, ['enter-customer-order', 'cover', 'promise', 'see-money']],
     [Role::CostClerk, ['close', 'value', 'reverse', 'see-money']],
     [
@@ -53,6 +55,9 @@ it('lets a role do just this', function (Role $role, array $deeds) {
             'import',
             'people',
             'see-money',
+            'change-items',
+            'draw-up',
+            'approve',
         ],
     ],
 ]);

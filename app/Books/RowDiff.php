@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Import;
+namespace App\Books;
 
 use Brick\Math\BigDecimal;
 
@@ -32,6 +32,11 @@ final class RowDiff
     {
         return is_numeric($was) && is_numeric($is)
             ? BigDecimal::of((string) $was)->isEqualTo((string) $is)
-            : (string) $was === (string) $is;
+            : self::text($was) === self::text($is);
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
     }
 }

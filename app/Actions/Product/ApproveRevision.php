@@ -1,0 +1,109 @@
+<?php
+
+namespace App\Actions\Product;
+
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
+use App\Books\ProductChanges;
+use App\Books\Signed;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\ItemRevision;
+use App\Models\Person;
+use App\Models\RevisionKind;
+use App\Models\Structure;
+use App\Shop\MadeOf;
+use App\Shop\ToApprove;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Refused;
+
+/** Approves a draft: from its day on orders are made by it, and nobody changes it any more. */
+final class ApproveRevision
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  string|null  $from  "YYYY-MM-DD"; null = from now on
+     *
+     * @throws Refused with all that is missing
+     */
+    public function handle(RevisionKind $kind, int $id, int $version, ?string $from, Signed $signed): Booking
+    {
+        return $this->bookings->once(BookingKind::ProductData, $signed, new Part(
+            // whatever could close a loop with it has an item in common with it: they wait for each other there
+            fn (): Needs => Needs::items(self::below($kind, $id)),
+            function (Ledger $ledger) use ($kind, $id, $version, $from, $signed): void {
+                $draft = Drafts::held($kind, $id, $version);
+                $day = $from ?? self::today();
+                self::assertMay($draft, $day, $signed->person);
+                $holes = ToApprove::holes($draft, $day);
+                if ($holes !== []) {
+                    throw new Refused($holes);
+                }
+                $this->write($ledger, $draft, $day, $signed->person);
+            },
+        ));
+    }
+
+    private function write(Ledger $ledger, ItemRevision $draft, string $day, Person $by): void
+    {
+        $changes = new ProductChanges($ledger->booking->id);
+        $record = Drafts::record($draft);
+        $changes->field($draft::kind()->value, $draft->id, $record, 'status', 'draft', 'approved');
+        $changes->field(
+            $draft::kind()->value,
+            $draft->id,
+            $record,
+            'effective from',
+            (string) $draft->effective_from,
+            $day,
+        );
+        $changes->write();
+        $draft->fill([
+            'status' => 'approved',
+            'effective_from' => $day,
+            'approved_by_id' => $by->id,
+            'approved_at' => now(),
+            'version' => $draft->version + 1,
+        ])->save();
+        $ledger->says(ucfirst($draft->label()).' is approved, '.(
+            $day === self::today()
+                ? 'for orders made from now on.'
+                : 'for orders made from '.CarbonImmutable::parse($day)->format('D j M Y').' on.'
+        ));
+    }
+
+    private static function today(): string
+    {
+        return now(config()->string('pace.zone'))->toDateString();
+    }
+
+    /** @return list<int> its item and all below it */
+    private static function below(RevisionKind $kind, int $id): array
+    {
+        $draft = $kind->model()::query()->findOrFail($id);
+        $of = MadeOf::below([$draft->item_id], $draft instanceof Structure ? $draft : null);
+
+        return array_column($of->items, 'id');
+    }
+
+    /** @throws Refused */
+    private static function assertMay(ItemRevision $draft, string $day, Person $by): void
+    {
+        if ($draft->changed_by_id === $by->id && ! config()->boolean('pace.author_approves')) {
+            throw Refused::because(
+                'You changed this draft last. Another person approves it: two pairs of eyes see more.',
+            );
+        }
+        if ($day < self::today()) {
+            throw Refused::because(
+                'That day has passed. Orders made since then are as they are; approve it from today on.',
+                'from',
+            );
+        }
+    }
+}

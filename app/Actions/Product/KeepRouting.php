@@ -1,0 +1,162 @@
+<?php
+
+namespace App\Actions\Product;
+
+use App\Books\Bookings;
+use App\Books\Ledger;
+use App\Books\Part;
+use App\Books\ProductChanges;
+use App\Books\Signed;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\RevisionKind;
+use App\Models\Supplier;
+use App\Models\WorkCentre;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Routing\OtherWays;
+use KeepPace\Core\Routing\RunBasis;
+
+/** Keeps the steps of a routing's draft as they were typed, by their numbers. */
+final class KeepRouting
+{
+    private readonly LineWords $words;
+
+    public function __construct(private readonly Bookings $bookings)
+    {
+        $this->words = new LineWords;
+    }
+
+    /**
+     * @param  array<int, TypedStep>  $steps  by row of the form
+     *
+     * @throws Refused with a sentence beside each field that is wrong
+     */
+    public function handle(int $id, int $version, string $note, array $steps, Signed $signed): Booking
+    {
+        return $this->bookings->once(BookingKind::ProductData, $signed, Part::writing(
+            function (Ledger $ledger) use ($id, $version, $note, $steps, $signed): void {
+                $draft = Drafts::held(RevisionKind::Routing, $id, $version);
+                $changes = new ProductChanges($ledger->booking->id);
+                $stand = new RevisionLines(RevisionKind::Routing, $changes);
+                $have = $stand->of($id);
+                $stand->replace($id, Drafts::record($draft), $have, $this->judged($steps, $have));
+                if ($draft->note !== $note) {
+                    $changes->field('routings', $id, Drafts::record($draft), 'why', $draft->note, $note);
+                }
+                $changes->write();
+                $draft->note = $note;
+                Drafts::changed($draft, $signed->person);
+                $count = count($steps) === 1 ? '1 step' : count($steps).' steps';
+                $ledger->says('Draft '.$draft->label()." kept with {$count}.");
+            },
+        ));
+    }
+
+    /**
+     * @param  array<int, TypedStep>  $steps
+     * @param  list<array<string, mixed>>  $have  as they stand
+     * @return list<array<string, mixed>>
+     *
+     * @throws Refused
+     */
+    private function judged(array $steps, array $have): array
+    {
+        $known = array_column($have, 'price', 'id');
+        $rows = $wrong = $seen = [];
+        foreach ($steps as $at => $step) {
+            foreach ($this->wrong($step) as $field => $says) {
+                $wrong["lines.{$at}.{$field}"] = $says;
+            }
+            if (isset($seen[$step->number])) {
+                $wrong["lines.{$at}.number"] =
+                    "Step {$step->number} is there already: {$seen[$step->number]}. Give each its own number.";
+            }
+            $seen[$step->number] = $step->name;
+            $rows[$step->number] = self::row($step, $known);
+        }
+        ksort($rows);
+
+        return $wrong === [] ? array_values($rows) : throw new Refused($wrong);
+    }
+
+    /** @return array<string, string> a sentence by field */
+    private function wrong(TypedStep $step): array
+    {
+        return array_filter([
+            'at' => self::wrongPlace($step),
+            'rate' => $step->supplier === null
+                && $step->basis === RunBasis::UnitsPerHour
+                && ! BigDecimal::of($step->rate)->isPositive()
+                ? 'How many an hour? Type a number above 0.'
+                : null,
+            'ways' => $this->wrongWays($step),
+        ], is_string(...));
+    }
+
+    private static function wrongPlace(TypedStep $step): ?string
+    {
+        $isThere = $step->supplier === null
+            ? WorkCentre::query()->whereKey($step->workCentre)->exists()
+            : Supplier::query()->whereKey($step->supplier)->exists();
+
+        return $isThere ? null : 'Choose where it is done: a work centre, or a supplier.';
+    }
+
+    private function wrongWays(TypedStep $step): ?string
+    {
+        if ($step->ways === '') {
+            return null;
+        }
+        if ($step->supplier !== null) {
+            return 'A supplier does this step: there is no other work centre for it.';
+        }
+        if (preg_match(OtherWays::PATTERN, $step->ways) !== 1) {
+            return "'{$step->ways}' is not such as SAW2|BENCH:150 (work centres, with the time in percent).";
+        }
+        foreach (OtherWays::read($step->ways) as $code => $percent) {
+            try {
+                $centre = $this->words->workCentre((string) $code);
+            } catch (Refused $refused) {
+                return $refused->getMessage();
+            }
+            if ($centre === $step->workCentre) {
+                return mb_strtoupper((string) $code).' does it already: another work centre is one besides.';
+            }
+            if ($percent < 10) {
+                return 'Less than 10 % of the time is a slip of the finger.';
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  array<int, mixed>  $known  prices by id
+     * @return array<string, mixed>
+     */
+    private static function row(TypedStep $step, array $known): array
+    {
+        $isHere = $step->supplier === null;
+
+        return [
+            ...($step->id !== null && isset($known[$step->id]) ? ['id' => $step->id] : []),
+            'number' => $step->number,
+            'name' => $step->name,
+            'work_centre_id' => $step->workCentre,
+            'supplier_id' => $step->supplier,
+            'setup_minutes' => $isHere ? $step->setup : '0',
+            'run_basis' => $step->basis->value,
+            'run_rate' => $isHere ? $step->rate : '0',
+            'batch' => $step->batch,
+            'crew' => $step->crew,
+            'wait_minutes' => $step->wait,
+            'move_minutes' => $step->move,
+            'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
+            'price' => $isHere ? '0' : $step->price ?? $known[$step->id ?? 0] ?? '0',
+            'instructions' => $step->instructions,
+            'family' => $step->family,
+            'ways' => $step->ways,
+        ];
+    }
+}

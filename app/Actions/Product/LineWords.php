@@ -1,0 +1,88 @@
+<?php
+
+namespace App\Actions\Product;
+
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Columns of structure lines and routing steps in the words of the trail: what they refer to by its number or code. */
+final class LineWords
+{
+    /** Tables that columns refer to, with what a row of them is called by. */
+    private const REFERS = [
+        'item_id' => ['items', 'number'],
+        'unit_id' => ['units', 'code'],
+        'work_centre_id' => ['work_centres', 'code'],
+        'supplier_id' => ['suppliers', 'number'],
+    ];
+
+    private const FIELDS = [
+        'item_id' => 'component',
+        'unit_id' => 'unit',
+        'work_centre_id' => 'work centre',
+        'supplier_id' => 'supplier',
+        'step_number' => 'step',
+        'scrap_percent' => 'scrap %',
+        'ways' => 'or at',
+    ];
+
+    /** @var array<string, string> by "table id" */
+    private array $codes = [];
+
+    /** @var array<string, int>|null  id by key */
+    private ?array $workCentres = null;
+
+    public function field(string $column): string
+    {
+        return self::FIELDS[$column] ?? str_replace('_', ' ', $column);
+    }
+
+    public function say(string $column, mixed $value): string
+    {
+        $refers = self::REFERS[$column] ?? null;
+        if ($refers === null || ! is_numeric($value)) {
+            return is_scalar($value) ? (string) $value : '';
+        }
+        [$table, $code] = $refers;
+        $found = fn (): mixed => DB::table($table)->where('id', $value)->value($code);
+
+        return $this->codes["{$table} {$value}"] ??= is_string($is = $found()) ? $is : (string) $value;
+    }
+
+    /**
+     * A whole line: "2.85 m2 SS-15", "Cut blank at LASER".
+     *
+     * @param  array<string, mixed>  $row
+     */
+    public function line(array $row): string
+    {
+        if (isset($row['item_id'])) {
+            $quantity = is_string($row['quantity'] ?? null) ? Amount::plain($row['quantity']) : '';
+
+            $unit = $this->say('unit_id', $row['unit_id']);
+
+            return trim("{$quantity} {$unit} {$this->say('item_id', $row['item_id'])}");
+        }
+        $at = isset($row['supplier_id'])
+            ? $this->say('supplier_id', $row['supplier_id'])
+            : $this->say('work_centre_id', $row['work_centre_id'] ?? null);
+
+        return $this->say('name', $row['name'] ?? '')." at {$at}";
+    }
+
+    /** @throws Refused when there is no such work centre */
+    public function workCentre(string $code): int
+    {
+        $this->workCentres ??= DB::table('work_centres')
+            ->pluck('id', 'code')
+            ->mapWithKeys(fn (mixed $id, mixed $code): array => [
+                Code::keyOf((string) $code) => is_numeric($id) ? (int) $id : 0,
+            ])
+            ->all();
+
+        return $this->workCentres[Code::keyOf($code)]
+            ?? throw Refused::because('No work centre has the code '.mb_strtoupper($code).'.', 'ways');
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+namespace App\Actions\Product;
+
+use KeepPace\Core\Routing\RunBasis;
+
+/** A step of a routing as it was typed. */
+final readonly class TypedStep
+{
+    /**
+     * @param  int|null  $id  of the step it was; null = it is new
+     * @param  string  $setup  minutes
+     * @param  string|null  $price  euros a piece, of what a supplier does; null where who types may not see it: it
+     *     stays
+     * @param  string  $ways  other work centres, such as "SAW2|BENCH:150"
+     */
+    public function __construct(
+        public ?int $id,
+        public int $number,
+        public string $name,
+        public ?int $workCentre,
+        public ?int $supplier,
+        public string $setup = '0',
+        public RunBasis $basis = RunBasis::MinutesPerUnit,
+        public string $rate = '0',
+        public string $batch = '1',
+        public int $crew = 1,
+        public int $wait = 0,
+        public int $move = 0,
+        public int $leadTimeDays = 0,
+        public ?string $price = '0',
+        public string $instructions = '',
+        public string $family = '',
+        public string $ways = '',
+    ) {
+    }
+}

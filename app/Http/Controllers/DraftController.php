@@ -1,0 +1,15 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Queries\Product\DraftList;
+use Illuminate\Contracts\View\View;
+
+/** Drafts that wait to be approved. */
+class DraftController extends Controller
+{
+    public function index(): View
+    {
+        return view('product.drafts', ['drafts' => DraftList::all()]);
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Product\RetireItem;
+use App\Http\Requests\VersionRequest;
+use Illuminate\Http\RedirectResponse;
+
+/** Items that are not used any more. */
+class RetiredItemController extends Controller
+{
+    public function store(VersionRequest $request, int $item, RetireItem $retire): RedirectResponse
+    {
+        return $this->done(
+            to_route('items.show', $item),
+            $retire->handle($item, $request->integer('version'), true, $request->signed()),
+        );
+    }
+
+    public function destroy(VersionRequest $request, int $item, RetireItem $retire): RedirectResponse
+    {
+        return $this->done(
+            to_route('items.show', $item),
+            $retire->handle($item, $request->integer('version'), false, $request->signed()),
+        );
+    }
+}

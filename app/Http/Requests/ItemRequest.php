@@ -1,0 +1,105 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Access\Deed;
+use App\Actions\Product\TypedItem;
+use Illuminate\Validation\Rule;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Stock\LotRule;
+use KeepPace\Core\Stock\Tracking;
+use KeepPace\Core\Structure\ItemKind;
+
+/** What an item's page says of it. */
+class ItemRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'version' => Rules::version(),
+            'name' => ['required', ...Rules::text(100)],
+            'kind' => ['required', Rule::enum(ItemKind::class)],
+            'unit_id' => ['required', ...Rules::id(), 'exists:units,id'],
+            'tracking' => ['required', Rule::enum(Tracking::class)],
+            'cover_for' => ['required', 'in:line,shelf'],
+            'costing' => ['required', Rule::enum(CostingRule::class)],
+            'lot_rule' => ['required', Rule::enum(LotRule::class)],
+            'category' => ['nullable', ...Rules::text(40)],
+            'description' => ['nullable', ...Rules::text(5000)],
+            'supplier_id' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
+            'lead_time_days' => ['nullable', 'bail', 'integer', 'between:0,999'],
+            'minimum_days' => ['nullable', 'bail', 'integer', 'between:0,9999'],
+            ...array_fill_keys(
+                ['reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot'],
+                ['nullable', ...Rules::amountOrZero()],
+            ),
+            'is_running_out' => ['nullable', 'boolean'],
+            ...array_fill_keys(['cost', 'price'], ['nullable', ...Rules::price()]),
+            'units' => ['nullable', 'array', 'max:50'],
+        ];
+    }
+
+    public function facts(): TypedItem
+    {
+        $some = fn (string $field, string $else): string => (string) ($this->validated($field) ?? $else);
+        $money = fn (string $field): ?string => $this->person()->may(Deed::SeeMoney) ? $some($field, '0') : null;
+
+        return new TypedItem(
+            $this->validated('name'),
+            ItemKind::from($this->validated('kind')),
+            (int) $this->validated('unit_id'),
+            Tracking::from($this->validated('tracking')),
+            $this->validated('cover_for'),
+            CostingRule::from($this->validated('costing')),
+            LotRule::from($this->validated('lot_rule')),
+            $some('category', ''),
+            $some('description', ''),
+            $this->validated('supplier_id') === null ? null : (int) $this->validated('supplier_id'),
+            (int) $some('lead_time_days', '0'),
+            $some('reorder_point', '0'),
+            $some('safety_stock', '0'),
+            $some('minimum_issue', '0'),
+            (int) $some('minimum_days', '0'),
+            $some('usual_lot', '0'),
+            $this->boolean('is_running_out'),
+            $money('cost'),
+            $money('price'),
+            $this->units(),
+        );
+    }
+
+    /** @return array<int, array{unit: string, p: string, q: string}>  by row of the form; empty ones are passed by */
+    private function units(): array
+    {
+        $rows = TypedRows::of($this->array('units'), 'units', ['unit', 'p']);
+        $units = [];
+        foreach ($rows->places() as $at) {
+            $units[$at] = [
+                'unit' => $rows->words($at, 'unit', 12),
+                'p' => (string) $this->ratio($rows, $at, 'p'),
+                'q' => (string) $this->ratio($rows, $at, 'q'),
+            ];
+        }
+        $rows->assertRight();
+
+        return $units;
+    }
+
+    /** A part of a ratio: whole, so that a third is a third. */
+    private function ratio(TypedRows $rows, int $at, string $field): int
+    {
+        $typed = $rows->text($at, $field, 20);
+        if ($typed === '' && $field === 'q') {
+            return 1;
+        }
+        if (preg_match('/^[1-9]\d{0,8}$/D', $typed) !== 1) {
+            $rows->wrong(
+                $at,
+                $field,
+                'The ratio is exact: type it as two whole numbers, such as 1 and 3 for a third.',
+            );
+        }
+
+        return max(1, (int) $typed);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Access\Deed;
+use App\Actions\Product\TypedStep;
+use KeepPace\Core\Routing\RunBasis;
+
+/** The steps of a routing's draft. */
+class RoutingRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'version' => Rules::version(),
+            'note' => ['nullable', ...Rules::text(200)],
+            'lines' => ['nullable', 'array', 'max:500'],
+        ];
+    }
+
+    /** @return array<int, TypedStep>  by row of the form; rows without a number and a name are passed by */
+    public function steps(): array
+    {
+        $rows = TypedRows::of($this->array('lines'), 'lines', ['number', 'name']);
+        $steps = [];
+        foreach ($rows->places() as $at) {
+            $steps[$at] = $this->step($rows, $at);
+        }
+        $rows->assertRight();
+
+        return $steps;
+    }
+
+    private function step(TypedRows $rows, int $at): TypedStep
+    {
+        [$workCentre, $supplier] = self::place($rows->text($at, 'at', 20));
+        $number = $rows->whole($at, 'number', 1, 9999);
+        $number !== null ?: $rows->wrong($at, 'number', 'Give the step a number, such as 10.');
+        $minutes = 525_600; // a year
+
+        return new TypedStep(
+            $rows->whole($at, 'id', 1, 999_999_999),
+            (int) $number,
+            $rows->words($at, 'name', 60),
+            $workCentre,
+            $supplier,
+            $rows->number($at, 'setup', new PlainNumber(most: '99999', decimals: 2), '0'),
+            $rows->choice($at, 'basis', RunBasis::MinutesPerUnit),
+            $rows->number($at, 'rate', new PlainNumber(most: '99999'), '0'),
+            $rows->number($at, 'batch', new PlainNumber(above: true, most: '9999999'), '1'),
+            $rows->whole($at, 'crew', 0, 99) ?? 1,
+            $rows->whole($at, 'wait', 0, $minutes) ?? 0,
+            $rows->whole($at, 'move', 0, $minutes) ?? 0,
+            $rows->whole($at, 'lead_time_days', 0, 999) ?? 0,
+            $this->person()->may(Deed::SeeMoney)
+                ? $rows->number($at, 'price', new PlainNumber(most: '9999999'), '0')
+                : null,
+            $rows->text($at, 'instructions', 500),
+            $rows->text($at, 'family', 30),
+            $rows->text($at, 'ways', 120),
+        );
+    }
+
+    /** @return array{int|null, int|null} work centre, supplier; that it is there, the deed asks */
+    private static function place(string $typed): array
+    {
+        $id = preg_match('/^[cs]\d{1,9}$/D', $typed) === 1 ? (int) substr($typed, 1) : null;
+
+        return str_starts_with($typed, 's') ? [null, $id] : [$id, null];
+    }
+}

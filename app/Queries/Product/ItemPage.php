@@ -1,0 +1,122 @@
+<?php
+
+namespace App\Queries\Product;
+
+use App\Models\Item;
+use App\Models\ItemUnit;
+use App\Models\RevisionKind;
+use App\Queries\ProductTrail;
+use App\Reading\Row;
+use App\Shop\ItemInUse;
+use App\Shop\Positions;
+use App\Shop\RolledUp;
+use App\Wording\Figures;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Planning\StockPosition;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\LotRule;
+
+/** An item with what is known of it and what is going on with it. */
+final readonly class ItemPage
+{
+    /**
+     * @param  list<UsedIn>  $usedIn
+     * @param  Collection<int, ItemOrder>  $orders  open ones that make it
+     * @param  CostWords|null  $rolled  by what it is made of, at its usual lot; null = it is not made, or a loop
+     * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     */
+    private function __construct(
+        public Item $item,
+        public StockPosition $position,
+        public RevisionList $structures,
+        public RevisionList $routings,
+        public array $usedIn,
+        public Collection $orders,
+        public ?CostWords $rolled,
+        public string $supplier,
+        public Collection $changes,
+    ) {
+    }
+
+    public static function of(Item $item): self
+    {
+        $item->load('unit', 'units.unit');
+        $orders = DB::table('order_outputs AS u')
+            ->join('orders AS o', 'o.id', 'u.order_id')
+            ->where('u.item_id', $item->id)
+            ->where('u.is_open', true)
+            ->orderByRaw('o.due_on IS NULL, o.due_on')
+            ->orderBy('o.id')
+            ->limit(30)
+            ->select(['o.id', 'o.number', 'o.state', 'o.due_on'])
+            ->selectRaw('u.planned_quantity - u.received_quantity - u.given_up_quantity AS open');
+        $supplier = DB::table('suppliers')->where('id', $item->supplier_id)->value('name');
+
+        return new self(
+            $item,
+            Positions::of($item->id),
+            RevisionList::of(RevisionKind::Structure, $item->id),
+            RevisionList::of(RevisionKind::Routing, $item->id),
+            WhereUsed::of($item->id, $item->number),
+            Row::all($orders, ItemOrder::from(...)),
+            $item->kind->hasStructure() ? self::rolled($item) : null,
+            is_string($supplier) ? $supplier : '',
+            ProductTrail::of('items', $item->id),
+        );
+    }
+
+    private static function rolled(Item $item): ?CostWords
+    {
+        $rolled = RolledUp::of([$item->id]);
+        try {
+            $cost = $rolled->cost->of($item->number);
+        } catch (Refused) {
+            return null; // a loop is said on its structure's page
+        }
+
+        return $cost->lines === [] && $cost->total()->total()->isZero()
+            ? null
+            : new CostWords($cost->total(), $cost->pieces, $rolled->of->items[$item->number]->hasLot());
+    }
+
+    /** @return list<string> what still uses it; none = it can be retired */
+    public function uses(): array
+    {
+        return ItemInUse::says($this->item);
+    }
+
+    public function directUses(): int
+    {
+        return count(array_filter($this->usedIn, fn (UsedIn $one): bool => $one->isDirect));
+    }
+
+    /** @return array<string, string> what is known of it, by what it is called; money apart */
+    public function facts(): array
+    {
+        $item = $this->item;
+        $days = fn (int $days): string => $days === 0 ? '' : ($days === 1 ? '1 day' : "{$days} days");
+        $some = fn (string $amount): string => BigDecimal::of($amount)->isZero()
+            ? ''
+            : Figures::amount($amount)." {$item->unit->code}";
+        $units = $item->units->map(fn (ItemUnit $one): string => "1 {$one->inWords()} {$item->unit->code}");
+
+        return array_filter([
+            'Category' => $item->category,
+            'Counted in' => implode(', ', [$item->unit->name, ...$units->all()]),
+            'Told apart by' => $item->isTracked() ? $item->tracking->value : '',
+            'Lots taken' => $item->isTracked() ? LotRule::from($item->lot_rule)->label() : '',
+            'Comes' => $item->cover_for === 'line' ? 'for the customer line' : 'for the shelf',
+            'Supplier' => $this->supplier,
+            'Lead time' => $days($item->lead_time_days),
+            'Reorder point' => $some($item->reorder_point),
+            'Safety stock' => $some($item->safety_stock),
+            'Usual lot' => $some($item->usual_lot),
+            'Smallest issue' => $some($item->minimum_issue),
+            'Days left when used' => $days($item->minimum_days),
+            'Valued by' => CostingRule::from($item->costing)->label(),
+        ], fn (string $says): bool => $says !== '');
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+namespace App\Queries\Product;
+
+use App\Reading\Row;
+use App\Wording\Figures;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\ExactCost;
+use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Costing\StepCost;
+use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\StepTime;
+
+/** A step of a routing, with the time and the cost of a number of pieces at it. */
+final readonly class RoutingRow
+{
+    private function __construct(
+        public int $id,
+        public int $number,
+        public string $name,
+        public ?int $workCentreId,
+        public ?int $supplierId,
+        public string $at,
+        public BigDecimal $setup,
+        public RunBasis $basis,
+        public BigDecimal $rate,
+        public BigDecimal $batch,
+        public int $crew,
+        public int $wait,
+        public int $move,
+        public int $leadTimeDays,
+        public BigDecimal $price,
+        public string $instructions,
+        public string $family,
+        public string $ways,
+        private Rates $rates,
+        private BigDecimal $pieces,
+    ) {
+    }
+
+    public static function from(Row $row, BigDecimal $pieces): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->int('number'),
+            $row->text('name'),
+            $row->intOrNull('work_centre_id'),
+            $row->intOrNull('supplier_id'),
+            (string) ($row->textOrNull('supplier') ?? $row->textOrNull('work_centre')),
+            $row->decimal('setup_minutes'),
+            RunBasis::from($row->text('run_basis')),
+            $row->decimal('run_rate'),
+            $row->decimal('batch'),
+            $row->int('crew'),
+            $row->int('wait_minutes'),
+            $row->int('move_minutes'),
+            $row->int('lead_time_days'),
+            $row->decimal('price'),
+            $row->text('instructions'),
+            $row->text('family'),
+            (string) $row->textOrNull('ways'),
+            new Rates($row->text('labour'), $row->text('machine'), $row->text('overhead')),
+            $pieces,
+        );
+    }
+
+    public function isOutside(): bool
+    {
+        return $this->supplierId !== null;
+    }
+
+    /** What is chosen in its form: "c3" a work centre, "s5" a supplier. */
+    public function place(): string
+    {
+        return $this->isOutside() ? "s{$this->supplierId}" : "c{$this->workCentreId}";
+    }
+
+    /** "14 min each", "90 an hour", "30 min a batch of 6" */
+    public function run(): string
+    {
+        $rate = Figures::amount((string) $this->rate);
+
+        return match (true) {
+            $this->isOutside() => "{$this->leadTimeDays} days",
+            $this->basis === RunBasis::UnitsPerHour => "{$rate} an hour",
+            $this->basis === RunBasis::MinutesPerBatch => "{$rate} min a batch of "
+                .Figures::amount((string) $this->batch),
+            default => "{$rate} min each",
+        };
+    }
+
+    /** "1", "2 people", "alone" */
+    public function crewSays(): string
+    {
+        return match (true) {
+            $this->isOutside() => '',
+            $this->crew === 0 => 'alone',
+            default => (string) $this->crew,
+        };
+    }
+
+    /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */
+    public function minutes(): int
+    {
+        return $this->isOutside() ? $this->leadTimeDays * 1440 : $this->time()->minutes($this->pieces);
+    }
+
+    /** Cents for all pieces. */
+    public function cost(): int
+    {
+        return (new CostWords($this->exactCost(), $this->pieces, false))->total();
+    }
+
+    public function exactCost(): ExactCost
+    {
+        $step = $this->isOutside()
+            ? StepCost::outside((string) $this->price)
+            : StepCost::here($this->time(), $this->crew, $this->rates);
+
+        return $step->of($this->pieces);
+    }
+
+    private function time(): StepTime
+    {
+        return new StepTime($this->setup, $this->basis, $this->rate, $this->batch);
+    }
+}

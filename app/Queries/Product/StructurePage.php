@@ -1,0 +1,115 @@
+<?php
+
+namespace App\Queries\Product;
+
+use App\Models\RevisionKind;
+use App\Models\Structure;
+use App\Queries\ProductTrail;
+use App\Shop\MadeLine;
+use App\Shop\RolledUp;
+use App\Shop\ToApprove;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Illuminate\Support\Collection;
+use KeepPace\Core\Costing\RolledCost;
+use KeepPace\Core\Costing\RolledLine;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\Indented;
+use KeepPace\Core\Structure\IndentedLine;
+
+/** A structure as its page shows it: all levels with what they cost, how it stands, what is missing of a draft. */
+final readonly class StructurePage
+{
+    /** Lines of an indented view: more is not read, and takes the page long. */
+    private const MOST = 2500;
+
+    /**
+     * @param  list<StructureRow>  $rows
+     * @param  string|null  $refused  why it cannot be rolled up
+     * @param  list<string>  $holes  of a draft
+     * @param  list<MadeLine>  $lines  its own
+     * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     */
+    private function __construct(
+        public Structure $structure,
+        public RevisionList $revisions,
+        public array $rows,
+        public bool $isCut,
+        public int $levels,
+        public ?CostWords $cost,
+        public int $work,
+        public ?string $refused,
+        public array $holes,
+        public array $lines,
+        public Collection $changes,
+    ) {
+    }
+
+    /** @param  BigDecimal|null  $pieces  above 0; null = the usual lot */
+    public static function of(Structure $structure, ?BigDecimal $pieces): self
+    {
+        $structure->load('lines', 'item.unit', 'changedBy', 'approvedBy');
+        $rolled = RolledUp::of([], $structure);
+        $number = $structure->item->number;
+        $item = $rolled->of->items[$number];
+        $pieces ??= $item->lot();
+        $rows = [];
+        $indented = $cost = $refused = null;
+        try {
+            $cost = $rolled->cost->of($number, $pieces);
+            $indented = $rolled->of->structures()->indented($number, BigRational::of($pieces), self::MOST);
+            $rows = self::rows($rolled, $indented, $cost);
+        } catch (Refused $why) {
+            $refused = $why->getMessage();
+        }
+
+        return new self(
+            $structure,
+            RevisionList::of(RevisionKind::Structure, $structure->item_id),
+            $rows,
+            $indented?->isCut() ?? false,
+            $indented->levels ?? 0,
+            $cost === null ? null : new CostWords($cost->total(), $pieces, $item->hasLot()
+                && $pieces->isEqualTo($item->lot())),
+            $cost === null ? 0 : (new CostWords($cost->work, $pieces, false))->total(),
+            $refused,
+            $structure->isDraft() ? ToApprove::holes($structure) : [],
+            $rolled->of->lines[$number] ?? [],
+            ProductTrail::of('structures', $structure->id),
+        );
+    }
+
+    /** @return list<StructureRow> */
+    private static function rows(RolledUp $rolled, Indented $indented, RolledCost $cost): array
+    {
+        $lines = $rolled->of->linesById();
+        $direct = [];
+        foreach ($cost->lines as $one) {
+            $direct[$one->need->line->id] ??= $one;
+        }
+        $row = function (IndentedLine $one) use ($rolled, $lines, $direct, $cost): StructureRow {
+            $own = $one->level === 1 ? $direct[$one->line->id] ?? null : null;
+
+            return new StructureRow(
+                $one,
+                $lines[(int) $one->line->id],
+                $rolled->of->items[$one->line->item],
+                $rolled->cost->unit($one->line->item)->total(),
+                $own instanceof RolledLine ? $own->oneMore($cost->pieces) : null,
+            );
+        };
+
+        return array_map($row, $indented->lines);
+    }
+
+    public function state(): ?ListedRevision
+    {
+        return $this->revisions->find($this->structure->id);
+    }
+
+    /** How deep it goes. */
+    public function depth(): int
+    {
+        return $this->rows === [] ? 0 : max(array_map(fn (StructureRow $row): int => $row->level(), $this->rows));
+    }
+}

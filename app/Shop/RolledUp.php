@@ -1,0 +1,126 @@
+<?php
+
+namespace App\Shop;
+
+use App\Models\RevisionKind;
+use App\Models\Routing;
+use App\Models\Structure;
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\Making;
+use KeepPace\Core\Costing\PlannedValue;
+use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Costing\RollUp;
+use KeepPace\Core\Costing\StepCost;
+use KeepPace\Core\Costing\StockValue;
+use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\StepTime;
+use KeepPace\Core\Structure\ItemKind;
+
+/**
+ * What items cost by what they are made of and how, rolled up by core from the structures, routings and rates of today;
+ * what is bought at what stock of it is worth, and where there is none at the cost of its item.
+ */
+final readonly class RolledUp
+{
+    private function __construct(public MadeOf $of, public RollUp $cost)
+    {
+    }
+
+    /**
+     * @param  list<int>  $items  ids
+     * @param  Structure|null  $structure  that stands for the one in force of its item
+     * @param  Routing|null  $routing  likewise
+     */
+    public static function of(array $items, ?Structure $structure = null, ?Routing $routing = null): self
+    {
+        $of = MadeOf::below($items, $structure);
+        $made = array_filter(
+            $of->items,
+            fn (MadeItem $item): bool => $item->kind->isMadeHere() || $item->kind === ItemKind::Phantom,
+        );
+        $steps = self::steps(array_column($made, 'id'), $routing);
+        $making = [];
+        foreach ($made as $number => $item) {
+            $lines = array_map(fn (MadeLine $line) => $line->toCore(), $of->lines[$number] ?? []);
+            if ($lines !== [] || isset($steps[$item->id])) {
+                $making[$number] = new Making($lines, $steps[$item->id] ?? [], $item->lot());
+            }
+        }
+        $bought = self::worth(array_diff_key($of->items, $making));
+
+        return new self($of, new RollUp($making, $bought, $of->phantoms()));
+    }
+
+    /**
+     * @param  list<int>  $items
+     * @return array<int, list<StepCost>> by item
+     */
+    private static function steps(array $items, ?Routing $routing): array
+    {
+        $routings = MadeOf::inForce(RevisionKind::Routing, $items, $routing);
+        $steps = [];
+        $each = function (Row $row) use (&$steps, $routings): StepCost {
+            $step = $row->intOrNull('supplier_id') !== null
+                ? StepCost::outside($row->text('price'))
+                : StepCost::here(
+                    new StepTime(
+                        $row->decimal('setup_minutes'),
+                        RunBasis::from($row->text('run_basis')),
+                        $row->decimal('run_rate'),
+                        $row->decimal('batch'),
+                    ),
+                    $row->int('crew'),
+                    new Rates($row->text('labour'), $row->text('machine'), $row->text('overhead')),
+                );
+
+            return $steps[$routings[$row->int('routing_id')]][] = $step;
+        };
+        Row::all(self::stepsOf(array_keys($routings)), $each);
+
+        return $steps;
+    }
+
+    /** @param  list<int>  $routings */
+    private static function stepsOf(array $routings): Builder
+    {
+        return DB::table('routing_steps AS s')
+            ->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')
+            ->whereIn('s.routing_id', $routings)
+            ->orderBy('s.routing_id')
+            ->orderBy('s.number')
+            ->select(['s.routing_id', 's.supplier_id', 's.price', 's.setup_minutes', 's.run_basis', 's.run_rate'])
+            ->addSelect(['s.batch', 's.crew'])
+            ->selectRaw('COALESCE(w.labour_rate, 0) AS labour, COALESCE(w.machine_rate, 0) AS machine')
+            ->selectRaw('COALESCE(w.overhead_percent, 0) AS overhead');
+    }
+
+    /**
+     * @param  array<array-key, MadeItem>  $items  by number
+     * @return array<array-key, BigRational> cents a stock unit, by number
+     */
+    private static function worth(array $items): array
+    {
+        $there = [];
+        $values = DB::table('stock_values')
+            ->whereIn('item_id', array_column($items, 'id'))
+            ->where('quantity', '>', 0)
+            ->groupBy('item_id')
+            ->selectRaw('item_id, SUM(quantity) AS quantity, SUM(value) AS value');
+        Row::all($values, function (Row $row) use (&$there): StockValue {
+            return $there[$row->int('item_id')] = new StockValue($row->decimal('quantity'), $row->int('value'));
+        });
+
+        return array_map(
+            fn (MadeItem $item): BigRational => PlannedValue::unit(
+                BigDecimal::of($item->cost),
+                $item->costing,
+                $there[$item->id] ?? StockValue::none(),
+            ),
+            $items,
+        );
+    }
+}

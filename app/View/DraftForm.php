@@ -1,0 +1,75 @@
+<?php
+
+namespace App\View;
+
+use Illuminate\Support\ViewErrorBag;
+
+/** The rows of a draft as a form: what was typed and refused stands before what is kept; empty ones follow. */
+final readonly class DraftForm
+{
+    /**
+     * @param  array<int, array<string, string>>  $rows  values by field
+     * @param  array<string, array<array-key, mixed>>  $choices  what is offered, by field
+     * @param  string  $list  what the rows are called in the form
+     */
+    private function __construct(
+        public array $rows,
+        public array $choices,
+        private string $list,
+        private ViewErrorBag $errors,
+    ) {
+    }
+
+    /**
+     * @param  iterable<array<string, string>>  $kept
+     * @param  array<string, string>  $empty  what a new row begins with
+     * @param  array<string, array<array-key, mixed>>  $choices
+     */
+    public static function of(
+        iterable $kept,
+        array $empty,
+        array $choices = [],
+        int $more = 3,
+        string $list = 'lines',
+    ): self {
+        $errors = session('errors');
+        $typed = old($list);
+        $rows = [];
+        foreach (is_array($typed) ? array_values($typed) : $kept as $row) {
+            $texts = array_filter(is_array($row) ? $row : [], is_string(...));
+            $rows[] = [...$empty, ...array_map(strval(...), $texts)];
+        }
+        if (! is_array($typed)) {
+            array_push($rows, ...array_fill(0, $more, $empty));
+        }
+
+        return new self($rows, $choices, $list, $errors instanceof ViewErrorBag ? $errors : new ViewErrorBag);
+    }
+
+    public function name(int $at, string $field): string
+    {
+        return "{$this->list}[{$at}][{$field}]";
+    }
+
+    public function key(int $at, string $field): string
+    {
+        return "{$this->list}.{$at}.{$field}";
+    }
+
+    public function isWrong(int $at, string $field): bool
+    {
+        return $this->errors->has($this->key($at, $field));
+    }
+
+    /** Whether anything of what is seldom needed is filled, or wrong: then it is open. */
+    public function isOpen(int $at, string ...$fields): bool
+    {
+        foreach ($fields as $field) {
+            if ($this->isWrong($at, $field) || ! in_array($this->rows[$at][$field] ?? '', ['', '0', '1'], true)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+namespace App\View;
+
+use App\Models\Item;
+use App\Models\ItemUnit;
+use App\Models\Supplier;
+use App\Models\Unit;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Stock\LotRule;
+use KeepPace\Core\Structure\ItemKind;
+
+/** What an item's form offers, and what stands in it before anybody types. */
+final readonly class ItemForm
+{
+    /** What each field is for, in the trade's words. */
+    private const HELP = [
+        'name' => 'As it stands on papers and in lists.',
+        'kind' => 'Bought, made here, put together here; a phantom is never kept, its parts take its place; an '
+            .'outside service or time is charged and never on a shelf; a consumable is used without being '
+            .'counted.',
+        'category' => 'Any word by which lists are narrowed, such as sheet or bearings.',
+        'description' => 'Everything that helps to know it: size, finish, what to look out for.',
+        'is_running_out' => 'What is there is used up and sold; nothing more of it is bought or made.',
+        'unit_id' => 'The unit stock is counted and valued in. It stays once the item has been moved.',
+        'tracking' => 'By lot: what came in together can be told apart. By serial: each piece has a number.',
+        'lot_rule' => 'Which lot is proposed first when it is issued.',
+        'minimum_days' => 'A lot must still be good for so many days when it is issued or shipped.',
+        'minimum_issue' => 'Never less than this is taken at once: a whole bar, a full bottle.',
+        'cover_for' => 'For the line: ordered or made when a customer wants it. For the shelf: kept at a level.',
+        'supplier_id' => 'Who it is usually bought of.',
+        'lead_time_days' => 'Working days from the order to the day it comes. 0: not known, then the shop takes its '
+            .'own assumption.',
+        'reorder_point' => 'At or below this level more of it is proposed.',
+        'safety_stock' => 'What should always be left for the unforeseen.',
+        'usual_lot' => 'How many are usually made at once: setups are spread over so many when its cost is rolled '
+            .'up.',
+        'costing' => 'How the value of its stock is kept. It stays once the item has been moved.',
+        'cost' => 'Euros for one stock unit: what it is taken to cost where none is in stock, or its standard '
+            .'cost.',
+        'price' => 'Euros for one stock unit, offered on a new customer line.',
+    ];
+
+    /** @param  array<string, string>  $values  by field */
+    private function __construct(private array $values, public DraftForm $units)
+    {
+    }
+
+    public static function of(Item $item): self
+    {
+        $decimal = fn (string $of): string => Amount::plain($of) === '0' ? '' : Amount::plain($of);
+
+        return new self(
+            [
+                'name' => $item->name,
+                'kind' => $item->kind->value,
+                'unit_id' => (string) $item->unit_id,
+                'tracking' => $item->tracking->value,
+                'cover_for' => $item->cover_for,
+                'costing' => $item->costing,
+                'lot_rule' => $item->lot_rule,
+                'category' => $item->category,
+                'description' => $item->description,
+                'supplier_id' => (string) $item->supplier_id,
+                'lead_time_days' => (string) $item->lead_time_days,
+                'minimum_days' => (string) $item->minimum_days,
+                'reorder_point' => $decimal($item->reorder_point),
+                'safety_stock' => $decimal($item->safety_stock),
+                'minimum_issue' => $decimal($item->minimum_issue),
+                'usual_lot' => $decimal($item->usual_lot),
+                'is_running_out' => $item->is_running_out ? '1' : '0',
+                'cost' => $decimal($item->cost),
+                'price' => $decimal($item->price),
+            ],
+            self::unitsOf($item->units),
+        );
+    }
+
+    /** A new one; where it is to be like another it begins with all that one says. */
+    public static function like(?Item $item): self
+    {
+        return $item !== null ? self::of($item) : new self(
+            ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none'],
+            self::unitsOf([]),
+        );
+    }
+
+    public function value(string $field): string
+    {
+        return $this->values[$field] ?? '';
+    }
+
+    /** What a field is for. */
+    public function help(string $field): string
+    {
+        return self::HELP[$field];
+    }
+
+    /** @return array<string, string> */
+    public function kinds(): array
+    {
+        $labels = fn (ItemKind $kind): string => $kind->label();
+
+        return array_combine(array_column(ItemKind::cases(), 'value'), array_map($labels, ItemKind::cases()));
+    }
+
+    /** @return array<string, string> */
+    public function trackings(): array
+    {
+        return ['none' => 'not told apart', 'lot' => 'by lot', 'serial' => 'by serial'];
+    }
+
+    /** @return array<string, string> */
+    public function coveredFor(): array
+    {
+        return ['line' => 'for the customer line', 'shelf' => 'for the shelf'];
+    }
+
+    /** @return array<string, string> */
+    public function costings(): array
+    {
+        $labels = fn (CostingRule $rule): string => $rule->label();
+
+        return array_combine(array_column(CostingRule::cases(), 'value'), array_map($labels, CostingRule::cases()));
+    }
+
+    /** @return array<string, string> */
+    public function lotRules(): array
+    {
+        $labels = fn (LotRule $rule): string => $rule->label();
+
+        return array_combine(array_column(LotRule::cases(), 'value'), array_map($labels, LotRule::cases()));
+    }
+
+    /** @return array<int, string> */
+    public function stockUnits(): array
+    {
+        $units = Unit::query()->orderBy('code')->get();
+
+        return $units->mapWithKeys(fn (Unit $unit): array => [$unit->id => "{$unit->code}, {$unit->name}"])->all();
+    }
+
+    /** @return array<int|string, string> */
+    public function suppliers(): array
+    {
+        $all = Supplier::query()->orderBy('name')->get();
+
+        return ['' => 'none'] + $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
+    }
+
+    /** @return list<string> those there are, to be typed again */
+    public function categories(): array
+    {
+        $all = DB::table('items')->where('category', '<>', '')->distinct()->orderBy('category')->pluck('category');
+
+        return array_values(array_filter($all->all(), is_string(...)));
+    }
+
+    /** @param  iterable<ItemUnit>  $units */
+    private static function unitsOf(iterable $units): DraftForm
+    {
+        $rows = [];
+        foreach ($units as $one) {
+            $rows[] = ['unit' => $one->unit->code, 'p' => (string) $one->p, 'q' => (string) $one->q];
+        }
+
+        return DraftForm::of($rows, ['unit' => '', 'p' => '', 'q' => ''], more: 1, list: 'units');
+    }
+}

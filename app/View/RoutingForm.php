@@ -1,0 +1,106 @@
+<?php
+
+namespace App\View;
+
+use App\Access\Deed;
+use App\Models\Supplier;
+use App\Models\WorkCentre;
+use App\Queries\Product\RoutingRow;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
+use KeepPace\Core\Quantity\Amount;
+
+/** The steps of a routing's draft as a form. */
+final class RoutingForm
+{
+    private const BASES = [
+        'min_per_unit' => 'min each',
+        'units_per_hour' => 'an hour',
+        'min_per_batch' => 'min a batch',
+    ];
+
+    private const EMPTY = [
+        'id' => '',
+        'number' => '',
+        'name' => '',
+        'at' => '',
+        'setup' => '',
+        'basis' => 'min_per_unit',
+        'rate' => '',
+        'batch' => '',
+        'crew' => '1',
+        'wait' => '',
+        'move' => '',
+        'lead_time_days' => '',
+        'price' => '',
+        'ways' => '',
+        'family' => '',
+        'instructions' => '',
+    ];
+
+    private const FIGURES = [
+        'batch' => 'Batch of',
+        'crew' => 'Crew',
+        'wait' => 'Wait, minutes',
+        'move' => 'Move, minutes',
+    ];
+
+    /** What is seldom needed, and hidden from who may not see money. */
+    private const MORE = [
+        'ways' => 'Or at (code, code:150 for half as long again)',
+        'family' => 'Setup family',
+        'lead_time_days' => 'Days at the supplier',
+        'price' => 'Price of the supplier, € each',
+        'instructions' => 'What to look out for',
+    ];
+
+    /** @param  Collection<int, RoutingRow>  $steps */
+    public static function of(Collection $steps): DraftForm
+    {
+        $some = fn (string|int $of): string => in_array((string) $of, ['', '0'], true) ? '' : (string) $of;
+
+        return DraftForm::of($steps->map(fn (RoutingRow $step): array => [
+            'id' => (string) $step->id,
+            'number' => (string) $step->number,
+            'name' => $step->name,
+            'at' => $step->place(),
+            'setup' => $some(Amount::plain($step->setup)),
+            'basis' => $step->basis->value,
+            'rate' => $some(Amount::plain($step->rate)),
+            'batch' => Amount::plain($step->batch) === '1' ? '' : Amount::plain($step->batch),
+            'crew' => (string) $step->crew,
+            'wait' => $some($step->wait),
+            'move' => $some($step->move),
+            'lead_time_days' => $some($step->leadTimeDays),
+            'price' => $some(Amount::plain($step->price)),
+            'ways' => $step->ways,
+            'family' => $step->family,
+            'instructions' => $step->instructions,
+        ]), self::EMPTY, [
+            'basis' => self::BASES,
+            'figures' => self::FIGURES,
+            'at' => self::places(),
+            'more' => self::more(),
+        ], more: 2);
+    }
+
+    /** @return array<string, array<string, string>> work centres and suppliers, as they are chosen */
+    private static function places(): array
+    {
+        $centres = WorkCentre::query()->orderBy('code')->get();
+        $suppliers = Supplier::query()->orderBy('name')->get();
+
+        return [
+            'Here' => $centres->mapWithKeys(fn (WorkCentre $one): array => ["c{$one->id}" => $one->name])->all(),
+            'At a supplier' => $suppliers
+                ->mapWithKeys(fn (Supplier $one): array => ["s{$one->id}" => $one->name])
+                ->all(),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function more(): array
+    {
+        return Gate::allows(Deed::SeeMoney->value) ? self::MORE : array_diff_key(self::MORE, ['price' => '']);
+    }
+}

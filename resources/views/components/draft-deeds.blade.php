@@ -1,0 +1,29 @@
+@props(['draft', 'name', 'holes', 'item'])
+{{-- What is missing of a draft, and the deeds that end it. --}}
+<section class="effect">
+    @if ($holes === [])
+        <strong class="good">It is whole.</strong>
+    @else
+        <strong class="soon">Before it can be approved:</strong>
+        <ul class="mb-1">
+            @foreach ($holes as $hole)<li>{{ $hole }}</li>@endforeach
+        </ul>
+    @endif
+    <div class="actions mb-0">
+        @can('approve')
+            <x-form class="actions mb-0" :to="route($name.'.approval', $draft->id)" key="approve">
+                <input type="hidden" name="version" value="{{ $draft->version }}">
+                <x-day bare name="from" label="In force from" :value="''" placeholder="from today on" />
+                <button class="btn btn-act" @disabled($holes !== [])>Approve revision {{ $draft->revision }}</button>
+            </x-form>
+        @else
+            <span class="sub">A supervisor approves it.</span>
+        @endcan
+        @can('draw-up')
+            <x-form method="delete" class="mb-0" :to="route($name.'.destroy', $draft->id)" key="drop">
+                <input type="hidden" name="version" value="{{ $draft->version }}">
+                <button class="btn btn-quiet btn-small">Give the draft up</button>
+            </x-form>
+        @endcan
+    </div>
+</section>
