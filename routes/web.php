@@ -360,6 +360,10 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/import', [C\ImportController::class, 'index'])->middleware('may:import')->name('import.index');
     Route::post('/import', [C\ImportController::class, 'store'])->middleware('may:import')->name('import.store');
     Route::get('/import/{import}', [C\ImportController::class, 'show'])->middleware('may:import')->name('import.show');
+    Route::put('/import/{import}', [C\ImportController::class, 'update'])
+        ->middleware('may:import')
+        ->name('import.update');
+    Route::post('/take-out', [C\TakeOutController::class, 'store'])->name('take-out.store');
 });
 
 // a page of our own, with the bar on top for who is logged in

@@ -27,6 +27,7 @@ final readonly class Shape
         'calendars.update' => ['week.*.*', 'remove.*'],
         'bookings.lines' => ['moves.*'],
         'import.store' => ['files.*'],
+        'take-out.store' => ['kinds.*'],
         'items.store' => ['units.*.*'],
         'items.update' => ['units.*.*'],
         'structures.update' => ['lines.*.*'],

@@ -4,6 +4,7 @@ namespace App\Jobs;
 
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
+use App\Actions\Import\ImportResult;
 use App\Actions\Import\Problem;
 use App\Books\JustBooked;
 use App\Models\Person;
@@ -39,18 +40,11 @@ class RunImport implements ShouldQueue
             glob("{$row->folder}/*") ?: []));
         $this->keep(['state' => 'running', 'doing' => 'Reading', 'lines_total' => $lines]);
         try {
-            $result = $import->handle($row->folder, Person::query()->findOrFail($row->user_id), function (
-                string $doing,
-                int $done,
-            ): void {
-                $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
-            });
-            $this->keep([
-                'state' => 'done',
-                'doing' => trim($result->sentence().' '.app(JustBooked::class)->behind),
-                'lines_done' => $lines,
-                'result' => json_encode($result->files),
-            ]);
+            $by = Person::query()->whereKey($row->user_id)->firstOrFail();
+            $result = $row->is_trial
+                ? $import->try($row->folder, $by, $this->tell(...))
+                : $import->handle($row->folder, $by, $this->tell(...));
+            $this->done($result, $lines);
         } catch (ImportRefused $refused) {
             $this->keep(['state' => 'refused', 'doing' => $refused->getMessage(), 'problem_count' => $refused->count,
                 'problems' => json_encode($refused->problems)]);
@@ -62,6 +56,23 @@ class RunImport implements ShouldQueue
                 'problems' => json_encode([new Problem('', 0, '', $refused->getMessage())]),
             ]);
         }
+    }
+
+    private function tell(string $doing, int $done): void
+    {
+        $this->keep($done > 0 ? ['doing' => $doing, 'lines_done' => $done] : ['doing' => $doing]);
+    }
+
+    private function done(ImportResult $result, int $lines): void
+    {
+        $this->keep([
+            'state' => 'done',
+            'doing' => trim($result->sentence().' '.app(JustBooked::class)->behind),
+            'lines_done' => $lines,
+            'result' => json_encode($result->files),
+            'changes' => json_encode(['new' => $result->new, 'changed' => $result->changes]),
+            'change_count' => $result->changeCount,
+        ]);
     }
 
     public function failed(\Throwable $failure): void

@@ -48,6 +48,7 @@ enum BookingKind: string
     case PeriodClosed = 'period_closed';
     case Person = 'person';
     case ProductData = 'product_data';
+    case TakenOut = 'taken_out';
     case LinesReversed = 'lines_reversed';
     case Reversal = 'reversal';
 
@@ -97,6 +98,7 @@ enum BookingKind: string
             self::PeriodClosed => 'period closed',
             self::Person => 'people',
             self::ProductData => 'product data',
+            self::TakenOut => 'taken out as a file',
             self::LinesReversed => 'lines reversed',
             self::Reversal => 'reversal',
         };
@@ -152,7 +154,11 @@ enum BookingKind: string
     /** It changes facts the plan is computed from, and has not written the plan itself. */
     public function changesFacts(): bool
     {
-        return ! $this->isOfPlan() && ! in_array($this, [self::PeriodClosed, self::LateCost, self::Revalued], true);
+        return ! $this->isOfPlan() && ! in_array(
+            $this,
+            [self::PeriodClosed, self::LateCost, self::Revalued, self::TakenOut],
+            true,
+        );
     }
 
     /** Who does it waits for what becomes of the plan: it is planned at once. */

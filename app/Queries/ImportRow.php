@@ -15,10 +15,12 @@ final readonly class ImportRow
 
     private const RUNNING = 'running';
 
+    private const DONE = 'done';
+
     private const SAYS = [
         'waiting' => 'Waiting for the worker.',
         self::RUNNING => 'Running.',
-        'done' => 'Done.',
+        self::DONE => 'Done.',
         'refused' => 'Not imported.',
         'failed' => 'Broken off.',
     ];
@@ -27,6 +29,10 @@ final readonly class ImportRow
      * @param  string  $state  waiting, running, done, refused, failed
      * @param  list<array{file: string, line: int, column: string, says: string}>  $problems  the first of them
      * @param  array<string, array{new: int, changed: int, same: int}>  $result  rows by file
+     * @param  bool  $isTrial  it told what it would do, and wrote nothing
+     * @param  list<array{file: string, name: string}>  $new  the first of what a trial would add
+     * @param  list<array{record: string, field: string, before: string, after: string}>  $changes  the first of what
+     *     it would change
      */
     private function __construct(
         public int $id,
@@ -40,6 +46,10 @@ final readonly class ImportRow
         public array $result,
         public ?CarbonImmutable $createdAt,
         public ?string $person,
+        public bool $isTrial,
+        public array $new,
+        public array $changes,
+        private int $changeCount,
     ) {
     }
 
@@ -63,6 +73,14 @@ final readonly class ImportRow
 
     public static function from(Row $row): self
     {
+        /**
+         * @var array{
+         *     new?: list<array{file: string, name: string}>,
+         *     changed?: list<array{record: string, field: string, before: string, after: string}>,
+         * } $told
+         */
+        $told = json_decode($row->textOrNull('changes') ?? '[]', true) ?: [];
+
         return new self(
             $row->int('id'),
             $row->text('files'),
@@ -75,6 +93,10 @@ final readonly class ImportRow
             json_decode($row->textOrNull('result') ?? '[]', true) ?: [],
             $row->momentOrNull('created_at'),
             $row->textOrNull('person'),
+            $row->flag('is_trial'),
+            $told['new'] ?? [],
+            $told['changed'] ?? [],
+            $row->int('change_count'),
         );
     }
 
@@ -90,7 +112,20 @@ final readonly class ImportRow
 
     public function says(): string
     {
-        return self::SAYS[$this->state]." {$this->doing}";
+        return ($this->isTrial && $this->state === self::DONE ? 'Tried, nothing is written.' : self::SAYS[$this->state])
+            ." {$this->doing}";
+    }
+
+    /** A trial that was right can be done. */
+    public function canBeDone(): bool
+    {
+        return $this->isTrial && $this->state === self::DONE;
+    }
+
+    /** Changes beyond those that are told. */
+    public function untoldChanges(): int
+    {
+        return max(0, $this->changeCount - count($this->changes));
     }
 
     /** Problems beyond those that are told. */

@@ -151,7 +151,7 @@ final readonly class MadeOf
             ->orderBy('l.position')
             ->select(['l.id', 'l.structure_id', 'l.position', 'l.item_id', 'l.quantity', 'l.basis', 'l.scrap_percent'])
             ->addSelect(['l.step_number', 'l.designators', 'l.issue_by', 'l.supplied_by'])
-            ->addSelect(['i.number AS item', 'u.code AS unit'])
+            ->addSelect(['i.number AS item', 'i.name', 'u.code AS unit'])
             ->selectRaw('IF(l.unit_id = i.unit_id, 1, COALESCE(r.p, 1)) AS p')
             ->selectRaw('IF(l.unit_id = i.unit_id, 1, COALESCE(r.q, 1)) AS q');
     }

@@ -47,7 +47,11 @@ final class Printed
     /** Money as an exact amount: a price, a rate. */
     public function price(BigNumber|string|int|null $of): string
     {
-        return $of === null || $this->seesMoney() ? $this->amount($of) : self::HIDDEN;
+        return match (true) {
+            $of === null => '',
+            $this->seesMoney() => Figures::price((string) $of),
+            default => self::HIDDEN,
+        };
     }
 
     /** A sentence of a booking: what it says of money is hidden with it. */

@@ -17,6 +17,7 @@ final class StructureForm
     private const EMPTY = [
         'id' => '',
         'component' => '',
+        'says' => '',
         'quantity' => '',
         'unit' => '',
         'basis' => 'unit',
@@ -33,6 +34,7 @@ final class StructureForm
         return DraftForm::of(array_map(fn (MadeLine $line): array => [
             'id' => (string) $line->id,
             'component' => $line->item,
+            'says' => $line->name,
             'quantity' => Amount::plain($line->quantity),
             'unit' => $line->unit,
             'basis' => $line->basis->value,

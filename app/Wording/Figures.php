@@ -18,6 +18,15 @@ final class Figures
         return number_format($cents / 100, 2, '.', "\u{202F}");
     }
 
+    /** Euros as an exact amount, two places at least: "14.20", "1 180.00", "45.1049". */
+    public static function price(string $euros): string
+    {
+        [$whole, $part] = [...explode('.', Amount::plain($euros)), ''];
+        $grouped = preg_replace('/(?<=\d)(?=(\d{3})+$)/', "\u{202F}", $whole);
+
+        return $grouped.'.'.str_pad($part, 2, '0');
+    }
+
     /** "1 order", "3 orders" */
     public static function count(int $number, string $one): string
     {

@@ -81,10 +81,17 @@ final class When
         return self::local($time)->format('D j M Y, H:i');
     }
 
-    /** "3 h ago", "2 days ago" */
+    /** "just now", "3h ago", "2d ago" */
     public static function ago(DateTimeInterface|string|null $time): string
     {
-        return $time === null ? 'never' : self::local($time)->diffForHumans(['short' => true]);
+        if ($time === null) {
+            return 'never';
+        }
+        $then = self::local($time);
+
+        return abs($then->diffInSeconds(CarbonImmutable::now())) < 60
+            ? 'just now'
+            : $then->diffForHumans(['short' => true]);
     }
 
     public static function local(DateTimeInterface|string|int $time): CarbonImmutable

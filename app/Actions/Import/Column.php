@@ -6,6 +6,7 @@ use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Quantity\Amount;
 
 /** One column of an import file: what may stand in it, and how it is read. */
 final readonly class Column
@@ -13,6 +14,8 @@ final readonly class Column
     /**
      * @param  list<string>  $choices
      * @param  array{string, string}|null  $refers table and its column
+     * @param  array<string, string>  $stored  what is kept for a choice, where that is another word
+     * @param  bool  $isMoney  left out for who may not see what things cost
      */
     private function __construct(
         public string $name,
@@ -24,6 +27,8 @@ final readonly class Column
         public ?array $refers = null,
         public string $into = '',
         public string $most = '999999999',
+        public array $stored = [],
+        public bool $isMoney = false,
     ) {
     }
 
@@ -55,6 +60,44 @@ final readonly class Column
         string $most = '999999999',
     ): self {
         return new self($name, 'decimal', $default, $max, $least, into: $name, most: $most);
+    }
+
+    /** An amount of money, as an exact decimal. */
+    public static function money(string $name, int $max = 6, string $most = '9999999'): self
+    {
+        return new self($name, 'decimal', '0', $max, '0', into: $name, most: $most, isMoney: true);
+    }
+
+    /** Yes or no, no where it is left out. */
+    public static function yes(string $name, string $into): self
+    {
+        return new self(
+            $name,
+            'choice',
+            'no',
+            choices: ['no', 'yes'],
+            into: $into,
+            stored: ['no' => '0', 'yes' => '1'],
+        );
+    }
+
+    /** A value of the file as it is kept. */
+    public function kept(?string $value): ?string
+    {
+        return $this->stored[$value ?? ''] ?? $value;
+    }
+
+    /** A value that is kept as it stands in the file. */
+    public function written(mixed $value): ?string
+    {
+        $text = is_scalar($value) ? (string) $value : '';
+
+        return match (true) {
+            $this->stored !== [] => (string) array_search($text, $this->stored, true),
+            $this->type === 'date' && $text === '' => null,
+            $this->type === 'decimal' && $text !== '' => Amount::plain($text),
+            default => $text,
+        };
     }
 
     public static function whole(

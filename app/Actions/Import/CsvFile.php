@@ -54,7 +54,7 @@ final class CsvFile
                 fn (?string $name): string => FileSpec::nameNow(mb_strtolower(trim((string) $name))),
                 $names === false ? [] : $names,
             );
-            if (! self::namesAreRight($names, $spec, $problem)) {
+            if (! $spec->isRightFor($names, $spec->file(), $problem)) {
                 return;
             }
             $line = 2;
@@ -88,31 +88,5 @@ final class CsvFile
         } finally {
             fclose($file);
         }
-    }
-
-    /**
-     * @param  list<string>  $names
-     * @param  callable(Problem): void  $problem
-     */
-    private static function namesAreRight(array $names, FileSpec $spec, callable $problem): bool
-    {
-        $known = array_map(fn (Column $column): string => $column->name, $spec->columns);
-        $right = true;
-        foreach ($spec->columns as $column) {
-            if ($column->default === null && ! in_array($column->name, $names, true)) {
-                $problem(new Problem($spec->file(), 1, $column->name, 'this column is missing.'));
-                $right = false;
-            }
-        }
-        foreach (array_diff($names, $known) as $name) {
-            $problem(new Problem($spec->file(), 1, $name, 'no such column. There are: '.implode(', ', $known).'.'));
-            $right = false;
-        }
-        if (count(array_unique($names)) !== count($names)) {
-            $problem(new Problem($spec->file(), 1, '', 'a column stands there twice.'));
-            $right = false;
-        }
-
-        return $right;
     }
 }

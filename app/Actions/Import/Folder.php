@@ -19,6 +19,9 @@ final class Folder
 
     public int $problemCount = 0;
 
+    /** @var array<string, list<string>> columns that a file does not have */
+    public array $absent = [];
+
     /** @var array<string, array<string, true>> known values by "table.column", in lower case */
     private array $known = [];
 
@@ -59,7 +62,8 @@ final class Folder
         $specs = Files::all();
         foreach (array_filter(glob("{$path}/*") ?: [], is_file(...)) as $file) {
             $name = basename($file);
-            if (! str_ends_with($name, '.csv') || ! isset($specs[substr($name, 0, -4)])) {
+            $kind = pathinfo($name, PATHINFO_EXTENSION);
+            if (! in_array($kind, ['csv', 'json'], true) || ! isset($specs[pathinfo($name, PATHINFO_FILENAME)])) {
                 $self->keep(new Problem($name, 0, '',
                     'is not a file this imports. There are: '.implode(', ',
                         array_map(fn (FileSpec $spec): string => $spec->file(), $specs)).'.'));
@@ -67,8 +71,11 @@ final class Folder
         }
         $done = 0;
         foreach ($specs as $spec) {
-            if (is_file("{$path}/{$spec->file()}")) {
-                $self->readFile("{$path}/{$spec->file()}", $spec, $done);
+            $both = array_filter(["{$path}/{$spec->file()}", "{$path}/{$spec->name}.json"], is_file(...));
+            if (count($both) > 1) {
+                $self->keep(new Problem($spec->file(), 0, '', 'comes as JSON too. Send one of the two.'));
+            } elseif ($both !== []) {
+                $self->readFile(reset($both), $spec, $done);
             }
         }
         if ($self->rows === [] && $self->problemCount === 0) {
@@ -112,7 +119,10 @@ final class Folder
         $seen = [];
         $before = $this->problemCount;
         $lines = 0;
-        foreach (CsvFile::rows($path, $spec, $this->keep(...)) as $line => $cells) {
+        $rows = str_ends_with($path, '.json')
+            ? JsonFile::rows($path, $spec, $this->keep(...))
+            : CsvFile::rows($path, $spec, $this->keep(...));
+        foreach ($rows as $line => $cells) {
             if (++$lines > self::LINES) {
                 $this->problem(
                     $spec->name,
@@ -127,6 +137,7 @@ final class Folder
                 );
                 break;
             }
+            $this->absent[$spec->name] ??= $spec->without(array_keys($cells));
             $problems = $this->problemCount;
             [$row, $isExcused] = $this->readRow($spec, $line, $cells, $today, $calendar);
             $key = implode("\0", array_map(fn (string $name): string => Code::keyOf((string) $row[$name]), $spec->key));

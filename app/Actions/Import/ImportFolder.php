@@ -29,10 +29,32 @@ final class ImportFolder
      */
     public function handle(string $path, Person $by, ?callable $progress = null): ImportResult
     {
+        return $this->imported($path, $by, $progress, isTrial: false);
+    }
+
+    /**
+     * Does all of it and takes all of it back: what it would do is in the result.
+     *
+     * @param  (callable(string, int): void)|null  $progress
+     *
+     * @throws ImportRefused with every problem
+     */
+    public function try(string $path, Person $by, ?callable $progress = null): ImportResult
+    {
+        try {
+            return $this->imported($path, $by, $progress, isTrial: true);
+        } catch (Tried $tried) {
+            return $tried->result;
+        }
+    }
+
+    private function imported(string $path, Person $by, ?callable $progress, bool $isTrial): ImportResult
+    {
         $progress ??= function (string $doing, int $done): void {
         };
         $folder = Folder::read($path, $progress);
         $progress('Checking', array_sum(array_map(count(...), $folder->rows)));
+        AbsentColumns::fill($folder);
         FolderChecks::run($folder, $by);
         $folder->assertRight();
         $result = new ImportResult();
@@ -41,7 +63,7 @@ final class ImportFolder
                 PeriodLock::Last,
                 BookingKind::Import,
                 new Signed('import-'.Str::uuid(), $by),
-                Part::writing(function (Ledger $ledger) use ($folder, $result, $progress, $by): void {
+                Part::writing(function (Ledger $ledger) use ($folder, $result, $progress, $by, $isTrial): void {
                     $costs = $this->productData->write($folder, $ledger, $result, $progress);
                     $this->opening->lock($folder, $ledger, array_keys($costs));
                     foreach ($costs as $item => $cost) {
@@ -49,6 +71,10 @@ final class ImportFolder
                     }
                     $this->opening->write($folder, $ledger, $result, $by, $progress);
                     $folder->assertRight();
+                    if ($isTrial) {
+                        $result->tell($ledger->booking->id);
+                        throw new Tried($result);
+                    }
                     $ledger->says('Imported '.$result->sentence());
                 }),
             ),

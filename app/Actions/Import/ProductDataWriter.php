@@ -64,6 +64,10 @@ final class ProductDataWriter
             $old = $there[self::key($spec, $values)] ?? null;
             if ($old === null) {
                 $new[] = $values;
+                $result->addNew($spec->name, trim(implode(' ', array_map(
+                    fn (string $name): string => (string) $row[$name],
+                    $spec->key,
+                ))));
             } elseif (RowDiff::differs($old, $values)) {
                 DB::table($table)->where('id', $old['id'])->update($values);
                 $this->changed($spec, $table, $old, $values);
@@ -139,7 +143,9 @@ final class ProductDataWriter
         $values = [];
         foreach ($spec->columns as $column) {
             $values[$column->into] =
-                $column->refers === null ? $row[$column->name] : $this->ids->of($column->refers, $row[$column->name]);
+                $column->refers === null
+                    ? $column->kept($row[$column->name])
+                    : $this->ids->of($column->refers, $row[$column->name]);
         }
 
         return $values;

@@ -49,6 +49,7 @@ final readonly class RevisionWriter
             if ($old === null) {
                 $id = DB::table($kind->value)->insertGetId(['item_id' => $itemId, ...self::head($first)]);
                 $lines->insert($id, $want);
+                $this->result->addNew($kind->value, "{$first['item']} revision {$first['revision']}");
             }
             $how = $old === null ? 'new' : $this->change($lines, $old, $first, $want);
             $how === null ?: $this->result->add($kind->value, $how, count($want));

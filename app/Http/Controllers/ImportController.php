@@ -3,6 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Import\Files;
+use App\Actions\Import\StoredRows;
+use App\Http\Requests\DeedRequest;
 use App\Http\Upload;
 use App\Jobs\RunImport;
 use App\Models\Person;
@@ -12,6 +14,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Refused;
 
 /** Importing files: they are taken in here, read by the queue worker, and the page shows how far it is. */
 class ImportController extends Controller
@@ -21,6 +24,7 @@ class ImportController extends Controller
         return view('import.index', [
             'specs' => Files::all(),
             'imports' => ImportRow::last(),
+            'kinds' => StoredRows::FILES,
         ]);
     }
 
@@ -47,12 +51,26 @@ class ImportController extends Controller
             'user_id' => $user->id,
             'folder' => $folder,
             'files' => mb_strimwidth(implode(', ', $names), 0, 500, '…'),
+            'is_trial' => $request->boolean('try'),
             'created_at' => now(),
             'updated_at' => now(),
         ]);
         RunImport::dispatch($id);
 
         return to_route('import.show', $id);
+    }
+
+    /** Does what was tried: the same files, as they lie there. */
+    public function update(DeedRequest $request, int $import): RedirectResponse
+    {
+        $tried = ImportRow::find($import) ?? abort(404, 'There is no such import.');
+        if (! $tried->canBeDone()) {
+            throw Refused::because('Only what was tried, and was right, is imported from here.');
+        }
+        DB::table('imports')->where('id', $import)->update(['is_trial' => false, 'state' => 'waiting', 'doing' => '']);
+        RunImport::dispatch($import);
+
+        return to_route('import.show', $import);
     }
 
     public function show(Request $request, int $import): View

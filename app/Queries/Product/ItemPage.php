@@ -88,6 +88,12 @@ final readonly class ItemPage
         return ItemInUse::says($this->item);
     }
 
+    /** @return list<string> files that tell of it */
+    public function kinds(): array
+    {
+        return ['items', 'item-units', 'routings', 'structures'];
+    }
+
     public function directUses(): int
     {
         return count(array_filter($this->usedIn, fn (UsedIn $one): bool => $one->isDirect));

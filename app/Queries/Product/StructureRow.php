@@ -39,12 +39,6 @@ final readonly class StructureRow
         return 'level-'.min(12, $this->level());
     }
 
-    /** What stands before it: its position in the structure itself, else how deep it lies. */
-    public function at(): int
-    {
-        return $this->level() === 1 ? $this->position() : $this->level();
-    }
-
     public function itemId(): int
     {
         return $this->item->id;

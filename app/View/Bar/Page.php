@@ -69,7 +69,7 @@ enum Page: string
             self::Periods => 'Periods',
             self::Items => 'Items',
             self::Drafts => 'Drafts',
-            self::Import => 'Import',
+            self::Import => 'Files in and out',
             self::People => 'People',
         };
     }

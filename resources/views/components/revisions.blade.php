@@ -33,9 +33,9 @@
 @if ($list->draft() === null)
     @can('draw-up')
         <x-form class="actions mb-3" :to="route($name.'.store', $item->id)" :key="$name">
-            <button class="btn btn-quiet btn-small">Begin an empty {{ $list->kind->label() }}</button>
+            <button class="btn btn-quiet btn-small">Begin a {{ $list->kind->label() }}</button>
             <x-field bare name="like" :label="'Number of an item whose '.$list->kind->label().' it begins with'"
-                placeholder="or as that of item …" size="18" maxlength="40" list="items" />
+                placeholder="empty, or as that of item …" size="24" maxlength="40" list="items" />
             <datalist id="items" hx-get="{{ route('items.choose') }}?q=" hx-trigger="focusin from:closest form once"
                 ></datalist>
         </x-form>

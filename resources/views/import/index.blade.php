@@ -1,11 +1,16 @@
-<x-layout title="Import">
+<x-layout title="Files in and out">
     <div class="head">
-        <h1>Import files</h1>
-        <span class="say">CSV in UTF-8. Everything is checked first; all of it is written, or nothing.</span>
+        <h1>Files in and out</h1>
+        <span class="say">
+            CSV or JSON in UTF-8. Everything is checked first; all of it is written, or nothing. A column that is not in
+            a file is left as it is.
+        </span>
     </div>
     <form class="actions" method="post" action="{{ route('import.store') }}" enctype="multipart/form-data">
         @csrf
-        <input class="form-control" type="file" name="files[]" multiple accept=".csv" required aria-label="CSV files">
+        <input class="form-control" type="file" name="files[]" multiple accept=".csv,.json" required
+            aria-label="CSV or JSON files">
+        <button class="btn btn-quiet" name="try" value="1">Show what they would change</button>
         <button class="btn btn-act">Import these files</button>
         <x-why field="files" />
     </form>
@@ -41,6 +46,8 @@
             @endif
         </section>
         <section>
+            <h2>Take product data out</h2>
+            <x-take-out :kinds="$kinds" />
             <h2>Files and their columns</h2>
             @foreach ($specs as $spec)
                 <details class="more">

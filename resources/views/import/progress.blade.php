@@ -34,6 +34,9 @@
             <p>and {{ $import->untold() }} more.</p>
         @endif
     @endif
+    @if ($import->canBeDone())
+        @include('import.would')
+    @endif
     @if ($import->result !== [])
         <table class="list">
             <thead>

@@ -10,6 +10,8 @@
         @endforeach
     </nav>
 @endif
+<x-take-one :kinds="[$page->revisions->kind->value]" :field="$page->revisions->kind->label()"
+    :id="$page->state()?->id" />
 @if ($page->revisions->draft() === null)
     @can('draw-up')
         <x-form class="actions" :to="route($page->revisions->kind->value.'.store', $item->id)" key="begin">

@@ -52,6 +52,7 @@
                 <h2>Described</h2>
                 <p class="written">{{ $item->description }}</p>
             @endif
+            <x-take-one :kinds="$page->kinds()" field="item" :id="$item->id" />
             @can('change-items')
                 @if ($item->retired_at)
                     <x-form method="delete" class="actions" :to="route('retired-items.destroy', $item->id)">

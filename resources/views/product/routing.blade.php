@@ -41,7 +41,7 @@
         <section>
             @if (! $page->refused && $page->rows->isNotEmpty())
                 <h2 class="mt-0">What the work costs</h2>
-                <x-rolled :cost="$page->cost()" :unit="$item->unit->code" />
+                <x-rolled work :cost="$page->cost()" :unit="$item->unit->code" />
             @endif
             @include('product.begin')
         </section>

@@ -25,6 +25,7 @@
                         <input @class(['form-control', 'is-wrong' => $form->isWrong($at, 'component')])
                             name="{{ $form->name($at, 'component') }}" value="{{ $row['component'] }}" size="16"
                             list="components" autocomplete="off" aria-label="Component" maxlength="40">
+                        <span class="sub">{{ $row['says'] }}</span>
                         <x-why :field="$form->key($at, 'component')" />
                     </td>
                     <td class="n">

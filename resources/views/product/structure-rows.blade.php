@@ -5,7 +5,7 @@
     <table class="list levels" data-levels>
         <thead>
             <tr>
-                <th>Level</th>
+                <th>Line</th>
                 <th>Component</th>
                 <th class="n">Quantity</th>
                 <th>Unit</th>
@@ -28,7 +28,7 @@
                             <a class="fold" href="{{ route('items.show', $row->itemId()) }}"
                                 title="Goes deeper">▸</a>
                         @endif
-                        <span class="sub">{{ $row->at() }}</span>
+                        <span class="sub">{{ $row->position() }}</span>
                     </td>
                     <td>
                         <a class="num" href="{{ route('items.show', $row->itemId()) }}">{{ $row->number() }}</a>

@@ -1,0 +1,122 @@
+<?php
+
+namespace App\Actions\Import;
+
+use Generator;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** What is kept, row by row in the very form the import reads: so it goes out, and so it comes in again. */
+final class StoredRows
+{
+    /** Files of product data, in the order in which they are read. */
+    public const FILES = [
+        'units',
+        'customers',
+        'suppliers',
+        'places',
+        'shifts',
+        'holidays',
+        'work-centres',
+        'people',
+        'items',
+        'item-units',
+        'routings',
+        'structures',
+    ];
+
+    /**
+     * @param  (callable(Builder): mixed)|null  $narrow  of structures and routings AS r, of others AS t
+     * @return Generator<int, array<string, ?string>> by column
+     */
+    public static function of(FileSpec $spec, ?callable $narrow = null): Generator
+    {
+        $query = match ($spec->name) {
+            'shifts' => self::shifts(),
+            'holidays' => self::holidays(),
+            'routings' => self::routings(),
+            'structures' => self::structures(),
+            default => self::table($spec),
+        };
+        $narrow === null ?: $narrow($query);
+        foreach ($query->cursor() as $stored) {
+            $values = get_object_vars($stored);
+            $row = [];
+            foreach ($spec->columns as $column) {
+                $row[$column->name] = $column->written($values[$column->name] ?? null);
+            }
+            yield $row;
+        }
+    }
+
+    private static function table(FileSpec $spec): Builder
+    {
+        $query = DB::table("{$spec->table} AS t")->orderBy('t.id');
+        foreach ($spec->columns as $n => $column) {
+            if ($column->refers !== null) {
+                [$table, $code] = $column->refers;
+                $query->leftJoin("{$table} AS r{$n}", "r{$n}.id", "t.{$column->into}")
+                    ->addSelect("r{$n}.{$code} AS {$column->name}");
+            } else {
+                $query->addSelect("t.{$column->into} AS {$column->name}");
+            }
+            // places that are no stores, and people who only log in, are none of the file's
+            $column->default !== null ?: $query->whereNotNull("t.{$column->into}");
+            $column->type !== 'choice' || $column->stored !== []
+                ?: $query->whereIn("t.{$column->into}", $column->choices);
+        }
+
+        return $query;
+    }
+
+    private static function shifts(): Builder
+    {
+        return DB::table('shifts AS t')
+            ->join('calendars AS c', 'c.id', 't.calendar_id')
+            ->orderBy('t.id')
+            ->select(['c.code AS calendar', 't.weekday', 't.from_time AS from', 't.to_time AS to'])
+            ->selectRaw("IF(t.is_break, 'break', 'work') AS kind");
+    }
+
+    private static function holidays(): Builder
+    {
+        return DB::table('calendar_days AS t')
+            ->join('calendars AS c', 'c.id', 't.calendar_id')
+            ->orderBy('t.id')
+            ->select(['c.code AS calendar', 't.date', 't.kind', 't.from_time AS from', 't.to_time AS to', 't.name']);
+    }
+
+    private static function routings(): Builder
+    {
+        return DB::table('routing_steps AS l')
+            ->join('routings AS r', 'r.id', 'l.routing_id')
+            ->join('items AS i', 'i.id', 'r.item_id')
+            ->leftJoin('work_centres AS w', 'w.id', 'l.work_centre_id')
+            ->leftJoin('suppliers AS v', 'v.id', 'l.supplier_id')
+            ->orderBy('r.id')
+            ->orderBy('l.number')
+            ->select(['l.*', 'i.number AS item', 'r.revision', 'r.status', 'r.effective_from', 'l.number AS step'])
+            ->addSelect(['w.code AS work_centre', 'v.number AS supplier'])
+            ->selectSub(
+                DB::table('routing_step_ways AS y')
+                    ->join('work_centres AS o', 'o.id', 'y.work_centre_id')
+                    ->whereColumn('y.routing_step_id', 'l.id')
+                    ->selectRaw("GROUP_CONCAT(IF(y.percent = 100, o.code, CONCAT(o.code, ':', y.percent))
+                        ORDER BY y.id SEPARATOR '|')"),
+                'alternatives',
+            );
+    }
+
+    private static function structures(): Builder
+    {
+        return DB::table('structure_lines AS l')
+            ->join('structures AS r', 'r.id', 'l.structure_id')
+            ->join('items AS i', 'i.id', 'r.item_id')
+            ->join('items AS c', 'c.id', 'l.item_id')
+            ->join('units AS u', 'u.id', 'l.unit_id')
+            ->orderBy('r.id')
+            ->orderBy('l.position')
+            ->select(['l.*', 'i.number AS item', 'r.revision', 'r.status', 'r.effective_from'])
+            ->addSelect(['c.number AS component', 'u.code AS unit', 'l.step_number AS step']);
+    }
+}
