@@ -9,8 +9,8 @@ use Illuminate\Support\Facades\Event;
 
 /**
  * Reads from the statements of a deed which locks it takes and when. Foundations 10: period, booking, draft, customer
- * orders, purchase orders, orders, items, numberings, the live plan; each kind by id; nothing else is locked; all
- * before the first write, but for numbers, which are drawn as they are needed.
+ * orders, purchase orders, orders, items, drafts, numberings, the live plan; each kind by id; nothing else is locked;
+ * all before the first write, but for numbers, which are drawn as they are needed.
  */
 final class Locks
 {
@@ -22,6 +22,9 @@ final class Locks
         'purchase_orders',
         'orders',
         'item_stock',
+        'items', // an item's own fields, under its stock
+        'structures',
+        'routings',
         'numberings',
         'plans',
         'people', // their own deeds lock nothing else

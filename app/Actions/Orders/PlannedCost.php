@@ -22,7 +22,8 @@ final class PlannedCost
     public function freeze(Order $order): void
     {
         foreach ($order->components()->with('item')->get() as $component) {
-            $component->planned_value = self::of(
+            // what a customer brings is worth nothing to us
+            $component->planned_value = $component->supplied_by !== 'us' ? 0 : self::of(
                 $component->item,
                 BigDecimal::of($component->planned_quantity),
             );

@@ -66,10 +66,10 @@ class RoutingController extends Controller
 
     public function destroy(VersionRequest $request, int $routing, DropDraft $drop): RedirectResponse
     {
-        $item = Routing::query()->findOrFail($routing)->item_id;
+        $item = Routing::query()->find($routing)?->item_id; // sent twice it is gone
 
         return $this->done(
-            to_route('items.show', $item),
+            $item === null ? to_route('drafts.index') : to_route('items.show', $item),
             $drop->handle(RevisionKind::Routing, $routing, $request->integer('version'), $request->signed()),
         );
     }

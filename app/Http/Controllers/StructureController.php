@@ -66,10 +66,10 @@ class StructureController extends Controller
 
     public function destroy(VersionRequest $request, int $structure, DropDraft $drop): RedirectResponse
     {
-        $item = Structure::query()->findOrFail($structure)->item_id;
+        $item = Structure::query()->find($structure)?->item_id; // sent twice it is gone
 
         return $this->done(
-            to_route('items.show', $item),
+            $item === null ? to_route('drafts.index') : to_route('items.show', $item),
             $drop->handle(RevisionKind::Structure, $structure, $request->integer('version'), $request->signed()),
         );
     }

@@ -43,7 +43,7 @@ final readonly class RoutingPage
     /** @param  BigDecimal|null  $pieces  above 0; null = the usual lot */
     public static function of(Routing $routing, ?BigDecimal $pieces): self
     {
-        $routing->load('item.unit', 'changedBy', 'approvedBy');
+        $routing->loadMissing('item.unit');
         $lot = BigDecimal::of($routing->item->usual_lot);
         $for = $pieces ?? ($lot->isPositive() ? $lot : BigDecimal::one());
         $rows = Row::all(self::steps($routing->id), fn (Row $row): RoutingRow => RoutingRow::from($row, $for));

@@ -48,7 +48,7 @@ final readonly class StructurePage
     /** @param  BigDecimal|null  $pieces  above 0; null = the usual lot */
     public static function of(Structure $structure, ?BigDecimal $pieces): self
     {
-        $structure->load('lines', 'item.unit', 'changedBy', 'approvedBy');
+        $structure->loadMissing('item.unit');
         $rolled = RolledUp::of([], $structure);
         $number = $structure->item->number;
         $item = $rolled->of->items[$number];

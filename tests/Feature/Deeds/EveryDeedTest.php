@@ -3,6 +3,8 @@
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
+use App\Actions\Product\BeginDraft;
+use App\Actions\Product\RetireItem;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\DateToHold;
@@ -16,6 +18,7 @@ use App\Actions\Usage\ProposeSlip;
 use App\Models\Booking;
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\RevisionKind;
 use App\Planner\PlanRound;
 use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
@@ -902,6 +905,136 @@ function deed(object $test, string $name): array
                 'says' => 'cannot be back before today',
             ];
         })(),
+        'enter an item' => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/items',
+            'no' => Role::Operator,
+            'data' => ['number' => 'NEW-1', ...itemFacts($test, 'BRG-25')],
+            'bad' => ['number' => 'brg-25'],
+            'field' => 'number',
+            'says' => 'That is BRG-25',
+        ],
+        'change an item' => (fn (Item $item): array => [
+            'role' => Role::Buyer,
+            'method' => 'put',
+            'uri' => "/items/{$item->id}",
+            'no' => Role::Storekeeper,
+            'data' => [...itemFacts($test, 'SS-15'), 'version' => 1, 'lead_time_days' => '9'],
+            'bad' => ['tracking' => 'none'],
+            'field' => 'tracking',
+            'says' => 'has been moved with tracking lot',
+        ])($shop->item('SS-15')),
+        'retire an item' => (fn (Item $item): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => "/items/{$item->id}/retired",
+            'no' => Role::Sales,
+            'data' => ['version' => 1],
+            'bad' => ['version' => 7],
+            'field' => 'refused',
+            'says' => 'was changed meanwhile',
+        ])(unusedItem($test)),
+        'bring an item back' => (function () use ($shop, $test): array {
+            $item = unusedItem($test);
+            app(RetireItem::class)->handle($item->id, 1, true, $shop->sign(Role::Planner));
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => "/items/{$item->id}/retired",
+                'no' => Role::Sales,
+                'data' => ['version' => 2],
+                'bad' => ['version' => 1],
+                'field' => 'refused',
+                'says' => 'was changed meanwhile',
+            ];
+        })(),
+        'begin a structure' => (fn (Item $item): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => "/items/{$item->id}/structures",
+            'no' => Role::Buyer,
+            'data' => ['like' => 'TRAY-40'],
+            'bad' => ['like' => 'NO-SUCH'],
+            'field' => 'like',
+            'says' => 'No item has the number NO-SUCH',
+        ])($shop->item('TRAY-40')),
+        'begin a routing' => (fn (Item $item): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => "/items/{$item->id}/routings",
+            'no' => Role::Buyer,
+            'data' => ['like' => 'TRAY-40'],
+            'bad' => ['like' => 'NO-SUCH'],
+            'field' => 'like',
+            'says' => 'No item has the number NO-SUCH',
+        ])($shop->item('TRAY-40')),
+        'keep a structure' => (fn (int $draft): array => [
+            'role' => Role::Planner,
+            'method' => 'put',
+            'uri' => "/structures/{$draft}",
+            'no' => Role::Buyer,
+            'data' => ['version' => 1, 'lines' => [['component' => 'BRG-25', 'quantity' => '2', 'step' => '10']]],
+            'bad' => ['lines' => [['component' => 'TRAY-40', 'quantity' => '2']]],
+            'field' => 'lines.0.component',
+            'says' => 'TRAY-40 cannot be part of itself',
+        ])(draftOf($test, RevisionKind::Structure)),
+        'keep a routing' => (fn (int $draft): array => [
+            'role' => Role::Planner,
+            'method' => 'put',
+            'uri' => "/routings/{$draft}",
+            'no' => Role::Buyer,
+            'data' => ['version' => 1, 'lines' => [
+                ['number' => '10', 'name' => 'Cut', 'at' => 'c1', 'setup' => '5', 'rate' => '2', 'ways' => 'FORM:150'],
+            ]],
+            'bad' => ['lines' => [
+                ['number' => '10', 'name' => 'Cut', 'at' => 'c1'],
+                ['number' => '10', 'name' => 'Bend', 'at' => 'c2'],
+            ]],
+            'field' => 'lines.1.number',
+            'says' => 'Step 10 is there already: Cut',
+        ])(draftOf($test, RevisionKind::Routing)),
+        'approve a structure' => (fn (int $draft): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => "/structures/{$draft}/approval",
+            'no' => Role::Planner,
+            'data' => ['version' => 1],
+            'bad' => ['from' => '2026-11-01'],
+            'field' => 'from',
+            'says' => 'That day has passed',
+        ])(draftOf($test, RevisionKind::Structure)),
+        'approve a routing' => (fn (int $draft): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => "/routings/{$draft}/approval",
+            'no' => Role::Planner,
+            'data' => ['version' => 1],
+            'bad' => ['version' => 4],
+            'field' => 'refused',
+            'says' => 'Planner changed routing revision B of TRAY-40 meanwhile',
+        ])(draftOf($test, RevisionKind::Routing)),
+        'give a structure up' => (fn (int $draft): array => [
+            'role' => Role::Planner,
+            'method' => 'delete',
+            'uri' => "/structures/{$draft}",
+            'no' => Role::Buyer,
+            'data' => ['version' => 1],
+            'bad' => ['version' => 4],
+            'field' => 'refused',
+            'says' => 'meanwhile',
+        ])(draftOf($test, RevisionKind::Structure)),
+        'give a routing up' => (fn (int $draft): array => [
+            'role' => Role::Planner,
+            'method' => 'delete',
+            'uri' => "/routings/{$draft}",
+            'no' => Role::Buyer,
+            'data' => ['version' => 1],
+            'bad' => ['version' => 4],
+            'field' => 'refused',
+            'says' => 'meanwhile',
+        ])(draftOf($test, RevisionKind::Routing)),
         'let somebody in' => [
             'role' => Role::Supervisor,
             'method' => 'post',
@@ -1022,6 +1155,18 @@ const DEEDS = [
     'change a calendar',
     'answer when a purchase comes',
     'answer when a handful is back',
+    'enter an item',
+    'change an item',
+    'retire an item',
+    'bring an item back',
+    'begin a structure',
+    'begin a routing',
+    'keep a structure',
+    'keep a routing',
+    'approve a structure',
+    'approve a routing',
+    'give a structure up',
+    'give a routing up',
     'let somebody in',
     'give a role',
     'lock a person',
@@ -1030,6 +1175,42 @@ const DEEDS = [
     'let a held date go',
     'reverse',
 ];
+
+/** @return array<string, mixed> the form of an item's page as it stands before anybody types */
+function itemFacts(object $test, string $number): array
+{
+    $item = $test->shop->item($number);
+    $fields = ['name', 'unit_id', 'cover_for', 'costing', 'lot_rule', 'category', 'description', 'supplier_id',
+        'lead_time_days', 'minimum_days', 'reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot', 'cost',
+        'price'];
+
+    return [
+        ...array_map(fn (mixed $value): ?string => $value === null ? null : (string) $value, $item->only($fields)),
+        'kind' => $item->kind->value,
+        'tracking' => $item->tracking->value,
+        'units' => $item->units
+            ->map(fn ($one): array => ['unit' => $one->unit->code, 'p' => (string) $one->p, 'q' => (string) $one->q])
+            ->all(),
+    ];
+}
+
+/** One nothing uses. */
+function unusedItem(object $test): Item
+{
+    $test->shop->import(['items.csv' => "number,name,kind,unit\nSPARE-9,Spare,bought,pc\n"]);
+
+    return $test->shop->item('SPARE-9');
+}
+
+/** A draft of the planner's, as the revision in force: its id. */
+function draftOf(object $test, RevisionKind $kind): int
+{
+    $item = $test->shop->item('TRAY-40');
+    $from = $kind->model()::query()->where('item_id', $item->id)->value('id');
+    app(BeginDraft::class)->handle($item->id, $kind, $from, $test->shop->sign(Role::Planner));
+
+    return (int) $kind->model()::query()->where('item_id', $item->id)->where('status', 'draft')->value('id');
+}
 
 /** @return array<string, string> everything a deed may write, as checksums of what it holds */
 function books(): array
@@ -1069,9 +1250,17 @@ function books(): array
             'periods',
             'consignments',
             'people',
+            'item_units',
+            'structure_lines',
+            'routing_step_ways',
+            'product_changes',
         ] as $table
     ) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
+    }
+    // where the database makes a column, that is not steady
+    foreach (['items', 'structures', 'routings', 'routing_steps'] as $table) {
+        $sums[$table] = md5((string) json_encode(DB::table($table)->orderBy('id')->get()));
     }
 
     return $sums;
