@@ -75,6 +75,14 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::delete('/items/{item}/retired', [C\RetiredItemController::class, 'destroy'])
         ->middleware('may:change-items')
         ->name('retired-items.destroy');
+    Route::get('/work-centres', [C\WorkCentreController::class, 'index'])->name('centres.index');
+    Route::get('/work-centres/{centre}', [C\WorkCentreController::class, 'show'])->name('centres.show');
+    Route::post('/work-centres', [C\WorkCentreController::class, 'store'])
+        ->middleware('may:draw-up')
+        ->name('centres.store');
+    Route::put('/work-centres/{centre}', [C\WorkCentreController::class, 'update'])
+        ->middleware('may:draw-up')
+        ->name('centres.update');
     Route::get('/drafts', [C\DraftController::class, 'index'])->name('drafts.index');
     foreach (['structure' => C\StructureController::class, 'routing' => C\RoutingController::class] as $what => $of) {
         Route::get("/{$what}s/{{$what}}", [$of, 'show'])->name("{$what}s.show");

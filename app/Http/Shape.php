@@ -32,6 +32,8 @@ final readonly class Shape
         'items.update' => ['units.*.*'],
         'structures.update' => ['lines.*.*'],
         'routings.update' => ['lines.*.*'],
+        'centres.store' => ['table.*.*'],
+        'centres.update' => ['table.*.*'],
         'people.store' => ['roles.*'],
         'people.update' => ['roles.*'],
     ];

@@ -16,6 +16,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $labour_rate
  * @property string $machine_rate
  * @property string $overhead_percent
+ * @property int $load_size pieces one machine takes at once; 0 = one step at a time
+ * @property bool $has_changeovers
+ * @property int $other_changeover minutes between families its table does not name
+ * @property int $version
  * @property-read Calendar $calendar
  */
 class WorkCentre extends Model
@@ -25,6 +29,12 @@ class WorkCentre extends Model
     protected $table = 'work_centres';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['has_changeovers' => 'boolean'];
+    }
 
     /** @return BelongsTo<Calendar, $this> */
     public function calendar(): BelongsTo

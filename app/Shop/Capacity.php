@@ -54,7 +54,9 @@ final class Capacity
         $calendars = Calendar::query()->with(['shifts', 'days'])->get()->keyBy('id');
         $downtimes = self::spans('downtimes', 'work_centre_id');
         $this->overtimes = self::spans('overtimes', 'work_centre_id');
-        foreach (WorkCentre::all() as $centre) {
+        $centres = WorkCentre::all();
+        $setUps = SetUps::of($centres);
+        foreach ($centres as $centre) {
             $open = $this->longer($this->of($calendars[$centre->calendar_id]), $centre->id);
             $own = [];
             foreach ($downtimes[$centre->id] ?? [] as $down) {
@@ -65,6 +67,9 @@ final class Capacity
                 $centre->machines,
                 $open,
                 $own,
+                $centre->load_size,
+                $setUps->changeovers($centre),
+                $setUps->familyNow($centre),
                 fence: $this->fence($calendars[$centre->calendar_id], $open),
             );
         }

@@ -2,27 +2,24 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\ComponentNeed;
 
-/**
- * What is left to do of open orders, step by step, with ->left, and ->back_at of what is at a supplier.
- */
+/** What is left to do of open orders, step by step. */
 final class OpenSteps
 {
     private const STEP = [
         'id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on',
         'started_at', 'spell_from', 'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_time_days', 'transfer_quantity',
+        'wait_minutes', 'move_minutes', 'lead_time_days', 'transfer_quantity', 'family_id', 'setup_crew',
+        'may_be_interrupted',
     ];
 
-    /** @var array<int, list<\stdClass>> by order */
+    /** @var array<int, list<OpenStep>> by order */
     private array $byOrder = [];
-
-    /** @var array<int, array<int, int>> percent of the time by other work centre, by step */
-    private readonly array $ways;
 
     /** @var array<int, true> orders that have steps, open or done */
     private readonly array $have;
@@ -35,35 +32,30 @@ final class OpenSteps
     {
         $expected = [];
         $away = Away::all($deliveries);
-        $this->ways = StepWays::ofOrders($orders->keys());
+        $ways = StepWays::ofOrders($orders->keys());
         $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
-        $rows = $steps->get(self::STEP);
-        $this->have = array_fill_keys(array_filter($rows->pluck('order_id')->all(), is_int(...)), true);
-        foreach ($rows as $step) {
-            $order = $orders[$step->order_id];
+        $have = [];
+        foreach (
+            Row::all($steps->select(self::STEP), fn (Row $row): OpenStep => OpenStep::from($row, $ways)) as $step
+        ) {
+            $have[$step->orderId] = true;
+            $order = $orders[$step->orderId];
             $isReleased = $order->released_at !== null;
-            $in = $expected[$order->id] ?? BigDecimal::of($isReleased ? $step->taken_in : $order->quantity);
-            $untouched = $step->good === '0.000000' && $step->scrap === '0.000000'; // most are: no arithmetic for them
-            $left = $untouched ? $in : $in->minus($step->good)->minus($step->scrap);
-            $expected[$order->id] = $untouched ? $in : $in->minus($step->scrap);
+            $in = $expected[$order->id] ?? BigDecimal::of($isReleased ? $step->takenIn : $order->quantity);
+            $left = $step->isCounted() ? $in->minus($step->good)->minus($step->scrap) : $in;
+            $expected[$order->id] = $step->isCounted() ? $in->minus($step->scrap) : $in;
             if ($left->isPositive()) {
-                $step->left = $left;
-                $step->back_at = $this->backAt($step, $away[$step->id] ?? []);
-                $this->byOrder[$order->id][] = $step;
+                $back = $this->backAt($step, $left, $away[$step->id] ?? []);
+                $this->byOrder[$step->orderId][] = $step->leave($left, $back);
             }
         }
+        $this->have = $have;
     }
 
-    /** @return list<\stdClass> */
+    /** @return list<OpenStep> */
     public function of(int $order): array
     {
         return $this->byOrder[$order] ?? [];
-    }
-
-    /** @return array<int, int> where else a step can be done: percent of its time by work centre */
-    public function ways(mixed $step): array
-    {
-        return is_int($step) ? $this->ways[$step] ?? [] : [];
     }
 
     /** The order has none and never had. */
@@ -83,7 +75,7 @@ final class OpenSteps
     {
         $step = $this->byOrder[$order][0] ?? null;
 
-        return $step !== null && $step->supplier_id !== null && $step->started_at !== null;
+        return $step !== null && $step->isOutside() && $step->isStarted();
     }
 
     /**
@@ -110,7 +102,7 @@ final class OpenSteps
      *
      * @param  list<Handful>  $handfuls
      */
-    private function backAt(\stdClass $step, array $handfuls): ?int
+    private function backAt(OpenStep $step, BigDecimal $left, array $handfuls): ?int
     {
         if ($handfuls === []) {
             return null;
@@ -118,8 +110,8 @@ final class OpenSteps
         $away = BigDecimal::sum(...array_map(fn (Handful $one): string => $one->away, $handfuls));
         $back = max(array_map(fn (Handful $one): int => $one->back->at, $handfuls));
 
-        return $step->left->isGreaterThan($away)
-            ? max($back, $this->now + $step->lead_time_days * 1440)
+        return $left->isGreaterThan($away)
+            ? max($back, $this->now + $step->leadTimeDays * 1440)
             : $back;
     }
 }

@@ -92,7 +92,7 @@ final class ShopState
     {
         $now = self::minute($this->now);
         $capacity = new Capacity($now, $days);
-        $input = new StepInput($capacity, $this->steps, $now);
+        $input = new StepInput($capacity, $now);
         $jobs = [];
         foreach ($this->orders as $id => $order) {
             if ($order->is_held) {

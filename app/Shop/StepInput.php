@@ -5,9 +5,7 @@ namespace App\Shop;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
-use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\Spell;
-use KeepPace\Core\Routing\StepTime;
 use KeepPace\Core\Scheduling\Alternative;
 use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\PassOn;
@@ -17,61 +15,54 @@ use KeepPace\Core\Scheduling\Step;
 /** A step of an order as the schedule sees it: what is left of it, in minutes, where it can be done and by how many. */
 final readonly class StepInput
 {
-    public function __construct(private Capacity $capacity, private OpenSteps $steps, private int $now)
+    public function __construct(private Capacity $capacity, private int $now)
     {
     }
 
     /**
-     * @param  \stdClass  $step  as ShopState reads it, with left
      * @param  string  $quantity  of the order
-     * @param  \stdClass|null  $next  the step behind it
+     * @param  OpenStep|null  $next  the step behind it
      * @param  list<int>  $after  orders that must be finished first
      * @param  array{int, Pin}|null  $pinned  work centre, and where on it
      */
     public function step(
-        \stdClass $step,
+        OpenStep $step,
         string $quantity,
-        ?\stdClass $next,
+        ?OpenStep $next,
         int $materialAt,
         array $after,
         ?array $pinned,
     ): Step {
         $minutes = $this->minutesLeft($step, $quantity);
-        $setup = $this->isUntouched($step)
-            ? min(
-                $minutes - 1,
-                str_ends_with($step->setup_minutes, '.00')
-                    ? (int) $step->setup_minutes
-                    : BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt(),
-            )
-            : 0;
-        [$at, $pin] = $pinned ?? [$step->work_centre_id, null];
-        $others = $step->supplier_id !== null || $step->started_at !== null
-                ? []
-                : $this->alternatives($step, $minutes - $setup, $setup);
-        if ($at !== $step->work_centre_id && isset($others[$at])) {
+        $setup = $step->isUntouched() ? min($minutes - 1, $step->setup()) : 0;
+        [$at, $pin] = $pinned ?? [$step->workCentreId, null];
+        $others = $step->isOutside() || $step->isStarted() ? [] : $this->alternatives($step, $minutes - $setup, $setup);
+        if ($at !== $step->workCentreId && isset($others[$at])) {
             // pinned on another work centre, it has that one's time
             [$minutes, $setup] = [$others[$at]->minutes + $others[$at]->setup, $others[$at]->setup];
         } else {
-            $at = $step->work_centre_id;
+            $at = $step->workCentreId;
         }
 
         // nobody can book a setup before the pieces are there, so none is planned so
         return new Step(
             $step->id,
-            $step->supplier_id === null ? $at : null,
+            $step->isOutside() ? null : $at,
             $minutes - $setup,
-            $step->wait_minutes,
-            $step->move_minutes,
+            $step->wait,
+            $step->move,
             $materialAt,
             $after,
-            $step->started_at !== null,
+            $step->isStarted(),
             $setup,
             true,
+            unbroken: $step->isUnbroken,
+            family: $step->family,
+            size: $this->size($step, $at),
             crewing: $this->crewing($step, $at),
             alternatives: $pin === null ? array_values($others) : [],
             passOn: $this->passOn($step, $next),
-            pin: $step->started_at === null ? $pin : null,
+            pin: $step->isStarted() ? null : $pin,
         );
     }
 
@@ -80,10 +71,10 @@ final readonly class StepInput
      *
      * @return array<int, Alternative> by work centre
      */
-    private function alternatives(\stdClass $step, int $run, int $setup): array
+    private function alternatives(OpenStep $step, int $run, int $setup): array
     {
         $others = [];
-        foreach ($this->steps->ways($step->id) as $centre => $percent) {
+        foreach ($step->ways as $centre => $percent) {
             $others[$centre] = new Alternative(
                 $centre,
                 max(1, intdiv($run * $percent + 99, 100)),
@@ -95,71 +86,52 @@ final readonly class StepInput
         return $others;
     }
 
+    /** What it takes of a load: all that is left, or a whole load after the other. */
+    private function size(OpenStep $step, ?int $centre): int
+    {
+        $load = $centre === null || $step->isOutside() ? 0 : $this->capacity->workCentres[$centre]->batch;
+
+        return $load === 0 ? 1 : max(1, min($load, $step->left->toScale(0, RoundingMode::CEILING)->toInt()));
+    }
+
     /** More than belong to the work centre are never there: then all of them do it. */
-    private function crewing(\stdClass $step, ?int $centre): ?Crewing
+    private function crewing(OpenStep $step, ?int $centre): ?Crewing
     {
         if ($centre === null || ! isset($this->capacity->crews[$centre])) {
             return null;
         }
+        $heads = $this->capacity->heads[$centre];
 
-        return new Crewing($centre, 1, min($step->crew, $this->capacity->heads[$centre]));
+        return new Crewing($centre, min($step->setupCrew, $heads), min($step->crew, $heads));
     }
 
-    private function passOn(\stdClass $step, ?\stdClass $next): ?PassOn
+    private function passOn(OpenStep $step, ?OpenStep $next): ?PassOn
     {
-        if (
-            $step->transfer_quantity === null
-            || $next === null
-            || $step->supplier_id !== null
-            || $next->supplier_id !== null
-        ) {
-            return null;
-        }
-        $time = static fn (\stdClass $of): int => (new StepTime(
-            BigDecimal::zero(),
-            RunBasis::from($of->run_basis),
-            BigDecimal::of($of->run_rate),
-            BigDecimal::of($of->batch),
-        ))->minutes(BigDecimal::of($step->transfer_quantity));
+        $pieces = $step->transferQuantity;
 
-        return BigDecimal::of($step->transfer_quantity)->isGreaterThanOrEqualTo($step->left)
+        return $pieces === null || $next === null || $step->isOutside() || $next->isOutside()
+            || BigDecimal::of($pieces)->isGreaterThanOrEqualTo($step->left)
             ? null
-            : new PassOn($time($step), $time($next));
+            : new PassOn($step->runsThrough($pieces), $next->runsThrough($pieces));
     }
 
-    private function minutesLeft(\stdClass $step, string $quantity): int
+    private function minutesLeft(OpenStep $step, string $quantity): int
     {
-        if ($step->supplier_id !== null) {
-            return max(1, $step->back_at === null ? $step->lead_time_days * 1440 : $step->back_at - $this->now);
+        if ($step->isOutside()) {
+            return max(1, $step->backAt === null ? $step->leadTimeDays * 1440 : $step->backAt - $this->now);
         }
-        if ($this->isUntouched($step) && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
-            return max(1, $step->planned_minutes); // nothing has happened to it: the time is the one planned
+        if ($step->isUntouched() && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
+            return max(1, $step->plannedMinutes); // nothing has happened to it: the time is the one planned
         }
-        $time = new StepTime(
-            BigDecimal::of($step->setup_minutes),
-            RunBasis::from($step->run_basis),
-            BigDecimal::of($step->run_rate),
-            BigDecimal::of($step->batch),
-        );
         // what is counted had its setup; what was worked since is less to do
-        $isCounted = BigDecimal::of($step->good)->plus($step->scrap)->isPositive();
-        $minutes = $time->minutes($step->left, withSetup: ! $isCounted);
-        if ($step->spell_from !== null) {
-            $open = $this->capacity->open($step->work_centre_id);
+        $minutes = $step->time()->minutes($step->left, withSetup: ! $step->isCounted());
+        if ($step->spellFrom !== null && $step->workCentreId !== null) {
+            $open = $this->capacity->open($step->workCentreId);
             // what began before the span looked up did so in open time, as far as one can see
-            $from = max(ShopState::minute(CarbonImmutable::parse($step->spell_from)), $open->starts[0] ?? 0);
-            $spell = new Spell($open, $from, $this->now);
-            $minutes -= $spell->machine($step->crew === 0);
+            $from = max(ShopState::minute(CarbonImmutable::parse($step->spellFrom)), $open->starts[0] ?? 0);
+            $minutes -= (new Spell($open, $from, $this->now))->machine($step->crew === 0);
         }
 
         return max(1, $minutes);
-    }
-
-    private function isUntouched(\stdClass $step): bool
-    {
-        return $step->supplier_id === null
-            && $step->started_at === null
-            && $step->good === '0.000000'
-            && $step->scrap === '0.000000'; // as the database writes them
     }
 }

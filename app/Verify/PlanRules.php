@@ -10,14 +10,30 @@ final class PlanRules
         'the live plan puts no two steps on one machine at once' => <<<'SQL'
             SELECT CONCAT('steps ', a, ' and ', b) AS difference
             FROM (
-                SELECT p.order_step_id AS b, LAG(p.order_step_id) OVER w AS a, p.start_at,
-                    LAG(p.end_at) OVER w AS before_end
-                FROM plan_steps p
-                JOIN plans l ON l.id = p.plan_id AND l.is_live
-                WHERE p.machine IS NOT NULL
-                WINDOW w AS (PARTITION BY p.work_centre_id, p.machine ORDER BY p.start_at, p.end_at)
+                SELECT step AS b, LAG(step) OVER w AS a, start_at, LAG(end_at) OVER w AS before_end
+                FROM (
+                    -- what goes into one load of an oven begins together: it is one
+                    SELECT MAX(p.order_step_id) AS step, p.work_centre_id, p.machine, p.start_at,
+                        MAX(p.end_at) AS end_at
+                    FROM plan_steps p
+                    JOIN plans l ON l.id = p.plan_id AND l.is_live
+                    JOIN work_centres w ON w.id = p.work_centre_id
+                    WHERE p.machine IS NOT NULL
+                    GROUP BY p.work_centre_id, p.machine, p.start_at, IF(w.load_size > 0, 0, p.order_step_id)
+                ) y
+                WINDOW w AS (PARTITION BY work_centre_id, machine ORDER BY start_at, end_at)
             ) x
             WHERE start_at < before_end
+            SQL,
+        'a load holds one setup family' => <<<'SQL'
+            SELECT CONCAT('work centre ', p.work_centre_id, ' at ', p.start_at) AS difference
+            FROM plan_steps p
+            JOIN plans l ON l.id = p.plan_id AND l.is_live
+            JOIN work_centres w ON w.id = p.work_centre_id AND w.load_size > 0
+            JOIN order_steps s ON s.id = p.order_step_id
+            WHERE p.machine IS NOT NULL
+            GROUP BY p.work_centre_id, p.machine, p.start_at
+            HAVING COUNT(DISTINCT COALESCE(s.family_id, 0)) > 1
             SQL,
         'the live plan has no row without its order, step or component, once all is planned' => <<<'SQL'
             SELECT CONCAT('order ', p.order_id) AS difference

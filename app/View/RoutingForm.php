@@ -35,6 +35,8 @@ final class RoutingForm
         'price' => '',
         'ways' => '',
         'family' => '',
+        'setup_crew' => '1',
+        'unbroken' => '',
         'instructions' => '',
     ];
 
@@ -48,7 +50,9 @@ final class RoutingForm
     /** What is seldom needed, and hidden from who may not see money. */
     private const MORE = [
         'ways' => 'Or at (code, code:150 for half as long again)',
-        'family' => 'Setup family',
+        'family' => 'Setup family (what is set up alike)',
+        'setup_crew' => 'People to set it up',
+        'unbroken' => 'yes: not over a night or a break',
         'lead_time_days' => 'Days at the supplier',
         'price' => 'Price of the supplier, € each',
         'instructions' => 'What to look out for',
@@ -75,6 +79,8 @@ final class RoutingForm
             'price' => $some(Amount::plain($step->price)),
             'ways' => $step->ways,
             'family' => $step->family,
+            'setup_crew' => (string) $step->setupCrew,
+            'unbroken' => $step->isUnbroken ? 'yes' : '',
             'instructions' => $step->instructions,
         ]), self::EMPTY, [
             'basis' => self::BASES,

@@ -10,7 +10,7 @@ namespace KeepPace\Core\Scheduling;
 final readonly class Changeovers
 {
     /**
-     * @param  array<string, array<string, int>>  $minutes  by family before, then family after
+     * @param  array<array-key, array<array-key, int>>  $minutes  by family before, then family after
      * @param  int  $other  between two families the table does not name
      */
     public function __construct(public array $minutes, public int $other = 0)

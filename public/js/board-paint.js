@@ -151,12 +151,12 @@ class BoardPaint {
     rowBars(row) {
         const { ink } = this,
             { ROW } = BoardPaint,
-            h = ROW - 5,
-            y = row.y + 2;
-        ink.font = '12px Figures, sans-serif';
+            whole = ROW - 5;
         for (const bar of this.board.byRow.get(row) || []) {
             if (bar.end < this.from || bar.start > this.to) continue;
-            const x = this.x(bar.start),
+            const h = whole / bar.parts,
+                y = row.y + 2 + bar.part * h,
+                x = this.x(bar.start),
                 w = Math.max(1.5, this.x(bar.end) - x),
                 kind = this.board.kind(bar),
                 [fill, stroke, text] = this.kinds[kind];
@@ -183,9 +183,11 @@ class BoardPaint {
             // of a bar that begins left of the view the words stand in view
             const at = Math.max(x, 0),
                 room = x + w - at - (bar.pinned ? 12 : 5);
-            if (room > 22) {
+            if (room > 22 && h > 7) {
                 ink.fillStyle = text;
-                ink.fillText(this.board.words(bar).slice(0, Math.max(3, Math.floor(room / 6))), at + 4, y + 14);
+                ink.font = `${Math.min(12, Math.floor(h))}px Figures, sans-serif`;
+                const words = this.board.words(bar).slice(0, Math.max(3, Math.floor(room / 6)));
+                ink.fillText(words, at + 4, y + Math.min(14, h - 1));
             }
         }
         ink.globalAlpha = 1;

@@ -69,7 +69,24 @@
                 overdue: b[13],
                 can: b[14],
             }));
+            this.share();
             this.byId = new Map(this.bars.map((bar) => [bar.id, bar]));
+        }
+
+        /* Steps that go into one load of a machine share its row: each is drawn in a part of its height. */
+        share() {
+            const loads = new Map();
+            this.bars.forEach((bar) => {
+                bar.part = 0;
+                bar.parts = 1;
+                if (bar.centre === 0 || !this.takesLoads(bar.centre)) return;
+                const key = `${bar.centre}/${bar.machine}/${bar.start}`;
+                loads.set(key, [...(loads.get(key) || []), bar]);
+            });
+            loads.forEach((bars) => bars.forEach((bar, i) => Object.assign(bar, { part: i, parts: bars.length })));
+        }
+        takesLoads(id) {
+            return this.data.centres.find((centre) => centre.id === id)?.loadSize ?? 0;
         }
 
         get spans() {
@@ -271,8 +288,11 @@
             const row = this.rows.find((one) => y >= one.y && y < one.y + one.h);
             const minute = this.minuteAt(x),
                 slack = 3 / this.scale;
+            const inPart = (one) => Math.floor(((y - row.y - 2) / (ROW - 5)) * one.parts) === one.part;
             const on = (wide) =>
-                (this.byRow.get(row) || []).find((one) => minute >= one.start - wide && minute < one.end + wide);
+                (this.byRow.get(row) || []).find(
+                    (one) => minute >= one.start - wide && minute < one.end + wide && (one.parts === 1 || inPart(one)),
+                );
             const bar = x < 0 || !row ? null : (on(0) ?? on(slack) ?? null); // a thin one is hit from beside it too
             return { bar, row, minute, y };
         }

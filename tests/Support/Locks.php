@@ -25,6 +25,7 @@ final class Locks
         'items', // an item's own fields, under its stock
         'structures',
         'routings',
+        'work_centres',
         'numberings',
         'plans',
         'people', // their own deeds lock nothing else

@@ -70,6 +70,9 @@ final class Files
                     Column::money('labour_rate', max: 4, most: '99999'),
                     Column::money('machine_rate', max: 4, most: '99999'),
                     Column::money('overhead_percent', max: 4, most: '9999'),
+                    Column::whole('load_size', '0', most: '999999'),
+                    Column::yes('changeovers', 'has_changeovers'),
+                    Column::whole('other_changeover', '0', most: '9999'),
                 ],
                 'work_centres',
             ),
@@ -143,6 +146,18 @@ final class Files
                     Column::text('instructions', 500, ''),
                     Column::text('family', 30, ''),
                     Column::text('alternatives', 120, ''),
+                    Column::whole('setup_crew', '1', most: '99'),
+                    Column::yes('unbroken', 'unbroken'),
+                ],
+            ),
+            new FileSpec(
+                'changeovers',
+                ['work_centre', 'from', 'to'],
+                [
+                    Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
+                    Column::text('from', 30),
+                    Column::text('to', 30),
+                    Column::whole('minutes', null, most: '9999'),
                 ],
             ),
             new FileSpec(

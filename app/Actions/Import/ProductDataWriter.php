@@ -44,6 +44,7 @@ final class ProductDataWriter
         $revisions = new RevisionWriter($folder, $this->ids, $this->changes, $result);
         $revisions->routings();
         $revisions->structures();
+        (new ChangeoverWriter($folder, $this->ids, $this->changes, $result))->write();
         $calendars->trail($this->changes);
         $this->changes->write();
 

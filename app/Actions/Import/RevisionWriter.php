@@ -4,6 +4,7 @@ namespace App\Actions\Import;
 
 use App\Actions\Product\RevisionLines;
 use App\Books\ProductChanges;
+use App\Models\Family;
 use App\Models\RevisionKind;
 use App\Models\Routing;
 use App\Models\Structure;
@@ -11,13 +12,16 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 
 /** Writes structures and routings: an approved revision stays as it is; a difference asks for a new revision. */
-final readonly class RevisionWriter
+final class RevisionWriter
 {
+    /** @var array<string, int> id by key */
+    private array $families = [];
+
     public function __construct(
-        private Folder $folder,
-        private ImportedIds $ids,
-        private ProductChanges $changes,
-        private ImportResult $result,
+        private readonly Folder $folder,
+        private readonly ImportedIds $ids,
+        private readonly ProductChanges $changes,
+        private readonly ImportResult $result,
     ) {
     }
 
@@ -128,11 +132,18 @@ final readonly class RevisionWriter
                     'lead_time_days',
                     'price',
                     'instructions',
-                    'family',
+                    'setup_crew',
                 ])
                 ->all(),
+            'family_id' => (string) $row['family'] === '' ? null : $this->family((string) $row['family']),
+            'may_be_interrupted' => $row['unbroken'] === 'yes' ? 0 : 1,
             'ways' => (string) $row['alternatives'],
         ];
+    }
+
+    private function family(string $code): int
+    {
+        return $this->families[Code::keyOf($code)] ??= Family::called($code)->id;
     }
 
     /**

@@ -22,6 +22,7 @@ final class StoredRows
         'items',
         'item-units',
         'routings',
+        'changeovers',
         'structures',
     ];
 
@@ -35,6 +36,7 @@ final class StoredRows
             'shifts' => self::shifts(),
             'holidays' => self::holidays(),
             'routings' => self::routings(),
+            'changeovers' => self::changeovers(),
             'structures' => self::structures(),
             default => self::table($spec),
         };
@@ -96,7 +98,9 @@ final class StoredRows
             ->orderBy('r.id')
             ->orderBy('l.number')
             ->select(['l.*', 'i.number AS item', 'r.revision', 'r.status', 'r.effective_from', 'l.number AS step'])
-            ->addSelect(['w.code AS work_centre', 'v.number AS supplier'])
+            ->leftJoin('families AS f', 'f.id', 'l.family_id')
+            ->addSelect(['w.code AS work_centre', 'v.number AS supplier', 'f.code AS family'])
+            ->selectRaw('IF(l.may_be_interrupted, 0, 1) AS unbroken')
             ->selectSub(
                 DB::table('routing_step_ways AS y')
                     ->join('work_centres AS o', 'o.id', 'y.work_centre_id')
@@ -105,6 +109,16 @@ final class StoredRows
                         ORDER BY y.id SEPARATOR '|')"),
                 'alternatives',
             );
+    }
+
+    private static function changeovers(): Builder
+    {
+        return DB::table('changeovers AS t')
+            ->join('work_centres AS w', 'w.id', 't.work_centre_id')
+            ->join('families AS a', 'a.id', 't.from_family_id')
+            ->join('families AS z', 'z.id', 't.to_family_id')
+            ->orderBy('t.id')
+            ->select(['w.code AS work_centre', 'a.code AS from', 'z.code AS to', 't.minutes']);
     }
 
     private static function structures(): Builder

@@ -38,7 +38,7 @@ final class OrderCopy
         'lead_time_days',
         'price',
         'instructions',
-        'family',
+        'family_id',
         'setup_crew',
         'machine_minutes',
         'yield_percent',

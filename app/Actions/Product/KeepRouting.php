@@ -9,6 +9,7 @@ use App\Books\ProductChanges;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Family;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
@@ -155,7 +156,9 @@ final class KeepRouting
             'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
             'price' => $isHere ? '0' : $step->price ?? $known[$step->id ?? 0] ?? '0',
             'instructions' => $step->instructions,
-            'family' => $step->family,
+            'family_id' => $step->family === '' ? null : Family::called($step->family)->id,
+            'setup_crew' => $step->setupCrew,
+            'may_be_interrupted' => (int) $step->mayBeInterrupted,
             'ways' => $step->ways,
         ];
     }

@@ -16,6 +16,7 @@ final class LineWords
         'unit_id' => ['units', 'code'],
         'work_centre_id' => ['work_centres', 'code'],
         'supplier_id' => ['suppliers', 'number'],
+        'family_id' => ['families', 'code'],
     ];
 
     private const FIELDS = [
@@ -23,6 +24,7 @@ final class LineWords
         'unit_id' => 'unit',
         'work_centre_id' => 'work centre',
         'supplier_id' => 'supplier',
+        'family_id' => 'family',
         'step_number' => 'step',
         'scrap_percent' => 'scrap %',
         'ways' => 'or at',

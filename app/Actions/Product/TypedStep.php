@@ -32,6 +32,8 @@ final readonly class TypedStep
         public string $instructions = '',
         public string $family = '',
         public string $ways = '',
+        public int $setupCrew = 1,
+        public bool $mayBeInterrupted = true,
     ) {
     }
 }

@@ -58,6 +58,8 @@ class RoutingRequest extends DeedRequest
             $rows->text($at, 'instructions', 500),
             $rows->text($at, 'family', 30),
             $rows->text($at, 'ways', 120),
+            $rows->whole($at, 'setup_crew', 0, 99) ?? 1,
+            $rows->text($at, 'unbroken', 3) !== 'yes',
         );
     }
 

@@ -88,7 +88,7 @@ final class BoardData
                 (int) $row->started,
                 (int) $row->pinned,
                 $row->supplier ?? '',
-                $row->family,
+                $row->family ?? '',
                 isset($late[$id]) ? 1 : 0,
                 self::others((int) $row->home, is_int($id) ? $ways[$id] ?? [] : [])];
         }
@@ -114,12 +114,14 @@ final class BoardData
         );
 
         return "SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
-            {$start} AS start, LEAST({$run}, {$start} + CEIL(s.setup_minutes)) AS run, {$end} AS end,
-            s.order_id AS `order`, s.number, s.name, s.family, s.started_at IS NOT NULL AS started,
+            {$start} AS start,
+            IF(s.family_id IS NULL, LEAST({$run}, {$start} + CEIL(s.setup_minutes)), {$run}) AS run, {$end} AS end,
+            s.order_id AS `order`, s.number, s.name, f.code AS family, s.started_at IS NOT NULL AS started,
             n.id IS NOT NULL AS pinned, v.name AS supplier, s.work_centre_id AS home
             FROM plan_steps p
             JOIN order_steps s ON s.id = p.order_step_id
             LEFT JOIN suppliers v ON v.id = s.supplier_id
+            LEFT JOIN families f ON f.id = s.family_id
             LEFT JOIN plan_pins n ON n.plan_id = p.plan_id AND n.order_step_id = s.id
             WHERE p.plan_id = ?
             ORDER BY p.start_at";
@@ -185,6 +187,7 @@ final class BoardData
                 'open' => $key($centre->open),
                 'own' => (object) array_map($key, $centre->ownOpen),
                 'fence' => $centre->fence,
+                'loadSize' => $centre->batch,
             ];
         }
 

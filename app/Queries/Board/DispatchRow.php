@@ -45,7 +45,7 @@ final readonly class DispatchRow
             $row->text('item_number'),
             $row->decimal('quantity'),
             $row->text('unit'),
-            $row->text('family'),
+            (string) $row->textOrNull('family'),
             $row->intOrNull('machine') ?? 0,
             $row->moment('start_at'),
             $row->momentOrNull('run_at'),

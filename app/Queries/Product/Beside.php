@@ -33,6 +33,7 @@ final class Beside
         'run by' => 'run_basis',
         'batch' => 'batch',
         'crew' => 'crew',
+        'setup crew' => 'setup_crew',
         'wait' => 'wait_minutes',
         'move' => 'move_minutes',
         'lead time days' => 'lead_time_days',
@@ -101,15 +102,17 @@ final class Beside
     private static function steps(int $routing): Builder
     {
         $text = fn (string $column): string => "CAST(s.{$column} AS CHAR) AS {$column}";
+        $whole = ['crew', 'setup_crew', 'wait_minutes', 'move_minutes', 'lead_time_days'];
 
         return DB::table('routing_steps AS s')
             ->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->where('s.routing_id', $routing)
             ->orderBy('s.number')
-            ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price', 's.family'])
-            ->addSelect(['s.instructions'])
-            ->selectRaw(implode(', ', array_map($text, ['crew', 'wait_minutes', 'move_minutes', 'lead_time_days'])))
+            ->leftJoin('families AS f', 'f.id', 's.family_id')
+            ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price'])
+            ->addSelect(['s.instructions', 'f.code AS family'])
+            ->selectRaw(implode(', ', array_map($text, $whole)))
             ->selectRaw("CONCAT('step ', s.number) AS known_by, COALESCE(v.name, w.name) AS place");
     }
 }

@@ -75,8 +75,9 @@ final readonly class RoutingPage
             ->orderBy('s.number')
             ->select(['s.id', 's.number', 's.name', 's.work_centre_id', 's.supplier_id', 's.setup_minutes'])
             ->addSelect(['s.run_basis', 's.run_rate', 's.batch', 's.crew', 's.wait_minutes', 's.move_minutes'])
-            ->addSelect(['s.lead_time_days', 's.price', 's.instructions', 's.family'])
-            ->addSelect(['w.name AS work_centre', 'v.name AS supplier'])
+            ->addSelect(['s.lead_time_days', 's.price', 's.instructions', 's.setup_crew'])
+            ->leftJoin('families AS f', 'f.id', 's.family_id')
+            ->addSelect(['w.name AS work_centre', 'v.name AS supplier', 'f.code AS family', 's.may_be_interrupted'])
             ->selectRaw('COALESCE(w.labour_rate, 0) AS labour, COALESCE(w.machine_rate, 0) AS machine')
             ->selectRaw('COALESCE(w.overhead_percent, 0) AS overhead')
             ->selectSub(self::ways(), 'ways');

@@ -33,6 +33,8 @@ final readonly class RoutingRow
         public string $instructions,
         public string $family,
         public string $ways,
+        public int $setupCrew,
+        public bool $isUnbroken,
         private Rates $rates,
         private BigDecimal $pieces,
     ) {
@@ -57,8 +59,10 @@ final readonly class RoutingRow
             $row->int('lead_time_days'),
             $row->decimal('price'),
             $row->text('instructions'),
-            $row->text('family'),
+            (string) $row->textOrNull('family'),
             (string) $row->textOrNull('ways'),
+            $row->int('setup_crew'),
+            ! $row->flag('may_be_interrupted'),
             new Rates($row->text('labour'), $row->text('machine'), $row->text('overhead')),
             $pieces,
         );
@@ -94,8 +98,8 @@ final readonly class RoutingRow
     {
         return match (true) {
             $this->isOutside() => '',
-            $this->crew === 0 => 'alone',
-            default => (string) $this->crew,
+            $this->crew === $this->setupCrew => $this->crew === 0 ? 'alone' : (string) $this->crew,
+            default => "{$this->setupCrew} to set up, ".($this->crew === 0 ? 'then alone' : "then {$this->crew}"),
         };
     }
 

@@ -37,6 +37,7 @@ enum Page: string
     case Periods = 'periods.index';
     case Items = 'items.index';
     case Drafts = 'drafts.index';
+    case WorkCentres = 'centres.index';
     case Import = 'import.index';
     case People = 'people.index';
 
@@ -69,6 +70,7 @@ enum Page: string
             self::Periods => 'Periods',
             self::Items => 'Items',
             self::Drafts => 'Drafts',
+            self::WorkCentres => 'Work centres',
             self::Import => 'Files in and out',
             self::People => 'People',
         };
@@ -86,7 +88,7 @@ enum Page: string
             self::Purchases => Subject::Suppliers,
             self::Stock, self::Bookings => Subject::Stock,
             self::Periods => Subject::Books,
-            self::Items, self::Drafts, self::Import, self::People => Subject::Data,
+            self::Items, self::Drafts, self::WorkCentres, self::Import, self::People => Subject::Data,
         };
     }
 

@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Plan;
 
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\WorkCentre;
 
 /** Load against capacity: machine minutes by work centre and day. */
 final class DailyLoad
@@ -20,23 +21,65 @@ final class DailyLoad
     public static function of(Problem $problem, array $steps, array $days): array
     {
         $load = array_map(static fn (): array => array_fill(0, count($days) - 1, 0), $problem->workCentres);
-        foreach ($steps as $step) {
-            if ($step->workCentre === null || ! isset($load[$step->workCentre])) {
+        $share = self::shares($problem, $steps);
+        foreach ($steps as $id => $step) {
+            if ($step->workCentre === null || ! isset($load[$step->workCentre]) || ($share[$id] ?? 1.0) === 0.0) {
                 continue;
             }
             $centre = $problem->workCentres[$step->workCentre];
             $open = $centre->ownOpen[$step->machine ?? 0] ?? $centre->open;
             $own = $load[$step->workCentre];
             for ($day = self::dayOf($days, $step->start); $day < count($days) - 1 && $days[$day] < $step->end; $day++) {
-                $own[$day] += max(
+                $minutes = max(
                     0,
                     $open->minutesBetween(max($step->start, $days[$day]), min($step->end, $days[$day + 1])),
                 );
+                $own[$day] += isset($share[$id]) ? (int) round($minutes * $share[$id]) : $minutes;
             }
             $load[$step->workCentre] = array_values($own);
         }
 
         return $load;
+    }
+
+    /**
+     * Of steps that go into loads together: planned, the longest of a load counts for all of it; only wanted, each by
+     * what it takes of a load.
+     *
+     * @param  array<int, PlannedStep>  $steps
+     * @return array<int, float> by step id; those that have a machine to themselves are not in it
+     */
+    private static function shares(Problem $problem, array $steps): array
+    {
+        $batches = array_filter($problem->workCentres, static fn (WorkCentre $centre): bool => $centre->batch > 0);
+        $size = [];
+        foreach ($batches === [] ? [] : $problem->jobs as $job) {
+            foreach ($job->steps as $step) {
+                $size[$step->id] = $step->size;
+            }
+        }
+        $share = $longest = [];
+        foreach ($steps as $id => $step) {
+            $centre = $batches[$step->workCentre ?? -1] ?? null;
+            if ($centre === null) {
+                continue;
+            }
+            if ($step->machine === null) {
+                $share[$id] = min(1.0, ($size[$id] ?? $centre->batch) / $centre->batch);
+
+                continue;
+            }
+            $load = "{$step->workCentre}/{$step->machine}/{$step->start}";
+            $other = $longest[$load] ?? null;
+            $isLongest = $other === null || $step->end > $steps[$other]->end;
+            $share[$id] = $isLongest ? 1.0 : 0.0;
+            if ($isLongest) {
+                $other === null ?: $share[$other] = 0.0;
+                $longest[$load] = $id;
+            }
+        }
+
+        return $share;
     }
 
     /**

@@ -29,6 +29,7 @@
                 <td>
                     {{ $row->name }}
                     @if ($row->family !== '')<span class="tag">{{ $row->family }}</span>@endif
+                    @if ($row->isUnbroken)<span class="tag">not interrupted</span>@endif
                     @if ($row->instructions !== '')<span class="sub">{{ $row->instructions }}</span>@endif
                 </td>
                 <td @class(['outside' => $row->isOutside()])>

@@ -42,6 +42,23 @@ it('counts open minutes of steps and machines by day', function () {
         ->and(DailyLoad::capacity($problem, $days))->toBe([1 => [720, 480, 480], 2 => [480, 480, 480]]);
 });
 
+it('counts a load of several orders once, and of what is only wanted its part of a load', function () {
+    $oven = new WorkCentre('Oven', 1, eightHours(), batch: 40);
+    $jobs = array_map(
+        fn (int $id): Job => new Job($id, "order {$id}", $id, null, [new Step($id, 1, 100, size: 10)]),
+        [1, 2, 3],
+    );
+    $problem = new Problem(0, [1 => $oven], $jobs);
+    $planned = [
+        1 => new PlannedStep(0, 100, 1, 1),
+        2 => new PlannedStep(0, 90, 1, 1),
+        3 => new PlannedStep(200, 300, 1, 1),
+    ];
+    $wanted = array_map(fn (PlannedStep $at): PlannedStep => new PlannedStep(0, 100, null, 1), $planned);
+    expect(DailyLoad::of($problem, $planned, [0, 1440]))->toBe([1 => [200]])
+        ->and(DailyLoad::of($problem, $wanted, [0, 1440]))->toBe([1 => [75]]); // three quarters of a load
+});
+
 it('adds up to the work there is, however the days are cut', function () {
     $problem = new Problem(0, [1 => new WorkCentre('Saw', 3, eightHours())], []);
     $steps = [];

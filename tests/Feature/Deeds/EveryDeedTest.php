@@ -1035,6 +1035,26 @@ function deed(object $test, string $name): array
             'field' => 'refused',
             'says' => 'meanwhile',
         ])(draftOf($test, RevisionKind::Routing)),
+        'enter a work centre' => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/work-centres',
+            'no' => Role::Operator,
+            'data' => ['code' => 'OVEN', 'name' => 'Oven', 'calendar_id' => '1', 'machines' => '1'],
+            'bad' => ['code' => 'laser'],
+            'field' => 'code',
+            'says' => 'That is Laser cutting already',
+        ],
+        'change a work centre' => [
+            'role' => Role::Planner,
+            'method' => 'put',
+            'uri' => '/work-centres/1',
+            'no' => Role::Operator,
+            'data' => ['version' => 1, 'name' => 'Laser', 'calendar_id' => '1', 'machines' => '2'],
+            'bad' => ['version' => 4],
+            'field' => 'refused',
+            'says' => 'was changed meanwhile',
+        ],
         'let somebody in' => [
             'role' => Role::Supervisor,
             'method' => 'post',
@@ -1155,6 +1175,8 @@ const DEEDS = [
     'change a calendar',
     'answer when a purchase comes',
     'answer when a handful is back',
+    'enter a work centre',
+    'change a work centre',
     'enter an item',
     'change an item',
     'retire an item',
@@ -1254,12 +1276,13 @@ function books(): array
             'structure_lines',
             'routing_step_ways',
             'product_changes',
+            'changeovers',
         ] as $table
     ) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
     // where the database makes a column, that is not steady
-    foreach (['items', 'structures', 'routings', 'routing_steps'] as $table) {
+    foreach (['items', 'structures', 'routings', 'routing_steps', 'work_centres'] as $table) {
         $sums[$table] = md5((string) json_encode(DB::table($table)->orderBy('id')->get()));
     }
 

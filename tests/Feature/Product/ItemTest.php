@@ -53,8 +53,16 @@ it('says at the field what a ratio cannot be', function (array $row, string $fie
         'units.0.p',
         'The ratio is exact: type it as two whole numbers, such as 1 and 3 for a third.',
     ],
-    'a unit nobody knows' => [['unit' => 'dozen', 'p' => '12', 'q' => ''], 'units.0.unit', 'No unit has the code dozen.'],
-    'the stock unit' => [['unit' => 'pc', 'p' => '1', 'q' => ''], 'units.0.unit', 'pc is the stock unit itself: one is one.'],
+    'a unit nobody knows' => [
+        ['unit' => 'dozen', 'p' => '12', 'q' => ''],
+        'units.0.unit',
+        'No unit has the code dozen.',
+    ],
+    'the stock unit' => [
+        ['unit' => 'pc', 'p' => '1', 'q' => ''],
+        'units.0.unit',
+        'pc is the stock unit itself: one is one.',
+    ],
 ]);
 
 it('keeps how a moved item is counted, told apart and valued', function () {
@@ -102,7 +110,9 @@ it('changes no standard cost on this page: that revalues stock', function () {
 
 it('begins one like another with drafts of its structure and routing', function () {
     $like = $this->shop->item('STAND-3');
-    $this->actingAs($this->shop->as(Role::Planner))->get("/items/new?like={$like->id}")->assertSee('New item like STAND-3');
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->get("/items/new?like={$like->id}")
+        ->assertSee('New item like STAND-3');
     $this->post('/items', newItem(['number' => 'STAND-4', 'kind' => $like->kind->value, 'like' => $like->id]))
         ->assertSessionHas('done', 'STAND-4 Hive tool entered, with a draft of its structure and of its routing.');
     $item = $this->shop->item('STAND-4');

@@ -256,6 +256,11 @@ function corruptions(): array
         ['the next customer order number is unused', "UPDATE numberings SET next = 1 WHERE code = 'customer_order'"],
         ['the live plan puts no two steps on one machine at once',
             "UPDATE plan_steps SET start_at = '2026-11-24 09:00', end_at = '2026-11-30 09:00', machine = 1"],
+        [
+            'a load holds one setup family',
+            'UPDATE plan_steps p JOIN work_centres w ON w.id = p.work_centre_id SET w.load_size = 9, '
+                ."p.start_at = '2026-11-24 09:00', p.end_at = '2026-11-30 09:00', p.machine = 1",
+        ],
         ...array_map(
             fn (string $sql): array => [
                 'the live plan has no row without its order, step or component, once all is planned',

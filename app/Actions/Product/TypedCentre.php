@@ -1,0 +1,38 @@
+<?php
+
+namespace App\Actions\Product;
+
+/** A work centre as it was typed. */
+final readonly class TypedCentre
+{
+    /**
+     * @param  array<string, string>|null  $rates  labour_rate, machine_rate, overhead_percent; null where who types may
+     *     not see them: they stay
+     * @param  array<int, array<int, int|null>>  $changeovers  minutes by family before, family after; null = none said
+     */
+    public function __construct(
+        public string $name,
+        public int $calendarId,
+        public int $machines,
+        public int $loadSize,
+        public bool $hasChangeovers,
+        public int $otherChangeover,
+        public ?array $rates,
+        public array $changeovers,
+    ) {
+    }
+
+    /** @return array<string, int|string> by column */
+    public function columns(): array
+    {
+        return [
+            'name' => $this->name,
+            'calendar_id' => $this->calendarId,
+            'machines' => $this->machines,
+            'load_size' => $this->loadSize,
+            'has_changeovers' => (int) $this->hasChangeovers,
+            'other_changeover' => $this->otherChangeover,
+            ...$this->rates ?? [],
+        ];
+    }
+}

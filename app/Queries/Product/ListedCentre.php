@@ -1,0 +1,53 @@
+<?php
+
+namespace App\Queries\Product;
+
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
+
+/** A work centre in the list of all. */
+final readonly class ListedCentre
+{
+    private function __construct(
+        public int $id,
+        public string $code,
+        public string $name,
+        public string $calendar,
+        public int $machines,
+        public int $people,
+        public int $steps,
+        public BigDecimal $labour,
+        public BigDecimal $machine,
+        public BigDecimal $overhead,
+        private int $loadSize,
+        private bool $hasChangeovers,
+    ) {
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            $row->int('id'),
+            $row->text('code'),
+            $row->text('name'),
+            $row->text('calendar'),
+            $row->int('machines'),
+            $row->int('people'),
+            $row->int('steps'),
+            $row->decimal('labour_rate'),
+            $row->decimal('machine_rate'),
+            $row->decimal('overhead_percent'),
+            $row->int('load_size'),
+            $row->flag('has_changeovers'),
+        );
+    }
+
+    /** "loads of 40, changeovers by family" */
+    public function works(): string
+    {
+        return implode(', ', array_filter([
+            $this->loadSize > 0 ? "loads of {$this->loadSize}" : '',
+            $this->hasChangeovers ? 'changeovers by family' : '',
+        ]));
+    }
+}

@@ -1,0 +1,145 @@
+<?php
+
+namespace App\Shop;
+
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\StepTime;
+
+/** A step of an open order, with what is left to do at it. */
+final class OpenStep
+{
+    private const NOTHING = '0.000000'; // as the database writes it: most steps, so no arithmetic for them
+
+    /** Pieces. */
+    public BigDecimal $left;
+
+    /** UTC minute when what is at a supplier is back; null = nothing is there. */
+    public ?int $backAt = null;
+
+    /**
+     * @param  array<int, int>  $ways  where else it can be done: percent of its time by work centre
+     */
+    private function __construct(
+        public readonly int $id,
+        public readonly int $orderId,
+        public readonly int $number,
+        public readonly ?int $workCentreId,
+        public readonly ?int $supplierId,
+        public readonly string $takenIn,
+        public readonly string $good,
+        public readonly string $scrap,
+        public readonly ?string $startedAt,
+        public readonly ?string $spellFrom,
+        public readonly int $plannedMinutes,
+        public readonly string $setupMinutes,
+        private readonly string $runBasis,
+        private readonly string $runRate,
+        private readonly string $batch,
+        public readonly int $crew,
+        public readonly int $setupCrew,
+        public readonly int $wait,
+        public readonly int $move,
+        public readonly int $leadTimeDays,
+        public readonly ?string $transferQuantity,
+        public readonly ?string $family,
+        public readonly bool $isUnbroken,
+        public readonly array $ways,
+    ) {
+    }
+
+    /** @param  array<int, array<int, int>>  $ways  by step */
+    public static function from(Row $row, array $ways): self
+    {
+        $family = $row->intOrNull('family_id');
+
+        return new self(
+            $row->int('id'),
+            $row->int('order_id'),
+            $row->int('number'),
+            $row->intOrNull('work_centre_id'),
+            $row->intOrNull('supplier_id'),
+            $row->text('taken_in'),
+            $row->text('good'),
+            $row->text('scrap'),
+            $row->textOrNull('started_at'),
+            $row->textOrNull('spell_from'),
+            $row->int('planned_minutes'),
+            $row->text('setup_minutes'),
+            $row->text('run_basis'),
+            $row->text('run_rate'),
+            $row->text('batch'),
+            $row->int('crew'),
+            $row->int('setup_crew'),
+            $row->int('wait_minutes'),
+            $row->int('move_minutes'),
+            $row->int('lead_time_days'),
+            $row->textOrNull('transfer_quantity'),
+            $family === null ? null : (string) $family,
+            ! $row->flag('may_be_interrupted'),
+            $ways[$row->int('id')] ?? [],
+        );
+    }
+
+    /** Says how many pieces are left to do, and when what is at a supplier is back. */
+    public function leave(BigDecimal $left, ?int $backAt): self
+    {
+        $this->left = $left;
+        $this->backAt = $backAt;
+
+        return $this;
+    }
+
+    public function isOutside(): bool
+    {
+        return $this->supplierId !== null;
+    }
+
+    public function isStarted(): bool
+    {
+        return $this->startedAt !== null;
+    }
+
+    /** Pieces were counted at it, good or scrap. */
+    public function isCounted(): bool
+    {
+        return $this->good !== self::NOTHING || $this->scrap !== self::NOTHING;
+    }
+
+    /** Nothing has happened to it here. */
+    public function isUntouched(): bool
+    {
+        return ! $this->isOutside() && ! $this->isStarted() && ! $this->isCounted();
+    }
+
+    /** Whole minutes of its setup. */
+    public function setup(): int
+    {
+        return str_ends_with($this->setupMinutes, '.00')
+            ? (int) $this->setupMinutes
+            : BigDecimal::of($this->setupMinutes)->toScale(0, RoundingMode::CEILING)->toInt();
+    }
+
+    public function time(): StepTime
+    {
+        return $this->timeWith($this->setupMinutes);
+    }
+
+    /** Minutes in which so many run through, its setup done. */
+    public function runsThrough(string $pieces): int
+    {
+        return $this->timeWith('0')->minutes(BigDecimal::of($pieces));
+    }
+
+    private function timeWith(string $setup): StepTime
+    {
+        return new StepTime(
+            BigDecimal::of($setup),
+            RunBasis::from($this->runBasis),
+            BigDecimal::of($this->runRate),
+            BigDecimal::of($this->batch),
+        );
+    }
+}

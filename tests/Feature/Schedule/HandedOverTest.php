@@ -1,0 +1,194 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Product\KeepWorkCentre;
+use App\Actions\Product\TypedCentre;
+use App\Models\Calendar;
+use App\Models\Family;
+use App\Models\Order;
+use App\Models\WorkCentre;
+use App\Shop\ShopState;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Scheduling\Plan\ForwardLoading;
+use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Step;
+use Tests\Core\Scheduling\FullChecker;
+
+/*
+ * What routings and work centres say is handed to the plan: loads of several orders, changeovers by family, what may
+ * not be interrupted, people to set up.
+ */
+
+/** A work centre as somebody enters it. */
+function enterCentre(object $test, string $code, int $load = 0, ?int $other = null, int $machines = 1): WorkCentre
+{
+    app(KeepWorkCentre::class)->enter($code, new TypedCentre(
+        $code,
+        Calendar::query()->where('code', 'PLANT')->firstOrFail()->id,
+        $machines,
+        $load,
+        $other !== null,
+        (int) $other,
+        ['labour_rate' => '30', 'machine_rate' => '10', 'overhead_percent' => '0'],
+        [],
+    ), $test->shop->sign(Role::Planner));
+
+    return WorkCentre::query()->where('code', $code)->firstOrFail();
+}
+
+/** @param  array<string, string>  $over  columns of the routing's one step */
+function madeAt(object $test, string $item, string $centre, array $over = []): void
+{
+    $step = ['item' => $item, 'step' => '10', 'name' => 'Work', 'work_centre' => $centre, 'run_rate' => '60', ...$over];
+    $problems = $test->shop->import([
+        'items.csv' => "number,name,kind,unit\n{$item},{$item},made,pc\n",
+        'routings.csv' => implode(',', array_keys($step))."\n".implode(',', $step)."\n",
+    ]);
+    expect($problems)->toBe([]);
+}
+
+/** @return list<object> what is planned at a work centre, by its start */
+function plannedAt(WorkCentre $centre): array
+{
+    return DB::table('plan_steps AS p')
+        ->join('order_steps AS s', 's.id', 'p.order_step_id')
+        ->where('p.work_centre_id', $centre->id)
+        ->orderBy('p.start_at')
+        ->orderBy('s.order_id')
+        ->get(['s.order_id', 'p.start_at', 'p.run_at', 'p.end_at', 'p.machine'])
+        ->all();
+}
+
+it('puts five orders into one load of an oven, and the sixth into the next', function () {
+    $oven = enterCentre($this, 'OVEN', load: 50);
+    madeAt($this, 'BAKED-1', 'OVEN', ['run_basis' => 'min_per_batch', 'batch' => '50', 'family' => 'at 180']);
+    for ($i = 0; $i < 6; $i++) {
+        $this->shop->order('BAKED-1', '10');
+    }
+    $loads = collect(plannedAt($oven))->groupBy('start_at')->map(fn ($load): int => $load->count())->values()->all();
+    expect($loads)->toBe([5, 1])->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Planner))->get('/board/data')->assertOk()
+        ->assertJsonFragment(['name' => 'OVEN', 'loadSize' => 50]);
+});
+
+it('takes more than a load in loads one after the other', function () {
+    $oven = enterCentre($this, 'OVEN', load: 50);
+    madeAt($this, 'BAKED-1', 'OVEN', ['run_basis' => 'min_per_batch', 'batch' => '50']);
+    $this->shop->order('BAKED-1', '120');
+    $one = plannedAt($oven)[0];
+    $minutes = CarbonImmutable::parse($one->start_at)->diffInMinutes(CarbonImmutable::parse($one->end_at));
+    expect((int) $minutes)->toBeGreaterThanOrEqual(180); // three loads of an hour
+});
+
+it('keeps families of an oven apart', function () {
+    $oven = enterCentre($this, 'OVEN', load: 50);
+    madeAt($this, 'BAKED-1', 'OVEN', ['family' => 'at 180']);
+    madeAt($this, 'BAKED-2', 'OVEN', ['family' => 'at 220']);
+    $this->shop->order('BAKED-1', '1');
+    $this->shop->order('BAKED-2', '1');
+    expect(collect(plannedAt($oven))->groupBy('start_at'))->toHaveCount(2);
+});
+
+it('takes time to change over from one family to the next, by the table', function () {
+    $press = enterCentre($this, 'PRESS', other: 90);
+    madeAt($this, 'PART-R', 'PRESS', ['family' => 'red']);
+    madeAt($this, 'PART-W', 'PRESS', ['family' => 'white']);
+    [$red, $white] = [Family::called('red')->id, Family::called('white')->id];
+    app(KeepWorkCentre::class)->change($press->id, 1, new TypedCentre(
+        'PRESS',
+        $press->calendar_id,
+        1,
+        0,
+        true,
+        90,
+        null,
+        [$red => [$white => 45]],
+    ), $this->shop->sign(Role::Planner));
+    $this->shop->order('PART-R', '1', '2026-11-25');
+    $this->shop->order('PART-W', '1', '2026-11-26');
+    $this->shop->order('PART-R', '1', '2026-11-27');
+    $setUps = array_map(
+        fn (object $one): int => (int) CarbonImmutable::parse($one->start_at)->diffInMinutes($one->run_at),
+        plannedAt($press),
+    );
+    // nobody knows what it is set up for; red to white by the table; back to red as the others
+    expect($setUps)->toBe([0, 45, 90]);
+    expect(DB::table('product_changes')->where('field', 'from red to white')->value('after'))->toBe('45');
+});
+
+it('knows what the last step left a machine set up for', function () {
+    $press = enterCentre($this, 'PRESS', other: 30);
+    madeAt($this, 'PART-R', 'PRESS', ['family' => 'red']);
+    madeAt($this, 'PART-W', 'PRESS', ['family' => 'white']);
+    $order = $this->shop->order('PART-R', '1');
+    $this->shop->release($order);
+    $step = $order->steps()->firstOrFail();
+    $this->shop->report($step->refresh(), '1');
+    $now = ShopState::now()->problem(30)->workCentres[$press->id]->familyNow;
+    expect($now)->toBe([1 => (string) Family::called('red')->id]);
+    $this->shop->order('PART-W', '1');
+    $one = plannedAt($press)[0];
+    expect((int) CarbonImmutable::parse($one->start_at)->diffInMinutes($one->run_at))->toBe(30);
+});
+
+it('does in one go what may not be interrupted', function () {
+    $bench = enterCentre($this, 'GLUE');
+    madeAt($this, 'GLUED', 'GLUE', ['run_rate' => '170', 'unbroken' => 'yes']);
+    madeAt($this, 'LOOSE', 'GLUE', ['run_rate' => '300']);
+    $this->shop->order('LOOSE', '1');
+    $order = $this->shop->order('GLUED', '1');
+    $steps = collect(ShopState::now()->problem(30)->jobs)->flatMap(fn ($job): array => $job->steps);
+    $glued = $steps->firstOrFail(fn (Step $one): bool => $one->id === $order->steps()->firstOrFail()->id);
+    expect($glued->unbroken)->toBeTrue();
+    $one = collect(plannedAt($bench))->firstWhere('order_id', $order->id);
+    $length = CarbonImmutable::parse($one->start_at)->diffInMinutes(CarbonImmutable::parse($one->end_at));
+    expect((int) $length)->toBe(170); // no break and no night in it
+});
+
+it('asks for people to set up apart from those who run', function () {
+    madeAt($this, 'TWO-UP', 'WELD', ['setup_minutes' => '30', 'setup_crew' => '2', 'crew' => '0']);
+    // of the two welders one is away: then a crew is counted
+    DB::table('absences')->insert([
+        'person_id' => DB::table('people')->where('name', 'Nell Farrow')->value('id'),
+        'from_at' => now()->addDays(3),
+        'until_at' => now()->addDays(4),
+        'booking_id' => DB::table('bookings')->max('id'),
+    ]);
+    $order = $this->shop->order('TWO-UP', '1');
+    $steps = collect(ShopState::now()->problem(30)->jobs)->flatMap(fn ($job): array => $job->steps);
+    $step = $steps->firstOrFail(fn (Step $one): bool => $one->id === $order->steps()->firstOrFail()->id);
+    expect($step->crewing?->setup)->toBe(2)->and($step->crewing?->run)->toBe(0);
+});
+
+// FullChecker judges minute by minute and shares nothing with the engine
+it('plans random shops of all this so that nothing is broken, anew and kept', function (int $seed) {
+    mt_srand($seed);
+    enterCentre($this, 'OVEN', load: 20);
+    enterCentre($this, 'PRESS', other: 35, machines: mt_rand(1, 2));
+    foreach (['OVEN', 'PRESS'] as $centre) {
+        foreach (['red', 'white', 'blue'] as $family) {
+            madeAt($this, "{$centre}-{$family}", $centre, [
+                'family' => $family,
+                'run_rate' => (string) mt_rand(5, 15), // six of them in the longest time without a break
+                'setup_minutes' => (string) mt_rand(0, 20),
+                'unbroken' => mt_rand(0, 2) === 0 ? 'yes' : 'no',
+                'setup_crew' => (string) mt_rand(0, 2),
+                'crew' => (string) mt_rand(0, 2),
+                'run_basis' => $centre === 'OVEN' ? 'min_per_batch' : 'min_per_unit',
+                'batch' => '20',
+            ]);
+        }
+    }
+    for ($i = 0; $i < 14; $i++) {
+        $item = ['OVEN', 'PRESS'][mt_rand(0, 1)].'-'.['red', 'white', 'blue'][mt_rand(0, 2)];
+        $this->shop->order($item, (string) mt_rand(1, 6), sprintf('2026-12-%02d', mt_rand(1, 20)));
+    }
+    $problem = ShopState::now()->problem(120);
+    $new = ForwardLoading::load($problem, []);
+    $kept = KeptSequence::load($problem, $new->steps);
+    expect(FullChecker::faults($problem, $new))->toBe([])
+        ->and(FullChecker::faults($problem, $kept))->toBe([])
+        ->and($new->unplaced)->toBe([])
+        ->and(Order::query()->where('state', 'firm')->count())->toBe(14);
+})->with(range(1, 6));
