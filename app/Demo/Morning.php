@@ -4,6 +4,9 @@ namespace App\Demo;
 
 use App\Access\Role;
 use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Product\BeginDraft;
+use App\Actions\Product\KeepRouting;
+use App\Actions\Product\TypedStep;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\CountBalance;
@@ -19,6 +22,9 @@ use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Plan;
 use App\Models\PurchaseLine;
+use App\Models\RevisionKind;
+use App\Models\Routing;
+use App\Models\RoutingStep;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -26,7 +32,7 @@ use KeepPace\Core\Quantity\Amount;
 
 /**
  * This morning in the story: a bin miscounted while a step was counted, a slip under way, bearings kept, a purchase
- * hurried.
+ * hurried, a run time being corrected.
  */
 final class Morning
 {
@@ -35,7 +41,7 @@ final class Morning
     public function play(Staff $staff, Tries $tries): void
     {
         $this->staff = $staff;
-        foreach ([$this->miscount(...), $this->slip(...), $this->keep(...), $this->hurry(...)] as $deed) {
+        foreach ([$this->miscount(...), $this->slip(...), $this->keep(...), $this->hurry(...), $this->draft(...)] as $deed) {
             $tries->of($deed);
         }
     }
@@ -73,6 +79,37 @@ final class Morning
             ->value('s.id');
         $by = $this->staff->in(Role::Storekeeper);
         $first === null ?: app(PickSlip::class)->tick($slip->id, [(int) $first], $by);
+    }
+
+    /** The planner has timed a step: the draft waits for a supervisor. */
+    private function draft(): void
+    {
+        $item = Item::query()->where('number', 'EX-9H')->firstOrFail();
+        $from = Routing::query()->where('item_id', $item->id)->where('status', 'approved')->value('id');
+        app(BeginDraft::class)->handle(
+            $item->id,
+            RevisionKind::Routing,
+            is_numeric($from) ? (int) $from : null,
+            $this->staff->signs(Role::Planner),
+        );
+        $draft = Routing::query()->where('item_id', $item->id)->where('status', 'draft')->firstOrFail();
+        $steps = $draft->steps()->get()->map(fn (RoutingStep $step): TypedStep => new TypedStep(
+            $step->id,
+            $step->number,
+            $step->name,
+            $step->work_centre_id,
+            null,
+            $step->setup_minutes,
+            rate: $step->number === 20 ? '26' : $step->run_rate,
+            move: $step->move_minutes,
+        ));
+        app(KeepRouting::class)->handle(
+            $draft->id,
+            (int) $draft->version,
+            'hanging the basket was timed: 26 minutes, not 30',
+            $steps->all(),
+            $this->staff->signs(Role::Planner),
+        );
     }
 
     private function keep(): void

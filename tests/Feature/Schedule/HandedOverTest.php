@@ -118,7 +118,7 @@ it('takes time to change over from one family to the next, by the table', functi
 });
 
 it('knows what the last step left a machine set up for', function () {
-    $press = enterCentre($this, 'PRESS', other: 30);
+    $press = enterCentre($this, 'PRESS', other: 20);
     madeAt($this, 'PART-R', 'PRESS', ['family' => 'red']);
     madeAt($this, 'PART-W', 'PRESS', ['family' => 'white']);
     $order = $this->shop->order('PART-R', '1');
@@ -129,7 +129,7 @@ it('knows what the last step left a machine set up for', function () {
     expect($now)->toBe([1 => (string) Family::called('red')->id]);
     $this->shop->order('PART-W', '1');
     $one = plannedAt($press)[0];
-    expect((int) CarbonImmutable::parse($one->start_at)->diffInMinutes($one->run_at))->toBe(30);
+    expect((int) CarbonImmutable::parse($one->start_at)->diffInMinutes($one->run_at))->toBe(20);
 });
 
 it('does in one go what may not be interrupted', function () {
