@@ -41,7 +41,8 @@ final class Morning
     public function play(Staff $staff, Tries $tries): void
     {
         $this->staff = $staff;
-        foreach ([$this->miscount(...), $this->slip(...), $this->keep(...), $this->hurry(...), $this->draft(...)] as $deed) {
+        $deeds = [$this->miscount(...), $this->slip(...), $this->keep(...), $this->hurry(...), $this->draft(...)];
+        foreach ($deeds as $deed) {
             $tries->of($deed);
         }
     }

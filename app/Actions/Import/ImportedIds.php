@@ -42,7 +42,7 @@ final class ImportedIds
     public function word(?Column $column, mixed $value): string
     {
         if ($column?->refers === null || $value === null) {
-            return (string) $value;
+            return (string) ($column === null || $column->stored === [] ? $value : $column->written($value));
         }
         [$table, $code] = $column->refers;
         $this->codes[$table] ??= DB::table($table)->pluck($code, 'id')->all();

@@ -73,17 +73,15 @@ final class KeepWorkCentre
     {
         $columns = $typed->columns();
         $differs = RowDiff::of($centre->getAttributes(), $columns);
-        $calendar = fn (string $column, mixed $value): string => $column === 'calendar_id'
-            ? (string) DB::table('calendars')->where('id', $value)->value('code')
-            : (is_scalar($value) ? (string) $value : '');
+        $words = new LineWords;
         foreach ($differs as $column) {
             $changes->field(
                 'work_centres',
                 $centre->id,
                 $centre->code,
-                str_replace('_', ' ', preg_replace('/_id$/', '', $column) ?? $column),
-                $calendar($column, $centre->getRawOriginal($column)),
-                $calendar($column, $columns[$column]),
+                $words->field($column),
+                $words->say($column, $centre->getRawOriginal($column)),
+                $words->say($column, $columns[$column]),
             );
         }
         $centre->fill(array_intersect_key($columns, array_flip($differs)));

@@ -17,6 +17,7 @@ final class LineWords
         'work_centre_id' => ['work_centres', 'code'],
         'supplier_id' => ['suppliers', 'number'],
         'family_id' => ['families', 'code'],
+        'calendar_id' => ['calendars', 'code'],
     ];
 
     private const FIELDS = [
@@ -25,10 +26,16 @@ final class LineWords
         'work_centre_id' => 'work centre',
         'supplier_id' => 'supplier',
         'family_id' => 'family',
+        'calendar_id' => 'calendar',
+        'is_running_out' => 'running out',
+        'has_changeovers' => 'changeovers',
         'step_number' => 'step',
         'scrap_percent' => 'scrap %',
         'ways' => 'or at',
     ];
+
+    /** Columns that are yes or no. */
+    private const YES = ['is_running_out', 'has_changeovers', 'may_be_interrupted'];
 
     /** @var array<string, string> by "table id" */
     private array $codes = [];
@@ -43,6 +50,9 @@ final class LineWords
 
     public function say(string $column, mixed $value): string
     {
+        if (in_array($column, self::YES, true)) {
+            return $value == 1 ? 'yes' : 'no'; // as the database gives it, or as a file has it
+        }
         $refers = self::REFERS[$column] ?? null;
         if ($refers === null || ! is_numeric($value)) {
             return is_scalar($value) ? (string) $value : '';
