@@ -75,6 +75,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::delete('/items/{item}/retired', [C\RetiredItemController::class, 'destroy'])
         ->middleware('may:change-items')
         ->name('retired-items.destroy');
+    Route::post('/items/{item}/replaced', [C\ReplacedItemController::class, 'store'])
+        ->middleware('may:draw-up')
+        ->name('replaced-items.store');
     Route::get('/work-centres', [C\WorkCentreController::class, 'index'])->name('centres.index');
     Route::get('/work-centres/{centre}', [C\WorkCentreController::class, 'show'])->name('centres.show');
     Route::post('/work-centres', [C\WorkCentreController::class, 'store'])

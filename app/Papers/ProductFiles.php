@@ -68,7 +68,7 @@ final readonly class ProductFiles
 
         return match (true) {
             str_starts_with($from, 'items ') => 't.id',
-            str_starts_with($from, 'item_units ') => 't.item_id',
+            str_starts_with($from, 'item_units '), str_starts_with($from, 'supplier_items ') => 't.item_id',
             default => 'r.item_id',
         };
     }

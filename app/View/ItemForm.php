@@ -5,6 +5,7 @@ namespace App\View;
 use App\Models\Item;
 use App\Models\ItemUnit;
 use App\Models\Supplier;
+use App\Models\SupplierItem;
 use App\Models\Unit;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -44,7 +45,7 @@ final readonly class ItemForm
     ];
 
     /** @param  array<string, string>  $values  by field */
-    private function __construct(private array $values, public DraftForm $units)
+    private function __construct(private array $values, public DraftForm $units, public DraftForm $sources)
     {
     }
 
@@ -75,6 +76,9 @@ final readonly class ItemForm
                 'price' => $decimal($item->price),
             ],
             self::unitsOf($item->units),
+            self::sourcesOf(
+                SupplierItem::query()->with('prices')->where('item_id', $item->id)->orderBy('id')->get()->all(),
+            ),
         );
     }
 
@@ -84,6 +88,7 @@ final readonly class ItemForm
         return $item !== null ? self::of($item) : new self(
             ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none'],
             self::unitsOf([]),
+            self::sourcesOf([]),
         );
     }
 
@@ -156,6 +161,24 @@ final readonly class ItemForm
         $all = DB::table('items')->where('category', '<>', '')->distinct()->orderBy('category')->pluck('category');
 
         return array_values(array_filter($all->all(), is_string(...)));
+    }
+
+    /** @param  array<SupplierItem>  $sources */
+    private static function sourcesOf(array $sources): DraftForm
+    {
+        $some = fn (string $of): string => $of === '0' ? '' : $of;
+        $rows = array_map(fn (SupplierItem $one): array => [
+            'supplier' => (string) $one->supplier_id,
+            'number' => $one->number,
+            'minimum' => $some(Amount::plain($one->minimum_quantity)),
+            'lead_time_days' => $some((string) $one->lead_time_days),
+            'prices' => (string) $one->breaks()?->written(),
+        ], $sources);
+        $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => ''];
+        $all = Supplier::query()->orderBy('name')->get();
+        $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
+
+        return DraftForm::of($rows, $empty, ['supplier' => $names], more: 1, list: 'sources');
     }
 
     /** @param  iterable<ItemUnit>  $units */

@@ -19,6 +19,13 @@ final class PurchaseRefused extends Refused
         return self::because("{$item} has no supplier. Name one, or make it.");
     }
 
+    public static function tooFew(string $supplier, string $least, string $asked): self
+    {
+        return self::because(
+            "{$supplier} sells {$least} at least, {$asked} were asked for. Order more, or of another.",
+        );
+    }
+
     public static function sameDay(): self
     {
         return self::because('It is expected on that day already.', 'expected_on');

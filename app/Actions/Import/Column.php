@@ -5,8 +5,10 @@ namespace App\Actions\Import;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\WorkingCalendar;
+use KeepPace\Core\Costing\PriceBreaks;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
 
 /** One column of an import file: what may stand in it, and how it is read. */
 final readonly class Column
@@ -68,6 +70,12 @@ final readonly class Column
         return new self($name, 'decimal', '0', $max, '0', into: $name, most: $most, isMoney: true);
     }
 
+    /** Prices by quantity, such as "5.00 10:4.50 50:3.75". */
+    public static function prices(string $name): self
+    {
+        return new self($name, 'prices', '', into: $name, isMoney: true);
+    }
+
     /** Yes or no, no where it is left out. */
     public static function yes(string $name, string $into): self
     {
@@ -96,6 +104,7 @@ final readonly class Column
             $this->stored !== [] => (string) array_search($text, $this->stored, true),
             $this->type === 'date' && $text === '' => null,
             $this->type === 'decimal' && $text !== '' => Amount::plain($text),
+            $this->type === 'prices' => (string) PriceBreaks::read($text)?->written(),
             default => $text,
         };
     }
@@ -154,6 +163,7 @@ final readonly class Column
                 ? self::right($typed)
                 : self::wrong("has more than {$this->max} characters"),
             'code' => $this->readCode($typed),
+            'prices' => self::readPrices($typed),
             'decimal' => $this->readDecimal($typed),
             'choice' => in_array($typed, $this->choices, true) ? self::right($typed)
                 : self::wrong("'{$typed}' must be one of: ".implode(', ', $this->choices)),
@@ -161,6 +171,16 @@ final readonly class Column
                 : self::wrong("'{$typed}' must be a time such as 06:30"),
             default => $this->readDate($typed, $today, $calendar),
         };
+    }
+
+    /** @return array{ok: bool, value: ?string} */
+    private static function readPrices(string $typed): array
+    {
+        try {
+            return self::right((string) PriceBreaks::read($typed)?->written());
+        } catch (Refused $refused) {
+            return self::wrong(rtrim($refused->getMessage(), '.'));
+        }
     }
 
     /** @return array{ok: bool, value: ?string} */

@@ -126,6 +126,18 @@ final class Files
                 'item_units',
             ),
             new FileSpec(
+                'supplier-items',
+                ['item', 'supplier'],
+                [
+                    Column::refers('item', 'items', 'number', 'item_id'),
+                    Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),
+                    Column::text('number', 60, ''),
+                    Column::decimal('minimum', '0'),
+                    Column::whole('lead_time_days', '0', most: '999'),
+                    Column::prices('prices'),
+                ],
+            ),
+            new FileSpec(
                 'routings',
                 ['item', 'revision', 'step'],
                 [

@@ -41,6 +41,7 @@ final class ProductDataWriter
                 $this->ids->forget();
             }
         }
+        (new SupplierItemWriter($folder, $this->ids, $this->changes, $result))->write();
         $revisions = new RevisionWriter($folder, $this->ids, $this->changes, $result);
         $revisions->routings();
         $revisions->structures();

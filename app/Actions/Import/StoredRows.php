@@ -21,6 +21,7 @@ final class StoredRows
         'people',
         'items',
         'item-units',
+        'supplier-items',
         'routings',
         'changeovers',
         'structures',
@@ -35,6 +36,7 @@ final class StoredRows
         $query = match ($spec->name) {
             'shifts' => self::shifts(),
             'holidays' => self::holidays(),
+            'supplier-items' => self::supplierItems(),
             'routings' => self::routings(),
             'changeovers' => self::changeovers(),
             'structures' => self::structures(),
@@ -86,6 +88,21 @@ final class StoredRows
             ->join('calendars AS c', 'c.id', 't.calendar_id')
             ->orderBy('t.id')
             ->select(['c.code AS calendar', 't.date', 't.kind', 't.from_time AS from', 't.to_time AS to', 't.name']);
+    }
+
+    private static function supplierItems(): Builder
+    {
+        $prices = DB::table('supplier_prices AS p')
+            ->whereColumn('p.supplier_item_id', 't.id')
+            ->selectRaw("GROUP_CONCAT(CONCAT(p.from_quantity, ':', p.price) ORDER BY p.from_quantity SEPARATOR ' ')");
+
+        return DB::table('supplier_items AS t')
+            ->join('items AS i', 'i.id', 't.item_id')
+            ->join('suppliers AS v', 'v.id', 't.supplier_id')
+            ->orderBy('t.id')
+            ->select(['i.number AS item', 'v.number AS supplier', 't.number', 't.minimum_quantity AS minimum'])
+            ->addSelect('t.lead_time_days')
+            ->selectSub($prices, 'prices');
     }
 
     private static function routings(): Builder

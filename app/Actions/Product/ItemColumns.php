@@ -61,7 +61,10 @@ final readonly class ItemColumns
         }
         $item->fill(array_intersect_key($columns, array_flip($differs)));
 
-        return $this->writeUnits($item, $units) || $differs !== [];
+        $units = $this->writeUnits($item, $units);
+        $sources = (new SourceTerms($this->changes))->replace($item, $typed->sources);
+
+        return $units || $sources || $differs !== [];
     }
 
     private function facts(Item $item, TypedItem $typed): ItemFacts

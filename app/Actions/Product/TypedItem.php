@@ -16,6 +16,7 @@ final readonly class TypedItem
      * @param  string|null  $price  likewise
      * @param  array<int, array{unit: string, p: string, q: string}>  $units  it is counted in besides, by row of the
      *     form
+     * @param  list<TypedSource>  $sources  who sells it
      */
     public function __construct(
         public string $name,
@@ -38,6 +39,7 @@ final readonly class TypedItem
         public ?string $cost = null,
         public ?string $price = null,
         public array $units = [],
+        public array $sources = [],
     ) {
     }
 

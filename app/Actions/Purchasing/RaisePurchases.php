@@ -14,14 +14,20 @@ use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Models\SupplierItem;
 use App\Shop\Deliveries;
+use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\PurchaseRefused;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
 /** Orders items of their suppliers, many at once: one purchase order a supplier, or new lines on one that is open. */
 final class RaisePurchases
 {
     private Deliveries $deliveries;
+
+    /** @var list<string> what would be cheaper */
+    private array $hints = [];
 
     public function __construct(private readonly Bookings $bookings)
     {
@@ -44,6 +50,7 @@ final class RaisePurchases
                     throw PurchaseRefused::nothingToOrder();
                 }
                 $this->deliveries = Deliveries::now();
+                $this->hints = [];
                 $wrong = [];
                 $bySupplier = [];
                 foreach ($lines as $line) {
@@ -64,6 +71,7 @@ final class RaisePurchases
                     $said[] = $this->order($ledger, $supplier, $open->get($supplier), $rows);
                 }
                 $ledger->says('Ordered: '.implode('; ', $said).'.');
+                $this->hint($ledger);
             },
         ));
     }
@@ -104,10 +112,12 @@ final class RaisePurchases
             ?? throw PurchaseRefused::noSupplier($item->label());
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
         $typed = $item->conversion($line->unit ?? $item->unit->code);
-        $expected = $line->expectedOn ?? $this->deliveries->comesOn($item->lead_time_days);
-        if ($expected < now(config()->string('pace.zone'))->toDateString()) {
-            throw PurchaseRefused::dayHasPassed(null);
-        }
+        $terms = SupplierItem::query()
+            ->with('prices', 'supplier')
+            ->where('item_id', $item->id)
+            ->where('supplier_id', $supplier)
+            ->first();
+        $this->assertEnough($item, $terms, $quantity);
 
         return [
             $supplier,
@@ -118,10 +128,55 @@ final class RaisePurchases
                 'typed_unit_id' => $item->unitId($typed->unit->code),
                 'ratio_p' => (string) $typed->ratio->getNumerator(),
                 'ratio_q' => (string) $typed->ratio->getDenominator(),
-                'price' => $line->price ?? $item->cost,
-                'expected_on' => $expected,
+                'price' => $line->price ?? $this->agreed($item, $terms, $quantity) ?? $item->cost,
+                'expected_on' => $this->day($line, $item, $terms),
             ],
         ];
+    }
+
+    /** @throws Refused when it should come before today */
+    private function day(LineToBuy $line, Item $item, ?SupplierItem $terms): string
+    {
+        $days = $terms === null || $terms->lead_time_days === 0 ? $item->lead_time_days : $terms->lead_time_days;
+        $expected = $line->expectedOn ?? $this->deliveries->comesOn($days);
+        if ($expected < now(config()->string('pace.zone'))->toDateString()) {
+            throw PurchaseRefused::dayHasPassed(null);
+        }
+
+        return $expected;
+    }
+
+    /** @throws Refused when the supplier does not sell so few */
+    private function assertEnough(Item $item, ?SupplierItem $terms, BigDecimal $quantity): void
+    {
+        $least = BigDecimal::of($terms->minimum_quantity ?? '0');
+        if ($terms !== null && $quantity->isLessThan($least)) {
+            throw PurchaseRefused::tooFew(
+                $terms->supplier->name,
+                Amount::plain($least)." {$item->unit->code} of {$item->number}",
+                Amount::plain($quantity),
+            );
+        }
+    }
+
+    private function hint(Ledger $ledger): void
+    {
+        if ($this->hints !== []) {
+            $ledger->says('Worth a look: '.implode('; ', $this->hints).'.');
+        }
+    }
+
+    /** The price agreed with the supplier for so many, in euros; that more would cost less is said. */
+    private function agreed(Item $item, ?SupplierItem $terms, BigDecimal $quantity): ?string
+    {
+        $breaks = $terms?->breaks();
+        $cheaper = $breaks?->cheaper($quantity);
+        if ($cheaper !== null) {
+            $this->hints[] = 'of '.$item->number.' '.Amount::plain($cheaper['more']).' more costs '
+                .number_format($cheaper['saves'] / 100, 2).' € less';
+        }
+
+        return $breaks === null ? null : (string) $breaks->price($quantity);
     }
 
     /** @param  list<array<string, mixed>>  $rows */

@@ -4,8 +4,12 @@ namespace App\Http\Requests;
 
 use App\Access\Deed;
 use App\Actions\Product\TypedItem;
+use App\Actions\Product\TypedSource;
+use App\Models\Supplier;
 use Illuminate\Validation\Rule;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\PriceBreaks;
+use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\ItemKind;
@@ -36,6 +40,7 @@ class ItemRequest extends DeedRequest
             'is_running_out' => ['nullable', 'boolean'],
             ...array_fill_keys(['cost', 'price'], ['nullable', ...Rules::price()]),
             'units' => ['nullable', 'array', 'max:50'],
+            'sources' => ['nullable', 'array', 'max:50'],
         ];
     }
 
@@ -65,6 +70,7 @@ class ItemRequest extends DeedRequest
             $money('cost'),
             $money('price'),
             $this->units(),
+            $this->sources(),
         );
     }
 
@@ -83,6 +89,44 @@ class ItemRequest extends DeedRequest
         $rows->assertRight();
 
         return $units;
+    }
+
+    /** @return list<TypedSource> */
+    private function sources(): array
+    {
+        $rows = TypedRows::of($this->array('sources'), 'sources', ['supplier']);
+        $sees = $this->person()->may(Deed::SeeMoney);
+        $sources = [];
+        foreach ($rows->places() as $at) {
+            $supplier = (int) $rows->whole($at, 'supplier', 1, 999_999_999);
+            if (! Supplier::query()->whereKey($supplier)->exists()) {
+                $rows->wrong($at, 'supplier', 'Choose one of those offered.');
+            } elseif (in_array($supplier, array_column($sources, 'supplierId'), true)) {
+                $rows->wrong($at, 'supplier', 'Stands twice. Each supplier has one line.');
+            }
+            $sources[] = new TypedSource(
+                $supplier,
+                $rows->text($at, 'number', 60),
+                $rows->number($at, 'minimum', new PlainNumber, '0'),
+                $rows->whole($at, 'lead_time_days', 0, 999) ?? 0,
+                $this->prices($rows, $at),
+                ! $sees,
+            );
+        }
+        $rows->assertRight();
+
+        return $sources;
+    }
+
+    private function prices(TypedRows $rows, int $at): ?PriceBreaks
+    {
+        try {
+            return PriceBreaks::read($rows->text($at, 'prices', 200));
+        } catch (Refused $refused) {
+            $rows->wrong($at, 'prices', $refused->getMessage());
+
+            return null;
+        }
     }
 
     /** A part of a ratio: whole, so that a third is a third. */

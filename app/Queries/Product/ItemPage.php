@@ -5,6 +5,7 @@ namespace App\Queries\Product;
 use App\Models\Item;
 use App\Models\ItemUnit;
 use App\Models\RevisionKind;
+use App\Models\SupplierItem;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
 use App\Shop\ItemInUse;
@@ -27,6 +28,7 @@ final readonly class ItemPage
      * @param  Collection<int, ItemOrder>  $orders  open ones that make it
      * @param  CostWords|null  $rolled  by what it is made of, at its usual lot; null = it is not made, or a loop
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     * @param  Collection<int, SupplierItem>  $sources
      */
     private function __construct(
         public Item $item,
@@ -38,6 +40,7 @@ final readonly class ItemPage
         public ?CostWords $rolled,
         public string $supplier,
         public Collection $changes,
+        public Collection $sources,
     ) {
     }
 
@@ -65,6 +68,7 @@ final readonly class ItemPage
             $item->kind->hasStructure() ? self::rolled($item) : null,
             is_string($supplier) ? $supplier : '',
             ProductTrail::of('items', $item->id),
+            SupplierItem::query()->with('supplier', 'prices')->where('item_id', $item->id)->orderBy('id')->get(),
         );
     }
 
@@ -91,7 +95,7 @@ final readonly class ItemPage
     /** @return list<string> files that tell of it */
     public function kinds(): array
     {
-        return ['items', 'item-units', 'routings', 'structures'];
+        return ['items', 'item-units', 'supplier-items', 'routings', 'structures'];
     }
 
     public function directUses(): int

@@ -146,7 +146,7 @@ enum Page: string
         $room = match ($room) {
             'slips' => 'issue',
             'reservations' => 'stock',
-            'structures', 'routings', 'retired-items' => 'items',
+            'structures', 'routings', 'retired-items', 'replaced-items' => 'items',
             default => $room,
         };
 

@@ -80,6 +80,10 @@
                 inputmode="decimal" />
         </x-asked>
     </fieldset>
+    <fieldset class="whole">
+        <legend>Who sells it</legend>
+        @include('product.item-sources')
+    </fieldset>
     <fieldset>
         <legend>What it is worth</legend>
         <x-asked :says="$form->help('costing')">

@@ -28,6 +28,10 @@
             @endif
             <h2 @class(['mt-0' => ! $item->kind->hasStructure()])>Used in</h2>
             @include('product.used-in')
+            @if ($page->sources->isNotEmpty())
+                <h2>Sold by</h2>
+                @include('product.sources')
+            @endif
             <h2>Coming from orders</h2>
             @include('product.item-orders')
             <x-changes :rows="$page->changes" />

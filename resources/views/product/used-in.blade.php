@@ -19,4 +19,14 @@
             @endforeach
         </tbody>
     </table>
+    @can('draw-up')
+        <x-form class="actions" :to="route('replaced-items.store', $item->id)" key="replace">
+            <x-field bare name="by" label="Number of the item that takes its place" placeholder="another item"
+                size="14" maxlength="40" list="others" />
+            <datalist id="others" hx-get="{{ route('items.choose') }}?q="
+                hx-trigger="focusin from:closest form once"></datalist>
+            <x-field bare name="note" label="Why" placeholder="why" size="24" maxlength="200" />
+            <button class="btn btn-quiet btn-small">Take that instead, everywhere</button>
+        </x-form>
+    @endcan
 @endif

@@ -950,6 +950,16 @@ function deed(object $test, string $name): array
                 'says' => 'was changed meanwhile',
             ];
         })(),
+        'replace a component' => (fn (Item $item): array => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => "/items/{$item->id}/replaced",
+            'no' => Role::Buyer,
+            'data' => ['by' => 'CRANK-1', 'note' => 'another maker'],
+            'bad' => ['by' => 'FOOT-1'],
+            'field' => 'by',
+            'says' => 'FOOT-1 is what is to be replaced',
+        ])($shop->item('FOOT-1')),
         'begin a structure' => (fn (Item $item): array => [
             'role' => Role::Planner,
             'method' => 'post',
@@ -1181,6 +1191,7 @@ const DEEDS = [
     'change an item',
     'retire an item',
     'bring an item back',
+    'replace a component',
     'begin a structure',
     'begin a routing',
     'keep a structure',

@@ -5,6 +5,7 @@ use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Product\ApproveRevision;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\KeepStructure;
+use App\Actions\Product\ReplaceComponent;
 use App\Actions\Product\TypedLine;
 use App\Models\Order;
 use App\Models\RevisionKind;
@@ -279,6 +280,29 @@ it('finds where something is used through all levels', function () {
     // a casting for a gear with 2 % scrap, two gears a gearbox, a gearbox a machine: 2 ÷ 0.98
     expect($uses['GEAR-48'])->toBe('1.0204 direct')->and($uses['GBOX-1'])->toBe('2.0408')
         ->and($uses)->toHaveKeys(['EX-9E', 'EX-20E']);
+});
+
+it('takes another component wherever one is used, in drafts', function () {
+    [$old, $new] = [$this->shop->item('FOOT-1'), $this->shop->item('CRANK-1')];
+    $begun = draftFrom($this, 'TRAY-40'); // has a draft already: that is changed
+    $booking = app(ReplaceComponent::class)->handle($old->id, $new, 'softer', $this->shop->sign(Role::Planner));
+    expect($booking->says)->toContain('CRANK-1 Crank handle for FOOT-1')->toContain('FIX-KIT')->toContain('TRAY-40');
+    $drafts = Structure::query()->where('status', 'draft')->with('item', 'lines.item')->get();
+    foreach ($drafts as $draft) {
+        expect($draft->lines->pluck('item.number')->all())->not->toContain('FOOT-1')->toContain('CRANK-1')
+            ->and($draft->note)->toBe('softer');
+    }
+    expect($begun->refresh()->version)->toBe(2)
+        ->and(implode("\n", trailOf($begun)))->toContain('component | FOOT-1 | CRANK-1');
+    // a metre is no piece: refused, with the structure named
+    $cable = $this->shop->item('CABLE-3');
+    expect(refusedLines(fn () => app(ReplaceComponent::class)
+        ->handle($new->id, $cable, '', $this->shop->sign(Role::Planner)))['by'])->toContain('CABLE-3');
+    // an extractor cannot take the place of its own drum's sheet
+    $machine = $this->shop->item('EX-20E');
+    expect(refusedLines(fn () => app(ReplaceComponent::class)
+        ->handle($this->shop->item('SS-15')->id, $machine, '', $this->shop->sign(Role::Planner)))['by'])
+        ->toContain('EX-20E is made of DRUM-20 itself');
 });
 
 it('shows every level, what is per order, and who brings what', function () {

@@ -15,7 +15,7 @@ function models(): array
     $classes = [];
     foreach (glob(dirname(__DIR__, 3).'/app/Models/*.php') ?: [] as $file) {
         $class = 'App\\Models\\'.basename($file, '.php');
-        if (is_subclass_of($class, Model::class)) {
+        if (is_subclass_of($class, Model::class) && ! (new ReflectionClass($class))->isAbstract()) {
             $classes[] = $class;
         }
     }

@@ -1,0 +1,26 @@
+<?php
+
+namespace App\Actions\Product;
+
+use KeepPace\Core\Costing\PriceBreaks;
+
+/** On what terms a supplier sells an item, as it was typed. */
+final readonly class TypedSource
+{
+    /**
+     * @param  string  $number  what the supplier calls it
+     * @param  string  $minimum  stock units; 0 = any
+     * @param  int  $leadTimeDays  0 = as the item says
+     * @param  PriceBreaks|null  $prices  null = none agreed
+     * @param  bool  $keepsPrices  who types may not see them: they stay
+     */
+    public function __construct(
+        public int $supplierId,
+        public string $number,
+        public string $minimum,
+        public int $leadTimeDays,
+        public ?PriceBreaks $prices,
+        public bool $keepsPrices = false,
+    ) {
+    }
+}

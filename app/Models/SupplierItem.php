@@ -1,0 +1,52 @@
+<?php
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Costing\PriceBreaks;
+
+/**
+ * On what terms a supplier sells an item.
+ *
+ * @property int $id
+ * @property int $supplier_id
+ * @property int $item_id
+ * @property string $number what the supplier calls it
+ * @property string $minimum_quantity stock units; 0 = any
+ * @property int $lead_time_days 0 = as the item says
+ * @property-read Supplier $supplier
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, SupplierPrice> $prices
+ */
+class SupplierItem extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'supplier_items';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Supplier, $this> */
+    public function supplier(): BelongsTo
+    {
+        return $this->belongsTo(Supplier::class);
+    }
+
+    /** @return HasMany<SupplierPrice, $this> */
+    public function prices(): HasMany
+    {
+        $relation = $this->hasMany(SupplierPrice::class);
+        $relation->orderBy('from_quantity');
+
+        return $relation;
+    }
+
+    /** Null where no price is agreed. */
+    public function breaks(): ?PriceBreaks
+    {
+        return PriceBreaks::of(
+            $this->prices->map(fn (SupplierPrice $one): array => [$one->from_quantity, $one->price])->all(),
+        );
+    }
+}

@@ -1,0 +1,33 @@
+{{-- Who sells an item, on what terms. --}}
+<table class="list">
+    <thead>
+        <tr>
+            <th>Supplier</th>
+            <th>Their number</th>
+            <th class="n">At least, {{ $item->unit->code }}</th>
+            <th class="n">Days</th>
+            <th>€ each</th>
+        </tr>
+    </thead>
+    <tbody>
+        @foreach ($page->sources as $source)
+            <tr>
+                <td class="cut">
+                    {{ $source->supplier->name }}
+                    @if ($source->supplier_id === $item->supplier_id)<span class="tag good">usual</span>@endif
+                </td>
+                <td>{{ $source->number }}</td>
+                <td class="n">{{ $print->some($source->minimum_quantity) }}</td>
+                <td class="n">{{ $print->some($source->lead_time_days) }}</td>
+                <td>
+                    @foreach ($source->prices as $price)
+                        <span class="text-nowrap">
+                            from {{ $print->amount($price->from_quantity) }}: {{ $print->price($price->price) }}{{
+                                $loop->last ? '' : ',' }}
+                        </span>
+                    @endforeach
+                </td>
+            </tr>
+        @endforeach
+    </tbody>
+</table>
