@@ -19,6 +19,8 @@ it('shows demand, parts, stock and data', function () {
     $order = $this->live->value(
         "SELECT o.id FROM orders o JOIN items i ON i.id = o.item_id WHERE i.number = 'TRAY-40'",
     );
+    $this->browser->visit('/structures/14')->press('Change it in a draft')->see('It is whole.');
+    $draft = $this->live->value('SELECT MAX(id) FROM structures');
     $pages = [
         '/promise',
         '/customer-orders',
@@ -42,6 +44,16 @@ it('shows demand, parts, stock and data', function () {
         '/bookings',
         '/bookings/'.$this->live->value('SELECT MAX(id) FROM bookings'),
         '/import',
+        '/items',
+        '/items/1',
+        '/items/1/change',
+        '/items/new',
+        '/structures/14',
+        "/structures/{$draft}",
+        '/routings/13',
+        '/drafts',
+        '/work-centres',
+        '/work-centres/1',
         '/find?q=extractor',
     ];
     array_map($this->looked->at(...), $pages);

@@ -4,7 +4,6 @@ namespace App\Queries\Product;
 
 use App\Models\Item;
 use App\Models\ItemUnit;
-use App\Models\RevisionKind;
 use App\Models\SupplierItem;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
@@ -57,24 +56,26 @@ final readonly class ItemPage
             ->select(['o.id', 'o.number', 'o.state', 'o.due_on'])
             ->selectRaw('u.planned_quantity - u.received_quantity - u.given_up_quantity AS open');
         $supplier = DB::table('suppliers')->where('id', $item->supplier_id)->value('name');
+        [$structures, $routings] = RevisionList::both($item->id);
+        $above = WhereUsed::above($item->id);
+        $rolled = RolledUp::of($above);
 
         return new self(
             $item,
             Positions::of($item->id),
-            RevisionList::of(RevisionKind::Structure, $item->id),
-            RevisionList::of(RevisionKind::Routing, $item->id),
-            WhereUsed::of($item->id, $item->number),
+            $structures,
+            $routings,
+            WhereUsed::in($rolled->of, $above, $item->id, $item->number),
             Row::all($orders, ItemOrder::from(...)),
-            $item->kind->hasStructure() ? self::rolled($item) : null,
+            $item->kind->hasStructure() ? self::cost($item, $rolled) : null,
             is_string($supplier) ? $supplier : '',
             ProductTrail::of('items', $item->id),
             SupplierItem::query()->with('supplier', 'prices')->where('item_id', $item->id)->orderBy('id')->get(),
         );
     }
 
-    private static function rolled(Item $item): ?CostWords
+    private static function cost(Item $item, RolledUp $rolled): ?CostWords
     {
-        $rolled = RolledUp::of([$item->id]);
         try {
             $cost = $rolled->cost->of($item->number);
         } catch (Refused) {

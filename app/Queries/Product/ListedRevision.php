@@ -27,8 +27,9 @@ final readonly class ListedRevision
     /**
      * @param  int|null  $inForce  id of the one that is
      * @param  string  $today  "YYYY-MM-DD"
+     * @param  array<int, string>  $names  of people by id
      */
-    public static function of(ItemRevision $one, ?int $inForce, string $today): self
+    public static function of(ItemRevision $one, ?int $inForce, string $today, array $names): self
     {
         return new self(
             $one->id,
@@ -38,9 +39,9 @@ final readonly class ListedRevision
             $one->note,
             $one->effective_from,
             $one->effective_from !== null && $one->effective_from > $today,
-            $one->changedBy?->name,
+            $names[$one->changed_by_id ?? 0] ?? null,
             $one->changed_at,
-            $one->approvedBy?->name,
+            $names[$one->approved_by_id ?? 0] ?? null,
             $one->approved_at,
         );
     }

@@ -21,7 +21,17 @@ final class WhereUsed
     public static function of(int $item, string $number): array
     {
         $above = self::above($item);
-        $of = MadeOf::below($above);
+
+        return self::in(MadeOf::below($above), $above, $item, $number);
+    }
+
+    /**
+     * @param  MadeOf  $of  that holds all above it
+     * @param  list<int>  $above  ids
+     * @return list<UsedIn> those that take it directly first
+     */
+    public static function in(MadeOf $of, array $above, int $item, string $number): array
+    {
         $structures = $of->structures();
         $used = [];
         foreach ($of->items as $parent => $one) {
@@ -44,8 +54,8 @@ final class WhereUsed
         return $used;
     }
 
-    /** @return list<int> */
-    private static function above(int $item): array
+    /** @return list<int> itself and all it is used in, through all levels */
+    public static function above(int $item): array
     {
         $above = "(WITH RECURSIVE above (id) AS (
                 SELECT CAST(? AS UNSIGNED)

@@ -1,98 +1,103 @@
 {{-- The steps of a draft, changed in the table; what is seldom needed opens below each. --}}
 <x-form method="put" :to="route('routings.update', $routing->id)" key="steps">
     <input type="hidden" name="version" value="{{ $routing->version }}">
-    <table class="list typed">
-        <thead>
-            <tr>
-                <th class="n">Step</th>
-                <th>Name</th>
-                <th>At</th>
-                <th class="n">Setup, min</th>
-                <th class="n">Run</th>
-                <th></th>
-                <th class="n">Batch of</th>
-                <th class="n">Crew</th>
-                <th class="n">Wait, min</th>
-                <th class="n">Move, min</th>
-                <th></th>
-            </tr>
-        </thead>
-        <tbody data-grow data-paste="number,name">
-            @foreach ($form->rows as $at => $row)
+    <div class="wide">
+        <table class="list typed">
+            <thead>
                 <tr>
-                    <td class="n">
-                        <input type="hidden" name="{{ $form->name($at, 'id') }}" value="{{ $row['id'] }}">
-                        <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, 'number')])
-                            name="{{ $form->name($at, 'number') }}" value="{{ $row['number'] }}" inputmode="numeric"
-                            autocomplete="off" aria-label="Step">
-                        <x-why :field="$form->key($at, 'number')" />
-                    </td>
-                    <td>
-                        <input @class(['form-control', 'is-wrong' => $form->isWrong($at, 'name')])
-                            name="{{ $form->name($at, 'name') }}" value="{{ $row['name'] }}" size="18" maxlength="60"
-                            autocomplete="off" aria-label="Name">
-                        <x-why :field="$form->key($at, 'name')" />
-                    </td>
-                    <td>
-                        <select @class(['form-select', 'is-wrong' => $form->isWrong($at, 'at')])
-                            name="{{ $form->name($at, 'at') }}" aria-label="At">
-                            <option value="">choose</option>
-                            @foreach ($form->choices['at'] as $group => $options)
-                                <optgroup label="{{ $group }}">
-                                    @foreach ($options as $value => $says)
-                                        <option value="{{ $value }}"
-                                            @selected($row['at'] === $value)>{{ $says }}</option>
-                                    @endforeach
-                                </optgroup>
-                            @endforeach
-                        </select>
-                        <x-why :field="$form->key($at, 'at')" />
-                    </td>
-                    @foreach (['setup' => 'Setup, minutes', 'rate' => 'Run'] as $field => $says)
-                        <td class="n">
-                            <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, $field)])
-                                name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}" inputmode="decimal"
-                                autocomplete="off" aria-label="{{ $says }}">
-                            <x-why :field="$form->key($at, $field)" />
-                        </td>
-                    @endforeach
-                    <td>
-                        <select class="form-select" name="{{ $form->name($at, 'basis') }}" aria-label="Run is given in">
-                            @foreach ($form->choices['basis'] as $value => $says)
-                                <option value="{{ $value }}" @selected($row['basis'] === $value)>{{ $says }}</option>
-                            @endforeach
-                        </select>
-                    </td>
-                    @foreach ($form->choices['figures'] as $field => $says)
-                        <td class="n">
-                            <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, $field)])
-                                name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}" inputmode="decimal"
-                                autocomplete="off" aria-label="{{ $says }}">
-                            <x-why :field="$form->key($at, $field)" />
-                        </td>
-                    @endforeach
-                    <td class="tight">
-                        <details class="more"
-                            @if ($form->isOpen($at, 'ways', 'lead_time_days', 'price')) open @endif>
-                            <summary>more</summary>
-                            <div class="line-more">
-                                @foreach ($form->choices['more'] as $field => $says)
-                                    <label>
-                                        {{ $says }}
-                                        <input @class(['form-control', 'is-wrong' => $form->isWrong($at, $field)])
-                                            name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}"
-                                            autocomplete="off">
-                                    </label>
-                                    <x-why :field="$form->key($at, $field)" />
-                                @endforeach
-                                <button type="button" class="btn btn-quiet btn-small" data-out>Take it out</button>
-                            </div>
-                        </details>
-                    </td>
+                    <th class="n">Step</th>
+                    <th>Name</th>
+                    <th>At</th>
+                    <th class="n">Setup, min</th>
+                    <th class="n">Run</th>
+                    <th></th>
+                    <th class="n">Batch of</th>
+                    <th class="n">Crew</th>
+                    <th class="n">Wait, min</th>
+                    <th class="n">Move, min</th>
+                    <th></th>
                 </tr>
-            @endforeach
-        </tbody>
-    </table>
+            </thead>
+            <tbody data-grow data-paste="number,name">
+                @foreach ($form->rows as $at => $row)
+                    <tr>
+                        <td class="n">
+                            <input type="hidden" name="{{ $form->name($at, 'id') }}" value="{{ $row['id'] }}">
+                            <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, 'number')])
+                                name="{{ $form->name($at, 'number') }}" value="{{ $row['number'] }}" inputmode="numeric"
+                                autocomplete="off" aria-label="Step">
+                            <x-why :field="$form->key($at, 'number')" />
+                        </td>
+                        <td>
+                            <input @class(['form-control', 'is-wrong' => $form->isWrong($at, 'name')])
+                                name="{{ $form->name($at, 'name') }}" value="{{ $row['name'] }}" size="18"
+                                maxlength="60"
+                                autocomplete="off" aria-label="Name">
+                            <x-why :field="$form->key($at, 'name')" />
+                        </td>
+                        <td>
+                            <select @class(['form-select', 'is-wrong' => $form->isWrong($at, 'at')])
+                                name="{{ $form->name($at, 'at') }}" aria-label="At">
+                                <option value="">choose</option>
+                                @foreach ($form->choices['at'] as $group => $options)
+                                    <optgroup label="{{ $group }}">
+                                        @foreach ($options as $value => $says)
+                                            <option value="{{ $value }}"
+                                                @selected($row['at'] === $value)>{{ $says }}</option>
+                                        @endforeach
+                                    </optgroup>
+                                @endforeach
+                            </select>
+                            <x-why :field="$form->key($at, 'at')" />
+                        </td>
+                        @foreach (['setup' => 'Setup, minutes', 'rate' => 'Run'] as $field => $says)
+                            <td class="n">
+                                <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, $field)])
+                                    name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}" inputmode="decimal"
+                                    autocomplete="off" aria-label="{{ $says }}">
+                                <x-why :field="$form->key($at, $field)" />
+                            </td>
+                        @endforeach
+                        <td>
+                            <select class="form-select" name="{{ $form->name($at, 'basis') }}"
+                                aria-label="Run is given in">
+                                @foreach ($form->choices['basis'] as $value => $says)
+                                    <option value="{{ $value }}"
+                                        @selected($row['basis'] === $value)>{{ $says }}</option>
+                                @endforeach
+                            </select>
+                        </td>
+                        @foreach ($form->choices['figures'] as $field => $says)
+                            <td class="n">
+                                <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, $field)])
+                                    name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}" inputmode="decimal"
+                                    autocomplete="off" aria-label="{{ $says }}">
+                                <x-why :field="$form->key($at, $field)" />
+                            </td>
+                        @endforeach
+                        <td class="tight">
+                            <details class="more"
+                                @if ($form->isOpen($at, 'ways', 'lead_time_days', 'price')) open @endif>
+                                <summary>more</summary>
+                                <div class="line-more">
+                                    @foreach ($form->choices['more'] as $field => $says)
+                                        <label>
+                                            {{ $says }}
+                                            <input @class(['form-control', 'is-wrong' => $form->isWrong($at, $field)])
+                                                name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}"
+                                                autocomplete="off">
+                                        </label>
+                                        <x-why :field="$form->key($at, $field)" />
+                                    @endforeach
+                                    <button type="button" class="btn btn-quiet btn-small" data-out>Take it out</button>
+                                </div>
+                            </details>
+                        </td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    </div>
     <div class="actions">
         <x-field name="note" label="Why there is this revision" :value="$routing->note" size="40" maxlength="200" />
         <button class="btn btn-act align-self-end">Keep the draft</button>

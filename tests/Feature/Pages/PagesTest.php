@@ -92,6 +92,16 @@ function pages(): array
         'one booking' => '/bookings/'.DB::table('bookings')->max('id'),
         'find' => '/find?q=e',
         'import' => '/import',
+        'items' => '/items?only=short',
+        'what an item is' => '/items/'.test()->shop->item('DRUM-9')->id,
+        'what a product is' => '/items/'.test()->shop->item('EX-9H')->id,
+        'an item to be changed' => '/items/'.test()->shop->item('EX-9H')->id.'/change',
+        'a new item' => '/items/new?like='.test()->shop->item('EX-9H')->id,
+        'a structure' => '/structures/'.DB::table('structures')->max('id').'?pieces=7',
+        'a routing' => '/routings/'.DB::table('routings')->max('id'),
+        'drafts' => '/drafts',
+        'work centres' => '/work-centres',
+        'a work centre' => '/work-centres/1',
     ];
 }
 
@@ -130,6 +140,10 @@ it('shows every page of an empty shop', function () {
             '/receive',
             '/ship',
             '/stock',
+            '/items',
+            '/items/new',
+            '/drafts',
+            '/work-centres',
             '/bookings',
             '/parts',
             '/shortages',
