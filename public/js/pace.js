@@ -138,7 +138,8 @@
             input.name = input.name.replace(/\[\d+\]/, `[${n}]`);
             input.classList.remove('is-wrong');
             input.removeAttribute('aria-invalid');
-            if (!input.matches('[data-day]')) input.value = '';
+            if (input.matches('select')) input.selectedIndex = 0;
+            else if (!input.matches('[data-day]')) input.value = '';
         });
         all('[id]', row).forEach((one) => {
             one.id = one.id.replace(/\d+(?=\D*$)/, n);

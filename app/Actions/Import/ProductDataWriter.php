@@ -66,12 +66,11 @@ final class ProductDataWriter
             $old = $there[self::key($spec, $values)] ?? null;
             if ($old === null) {
                 $new[] = $values;
-                $result->addNew($spec->name, trim(implode(' ', array_map(
-                    fn (string $name): string => (string) $row[$name],
-                    $spec->key,
-                ))));
+                $result->addNew($spec->name, implode(' ', array_intersect_key($row, array_flip($spec->key))));
             } elseif (RowDiff::differs($old, $values)) {
-                DB::table($table)->where('id', $old['id'])->update($values);
+                // who has its form open is told that it changed
+                $seen = isset($old['version']) ? ['version' => DB::raw('version + 1')] : [];
+                DB::table($table)->where('id', $old['id'])->update([...$values, ...$seen]);
                 $this->changed($spec, $table, $old, $values);
                 $result->add($spec->name, 'changed');
             } else {

@@ -75,6 +75,7 @@ final class KeepRouting
             }
             $seen[$step->number] = $step->name;
             $rows[$step->number] = self::row($step, $known);
+            unset($known[$step->id ?? 0]); // a step stands once
         }
         ksort($rows);
 

@@ -68,7 +68,7 @@ final class KeepStructure
             ->whereIn('number_key', array_map(fn (TypedLine $line): string => Code::keyOf($line->component), $lines))
             ->get()
             ->keyBy(fn (Item $item): string => Code::keyOf($item->number));
-        $known = array_column($have, 'position', 'id');
+        $free = $known = array_column($have, 'position', 'id');
         $rows = $wrong = [];
         foreach ($lines as $at => $line) {
             $item = $items[Code::keyOf($line->component)] ?? null;
@@ -77,7 +77,8 @@ final class KeepStructure
                 $wrong["lines.{$at}.{$field}"] = $sentence;
             }
             if ($item !== null && $says === []) {
-                $rows[$at] = self::row($line, $item, $known);
+                $rows[$at] = self::row($line, $item, $free);
+                unset($free[$line->id ?? 0]); // a line stands once
             }
         }
         if ($wrong === []) {

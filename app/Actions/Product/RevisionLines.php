@@ -57,7 +57,7 @@ final class RevisionLines
         $want = $this->known($have, array_map($this->spelt(...), $want));
         $this->trail($revision, $record, array_column($have, null, 'id'), $want);
         DB::table($this->kind->lines())->where($this->kind->parent(), $revision)->delete();
-        $this->insert($revision, $want);
+        $this->insert($revision, $this->kept($have, $want));
     }
 
     /** @param  list<array<string, mixed>>  $want */
@@ -104,6 +104,23 @@ final class RevisionLines
         }
 
         return $row;
+    }
+
+    /**
+     * What stands keeps what the page or file does not speak of.
+     *
+     * @param  list<array<string, mixed>>  $have
+     * @param  list<array<string, mixed>>  $want
+     * @return list<array<string, mixed>>
+     */
+    private function kept(array $have, array $want): array
+    {
+        $before = array_column($have, null, 'id');
+
+        return array_map(fn (array $row): array => [
+            ...array_diff_key($before[$row['id'] ?? 0] ?? [], ['done_at' => 0]),
+            ...$row,
+        ], $want);
     }
 
     /**

@@ -63,11 +63,14 @@ class ImportController extends Controller
     /** Does what was tried: the same files, as they lie there. */
     public function update(DeedRequest $request, int $import): RedirectResponse
     {
-        $tried = ImportRow::find($import) ?? abort(404, 'There is no such import.');
-        if (! $tried->canBeDone()) {
+        $begun = DB::table('imports')
+            ->where('id', $import)
+            ->where('is_trial', true)
+            ->where('state', 'done')
+            ->update(['is_trial' => false, 'state' => 'waiting', 'doing' => '']);
+        if ($begun === 0) {
             throw Refused::because('Only what was tried, and was right, is imported from here.');
         }
-        DB::table('imports')->where('id', $import)->update(['is_trial' => false, 'state' => 'waiting', 'doing' => '']);
         RunImport::dispatch($import);
 
         return to_route('import.show', $import);

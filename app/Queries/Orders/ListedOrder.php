@@ -69,7 +69,8 @@ final readonly class ListedOrder
             PlanReadiness::from($row),
             $row->textOrNull('customers'),
             $row->textOrNull('for_number'),
-            $row->momentOrNull('last_booking'),
+            // one that was made by covering a line stands in that one's history first
+            $row->momentOrNull('last_booking') ?? $row->momentOrNull('created_at'),
         );
     }
 

@@ -159,6 +159,7 @@ final class OrderList
                 'o.version',
                 'o.short_reason',
                 'o.item_id',
+                'o.created_at',
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'i.tracking',

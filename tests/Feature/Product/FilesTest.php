@@ -83,6 +83,16 @@ it('shows what files would change before they are imported, line by line, and wr
     $this->from('/import')->put("/import/{$import}", ['token' => 'again'])->assertSessionHasErrors();
 });
 
+it('tells who has an item open that a file changed it meanwhile', function () {
+    $item = $this->shop->item('BRG-25');
+    $this->shop->import(['items.csv' => "number,name,kind,unit,lead_time_days\nBRG-25,Bearing 25 mm,bought,pc,11\n"]);
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->from("/items/{$item->id}/change")
+        ->post("/items/{$item->id}/retired", ['token' => 'r', 'version' => $item->version])
+        ->assertSessionHasErrors();
+    expect(session('errors')->first())->toContain('BRG-25 was changed meanwhile');
+});
+
 it('sends one file alone, several packed, without money for who may not see it, and keeps who took them', function () {
     $item = $this->shop->item('EX-9H');
     $take = fn (Role $role, array $what) => $this->actingAs($this->shop->as($role))

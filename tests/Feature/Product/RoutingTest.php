@@ -86,6 +86,20 @@ it('corrects a run time: orders that are there keep the old, those made from the
         ->and(DB::table('product_changes')->where('field', 'step 10, run rate')->value('after'))->toBe('9.5');
 });
 
+it('keeps of a step what its page does not speak of, and lets no step stand twice', function () {
+    $draft = routingDraft($this, 'TRAY-40');
+    $step = $draft->steps()->firstOrFail();
+    DB::table('routing_steps')->where('id', $step->id)->update(['tools' => 'punch 12', 'yield_percent' => '97']);
+    $typed = fn (int $number): TypedStep => new TypedStep($step->id, $number, 'Cut', $step->work_centre_id, null);
+    keepSteps($this, $draft, [$typed(10), $typed(20)]);
+    $kept = $draft->steps()->get();
+    expect($kept)->toHaveCount(2)
+        ->and($kept[0]->id)->toBe($step->id)
+        ->and($kept[0]->getAttribute('tools'))->toBe('punch 12')
+        ->and((string) $kept[0]->getAttribute('yield_percent'))->toBe('97.0000')
+        ->and($kept[1]->getAttribute('tools'))->toBe('');
+});
+
 it('names what is wrong of a step at its field', function () {
     $draft = routingDraft($this, 'TRAY-40');
     $laser = centre('LASER');
