@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -19,4 +20,10 @@ class SupplierPrice extends Model
     protected $table = 'supplier_prices';
 
     protected $guarded = [];
+
+    /** It holds whatever the quantity is. */
+    public function isOfAny(): bool
+    {
+        return BigDecimal::of($this->from_quantity)->isZero();
+    }
 }

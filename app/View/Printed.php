@@ -68,7 +68,8 @@ final class Printed
     /** What stood in a field of product data. */
     public function field(string $name, string $value): string
     {
-        $isMoney = in_array(str_replace('_', ' ', $name), self::MONEY_FIELDS, true);
+        $isMoney = in_array(str_replace('_', ' ', $name), self::MONEY_FIELDS, true)
+            || str_starts_with($name, 'prices of '); // of a supplier
 
         return $isMoney && ! $this->seesMoney() ? self::HIDDEN : $value;
     }

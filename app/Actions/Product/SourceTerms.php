@@ -28,7 +28,7 @@ final readonly class SourceTerms
         $kept = array_map(fn (TypedSource $one): int => $one->supplierId, $sources);
         foreach ($this->of($item->id) as $was) {
             if (! in_array($was->supplier_id, $kept, true)) {
-                $this->trail($item, $was->supplier, self::said($was), '');
+                $this->trail($item, $was->supplier, $was, null);
                 $was->prices()->delete();
                 $was->delete();
                 $differs = true;
@@ -45,7 +45,7 @@ final readonly class SourceTerms
     public function write(Item $item, TypedSource $source): bool
     {
         $was = $this->of($item->id)->firstWhere('supplier_id', $source->supplierId);
-        $before = $was === null ? '' : self::said($was);
+        $before = $was === null ? null : clone $was;
         $row = $was ?? new SupplierItem([
             'supplier_id' => $source->supplierId,
             'item_id' => $item->id,
@@ -62,13 +62,8 @@ final readonly class SourceTerms
                 $row->prices()->create(['from_quantity' => (string) $from, 'price' => (string) $price]);
             }
         }
-        $now = self::said($row->refresh()->load('supplier', 'prices'));
-        if ($before === $now) {
-            return false;
-        }
-        $this->trail($item, $row->supplier, $before, $now);
 
-        return true;
+        return $this->trail($item, $row->refresh()->load('supplier', 'prices')->supplier, $before, $row);
     }
 
     /** @return Collection<int, SupplierItem> */
@@ -77,21 +72,32 @@ final readonly class SourceTerms
         return SupplierItem::query()->with('supplier', 'prices')->where('item_id', $item)->orderBy('id')->get();
     }
 
-    private function trail(Item $item, Supplier $supplier, string $before, string $after): void
+    /**
+     * Terms, and apart from them what is money: not everybody may see it.
+     *
+     * @return bool whether anything differs
+     */
+    private function trail(Item $item, Supplier $supplier, ?SupplierItem $before, ?SupplierItem $after): bool
     {
-        $this->changes->field('items', $item->id, $item->number, "terms of {$supplier->number}", $before, $after);
+        $said = [
+            'terms' => [self::terms($before), self::terms($after)],
+            'prices' => [(string) $before?->breaks()?->written(), (string) $after?->breaks()?->written()],
+        ];
+        $said = array_filter($said, fn (array $one): bool => $one[0] !== $one[1]);
+        foreach ($said as $what => [$was, $is]) {
+            $this->changes->field('items', $item->id, $item->number, "{$what} of {$supplier->number}", $was, $is);
+        }
+
+        return $said !== [];
     }
 
-    /** "B-25, at least 10, 6 days, prices 5 50:3.75" */
-    private static function said(SupplierItem $one): string
+    /** "B-25, at least 10, 6 days" */
+    private static function terms(?SupplierItem $one): string
     {
-        $prices = $one->breaks()?->written();
-
-        return implode(', ', array_filter([
+        return $one === null ? '' : implode(', ', array_filter([
             $one->number === '' ? 'there' : $one->number,
             Amount::plain($one->minimum_quantity) === '0' ? '' : 'at least '.Amount::plain($one->minimum_quantity),
             $one->lead_time_days === 0 ? '' : "{$one->lead_time_days} days",
-            $prices === null ? '' : "prices {$prices}",
         ]));
     }
 }

@@ -7,7 +7,6 @@ use App\Models\ItemUnit;
 use App\Models\SupplierItem;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
-use App\Shop\ItemInUse;
 use App\Shop\Positions;
 use App\Shop\RolledUp;
 use App\Wording\Figures;
@@ -87,21 +86,16 @@ final readonly class ItemPage
             : new CostWords($cost->total(), $cost->pieces, $rolled->of->items[$item->number]->hasLot());
     }
 
-    /** @return list<string> what still uses it; none = it can be retired */
-    public function uses(): array
-    {
-        return ItemInUse::says($this->item);
-    }
-
     /** @return list<string> files that tell of it */
     public function kinds(): array
     {
         return ['items', 'item-units', 'supplier-items', 'routings', 'structures'];
     }
 
-    public function directUses(): int
+    /** It has a price. */
+    public function isSold(): bool
     {
-        return count(array_filter($this->usedIn, fn (UsedIn $one): bool => $one->isDirect));
+        return BigDecimal::of($this->item->price)->isPositive();
     }
 
     /** @return array<string, string> what is known of it, by what it is called; money apart */

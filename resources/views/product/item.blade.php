@@ -45,8 +45,10 @@
                 @endforeach
                 <dt>Cost of its item</dt>
                 <dd>{{ $print->price($item->cost) }} € a {{ $item->unit->code }}</dd>
-                <dt>Price</dt>
-                <dd>{{ $print->price($item->price) }} € a {{ $item->unit->code }}</dd>
+                @if ($page->isSold())
+                    <dt>Price</dt>
+                    <dd>{{ $print->price($item->price) }} € a {{ $item->unit->code }}</dd>
+                @endif
             </dl>
             @if ($page->rolled)
                 <h2>Rolled up</h2>

@@ -22,8 +22,8 @@
                 <td>
                     @foreach ($source->prices as $price)
                         <span class="text-nowrap">
-                            from {{ $print->amount($price->from_quantity) }}: {{ $print->price($price->price) }}{{
-                                $loop->last ? '' : ',' }}
+                            {{ $price->isOfAny() ? '' : 'from '.$print->amount($price->from_quantity).':' }}
+                            {{ $print->price($price->price) }}{{ $loop->last ? '' : ',' }}
                         </span>
                     @endforeach
                 </td>

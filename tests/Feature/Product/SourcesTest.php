@@ -102,8 +102,12 @@ it('is changed on the page of the item, with a trail, and shown there', function
         ['supplier' => (string) $two->id, 'minimum' => '100', 'lead_time_days' => '15', 'prices' => '3.90'],
         ['supplier' => ''],
     ], 1)->assertSessionHasNoErrors();
-    $this->get("/items/{$item->id}")->assertSeeInOrder(['Sold by', 'HB-2525', 'from 10: 4.50', '100', '15', '3.90'])
-        ->assertSee('terms of S-07 from nothing to HB-2525, prices 5 10:4.5');
+    $this->get("/items/{$item->id}")->assertSeeInOrder(['Sold by', 'HB-2525', 'from 10:', '4.50', '100', '15', '3.90'])
+        ->assertSee('terms of S-07 from nothing to HB-2525')
+        ->assertSee('prices of S-07 from nothing to 5 10:4.5');
+    $this->actingAs($this->shop->as(Role::Operator))->get("/items/{$item->id}")
+        ->assertSee('prices of S-07 from • to •')
+        ->assertDontSee('4.5');
     $send([['supplier' => (string) $one->id, 'number' => 'HB-2525', 'prices' => '5 ten:4.50']], 2)
         ->assertSessionHasErrors([
             'sources.0.prices' => "'ten:4.50' is not a price such as 5.00, or 10:4.50 from ten on.",
