@@ -29,7 +29,9 @@ for ($i = 0; $i < ITEMS; $i++) {
     $isMade = $i % 2 === 0 && $i < ITEMS - 40;
     $items .= "N-{$i},Thing {$i},".($isMade ? 'made' : 'bought').',pc,'.($i % 90 + 1).'.50,group '.($i % 12).",10\n";
     for ($k = 1; $isMade && $k <= 3; $k++) {
-        $structures .= "N-{$i},A,{$k}0,N-".($i + $k * 2 + ($k === 3 ? 4 : 1)).",{$k},10\n";
+        // every tenth made one below it, twelve levels deep; the others are bought
+        $isPart = $k === 3 && intdiv($i, 10) % 12 !== 11;
+        $structures .= "N-{$i},A,{$k}0,N-".($i + ($isPart ? 10 : $k * 2 + 1)).",{$k},10\n";
     }
     $routings .= $isMade ? "N-{$i},A,10,Cut,SAW,10,2.5\nN-{$i},A,20,Fit,ASM,5,4\n" : '';
 }

@@ -69,26 +69,35 @@ final class Structures
      */
     public function levelOrder(string $item): array
     {
-        $done = [];
-        $path = [];
-        $visit = function (string $at) use (&$visit, &$done, &$path): void {
-            if (isset($path[$at])) {
-                $names = array_map(strval(...), array_keys($path));
-                throw StructureRefused::loop([...array_slice($names, (int) array_search($at, $names, true)), $at]);
-            }
-            if (isset($done[$at])) {
-                return;
-            }
-            $path[$at] = true;
-            foreach ($this->lines[$at] ?? [] as $line) {
-                $visit($line->item);
-            }
-            unset($path[$at]);
-            $done[$at] = true;
-        };
-        $visit($item);
+        $done = $path = [];
+        $this->visit($item, $done, $path);
 
         return array_reverse(array_map(strval(...), array_keys($done)));
+    }
+
+    /**
+     * Goes down from an item, once through each that was not done.
+     *
+     * @param  array<array-key, true>  $done  filled, each after everything it is made of
+     * @param  array<array-key, true>  $path  above it
+     *
+     * @throws StructureRefused on a loop
+     */
+    private function visit(string $at, array &$done, array &$path): void
+    {
+        if (isset($path[$at])) {
+            $names = array_map(strval(...), array_keys($path));
+            throw StructureRefused::loop([...array_slice($names, (int) array_search($at, $names, true)), $at]);
+        }
+        if (isset($done[$at])) {
+            return;
+        }
+        $path[$at] = true;
+        foreach ($this->lines[$at] ?? [] as $line) {
+            $this->visit($line->item, $done, $path);
+        }
+        unset($path[$at]);
+        $done[$at] = true;
     }
 
     /**
@@ -144,8 +153,9 @@ final class Structures
     /** @throws StructureRefused on the first loop anywhere */
     public function assertNoLoop(): void
     {
+        $done = $path = [];
         foreach (array_keys($this->lines) as $item) {
-            $this->levelOrder((string) $item);
+            $this->visit((string) $item, $done, $path); // what was gone through once is not again
         }
     }
 
