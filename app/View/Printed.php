@@ -68,8 +68,9 @@ final class Printed
     /** What stood in a field of product data. */
     public function field(string $name, string $value): string
     {
-        $isMoney = in_array(str_replace('_', ' ', $name), self::MONEY_FIELDS, true)
-            || str_starts_with($name, 'prices of '); // of a supplier
+        // "cost", "step 40, price", "prices of S-07"
+        $last = array_slice(explode(', ', str_replace('_', ' ', $name)), -1)[0];
+        $isMoney = in_array($last, self::MONEY_FIELDS, true) || str_starts_with($last, 'prices of ');
 
         return $isMoney && ! $this->seesMoney() ? self::HIDDEN : $value;
     }

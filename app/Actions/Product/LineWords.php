@@ -7,7 +7,7 @@ use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/** Columns of structure lines and routing steps in the words of the trail: what they refer to by its number or code. */
+/** Columns of product data in the words of the trail: what they refer to by its number or code. */
 final class LineWords
 {
     /** Tables that columns refer to, with what a row of them is called by. */

@@ -113,6 +113,9 @@ final class ReplaceComponent
         $changes = new ProductChanges($ledger->booking->id);
         $lines = new RevisionLines(RevisionKind::Structure, $changes);
         $have = $lines->of($draft->id);
+        if (! in_array($old->id, array_column($have, 'item_id'), true)) {
+            return; // the draft has done without it already
+        }
         $instead = fn (array $row): array => $row['item_id'] === $old->id
             ? [...$row, 'item_id' => $by->id, ...$this->unit($row, $draft->item, $by)]
             : $row;

@@ -28,14 +28,14 @@ final readonly class BesideRow
         return $this->changed() === [] && ! $this->isNew() && ! $this->isGone();
     }
 
-    /** @return list<string> fields that differ, each "quantity from 2 to 3" */
+    /** @return array<string, array{string, string}> before and after, by field that differs */
     public function changed(): array
     {
         $changed = [];
         foreach ($this->before === null || $this->after === null ? [] : $this->before as $field => $was) {
             $is = $this->after[$field] ?? '';
             if ($was !== $is) {
-                $changed[] = "{$field} from ".($was === '' ? 'nothing' : $was).' to '.($is === '' ? 'nothing' : $is);
+                $changed[$field] = [$was === '' ? 'nothing' : $was, $is === '' ? 'nothing' : $is];
             }
         }
 

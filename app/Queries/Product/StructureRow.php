@@ -33,12 +33,6 @@ final readonly class StructureRow
         return $this->indented->level;
     }
 
-    /** By which the level is drawn in; what lies deeper than twelve stands with those of twelve. */
-    public function levelClass(): string
-    {
-        return 'level-'.min(12, $this->level());
-    }
-
     public function itemId(): int
     {
         return $this->item->id;

@@ -15,8 +15,8 @@
                     @elseif ($row->isSame())
                         <span class="sub">the same</span>
                     @endif
-                    @foreach ($row->changed() as $says)
-                        <span class="tag soon">{{ $says }}</span>
+                    @foreach ($row->changed() as $field => [$was, $is])
+                        <span class="tag soon">{{ $print->change($field, $was, $is) }}</span>
                     @endforeach
                     @if ($row->isNew() || $row->isGone())
                         @foreach ($row->values() as $field => $value)

@@ -20,7 +20,7 @@
         <tbody>
             @foreach ($page->rows as $row)
                 <tr data-level="{{ $row->level() }}">
-                    <td class="tight {{ $row->levelClass() }}">
+                    <td class="tight drawn-in" style="--level: {{ $row->level() }}">
                         @if ($row->isOpen())
                             <button type="button" class="fold" aria-expanded="true"
                                 aria-label="Below {{ $row->number() }}">▾</button>

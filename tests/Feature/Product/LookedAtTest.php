@@ -33,7 +33,7 @@ it('sets two revisions side by side', function () {
     ], $this->shop->sign(Role::Planner));
     $rows = collect(Beside::of(RevisionKind::Structure, $old->id, $new->id))->keyBy('name');
     $sheet = $rows['SS-15 Stainless sheet 1.5 mm'];
-    expect($sheet->changed())->toBe(['quantity from 2.85 to 2.6'])
+    expect($sheet->changed())->toBe(['quantity' => ['2.85', '2.6']])
         ->and($rows['SS-15 Stainless sheet 1.5 mm (2)']->isGone())->toBeTrue() // the one an order takes once
         ->and($rows['SEAL-D Drum seal']->isNew())->toBeTrue()
         ->and($rows['SEAL-D Drum seal']->values())->toMatchArray(['quantity' => '1.2', 'issued by' => 'backflush'])
@@ -51,9 +51,12 @@ it('shows what of a routing is another, and hides what it costs from who may not
     app(BeginDraft::class)->handle($item->id, RevisionKind::Routing, $old->id, $this->shop->sign(Role::Planner));
     $new = Routing::query()->where('item_id', $item->id)->where('status', 'draft')->firstOrFail();
     DB::table('routing_steps')->where('routing_id', $new->id)->where('number', 40)->delete();
+    DB::table('routing_steps')->where('routing_id', $new->id)->where('number', 30)->update(['price' => '5.25']);
     $see = fn (Role $role) => $this->actingAs($this->shop->as($role))->get("/routings/{$new->id}?beside={$old->id}");
     $see(Role::Planner)->assertSee('step 40')->assertSee('gone')->assertSee('price 7.9');
-    $see(Role::Operator)->assertSee('step 40')->assertDontSee('7.9');
+    $see(Role::Planner)->assertSee('price from 4.6 to 5.25');
+    $see(Role::Operator)->assertSee('step 40')->assertSee('price from • to •')->assertDontSee('7.9')
+        ->assertDontSee('5.25');
 });
 
 it('lists drafts, the oldest first, with why and by whom', function () {

@@ -192,4 +192,11 @@ it('shows no price to who may not see money, and keeps it when such a person cha
     keepSteps($this, $draft, $steps);
     expect((string) $outside->refresh()->price)->toBe($price)->and($outside->lead_time_days)->toBe(9)
         ->and($item->number)->toBe('GEAR-48');
+    $dearer = array_map(fn (TypedStep $step): TypedStep => new TypedStep(...[
+        ...get_object_vars($step),
+        'price' => '12.35',
+    ]), $steps);
+    keepSteps($this, $draft, $dearer);
+    $this->actingAs($this->shop->as(Role::Operator))->get("/routings/{$draft->id}")->assertOk()->assertDontSee('12.35');
+    $this->actingAs($this->shop->as(Role::Planner))->get("/routings/{$draft->id}")->assertSee(' to 12.35');
 });
