@@ -121,7 +121,6 @@ final class Year
             DB::table('customers')->insert([
                 'number' => "BK-{$i}",
                 'name' => "Customer {$i}",
-                'contact' => '',
                 'address' => '',
             ]);
         }

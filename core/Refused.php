@@ -16,6 +16,14 @@ class Refused extends \DomainException implements Refusal
         parent::__construct(implode(' ', $reasons));
     }
 
+    /** The form field the first sentence belongs beside; null = none. */
+    public function field(): ?string
+    {
+        $field = array_key_first($this->reasons);
+
+        return is_string($field) ? $field : null;
+    }
+
     /** @param  string|null  $field the form field the sentence belongs beside, where there is one */
     public static function because(string $sentence, ?string $field = null): static
     {

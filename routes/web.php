@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers as C;
+use App\Models\PartnerKind;
 use Illuminate\Support\Facades\Route;
 
 // every id is one
@@ -22,6 +23,7 @@ Route::patterns(
             'lot',
             'move',
             'order',
+            'partner',
             'person',
             'plan',
             'promise',
@@ -342,6 +344,44 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::delete('/people/{person}/lock', [C\PersonController::class, 'unlock'])
         ->middleware('may:people')
         ->name('people.unlock');
+    foreach (PartnerKind::cases() as $kind) {
+        $may = "may:{$kind->right()->value}";
+        $routes = [
+            Route::get("/{$kind->value}", [C\PartnerController::class, 'index'])->name("{$kind->value}.index"),
+            Route::get("/{$kind->value}/new", [C\PartnerController::class, 'create'])
+                ->middleware($may)
+                ->name("{$kind->value}.create"),
+            Route::post("/{$kind->value}", [C\PartnerController::class, 'store'])
+                ->middleware($may)
+                ->name("{$kind->value}.store"),
+            Route::get("/{$kind->value}/{partner}", [C\PartnerController::class, 'show'])->name("{$kind->value}.show"),
+            Route::get("/{$kind->value}/{partner}/change", [C\PartnerController::class, 'edit'])
+                ->middleware($may)
+                ->name("{$kind->value}.edit"),
+            Route::put("/{$kind->value}/{partner}", [C\PartnerController::class, 'update'])
+                ->middleware($may)
+                ->name("{$kind->value}.update"),
+            Route::post("/{$kind->value}/{partner}/retired", [C\RetiredPartnerController::class, 'store'])
+                ->middleware($may)
+                ->name("{$kind->value}.retire"),
+            Route::delete("/{$kind->value}/{partner}/retired", [C\RetiredPartnerController::class, 'destroy'])
+                ->middleware($may)
+                ->name("{$kind->value}.bring-back"),
+        ];
+        foreach ($routes as $route) {
+            $route->defaults('kind', $kind->value);
+        }
+    }
+    Route::get('/settings', [C\SettingController::class, 'index'])->name('settings.index');
+    Route::get('/units', [C\UnitController::class, 'index'])->name('units.index');
+    Route::get('/places', [C\PlaceController::class, 'index'])->name('places.index');
+    Route::middleware('may:set-up')->group(function (): void {
+        Route::put('/settings', [C\SettingController::class, 'update'])->name('settings.update');
+        Route::put('/settings/numberings', [C\SettingController::class, 'numberings'])->name('settings.numberings');
+        Route::put('/settings/reasons', [C\SettingController::class, 'reasons'])->name('settings.reasons');
+        Route::put('/units', [C\UnitController::class, 'update'])->name('units.update');
+        Route::put('/places', [C\PlaceController::class, 'update'])->name('places.update');
+    });
     Route::get('/questions', [C\QuestionController::class, 'index'])->name('questions.index');
     Route::put('/questions/{question}', [C\QuestionController::class, 'update'])
         ->middleware('may:issue')
@@ -350,6 +390,15 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/periods', [C\PeriodController::class, 'store'])
         ->middleware('may:value')
         ->name('periods.store');
+    Route::get('/standard-costs', [C\StandardController::class, 'index'])
+        ->middleware('may:see-money')
+        ->name('standards.index');
+    Route::post('/standard-costs', [C\StandardController::class, 'store'])
+        ->middleware('may:value')
+        ->name('standards.store');
+    Route::delete('/standard-costs/{booking}', [C\StandardController::class, 'destroy'])
+        ->middleware('may:value')
+        ->name('standards.destroy');
     Route::delete('/bookings/{booking}/lines', [C\BookingController::class, 'lines'])
         ->middleware('may:reverse')
         ->name('bookings.lines');

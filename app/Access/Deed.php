@@ -31,36 +31,44 @@ enum Deed: string
     case ChangeItems = 'change-items';
     case DrawUp = 'draw-up';
     case Approve = 'approve';
+    case KeepCustomers = 'keep-customers';
+    case KeepSuppliers = 'keep-suppliers';
+    case SetUp = 'set-up';
+
+    private const LABELS = [
+        'look' => 'look at the pages',
+        'enter-customer-order' => 'enter and change customer orders',
+        'cover' => 'cover customer lines',
+        'change-order' => 'change orders',
+        'plan' => 'change the plan',
+        'say-absent' => 'say what is down and who is away',
+        'promise' => 'ask for and hold dates',
+        'rank' => 'set the rank of orders',
+        'reserve' => 'keep stock for an order',
+        'purchase' => 'order of suppliers',
+        'value' => 'value stock and close periods',
+        'release' => 'release orders',
+        'issue' => 'issue components',
+        'report' => 'count and pass on',
+        'from-supplier' => 'book what comes back from suppliers',
+        'goods-in' => 'book goods in',
+        'receive' => 'receive from orders',
+        'ship' => 'ship',
+        'close' => 'close orders',
+        'reverse' => 'reverse bookings',
+        'import' => 'import files',
+        'people' => 'say who may log in',
+        'see-money' => 'see what things cost',
+        'change-items' => 'enter and change items',
+        'draw-up' => 'draw up structures and routings',
+        'approve' => 'approve structures and routings',
+        'keep-customers' => 'enter and change customers',
+        'keep-suppliers' => 'enter and change suppliers',
+        'set-up' => 'set what the shop goes by',
+    ];
 
     public function label(): string
     {
-        return match ($this) {
-            self::Look => 'look at the pages',
-            self::EnterCustomerOrder => 'enter and change customer orders',
-            self::Cover => 'cover customer lines',
-            self::ChangeOrder => 'change orders',
-            self::Plan => 'change the plan',
-            self::SayAbsent => 'say what is down and who is away',
-            self::Promise => 'ask for and hold dates',
-            self::Rank => 'set the rank of orders',
-            self::Reserve => 'keep stock for an order',
-            self::Purchase => 'order of suppliers',
-            self::Value => 'value stock and close periods',
-            self::Release => 'release orders',
-            self::Issue => 'issue components',
-            self::Report => 'count and pass on',
-            self::FromSupplier => 'book what comes back from suppliers',
-            self::GoodsIn => 'book goods in',
-            self::Receive => 'receive from orders',
-            self::Ship => 'ship',
-            self::Close => 'close orders',
-            self::Reverse => 'reverse bookings',
-            self::Import => 'import files',
-            self::People => 'say who may log in',
-            self::SeeMoney => 'see what things cost',
-            self::ChangeItems => 'enter and change items',
-            self::DrawUp => 'draw up structures and routings',
-            self::Approve => 'approve structures and routings',
-        };
+        return self::LABELS[$this->value];
     }
 }

@@ -52,6 +52,7 @@ enum Role: string
             Deed::Purchase,
             Deed::SeeMoney,
             Deed::ChangeItems,
+            Deed::KeepSuppliers,
         ],
         'sales' => [
             Deed::Look,
@@ -59,6 +60,7 @@ enum Role: string
             Deed::Cover,
             Deed::Promise,
             Deed::SeeMoney,
+            Deed::KeepCustomers,
         ],
         'cost-clerk' => [
             Deed::Look,

@@ -9,7 +9,7 @@ use KeepPace\Core\Naming\Code;
 /** Running numbers without gaps or race: the row is locked last in a transaction and falls back with it. */
 final class Numbers
 {
-    /** @param  string  $code a key of pace.numbers */
+    /** @param  string  $code  a key of pace.numbers (`Numbered`) */
     public static function next(string $code): string
     {
         return self::block($code, 1)[0];
@@ -18,15 +18,24 @@ final class Numbers
     /** @return non-empty-list<string> */
     public static function block(string $code, int $count): array
     {
-        /** @var array{string, int} $rule */
-        $rule = config("pace.numbers.{$code}");
-        DB::table('numberings')->insertOrIgnore(['code' => $code, 'prefix' => $rule[0], 'next' => $rule[1]]);
-        $row = Row::first(DB::table('numberings')->where('code', $code)->lockForUpdate(), fn (Row $row): Row => $row)
-            ?? throw new \LogicException("No numbering {$code}.");
-        [$prefix, $next] = [$row->text('prefix'), $row->int('next')];
+        [$prefix, $next] = self::locked($code);
         DB::table('numberings')->where('code', $code)->update(['next' => $next + $count]);
 
         return array_map(fn (int $i): string => $prefix.($next + $i), range(0, max(0, $count - 1)));
+    }
+
+    /**
+     * What is given next; nobody else draws one until the transaction ends.
+     *
+     * @return array{string, int} prefix and number
+     */
+    public static function locked(string $code): array
+    {
+        self::begin($code);
+        $row = Row::first(DB::table('numberings')->where('code', $code)->lockForUpdate(), fn (Row $row): Row => $row)
+            ?? throw new \LogicException("No numbering {$code}.");
+
+        return [$row->text('prefix'), $row->int('next')];
     }
 
     /**
@@ -36,10 +45,10 @@ final class Numbers
      */
     public static function passBy(string $code, array $numbers): void
     {
-        /** @var array{string, int} $rule */
-        $rule = config("pace.numbers.{$code}");
+        self::begin($code);
+        $kept = DB::table('numberings')->where('code', $code)->value('prefix');
+        $prefix = Code::keyOf(is_string($kept) ? $kept : '');
         $highest = 0;
-        $prefix = Code::keyOf($rule[0]);
         foreach (array_map(Code::keyOf(...), $numbers) as $number) {
             $digits = substr($number, strlen($prefix));
             if (str_starts_with($number, $prefix) && ctype_digit($digits) && strlen($digits) < 12) {
@@ -47,11 +56,18 @@ final class Numbers
             }
         }
         if ($highest > 0) {
-            DB::table('numberings')->insertOrIgnore(['code' => $code, 'prefix' => $rule[0], 'next' => $rule[1]]);
             DB::table('numberings')
                 ->where('code', $code)
                 ->where('next', '<=', $highest)
                 ->update(['next' => $highest + 1]);
         }
+    }
+
+    /** A shop that has not said how it numbers begins as config/pace.php says. */
+    private static function begin(string $code): void
+    {
+        /** @var array{string, int} $rule */
+        $rule = config("pace.numbers.{$code}");
+        DB::table('numberings')->insertOrIgnore(['code' => $code, 'prefix' => $rule[0], 'next' => $rule[1]]);
     }
 }

@@ -20,6 +20,7 @@ use App\Models\Order;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Questions\ArrivalList;
 use App\Shop\Deliveries;
+use App\Shop\OpenOrder;
 use App\Shop\ShopState;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -253,14 +254,14 @@ final class Office
     public function release(int $left): void
     {
         $shop = ShopState::now();
-        $inShop = $shop->orders->filter(fn ($order): bool => $order->state !== OrderState::Firm->value)->count();
+        $inShop = $shop->orders->filter(fn (OpenOrder $order): bool => $order->state !== OrderState::Firm)->count();
         foreach ($shop->orders as $order) {
-            $soon = $order->due_on === null || CarbonImmutable::parse($order->due_on)->subDays(27)->isPast();
+            $soon = $order->dueOn === null || CarbonImmutable::parse($order->dueOn)->subDays(27)->isPast();
             if (
-                $order->state !== OrderState::Firm->value
+                $order->state !== OrderState::Firm
                 || ! $soon
                 || $inShop >= 28
-                || $order->is_held
+                || $order->isHeld
                 || ($left < 2 && $this->dice->chance(75))
             ) {
                 continue;

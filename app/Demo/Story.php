@@ -4,6 +4,8 @@ namespace App\Demo;
 
 use App\Access\Role;
 use App\Actions\Import\ImportFolder;
+use App\Actions\Settings\KeepReasons;
+use App\Books\Signed;
 use App\Models\Person;
 use App\Planner\KeepUp;
 use App\Shop\ShopState;
@@ -16,6 +18,11 @@ final class Story
 {
     private const SEED = 20;
 
+    private const REASONS = [
+        'scrap' => ['burr', 'scratched', 'wrong length', 'wrong radius', 'pores in the weld', 'dropped'],
+        'change' => ['asked for by the customer', 'part not to be had', 'other machine', 'drawing changed'],
+    ];
+
     public readonly Tries $tries;
 
     private readonly Dice $dice;
@@ -27,6 +34,7 @@ final class Story
         private readonly Floor $floor,
         private readonly Stores $stores,
         private readonly Morning $morning,
+        private readonly KeepReasons $reasons,
     ) {
         $this->tries = new Tries();
         $this->dice = new Dice(self::SEED);
@@ -62,6 +70,7 @@ final class Story
             Date::setTestNow($clock);
         }
         $this->import->handle(base_path('demo/this-week'), $staff->in(Role::Planner));
+        $this->reasons->handle(self::REASONS, new Signed('demo-reasons', $staff->in(Role::Supervisor)));
         $this->morning->play($staff, $this->tries);
     }
 

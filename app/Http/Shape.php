@@ -34,6 +34,13 @@ final readonly class Shape
         'routings.update' => ['lines.*.*'],
         'centres.store' => ['table.*.*'],
         'centres.update' => ['table.*.*'],
+        'customers.store' => ['contacts.*.*'],
+        'customers.update' => ['contacts.*.*'],
+        'suppliers.store' => ['contacts.*.*', 'orders_on.*', 'delivers_on.*'],
+        'suppliers.update' => ['contacts.*.*', 'orders_on.*', 'delivers_on.*'],
+        'units.update' => ['units.*.*'],
+        'places.update' => ['places.*.*'],
+        'standards.store' => ['costs.*', 'seen.*', 'only.*'],
         'people.store' => ['roles.*'],
         'people.update' => ['roles.*'],
     ];

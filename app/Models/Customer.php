@@ -2,22 +2,20 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * Somebody who orders.
  *
- * @property int $id
- * @property string $number
- * @property string $name
- * @property string $contact
- * @property string $address
+ * @property string $ship_to where goods go; '' = to the address
+ * @property int|null $finish_days working days between finished and shipped; null = as the shop has it
+ * @property bool $is_whole_only takes an order in one shipment only
  */
-class Customer extends Model
+class Customer extends Partner
 {
-    public $timestamps = false;
-
     protected $table = 'customers';
 
-    protected $guarded = [];
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [...parent::casts(), 'is_whole_only' => 'boolean'];
+    }
 }

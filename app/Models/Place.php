@@ -2,7 +2,9 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Collection;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\PlaceKind;
 
@@ -13,6 +15,8 @@ use KeepPace\Core\Stock\PlaceKind;
  * @property string $code
  * @property string $name
  * @property string $kind
+ * @property \Carbon\CarbonImmutable|null $retired_at nothing is put there any more
+ * @property int $version
  */
 class Place extends Model
 {
@@ -28,6 +32,20 @@ class Place extends Model
         return self::query()->where('kind', $kind->value)->firstOrFail();
     }
 
+    /** @return Builder<static> places of the stores, in the order they were entered */
+    public static function stores(): Builder
+    {
+        return self::query()->where('kind', PlaceKind::Store->value)->orderBy('id');
+    }
+
+    /** @return Collection<int, string> names of those things can be put at, by id */
+    public static function offered(): Collection
+    {
+        return self::stores()->whereNull('retired_at')->get()->mapWithKeys(
+            fn (self $place): array => [$place->id => $place->name],
+        );
+    }
+
     /**
      * A place goods can be put at.
      *
@@ -37,8 +55,15 @@ class Place extends Model
     {
         $place = self::query()->find($id);
 
-        return $place !== null && $place->holdsStock() ? $place
+        return $place !== null && $place->holdsStock() && $place->retired_at === null
+            ? $place
             : throw Refused::because('Nothing can be put there. Choose one of the places offered.', $field);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['retired_at' => 'immutable_datetime'];
     }
 
     public function holdsStock(): bool

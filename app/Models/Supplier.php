@@ -2,22 +2,16 @@
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * Somebody we buy from or send work to.
  *
- * @property int $id
- * @property string $number
- * @property string $name
- * @property string $contact
- * @property string $address
+ * @property string $minimum_order euros; 0 = any
+ * @property int|null $calendar_id days he works; null = as the plant
+ * @property int $transport_days our working days on the way
+ * @property string $orders_on weekdays such as "1,4"; '' = any
+ * @property string $delivers_on weekdays; '' = any
  */
-class Supplier extends Model
+class Supplier extends Partner
 {
-    public $timestamps = false;
-
     protected $table = 'suppliers';
-
-    protected $guarded = [];
 }

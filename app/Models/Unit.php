@@ -13,6 +13,7 @@ use KeepPace\Core\Quantity\Unit as CoreUnit;
  * @property string $name
  * @property int $decimals
  * @property string $rec20
+ * @property int $version
  */
 class Unit extends Model
 {

@@ -2,6 +2,7 @@
 
 namespace App\Planner;
 
+use App\Shop\OpenOrder;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +43,7 @@ final class AskEffect
     private static function readiness(ShopState $shop, Schedule $schedule): array
     {
         return $shop->orders
-            ->map(fn ($order): string => $shop->readiness($order->id, $schedule->finish)->state->value)
+            ->map(fn (OpenOrder $order): string => $shop->readiness($order->id, $schedule->finish)->state->value)
             ->all();
     }
 

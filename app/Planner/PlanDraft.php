@@ -60,7 +60,7 @@ final class PlanDraft
         $rows = new PlanRows($plan->id, $shop, $problem, $schedule);
         $steps = $standing === null
             ? $draft->there('plan_steps', 'order_step_id')
-            : array_map(fn (object $row): array => (array) $row, $standing->rows()->all());
+            : $standing->rows();
         $draft->compare($rows, $steps, $facts === null);
         $draft->input = $facts === null ? null : new KeptInput($shop, $problem, $facts);
 
@@ -126,8 +126,8 @@ final class PlanDraft
     /** Where the time held for promises stands now. */
     private function promised(Schedule $schedule): void
     {
-        foreach (HeldPromises::rows() as $row) {
-            $jobs = $row->jobs;
+        foreach (HeldPromises::all() as $promise) {
+            $jobs = $promise->jobs;
             foreach ($jobs as $j => $job) {
                 foreach ($job['steps'] as $s => $step) {
                     $at = $schedule->steps[$step['id']] ?? null;
@@ -141,8 +141,8 @@ final class PlanDraft
                     }
                 }
             }
-            if ($jobs !== $row->jobs) {
-                $this->promises[$row->id] = json_encode($jobs, JSON_THROW_ON_ERROR);
+            if ($jobs !== $promise->jobs) {
+                $this->promises[$promise->id] = json_encode($jobs, JSON_THROW_ON_ERROR);
             }
         }
     }

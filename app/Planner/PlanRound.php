@@ -3,6 +3,7 @@
 namespace App\Planner;
 
 use App\Models\Plan;
+use App\Settings\Settings;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -34,6 +35,7 @@ final class PlanRound
     private function once(): bool
     {
         $began = microtime(true);
+        Settings::readAnew();
         if (DB::transactionLevel() === 0) {
             DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY'); // one snapshot of all facts
         }

@@ -3,6 +3,7 @@
 namespace App\Planner;
 
 use App\Models\Plan;
+use App\Shop\OpenOrder;
 use App\Shop\ShopState;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Planning\Arrival;
@@ -30,7 +31,7 @@ final readonly class PlanRows
     /** @return list<array<string, mixed>> */
     public function orders(): array
     {
-        $dues = array_filter($this->shop->orders->map(fn ($order) => $this->shop->dueMinute($order->due_on))->all());
+        $dues = array_filter($this->shop->orders->map($this->due(...))->all());
         $open = $this->open($dues);
         $rows = [];
         foreach ($this->shop->orders as $order) {
@@ -48,16 +49,21 @@ final readonly class PlanRows
                 'place_in_rank' => count($rows) + 1,
                 'readiness' => $readiness->state->value,
                 'can_start' => $readiness->canStart
-                    && ! $order->is_held
+                    && ! $order->isHeld
                     && ! $this->shop->steps->isOutside($order->id),
                 'blocks' => json_encode(array_map(self::block(...), $readiness->blocks)),
                 'order_by' => $this->short->orderBy($order->id),
                 'late_for' => $this->short->lateFor($order->id)->value ?? '',
-                'unplaced' => $order->is_held ? Plan::HELD : $this->schedule->unplaced[$order->id] ?? '',
+                'unplaced' => $order->isHeld ? Plan::HELD : $this->schedule->unplaced[$order->id] ?? '',
             ];
         }
 
         return $rows;
+    }
+
+    private function due(OpenOrder $order): ?int
+    {
+        return $this->shop->dueMinute($order->dueOn);
     }
 
     /** @return list<array<string, mixed>> */

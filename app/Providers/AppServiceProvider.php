@@ -9,6 +9,7 @@ use App\Books\JustBooked;
 use App\Jobs\RunSearch;
 use App\Models\Person;
 use App\Planner\KeepUp;
+use App\Settings\Settings;
 use App\View\FormMark;
 use App\View\Printed;
 use Illuminate\Database\Eloquent\Model;
@@ -25,6 +26,7 @@ class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(KeepUp::class);
         $this->app->scoped(JustBooked::class);
+        $this->app->scoped(Settings::class);
     }
 
     public function boot(): void

@@ -2,6 +2,7 @@
 
 namespace App\Queries;
 
+use App\Models\PartnerKind;
 use App\Reading\Like;
 use App\Reading\Row;
 use Closure;
@@ -45,6 +46,8 @@ final class Find
             ...$find->items(),
             ...$find->lots(),
             ...$find->workCentres(),
+            ...$find->partners(PartnerKind::Customer),
+            ...$find->partners(PartnerKind::Supplier),
             ...$find->purchases(),
             ...$find->slips(),
         ])->sortByDesc('exact')->values();
@@ -128,6 +131,21 @@ final class Find
 
         return $this->all('work centre', $query, fn (Row $row): array => [
             route('station.show', $row->int('id')),
+            "{$row->text('code')} {$row->text('name')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> */
+    private function partners(PartnerKind $kind): Collection
+    {
+        $query = DB::table($kind->value)
+            ->where($this->codeOrName('number_key'))
+            ->orderBy('number')
+            ->limit(self::MOST)
+            ->select(['id', 'number AS code', 'name']);
+
+        return $this->all($kind->label(), $query, fn (Row $row): array => [
+            route("{$kind->value}.show", $row->int('id')),
             "{$row->text('code')} {$row->text('name')}",
         ]);
     }

@@ -4,6 +4,8 @@ namespace App\Shop;
 
 use App\Models\Calendar;
 use App\Models\WorkCentre;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\OpenWindows;
@@ -16,12 +18,6 @@ use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
  */
 final class Capacity
 {
-    /**
-     * Of what is down and nobody knows until when, so many open minutes are taken to be lost from now on, anew at each
-     * keeping up.
-     */
-    public const UNKNOWN = 480;
-
     /** Shorter gaps between open times are breaks of one shift. */
     private const BREAK = 90;
 
@@ -37,7 +33,7 @@ final class Capacity
     /** @var array<int, int> how many belong to a work centre */
     public array $heads = [];
 
-    /** @var array<int, list<\stdClass>> by work centre */
+    /** @var array<int, list<Span>> by work centre */
     private array $overtimes = [];
 
     /** @var array<int, array{int|null}> end of the shift that runs now, by calendar */
@@ -52,15 +48,16 @@ final class Capacity
         $this->from = $now - 14 * 1440;
         $this->to = $now + $days * 1440;
         $calendars = Calendar::query()->with(['shifts', 'days'])->get()->keyBy('id');
-        $downtimes = self::spans('downtimes', 'work_centre_id');
-        $this->overtimes = self::spans('overtimes', 'work_centre_id');
+        $downtimes = Span::downtimes();
+        $this->overtimes = Span::overtimes();
         $centres = WorkCentre::all();
         $setUps = SetUps::of($centres);
         foreach ($centres as $centre) {
             $open = $this->longer($this->of($calendars[$centre->calendar_id]), $centre->id);
             $own = [];
             foreach ($downtimes[$centre->id] ?? [] as $down) {
-                $own[$down->machine] = $this->less($own[$down->machine] ?? $open, $down);
+                $machine = $down->machine ?? 1;
+                $own[$machine] = $this->less($own[$machine] ?? $open, $down);
             }
             $this->workCentres[$centre->id] = new CoreWorkCentre(
                 $centre->name,
@@ -92,7 +89,7 @@ final class Capacity
         }
         $shift = $this->shifts[$calendar->id] ??= [$calendar->toCore()->shiftEnd($this->now)];
 
-        return min($shift[0] ?? $this->workEnd($open), $this->now + config()->integer('pace.fence_minutes'));
+        return min($shift[0] ?? $this->workEnd($open), $this->now + Settings::whole(Setting::FenceMinutes));
     }
 
     /** When work that goes on now ends, a break not being an end. */
@@ -119,7 +116,7 @@ final class Capacity
             return $open;
         }
         $extra = array_map(
-            static fn (\stdClass $span): array => [(int) $span->from, (int) $span->until],
+            fn (Span $span): array => [$span->from, $span->until ?? $this->to],
             $this->overtimes[$centre],
         );
 
@@ -127,12 +124,12 @@ final class Capacity
     }
 
     /** Open time without a span of downtime or absence. */
-    private function less(OpenWindows $open, \stdClass $shut): OpenWindows
+    private function less(OpenWindows $open, Span $shut): OpenWindows
     {
-        $from = (int) $shut->from;
-        $until = $shut->until === null
-                ? $open->finish(max($from, $this->now), self::UNKNOWN) ?? $this->to
-                : (int) $shut->until;
+        $from = $shut->from;
+        // nobody knows until when: so much is taken to be lost from now on, anew at each keeping up
+        $unknown = Settings::whole(Setting::UnknownMinutes);
+        $until = $shut->until ?? $open->finish(max($from, $this->now), $unknown) ?? $this->to;
 
         return OpenWindows::of(
             array_map(null, $open->starts, $open->ends),
@@ -145,7 +142,7 @@ final class Capacity
     /** @param  Collection<int, Calendar>  $calendars */
     private function readCrews(Collection $calendars): void
     {
-        $absences = self::spans('absences', 'person_id');
+        $absences = Span::absences();
         $working = DB::table('people')
             ->whereNotNull('work_centre_id')
             ->where('is_there', true)
@@ -172,22 +169,5 @@ final class Capacity
                 $this->crews[$centre] = new Crew("{$this->workCentres[$centre]->name} crew", $persons);
             }
         }
-    }
-
-    /** @return array<int, list<\stdClass>> what is not over yet, with from and until in UTC minutes */
-    private static function spans(string $table, string $by): array
-    {
-        $spans = [];
-        foreach (DB::table($table)->whereNull('ended_at')
-            ->where(fn ($query) => $query->whereNull('until_at')->orWhere('until_at', '>', now()))
-            ->select('*')
-            ->selectRaw(ShopState::minuteOf('from_at').' AS `from`')
-            ->selectRaw(ShopState::minuteOf('until_at').' AS `until`')
-            ->orderBy('id')
-            ->get() as $row) {
-            $spans[$row->{$by}][] = $row;
-        }
-
-        return $spans;
     }
 }

@@ -3,6 +3,8 @@
 namespace App\Shop;
 
 use App\Models\Calendar;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Calendar\Shift;
@@ -13,7 +15,7 @@ use KeepPace\Core\Planning\Expected;
 
 /**
  * When what is ordered, overdue or not ordered at all can be used: the one place where the shop's assumptions about it
- * are made. The plant's calendar stands for a supplier's too.
+ * are made.
  */
 final class Deliveries
 {
@@ -24,10 +26,12 @@ final class Deliveries
 
     public readonly string $today;
 
-    /** @var array<int, Delivery> by lead time in working days */
+    private readonly Suppliers $suppliers;
+
+    /** @var array<string, Delivery> by supplier and lead time */
     private array $byLead = [];
 
-    /** @var array<int, Arrival> by lead time of the item */
+    /** @var array<string, Arrival> by supplier and lead time */
     private array $ifOrdered = [];
 
     /** @var array<string, int> usable from, by day */
@@ -36,6 +40,7 @@ final class Deliveries
     /** @param  int  $now  UTC minute */
     public function __construct(public readonly WorkingCalendar $plant, int $now)
     {
+        $this->suppliers = new Suppliers($plant);
         $this->today = $plant->date($now);
         $this->open = $plant->windows($now - 120 * 1440, $now + self::AHEAD * 1440);
     }
@@ -61,33 +66,25 @@ final class Deliveries
         );
     }
 
-    /**
-     * Of what nothing is ordered for.
-     *
-     * @param  int  $leadTimeDays  of the item, in working days; 0 = not known
-     */
-    public function ifOrdered(int $leadTimeDays): Arrival
+    /** Of what nothing is ordered for. */
+    public function ifOrdered(LeadTime $lead): Arrival
     {
-        return $this->ifOrdered[$leadTimeDays] ??= new Arrival(
-            $this->of($leadTimeDays)->orderedOn($this->today),
-            $leadTimeDays > 0 ? Expected::IfOrdered : Expected::NoLeadTime,
+        return $this->ifOrdered[self::key($lead)] ??= new Arrival(
+            $this->of($lead)->orderedOn($this->today),
+            $lead->isKnown() ? Expected::IfOrdered : Expected::NoLeadTime,
         );
     }
 
-    /**
-     * The day it comes if it is ordered today.
-     *
-     * @param  int  $leadTimeDays  of the item; 0 = not known
-     */
-    public function comesOn(int $leadTimeDays): string
+    /** The day it comes if it is ordered today. */
+    public function comesOn(LeadTime $lead): string
     {
-        return $this->of($leadTimeDays)->comesOn($this->today);
+        return $this->of($lead)->comesOn($this->today);
     }
 
     /** The last day on which it can be ordered to be there by a minute. */
-    public function orderBy(int $leadTimeDays, int $neededAt): string
+    public function orderBy(LeadTime $lead, int $neededAt): string
     {
-        return $this->of($leadTimeDays)->orderBy($neededAt);
+        return $this->of($lead)->orderBy($neededAt);
     }
 
     /**
@@ -147,26 +144,31 @@ final class Deliveries
     /** The day something overdue is taken to come: not before it is asked for again. */
     public function assumedOn(?string $askAgainOn = null): string
     {
-        $assumed = $this->plant->workingDaysFrom($this->today, config()->integer('pace.overdue_days'));
+        $assumed = $this->plant->workingDaysFrom($this->today, Settings::whole(Setting::OverdueDays));
 
         return max($assumed, $askAgainOn ?? '');
     }
 
     public function usableAt(string $day): int
     {
-        return $this->usable[$day] ??= $this->of(1)->usableAt($day);
+        return $this->usable[$day] ??= $this->of(new LeadTime(1))->usableAt($day);
     }
 
-    private function of(int $leadTimeDays): Delivery
+    private function of(LeadTime $lead): Delivery
     {
-        $days = $leadTimeDays > 0 ? $leadTimeDays : config()->integer('pace.lead_time_days');
+        $from = Settings::text(Setting::GoodsUsableFrom);
 
-        return $this->byLead[$days] ??= new Delivery(
+        return $this->byLead[self::key($lead)] ??= new Delivery(
             $this->plant,
-            $this->plant,
+            $this->suppliers->days($lead->supplier),
             $this->open,
-            $days,
-            usableFrom: config('pace.goods_usable_from'),
+            $lead->isKnown() ? $lead->days : Settings::whole(Setting::LeadTimeDays),
+            usableFrom: $from === '' ? null : $from,
         );
+    }
+
+    private static function key(LeadTime $lead): string
+    {
+        return "{$lead->supplier} {$lead->days}";
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\PlannedStep;
@@ -20,8 +21,8 @@ final class HeldPromises
     public static function jobs(int $now): array
     {
         $jobs = [];
-        foreach (self::rows() as $row) {
-            foreach ($row->jobs as $job) {
+        foreach (self::all() as $promise) {
+            foreach ($promise->jobs as $job) {
                 $steps = array_map(
                     static fn (array $step): Step => new Step(
                         $step['id'],
@@ -36,7 +37,7 @@ final class HeldPromises
                     ),
                     $job['steps'],
                 );
-                $jobs[] = new Job($job['id'], "promise {$row->id}", self::RANK, null, $steps);
+                $jobs[] = new Job($job['id'], "promise {$promise->id}", self::RANK, null, $steps);
             }
         }
 
@@ -47,35 +48,21 @@ final class HeldPromises
     public static function planned(): array
     {
         $planned = [];
-        foreach (self::rows() as $row) {
-            foreach ($row->jobs as $job) {
-                foreach ($job['steps'] as $step) {
-                    $planned[$step['id']] = new PlannedStep(
-                        $step['start'],
-                        $step['end'],
-                        $step['machine'],
-                        $step['centre'],
-                    );
-                }
+        foreach (self::all() as $promise) {
+            foreach ($promise->steps() as $step) {
+                [$start, $end] = [$step['start'], $step['end']];
+                $planned[$step['id']] = new PlannedStep($start, $end, $step['machine'], $step['centre']);
             }
         }
 
         return $planned;
     }
 
-    /** @return list<\stdClass> those still held, with ->jobs as arrays */
-    public static function rows(): array
+    /** @return list<HeldPromise> those still held */
+    public static function all(): array
     {
-        return array_values(
-            DB::table('promises')
-                ->whereNull('released_at')
-                ->where('held_until', '>', now())
-                ->orderBy('id')
-                ->get()
-                ->each(function (\stdClass $row): void {
-                    $row->jobs = json_decode($row->jobs, true);
-                })
-                ->all(),
-        );
+        $held = DB::table('promises')->whereNull('released_at')->where('held_until', '>', now())->orderBy('id');
+
+        return array_values(Row::all($held->select(['id', 'for', 'jobs']), HeldPromise::from(...))->all());
     }
 }

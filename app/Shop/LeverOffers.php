@@ -3,6 +3,8 @@
 namespace App\Shop;
 
 use App\Models\WorkCentre;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
@@ -200,8 +202,8 @@ final class LeverOffers
     }
 
     /**
-     * @return list<array{string, string, string}> two hours behind the last open time of each of five working days from
-     *     a minute on
+     * @return list<array{string, string, string}> some hours behind the last open time of each of five working days,
+     *     from a minute on
      */
     private static function evenings(Problem $problem, int $centre, int $from): array
     {
@@ -217,9 +219,10 @@ final class LeverOffers
             }
         }
         $spans = [];
+        $hours = Settings::whole(Setting::OvertimeHours);
         foreach (array_slice($last, 0, 5, true) as $date => $at) {
-            if ($at->hour <= 21 && $at->hour > 0 && ! $open->isOpen(intdiv($at->getTimestamp(), 60) + 60)) {
-                $spans[] = [$date, $at->format('H:i'), $at->addHours(2)->format('H:i')];
+            if ($at->hour < 24 - $hours && $at->hour > 0 && ! $open->isOpen(intdiv($at->getTimestamp(), 60) + 60)) {
+                $spans[] = [$date, $at->format('H:i'), $at->addHours($hours)->format('H:i')];
             }
         }
 
@@ -234,6 +237,10 @@ final class LeverOffers
 
         return $problem->workCentres[$centre]->open->minutesBetween($from, $from + 1440) > 0
             ? null
-            : [$day->format('Y-m-d'), '07:00', '13:00'];
+            : [
+                $day->format('Y-m-d'),
+                Settings::text(Setting::SaturdayFrom),
+                Settings::text(Setting::SaturdayTo),
+            ];
     }
 }

@@ -25,7 +25,7 @@ final class OpenSteps
     private readonly array $have;
 
     /**
-     * @param  Collection<int, \stdClass>  $orders  open ones by id
+     * @param  Collection<int, OpenOrder>  $orders  open ones by id
      * @param  int  $now  UTC minute
      */
     public function __construct(Collection $orders, Deliveries $deliveries, private readonly int $now)
@@ -40,8 +40,7 @@ final class OpenSteps
         ) {
             $have[$step->orderId] = true;
             $order = $orders[$step->orderId];
-            $isReleased = $order->released_at !== null;
-            $in = $expected[$order->id] ?? BigDecimal::of($isReleased ? $step->takenIn : $order->quantity);
+            $in = $expected[$order->id] ?? BigDecimal::of($order->isReleased ? $step->takenIn : $order->quantity);
             $left = $step->isCounted() ? $in->minus($step->good)->minus($step->scrap) : $in;
             $expected[$order->id] = $step->isCounted() ? $in->minus($step->scrap) : $in;
             if ($left->isPositive()) {

@@ -15,7 +15,7 @@ final class PartsDealt
     /** Dealing out again changes who waits for whom less each time. */
     private const PASSES = 4;
 
-    /** @var Collection<int, \stdClass> open orders by id, with ->standing, by that */
+    /** @var Collection<int, OpenOrder> open orders by id, by their standing */
     public Collection $orders;
 
     /** @var array<int, Allocated> by component id */
@@ -25,7 +25,7 @@ final class PartsDealt
     private array $byOrder = [];
 
     /**
-     * @param  Collection<int, \stdClass>  $orders  open ones by id
+     * @param  Collection<int, OpenOrder>  $orders  open ones by id
      * @param  list<int>  $first  orders that are taken to go before all others
      */
     public function __construct(private readonly PartsGiven $parts, Collection $orders, private readonly array $first)
@@ -145,13 +145,13 @@ final class PartsDealt
             foreach ($this->orders as $order) {
                 foreach ($waiting[$order->id] ?? [] as $id) {
                     $parent = $id === $order->id ? null : $this->orders[$id] ?? null;
-                    if ($parent !== null && ! $parent->is_held && $order->standing->isBehind($parent->standing)) {
+                    if ($parent !== null && ! $parent->isHeld && $order->standing->isBehind($parent->standing)) {
                         $order->standing = $order->standing->before($parent->standing);
                         $moved = true;
                     }
                 }
             }
         } while ($moved);
-        $this->orders = $this->orders->sortBy(fn ($order): array => $order->standing->key);
+        $this->orders = $this->orders->sortBy(fn (OpenOrder $order): array => $order->standing->key);
     }
 }

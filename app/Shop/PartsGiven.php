@@ -45,7 +45,7 @@ final class PartsGiven
     /** @var array<int, Allocated>|null by component */
     private ?array $theirs = null;
 
-    /** @param  Collection<int, \stdClass>  $orders  open ones by id */
+    /** @param  Collection<int, OpenOrder>  $orders  open ones by id */
     public function __construct(private readonly Collection $orders, private readonly Deliveries $deliveries)
     {
         $this->readNeeds();
@@ -81,11 +81,11 @@ final class PartsGiven
             ]);
         foreach ($components as $row) {
             $order = $this->orders[$row->order_id];
-            if ($order->is_held) {
+            if ($order->isHeld) {
                 continue;
             }
             if ($row->supplied_by === 'customer') {
-                $this->owned[$row->id] = (int) $order->owner_id;
+                $this->owned[$row->id] = $order->owner;
             }
             $open = BigDecimal::of($row->planned_quantity)->minus($row->used_quantity)->minus($row->replaced_quantity);
             $this->needs[$order->id][] = new ComponentNeed(
@@ -215,7 +215,6 @@ final class PartsGiven
         $open = Row::all($products, fn (Row $row): Row => $row)->keyBy(fn (Row $row): int => $row->int('order_id'));
         $supplies = [];
         foreach ($this->orders as $id => $order) {
-            $number = is_string($order->number) ? $order->number : '';
             $left = isset($open[$id])
                 ? $open[$id]->decimal('planned_quantity')
                     ->minus($open[$id]->decimal('received_quantity'))
@@ -223,7 +222,7 @@ final class PartsGiven
                     ->minus($this->promised[$id] ?? BigDecimal::zero())
                 : BigDecimal::zero();
             if ($left->isPositive()) {
-                $by = Document::order($id, $number);
+                $by = Document::order($id, $order->number);
                 array_push($supplies, ...$this->shared($by, $id, $open[$id]->int('item_id'), $left));
             }
         }

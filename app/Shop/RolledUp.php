@@ -10,6 +10,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\Making;
 use KeepPace\Core\Costing\PlannedValue;
 use KeepPace\Core\Costing\Rates;
@@ -34,9 +35,14 @@ final readonly class RolledUp
      * @param  list<int>  $items  ids
      * @param  Structure|null  $structure  that stands for the one in force of its item
      * @param  Routing|null  $routing  likewise
+     * @param  array<int, BigDecimal>  $costs  euros a stock unit that stand for what is bought, by item
      */
-    public static function of(array $items, ?Structure $structure = null, ?Routing $routing = null): self
-    {
+    public static function of(
+        array $items,
+        ?Structure $structure = null,
+        ?Routing $routing = null,
+        array $costs = [],
+    ): self {
         $of = MadeOf::below($items, $structure);
         $made = array_filter(
             $of->items,
@@ -50,7 +56,7 @@ final readonly class RolledUp
                 $making[$number] = new Making($lines, $steps[$item->id] ?? [], $item->lot());
             }
         }
-        $bought = self::worth(array_diff_key($of->items, $making));
+        $bought = self::worth(array_diff_key($of->items, $making), $costs);
 
         return new self($of, new RollUp($making, $bought, $of->phantoms()));
     }
@@ -100,9 +106,10 @@ final readonly class RolledUp
 
     /**
      * @param  array<array-key, MadeItem>  $items  by number
+     * @param  array<int, BigDecimal>  $costs  euros a stock unit that stand for it, by item
      * @return array<array-key, BigRational> cents a stock unit, by number
      */
-    private static function worth(array $items): array
+    private static function worth(array $items, array $costs): array
     {
         $there = [];
         $values = DB::table('stock_values')
@@ -116,8 +123,8 @@ final readonly class RolledUp
 
         return array_map(
             fn (MadeItem $item): BigRational => PlannedValue::unit(
-                BigDecimal::of($item->cost),
-                $item->costing,
+                $costs[$item->id] ?? BigDecimal::of($item->cost),
+                isset($costs[$item->id]) ? CostingRule::Standard : $item->costing,
                 $there[$item->id] ?? StockValue::none(),
             ),
             $items,

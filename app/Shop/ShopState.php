@@ -2,13 +2,15 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\Arrival;
-use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Pin;
@@ -21,7 +23,7 @@ use KeepPace\Core\Scheduling\Step;
  */
 final class ShopState
 {
-    /** @var Collection<int, \stdClass> open orders by id, with ->standing (a Standing), by that */
+    /** @var Collection<int, OpenOrder> open orders by id, by their standing */
     public readonly Collection $orders;
 
     public readonly PartsDealt $parts;
@@ -35,8 +37,8 @@ final class ShopState
 
     public readonly Deliveries $deliveries;
 
-    /** @var array<int, int> of what nothing is ordered for, by item; 0 = not known */
-    private readonly array $leadTimeDays;
+    /** @var array<int, LeadTime> of what nothing is ordered for, by item */
+    private readonly array $leadTimes;
 
     /** @var array<int, Arrival> of what nothing is ordered for, by item */
     public readonly array $ifOrdered;
@@ -44,24 +46,7 @@ final class ShopState
     /** @param  list<int>  $first */
     private function __construct(private readonly CarbonImmutable $now, array $first)
     {
-        $orders = DB::table('orders')
-            ->whereIn('state', OrderState::OPEN)
-            ->orderBy('rank')
-            ->orderByRaw('due_on IS NULL, due_on')
-            ->orderBy('id')
-            ->get([
-                'id',
-                'number',
-                'item_id',
-                'quantity',
-                'state',
-                'is_held',
-                'due_on',
-                'rank',
-                'released_at',
-                'owner_id',
-            ])
-            ->keyBy('id');
+        $orders = OpenOrder::all();
         $this->plant = Deliveries::plant();
         $this->deliveries = new Deliveries($this->plant ?? Deliveries::calendar(), self::minute($now));
         $this->steps = new OpenSteps($orders, $this->deliveries, self::minute($now));
@@ -71,9 +56,8 @@ final class ShopState
             array_values(array_intersect($first, $orders->keys()->all())),
         );
         $this->orders = $this->parts->orders;
-        $this->leadTimeDays = DB::table('items')->whereIn('id', $this->parts->missingItems())
-            ->pluck('lead_time_days', 'id')->map(fn ($days): int => (int) $days)->all();
-        $this->ifOrdered = array_map($this->deliveries->ifOrdered(...), $this->leadTimeDays);
+        $this->leadTimes = self::leadTimes($this->parts->missingItems());
+        $this->ifOrdered = array_map($this->deliveries->ifOrdered(...), $this->leadTimes);
     }
 
     /** @param  list<int>  $first  orders that are taken to go before all others */
@@ -95,7 +79,7 @@ final class ShopState
         $input = new StepInput($capacity, $now);
         $jobs = [];
         foreach ($this->orders as $id => $order) {
-            if ($order->is_held) {
+            if ($order->isHeld) {
                 continue;
             }
             $steps = [];
@@ -114,7 +98,7 @@ final class ShopState
                 $order->id,
                 "order {$order->number}",
                 $order->standing->rank,
-                $this->dueMinute($order->due_on),
+                $this->dueMinute($order->dueOn),
                 $steps,
             );
         }
@@ -178,7 +162,7 @@ final class ShopState
     /** The last day on which a missing part can be ordered to be there by a minute. */
     public function orderBy(int $item, int $neededAt): string
     {
-        return $this->deliveries->orderBy($this->leadTimeDays[$item], $neededAt);
+        return $this->deliveries->orderBy($this->leadTimes[$item], $neededAt);
     }
 
     public function dueMinute(?string $dueOn): ?int
@@ -186,8 +170,23 @@ final class ShopState
         return $dueOn === null
             ? null
             : self::minute(
-                CarbonImmutable::parse($dueOn.' '.config()->string('pace.due_hour'), config()->string('pace.zone')),
+                CarbonImmutable::parse($dueOn.' '.Settings::text(Setting::DueHour), config()->string('pace.zone')),
             );
+    }
+
+    /**
+     * @param  list<int>  $items
+     * @return array<int, LeadTime> by item
+     */
+    private static function leadTimes(array $items): array
+    {
+        $rows = LeadTime::on(DB::table('items AS i')->whereIn('i.id', $items)->select('i.id'));
+        $times = [];
+        foreach (Row::all($rows, fn (Row $row): Row => $row) as $row) {
+            $times[$row->int('id')] = LeadTime::from($row);
+        }
+
+        return $times;
     }
 
     /** SQL for the UTC minute of a column that holds a time. */

@@ -18,12 +18,11 @@ final readonly class Standing
     }
 
     /**
-     * @param  \stdClass  $order  with id, rank, due_on;
      * @param  bool  $isFirst  before all others
      */
-    public static function own(\stdClass $order, bool $isFirst): self
+    public static function own(OpenOrder $order, bool $isFirst): self
     {
-        return new self($isFirst ? -1 : (int) $order->rank, $order->due_on ?? '9999-12-31', 0, $order->id);
+        return new self($isFirst ? -1 : $order->rank, $order->dueOn ?? '9999-12-31', 0, $order->id);
     }
 
     /** Behind an order that waits for it. */

@@ -4,7 +4,6 @@ namespace App\Shop;
 
 use App\Models\Plan;
 use App\Reading\Row;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
@@ -15,6 +14,9 @@ use KeepPace\Core\Scheduling\Schedule;
 /**
  * A plan as it stands: its steps, its pins, and the problem it was computed from, so that what is asked of it is
  * answered on equal terms.
+ *
+ * @phpstan-type WrittenStep array{plan_id: int, order_step_id: int, work_centre_id: int|null, start_at: string,
+ *     run_at: string|null, end_at: string, machine: int|null, minutes: int}
  */
 final class StandingPlan
 {
@@ -24,8 +26,8 @@ final class StandingPlan
     /** @var array<int, PlannedStep>|null */
     private ?array $steps = null;
 
-    /** @var Collection<int, \stdClass>|null */
-    private ?Collection $rows = null;
+    /** @var array<int, WrittenStep>|null */
+    private ?array $rows = null;
 
     private ?Problem $problem = null;
 
@@ -125,17 +127,25 @@ final class StandingPlan
         return $this->steps ??= self::read($this->rows());
     }
 
-    /** @return Collection<int, \stdClass> of plan_steps, by step id */
-    public function rows(): Collection
+    /** @return array<int, WrittenStep> by step id */
+    public function rows(): array
     {
-        return $this->rows ??= DB::table('plan_steps')
-            ->where('plan_id', $this->plan->id)
-            ->get()
-            ->keyBy('order_step_id');
+        if ($this->rows === null) {
+            /** @var array<int, WrittenStep> $rows */
+            $rows = DB::table('plan_steps')
+                ->where('plan_id', $this->plan->id)
+                ->get()
+                ->map(fn (object $row): array => (array) $row)
+                ->keyBy('order_step_id')
+                ->all();
+            $this->rows = $rows;
+        }
+
+        return $this->rows;
     }
 
     /**
-     * @param  iterable<\stdClass>  $rows  of plan_steps
+     * @param  iterable<WrittenStep>  $rows
      * @return array<int, PlannedStep>
      */
     public static function read(iterable $rows): array
@@ -151,12 +161,12 @@ final class StandingPlan
         };
         $steps = [];
         foreach ($rows as $row) {
-            $run = $row->run_at === null ? null : $minute($row->run_at);
-            $steps[$row->order_step_id] = new PlannedStep(
-                $minute($row->start_at),
-                $minute($row->end_at),
-                $row->machine,
-                $row->work_centre_id,
+            $run = $row['run_at'] === null ? null : $minute($row['run_at']);
+            $steps[$row['order_step_id']] = new PlannedStep(
+                $minute($row['start_at']),
+                $minute($row['end_at']),
+                $row['machine'],
+                $row['work_centre_id'],
                 $run,
                 $run,
             );
@@ -202,14 +212,16 @@ final class StandingPlan
     /** @return array<int, array{int, Pin}> by step id: work centre, and where on it */
     public function pins(): array
     {
-        return DB::table('plan_pins')->where('plan_id', $this->plan->id)
-            ->selectRaw('order_step_id, work_centre_id, machine, '.ShopState::minuteOf('start_at').' AS start')
-            ->get()
-            ->mapWithKeys(
-                fn (\stdClass $row): array => [
-                    $row->order_step_id => [$row->work_centre_id, new Pin((int) $row->start, $row->machine)],
-                ],
-            )
-            ->all();
+        $rows = DB::table('plan_pins')
+            ->where('plan_id', $this->plan->id)
+            ->select(['order_step_id', 'work_centre_id', 'machine'])
+            ->selectRaw(ShopState::minuteOf('start_at').' AS start');
+        $pins = [];
+        foreach (Row::all($rows, fn (Row $row): Row => $row) as $row) {
+            $pin = new Pin($row->int('start'), $row->int('machine'));
+            $pins[$row->int('order_step_id')] = [$row->int('work_centre_id'), $pin];
+        }
+
+        return $pins;
     }
 }

@@ -18,7 +18,7 @@ use KeepPace\Core\Scheduling\Why\Stretch;
 /** Why an order is finished when it is: each minute from now to its completion, and the sentence that sums it up. */
 final class WhyLate
 {
-    /** @var Collection<int, \stdClass>|null steps by id */
+    /** @var Collection<int, WhyStep>|null steps by id */
     private ?Collection $steps = null;
 
     /** @var array<int, list<WaitsFor>>|null by order */
@@ -82,7 +82,7 @@ final class WhyLate
                     $stretch->cause === Cause::Material ? $this->material($step) : $step->where,
                     $this->numbers[$stretch->byJob ?? 0] ?? '',
                 ),
-                $this->numbers[$step->order_id] ?? '',
+                $this->numbers[$step->order] ?? '',
                 "{$step->number} {$step->name}",
             );
             $key = $together ? "{$stretch->step}|{$row->says}" : $n;
@@ -104,7 +104,7 @@ final class WhyLate
             $where = $stretch->cause === Cause::Material ? $this->material($step) : $step->where;
             // a part it needs is named by its order
             $key = "{$stretch->cause->name}|{$where}|"
-                .($step->order_id === $order ? '' : $this->numbers[$step->order_id] ?? '');
+                .($step->order === $order ? '' : $this->numbers[$step->order] ?? '');
             $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
             if ($stretch->byJob !== null && isset($this->numbers[$stretch->byJob])) {
                 $with[$key][$this->numbers[$stretch->byJob]] =
@@ -162,10 +162,10 @@ final class WhyLate
     }
 
     /** What a step waits for that is bought: the part that comes last, and what its day rests on. */
-    private function material(\stdClass $step): string
+    private function material(WhyStep $step): string
     {
         $last = null;
-        foreach ($this->blocks()[$step->order_id] ?? [] as $block) {
+        foreach ($this->blocks()[$step->order] ?? [] as $block) {
             // without steps it waits for all of it
             $isHere = $step->number === '' || $block->step <= $step->number;
             $isLater = $last === null || ($block->arrival->at ?? 0) > ($last->arrival->at ?? 0);
@@ -200,23 +200,19 @@ final class WhyLate
         return $minutes < 2880 ? Figures::minutes($minutes) : intdiv($minutes + 720, 1440).' days';
     }
 
-    private function step(int $id): \stdClass
+    private function step(int $id): WhyStep
     {
-        $this->steps ??= DB::table('plan_steps AS p')
-            ->join('order_steps AS s', 's.id', 'p.order_step_id')
-            ->leftJoin('work_centres AS w', 'w.id', 'p.work_centre_id')
-            ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
-            ->whereIn('s.order_id', array_keys($this->numbers))
-            ->get(['s.id', 's.order_id', 's.number', 's.name', DB::raw('COALESCE(w.name, v.name, "") AS `where`')])
-            ->keyBy('id');
+        $this->steps ??= Row::all(
+            DB::table('plan_steps AS p')
+                ->join('order_steps AS s', 's.id', 'p.order_step_id')
+                ->leftJoin('work_centres AS w', 'w.id', 'p.work_centre_id')
+                ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
+                ->whereIn('s.order_id', array_keys($this->numbers))
+                ->select(['s.id', 's.order_id', 's.number', 's.name'])
+                ->selectRaw('COALESCE(w.name, v.name, "") AS `where`'),
+            WhyStep::from(...),
+        )->keyBy(fn (WhyStep $step): int => $step->id);
 
-        $alone = ShopState::orderWithoutSteps($id);
-
-        return $this->steps[$id] ?? (object) [
-            'order_id' => $alone ?? 0,
-            'number' => '',
-            'name' => $alone === null ? '' : 'put together',
-            'where' => '',
-        ];
+        return $this->steps[$id] ?? WhyStep::standIn($id, ShopState::orderWithoutSteps($id));
     }
 }

@@ -150,7 +150,7 @@ final readonly class ItemForm
     /** @return array<int|string, string> */
     public function suppliers(): array
     {
-        $all = Supplier::query()->orderBy('name')->get();
+        $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
 
         return ['' => 'none'] + $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
     }
@@ -175,7 +175,7 @@ final readonly class ItemForm
             'prices' => (string) $one->breaks()?->written(),
         ], $sources);
         $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => ''];
-        $all = Supplier::query()->orderBy('name')->get();
+        $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
         $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
 
         return DraftForm::of($rows, $empty, ['supplier' => $names], more: 1, list: 'sources');

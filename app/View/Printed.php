@@ -24,7 +24,8 @@ final class Printed
     private const HIDDEN = '•';
 
     /** Fields of product data that are money. */
-    private const MONEY_FIELDS = ['cost', 'price', 'labour rate', 'machine rate', 'overhead percent'];
+    private const MONEY_FIELDS = ['cost', 'price', 'labour rate', 'machine rate', 'overhead percent',
+        'minimum order'];
 
     public function amount(BigNumber|string|int|null $of): string
     {

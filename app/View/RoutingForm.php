@@ -94,7 +94,7 @@ final class RoutingForm
     private static function places(): array
     {
         $centres = WorkCentre::query()->orderBy('code')->get();
-        $suppliers = Supplier::query()->orderBy('name')->get();
+        $suppliers = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
 
         return [
             'Here' => $centres->mapWithKeys(fn (WorkCentre $one): array => ["c{$one->id}" => $one->name])->all(),

@@ -100,6 +100,21 @@ final class CoverRefused extends Refused
         );
     }
 
+    public static function retired(string $customer): self
+    {
+        return self::because("{$customer} is retired. Deal with them again first, on their page.", 'customer_id');
+    }
+
+    /** @param  list<string>  $open  what would be left of the order */
+    public static function wholeOnly(string $customer, array $open): self
+    {
+        return self::because(
+            "{$customer} takes whole orders only, and ".implode(' and ', $open).' would be left. Wait for it, or say '
+                .'that some goes all the same.',
+            'in_parts',
+        );
+    }
+
     public static function nothingToShip(): self
     {
         return self::because('Nothing was chosen to ship. Type a quantity beside a line.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Planning;
 
+use Closure;
 use DateTimeImmutable;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Calendar\WorkingCalendar;
@@ -11,30 +12,28 @@ use KeepPace\Core\Calendar\WorkingCalendar;
 /**
  * From the day something is ordered to the minute it can be used, and back.
  *
- * The day of ordering is day 0. Then come the supplier's working days, in his calendar; the days on the way and our
- * days for inspection, in ours. Goods can be used from the next opening after the day they are free, or, where the
- * shop says so, from an hour of that day on.
+ * The day of ordering, one on which the supplier takes orders, is day 0. Then come his working days, in his calendar;
+ * the days on the way and our days for inspection, in ours. It comes on a day on which he delivers and we work. Goods
+ * can be used from the next opening after the day they are free, or, where the shop says so, from an hour of that day.
  */
 final readonly class Delivery
 {
-    /** Days looked at for a working one: a calendar may have none. */
+    /** Days looked at for the right one: a calendar may have none. */
     private const FAR = 730;
 
     /**
      * @param  WorkingCalendar  $ours  the plant's
-     * @param  WorkingCalendar  $theirs  the supplier's; the plant's where his is not known
+     * @param  SupplierDays  $theirs  the supplier's
      * @param  OpenWindows  $open  of the plant, looked up over the days in question
      * @param  int  $leadTimeDays  the supplier's working days, 0 or more
-     * @param  int  $transportDays  0 or more
      * @param  int  $inspectionDays  0 or more
      * @param  string|null  $usableFrom  "HH:MM" of the day they are free; null = the next opening after that day
      */
     public function __construct(
         private WorkingCalendar $ours,
-        private WorkingCalendar $theirs,
+        private SupplierDays $theirs,
         private OpenWindows $open,
         private int $leadTimeDays,
-        private int $transportDays = 0,
         private int $inspectionDays = 0,
         private ?string $usableFrom = null,
     ) {
@@ -47,9 +46,14 @@ final readonly class Delivery
      */
     public function comesOn(string $orderedOn): string
     {
-        $leaves = $this->theirs->workingDaysFrom($orderedOn, $this->leadTimeDays);
+        $taken = $this->onDay($orderedOn, 1, $this->theirs->takesOrdersOn(...));
+        $leaves = $this->theirs->calendar->workingDaysFrom($taken, $this->leadTimeDays);
 
-        return $this->onWorkingDay($this->ours->workingDaysFrom($leaves, $this->transportDays), 1);
+        return $this->onDay(
+            $this->ours->workingDaysFrom($leaves, $this->theirs->transport),
+            1,
+            fn (string $day): bool => $this->ours->isWorkingDay($day) && $this->theirs->deliversOn($day),
+        );
     }
 
     /** The UTC minute from which it can be used when it comes on a date. */
@@ -58,20 +62,21 @@ final readonly class Delivery
         return $this->freeAt($this->ours->workingDaysFrom($comesOn, $this->inspectionDays));
     }
 
-    /** The last of our working days on which it can be ordered to be usable by a minute. */
+    /** The last of our working days, on which he takes orders, to order it to be usable by a minute. */
     public function orderBy(int $neededAt): string
     {
         $left = $this->ours->workingDaysFrom(
             $this->ours->date($neededAt),
-            -$this->inspectionDays - $this->transportDays,
+            -$this->inspectionDays - $this->theirs->transport,
         );
-        $day = $this->onWorkingDay($this->theirs->workingDaysFrom($left, -$this->leadTimeDays), -1);
+        $can = fn (string $day): bool => $this->ours->isWorkingDay($day) && $this->theirs->takesOrdersOn($day);
+        $day = $this->onDay($this->theirs->calendar->workingDaysFrom($left, -$this->leadTimeDays), -1, $can);
         for ($i = 0; $i < self::FAR && $this->orderedOn($day) > $neededAt; $i++) {
-            $day = $this->onWorkingDay($this->dayBefore($day), -1);
+            $day = $this->onDay($this->dayBefore($day), -1, $can);
         }
         // several days can come to the same: the last of them
         for ($i = 0; $i < self::FAR; $i++) {
-            $next = $this->onWorkingDay($this->dayAfter($day), 1);
+            $next = $this->onDay($this->dayAfter($day), 1, $can);
             if ($this->orderedOn($next) > $neededAt) {
                 break;
             }
@@ -97,9 +102,14 @@ final readonly class Delivery
         return $this->open->nextOpen($midnight) ?? $midnight;
     }
 
-    private function onWorkingDay(string $day, int $step): string
+    /**
+     * The nearest day that is right, itself or one before (-1) or after (1).
+     *
+     * @param  Closure(string): bool  $isRight
+     */
+    private function onDay(string $day, int $step, Closure $isRight): string
     {
-        for ($i = 0; $i < self::FAR && ! $this->ours->isWorkingDay($day); $i++) {
+        for ($i = 0; $i < self::FAR && ! $isRight($day); $i++) {
             $day = $step < 0 ? $this->dayBefore($day) : $this->dayAfter($day);
         }
 

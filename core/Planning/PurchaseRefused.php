@@ -26,6 +26,11 @@ final class PurchaseRefused extends Refused
         );
     }
 
+    public static function retired(string $supplier): self
+    {
+        return self::because("{$supplier} is retired. Choose another supplier, or deal with them again first.");
+    }
+
     public static function sameDay(): self
     {
         return self::because('It is expected on that day already.', 'expected_on');

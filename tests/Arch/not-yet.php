@@ -5,19 +5,6 @@ return [
     'lines over 120 columns' => [
     ],
     'rows that are stdClass' => [
-        'app/Actions/Schedule/CalendarTrail.php' => 2,
-        'app/Actions/Schedule/Facts.php' => 1,
-        'app/Actions/Schedule/UndoPlan.php' => 1,
-        'app/Actions/Usage/BookSlip.php' => 1,
-        'app/Shop/StandingPlan.php' => 4,
-        'app/Shop/WhyLate.php' => 3,
-        'app/Shop/Capacity.php' => 4,
-        'app/Shop/HeldPromises.php' => 2,
-        'app/Shop/OpenSteps.php' => 1,
-        'app/Shop/PartsDealt.php' => 2,
-        'app/Shop/PartsGiven.php' => 1,
-        'app/Shop/ShopState.php' => 1,
-        'app/Shop/Standing.php' => 2,
     ],
     'floats beside quantities and money' => [
     ],
@@ -41,7 +28,6 @@ return [
         'app/Actions/Schedule/PlanChanges.php make()' => 1,
         'app/Actions/Schedule/SayAbsent.php machine()' => 1,
         'app/Actions/Stock/TrackedCodes.php split()' => 1,
-        'app/Actions/Usage/BookSlip.php lines()' => 1,
         'app/Actions/Usage/ProposeSlip.php lines()' => 1,
         'app/Console/ScheduleFile.php handle()' => 1,
         'app/Demo/Office.php demand()' => 1,

@@ -26,6 +26,12 @@ final class Locks
         'structures',
         'routings',
         'work_centres',
+        'customers',
+        'suppliers',
+        'settings',
+        'reasons',
+        'units',
+        'places',
         'numberings',
         'plans',
         'people', // their own deeds lock nothing else

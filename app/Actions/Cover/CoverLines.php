@@ -63,7 +63,7 @@ final class CoverLines
     ): void {
         $order = $held->customerOrder(CustomerOrderLine::query()->findOrFail($lineIds[0] ?? 0)->customer_order_id);
         $lines = CustomerOrderLine::query()
-            ->with('item.unit', 'item.units.unit')
+            ->with('item.unit', 'item.units.unit', 'customerOrder.customer')
             ->where('customer_order_id', $order->id)
             ->whereKey($lineIds)
             ->orderBy('position')
@@ -135,7 +135,8 @@ final class CoverLines
             }
         }
         if ($want->isPositive()) {
-            $order = $this->copy->make($ledger, $line->item, $want, $this->copy->finishBy($line->promised_on));
+            $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
+            $order = $this->copy->make($ledger, $line->item, $want, $due);
             $ledger->covers->add($line, $order, $want);
             $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
             $said[] = Amount::plain($want)

@@ -9,9 +9,11 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Item;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Refused;
 
 /**
@@ -37,6 +39,10 @@ final class EnterCustomerOrder
             $head,
             $lines,
         ): void {
+            $customer = Customer::query()->findOrFail($head['customer_id']);
+            if ($customer->retired_at !== null) {
+                throw CoverRefused::retired($customer->name);
+            }
             $rows = $this->rows($lines);
             $order = CustomerOrder::query()->create([
                 ...$head,

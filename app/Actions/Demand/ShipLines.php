@@ -10,6 +10,7 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Shop\Ties;
 use Brick\Math\BigDecimal;
@@ -29,14 +30,15 @@ final class ShipLines
 
     /**
      * @param  array<int, array{quantity: string, lot: int}>  $lines  by line id; lot 0 = oldest first
+     * @param  bool  $inParts  some of it goes although the customer takes whole orders only
      *
      * @throws Refused
      */
-    public function handle(int $customerOrderId, array $lines, Signed $signed): Booking
+    public function handle(int $customerOrderId, array $lines, Signed $signed, bool $inParts = false): Booking
     {
         return $this->bookings->once(BookingKind::Ship, $signed, new Part(
             fn (): Needs => $this->needs($customerOrderId, array_keys($lines)),
-            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $customerOrderId, $lines),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $customerOrderId, $lines, $inParts),
         ));
     }
 
@@ -47,8 +49,13 @@ final class ShipLines
      *
      * @throws Refused
      */
-    public function write(Ledger $ledger, Held $held, int $customerOrderId, array $lines): void
-    {
+    public function write(
+        Ledger $ledger,
+        Held $held,
+        int $customerOrderId,
+        array $lines,
+        bool $inParts = false,
+    ): void {
         $order = $held->customerOrder($customerOrderId)->load('customer');
         $rows = CustomerOrderLine::query()
             ->with('item.unit', 'item.units.unit')
@@ -77,6 +84,9 @@ final class ShipLines
         foreach ($rows->unique('item_id') as $line) {
             $ledger->kept->assertThere($line->item);
         }
+        if ($order->customer->is_whole_only && ! $inParts) {
+            $this->assertWhole($order->refresh()->load('customer', 'lines.item.unit'));
+        }
         $ledger->says("Shipped to {$order->customer->name}: ".implode(', ', $said).'.');
     }
 
@@ -94,6 +104,18 @@ final class ShipLines
             ->pluck('item_id');
 
         return Needs::customerOrders([$customerOrder])->and(Needs::orders($orders))->and(Needs::items($items));
+    }
+
+    /** @throws Refused when something of the order would still be open */
+    private function assertWhole(CustomerOrder $order): void
+    {
+        $open = $order->lines->filter(fn (CustomerOrderLine $line): bool => $line->is_open);
+        if ($open->isNotEmpty()) {
+            throw CoverRefused::wholeOnly($order->customer->name, array_values($open->map(
+                fn (CustomerOrderLine $line): string => Amount::plain($line->openQuantity())
+                    ." {$line->item->unit->code} of line {$line->position}",
+            )->all()));
+        }
     }
 
     private function ship(Ledger $ledger, CustomerOrderLine $line, string $typed, int $lot): string

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Import;
 
+use App\Actions\Partners\Ways;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\WorkingCalendar;
@@ -76,6 +77,30 @@ final readonly class Column
         return new self($name, 'prices', '', into: $name, isMoney: true);
     }
 
+    /** Telephones or mails, parted by "|". */
+    public static function ways(string $name): self
+    {
+        return new self($name, $name, '', into: $name);
+    }
+
+    /** Whom to ask for first: a row of its own among the contacts, not a column. */
+    public static function firstContact(string $name): self
+    {
+        return new self($name, 'text', '', 80);
+    }
+
+    /** Weekdays such as "1,4", Monday first; empty = any. */
+    public static function weekdays(string $name): self
+    {
+        return new self($name, 'weekdays', '', into: $name);
+    }
+
+    /** It stands in a column of the table. */
+    public function isKept(): bool
+    {
+        return $this->into !== '';
+    }
+
     /** Yes or no, no where it is left out. */
     public static function yes(string $name, string $into): self
     {
@@ -92,7 +117,8 @@ final readonly class Column
     /** A value of the file as it is kept. */
     public function kept(?string $value): ?string
     {
-        return $this->stored[$value ?? ''] ?? $value;
+        // none of a number is none, of a text it is an empty one
+        return $this->type === 'decimal' && $value === '' ? null : $this->stored[$value ?? ''] ?? $value;
     }
 
     /** A value that is kept as it stands in the file. */
@@ -116,6 +142,12 @@ final readonly class Column
         string $most = '9999',
     ): self {
         return new self($name, 'decimal', $default, 0, $least, into: $name, most: $most);
+    }
+
+    /** A whole number, or none. */
+    public static function wholeOrNone(string $name, string $most): self
+    {
+        return new self($name, 'decimal', '', 0, '0', into: $name, most: $most);
     }
 
     /** @param  list<string>  $choices */
@@ -163,7 +195,10 @@ final readonly class Column
                 ? self::right($typed)
                 : self::wrong("has more than {$this->max} characters"),
             'code' => $this->readCode($typed),
-            'prices' => self::readPrices($typed),
+            'prices' => self::readBy(fn (): string => (string) PriceBreaks::read($typed)?->written()),
+            'phones' => self::readBy(fn (): string => implode('|', Ways::phones($typed))),
+            'mails' => self::readBy(fn (): string => implode('|', Ways::mails($typed))),
+            'weekdays' => self::readWeekdays($typed),
             'decimal' => $this->readDecimal($typed),
             'choice' => in_array($typed, $this->choices, true) ? self::right($typed)
                 : self::wrong("'{$typed}' must be one of: ".implode(', ', $this->choices)),
@@ -174,10 +209,25 @@ final readonly class Column
     }
 
     /** @return array{ok: bool, value: ?string} */
-    private static function readPrices(string $typed): array
+    private static function readWeekdays(string $typed): array
+    {
+        if (preg_match('/^[1-7]([, |]+[1-7]){0,6}$/D', $typed) !== 1) {
+            return self::wrong("'{$typed}' must be weekdays such as 1,4 for Monday and Thursday");
+        }
+        $days = array_unique(preg_split('/[, |]+/', $typed) ?: []);
+        sort($days);
+
+        return self::right(count($days) === 7 ? '' : implode(',', $days));
+    }
+
+    /**
+     * @param  callable(): string  $read
+     * @return array{ok: bool, value: ?string}
+     */
+    private static function readBy(callable $read): array
     {
         try {
-            return self::right((string) PriceBreaks::read($typed)?->written());
+            return self::right($read());
         } catch (Refused $refused) {
             return self::wrong(rtrim($refused->getMessage(), '.'));
         }

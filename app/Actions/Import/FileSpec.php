@@ -56,6 +56,12 @@ final readonly class FileSpec
         return implode("\0", array_map($part, $this->key));
     }
 
+    /** @return list<Column> that stand in its table */
+    public function keptColumns(): array
+    {
+        return array_values(array_filter($this->columns, fn (Column $column): bool => $column->isKept()));
+    }
+
     public function column(string $name): ?Column
     {
         foreach ($this->columns as $column) {

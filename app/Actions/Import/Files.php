@@ -26,8 +26,31 @@ final class Files
                     Column::text('rec20', 3, ''),
                 ],
                 'units'),
-            new FileSpec('customers', ['number'], self::partner(), 'customers'),
-            new FileSpec('suppliers', ['number'], self::partner(), 'suppliers'),
+            new FileSpec(
+                'customers',
+                ['number'],
+                [
+                    ...self::partner(),
+                    Column::text('ship_to', 200, ''),
+                    Column::wholeOrNone('finish_days', '60'),
+                    Column::yes('whole_only', 'is_whole_only'),
+                ],
+                'customers',
+            ),
+            self::contacts('customer'),
+            new FileSpec(
+                'suppliers',
+                ['number'],
+                [
+                    ...self::partner(),
+                    Column::money('minimum_order', max: 2),
+                    Column::whole('transport_days', '0', most: '60'),
+                    Column::weekdays('orders_on'),
+                    Column::weekdays('delivers_on'),
+                ],
+                'suppliers',
+            ),
+            self::contacts('supplier'),
             new FileSpec('places', ['code'],
                 [
                     Column::code('code', 20),
@@ -276,14 +299,32 @@ final class Files
         return array_combine(array_map(fn (FileSpec $spec): string => $spec->name, $specs), $specs);
     }
 
-    /** @return list<Column> */
+    /** @return list<Column> what is known of customers and suppliers alike */
     private static function partner(): array
     {
         return [
             Column::code('number', 20),
             Column::text('name', 80),
-            Column::text('contact', 80, ''),
+            Column::firstContact('contact'),
             Column::text('address', 200, ''),
+            Column::text('terms', 120, ''),
+            Column::text('note', 1000, ''),
         ];
+    }
+
+    /** Whom to ask for at one of them. */
+    private static function contacts(string $of): FileSpec
+    {
+        return new FileSpec(
+            "{$of}-contacts",
+            [$of, 'name'],
+            [
+                Column::refers($of, "{$of}s", 'number', "{$of}_id"),
+                Column::text('name', 80),
+                Column::text('asked_about', 60, ''),
+                Column::ways('phones'),
+                Column::ways('mails'),
+            ],
+        );
     }
 }

@@ -41,6 +41,7 @@ final class ProductDataWriter
                 $this->ids->forget();
             }
         }
+        (new ContactWriter($folder, $this->ids, $this->changes, $result))->write();
         (new SupplierItemWriter($folder, $this->ids, $this->changes, $result))->write();
         $revisions = new RevisionWriter($folder, $this->ids, $this->changes, $result);
         $revisions->routings();
@@ -114,7 +115,7 @@ final class ProductDataWriter
             $old[(string) $spec->column($name)?->into],
         );
         $name = trim(implode(' ', array_map($word, $spec->key)));
-        foreach ($spec->columns as $column) {
+        foreach ($spec->keptColumns() as $column) {
             if (! RowDiff::isSame($old[$column->into], $values[$column->into])) {
                 $this->changes->field(
                     $table,
@@ -142,7 +143,7 @@ final class ProductDataWriter
     private function values(FileSpec $spec, array $row): array
     {
         $values = [];
-        foreach ($spec->columns as $column) {
+        foreach ($spec->keptColumns() as $column) {
             $values[$column->into] =
                 $column->refers === null
                     ? $column->kept($row[$column->name])

@@ -13,7 +13,9 @@ final class StoredRows
     public const FILES = [
         'units',
         'customers',
+        'customer-contacts',
         'suppliers',
+        'supplier-contacts',
         'places',
         'shifts',
         'holidays',
@@ -34,6 +36,8 @@ final class StoredRows
     public static function of(FileSpec $spec, ?callable $narrow = null): Generator
     {
         $query = match ($spec->name) {
+            'customer-contacts' => self::contacts('customer'),
+            'supplier-contacts' => self::contacts('supplier'),
             'shifts' => self::shifts(),
             'holidays' => self::holidays(),
             'supplier-items' => self::supplierItems(),
@@ -57,6 +61,11 @@ final class StoredRows
     {
         $query = DB::table("{$spec->table} AS t")->orderBy('t.id');
         foreach ($spec->columns as $n => $column) {
+            if (! $column->isKept()) {
+                $query->selectSub(self::firstContact($spec->name), $column->name);
+
+                continue;
+            }
             if ($column->refers !== null) {
                 [$table, $code] = $column->refers;
                 $query->leftJoin("{$table} AS r{$n}", "r{$n}.id", "t.{$column->into}")
@@ -71,6 +80,31 @@ final class StoredRows
         }
 
         return $query;
+    }
+
+    /** @param  string  $of  customers or suppliers, AS t */
+    private static function firstContact(string $of): Builder
+    {
+        $key = rtrim($of, 's').'_id';
+
+        return DB::table('contacts AS k')->whereColumn("k.{$key}", 't.id')->where('k.position', 1)->select('k.name');
+    }
+
+    /** @param  string  $of  customer or supplier */
+    private static function contacts(string $of): Builder
+    {
+        $ways = fn (string $kind): Builder => DB::table('contact_ways AS y')
+            ->whereColumn('y.contact_id', 't.id')
+            ->where('y.kind', $kind)
+            ->selectRaw("GROUP_CONCAT(y.at ORDER BY y.id SEPARATOR '|')");
+
+        return DB::table('contacts AS t')
+            ->join("{$of}s AS p", 'p.id', "t.{$of}_id")
+            ->orderBy('p.id')
+            ->orderBy('t.position')
+            ->select(["p.number AS {$of}", 't.name', 't.asked_about'])
+            ->selectSub($ways('phone'), 'phones')
+            ->selectSub($ways('mail'), 'mails');
     }
 
     private static function shifts(): Builder

@@ -11,6 +11,8 @@ use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Routing;
 use App\Models\StructureLine;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
@@ -168,14 +170,18 @@ final class OrderCopy
         return $step->supplier_id !== null ? $step->lead_time_days * 1440 : $step->time()->minutes($quantity);
     }
 
-    /** The date an order must be finished to ship on a date: some working days before. */
-    public function finishBy(string $shipOn): string
+    /**
+     * The date an order must be finished to ship on a date: some working days before.
+     *
+     * @param  int|null  $days  of the customer; null = as the shop has it
+     */
+    public function finishBy(string $shipOn, ?int $days = null): string
     {
         return Calendar::query()
             ->with(['shifts', 'days'])
             ->where('code', config()->string('pace.calendar'))
             ->first()
             ?->toCore()
-            ->workingDaysFrom($shipOn, -config()->integer('pace.finish_days_before')) ?? $shipOn;
+            ->workingDaysFrom($shipOn, -($days ?? Settings::whole(Setting::FinishDaysBefore))) ?? $shipOn;
     }
 }

@@ -4,6 +4,8 @@ namespace App\Actions\Orders;
 
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\Deliveries;
 use App\Shop\Ties;
 use App\Shop\WorkCentreHours;
@@ -26,7 +28,7 @@ final class PartsDue
             return null;
         }
         $plant = Deliveries::calendar();
-        $hour = config()->string('pace.due_hour');
+        $hour = Settings::text(Setting::DueHour);
         $needed = $plant->minute($order->due_on, $hour);
         foreach ($order->steps()->get()->sortByDesc('number') as $step) {
             $needed = $this->start($step, $needed);

@@ -14,6 +14,8 @@ use App\Models\ItemRevision;
 use App\Models\Person;
 use App\Models\RevisionKind;
 use App\Models\Structure;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\MadeOf;
 use App\Shop\ToApprove;
 use Carbon\CarbonImmutable;
@@ -94,7 +96,7 @@ final class ApproveRevision
     /** @throws Refused */
     private static function assertMay(ItemRevision $draft, string $day, Person $by): void
     {
-        if ($draft->changed_by_id === $by->id && ! config()->boolean('pace.author_approves')) {
+        if ($draft->changed_by_id === $by->id && ! Settings::yes(Setting::AuthorApproves)) {
             throw Refused::because(
                 'You changed this draft last. Another person approves it: two pairs of eyes see more.',
             );

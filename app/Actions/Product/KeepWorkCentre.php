@@ -13,7 +13,6 @@ use App\Models\BookingKind;
 use App\Models\Family;
 use App\Models\WorkCentre;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
 /** Enters a work centre, or changes one; the plan follows. Released orders keep the rates they were released with. */
@@ -28,13 +27,10 @@ final class KeepWorkCentre
     {
         return $this->bookings->once(BookingKind::ProductData, $signed, Part::writing(
             function (Ledger $ledger) use ($code, $typed): void {
-                $wrong = Code::wrong($code);
-                $there = WorkCentre::query()->firstWhere('code_key', Code::keyOf($code));
-                $wrong ??= $there === null ? null : "That is {$there->name} already.";
-                if ($wrong !== null) {
-                    throw Refused::because($wrong, 'code');
-                }
-                $centre = WorkCentre::query()->create([...$typed->columns(), 'code' => Code::of($code)->typed]);
+                $new = NewCode::of($code, 'code');
+                $new->assertFree(WorkCentre::query()->firstWhere('code_key', $new->key())?->name);
+                $columns = [...$typed->columns(), 'code' => $new->typed];
+                $centre = $new->enter(fn (): WorkCentre => WorkCentre::query()->create($columns));
                 $changes = new ProductChanges($ledger->booking->id);
                 $changes->field('work_centres', $centre->id, $centre->code, 'work centre', '', 'new');
                 $this->table($centre, $typed, $changes);

@@ -32,10 +32,14 @@ final class LineWords
         'step_number' => 'step',
         'scrap_percent' => 'scrap %',
         'ways' => 'or at',
+        'is_whole_only' => 'whole orders only',
+        'finish_days' => 'days between finished and shipped',
+        'orders_on' => 'takes orders on weekdays',
+        'delivers_on' => 'delivers on weekdays',
     ];
 
     /** Columns that are yes or no. */
-    private const YES = ['is_running_out', 'has_changeovers', 'may_be_interrupted'];
+    private const YES = ['is_running_out', 'has_changeovers', 'may_be_interrupted', 'is_whole_only'];
 
     /** @var array<string, string> by "table id" */
     private array $codes = [];

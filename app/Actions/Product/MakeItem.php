@@ -13,7 +13,6 @@ use App\Models\Item;
 use App\Models\RevisionKind;
 use App\Shop\MadeOf;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 
 /** Enters a new item; like another, it begins with drafts of that one's structure and routing. */
@@ -32,15 +31,8 @@ final class MakeItem
     {
         return $this->bookings->once(BookingKind::ProductData, $signed, Part::writing(
             function (Ledger $ledger) use ($number, $typed, $like, $signed): void {
-                $code = self::code($number);
-                $columns = $typed->columns();
-                $item = Item::query()->create([
-                    ...$columns,
-                    'number' => $code,
-                    'cost' => $typed->cost ?? '0',
-                    'price' => $typed->price ?? '0',
-                ])->refresh()->load('unit', 'units.unit');
-                DB::table('item_stock')->insert(['item_id' => $item->id]);
+                $item = self::entered(NewCode::of($number, 'number'), $typed);
+                $code = $item->number;
                 $changes = new ProductChanges($ledger->booking->id);
                 $source = $like === null ? null : Item::query()->findOrFail($like);
                 $begun = $source === null ? 'new' : "like {$source->number}";
@@ -55,22 +47,19 @@ final class MakeItem
     }
 
     /** @throws Refused beside the number */
-    private static function code(string $number): string
+    private static function entered(NewCode $code, TypedItem $typed): Item
     {
-        $wrong = Code::wrong($number);
-        if ($wrong !== null) {
-            throw Refused::because($wrong, 'number');
-        }
-        $code = Code::of($number)->typed;
-        $there = Item::query()->firstWhere('number_key', Code::keyOf($code));
-        if ($there !== null) {
-            throw Refused::because(
-                "That is {$there->label()} already. Give the new one a number of its own.",
-                'number',
-            );
-        }
+        $code->assertFree(Item::query()->firstWhere('number_key', $code->key())?->label());
+        $columns = [
+            ...$typed->columns(),
+            'number' => $code->typed,
+            'cost' => $typed->cost ?? '0',
+            'price' => $typed->price ?? '0',
+        ];
+        $item = $code->enter(fn (): Item => Item::query()->create($columns));
+        DB::table('item_stock')->insert(['item_id' => $item->id]);
 
-        return $code;
+        return $item->refresh()->load('unit', 'units.unit');
     }
 
     /** @return list<string> what was begun */

@@ -14,9 +14,12 @@ use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Models\Supplier;
 use App\Models\SupplierItem;
 use App\Shop\Deliveries;
+use App\Shop\LeadTime;
 use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use KeepPace\Core\Planning\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -129,16 +132,16 @@ final class RaisePurchases
                 'ratio_p' => (string) $typed->ratio->getNumerator(),
                 'ratio_q' => (string) $typed->ratio->getDenominator(),
                 'price' => $line->price ?? $this->agreed($item, $terms, $quantity) ?? $item->cost,
-                'expected_on' => $this->day($line, $item, $terms),
+                'expected_on' => $this->day($line, $item, $supplier, $terms),
             ],
         ];
     }
 
     /** @throws Refused when it should come before today */
-    private function day(LineToBuy $line, Item $item, ?SupplierItem $terms): string
+    private function day(LineToBuy $line, Item $item, int $supplier, ?SupplierItem $terms): string
     {
         $days = $terms === null || $terms->lead_time_days === 0 ? $item->lead_time_days : $terms->lead_time_days;
-        $expected = $line->expectedOn ?? $this->deliveries->comesOn($days);
+        $expected = $line->expectedOn ?? $this->deliveries->comesOn(new LeadTime($days, $supplier));
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
             throw PurchaseRefused::dayHasPassed(null);
         }
@@ -184,6 +187,10 @@ final class RaisePurchases
     {
         $isNew = $order === null;
         $today = now(config()->string('pace.zone'))->toDateString();
+        $of = Supplier::query()->findOrFail($supplier);
+        if ($of->retired_at !== null) {
+            throw PurchaseRefused::retired($of->name);
+        }
         $order ??= PurchaseOrder::query()->create([
             'number' => Numbers::next('purchase'),
             'supplier_id' => $supplier,
@@ -201,10 +208,27 @@ final class RaisePurchases
             ]);
         }
         $ledger->touch($order);
+        $this->least($order, $of);
 
         return count($rows)
             .(count($rows) === 1 ? ' item' : ' items')
             .($isNew ? ' on ' : ' added to ')
-            ."{$order->number} of {$order->supplier()->firstOrFail()->name}";
+            ."{$order->number} of {$of->name}";
+    }
+
+    /** An order below what the supplier asks at least is told, not stopped. */
+    private function least(PurchaseOrder $order, Supplier $supplier): void
+    {
+        $value = $order->lines()->get()->reduce(
+            fn (BigDecimal $sum, PurchaseLine $line): BigDecimal => $sum->plus(
+                BigDecimal::of($line->quantity)->minus($line->cancelled_quantity)->multipliedBy($line->price),
+            ),
+            BigDecimal::zero(),
+        );
+        if ($value->isLessThan($supplier->minimum_order)) {
+            $euros = fn (BigDecimal $value): string => (string) $value->toScale(2, RoundingMode::HALF_UP);
+            $this->hints[] = "{$order->number} comes to {$euros($value)} €, {$supplier->name} asks for "
+                ."{$euros(BigDecimal::of($supplier->minimum_order))} € at least";
+        }
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Actions\Schedule;
 
 use App\Books\ProductChanges;
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -22,37 +23,31 @@ final class CalendarTrail
             ->where('calendar_id', $calendarId)
             ->orderBy('is_break')
             ->orderBy('from_time')
-            ->get(['weekday', 'from_time', 'to_time', 'is_break']);
+            ->select(['weekday', 'from_time', 'to_time', 'is_break']);
         $days = DB::table('calendar_days')
             ->where('calendar_id', $calendarId)
             ->orderBy('kind')
             ->orderBy('from_time')
-            ->get(['date', 'kind', 'from_time', 'to_time', 'name']);
-
-        return self::words($week->all(), $days->all());
-    }
-
-    /**
-     * @param  array<array-key, \stdClass>  $week  weekday, from_time, to_time, is_break
-     * @param  array<array-key, \stdClass>  $days  date, kind, from_time, to_time, name
-     * @return State
-     */
-    public static function words(array $week, array $days): array
-    {
+            ->select(['date', 'kind', 'from_time', 'to_time', 'name']);
         $state = ['week' => [], 'days' => []];
-        foreach ($week as $shift) {
-            $state['week'][(int) $shift->weekday][] =
-                ($shift->is_break ? 'break ' : '')."{$shift->from_time}-{$shift->to_time}";
+        foreach (Row::all($week, fn (Row $row): Row => $row) as $shift) {
+            $break = $shift->flag('is_break') ? 'break ' : '';
+            $state['week'][$shift->int('weekday')][] = $break.self::span($shift);
         }
-        foreach ($days as $day) {
-            $span = $day->from_time === '' ? '' : " {$day->from_time}-{$day->to_time}";
-            $state['days'][(string) $day->date][] = trim("{$day->kind}{$span} {$day->name}");
+        foreach (Row::all($days, fn (Row $row): Row => $row) as $day) {
+            $span = $day->text('from_time') === '' ? '' : ' '.self::span($day);
+            $state['days'][$day->text('date')][] = trim("{$day->text('kind')}{$span} {$day->text('name')}");
         }
 
         return [
             'week' => array_map(fn (array $parts): string => implode(', ', $parts), $state['week']),
             'days' => array_map(fn (array $parts): string => implode(', ', $parts), $state['days']),
         ];
+    }
+
+    private static function span(Row $open): string
+    {
+        return "{$open->text('from_time')}-{$open->text('to_time')}";
     }
 
     /**

@@ -22,12 +22,13 @@ final class Facts
     /**
      * Orders whose own columns, or their steps', a deed's facts are.
      *
+     * @param  list<Fact>  $facts
      * @return list<int>
      */
-    public function orders(?\stdClass $change): array
+    public function orders(array $facts): array
     {
         $orders = $steps = [];
-        foreach ($change === null ? [] : json_decode($change->facts, true) as $fact) {
+        foreach ($facts as $fact) {
             if (isset($fact['id'])) {
                 $fact['table'] === 'orders' ? $orders[] = (int) $fact['id'] : $steps[] = (int) $fact['id'];
             }

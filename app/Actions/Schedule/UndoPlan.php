@@ -11,6 +11,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Plan;
+use App\Reading\Row;
 use App\Shop\StandingPlan;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -40,7 +41,7 @@ final class UndoPlan
                 $change = $this->last($planId, false) ?? throw PlanRefused::nothingToUndo();
                 $standing = StandingPlan::of($planId);
                 $after = Arrangement::pack($standing->steps(), $standing->pins());
-                $this->facts->takeBack(json_decode($change->facts, true));
+                $this->facts->takeBack($change->facts);
                 $this->arrange($plan, $standing, $change->before, $ledger);
                 DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => true, 'after' => $after]);
                 $plan->change_id = $this->last($planId, false)?->id;
@@ -59,7 +60,7 @@ final class UndoPlan
                 PlanChanges::touch($ledger, $held);
                 $plan = Plan::query()->lockForUpdate()->findOrFail($planId);
                 $change = $this->last($planId, true) ?? throw PlanRefused::nothingToRedo();
-                $this->facts->doAgain(json_decode($change->facts, true));
+                $this->facts->doAgain($change->facts);
                 $this->arrange($plan, StandingPlan::of($planId), $change->after, $ledger);
                 DB::table('plan_changes')->where('id', $change->id)->update(['is_undone' => false]);
                 $plan->change_id = $change->id;
@@ -71,7 +72,7 @@ final class UndoPlan
 
     private function needs(int $planId, bool $undone): Needs
     {
-        return Needs::orders($this->facts->orders($this->last($planId, $undone)));
+        return Needs::orders($this->facts->orders($this->last($planId, $undone)->facts ?? []));
     }
 
     private function arrange(Plan $plan, StandingPlan $standing, string $packed, Ledger $ledger): void
@@ -90,13 +91,15 @@ final class UndoPlan
     }
 
     /** The last deed not undone; or the first of those undone. */
-    private function last(int $plan, bool $undone): ?\stdClass
+    private function last(int $plan, bool $undone): ?PlanDeed
     {
-        return DB::table('plan_changes AS c')
+        $deeds = DB::table('plan_changes AS c')
             ->join('booking_says AS s', 's.booking_id', 'c.booking_id')
             ->where('c.plan_id', $plan)
             ->where('c.is_undone', $undone)
             ->orderBy('c.id', $undone ? 'asc' : 'desc')
-            ->first(['c.*', 's.says']);
+            ->select(['c.id', 'c.before', 'c.after', 'c.facts', 's.says']);
+
+        return Row::first($deeds, PlanDeed::from(...));
     }
 }

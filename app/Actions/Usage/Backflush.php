@@ -11,6 +11,8 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Question;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Builder;
@@ -152,7 +154,7 @@ final class Backflush
         BigDecimal $missing,
         bool $asks,
     ): void {
-        if (! $asks && config()->string('pace.backflush_short') === 'refuse') {
+        if (! $asks && Settings::text(Setting::BackflushShort) === Setting::REFUSE) {
             throw Refused::because(
                 Amount::plain($missing)
                     ." {$item->unit->code} of {$item->label()} are missing for what was counted. Bring them to "

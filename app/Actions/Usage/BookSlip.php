@@ -16,7 +16,6 @@ use App\Models\SlipLine;
 use App\Models\SlipSplit;
 use Brick\Math\BigDecimal;
 use Brick\Math\Exception\MathException;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -57,51 +56,44 @@ final class BookSlip
     /** @return list<UseLine> */
     private function lines(int $slip, bool $pickedOnly): array
     {
-        $rows = DB::table('slip_lines')
+        $lines = SlipLine::query()
             ->where('slip_id', $slip)
             ->where('is_out', false)
             ->orderBy('position')
             ->orderBy('id')
-            ->get();
-        $all = DB::table('slip_splits')
-            ->whereIn('slip_line_id', $rows->pluck('id'))
-            ->when($pickedOnly, fn ($query) => $query->where('is_picked', true))
-            ->orderBy('id')
+            ->with('splits')
             ->get()
-            ->groupBy('slip_line_id');
-        $lines = [];
-        foreach ($rows as $line) {
-            $splits = array_values(($all[$line->id] ?? collect())->all());
-            $quantity = $pickedOnly
-                ? self::sum(array_column($splits, 'typed'))
-                : ($line->typed === ''
-                    ? '0'
-                    : $line->typed);
-            // nothing, however it is typed
-            if (is_numeric($quantity) && preg_match('/^[+-]?0*\.?0*$/', trim($quantity)) === 1) {
-                continue;
-            }
-            $lines[] = new UseLine(
-                (string) $line->id,
-                $line->order_id,
-                $line->component_id,
-                $line->item_id,
-                $line->step_number,
-                $quantity,
-                $pickedOnly ? null : ($line->unit ?: null),
-                array_map(
-                    fn (\stdClass $split): array => [
-                        'code' => $split->code,
-                        'place' => $split->place_id,
-                        'quantity' => $split->typed,
-                    ],
-                    $splits,
-                ),
-                $line->reason,
-            );
-        }
+            ->map(fn (SlipLine $line): ?UseLine => self::line($line, $pickedOnly));
 
-        return $lines;
+        return array_values(array_filter($lines->all()));
+    }
+
+    /** Null of which nothing is taken, however that is typed. */
+    private static function line(SlipLine $line, bool $pickedOnly): ?UseLine
+    {
+        $splits = $line->splits->filter(fn (SlipSplit $split): bool => ! $pickedOnly || $split->is_picked);
+        $typed = $line->typed === '' ? '0' : $line->typed;
+        $quantity = $pickedOnly ? self::sum(array_values($splits->pluck('typed')->all())) : $typed;
+        if (is_numeric($quantity) && preg_match('/^[+-]?0*\.?0*$/', trim($quantity)) === 1) {
+            return null;
+        }
+        $taken = fn (SlipSplit $split): array => [
+            'code' => $split->code,
+            'place' => $split->place_id,
+            'quantity' => $split->typed,
+        ];
+
+        return new UseLine(
+            (string) $line->id,
+            $line->order_id,
+            $line->component_id,
+            $line->item_id,
+            $line->step_number,
+            $quantity,
+            $pickedOnly || $line->unit === '' ? null : $line->unit,
+            array_values($splits->map($taken)->all()),
+            $line->reason,
+        );
     }
 
     /** What was not picked goes on a slip of its own. */

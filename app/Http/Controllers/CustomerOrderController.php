@@ -11,6 +11,8 @@ use App\Http\Requests\CustomerOrderRequest;
 use App\Models\Customer;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\Deliveries;
 use App\Wording\When;
 use Illuminate\Contracts\View\View;
@@ -42,10 +44,10 @@ class CustomerOrderController extends Controller
     public function create(): View
     {
         return view('customer-orders.create', [
-            'customers' => Customer::query()->orderBy('name')->pluck('name', 'id'),
-            // three weeks are usual; on a day that is worked
+            'customers' => Customer::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
+            // on a day that is worked
             'promise' => Deliveries::calendar()
-                ->workingDaysFrom(When::today()->addDays(20)->toDateString(), 1),
+                ->workingDaysFrom(When::today()->addDays(Settings::whole(Setting::PromiseDays) - 1)->toDateString(), 1),
         ]);
     }
 

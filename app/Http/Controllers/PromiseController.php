@@ -9,6 +9,8 @@ use App\Http\Requests\DeedRequest;
 use App\Http\Requests\PromiseRequest;
 use App\Models\Item;
 use App\Queries\Board\PromiseList;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\ShopState;
 use App\View\PromiseDate;
 use App\View\ShownPromise;
@@ -81,6 +83,6 @@ class PromiseController extends Controller
 
     private function due(string $date): int
     {
-        return ShopState::minute(CarbonImmutable::parse($date.' '.config()->string('pace.due_hour'), When::zone()));
+        return ShopState::minute(CarbonImmutable::parse($date.' '.Settings::text(Setting::DueHour), When::zone()));
     }
 }

@@ -25,7 +25,7 @@ class PurchaseController extends Controller
             'lines' => $lines,
             'overdue' => $lines->rows->filter(fn (OpenPurchase $line): bool => $line->isLate())->count(),
             'waiting' => PurchaseList::waiting(),
-            'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id'),
+            'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
         ]);
     }
 

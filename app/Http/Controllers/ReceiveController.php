@@ -19,7 +19,7 @@ class ReceiveController extends Controller
     {
         return view('orders.receive', [
             'orders' => ReceiveList::rows(),
-            'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
+            'places' => Place::offered(),
         ]);
     }
 

@@ -29,7 +29,7 @@ class ReturnController extends Controller
                 default => "There is no order {$number}.",
             },
             'lots' => $order === null ? collect() : ReturnList::of($order->id),
-            'places' => Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id'),
+            'places' => Place::offered(),
             'orders' => ReturnList::orders(),
         ]);
     }

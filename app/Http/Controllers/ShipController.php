@@ -3,7 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Demand\ShipLines;
-use App\Http\Requests\LinesRequest;
+use App\Http\Requests\ShipRequest;
 use App\Queries\Demand\ShipList;
 use App\Wording\Figures;
 use Illuminate\Contracts\View\View;
@@ -25,11 +25,11 @@ class ShipController extends Controller
         ]);
     }
 
-    public function store(LinesRequest $request, int $customerOrder, ShipLines $ship): RedirectResponse
+    public function store(ShipRequest $request, int $customerOrder, ShipLines $ship): RedirectResponse
     {
         return $this->done(
             back(),
-            $ship->handle($customerOrder, $request->lines(), $request->signed()),
+            $ship->handle($customerOrder, $request->lines(), $request->signed(), $request->boolean('in_parts')),
         );
     }
 }

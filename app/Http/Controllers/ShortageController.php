@@ -18,7 +18,7 @@ class ShortageController extends Controller
             'list' => $list,
             'items' => $list->byItem(),
             'by' => $request->query('by') === 'order' ? 'order' : 'item',
-            'suppliers' => Supplier::query()->orderBy('name')->pluck('name', 'id'),
+            'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
         ]);
     }
 

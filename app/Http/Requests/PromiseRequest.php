@@ -3,6 +3,8 @@
 namespace App\Http\Requests;
 
 use App\Actions\Schedule\DateToHold;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use Carbon\CarbonImmutable;
 
 /**
@@ -31,7 +33,7 @@ class PromiseRequest extends DeedRequest
             $this->item()->id,
             $this->quantity(),
             $this->validated('how') === 'slack',
-            $this->integer('hours', 4),
+            $this->integer('hours', Settings::whole(Setting::HoldHours)),
             $this->string('for')->trim()->value(),
             $this->filled('finish') ? CarbonImmutable::createFromTimestamp($this->integer('finish') * 60) : null,
         );

@@ -316,22 +316,15 @@ final class BoardData
         return [$for, $customers];
     }
 
-    /** @return list<array<int, int|string>> time held for promises: work centre, machine, start, end, what */
+    /** @return list<array<int, int|string|null>> time held for promises: work centre, machine, start, end, what */
     private static function held(): array
     {
         $held = [];
-        foreach (HeldPromises::rows() as $row) {
-            foreach ($row->jobs as $job) {
-                foreach ($job['steps'] as $step) {
-                    if ($step['centre'] !== null) {
-                        $held[] = [
-                            $step['centre'],
-                            $step['machine'],
-                            $step['start'],
-                            $step['end'],
-                            $row->for === '' ? 'held promise' : "held: {$row->for}",
-                        ];
-                    }
+        foreach (HeldPromises::all() as $promise) {
+            $says = $promise->for === '' ? 'held promise' : "held: {$promise->for}";
+            foreach ($promise->steps() as $step) {
+                if ($step['centre'] !== null) {
+                    $held[] = [$step['centre'], $step['machine'], $step['start'], $step['end'], $says];
                 }
             }
         }

@@ -56,6 +56,19 @@ final class CustomerOrderList
         return new Cut(self::withCovers($cut->rows), $cut->count);
     }
 
+    /**
+     * What is open with a customer.
+     *
+     * @return Cut<DemandLine>
+     */
+    public static function ofCustomer(int $customer): Cut
+    {
+        $query = self::query('open', '', 0)->where('o.customer_id', $customer);
+        $cut = Cut::read($query, self::SHOWN, fn (Row $row): Row => $row);
+
+        return new Cut(self::withCovers($cut->rows), $cut->count);
+    }
+
     private static function query(string $show, string $text, int $order): Builder
     {
         $query = DB::table('customer_order_lines AS l')->join('customer_orders AS o', 'o.id', 'l.customer_order_id')

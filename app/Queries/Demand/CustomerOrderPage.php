@@ -10,6 +10,7 @@ use App\Reading\Row;
 use App\Shop\Shelves;
 use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -46,7 +47,11 @@ final readonly class CustomerOrderPage
             DB::table('customer_orders AS o')
                 ->join('customers AS c', 'c.id', 'o.customer_id')
                 ->where('o.id', $id)
-                ->select(['o.*', 'c.name AS customer', 'c.contact', 'c.address']),
+                ->leftJoin('contacts AS k', fn (JoinClause $join) => $join
+                    ->on('k.customer_id', 'c.id')
+                    ->where('k.position', 1))
+                ->select(['o.*', 'c.name AS customer', 'c.terms', 'c.note', 'k.name AS contact'])
+                ->selectRaw("COALESCE(NULLIF(o.ship_to, ''), NULLIF(c.ship_to, ''), c.address) AS goes_to"),
             DemandHead::from(...),
         );
         if ($order === null) {

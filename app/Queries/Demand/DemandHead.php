@@ -15,9 +15,11 @@ final readonly class DemandHead
         public string $customer,
         private string $reference,
         private string $orderedOn,
-        private string $shipTo,
-        private string $address,
+        private string $goesTo,
         private string $contact,
+        private string $terms,
+        public string $note,
+        public int $customerId,
     ) {
     }
 
@@ -30,20 +32,22 @@ final readonly class DemandHead
             $row->text('customer'),
             $row->text('reference'),
             $row->text('ordered_on'),
-            $row->textOrNull('ship_to') ?? '',
-            $row->text('address'),
-            $row->text('contact'),
+            $row->text('goes_to'),
+            $row->textOrNull('contact') ?? '',
+            $row->text('terms'),
+            $row->text('note'),
+            $row->int('customer_id'),
         );
     }
 
-    /** "PO 4711 · ordered Thu · Quay 4, Harbour · A. Person" */
+    /** "PO 4711 · ordered Thu · Quay 4, Harbour · A. Person · 30 days" */
     public function says(): string
     {
         return implode(' · ', [
             $this->reference,
             'ordered '.When::day($this->orderedOn),
-            $this->shipTo === '' ? $this->address : $this->shipTo,
-            ...($this->contact === '' ? [] : [$this->contact]),
+            $this->goesTo,
+            ...array_filter([$this->contact, $this->terms], fn (string $one): bool => $one !== ''),
         ]);
     }
 }

@@ -12,6 +12,7 @@ use KeepPace\Core\Stock\Tracking;
 final readonly class ShipLine
 {
     /**
+     * @param  bool  $isWholeOnly  the customer takes the order in one shipment
      * @param  BigDecimal  $open  wanted still
      * @param  BigDecimal  $ready  covered from stock
      * @param  Collection<int, ShipLot>  $lots
@@ -22,8 +23,8 @@ final readonly class ShipLine
         public string $number,
         private int $position,
         public string $customer,
-        private string $shipTo,
-        private string $address,
+        public string $goesTo,
+        public bool $isWholeOnly,
         public string $item,
         public string $itemNumber,
         public string $unit,
@@ -44,8 +45,8 @@ final readonly class ShipLine
             $row->text('number'),
             $row->int('position'),
             $row->text('customer'),
-            $row->textOrNull('ship_to') ?? '',
-            $row->text('address'),
+            $row->text('goes_to'),
+            $row->flag('is_whole_only'),
             $row->text('item_name'),
             $row->text('item_number'),
             $row->text('unit'),
@@ -67,11 +68,6 @@ final readonly class ShipLine
     public function label(): string
     {
         return "{$this->number} line {$this->position}";
-    }
-
-    public function goesTo(): string
-    {
-        return $this->shipTo === '' ? $this->address : $this->shipTo;
     }
 
     public function isOverdue(): bool

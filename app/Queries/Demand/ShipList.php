@@ -36,7 +36,8 @@ final class ShipList
             ->orderBy('l.promised_on')
             ->orderBy('l.id')
             ->select(['l.id', 'l.customer_order_id', 'l.position', 'l.item_id', 'l.promised_on'])
-            ->addSelect(['o.number', 'o.ship_to', 'cu.name AS customer', 'cu.address'])
+            ->addSelect(['o.number', 'cu.name AS customer', 'cu.is_whole_only'])
+            ->selectRaw("COALESCE(NULLIF(o.ship_to, ''), NULLIF(cu.ship_to, ''), cu.address) AS goes_to")
             ->addSelect(['i.number AS item_number', 'i.name AS item_name', 'i.tracking', 'u.code AS unit'])
             ->addSelect('t.quantity AS ready')
             ->selectRaw('l.quantity - l.shipped_quantity - l.cancelled_quantity AS open');

@@ -3,6 +3,8 @@
 namespace App\Queries\Orders;
 
 use App\Models\Calendar;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -14,8 +16,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class PaceStrips
 {
-    private const DAY = 480; // working minutes an outside day is drawn as
-
     /**
      * @param  Collection<int, ListedOrder>  $orders
      * @return array<int, PaceStrip> by order id
@@ -64,12 +64,13 @@ final class PaceStrips
                 DB::raw('s.taken_in > s.good + s.scrap AS here'),
             ]);
         $segments = [];
+        $day = Settings::whole(Setting::OutsideDayMinutes);
         foreach ($steps as $step) {
             $isOutside = $step->supplier_id !== null;
             $segments[$step->order_id][] = new PaceSegment(
                 $step->number,
                 $step->name,
-                max(1, $isOutside ? $step->lead_time_days * self::DAY : $step->planned_minutes),
+                max(1, $isOutside ? $step->lead_time_days * $day : $step->planned_minutes),
                 $step->millionths / 1_000_000,
                 $isOutside,
                 $step->started_at !== null,
@@ -94,7 +95,7 @@ final class PaceStrips
             if ($order->dueOn !== null) {
                 $dues[$order->id] = $onDay[$order->dueOn] ??= ShopState::minute(
                     CarbonImmutable::parse(
-                        $order->dueOn.' '.config()->string('pace.due_hour'),
+                        $order->dueOn.' '.Settings::text(Setting::DueHour),
                         config()->string('pace.zone'),
                     ),
                 );

@@ -8,6 +8,8 @@ use App\Queries\Orders\PaceSegment;
 use App\Queries\Orders\PaceStrip;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\ToApprove;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -19,9 +21,6 @@ use KeepPace\Core\Refused;
 /** A routing as its page shows it: its steps, with the time and the cost of so many pieces, drawn to scale. */
 final readonly class RoutingPage
 {
-    /** Working minutes an outside day is drawn as. */
-    private const DAY = 480;
-
     /**
      * @param  Collection<int, RoutingRow>  $rows
      * @param  list<string>  $holes  of a draft
@@ -120,10 +119,11 @@ final readonly class RoutingPage
 
     public function strip(): PaceStrip
     {
+        $day = Settings::whole(Setting::OutsideDayMinutes);
         $segments = $this->rows->map(fn (RoutingRow $row): PaceSegment => new PaceSegment(
             $row->number,
             $row->name,
-            max(1, $row->isOutside() ? $row->leadTimeDays * self::DAY : $row->minutes()),
+            max(1, $row->isOutside() ? $row->leadTimeDays * $day : $row->minutes()),
             0.0,
             $row->isOutside(),
             false,

@@ -7,6 +7,8 @@ use App\Queries\Orders\Coming;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
+use Closure;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** What is ordered of suppliers: lines still to come, soonest first, and one order. */
@@ -17,20 +19,37 @@ final class PurchaseList
 
     private const SHOWN = 400;
 
-    /** @return Cut<OpenPurchase> */
+    /** @return Cut<OpenPurchase> still to come, soonest first; or those of one order */
     public static function lines(?int $order = null): Cut
     {
+        return self::read(fn (Builder $lines): Builder => $order === null
+            ? self::open($lines)
+            : $lines->where('u.purchase_order_id', $order));
+    }
+
+    /** @return Cut<OpenPurchase> what is to come of a supplier, soonest first */
+    public static function ofSupplier(int $supplier): Cut
+    {
+        return self::read(fn (Builder $lines): Builder => self::open($lines)->where('po.supplier_id', $supplier));
+    }
+
+    private static function open(Builder $lines): Builder
+    {
+        return $lines->where('u.is_open', true)->orderBy('u.expected_on');
+    }
+
+    /**
+     * @param  Closure(Builder): Builder  $which
+     * @return Cut<OpenPurchase>
+     */
+    private static function read(Closure $which): Cut
+    {
         $deliveries = Deliveries::now();
-        $lines = DB::table('purchase_lines AS u')
+        $lines = $which(DB::table('purchase_lines AS u')
             ->join('purchase_orders AS po', 'po.id', 'u.purchase_order_id')
             ->join('suppliers AS s', 's.id', 'po.supplier_id')
             ->join('items AS i', 'i.id', 'u.item_id')
-            ->join('units AS x', 'x.id', 'i.unit_id')
-            ->when(
-                $order === null,
-                fn ($query) => $query->where('u.is_open', true)->orderBy('u.expected_on'),
-                fn ($query) => $query->where('u.purchase_order_id', $order),
-            )
+            ->join('units AS x', 'x.id', 'i.unit_id'))
             ->orderBy('u.id')
             ->select([
                 'u.id',

@@ -2,7 +2,10 @@
 
 namespace App\Queries\Shortages;
 
+use App\Settings\Setting;
+use App\Settings\Settings;
 use App\Shop\Deliveries;
+use App\Shop\LeadTime;
 use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
@@ -23,7 +26,7 @@ final readonly class ShortItem
         public string $unit,
         public ?string $supplier,
         private bool $isMadeHere,
-        private int $leadTimeDays,
+        private LeadTime $lead,
         public ?string $orderBy,
         public BigDecimal $missing,
         public Collection $parts,
@@ -43,7 +46,7 @@ final readonly class ShortItem
             $first->unit,
             $first->supplier,
             $first->kind->isMadeHere(),
-            $first->leadTimeDays,
+            $first->lead,
             $parts->pluck('orderBy')->filter()->min(),
             BigDecimal::sum(0, ...$parts->pluck('missing')->all()),
             $parts,
@@ -70,14 +73,14 @@ final readonly class ShortItem
     /** "Wed if today" */
     public function comesSays(): string
     {
-        return When::day($this->deliveries->comesOn($this->leadTimeDays)).' if today';
+        return When::day($this->deliveries->comesOn($this->lead)).' if today';
     }
 
     /** "12 working days" */
     public function leadSays(): string
     {
-        return $this->leadTimeDays > 0
-            ? Figures::count($this->leadTimeDays, 'working day')
-            : 'lead time not known, '.Figures::count(config()->integer('pace.lead_time_days'), 'day').' taken';
+        return $this->lead->isKnown()
+            ? Figures::count($this->lead->days, 'working day')
+            : 'lead time not known, '.Figures::count(Settings::whole(Setting::LeadTimeDays), 'day').' taken';
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Queries\Shortages;
 
 use App\Reading\Row;
+use App\Shop\LeadTime;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\ItemKind;
@@ -30,7 +31,7 @@ final readonly class ShortPart
         public ItemKind $kind,
         public string $unit,
         public ?string $supplier,
-        public int $leadTimeDays,
+        public LeadTime $lead,
         public int $step,
         public BigDecimal $missing,
         public BigDecimal $fromStock,
@@ -57,7 +58,7 @@ final readonly class ShortPart
             $row->enum('kind', ItemKind::class),
             $row->text('unit'),
             $row->textOrNull('supplier'),
-            $row->int('lead_time_days'),
+            LeadTime::from($row),
             $row->int('step_number'),
             $row->decimal('missing'),
             $row->decimal('from_stock'),

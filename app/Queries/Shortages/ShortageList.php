@@ -5,6 +5,7 @@ namespace App\Queries\Shortages;
 use App\Models\Plan;
 use App\Reading\Row;
 use App\Shop\Deliveries;
+use App\Shop\LeadTime;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -131,7 +132,7 @@ final readonly class ShortageList
 
     private static function components(): Builder
     {
-        return DB::table('plan_components AS p')
+        return LeadTime::on(DB::table('plan_components AS p')
             ->join('order_components AS c', 'c.id', 'p.component_id')
             ->join('orders AS o', 'o.id', 'c.order_id')
             ->join('items AS i', 'i.id', 'c.item_id')
@@ -156,8 +157,6 @@ final readonly class ShortageList
                 'o.short_reason',
                 'i.number AS item_number',
                 'i.name AS item_name',
-                'i.kind',
-                'i.lead_time_days',
                 'u.code AS unit',
                 's.name AS supplier',
                 'po.late_minutes',
@@ -169,7 +168,7 @@ final readonly class ShortageList
                     JOIN plan_steps ps ON ps.order_step_id = os.id AND ps.plan_id = ?
                     WHERE os.order_id = c.order_id AND os.number >= c.step_number) AS hurts',
                 [Plan::LIVE],
-            );
+            ));
     }
 
     /**

@@ -6,6 +6,7 @@ use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
 use App\Shop\Handful;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 
 /** A step whose pieces are at a supplier, and when each handful of them is due back. */
@@ -19,7 +20,19 @@ final readonly class OutsideJob
     /** @return Collection<int, self> what comes back first stands first */
     public static function all(Deliveries $deliveries): Collection
     {
-        $steps = StationSteps::open()
+        return self::read(StationSteps::open(), $deliveries);
+    }
+
+    /** @return Collection<int, self> those at one supplier */
+    public static function at(int $supplier, Deliveries $deliveries): Collection
+    {
+        return self::read(StationSteps::open()->where('s.supplier_id', $supplier), $deliveries);
+    }
+
+    /** @return Collection<int, self> */
+    private static function read(Builder $open, Deliveries $deliveries): Collection
+    {
+        $steps = $open
             ->join('suppliers AS v', 'v.id', 's.supplier_id')
             ->addSelect('v.name AS supplier')
             ->whereRaw('s.taken_in > s.good + s.scrap');

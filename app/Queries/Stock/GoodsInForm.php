@@ -43,8 +43,9 @@ final readonly class GoodsInForm
         $this->more = $all > $purchases->count()
             ? "first {$purchases->count()} of {$all}: the others are booked in from Purchases"
             : '';
-        $this->places = Place::query()->where('kind', 'store')->orderBy('id')->pluck('name', 'id');
+        $this->places = Place::offered();
         $this->owners = ['' => 'ours'] + Customer::query()
+            ->whereNull('retired_at')
             ->orderBy('name')
             ->get(['id', 'name'])
             ->mapWithKeys(fn (Customer $customer): array => [$customer->id => "{$customer->name}'s own"])

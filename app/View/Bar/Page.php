@@ -35,9 +35,15 @@ enum Page: string
     case Stock = 'stock.index';
     case Bookings = 'bookings.index';
     case Periods = 'periods.index';
+    case Standards = 'standards.index';
     case Items = 'items.index';
     case Drafts = 'drafts.index';
     case WorkCentres = 'centres.index';
+    case Customers = 'customers.index';
+    case Suppliers = 'suppliers.index';
+    case Places = 'places.index';
+    case Units = 'units.index';
+    case Settings = 'settings.index';
     case Import = 'import.index';
     case People = 'people.index';
 
@@ -68,9 +74,15 @@ enum Page: string
             self::Stock => 'On hand',
             self::Bookings => 'Bookings',
             self::Periods => 'Periods',
+            self::Standards => 'Standard costs',
             self::Items => 'Items',
             self::Drafts => 'Drafts',
             self::WorkCentres => 'Work centres',
+            self::Customers => 'Customers',
+            self::Suppliers => 'Suppliers',
+            self::Places => 'Places',
+            self::Units => 'Units',
+            self::Settings => 'Settings',
             self::Import => 'Files in and out',
             self::People => 'People',
         };
@@ -87,8 +99,9 @@ enum Page: string
             self::Stations, self::Receive => Subject::Floor,
             self::Purchases => Subject::Suppliers,
             self::Stock, self::Bookings => Subject::Stock,
-            self::Periods => Subject::Books,
-            self::Items, self::Drafts, self::WorkCentres, self::Import, self::People => Subject::Data,
+            self::Periods, self::Standards => Subject::Books,
+            self::Items, self::Drafts, self::WorkCentres, self::Customers, self::Suppliers, self::Places,
+            self::Units, self::Settings, self::Import, self::People => Subject::Data,
         };
     }
 
@@ -97,6 +110,7 @@ enum Page: string
         return match ($this) {
             self::Import => Deed::Import,
             self::People => Deed::People,
+            self::Standards => Deed::SeeMoney,
             default => Deed::Look,
         };
     }

@@ -19,7 +19,8 @@
             <x-field bare name="quantity" :label="'Scrap at '.$row->where()" class="n" placeholder="scrap"
                 inputmode="decimal" />
             <x-choice bare name="class" label="Class of scrap" :options="$classes" />
-            <x-field bare name="reason" label="Why it is scrap" placeholder="why" size="12" maxlength="200" />
+            <x-field bare name="reason" list="reasons-scrap" label="Why it is scrap" placeholder="why" size="12"
+                maxlength="200" />
             <button class="btn btn-quiet btn-small">Scrap it</button>
         </x-form>
         @if ($isLot)

@@ -7,7 +7,8 @@
     <div class="d-flex gap-2">
         <x-field bare :in="$in" :form="$form" name="scrap" :label="'Scrap of '.$job->order" class="n" value="0"
             inputmode="decimal" />
-        <x-field bare :in="$in" :form="$form" name="reason" :label="'Why scrap of '.$job->order" placeholder="why scrap"
+        <x-field bare :in="$in" :form="$form" name="reason" list="reasons-scrap"
+            :label="'Why scrap of '.$job->order" placeholder="why scrap"
             size="10" maxlength="200" />
     </div>
 </td>

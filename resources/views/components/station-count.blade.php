@@ -11,7 +11,7 @@
             <x-field name="good" :label="$job->goodSays()" class="n" :value="$print->amount($job->toDo())"
                 inputmode="decimal" />
             <x-field name="scrap" label="Scrap" class="n" value="0" inputmode="decimal" />
-            <x-field name="reason" label="Why scrap" size="9" maxlength="200" />
+            <x-field name="reason" list="reasons-scrap" label="Why scrap" size="9" maxlength="200" />
             @if ($job->next)
                 <x-field name="pass_on" :label="'Pass on to '.$job->next" class="n"
                     :value="$print->amount($job->toPassOn())" inputmode="decimal" />

@@ -21,7 +21,7 @@
             <span><span class="num">{{ $line->position }}</span> {{ $line->item }}: what is made for it</span>
             <x-choice bare name="then" label="What becomes of it" :options="$print->noLongerFor()" />
             <x-choice bare name="other" label="Other line" :options="$page->otherLines($line)" />
-            <x-field bare name="reason" label="Why" placeholder="why" size="20" maxlength="200" />
+            <x-field bare name="reason" list="reasons-change" label="Why" placeholder="why" size="20" maxlength="200" />
             <button class="btn btn-quiet btn-small">Cancel line {{ $line->position }}</button>
             @if ($page->hangsOn($line))
                 <span class="sub">On it hang {{ $page->hangsOn($line) }}.</span>

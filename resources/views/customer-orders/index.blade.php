@@ -22,35 +22,7 @@
     @if ($cut->rows->isEmpty())
         <div class="none">No line is here. {{ $text !== '' ? "Nothing matches “{$text}”." : '' }}</div>
     @else
-        <table class="list">
-            <thead>
-                <tr>
-                    <th>Line</th>
-                    <th>Customer</th>
-                    <th>Item</th>
-                    <th class="n">Ordered</th>
-                    <th>Unit</th>
-                    <th>Promised</th>
-                    <th>Covered</th>
-                </tr>
-            </thead>
-            <tbody>
-                @foreach ($cut->rows as $line)
-                    <tr>
-                        <td class="tight">
-                            <a class="num" href="{{ route('customer-orders.show', $line->customerOrderId) }}">
-                                {{ $line->line() }}</a>
-                        </td>
-                        <td class="cut">{{ $line->customer }} <span class="sub">{{ $line->reference }}</span></td>
-                        <td class="cut">{{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span></td>
-                        <td class="n">{{ $print->amount($line->quantity) }}</td>
-                        <td>{{ $line->unit }}</td>
-                        <td @class(['tight', 'behind' => $line->isOverdue()])>{{ $print->day($line->promisedOn) }}</td>
-                        <td><x-cover :line="$line" /></td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
+        <x-demand-lines :lines="$cut->rows" />
     @endif
     <x-cut :of="$cut" />
 </x-layout>

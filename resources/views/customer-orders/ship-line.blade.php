@@ -1,9 +1,9 @@
 {{-- A line that can go; all of an order go with one button, beside the first. --}}
 <tr>
     <td class="tight"><a class="num" href="{{ route('customer-orders.show', $id) }}">{{ $line->line() }}</a></td>
-    <td class="cut w2" title="{{ $line->goesTo() }}">
+    <td class="cut w2" title="{{ $line->goesTo }}">
         @if ($loop->first)
-            {{ $line->customer }} <span class="sub">{{ $line->goesTo() }}</span>
+            {{ $line->customer }} <span class="sub">{{ $line->goesTo }}</span>
         @endif
     </td>
     <td class="cut">{{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span></td>
@@ -33,6 +33,12 @@
             @can('ship')
                 <x-form :id="'ship'.$id" :to="route('ship.store', $id)">
                     <button class="btn btn-act btn-small">Ship {{ $line->number }}</button>
+                    @if ($line->isWholeOnly)
+                        <label class="d-inline">
+                            <input type="checkbox" name="in_parts" value="1"> in parts all the same
+                        </label>
+                        <x-why field="in_parts" />
+                    @endif
                 </x-form>
             @endcan
         @endif

@@ -1,11 +1,15 @@
 <x-layout :title="$page->order->number">
     <div class="head">
-        <h1>{{ $page->order->number }} · {{ $page->order->customer }}</h1>
+        <h1>
+            {{ $page->order->number }} ·
+            <a href="{{ route('customers.show', $page->order->customerId) }}">{{ $page->order->customer }}</a>
+        </h1>
         <span class="say">{{ $page->order->says() }}</span>
         @can('ship')
             <a class="btn btn-quiet ms-auto" href="{{ route('ship.index') }}#o{{ $page->order->id }}">Ship</a>
         @endcan
     </div>
+    @if ($page->order->note !== '')<p class="written">{{ $page->order->note }}</p>@endif
     @can('cover')
         @if ($page->uncovered()->isNotEmpty())
             <x-form class="actions" :to="route('covers.store')">
@@ -60,4 +64,5 @@
     @endcan
     <h2>Booked on this order</h2>
     <x-bookings :rows="$page->bookings" />
+    <x-reasons for="change" />
 </x-layout>

@@ -16,14 +16,15 @@
         <x-form class="actions align-items-end" key="split" :to="route('orders.split', $order->id)">
             <input type="hidden" name="version" value="{{ $order->version }}">
             <x-field name="quantity" label="Pieces to split off" class="n" inputmode="decimal" />
-            <x-field name="reason" label="Why" size="20" maxlength="200" />
+            <x-field name="reason" list="reasons-change" label="Why" size="20" maxlength="200" />
             <button class="btn btn-quiet">Split them off</button>
         </x-form>
         @if ($order->canBeCancelled())
             <x-form class="actions align-items-end" method="delete" key="cancel"
                 :to="route('orders.destroy', $order->id)">
                 <input type="hidden" name="version" value="{{ $order->version }}">
-                <x-field bare name="reason" label="Why it is cancelled" placeholder="why it is cancelled" size="30"
+                <x-field bare name="reason" list="reasons-change" label="Why it is cancelled"
+                    placeholder="why it is cancelled" size="30"
                     maxlength="200" />
                 <button class="btn btn-quiet btn-small">Cancel this order</button>
             </x-form>

@@ -20,7 +20,8 @@
                 placeholder="item instead" size="9" />
             <x-field bare :in="$typed($part->form('swap'))" name="quantity" label="How much" class="n"
                 placeholder="how much" inputmode="decimal" />
-            <x-field bare :in="$typed($part->form('swap'))" name="reason" label="Why" placeholder="why" size="10"
+            <x-field bare :in="$typed($part->form('swap'))" name="reason" list="reasons-change" label="Why"
+                placeholder="why" size="10"
                 maxlength="200" />
             <button class="btn btn-quiet btn-small">Substitute</button>
         </form>

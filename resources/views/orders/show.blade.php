@@ -45,4 +45,5 @@
     </div>
     <h2>Booked on this order</h2>
     <x-bookings :rows="$page->bookings" />
+    <x-reasons for="change" />
 </x-layout>

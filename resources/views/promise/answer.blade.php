@@ -53,7 +53,7 @@
                 </select>
             </div>
             <input type="hidden" name="finish" value="{{ $answer->nobody->minute }}">
-            <x-field name="hours" label="For hours" value="4" class="n" inputmode="numeric" />
+            <x-field name="hours" label="For hours" :value="$hours" class="n" inputmode="numeric" />
             <x-field name="for" label="For whom" size="18" maxlength="80" />
             <button class="btn btn-act">Hold the time</button>
         </x-form>

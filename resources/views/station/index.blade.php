@@ -15,4 +15,5 @@
     @else
         <x-outside-jobs :jobs="$outside" />
     @endif
+    <x-reasons for="scrap" />
 </x-layout>

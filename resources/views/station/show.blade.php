@@ -17,4 +17,5 @@
         <x-on-the-way :queue="$queue" />
     @endif
     <x-cut :of="$queue->all" />
+    <x-reasons for="scrap" />
 </x-layout>

@@ -60,4 +60,5 @@
             <x-changes :rows="$changes" />
         </section>
     </div>
+    <x-reasons for="scrap" />
 </x-layout>

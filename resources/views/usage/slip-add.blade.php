@@ -8,7 +8,7 @@
         <x-field name="step_number" label="Step" class="n" :value="$page->firstStep()" inputmode="numeric" />
         <x-field name="quantity" label="Quantity" class="n" inputmode="decimal" />
         <x-field name="unit" label="Unit" size="4" placeholder="stock" />
-        <x-field name="reason" label="Why" size="22" maxlength="200" />
+        <x-field name="reason" list="reasons-change" label="Why" size="22" maxlength="200" />
         <button class="btn btn-quiet">Add it</button>
     </x-form>
 </x-more>

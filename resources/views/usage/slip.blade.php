@@ -66,4 +66,5 @@
             <span class="sub">Last kept by {{ $slip->changedBy->name }}, {{ $print->when($slip->updated_at) }}.</span>
         </x-form>
     @endif
+    <x-reasons for="change" />
 </x-layout>

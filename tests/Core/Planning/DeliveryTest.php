@@ -4,6 +4,7 @@ use KeepPace\Core\Calendar\DayException;
 use KeepPace\Core\Calendar\Shift;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Delivery;
+use KeepPace\Core\Planning\SupplierDays;
 
 /* W11, order by with calendars: common practice. */
 
@@ -17,22 +18,27 @@ function weekdays(array $closed = []): WorkingCalendar
     );
 }
 
-/** @param  list<string>  $theirsClosed */
+/**
+ * @param  list<string>  $theirsClosed
+ * @param  list<int>  $ordersOn
+ * @param  list<int>  $deliversOn
+ */
 function delivery(
     int $lead,
     int $transport = 0,
     int $inspection = 0,
     array $theirsClosed = [],
     ?string $from = null,
+    array $ordersOn = [],
+    array $deliversOn = [],
 ): Delivery {
     $ours = weekdays(['2026-12-25', '2027-01-01']);
 
     return new Delivery(
         $ours,
-        weekdays($theirsClosed),
+        new SupplierDays(weekdays($theirsClosed), $transport, $ordersOn, $deliversOn),
         $ours->windows($ours->minute('2026-10-01', '00:00'), $ours->minute('2027-04-01', '00:00')),
         $lead,
-        $transport,
         $inspection,
         $from,
     );
@@ -72,6 +78,8 @@ it('finds no day too late and none too early: a day later misses it', function (
         mt_rand(0, 2),
         ['2026-12-14', '2026-12-31'],
         mt_rand(0, 1) === 1 ? '09:00' : null,
+        [[], [2], [1, 4]][mt_rand(0, 2)],
+        [[], [3], [2, 5]][mt_rand(0, 2)],
     );
     $needed = weekdays()->minute('2026-12-07', '00:00') + mt_rand(0, 60 * 1440);
     $by = $delivery->orderBy($needed);
@@ -85,6 +93,23 @@ it('finds no day too late and none too early: a day later misses it', function (
 
 it('ends in a calendar without a working day', function () {
     $never = new WorkingCalendar('Europe/Dublin', []);
-    $delivery = new Delivery($never, $never, $never->windows(0, 1440), 3);
+    $delivery = new Delivery($never, new SupplierDays($never), $never->windows(0, 1440), 3);
     expect($delivery->comesOn('2026-11-24'))->toBeString()->and($delivery->orderBy(29_000_000))->toBeString();
+});
+
+/* Order and delivery days of a supplier: common practice, the days counted by hand in the calendar of 2026. */
+it('orders on days on which he takes orders, and it comes on days on which he delivers', function () {
+    // ordered on Tue 24 Nov, taken on Thu 26; three working days to Tue 1 Dec; he drives on Fridays
+    $weekly = delivery(3, ordersOn: [4], deliversOn: [5]);
+    expect($weekly->comesOn('2026-11-24'))->toBe('2026-12-04')
+        ->and($weekly->comesOn('2026-11-26'))->toBe('2026-12-04')
+        ->and($weekly->comesOn('2026-11-27'))->toBe('2026-12-11')
+        // usable on Mon 7 Dec: the Thursday before is the last that still keeps it
+        ->and($weekly->orderBy(weekdays()->minute('2026-12-07', '07:00')))->toBe('2026-11-26')
+        ->and($weekly->orderBy(weekdays()->minute('2026-12-07', '06:59')))->toBe('2026-11-19');
+});
+
+it('takes the next delivery where the day is a holiday of ours', function () {
+    // Fri 25 Dec is a holiday: it comes a week later, and Fri 1 Jan is one too
+    expect(delivery(1, deliversOn: [5])->comesOn('2026-12-22'))->toBe('2027-01-08');
 });

@@ -3,6 +3,7 @@
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
+use App\Actions\Partners\RetirePartner;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\RetireItem;
 use App\Actions\Purchasing\LineToBuy;
@@ -14,12 +15,18 @@ use App\Actions\Schedule\SayAbsent;
 use App\Actions\Schedule\UndoPlan;
 use App\Actions\Schedule\WhatIf;
 use App\Actions\Stock\ReserveStock;
+use App\Actions\Stock\StandardTaken;
+use App\Actions\Stock\TakeStandards;
 use App\Actions\Usage\ProposeSlip;
 use App\Models\Booking;
+use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\PartnerKind;
 use App\Models\RevisionKind;
+use App\Models\Supplier;
 use App\Planner\PlanRound;
+use App\Settings\Settings;
 use App\Shop\Ties;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -1065,6 +1072,182 @@ function deed(object $test, string $name): array
             'field' => 'refused',
             'says' => 'was changed meanwhile',
         ],
+        'enter a customer' => [
+            'role' => Role::Sales,
+            'method' => 'post',
+            'uri' => '/customers',
+            'no' => Role::Buyer,
+            'data' => [
+                'number' => 'K-77',
+                'name' => 'Thornfield Apiary',
+                'contacts' => [['name' => 'Ada Lunt', 'phones' => '01 555 0101, 01 555 0102']],
+            ],
+            'bad' => ['number' => 'k-01'],
+            'field' => 'number',
+            'says' => 'That is K-01',
+        ],
+        'change a customer' => [
+            'role' => Role::Sales,
+            'method' => 'put',
+            'uri' => '/customers/1',
+            'no' => Role::Planner,
+            'data' => [
+                'version' => Customer::query()->findOrFail(1)->version,
+                'name' => 'Heatherfell',
+                'finish_days' => '3',
+                'is_whole_only' => '1',
+            ],
+            'bad' => ['version' => 4],
+            'field' => 'refused',
+            'says' => 'was changed meanwhile',
+        ],
+        'enter a supplier' => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => '/suppliers',
+            'no' => Role::Sales,
+            'data' => [
+                'number' => 'S-77',
+                'name' => 'Lowmoor Galvanising',
+                'minimum_order' => '150',
+                'orders_on' => ['4'],
+                'delivers_on' => ['2', '5'],
+                'contacts' => [['name' => 'Jem Pike', 'mails' => 'jem@lowmoor.example']],
+            ],
+            'bad' => ['contacts' => [['name' => 'Jem Pike', 'mails' => 'jem at lowmoor']]],
+            'field' => 'contacts.0.mails',
+            'says' => 'is no mail address',
+        ],
+        'change a supplier' => [
+            'role' => Role::Buyer,
+            'method' => 'put',
+            'uri' => '/suppliers/1',
+            'no' => Role::Sales,
+            'data' => [
+                'version' => Supplier::query()->findOrFail(1)->version,
+                'name' => 'Steel Stock',
+                'transport_days' => '2',
+            ],
+            'bad' => ['transport_days' => '61'],
+            'field' => 'transport_days',
+            'says' => '60',
+        ],
+        'retire a customer' => (fn (Customer $customer): array => [
+            'role' => Role::Sales,
+            'method' => 'post',
+            'uri' => "/customers/{$customer->id}/retired",
+            'no' => Role::Buyer,
+            'data' => ['version' => 1],
+            'bad' => ['version' => 7],
+            'field' => 'refused',
+            'says' => 'was changed meanwhile',
+        ])(newCustomer()),
+        'deal with a customer again' => (function () use ($shop): array {
+            $customer = newCustomer();
+            app(RetirePartner::class)
+                ->handle(PartnerKind::Customer, $customer->id, 1, true, $shop->sign(Role::Sales));
+
+            return [
+                'role' => Role::Sales,
+                'method' => 'delete',
+                'uri' => "/customers/{$customer->id}/retired",
+                'no' => Role::Buyer,
+                'data' => ['version' => 2],
+                'bad' => ['version' => 1],
+                'field' => 'refused',
+                'says' => 'was changed meanwhile',
+            ];
+        })(),
+        'set what the shop goes by' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/settings',
+            'no' => Role::Planner,
+            'data' => ['version' => Settings::version(), 'due_hour' => '15:00', 'overdue_days' => '3'],
+            'bad' => ['overdue_days' => '61'],
+            'field' => 'overdue_days',
+            'says' => 'from 0 to 60',
+        ],
+        'number from now on' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/settings/numberings',
+            'no' => Role::Planner,
+            'data' => [
+                'prefix_order' => 'A-',
+                'next_order' => '9001',
+                'prefix_customer_order' => 'C-',
+                'next_customer_order' => '70001',
+                'prefix_purchase' => 'P-',
+                'next_purchase' => '80001',
+                'prefix_serial' => 'MX-',
+                'next_serial' => '90001',
+            ],
+            'bad' => ['prefix_order' => 'A.*'],
+            'field' => 'prefix_order',
+            'says' => 'Letters, digits and hyphens',
+        ],
+        'offer reasons' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/settings/reasons',
+            'no' => Role::Planner,
+            'data' => ['scrap' => "burr\nwrong radius", 'change' => 'customer asked'],
+            'bad' => ['scrap' => str_repeat('x', 81)],
+            'field' => 'scrap',
+            'says' => 'of 80 characters',
+        ],
+        'keep units' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/units',
+            'no' => Role::Planner,
+            'data' => ['units' => [['code' => 'crate', 'name' => 'crate', 'decimals' => '0', 'rec20' => 'cr']]],
+            'bad' => ['units' => [['code' => 'PC', 'name' => 'box']]],
+            'field' => 'units.0.code',
+            'says' => 'That is piece already',
+        ],
+        'keep places' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/places',
+            'no' => Role::Planner,
+            'data' => ['places' => [['code' => 'YARD', 'name' => 'Yard']]],
+            'bad' => ['places' => [['code' => 'stores', 'name' => 'Yard']]],
+            'field' => 'places.0.code',
+            'says' => 'already',
+        ],
+        'take standard costs' => (fn (Item $foot): array => [
+            'role' => Role::CostClerk,
+            'method' => 'post',
+            'uri' => '/standard-costs',
+            'no' => Role::Planner,
+            'data' => [
+                'only' => [(string) $foot->id],
+                'seen' => [$foot->id => $foot->cost],
+                'costs' => [$foot->id => '1.05'],
+                'reason' => 'new year',
+            ],
+            'bad' => ['seen' => [$foot->id => '7']],
+            'field' => "costs.{$foot->id}",
+            'says' => 'was changed meanwhile',
+        ])($shop->item('FOOT-1')),
+        'take standard costs back' => (function () use ($shop): array {
+            $foot = $shop->item('FOOT-1');
+            $taken = [$foot->id => new StandardTaken($foot->cost, '1.05')];
+            $booking = app(TakeStandards::class)->handle($taken, $shop->sign(Role::CostClerk, 'new year'));
+
+            return [
+                'role' => Role::CostClerk,
+                'method' => 'delete',
+                'uri' => "/standard-costs/{$booking->id}",
+                'no' => Role::Planner,
+                'data' => ['reason' => 'too early'],
+                'bad' => ['reason' => ''],
+                'field' => 'reason',
+                'says' => 'Say why',
+            ];
+        })(),
         'let somebody in' => [
             'role' => Role::Supervisor,
             'method' => 'post',
@@ -1187,6 +1370,19 @@ const DEEDS = [
     'answer when a handful is back',
     'enter a work centre',
     'change a work centre',
+    'enter a customer',
+    'change a customer',
+    'enter a supplier',
+    'change a supplier',
+    'retire a customer',
+    'deal with a customer again',
+    'set what the shop goes by',
+    'number from now on',
+    'offer reasons',
+    'keep units',
+    'keep places',
+    'take standard costs',
+    'take standard costs back',
     'enter an item',
     'change an item',
     'retire an item',
@@ -1225,6 +1421,12 @@ function itemFacts(object $test, string $number): array
             ->map(fn ($one): array => ['unit' => $one->unit->code, 'p' => (string) $one->p, 'q' => (string) $one->q])
             ->all(),
     ];
+}
+
+/** Somebody nothing is open with. */
+function newCustomer(): Customer
+{
+    return Customer::query()->create(['number' => 'K-88', 'name' => 'Quayside Candles', 'address' => ''])->refresh();
 }
 
 /** One nothing uses. */
@@ -1288,12 +1490,17 @@ function books(): array
             'routing_step_ways',
             'product_changes',
             'changeovers',
+            'contacts',
+            'contact_ways',
+            'settings',
+            'reasons',
         ] as $table
     ) {
         $sums[$table] = (string) DB::selectOne("CHECKSUM TABLE {$table}")->Checksum;
     }
     // where the database makes a column, that is not steady
-    foreach (['items', 'structures', 'routings', 'routing_steps', 'work_centres'] as $table) {
+    $made = ['items', 'structures', 'routings', 'routing_steps', 'work_centres', 'customers', 'suppliers'];
+    foreach ([...$made, 'units', 'places'] as $table) {
         $sums[$table] = md5((string) json_encode(DB::table($table)->orderBy('id')->get()));
     }
 

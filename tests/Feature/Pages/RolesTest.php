@@ -27,8 +27,8 @@ it('lets a role do just this', function (Role $role, array $deeds) {
     ]],
     [Role::Storekeeper, ['issue', 'goods-in', 'from-supplier', 'receive', 'ship', 'reverse', 'see-money']],
     [Role::Operator, ['report', 'say-absent']],
-    [Role::Buyer, ['goods-in', 'purchase', 'see-money', 'change-items']],
-    [Role::Sales, ['enter-customer-order', 'cover', 'promise', 'see-money']],
+    [Role::Buyer, ['goods-in', 'purchase', 'see-money', 'change-items', 'keep-suppliers']],
+    [Role::Sales, ['enter-customer-order', 'cover', 'promise', 'see-money', 'keep-customers']],
     [Role::CostClerk, ['close', 'value', 'reverse', 'see-money']],
     [
         Role::Supervisor,
@@ -58,6 +58,9 @@ it('lets a role do just this', function (Role $role, array $deeds) {
             'change-items',
             'draw-up',
             'approve',
+            'keep-customers',
+            'keep-suppliers',
+            'set-up',
         ],
     ],
 ]);

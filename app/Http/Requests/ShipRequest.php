@@ -4,8 +4,8 @@ namespace App\Http\Requests;
 
 use Brick\Math\BigDecimal;
 
-/** Quantities beside lines, by line id; empty and zero ones are passed by. */
-class LinesRequest extends DeedRequest
+/** What is shipped of lines, by line id; empty and zero ones are passed by. */
+class ShipRequest extends DeedRequest
 {
     protected function fields(): array
     {
@@ -14,8 +14,7 @@ class LinesRequest extends DeedRequest
             'lines.*.quantity' => ['nullable', ...Rules::amountOrZero()],
             'lines.*' => ['array:quantity,lot'],
             'lines.*.lot' => ['nullable', 'integer', 'between:0,999999999999999999'],
-            'over_plan' => ['nullable', 'boolean'],
-            'reason' => ['nullable', ...Rules::text(200)],
+            'in_parts' => ['nullable', 'boolean'],
         ];
     }
 

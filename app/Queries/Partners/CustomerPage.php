@@ -1,0 +1,76 @@
+<?php
+
+namespace App\Queries\Partners;
+
+use App\Models\Customer;
+use App\Models\PartnerKind;
+use App\Queries\Demand\CustomerOrderList;
+use App\Queries\Demand\DemandLine;
+use App\Queries\ProductTrail;
+use App\Reading\Cut;
+use App\Reading\Row;
+use App\Settings\Setting;
+use App\Settings\Settings;
+use App\Wording\Figures;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** A customer with what is known of them and what is going on with them. */
+final readonly class CustomerPage
+{
+    /**
+     * @param  Cut<DemandLine>  $lines  open ones, the first promised first
+     * @param  Cut<PartnerOrder>  $orders
+     * @param  Collection<int, OwnMaterial>  $material
+     * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     */
+    private function __construct(
+        public Customer $partner,
+        public Cut $lines,
+        public Cut $orders,
+        public Collection $material,
+        public Collection $changes,
+    ) {
+    }
+
+    public static function of(int $id): self
+    {
+        $material = DB::table('balances AS b')
+            ->join('items AS i', 'i.id', 'b.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->where('b.owner_id', $id)
+            ->where('b.quantity', '>', 0)
+            ->groupBy('i.id', 'i.number', 'i.name', 'u.code')
+            ->orderBy('i.number')
+            ->select(['i.id', 'i.number', 'i.name', 'u.code AS unit'])
+            ->selectRaw('SUM(b.quantity) AS quantity');
+
+        return new self(
+            Customer::query()->with('contacts.ways')->findOrFail($id),
+            CustomerOrderList::ofCustomer($id),
+            PartnerOrder::of(PartnerKind::Customer, $id),
+            Row::all($material, OwnMaterial::from(...)),
+            ProductTrail::of(PartnerKind::Customer->value, $id),
+        );
+    }
+
+    private static function finished(int $days): string
+    {
+        return $days === 0 ? 'on the day it ships' : Figures::count($days, 'working day').' before it ships';
+    }
+
+    /** @return array<string, string> what is known, by what it is called */
+    public function facts(): array
+    {
+        $customer = $this->partner;
+        $days = $customer->finish_days ?? Settings::whole(Setting::FinishDaysBefore);
+
+        return array_filter([
+            'Address' => $customer->address,
+            'Goods go to' => $customer->ship_to === '' ? 'their address' : $customer->ship_to,
+            'Terms' => $customer->terms,
+            'Finished' => self::finished($days).($customer->finish_days === null ? ', as the shop has it' : ''),
+            'Ships' => $customer->is_whole_only ? 'whole orders only' : 'in parts too',
+        ], fn (string $says): bool => $says !== '');
+    }
+}

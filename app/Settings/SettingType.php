@@ -1,0 +1,12 @@
+<?php
+
+namespace App\Settings;
+
+/** What is typed into a setting. */
+enum SettingType
+{
+    case Whole;
+    case Time;
+    case TimeOrNone;
+    case Choice;
+}

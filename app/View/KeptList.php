@@ -1,0 +1,89 @@
+<?php
+
+namespace App\View;
+
+use App\Queries\Settings\PlaceList;
+use App\Queries\Settings\UnitList;
+use Illuminate\Support\Collection;
+
+/** A short list that is kept as a whole: what its rows hold, and what can be typed into each. */
+final readonly class KeptList
+{
+    /**
+     * @param  array<string, array{string, int, int, string}>  $fields  label, width, most characters, input mode
+     * @param  string|null  $retired  what ticking one says; null = none can be retired
+     * @param  string  $uses  what is counted beside each
+     */
+    private function __construct(
+        public string $title,
+        public string $say,
+        public string $name,
+        public array $fields,
+        public ?string $retired,
+        public string $uses,
+        public DraftForm $form,
+    ) {
+    }
+
+    /** @param  Collection<int, UnitList>  $units */
+    public static function units(Collection $units): self
+    {
+        $rows = $units->map(fn (UnitList $unit): array => [
+            'id' => (string) $unit->id,
+            'version' => (string) $unit->version,
+            'code' => $unit->code,
+            'name' => $unit->name,
+            'decimals' => (string) $unit->decimals,
+            'rec20' => $unit->rec20,
+            'uses' => (string) $unit->items,
+        ]);
+
+        return new self(
+            'Units',
+            'What things are counted in. What is used can be counted finer, never coarser.',
+            'units',
+            [
+                'name' => ['Name', 20, 40, 'text'],
+                'decimals' => ['Decimals', 4, 1, 'numeric'],
+                'rec20' => ['UN/CEFACT code', 5, 3, 'text'],
+            ],
+            null,
+            'Items',
+            self::form($rows, ['name' => '', 'decimals' => '0', 'rec20' => ''], 'units'),
+        );
+    }
+
+    /** @param  Collection<int, PlaceList>  $places */
+    public static function places(Collection $places): self
+    {
+        $rows = $places->map(fn (PlaceList $place): array => [
+            'id' => (string) $place->id,
+            'version' => (string) $place->version,
+            'code' => $place->code,
+            'name' => $place->name,
+            'is_retired' => $place->isRetired ? '1' : '0',
+            'uses' => (string) $place->items,
+        ]);
+
+        return new self(
+            'Places',
+            'Where things lie in the stores.',
+            'places',
+            ['name' => ['Name', 30, 60, 'text']],
+            'not used any more',
+            'Items there',
+            self::form($rows, ['name' => '', 'is_retired' => '0'], 'places'),
+        );
+    }
+
+    /**
+     * @param  Collection<int, array<string, string>>  $rows
+     * @param  array<string, string>  $empty
+     */
+    private static function form(Collection $rows, array $empty, string $list): DraftForm
+    {
+        $begin = ['id' => '', 'version' => '', 'code' => '', 'uses' => '', ...$empty];
+
+        return DraftForm::of($rows->values()->all(), $begin, more: 2, list: $list);
+    }
+}

@@ -1,0 +1,3 @@
+<datalist id="reasons-{{ $kind->value }}">
+    @foreach ($reasons as $reason)<option value="{{ $reason }}">@endforeach
+</datalist>
