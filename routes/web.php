@@ -89,6 +89,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         ->middleware('may:draw-up')
         ->name('centres.update');
     Route::get('/drafts', [C\DraftController::class, 'index'])->name('drafts.index');
+    Route::get('/structures/{structure}/costs.pdf', [C\StructureController::class, 'paper'])->name('structures.paper');
     foreach (['structure' => C\StructureController::class, 'routing' => C\RoutingController::class] as $what => $of) {
         Route::get("/{$what}s/{{$what}}", [$of, 'show'])->name("{$what}s.show");
         Route::middleware('may:draw-up')->group(function () use ($what, $of): void {

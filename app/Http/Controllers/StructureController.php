@@ -11,12 +11,14 @@ use App\Http\Requests\StructureRequest;
 use App\Http\Requests\VersionRequest;
 use App\Models\RevisionKind;
 use App\Models\Structure;
+use App\Papers\StructurePaper;
 use App\Queries\Product\Beside;
 use App\Queries\Product\StructurePage;
 use App\View\StructureForm;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 
 /** What items are made of: shown with all levels and their cost, drawn up as drafts. */
@@ -37,6 +39,19 @@ class StructureController extends Controller
             'form' => $found->isDraft() && Gate::allows(Deed::DrawUp->value) ? StructureForm::of($page->lines) : null,
             'beside' => $other === null ? null : Beside::of(RevisionKind::Structure, $other->id, $found->id),
             'other' => $other,
+        ]);
+    }
+
+    /** On paper: all levels, with what they cost. */
+    public function paper(Request $request, int $structure): Response
+    {
+        $found = Structure::query()->with('item.unit')->findOrFail($structure);
+        $page = StructurePage::of($found, $this->pieces($request, $found->item));
+        $file = 'structure-'.preg_replace('/[^A-Za-z0-9-]/', '-', "{$found->item->number}-{$found->revision}");
+
+        return response(StructurePaper::pdf($page, Gate::allows(Deed::SeeMoney->value)), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$file}.pdf\"",
         ]);
     }
 

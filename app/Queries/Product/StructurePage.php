@@ -107,6 +107,12 @@ final readonly class StructurePage
         return $this->revisions->find($this->structure->id);
     }
 
+    /** Where it stands on paper, for as many pieces. */
+    public function paper(): string
+    {
+        return route('structures.paper', [$this->structure->id, 'pieces' => (string) $this->cost?->pieces]);
+    }
+
     /** How deep it goes. */
     public function depth(): int
     {

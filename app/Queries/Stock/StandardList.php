@@ -63,6 +63,16 @@ final readonly class StandardList
         );
     }
 
+    /** "; 12 cost what they would" */
+    public function rightSays(): string
+    {
+        return match ($this->right) {
+            0 => '',
+            1 => '; 1 costs what it would',
+            default => "; {$this->right} cost what they would",
+        };
+    }
+
     /** Cents all that is shown would be worth more. */
     public function total(): int
     {

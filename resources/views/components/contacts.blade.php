@@ -10,7 +10,7 @@
             <dd>
                 @if ($contact->asked_about !== '')<span class="sub">{{ $contact->asked_about }}</span>@endif
                 @foreach ($contact->ways as $way)
-                    <a class="text-nowrap" href="{{ $way->address() }}">{{ $way->at }}</a>
+                    <a class="way" href="{{ $way->address() }}">{{ $way->at }}</a>
                 @endforeach
             </dd>
         @endforeach

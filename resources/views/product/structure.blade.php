@@ -34,6 +34,7 @@
                     <x-field name="pieces" label="For how many" class="n" :value="$print->amount($page->cost->pieces)"
                         inputmode="decimal" />
                     <button class="btn btn-quiet">Reckon</button>
+                    <a href="{{ $page->paper() }}">On paper</a>
                     @if ($page->isCut)
                         <span class="sub">The first {{ $page->levels }} levels: all would be too many lines.
                             Go into a part to see deeper.</span>

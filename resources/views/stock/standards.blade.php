@@ -3,8 +3,7 @@
         <h1>Standard costs</h1>
         <span class="say">
             {{ $print->count(count($list->differing), 'item would cost', 'items would cost', 'no item would cost') }}
-            something else if it were worked out today;
-            {{ $print->count($list->right, 'costs', 'cost', 'none costs') }} what it would.
+            something else if it were worked out today{{ $list->rightSays() }}.
         </span>
     </div>
     <form class="filters" action="{{ route('standards.index') }}">

@@ -13,10 +13,14 @@ use App\Models\Structure;
 use App\Models\WorkCentre;
 use App\Queries\Product\Beside;
 use App\Queries\Product\BesideRow;
+use App\Queries\Product\StructurePage;
+use App\Wording\Figures;
+use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use KeepPace\Core\Structure\IssueBy;
 use KeepPace\Core\Structure\LineBasis;
+use Tests\Support\PdfText;
 
 /* What the pages of product data show, and what becomes of what is typed into them. */
 
@@ -173,4 +177,27 @@ it('plans released orders at the rates they were released with', function () {
     $this->shop->release($later);
     expect((int) $order->refresh()->planned_labour)->toBe($frozen)
         ->and((int) $later->refresh()->planned_labour)->toBeGreaterThan($frozen);
+});
+
+it('puts a structure on paper with all levels and what they cost, without money for who may not see it', function () {
+    $item = $this->shop->item('EX-9H');
+    $structure = Structure::query()->where('item_id', $item->id)->firstOrFail();
+    $address = "/structures/{$structure->id}/costs.pdf?pieces=4";
+    $paper = fn (Role $role): string => PdfText::of((string) $this->actingAs($this->shop->as($role))
+        ->get($address)
+        ->assertOk()
+        ->assertHeader('Content-Type', 'application/pdf')
+        ->getContent());
+    $said = $paper(Role::Planner);
+    $page = StructurePage::of($structure, BigDecimal::of(4));
+    $total = str_replace("\u{202F}", ' ', Figures::money((int) $page->cost?->total()));
+    expect($said)->toContain('EX-9H')
+        ->toContain("Structure {$structure->revision}, {$page->state()?->state()}, for 4 pc")
+        ->toContain("In all {$total} €");
+    foreach ($page->rows as $row) {
+        expect($said)->toContain($row->number());
+    }
+    expect($paper(Role::Operator))->toContain('GEAR-48')
+        ->not->toContain('€')
+        ->not->toContain($total);
 });
