@@ -106,7 +106,7 @@ prepare() {
     need_disk
     need_packages php=php8.2-cli composer=composer npm=npm mariadbd=mariadb-server mariadb-install-db=mariadb-server \
         ext:pdo_mysql=php8.2-mysql ext:mbstring=php8.2-mbstring ext:intl=php8.2-intl ext:dom=php8.2-xml \
-        ext:bcmath=php8.2-bcmath ext:curl=php8.2-curl ext:zip=php8.2-zip "$@"
+        ext:bcmath=php8.2-bcmath ext:curl=php8.2-curl ext:zip=php8.2-zip ext:gd=php8.2-gd "$@"
     [ -d vendor ] || rm -f "$VAR/stamp-php"
     [ -d node_modules ] && [ -d public/assets ] || rm -f "$VAR/stamp-assets"
     unless_same php composer.json -- install_php

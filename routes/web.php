@@ -1,6 +1,7 @@
 <?php
 
 use App\Http\Controllers as C;
+use App\Models\Attachable;
 use App\Models\PartnerKind;
 use Illuminate\Support\Facades\Route;
 
@@ -8,6 +9,7 @@ use Illuminate\Support\Facades\Route;
 Route::patterns(
     array_fill_keys(
         [
+            'attachment',
             'balance',
             'booking',
             'calendar',
@@ -225,6 +227,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         ->middleware('may:promise')
         ->name('promise.destroy');
     Route::get('/calendars', [C\CalendarController::class, 'index'])->name('calendars.index');
+    Route::post('/calendars', [C\CalendarController::class, 'store'])->middleware('may:plan')->name('calendars.store');
     Route::get('/calendars/{calendar}', [C\CalendarController::class, 'show'])->name('calendars.show');
     Route::put('/calendars/{calendar}', [C\CalendarController::class, 'update'])
         ->middleware('may:plan')
@@ -373,15 +376,26 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
             $route->defaults('kind', $kind->value);
         }
     }
+    Route::get('/files/{attachment}', [C\FileController::class, 'show'])->name('files.show');
+    Route::delete('/files/{attachment}', [C\FileController::class, 'destroy'])->name('files.destroy');
+    foreach (Attachable::cases() as $on) {
+        Route::post("/{$on->address()}/{id}/files", [C\FileController::class, 'store'])
+            ->middleware("may:{$on->right()->value}")
+            ->name("{$on->value}.files")
+            ->defaults('on', $on->value);
+    }
+    Route::get('/changes', [C\ChangeController::class, 'index'])->name('changes.index');
     Route::get('/settings', [C\SettingController::class, 'index'])->name('settings.index');
     Route::get('/units', [C\UnitController::class, 'index'])->name('units.index');
     Route::get('/places', [C\PlaceController::class, 'index'])->name('places.index');
+    Route::get('/crews', [C\CrewController::class, 'index'])->name('crews.index');
     Route::middleware('may:set-up')->group(function (): void {
         Route::put('/settings', [C\SettingController::class, 'update'])->name('settings.update');
         Route::put('/settings/numberings', [C\SettingController::class, 'numberings'])->name('settings.numberings');
         Route::put('/settings/reasons', [C\SettingController::class, 'reasons'])->name('settings.reasons');
         Route::put('/units', [C\UnitController::class, 'update'])->name('units.update');
         Route::put('/places', [C\PlaceController::class, 'update'])->name('places.update');
+        Route::put('/crews', [C\CrewController::class, 'update'])->name('crews.update');
     });
     Route::get('/questions', [C\QuestionController::class, 'index'])->name('questions.index');
     Route::put('/questions/{question}', [C\QuestionController::class, 'update'])

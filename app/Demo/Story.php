@@ -35,6 +35,7 @@ final class Story
         private readonly Stores $stores,
         private readonly Morning $morning,
         private readonly KeepReasons $reasons,
+        private readonly Pictures $pictures,
     ) {
         $this->tries = new Tries();
         $this->dice = new Dice(self::SEED);
@@ -71,6 +72,7 @@ final class Story
         }
         $this->import->handle(base_path('demo/this-week'), $staff->in(Role::Planner));
         $this->reasons->handle(self::REASONS, new Signed('demo-reasons', $staff->in(Role::Supervisor)));
+        $this->pictures->hang($staff);
         $this->morning->play($staff, $this->tries);
     }
 

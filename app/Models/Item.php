@@ -2,11 +2,14 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\LotSize;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Quantity\Conversion;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Quantity\QuantityRefused;
@@ -34,6 +37,10 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $costing
  * @property string $minimum_issue
  * @property string $lot_rule
+ * @property string $ordered_by need, level
+ * @property string $lot_sizing as `LotSizing` has it
+ * @property string $lot_quantity of whole lots, or the multiple
+ * @property string $lot_least
  * @property int $minimum_days
  * @property string $category
  * @property string $description
@@ -146,6 +153,16 @@ class Item extends Model
         $other = $this->units->first(fn (ItemUnit $one): bool => $one->unit->code === $code);
 
         return $code === $this->unit->code || $other === null ? $this->unit_id : $other->unit_id;
+    }
+
+    /** How much is ordered when so much is short. */
+    public function lotSize(): LotSize
+    {
+        return new LotSize(
+            LotSizing::from($this->lot_sizing),
+            BigDecimal::of($this->lot_quantity),
+            BigDecimal::of($this->lot_least),
+        );
     }
 
     public function label(): string

@@ -26,6 +26,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property bool $is_demo has the demo's password
  * @property string|null $badge
  * @property string|null $remember_token
+ * @property int $version of who works where
  * @property \Illuminate\Support\Carbon|null $created_at
  * @property \Illuminate\Support\Carbon|null $updated_at
  * @property-read \Illuminate\Database\Eloquent\Collection<int, PersonRole> $personRoles

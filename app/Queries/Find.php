@@ -44,6 +44,7 @@ final class Find
             ...$find->orders(),
             ...$find->customerOrders(),
             ...$find->items(),
+            ...$find->called(),
             ...$find->lots(),
             ...$find->workCentres(),
             ...$find->partners(PartnerKind::Customer),
@@ -102,6 +103,23 @@ final class Find
         return $this->all('item', $query, fn (Row $row): array => [
             route('stock.show', $row->int('id')),
             "{$row->text('code')} {$row->text('name')}",
+        ]);
+    }
+
+    /** @return Collection<int, Found> items by what customers call them */
+    private function called(): Collection
+    {
+        $query = DB::table('customer_items AS n')
+            ->join('items AS i', 'i.id', 'n.item_id')
+            ->join('customers AS c', 'c.id', 'n.customer_id')
+            ->where('n.number_key', 'like', $this->key)
+            ->orderBy('n.number')
+            ->limit(self::MOST)
+            ->select(['i.id', 'i.number', 'i.name', 'n.number AS code', 'c.name AS customer']);
+
+        return $this->all('item', $query, fn (Row $row): array => [
+            route('items.show', $row->int('id')),
+            "{$row->text('number')} {$row->text('name')}, {$row->text('code')} by {$row->text('customer')}",
         ]);
     }
 

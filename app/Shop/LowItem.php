@@ -3,7 +3,11 @@
 namespace App\Shop;
 
 use App\Reading\Row;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\LotSize;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Planning\StockPosition;
+use KeepPace\Core\Structure\ItemKind;
 
 /** An item with its position: what is free, coming and promised of it. */
 final readonly class LowItem
@@ -14,6 +18,9 @@ final readonly class LowItem
         public string $name,
         public string $unit,
         public StockPosition $is,
+        private LotSize $lots,
+        private ItemKind $kind,
+        public bool $hasSupplier,
     ) {
     }
 
@@ -30,7 +37,30 @@ final readonly class LowItem
                 $row->decimal('tied')->plus($row->decimal('needed')),
                 $row->decimal('reorder_point'),
             ),
+            new LotSize(
+                $row->enum('lot_sizing', LotSizing::class),
+                $row->decimal('lot_quantity'),
+                $row->decimal('lot_least'),
+            ),
+            $row->enum('kind', ItemKind::class),
+            $row->intOrNull('supplier_id') !== null,
         );
+    }
+
+    /** What is ordered of it, up to its level. */
+    public function proposal(): BigDecimal
+    {
+        return $this->is->proposal($this->lots);
+    }
+
+    public function isProposed(): bool
+    {
+        return $this->proposal()->isPositive();
+    }
+
+    public function isMadeHere(): bool
+    {
+        return $this->kind->isMadeHere();
     }
 
     public function isMissing(): bool

@@ -23,6 +23,7 @@ final class Positions
     public static function low(string $text = ''): Cut
     {
         $items = self::base()
+            ->where('i.ordered_by', 'level')
             ->where('i.reorder_point', '>', 0)
             ->where('i.is_running_out', false)
             ->whereNull('i.retired_at')
@@ -57,7 +58,8 @@ final class Positions
             ->leftJoinSub($of(self::made(), 'item_id'), 'm', 'm.item_id', 'i.id')
             ->leftJoinSub($of(self::tied(), 't.item_id'), 't', 't.item_id', 'i.id')
             ->leftJoinSub($of(self::needed(), 'c.item_id'), 'n', 'n.item_id', 'i.id')
-            ->select(['i.id', 'i.number', 'i.name', 'i.reorder_point', 'u.code AS unit'])
+            ->select(['i.id', 'i.number', 'i.name', 'i.kind', 'i.reorder_point', 'u.code AS unit'])
+            ->addSelect(['i.lot_sizing', 'i.lot_quantity', 'i.lot_least', 'i.supplier_id'])
             ->selectRaw('COALESCE(f.quantity, 0) AS free, COALESCE(b.quantity, 0) AS bought')
             ->selectRaw('COALESCE(m.quantity, 0) AS made, COALESCE(t.quantity, 0) AS tied')
             ->selectRaw('COALESCE(n.quantity, 0) AS needed');

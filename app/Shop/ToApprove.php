@@ -17,6 +17,15 @@ use KeepPace\Core\Structure\StructureRefused;
 /** What is missing of a draft before it can be approved: for the deed, and for the page that says so beforehand. */
 final class ToApprove
 {
+    /** A structure that replaces one in use: pieces by the old one are about. */
+    public static function asksWhetherItFits(ItemRevision $draft): bool
+    {
+        return $draft instanceof Structure && $draft->isDraft() && Structure::query()
+            ->where('item_id', $draft->item_id)
+            ->where('status', 'approved')
+            ->exists();
+    }
+
     /**
      * @param  string|null  $day  "YYYY-MM-DD", from which on it is to be used; null = today
      * @return list<string> a sentence for each hole; none = it is whole

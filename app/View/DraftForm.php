@@ -11,12 +11,14 @@ final readonly class DraftForm
      * @param  array<int, array<string, string>>  $rows  values by field
      * @param  array<string, array<array-key, mixed>>  $choices  what is offered, by field
      * @param  string  $list  what the rows are called in the form
+     * @param  array<string, string>  $help  what each field is for, by what it is called
      */
     private function __construct(
         public array $rows,
         public array $choices,
         private string $list,
         private ViewErrorBag $errors,
+        public array $help,
     ) {
     }
 
@@ -24,6 +26,7 @@ final readonly class DraftForm
      * @param  iterable<array<string, string>>  $kept
      * @param  array<string, string>  $empty  what a new row begins with
      * @param  array<string, array<array-key, mixed>>  $choices
+     * @param  array<string, string>  $help  what each field is for, by what it is called
      */
     public static function of(
         iterable $kept,
@@ -31,6 +34,7 @@ final readonly class DraftForm
         array $choices = [],
         int $more = 3,
         string $list = 'lines',
+        array $help = [],
     ): self {
         $errors = session('errors');
         $typed = old($list);
@@ -43,7 +47,9 @@ final readonly class DraftForm
             array_push($rows, ...array_fill(0, $more, $empty));
         }
 
-        return new self($rows, $choices, $list, $errors instanceof ViewErrorBag ? $errors : new ViewErrorBag);
+        $wrong = $errors instanceof ViewErrorBag ? $errors : new ViewErrorBag;
+
+        return new self($rows, $choices, $list, $wrong, $help);
     }
 
     public function name(int $at, string $field): string

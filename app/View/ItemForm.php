@@ -2,13 +2,17 @@
 
 namespace App\View;
 
+use App\Models\Customer;
 use App\Models\Item;
 use App\Models\ItemUnit;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
 use App\Models\Unit;
+use App\Queries\Product\CalledBy;
+use App\Queries\Product\MayStandIn;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Structure\ItemKind;
@@ -34,6 +38,12 @@ final readonly class ItemForm
         'supplier_id' => 'Who it is usually bought of.',
         'lead_time_days' => 'Working days from the order to the day it comes. 0: not known, then the shop takes its '
             .'own assumption.',
+        'ordered_by' => 'By need: when something wants it. By level: when it falls to its reorder point. One of the '
+            .'two; the other figure is shown and not used.',
+        'lot_sizing' => 'How much is proposed when so much is short: just that, whole lots, or a minimum and then in '
+            .'multiples.',
+        'lot_quantity' => 'How many one lot is, or the multiple.',
+        'lot_least' => 'No fewer than this are ordered at once.',
         'reorder_point' => 'At or below this level more of it is proposed.',
         'safety_stock' => 'What should always be left for the unforeseen.',
         'usual_lot' => 'How many are usually made at once: setups are spread over so many when its cost is rolled '
@@ -45,13 +55,18 @@ final readonly class ItemForm
     ];
 
     /** @param  array<string, string>  $values  by field */
-    private function __construct(private array $values, public DraftForm $units, public DraftForm $sources)
-    {
+    private function __construct(
+        private array $values,
+        public DraftForm $units,
+        public DraftForm $sources,
+        public DraftForm $called,
+        public DraftForm $substitutes,
+    ) {
     }
 
     public static function of(Item $item): self
     {
-        $decimal = fn (string $of): string => Amount::plain($of) === '0' ? '' : Amount::plain($of);
+        $decimal = self::some(...);
 
         return new self(
             [
@@ -67,10 +82,8 @@ final readonly class ItemForm
                 'supplier_id' => (string) $item->supplier_id,
                 'lead_time_days' => (string) $item->lead_time_days,
                 'minimum_days' => (string) $item->minimum_days,
-                'reorder_point' => $decimal($item->reorder_point),
-                'safety_stock' => $decimal($item->safety_stock),
+                ...self::ordered($item),
                 'minimum_issue' => $decimal($item->minimum_issue),
-                'usual_lot' => $decimal($item->usual_lot),
                 'is_running_out' => $item->is_running_out ? '1' : '0',
                 'cost' => $decimal($item->cost),
                 'price' => $decimal($item->price),
@@ -79,16 +92,40 @@ final readonly class ItemForm
             self::sourcesOf(
                 SupplierItem::query()->with('prices')->where('item_id', $item->id)->orderBy('id')->get()->all(),
             ),
+            self::calledBy(CalledBy::of($item->id)),
+            self::substitutesOf(MayStandIn::for($item->id)),
         );
+    }
+
+    /** @return array<string, string> how it is ordered */
+    private static function ordered(Item $item): array
+    {
+        return [
+            'ordered_by' => $item->ordered_by,
+            'reorder_point' => self::some($item->reorder_point),
+            'safety_stock' => self::some($item->safety_stock),
+            'lot_sizing' => $item->lot_sizing,
+            'lot_quantity' => self::some($item->lot_quantity),
+            'lot_least' => self::some($item->lot_least),
+            'usual_lot' => self::some($item->usual_lot),
+        ];
+    }
+
+    private static function some(string $of): string
+    {
+        return Amount::plain($of) === '0' ? '' : Amount::plain($of);
     }
 
     /** A new one; where it is to be like another it begins with all that one says. */
     public static function like(?Item $item): self
     {
         return $item !== null ? self::of($item) : new self(
-            ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none'],
+            ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none',
+                'ordered_by' => 'level'],
             self::unitsOf([]),
             self::sourcesOf([]),
+            self::calledBy([]),
+            self::substitutesOf([]),
         );
     }
 
@@ -109,6 +146,14 @@ final readonly class ItemForm
         $labels = fn (ItemKind $kind): string => $kind->label();
 
         return array_combine(array_column(ItemKind::cases(), 'value'), array_map($labels, ItemKind::cases()));
+    }
+
+    /** @return array<string, string> */
+    public function lotSizings(): array
+    {
+        $labels = array_map(fn (LotSizing $rule): string => $rule->label(), LotSizing::cases());
+
+        return array_combine(array_column(LotSizing::cases(), 'value'), $labels);
     }
 
     /** @return array<string, string> */
@@ -179,6 +224,46 @@ final readonly class ItemForm
         $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
 
         return DraftForm::of($rows, $empty, ['supplier' => $names], more: 1, list: 'sources');
+    }
+
+    /** @return array<string, array{string, int, string}> what a field is called, its width, what stands in it empty */
+    public function substituteFields(): array
+    {
+        return [
+            'item' => ['Item that may stand in', 14, ''],
+            'p' => ['For one so many', 4, '1'],
+            'q' => ['Divided by', 4, '1'],
+            'until' => ['Until', 9, 'for good'],
+        ];
+    }
+
+    /** @param  iterable<MayStandIn>  $all */
+    private static function substitutesOf(iterable $all): DraftForm
+    {
+        $rows = [];
+        foreach ($all as $one) {
+            $rows[] = [
+                'item' => $one->number,
+                'p' => (string) $one->p,
+                'q' => $one->q === 1 ? '' : (string) $one->q,
+                'until' => (string) $one->until,
+            ];
+        }
+        $empty = ['item' => '', 'p' => '', 'q' => '', 'until' => ''];
+
+        return DraftForm::of($rows, $empty, more: 1, list: 'substitutes');
+    }
+
+    /** @param  iterable<CalledBy>  $called */
+    private static function calledBy(iterable $called): DraftForm
+    {
+        $rows = [];
+        foreach ($called as $one) {
+            $rows[] = ['customer' => (string) $one->customerId, 'number' => $one->number];
+        }
+        $names = Customer::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id')->all();
+
+        return DraftForm::of($rows, ['customer' => '', 'number' => ''], ['customer' => $names], 1, 'called');
     }
 
     /** @param  iterable<ItemUnit>  $units */

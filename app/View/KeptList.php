@@ -2,6 +2,9 @@
 
 namespace App\View;
 
+use App\Models\Calendar;
+use App\Models\WorkCentre;
+use App\Queries\Settings\CrewList;
 use App\Queries\Settings\PlaceList;
 use App\Queries\Settings\UnitList;
 use Illuminate\Support\Collection;
@@ -11,6 +14,7 @@ final readonly class KeptList
 {
     /**
      * @param  array<string, array{string, int, int, string}>  $fields  label, width, most characters, input mode
+     * @param  array<string, array<int|string, string>>  $choices  what is chosen from, by field
      * @param  string|null  $retired  what ticking one says; null = none can be retired
      * @param  string  $uses  what is counted beside each
      */
@@ -22,6 +26,7 @@ final readonly class KeptList
         public ?string $retired,
         public string $uses,
         public DraftForm $form,
+        public array $choices = [],
     ) {
     }
 
@@ -73,6 +78,40 @@ final readonly class KeptList
             'not used any more',
             'Items there',
             self::form($rows, ['name' => '', 'is_retired' => '0'], 'places'),
+        );
+    }
+
+    /** @param  Collection<int, CrewList>  $crews */
+    public static function crews(Collection $crews): self
+    {
+        $rows = $crews->map(fn (CrewList $one): array => [
+            'id' => (string) $one->id,
+            'version' => (string) $one->version,
+            'code' => $one->number,
+            'name' => $one->name,
+            'work_centre_id' => (string) $one->workCentreId,
+            'calendar_id' => (string) $one->calendarId,
+            'is_retired' => $one->isThere ? '0' : '1',
+            'uses' => '',
+        ]);
+        $empty = ['name' => '', 'work_centre_id' => '', 'calendar_id' => '', 'is_retired' => '0'];
+
+        return new self(
+            'Crews',
+            'Who works at which work centre, and when. The plan follows; who may log in is said under People.',
+            'crews',
+            [
+                'name' => ['Name', 24, 80, 'text'],
+                'work_centre_id' => ['Works at', 0, 0, ''],
+                'calendar_id' => ['Calendar', 0, 0, ''],
+            ],
+            'left',
+            '',
+            self::form($rows, $empty, 'crews'),
+            [
+                'work_centre_id' => WorkCentre::query()->orderBy('code')->pluck('name', 'id')->all(),
+                'calendar_id' => Calendar::query()->orderBy('code')->pluck('code', 'id')->all(),
+            ],
         );
     }
 

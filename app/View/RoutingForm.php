@@ -47,6 +47,23 @@ final class RoutingForm
         'move' => 'Move, minutes',
     ];
 
+    private const HELP = [
+        'Step' => 'Steps are done in the order of their numbers; tens leave room between.',
+        'At' => 'The work centre that does it, or the supplier it goes to.',
+        'Setup, min' => 'Once for the order, before the first piece.',
+        'Run' => 'Minutes for one piece, pieces in an hour, or minutes for one batch.',
+        'Batch of' => 'Pieces of one batch, where the run is said for a batch.',
+        'Crew' => 'People while it runs; 0: it runs unattended, on after the shift.',
+        'Wait, min' => 'After it, such as cooling or drying; goes on in closed time.',
+        'Move, min' => 'To the next step, in open time.',
+        'Or at' => 'Other work centres that can do it; LASER2:150 takes half as long again.',
+        'Setup family' => 'Steps of one family follow one another without a changeover.',
+        'People to set it up' => 'Where they are others in number than those who run it.',
+        'Not over a night' => 'It needs one open stretch of its whole length.',
+        'Days at the supplier' => 'From the day it goes to the day it is back.',
+        'What to look out for' => 'Stands at the station beside the job.',
+    ];
+
     /** What is seldom needed, and hidden from who may not see money. */
     private const MORE = [
         'ways' => 'Or at (code, code:150 for half as long again)',
@@ -87,7 +104,7 @@ final class RoutingForm
             'figures' => self::FIGURES,
             'at' => self::places(),
             'more' => self::more(),
-        ], more: 2);
+        ], more: 2, help: self::HELP);
     }
 
     /** @return array<string, array<string, string>> work centres and suppliers, as they are chosen */

@@ -14,6 +14,18 @@ final class StructureForm
         'supplied_by' => ['us' => 'us', 'customer' => 'customer'],
     ];
 
+    private const HELP = [
+        'Component' => 'What goes in: a number, or part of a name to find it.',
+        'Quantity' => 'So much for one piece; with per order, so much for the whole order.',
+        'Unit' => 'In which the quantity is said, if not the stock unit of the component.',
+        'Per' => 'Each: it grows with the order. Order: it is taken once, however many are made.',
+        'Scrap %' => 'Of what is taken this much is lost: of 4 % in 100, 104.17 are planned.',
+        'Step' => 'By which it has to be there. Empty: the first. A part for step 60 does not stop step 10.',
+        'Issued by' => 'Hand: on a usage slip. Backflush: booked when the step counts its pieces.',
+        'From' => 'Us: from our stores. Customer: of their own material, which has no value here.',
+        'Designators' => 'Where it sits, such as R1 R2, or what the drawing calls it.',
+    ];
+
     private const EMPTY = [
         'id' => '',
         'component' => '',
@@ -43,6 +55,6 @@ final class StructureForm
             'designators' => $line->designators,
             'issue_by' => $line->issueBy->value,
             'supplied_by' => $line->suppliedBy,
-        ], $lines), self::EMPTY, self::CHOICES);
+        ], $lines), self::EMPTY, self::CHOICES, help: self::HELP);
     }
 }

@@ -37,6 +37,17 @@ final readonly class StockPosition
         return $this->reorderPoint->isPositive() && $this->position()->isLessThanOrEqualTo($this->reorderPoint);
     }
 
+    /** What is ordered when it is low: up to the level, by the lot rule (trade.md, W8). */
+    public function proposal(LotSize $lots): BigDecimal
+    {
+        if (! $this->isLow()) {
+            return BigDecimal::zero();
+        }
+        $short = $this->reorderPoint->minus($this->position());
+
+        return $short->isPositive() ? $lots->of($short) : $lots->one();
+    }
+
     /** What is promised and neither there nor coming. */
     public function missing(): BigDecimal
     {

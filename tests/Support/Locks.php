@@ -32,6 +32,7 @@ final class Locks
         'reasons',
         'units',
         'places',
+        'attachments',
         'numberings',
         'plans',
         'people', // their own deeds lock nothing else

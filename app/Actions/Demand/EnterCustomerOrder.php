@@ -12,6 +12,7 @@ use App\Models\BookingKind;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Item;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Refused;
@@ -43,7 +44,7 @@ final class EnterCustomerOrder
             if ($customer->retired_at !== null) {
                 throw CoverRefused::retired($customer->name);
             }
-            $rows = $this->rows($lines);
+            $rows = $this->rows($lines, $customer->id);
             $order = CustomerOrder::query()->create([
                 ...$head,
                 'number' => Numbers::next('customer_order'),
@@ -67,13 +68,9 @@ final class EnterCustomerOrder
      *
      * @throws Refused with a sentence beside each field that is wrong
      */
-    private function rows(array $lines): array
+    private function rows(array $lines, int $customer): array
     {
-        $items = Item::query()
-            ->with(['unit', 'units.unit'])
-            ->whereIn('number_key', array_map(Code::keyOf(...), array_column($lines, 'item')))
-            ->get()
-            ->keyBy(fn (Item $item): string => Code::keyOf($item->number));
+        $items = self::items(array_map(Code::keyOf(...), array_column($lines, 'item')), $customer);
         $rows = [];
         $wrong = $lines === [] ? ['lines.0.item' => 'An order needs a line. Type an item.'] : [];
         foreach ($lines as $row => $line) {
@@ -96,6 +93,34 @@ final class EnterCustomerOrder
         }
 
         return $wrong === [] ? $rows : throw new Refused($wrong);
+    }
+
+    /**
+     * Items by our numbers, and by those the customer uses.
+     *
+     * @param  list<string>  $keys
+     * @return array<string, Item> by key
+     */
+    private static function items(array $keys, int $customer): array
+    {
+        $theirs = DB::table('customer_items')
+            ->where('customer_id', $customer)
+            ->whereIn('number_key', $keys)
+            ->pluck('item_id', 'number_key');
+        $found = Item::query()
+            ->with(['unit', 'units.unit'])
+            ->where(fn ($any) => $any->whereIn('number_key', $keys)->orWhereIn('id', $theirs->values()))
+            ->get()
+            ->keyBy('id');
+        $items = [];
+        foreach ($theirs as $key => $id) {
+            $items[(string) $key] = $found[$id];
+        }
+        foreach ($found as $item) {
+            $items[Code::keyOf($item->number)] = $item;
+        }
+
+        return $items;
     }
 
     /**

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Import;
 
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\IssueBy;
@@ -134,6 +135,10 @@ final class Files
                     Column::text('description', 5000, ''),
                     Column::decimal('usual_lot', '0'),
                     Column::yes('running_out', 'is_running_out'),
+                    Column::choice('ordered_by', ['need', 'level'], 'level'),
+                    Column::choice('lot_sizing', array_column(LotSizing::cases(), 'value'), 'as_needed'),
+                    Column::decimal('lot_quantity', '0'),
+                    Column::decimal('lot_least', '0'),
                 ],
                 'items',
             ),
@@ -158,6 +163,26 @@ final class Files
                     Column::decimal('minimum', '0'),
                     Column::whole('lead_time_days', '0', most: '999'),
                     Column::prices('prices'),
+                ],
+            ),
+            new FileSpec(
+                'substitutes',
+                ['item', 'substitute'],
+                [
+                    Column::refers('item', 'items', 'number', 'item_id'),
+                    Column::refers('substitute', 'items', 'number', 'substitute_id'),
+                    Column::whole('p', '1', '1', '999999999'),
+                    Column::whole('q', '1', '1', '999999999'),
+                    Column::date('until', ''),
+                ],
+            ),
+            new FileSpec(
+                'customer-items',
+                ['customer', 'number'],
+                [
+                    Column::refers('customer', 'customers', 'number', 'customer_id'),
+                    Column::text('number', 60),
+                    Column::refers('item', 'items', 'number', 'item_id'),
                 ],
             ),
             new FileSpec(
@@ -210,6 +235,26 @@ final class Files
                     Column::text('designators', 200, ''),
                     Column::choice('issue_by', array_column(IssueBy::cases(), 'value'), 'hand'),
                     Column::choice('supplied_by', ['us', 'customer'], 'us'),
+                ],
+            ),
+            new FileSpec(
+                IndentedList::FILE,
+                ['line'],
+                [
+                    Column::whole('line', null, '1', '999999'),
+                    Column::whole('level', null, most: '99'),
+                    Column::refers('item', 'items', 'number', 'item_id'),
+                    Column::decimal('quantity', '1', '0.000001'),
+                    Column::refers('unit', 'units', 'code', 'unit_id', ''),
+                    Column::choice('basis', ['unit', 'order'], 'unit'),
+                    Column::decimal('scrap_percent', '0', max: 4),
+                    Column::whole('step', ''),
+                    Column::text('designators', 200, ''),
+                    Column::choice('issue_by', array_column(IssueBy::cases(), 'value'), 'hand'),
+                    Column::choice('supplied_by', ['us', 'customer'], 'us'),
+                    Column::code('revision', 12, 'A'),
+                    Column::choice('status', ['approved', 'draft'], 'approved'),
+                    Column::date('effective_from', ''),
                 ],
             ),
             new FileSpec(

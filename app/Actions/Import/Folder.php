@@ -78,6 +78,7 @@ final class Folder
                 $self->readFile(reset($both), $spec, $done);
             }
         }
+        IndentedList::unfold($self);
         if ($self->rows === [] && $self->problemCount === 0) {
             $self->keep(new Problem('', 0, '', 'The folder holds no file to import.'));
         }
@@ -93,6 +94,10 @@ final class Folder
 
     public function problem(string $file, int $line, string $column, string $says): void
     {
+        if ($file === 'structures' && $line > IndentedList::FROM) {
+            [$file, $line] = [IndentedList::FILE, $line - IndentedList::FROM];
+            $column = $column === 'component' ? 'item' : $column;
+        }
         $this->keep(new Problem("{$file}.csv", $line, $column, $says));
     }
 

@@ -7,6 +7,9 @@ use App\Models\Person;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\ItemFacts;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\LotSize;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Stock\Tracking;
 
 /** What an import says of units and items, against what is there: core judges it. */
@@ -31,6 +34,11 @@ final readonly class ItemChecks
             $this->ratio($line, $row);
             $this->items->addUnit($row);
         }
+        foreach ($this->folder->rowsOf('substitutes') as $line => $row) {
+            if (Code::keyOf((string) $row['item']) === Code::keyOf((string) $row['substitute'])) {
+                $this->folder->problem('substitutes', $line, 'substitute', 'is the item itself.');
+            }
+        }
     }
 
     /** @param  array<string, ?string>  $row */
@@ -46,7 +54,12 @@ final readonly class ItemChecks
         );
         $was = $this->items->isThere($number) ? $this->items->facts($number) : null;
         $isMoved = $was !== null && $this->items->isMoved($number);
-        foreach ($is->wrong($was, $isMoved, $this->by->may(Deed::Value)) as $field => $says) {
+        $lots = new LotSize(
+            LotSizing::from((string) $row['lot_sizing']),
+            BigDecimal::of((string) $row['lot_quantity']),
+            BigDecimal::of((string) $row['lot_least']),
+        );
+        foreach ($is->wrong($was, $isMoved, $this->by->may(Deed::Value)) + $lots->wrong() as $field => $says) {
             $this->folder->problem('items', $line, $field, $says);
         }
     }

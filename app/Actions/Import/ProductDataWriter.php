@@ -2,9 +2,14 @@
 
 namespace App\Actions\Import;
 
+use App\Actions\Product\CustomerNumbers;
+use App\Actions\Product\Substitutes;
+use App\Actions\Product\TypedCustomerNumber;
+use App\Actions\Product\TypedSubstitute;
 use App\Books\Ledger;
 use App\Books\ProductChanges;
 use App\Books\RowDiff;
+use App\Models\Item;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Naming\Code;
@@ -43,6 +48,8 @@ final class ProductDataWriter
         }
         (new ContactWriter($folder, $this->ids, $this->changes, $result))->write();
         (new SupplierItemWriter($folder, $this->ids, $this->changes, $result))->write();
+        $this->called($folder, $result);
+        $this->substitutes($folder, $result);
         $revisions = new RevisionWriter($folder, $this->ids, $this->changes, $result);
         $revisions->routings();
         $revisions->structures();
@@ -51,6 +58,34 @@ final class ProductDataWriter
         $this->changes->write();
 
         return $this->costs;
+    }
+
+    /** What may stand in for what, in the order of the file. */
+    private function substitutes(Folder $folder, ImportResult $result): void
+    {
+        $substitutes = new Substitutes($this->changes);
+        foreach ($folder->rowsOf('substitutes') as $row) {
+            $item = Item::query()->whereKey((int) $this->ids->of(['items', 'number'], $row['item']))->firstOrFail();
+            $differs = $substitutes->add($item, new TypedSubstitute(
+                (int) $this->ids->of(['items', 'number'], $row['substitute']),
+                (int) $row['p'],
+                (int) $row['q'],
+                $row['until'],
+            ));
+            $result->add('substitutes', $differs ? 'changed' : 'same');
+        }
+    }
+
+    /** What customers call our items. */
+    private function called(Folder $folder, ImportResult $result): void
+    {
+        $numbers = new CustomerNumbers($this->changes);
+        foreach ($folder->rowsOf('customer-items') as $row) {
+            $item = Item::query()->whereKey((int) $this->ids->of(['items', 'number'], $row['item']))->firstOrFail();
+            $customer = (int) $this->ids->of(['customers', 'number'], $row['customer']);
+            $isNew = $numbers->add($item, new TypedCustomerNumber($customer, (string) $row['number']));
+            $result->add('customer-items', $isNew ? 'new' : 'same');
+        }
     }
 
     /** @param  array<int, array<string, ?string>>  $rows */

@@ -24,6 +24,8 @@ final class StoredRows
         'items',
         'item-units',
         'supplier-items',
+        'substitutes',
+        'customer-items',
         'routings',
         'changeovers',
         'structures',
@@ -41,6 +43,8 @@ final class StoredRows
             'shifts' => self::shifts(),
             'holidays' => self::holidays(),
             'supplier-items' => self::supplierItems(),
+            'substitutes' => self::substitutes(),
+            'customer-items' => self::customerItems(),
             'routings' => self::routings(),
             'changeovers' => self::changeovers(),
             'structures' => self::structures(),
@@ -137,6 +141,25 @@ final class StoredRows
             ->select(['i.number AS item', 'v.number AS supplier', 't.number', 't.minimum_quantity AS minimum'])
             ->addSelect('t.lead_time_days')
             ->selectSub($prices, 'prices');
+    }
+
+    private static function substitutes(): Builder
+    {
+        return DB::table('item_substitutes AS t')
+            ->join('items AS i', 'i.id', 't.item_id')
+            ->join('items AS s', 's.id', 't.substitute_id')
+            ->orderBy('t.item_id')
+            ->orderBy('t.position')
+            ->select(['i.number AS item', 's.number AS substitute', 't.p', 't.q', 't.until_on AS until']);
+    }
+
+    private static function customerItems(): Builder
+    {
+        return DB::table('customer_items AS t')
+            ->join('items AS i', 'i.id', 't.item_id')
+            ->join('customers AS c', 'c.id', 't.customer_id')
+            ->orderBy('t.id')
+            ->select(['c.number AS customer', 't.number', 'i.number AS item']);
     }
 
     private static function routings(): Builder

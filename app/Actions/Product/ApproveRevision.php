@@ -28,20 +28,17 @@ final class ApproveRevision
     {
     }
 
-    /**
-     * @param  string|null  $from  "YYYY-MM-DD"; null = from now on
-     *
-     * @throws Refused with all that is missing
-     */
-    public function handle(RevisionKind $kind, int $id, int $version, ?string $from, Signed $signed): Booking
+    /** @throws Refused with all that is missing */
+    public function handle(RevisionKind $kind, int $id, TypedApproval $typed, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::ProductData, $signed, new Part(
             // whatever could close a loop with it has an item in common with it: they wait for each other there
             fn (): Needs => Needs::items(self::below($kind, $id)),
-            function (Ledger $ledger) use ($kind, $id, $version, $from, $signed): void {
-                $draft = Drafts::held($kind, $id, $version);
-                $day = $from ?? self::today();
+            function (Ledger $ledger) use ($kind, $id, $typed, $signed): void {
+                $draft = Drafts::held($kind, $id, $typed->version);
+                $day = $typed->from ?? self::today();
                 self::assertMay($draft, $day, $signed->person);
+                self::assertFits($draft, $typed->fits);
                 $holes = ToApprove::holes($draft, $day);
                 if ($holes !== []) {
                     throw new Refused($holes);
@@ -91,6 +88,26 @@ final class ApproveRevision
         $of = MadeOf::below([$draft->item_id], $draft instanceof Structure ? $draft : null);
 
         return array_column($of->items, 'id');
+    }
+
+    /**
+     * What does not fit what it replaces is another item: stock, orders and papers could not tell them apart.
+     *
+     * @throws Refused beside the question
+     */
+    private static function assertFits(ItemRevision $draft, ?bool $fits): void
+    {
+        if (! ToApprove::asksWhetherItFits($draft) || $fits === true) {
+            return;
+        }
+        $number = $draft->item->number;
+        throw Refused::because(
+            $fits === null
+                ? 'Say whether what is made by the structure before and by this one can stand in for one another.'
+                : "Then it takes a number of its own: enter a new one like {$number} with this structure, and on the "
+                    ."page of {$number} put it in its place wherever it is used.",
+            'fits',
+        );
     }
 
     /** @throws Refused */

@@ -33,22 +33,7 @@ final readonly class ItemColumns
     {
         $isMoved = DB::table('moves')->where('item_id', $item->id)->exists();
         $columns = $typed->columns();
-        $wrong = $this->facts($item, $typed)->wrong(
-            new ItemFacts(
-                $item->number,
-                $item->unit->code,
-                $item->tracking,
-                CostingRule::from($item->costing),
-                BigDecimal::of($item->cost),
-            ),
-            $isMoved,
-            $this->by->may(Deed::Value),
-        );
-        if (isset($wrong['unit'])) {
-            $wrong['unit_id'] = $wrong['unit'];
-            unset($wrong['unit']);
-        }
-        $wrong += $this->revalued($item, $typed);
+        $wrong = $this->wrong($item, $typed, $isMoved);
         $units = $this->units($item, $typed, $isMoved, $wrong);
         if ($wrong !== []) {
             throw new Refused($wrong);
@@ -64,7 +49,36 @@ final readonly class ItemColumns
         $units = $this->writeUnits($item, $units);
         $sources = (new SourceTerms($this->changes))->replace($item, $typed->sources);
 
-        return $units || $sources || $differs !== [];
+        $called = (new CustomerNumbers($this->changes))->replace($item, $typed->called);
+
+        $substitutes = (new Substitutes($this->changes))->replace($item, $typed->substitutes);
+
+        return $units || $sources || $called || $substitutes || $differs !== [];
+    }
+
+    /** @return array<string, string> what of it cannot be so, by field */
+    private function wrong(Item $item, TypedItem $typed, bool $isMoved): array
+    {
+        $was = new ItemFacts(
+            $item->number,
+            $item->unit->code,
+            $item->tracking,
+            CostingRule::from($item->costing),
+            BigDecimal::of($item->cost),
+        );
+        $wrong = $this->facts($item, $typed)->wrong($was, $isMoved, $this->by->may(Deed::Value));
+        if (isset($wrong['unit'])) {
+            $wrong['unit_id'] = $wrong['unit'];
+            unset($wrong['unit']);
+        }
+
+        foreach ($typed->substitutes as $at => $one) {
+            if ($one->itemId === $item->id) {
+                $wrong["substitutes.{$at}.item"] = 'It is the item itself.';
+            }
+        }
+
+        return $wrong + $this->revalued($item, $typed) + $typed->lotSize()->wrong();
     }
 
     private function facts(Item $item, TypedItem $typed): ItemFacts

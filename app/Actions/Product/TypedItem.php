@@ -2,7 +2,10 @@
 
 namespace App\Actions\Product;
 
+use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Planning\LotSize;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\ItemKind;
@@ -17,6 +20,10 @@ final readonly class TypedItem
      * @param  array<int, array{unit: string, p: string, q: string}>  $units  it is counted in besides, by row of the
      *     form
      * @param  list<TypedSource>  $sources  who sells it
+     * @param  string  $lotQuantity  of whole lots, or the multiple; 0 = none
+     * @param  string  $lotLeast  0 = none
+     * @param  list<TypedCustomerNumber>  $called  what customers call it
+     * @param  list<TypedSubstitute>  $substitutes  what may stand in for it, the first first
      */
     public function __construct(
         public string $name,
@@ -40,7 +47,18 @@ final readonly class TypedItem
         public ?string $price = null,
         public array $units = [],
         public array $sources = [],
+        public bool $isOrderedByLevel = true,
+        public LotSizing $lotSizing = LotSizing::AsNeeded,
+        public string $lotQuantity = '0',
+        public string $lotLeast = '0',
+        public array $called = [],
+        public array $substitutes = [],
     ) {
+    }
+
+    public function lotSize(): LotSize
+    {
+        return new LotSize($this->lotSizing, BigDecimal::of($this->lotQuantity), BigDecimal::of($this->lotLeast));
     }
 
     /** @return array<string, bool|int|string|null> by column */
@@ -64,6 +82,10 @@ final readonly class TypedItem
             'minimum_days' => $this->minimumDays,
             'usual_lot' => $this->usualLot,
             'is_running_out' => (int) $this->isRunningOut,
+            'ordered_by' => $this->isOrderedByLevel ? 'level' : 'need',
+            'lot_sizing' => $this->lotSizing->value,
+            'lot_quantity' => $this->lotQuantity,
+            'lot_least' => $this->lotLeast,
             ...($this->cost === null ? [] : ['cost' => $this->cost]),
             ...($this->price === null ? [] : ['price' => $this->price]),
         ];

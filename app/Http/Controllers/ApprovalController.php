@@ -26,11 +26,9 @@ class ApprovalController extends Controller
 
     private function approve(ApprovalRequest $request, RevisionKind $kind, int $id): RedirectResponse
     {
-        $from = $request->validated('from');
-
         return $this->done(
             to_route("{$kind->value}.show", $id),
-            $this->approve->handle($kind, $id, $request->integer('version'), $from, $request->signed()),
+            $this->approve->handle($kind, $id, $request->approval(), $request->signed()),
         );
     }
 }

@@ -3,7 +3,9 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Schedule\ChangeCalendar;
+use App\Actions\Schedule\NewCalendar;
 use App\Http\Requests\CalendarRequest;
+use App\Http\Requests\NewCalendarRequest;
 use App\Models\Calendar;
 use App\Papers\CalendarFile;
 use App\Queries\Board\CalendarList;
@@ -16,6 +18,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Validator;
+use KeepPace\Core\Naming\Code;
 
 /** Calendars: the week, the days that differ, and what a change does before it is kept. */
 class CalendarController extends Controller
@@ -23,6 +26,15 @@ class CalendarController extends Controller
     public function index(): View
     {
         return view('calendars.index', ['calendars' => CalendarList::all()]);
+    }
+
+    public function store(NewCalendarRequest $request, NewCalendar $enter): RedirectResponse
+    {
+        $code = $request->validated('code');
+        $booking = $enter->handle($code, $request->integer('like'), $request->signed());
+        $calendar = Calendar::query()->where('code_key', Code::keyOf($code))->firstOrFail();
+
+        return $this->done(to_route('calendars.show', $calendar->id), $booking);
     }
 
     public function show(Request $request, int $calendar): View

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Models\Supplier;
+use App\Queries\Product\MayStandIn;
 use App\Queries\Shortages\ShortageList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
@@ -27,6 +28,10 @@ class ShortageController extends Controller
     {
         $list = ShortageList::now();
 
-        return view('shortages.cures', ['list' => $list, 'item' => $list->byItem()->firstWhere('id', $item)]);
+        return view('shortages.cures', [
+            'list' => $list,
+            'item' => $list->byItem()->firstWhere('id', $item),
+            'substitutes' => MayStandIn::today($item),
+        ]);
     }
 }

@@ -20,6 +20,7 @@ class WorkCentreController extends Controller
     {
         return view('product.centres', [
             'centres' => CentreList::all(),
+            'help' => CentrePage::HELP,
             'calendars' => Calendar::query()->orderBy('code')->pluck('code', 'id')->all(),
         ]);
     }

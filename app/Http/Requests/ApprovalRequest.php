@@ -2,11 +2,28 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Product\TypedApproval;
+
 /** Which draft is approved as somebody saw it, and from which day. */
 class ApprovalRequest extends DeedRequest
 {
     protected function fields(): array
     {
-        return ['version' => Rules::version(), 'from' => ['nullable', ...Rules::day()]];
+        return [
+            'version' => Rules::version(),
+            'from' => ['nullable', ...Rules::day()],
+            'fits' => ['nullable', 'in:yes,no'],
+        ];
+    }
+
+    public function approval(): TypedApproval
+    {
+        $fits = $this->validated('fits');
+
+        return new TypedApproval(
+            $this->integer('version'),
+            $this->validated('from'),
+            $fits === null ? null : $fits === 'yes',
+        );
     }
 }

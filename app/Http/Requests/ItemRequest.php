@@ -3,12 +3,18 @@
 namespace App\Http\Requests;
 
 use App\Access\Deed;
+use App\Actions\Product\TypedCustomerNumber;
 use App\Actions\Product\TypedItem;
 use App\Actions\Product\TypedSource;
+use App\Actions\Product\TypedSubstitute;
+use App\Models\Customer;
+use App\Models\Item;
 use App\Models\Supplier;
 use Illuminate\Validation\Rule;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\PriceBreaks;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\Tracking;
@@ -33,14 +39,26 @@ class ItemRequest extends DeedRequest
             'supplier_id' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
             'lead_time_days' => ['nullable', 'bail', 'integer', 'between:0,999'],
             'minimum_days' => ['nullable', 'bail', 'integer', 'between:0,9999'],
-            ...array_fill_keys(
-                ['reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot'],
-                ['nullable', ...Rules::amountOrZero()],
-            ),
+            ...$this->ordered(),
             'is_running_out' => ['nullable', 'boolean'],
             ...array_fill_keys(['cost', 'price'], ['nullable', ...Rules::price()]),
             'units' => ['nullable', 'array', 'max:50'],
             'sources' => ['nullable', 'array', 'max:50'],
+            'called' => ['nullable', 'array', 'max:50'],
+            'substitutes' => ['nullable', 'array', 'max:30'],
+        ];
+    }
+
+    /** @return array<string, mixed> how it is ordered */
+    private function ordered(): array
+    {
+        return [
+            'ordered_by' => ['nullable', 'in:need,level'],
+            'lot_sizing' => ['nullable', Rule::enum(LotSizing::class)],
+            ...array_fill_keys(
+                ['reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot', 'lot_quantity', 'lot_least'],
+                ['nullable', ...Rules::amountOrZero()],
+            ),
         ];
     }
 
@@ -71,6 +89,12 @@ class ItemRequest extends DeedRequest
             $money('price'),
             $this->units(),
             $this->sources(),
+            $this->validated('ordered_by') !== 'need',
+            LotSizing::from($some('lot_sizing', LotSizing::AsNeeded->value)),
+            $some('lot_quantity', '0'),
+            $some('lot_least', '0'),
+            $this->called(),
+            $this->substitutes(),
         );
     }
 
@@ -116,6 +140,49 @@ class ItemRequest extends DeedRequest
         $rows->assertRight();
 
         return $sources;
+    }
+
+    /** @return list<TypedSubstitute> */
+    private function substitutes(): array
+    {
+        $rows = TypedRows::of($this->array('substitutes'), 'substitutes', ['item', 'p']);
+        $substitutes = [];
+        foreach ($rows->places() as $at) {
+            $typed = $rows->words($at, 'item', 40);
+            $item = Item::query()->firstWhere('number_key', Code::keyOf($typed));
+            if ($item === null) {
+                $typed === '' ?: $rows->wrong($at, 'item', "No item has the number {$typed}.");
+            } elseif (in_array($item->id, array_column($substitutes, 'itemId'), true)) {
+                $rows->wrong($at, 'item', 'Stands twice.');
+            }
+            $substitutes[] = new TypedSubstitute(
+                $item->id ?? 0,
+                $rows->whole($at, 'p', 1, 999_999_999) ?? 1,
+                $rows->whole($at, 'q', 1, 999_999_999) ?? 1,
+                $rows->day($at, 'until', new PlainDay(yearsAhead: 20)),
+            );
+        }
+        $rows->assertRight();
+
+        return $substitutes;
+    }
+
+    /** @return list<TypedCustomerNumber> */
+    private function called(): array
+    {
+        $rows = TypedRows::of($this->array('called'), 'called', ['customer', 'number']);
+        $known = Customer::query()->pluck('id')->all();
+        $called = [];
+        foreach ($rows->places() as $at) {
+            $customer = (int) $rows->whole($at, 'customer', 1, 999_999_999);
+            if (! in_array($customer, $known, true)) {
+                $rows->wrong($at, 'customer', 'Choose one of those offered.');
+            }
+            $called[] = new TypedCustomerNumber($customer, $rows->words($at, 'number', 60));
+        }
+        $rows->assertRight();
+
+        return $called;
     }
 
     private function prices(TypedRows $rows, int $at): ?PriceBreaks

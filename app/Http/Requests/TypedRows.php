@@ -4,6 +4,7 @@ namespace App\Http\Requests;
 
 use BackedEnum;
 use Illuminate\Validation\ValidationException;
+use KeepPace\Core\Refused;
 
 /**
  * Rows of a form, read field by field, with a sentence beside each that is wrong. Not by rules of the validator: those
@@ -72,6 +73,19 @@ final class TypedRows
         $says === null ?: $this->wrong($at, $field, $says);
 
         return $typed;
+    }
+
+    /** A day; null where none is typed. */
+    public function day(int $at, string $field, PlainDay $rule): ?string
+    {
+        $typed = trim($this->typed($at, $field));
+        try {
+            return $typed === '' ? null : $rule->read($typed);
+        } catch (Refused $refused) {
+            $this->wrong($at, $field, $refused->getMessage());
+
+            return null;
+        }
     }
 
     /** A whole number; null where nothing is typed. */

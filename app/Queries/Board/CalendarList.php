@@ -4,6 +4,7 @@ namespace App\Queries\Board;
 
 use App\Models\Calendar;
 use App\Models\Shift;
+use App\Models\Supplier;
 use App\Models\WorkCentre;
 use Illuminate\Support\Collection;
 
@@ -23,17 +24,26 @@ final readonly class CalendarList
     /** @return Collection<int, self> */
     public static function all(): Collection
     {
-        $centres = WorkCentre::query()->orderBy('id')->get()->groupBy('calendar_id');
+        $by = [];
+        foreach ([...WorkCentre::query()->orderBy('id')->get(), ...self::suppliers()] as $one) {
+            $by[$one->calendar_id][] = $one->name;
+        }
 
         return Calendar::query()->with('shifts')->withCount('days')->orderBy('id')->get()->map(
             fn (Calendar $calendar): self => new self(
                 $calendar->id,
                 $calendar->code,
-                self::used($calendar, $centres[$calendar->id] ?? collect()),
+                self::used($calendar, $by[$calendar->id] ?? []),
                 self::open($calendar),
                 (int) $calendar->getAttribute('days_count'),
             ),
         );
+    }
+
+    /** @return Collection<int, Supplier> who go by a calendar of their own */
+    private static function suppliers(): Collection
+    {
+        return Supplier::query()->whereNotNull('calendar_id')->orderBy('id')->get()->toBase();
     }
 
     public function hours(): string
@@ -49,10 +59,10 @@ final readonly class CalendarList
         return $work->sum($minutes) - $breaks->sum($minutes);
     }
 
-    /** @param  Collection<int, WorkCentre>  $centres */
-    private static function used(Calendar $calendar, Collection $centres): string
+    /** @param  array<string>  $by  work centres and suppliers */
+    private static function used(Calendar $calendar, array $by): string
     {
-        $names = $centres->pluck('name')->implode(', ') ?: '–';
+        $names = $by === [] ? '–' : implode(', ', $by);
 
         return $calendar->code === config('pace.calendar') ? "{$names} · the plant: working days, due dates" : $names;
     }

@@ -2,10 +2,12 @@
 
 namespace App\Queries\Partners;
 
+use App\Models\Attachable;
 use App\Models\Customer;
 use App\Models\PartnerKind;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\DemandLine;
+use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Reading\Cut;
 use App\Reading\Row;
@@ -18,11 +20,15 @@ use Illuminate\Support\Facades\DB;
 /** A customer with what is known of them and what is going on with them. */
 final readonly class CustomerPage
 {
+    /** What their files hang on. */
+    public const FILES = Attachable::Customer;
+
     /**
      * @param  Cut<DemandLine>  $lines  open ones, the first promised first
      * @param  Cut<PartnerOrder>  $orders
      * @param  Collection<int, OwnMaterial>  $material
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     * @param  Collection<int, HangingFile>  $files
      */
     private function __construct(
         public Customer $partner,
@@ -30,6 +36,7 @@ final readonly class CustomerPage
         public Cut $orders,
         public Collection $material,
         public Collection $changes,
+        public Collection $files,
     ) {
     }
 
@@ -51,6 +58,7 @@ final readonly class CustomerPage
             PartnerOrder::of(PartnerKind::Customer, $id),
             Row::all($material, OwnMaterial::from(...)),
             ProductTrail::of(PartnerKind::Customer->value, $id),
+            HangingFile::on(self::FILES, $id),
         );
     }
 

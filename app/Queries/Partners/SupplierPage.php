@@ -2,8 +2,10 @@
 
 namespace App\Queries\Partners;
 
+use App\Models\Attachable;
 use App\Models\PartnerKind;
 use App\Models\Supplier;
+use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Queries\Purchasing\OpenPurchase;
 use App\Queries\Purchasing\PurchaseList;
@@ -23,6 +25,9 @@ use Illuminate\Support\Facades\DB;
 /** A supplier with what is known of them, what is to come and what they sell. */
 final readonly class SupplierPage
 {
+    /** What their files hang on. */
+    public const FILES = Attachable::Supplier;
+
     /** So many of their items are shown. */
     private const ITEMS = 200;
 
@@ -33,6 +38,7 @@ final readonly class SupplierPage
      * @param  Cut<PartnerOrder>  $orders
      * @param  Cut<SoldItem>  $items
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     * @param  Collection<int, HangingFile>  $files
      */
     private function __construct(
         public Supplier $partner,
@@ -43,6 +49,7 @@ final readonly class SupplierPage
         public Cut $orders,
         public Cut $items,
         public Collection $changes,
+        public Collection $files,
     ) {
     }
 
@@ -61,6 +68,7 @@ final readonly class SupplierPage
             PartnerOrder::of(PartnerKind::Supplier, $id),
             Cut::read(self::sold($id), self::ITEMS, SoldItem::from(...)),
             ProductTrail::of(PartnerKind::Supplier->value, $id),
+            HangingFile::on(self::FILES, $id),
         );
     }
 

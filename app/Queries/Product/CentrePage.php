@@ -2,7 +2,9 @@
 
 namespace App\Queries\Product;
 
+use App\Models\Attachable;
 use App\Models\WorkCentre;
+use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
 use Illuminate\Support\Collection;
@@ -11,6 +13,20 @@ use Illuminate\Support\Facades\DB;
 /** A work centre as its page shows it: who works there, what is set up there, how long from one to the next. */
 final readonly class CentrePage
 {
+    /** What its files hang on. */
+    public const FILES = Attachable::WorkCentre;
+
+    /** What each field is for, by what it is called. */
+    public const HELP = [
+        'Calendar' => 'When it is open; overtime and downtime come on top.',
+        'Like machines' => 'How many jobs it can do at one time.',
+        'Pieces in one load' => 'Of an oven or a bath: jobs of one family go in together until it is full. 0: one job '
+            .'at a time.',
+        'Labour, machine, overhead' => 'What an hour costs, and what comes on top of labour; frozen on an order when '
+            .'it is released.',
+        'Changing over' => 'Minutes on top of the setup of a step when the family before was another.',
+    ];
+
     /** So many families stand in a table that can still be read. */
     private const FAMILIES = 30;
 
@@ -19,6 +35,7 @@ final readonly class CentrePage
      * @param  array<int, array<int, int>>  $minutes  by family before, family after
      * @param  list<string>  $people
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     * @param  Collection<int, HangingFile>  $files
      */
     private function __construct(
         public WorkCentre $centre,
@@ -26,6 +43,7 @@ final readonly class CentrePage
         private array $minutes,
         public array $people,
         public Collection $changes,
+        public Collection $files,
     ) {
     }
 
@@ -60,6 +78,7 @@ final readonly class CentrePage
             $minutes,
             array_values(array_filter($people->pluck('name')->all(), is_string(...))),
             ProductTrail::of('work_centres', $centre->id),
+            HangingFile::on(self::FILES, $centre->id),
         );
     }
 

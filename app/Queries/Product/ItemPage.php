@@ -2,9 +2,11 @@
 
 namespace App\Queries\Product;
 
+use App\Models\Attachable;
 use App\Models\Item;
 use App\Models\ItemUnit;
 use App\Models\SupplierItem;
+use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
 use App\Shop\Positions;
@@ -21,12 +23,18 @@ use KeepPace\Core\Stock\LotRule;
 /** An item with what is known of it and what is going on with it. */
 final readonly class ItemPage
 {
+    /** What its files hang on. */
+    public const FILES = Attachable::Item;
+
     /**
      * @param  list<UsedIn>  $usedIn
      * @param  Collection<int, ItemOrder>  $orders  open ones that make it
      * @param  CostWords|null  $rolled  by what it is made of, at its usual lot; null = it is not made, or a loop
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
      * @param  Collection<int, SupplierItem>  $sources
+     * @param  Collection<int, HangingFile>  $files
+     * @param  Collection<int, CalledBy>  $called
+     * @param  Collection<int, MayStandIn>  $substitutes
      */
     private function __construct(
         public Item $item,
@@ -39,6 +47,9 @@ final readonly class ItemPage
         public string $supplier,
         public Collection $changes,
         public Collection $sources,
+        public Collection $files,
+        private Collection $called,
+        private Collection $substitutes,
     ) {
     }
 
@@ -70,6 +81,9 @@ final readonly class ItemPage
             is_string($supplier) ? $supplier : '',
             ProductTrail::of('items', $item->id),
             SupplierItem::query()->with('supplier', 'prices')->where('item_id', $item->id)->orderBy('id')->get(),
+            HangingFile::on(Attachable::Item, $item->id),
+            CalledBy::of($item->id),
+            MayStandIn::for($item->id),
         );
     }
 
@@ -89,7 +103,8 @@ final readonly class ItemPage
     /** @return list<string> files that tell of it */
     public function kinds(): array
     {
-        return ['items', 'item-units', 'supplier-items', 'routings', 'structures'];
+        return ['items', 'item-units', 'supplier-items', 'customer-items', 'substitutes', 'routings',
+            'structures'];
     }
 
     /** It has a price. */
@@ -110,18 +125,36 @@ final readonly class ItemPage
 
         return array_filter([
             'Category' => $item->category,
+            'Called' => $this->called->map(fn (CalledBy $one): string => $one->says())->join(', '),
             'Counted in' => implode(', ', [$item->unit->name, ...$units->all()]),
+            'May be replaced by' => $this->substitutes->map(fn (MayStandIn $one): string => $one->says())->join('; '),
             'Told apart by' => $item->isTracked() ? $item->tracking->value : '',
             'Lots taken' => $item->isTracked() ? LotRule::from($item->lot_rule)->label() : '',
             'Comes' => $item->cover_for === 'line' ? 'for the customer line' : 'for the shelf',
             'Supplier' => $this->supplier,
             'Lead time' => $days($item->lead_time_days),
-            'Reorder point' => $some($item->reorder_point),
-            'Safety stock' => $some($item->safety_stock),
-            'Usual lot' => $some($item->usual_lot),
+            ...$this->ordered($some),
             'Smallest issue' => $some($item->minimum_issue),
             'Days left when used' => $days($item->minimum_days),
             'Valued by' => CostingRule::from($item->costing)->label(),
         ], fn (string $says): bool => $says !== '');
+    }
+
+    /**
+     * @param  \Closure(string): string  $some
+     * @return array<string, string>
+     */
+    private function ordered(\Closure $some): array
+    {
+        $item = $this->item;
+        $isPlain = $some($item->reorder_point) === '' && $item->ordered_by === 'level';
+
+        return [
+            'Ordered' => $isPlain ? '' : "by {$item->ordered_by}",
+            'Lot size' => $item->lotSize()->says(),
+            'Reorder point' => $some($item->reorder_point),
+            'Safety stock' => $some($item->safety_stock),
+            'Usual lot' => $some($item->usual_lot),
+        ];
     }
 }

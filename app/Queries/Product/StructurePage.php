@@ -29,6 +29,7 @@ final readonly class StructurePage
      * @param  list<string>  $holes  of a draft
      * @param  list<MadeLine>  $lines  its own
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     * @param  bool  $asks  whether what is made by it and by the one before fit each other
      */
     private function __construct(
         public Structure $structure,
@@ -42,6 +43,7 @@ final readonly class StructurePage
         public array $holes,
         public array $lines,
         public Collection $changes,
+        public bool $asks,
     ) {
     }
 
@@ -76,6 +78,7 @@ final readonly class StructurePage
             $structure->isDraft() ? ToApprove::holes($structure) : [],
             $rolled->of->lines[$number] ?? [],
             ProductTrail::of('structures', $structure->id),
+            ToApprove::asksWhetherItFits($structure),
         );
     }
 

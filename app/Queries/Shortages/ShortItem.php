@@ -11,6 +11,7 @@ use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
+use KeepPace\Core\Planning\LotSize;
 
 /** An item that is short: for which orders, how much in all, and by when it has to be ordered. */
 final readonly class ShortItem
@@ -27,6 +28,7 @@ final readonly class ShortItem
         public ?string $supplier,
         private bool $isMadeHere,
         private LeadTime $lead,
+        private LotSize $lots,
         public ?string $orderBy,
         public BigDecimal $missing,
         public Collection $parts,
@@ -47,11 +49,29 @@ final readonly class ShortItem
             $first->supplier,
             $first->kind->isMadeHere(),
             $first->lead,
-            $parts->pluck('orderBy')->filter()->min(),
+            $first->lots,
+            self::firstDay($parts),
             BigDecimal::sum(0, ...$parts->pluck('missing')->all()),
             $parts,
             $deliveries,
         );
+    }
+
+    /**
+     * @param  Collection<int, ShortPart>  $parts
+     * @return string|null the first day by which one of them has to be ordered
+     */
+    private static function firstDay(Collection $parts): ?string
+    {
+        $days = array_filter($parts->map(fn (ShortPart $part): ?string => $part->orderBy)->all());
+
+        return $days === [] ? null : min($days);
+    }
+
+    /** What is proposed to be ordered: what is missing, by its lot rule. */
+    public function proposal(): BigDecimal
+    {
+        return $this->lots->of($this->missing);
     }
 
     public function isMadeHere(): bool

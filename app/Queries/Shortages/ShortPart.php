@@ -5,6 +5,8 @@ namespace App\Queries\Shortages;
 use App\Reading\Row;
 use App\Shop\LeadTime;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\LotSize;
+use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\ItemKind;
 
@@ -32,6 +34,7 @@ final readonly class ShortPart
         public string $unit,
         public ?string $supplier,
         public LeadTime $lead,
+        public LotSize $lots,
         public int $step,
         public BigDecimal $missing,
         public BigDecimal $fromStock,
@@ -59,6 +62,11 @@ final readonly class ShortPart
             $row->text('unit'),
             $row->textOrNull('supplier'),
             LeadTime::from($row),
+            new LotSize(
+                $row->enum('lot_sizing', LotSizing::class),
+                $row->decimal('lot_quantity'),
+                $row->decimal('lot_least'),
+            ),
             $row->int('step_number'),
             $row->decimal('missing'),
             $row->decimal('from_stock'),

@@ -21,6 +21,7 @@ final readonly class StationJob
     public function __construct(
         public int $id,
         public int $orderId,
+        public int $itemId,
         public string $order,
         public int $number,
         public string $name,
@@ -50,6 +51,7 @@ final readonly class StationJob
         return new self(
             $row->int('id'),
             $row->int('order_id'),
+            $row->int('item_id'),
             $row->text('order_number'),
             $row->int('number'),
             $row->text('name'),

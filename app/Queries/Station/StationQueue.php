@@ -2,6 +2,9 @@
 
 namespace App\Queries\Station;
 
+use App\Models\Attachable;
+use App\Models\AttachmentKind;
+use App\Queries\Files\HangingFile;
 use App\Reading\Cut;
 use App\Shop\ShopState;
 use App\Shop\WorkCentreHours;
@@ -22,6 +25,7 @@ final readonly class StationQueue
      * @param  Collection<int, StationJob>  $here
      * @param  Collection<int, StationJob>  $coming  the next of those on the way
      * @param  array<int, int>  $clocks  minutes a count would book now, by job whose clock runs
+     * @param  Collection<int, HangingFile>  $drawings  of what stands here
      */
     private function __construct(
         public Cut $all,
@@ -29,6 +33,7 @@ final readonly class StationQueue
         public Collection $coming,
         public int $onTheWay,
         private array $clocks,
+        private Collection $drawings,
     ) {
     }
 
@@ -46,6 +51,11 @@ final readonly class StationQueue
             $coming->take(self::COMING),
             $coming->count(),
             self::clocks($all->rows, $workCentre),
+            HangingFile::onAll(
+                Attachable::Item,
+                $here->map(fn (StationJob $job): int => $job->itemId)->unique(),
+                AttachmentKind::Drawing,
+            ),
         );
     }
 
@@ -63,6 +73,12 @@ final readonly class StationQueue
         $count = $this->coming->count();
 
         return $count < $this->onTheWay ? "On the way, the next {$count} of {$this->onTheWay}" : 'On the way';
+    }
+
+    /** @return Collection<int, HangingFile> of what the job makes */
+    public function drawings(StationJob $job): Collection
+    {
+        return $this->drawings->filter(fn (HangingFile $file): bool => $file->recordId === $job->itemId);
     }
 
     /** Minutes a count of the job would book now; null where no clock runs. */

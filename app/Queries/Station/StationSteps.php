@@ -32,6 +32,7 @@ final class StationSteps
                 's.*',
                 'o.number AS order_number',
                 'o.quantity',
+                'o.item_id',
                 'i.number AS item_number',
                 'i.name AS item_name',
                 'u.code AS unit',

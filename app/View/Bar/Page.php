@@ -41,51 +41,57 @@ enum Page: string
     case WorkCentres = 'centres.index';
     case Customers = 'customers.index';
     case Suppliers = 'suppliers.index';
+    case Crews = 'crews.index';
     case Places = 'places.index';
     case Units = 'units.index';
     case Settings = 'settings.index';
+    case Changes = 'changes.index';
     case Import = 'import.index';
     case People = 'people.index';
 
+    private const LABELS = [
+        'today' => 'Today',
+        'customer-orders.index' => 'Customer orders',
+        'promise.index' => 'Promise a date',
+        'ship.index' => 'Ship',
+        'orders.index' => 'All orders',
+        'release.index' => 'Release',
+        'rank.index' => 'Rank',
+        'board' => 'Board',
+        'late.index' => 'Late orders',
+        'plans.index' => 'Plans and what-ifs',
+        'dispatch.index' => 'Dispatch lists',
+        'absence.index' => 'Down and away',
+        'calendars.index' => 'Calendars',
+        'shortages.index' => 'Shortages',
+        'parts.index' => 'Parts of orders',
+        'issue.index' => 'Issue',
+        'returns.index' => 'Back to stores',
+        'questions.index' => 'Questions',
+        'station.index' => 'Stations',
+        'receive.index' => 'Receive',
+        'purchases.index' => 'Purchases',
+        'stock.index' => 'On hand',
+        'bookings.index' => 'Bookings',
+        'periods.index' => 'Periods',
+        'standards.index' => 'Standard costs',
+        'items.index' => 'Items',
+        'drafts.index' => 'Drafts',
+        'centres.index' => 'Work centres',
+        'customers.index' => 'Customers',
+        'suppliers.index' => 'Suppliers',
+        'crews.index' => 'Crews',
+        'places.index' => 'Places',
+        'units.index' => 'Units',
+        'settings.index' => 'Settings',
+        'changes.index' => 'Changes',
+        'import.index' => 'Files in and out',
+        'people.index' => 'People',
+    ];
+
     public function label(): string
     {
-        return match ($this) {
-            self::Today => 'Today',
-            self::CustomerOrders => 'Customer orders',
-            self::Promise => 'Promise a date',
-            self::Ship => 'Ship',
-            self::Orders => 'All orders',
-            self::Release => 'Release',
-            self::Rank => 'Rank',
-            self::Board => 'Board',
-            self::Late => 'Late orders',
-            self::Plans => 'Plans and what-ifs',
-            self::Dispatch => 'Dispatch lists',
-            self::Absence => 'Down and away',
-            self::Calendars => 'Calendars',
-            self::Shortages => 'Shortages',
-            self::PartsOfOrders => 'Parts of orders',
-            self::Issue => 'Issue',
-            self::Returns => 'Back to stores',
-            self::Questions => 'Questions',
-            self::Stations => 'Stations',
-            self::Receive => 'Receive',
-            self::Purchases => 'Purchases',
-            self::Stock => 'On hand',
-            self::Bookings => 'Bookings',
-            self::Periods => 'Periods',
-            self::Standards => 'Standard costs',
-            self::Items => 'Items',
-            self::Drafts => 'Drafts',
-            self::WorkCentres => 'Work centres',
-            self::Customers => 'Customers',
-            self::Suppliers => 'Suppliers',
-            self::Places => 'Places',
-            self::Units => 'Units',
-            self::Settings => 'Settings',
-            self::Import => 'Files in and out',
-            self::People => 'People',
-        };
+        return self::LABELS[$this->value];
     }
 
     public function subject(): Subject
@@ -100,8 +106,8 @@ enum Page: string
             self::Purchases => Subject::Suppliers,
             self::Stock, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
-            self::Items, self::Drafts, self::WorkCentres, self::Customers, self::Suppliers, self::Places,
-            self::Units, self::Settings, self::Import, self::People => Subject::Data,
+            self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,
+            self::Places, self::Units, self::Changes, self::Settings, self::Import, self::People => Subject::Data,
         };
     }
 
@@ -160,7 +166,8 @@ enum Page: string
         $room = match ($room) {
             'slips' => 'issue',
             'reservations' => 'stock',
-            'structures', 'routings', 'retired-items', 'replaced-items' => 'items',
+            'structures', 'routings', 'retired-items', 'replaced-items', 'files' => 'items',
+            'work_centres' => 'centres',
             default => $room,
         };
 

@@ -24,4 +24,11 @@
         @endforeach
         </tbody>
     </table>
+    @can('plan')
+        <x-form class="actions align-items-end" :to="route('calendars.store')">
+            <x-field name="code" label="New calendar, called" size="12" maxlength="20" />
+            <x-choice name="like" label="with the week of" :options="$calendars->pluck('code', 'id')->all()" />
+            <button class="btn btn-quiet">Enter it</button>
+        </x-form>
+    @endcan
 </x-layout>

@@ -1,4 +1,4 @@
-@props(['draft', 'name', 'holes', 'item'])
+@props(['draft', 'name', 'holes', 'item', 'asks' => false])
 {{-- What is missing of a draft, and the deeds that end it. --}}
 <section class="effect">
     @if ($holes === [])
@@ -13,6 +13,10 @@
         @can('approve')
             <x-form class="actions mb-0" :to="route($name.'.approval', $draft->id)" key="approve">
                 <input type="hidden" name="version" value="{{ $draft->version }}">
+                @if ($asks)
+                    <x-choice name="fits" label="Do the one before and this one fit each other?"
+                        :options="['' => 'say', 'yes' => 'yes, either will do', 'no' => 'no']" />
+                @endif
                 <x-day bare name="from" label="In force from" :value="''" placeholder="from today on" />
                 <button class="btn btn-act" @disabled($holes !== [])>Approve revision {{ $draft->revision }}</button>
             </x-form>

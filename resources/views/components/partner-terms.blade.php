@@ -9,4 +9,5 @@
     {{ $slot }}
 </dl>
 <x-contacts :list="$page->partner->contacts" />
+<x-files :files="$page->files" :on="$page::FILES" :id="$page->partner->id" />
 <x-partner-retire :kind="$kind" :partner="$page->partner" />

@@ -1,4 +1,4 @@
-@props(['job', 'clock' => null, 'first' => false])
+@props(['job', 'drawings', 'clock' => null, 'first' => false])
 {{-- One job at a station: what it is, and what can be done with it in two touches. --}}
 <article @class(['job', 'now' => $job->isRunning()]) id="s{{ $job->id }}">
     <div class="d-flex gap-3 align-items-baseline flex-wrap">
@@ -14,6 +14,13 @@
             planned {{ $print->when($job->planned) }} · <x-late :minutes="$job->lateMinutes" />
         </span>
     </div>
+    @if ($drawings->isNotEmpty())
+        <p class="mb-1">
+            @foreach ($drawings as $drawing)
+                <a href="{{ route('files.show', $drawing->id) }}">{{ $drawing->name }}</a>
+            @endforeach
+        </p>
+    @endif
     @if ($job->instructions !== '')
         <p class="sub mb-1">{{ $job->instructions }}</p>
     @endif

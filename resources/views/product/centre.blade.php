@@ -27,11 +27,13 @@
                     :value="$page->centre->other_changeover" inputmode="numeric" />
             </div>
             @include('product.changeovers')
+            <x-glossary :terms="$page::HELP" />
             <div class="actions">
                 <button class="btn btn-act">Change {{ $page->centre->code }}</button>
                 <span class="sub">The plan follows. Released orders keep the rates they were released with.</span>
             </div>
         </x-form>
     @endcan
+    <x-files :files="$page->files" :on="$page::FILES" :id="$page->centre->id" />
     <x-changes :rows="$page->changes" />
 </x-layout>

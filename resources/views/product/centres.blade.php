@@ -42,6 +42,7 @@
             <x-form :to="route('centres.store')">
                 <div class="field"><x-field name="code" label="Code" size="12" maxlength="20" /></div>
                 @include('product.centre-fields', ['centre' => null])
+                <x-glossary :terms="$help" />
                 <div class="actions"><button class="btn btn-act">Enter this work centre</button></div>
             </x-form>
         </x-more>

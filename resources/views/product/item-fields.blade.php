@@ -67,12 +67,28 @@
             <x-field name="lead_time_days" label="Lead time, days" class="n" :value="$form->value('lead_time_days')"
                 inputmode="numeric" />
         </x-asked>
+        <x-asked :says="$form->help('ordered_by')">
+            <x-choice name="ordered_by" label="Ordered" :options="['need' => 'by need', 'level' => 'by level']"
+                :value="$form->value('ordered_by')" />
+        </x-asked>
         <x-asked :says="$form->help('reorder_point')">
             <x-field name="reorder_point" label="Reorder point" class="n" :value="$form->value('reorder_point')"
                 inputmode="decimal" />
         </x-asked>
         <x-asked :says="$form->help('safety_stock')">
             <x-field name="safety_stock" label="Safety stock" class="n" :value="$form->value('safety_stock')"
+                inputmode="decimal" />
+        </x-asked>
+        <x-asked :says="$form->help('lot_sizing')">
+            <x-choice name="lot_sizing" label="Lot size" :options="$form->lotSizings()"
+                :value="$form->value('lot_sizing')" />
+        </x-asked>
+        <x-asked :says="$form->help('lot_quantity')">
+            <x-field name="lot_quantity" label="Lot or multiple" class="n" :value="$form->value('lot_quantity')"
+                inputmode="decimal" />
+        </x-asked>
+        <x-asked :says="$form->help('lot_least')">
+            <x-field name="lot_least" label="At least" class="n" :value="$form->value('lot_least')"
                 inputmode="decimal" />
         </x-asked>
         <x-asked :says="$form->help('usual_lot')">
@@ -83,6 +99,14 @@
     <fieldset class="whole">
         <legend>Who sells it</legend>
         @include('product.item-sources')
+    </fieldset>
+    <fieldset>
+        <legend>What may stand in for it</legend>
+        @include('product.item-substitutes')
+    </fieldset>
+    <fieldset>
+        <legend>What customers call it</legend>
+        @include('product.item-called')
     </fieldset>
     <fieldset>
         <legend>What it is worth</legend>

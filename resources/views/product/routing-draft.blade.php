@@ -98,6 +98,7 @@
             </tbody>
         </table>
     </div>
+    <x-glossary :terms="$form->help" />
     <div class="actions">
         <x-field name="note" label="Why there is this revision" :value="$routing->note" size="40" maxlength="200" />
         <button class="btn btn-act align-self-end">Keep the draft</button>

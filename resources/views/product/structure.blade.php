@@ -19,7 +19,7 @@
         </nav>
     </div>
     @if ($structure->isDraft())
-        <x-draft-deeds :draft="$structure" name="structures" :holes="$page->holes" :item="$item" />
+        <x-draft-deeds :draft="$structure" name="structures" :holes="$page->holes" :item="$item" :asks="$page->asks" />
     @endif
     @if ($form)
         @include('product.structure-draft')

@@ -16,11 +16,23 @@
     </td>
     @foreach ($list->fields as $field => [$label, $size, $most, $mode])
         <td>
-            <input @class(['form-control', 'is-wrong' => $list->form->isWrong($at, $field)])
-                name="{{ $list->form->name($at, $field) }}" value="{{ $row[$field] }}" size="{{ $size }}"
-                maxlength="{{ $most }}" inputmode="{{ $mode }}" autocomplete="off"
-                aria-label="{{ $label }} of {{ $row['code'] === '' ? 'a new one' : $row['code'] }}"
-                @cannot('set-up') disabled @endcannot>
+            @isset ($list->choices[$field])
+                <select @class(['form-select', 'is-wrong' => $list->form->isWrong($at, $field)])
+                    name="{{ $list->form->name($at, $field) }}"
+                    aria-label="{{ $label }} of {{ $row['code'] === '' ? 'a new one' : $row['code'] }}"
+                    @cannot('set-up') disabled @endcannot>
+                    <option value="">choose</option>
+                    @foreach ($list->choices[$field] as $value => $says)
+                        <option value="{{ $value }}" @selected($row[$field] == $value)>{{ $says }}</option>
+                    @endforeach
+                </select>
+            @else
+                <input @class(['form-control', 'is-wrong' => $list->form->isWrong($at, $field)])
+                    name="{{ $list->form->name($at, $field) }}" value="{{ $row[$field] }}" size="{{ $size }}"
+                    maxlength="{{ $most }}" inputmode="{{ $mode }}" autocomplete="off"
+                    aria-label="{{ $label }} of {{ $row['code'] === '' ? 'a new one' : $row['code'] }}"
+                    @cannot('set-up') disabled @endcannot>
+            @endisset
             <x-why :field="$list->form->key($at, $field)" />
         </td>
     @endforeach

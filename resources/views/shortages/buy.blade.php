@@ -1,7 +1,7 @@
 {{-- How much of it is ordered, for when, of whom; sent with the ticks of the list. --}}
 <span class="d-inline-flex gap-1 align-items-center">
     <input class="form-control n" form="buy" name="items[{{ $item->id }}][quantity]"
-        value="{{ old("items.{$item->id}.quantity", $print->amount($item->missing)) }}" inputmode="decimal"
+        value="{{ old("items.{$item->id}.quantity", $print->amount($item->proposal())) }}" inputmode="decimal"
         aria-label="How much of {{ $item->name }} to order" @cannot('purchase') disabled @endcannot>
     <x-day bare worked form="buy" :name="'items['.$item->id.'][expected_on]'"
         :field="'items.'.$item->id.'.expected_on'" :label="'When '.$item->name.' is expected'"

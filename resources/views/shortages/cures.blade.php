@@ -23,6 +23,22 @@
             @endforeach
         @endcan
         @can('change-order')
+            @foreach ($substitutes as $one)
+                <x-form class="actions" method="put" :to="route('order-components.swap', $part->id)">
+                    <input type="hidden" name="version" value="{{ $part->orderVersion }}">
+                    <input type="hidden" name="item" value="{{ $one->number }}">
+                    <input type="hidden" name="reason" value="allowed substitute">
+                    <span>
+                        {{ $part->order }} takes {{ $one->number }} {{ $one->name }},
+                        {{ $print->amount($one->free) }} free:
+                    </span>
+                    <input class="form-control n" name="quantity" inputmode="decimal"
+                        value="{{ $print->amount($one->instead($part->missing)) }}"
+                        aria-label="How much {{ $one->number }} for {{ $part->order }}">
+                    <span>{{ $one->unit }}</span>
+                    <button class="btn btn-quiet btn-small">Take it instead</button>
+                </x-form>
+            @endforeach
             <x-form class="actions" method="put" :to="route('order-components.swap', $part->id)">
                 <input type="hidden" name="version" value="{{ $part->orderVersion }}">
                 <span>{{ $part->order }} takes instead</span>

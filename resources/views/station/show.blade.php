@@ -9,7 +9,8 @@
         <a href="{{ route('station.index') }}">Other station</a>
     </div>
     @forelse ($queue->here as $job)
-        <x-station-job :job="$job" :clock="$queue->clock($job)" :first="$loop->first" />
+        <x-station-job :job="$job" :clock="$queue->clock($job)" :first="$loop->first"
+            :drawings="$queue->drawings($job)" />
     @empty
         <div class="none">Nothing stands at this station. What is on the way is listed below.</div>
     @endforelse

@@ -14,6 +14,7 @@
                 <th class="n">Reorder at</th>
                 <th class="n">Missing</th>
                 <th>Unit</th>
+                <th>Proposed</th>
             </tr>
         </thead>
         <tbody>
@@ -32,6 +33,7 @@
                         {{ $print->some($item->is->missing()) }}
                     </td>
                     <td>{{ $item->unit }}</td>
+                    <td class="tight">@include('stock.proposed')</td>
                 </tr>
             @endforeach
         </tbody>

@@ -3,6 +3,8 @@
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieToOrder;
+use App\Actions\Files\HangFile;
+use App\Actions\Files\TypedFile;
 use App\Actions\Partners\RetirePartner;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\RetireItem;
@@ -18,6 +20,8 @@ use App\Actions\Stock\ReserveStock;
 use App\Actions\Stock\StandardTaken;
 use App\Actions\Stock\TakeStandards;
 use App\Actions\Usage\ProposeSlip;
+use App\Models\Attachable;
+use App\Models\AttachmentKind;
 use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\Item;
@@ -28,6 +32,7 @@ use App\Models\Supplier;
 use App\Planner\PlanRound;
 use App\Settings\Settings;
 use App\Shop\Ties;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\TypedQuantity;
 use Tests\Support\Fields;
@@ -1017,7 +1022,7 @@ function deed(object $test, string $name): array
             'method' => 'post',
             'uri' => "/structures/{$draft}/approval",
             'no' => Role::Planner,
-            'data' => ['version' => 1],
+            'data' => ['version' => 1, 'fits' => 'yes'],
             'bad' => ['from' => '2026-11-01'],
             'field' => 'from',
             'says' => 'That day has passed',
@@ -1207,6 +1212,30 @@ function deed(object $test, string $name): array
             'field' => 'units.0.code',
             'says' => 'That is piece already',
         ],
+        'keep crews' => [
+            'role' => Role::Supervisor,
+            'method' => 'put',
+            'uri' => '/crews',
+            'no' => Role::Planner,
+            'data' => ['crews' => [
+                ['code' => 'E-77', 'name' => 'Ada Quarry', 'work_centre_id' => '1', 'calendar_id' => '1'],
+            ]],
+            'bad' => ['crews' => [
+                ['code' => 'E-77', 'name' => 'Ada Quarry', 'work_centre_id' => '999', 'calendar_id' => '1'],
+            ]],
+            'field' => 'crews.0.work_centre_id',
+            'says' => 'Choose one of those offered',
+        ],
+        'enter a calendar' => [
+            'role' => Role::Planner,
+            'method' => 'post',
+            'uri' => '/calendars',
+            'no' => Role::Operator,
+            'data' => ['code' => 'NIGHT', 'like' => '1'],
+            'bad' => ['code' => 'plant'],
+            'field' => 'code',
+            'says' => 'That is PLANT already',
+        ],
         'keep places' => [
             'role' => Role::Supervisor,
             'method' => 'put',
@@ -1246,6 +1275,35 @@ function deed(object $test, string $name): array
                 'bad' => ['reason' => ''],
                 'field' => 'reason',
                 'says' => 'Say why',
+            ];
+        })(),
+        'hang a file on an item' => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => '/items/'.$shop->item('TRAY-40')->id.'/files',
+            'no' => Role::Sales,
+            'data' => [
+                'file' => UploadedFile::fake()->createWithContent('tray.txt', "bend 90\n"),
+                'kind' => 'drawing',
+            ],
+            'bad' => ['kind' => 'picture'],
+            'field' => 'file',
+            'says' => 'Only a picture',
+        ],
+        'take a file off' => (function () use ($shop): array {
+            $tray = $shop->item('TRAY-40');
+            $file = new TypedFile("bend 90\n", 'tray.txt', AttachmentKind::Drawing);
+            app(HangFile::class)->handle(Attachable::Item, $tray->id, $file, $shop->sign(Role::Buyer));
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'delete',
+                'uri' => '/files/'.DB::table('attachments')->max('id'),
+                'no' => Role::Sales,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
             ];
         })(),
         'let somebody in' => [
@@ -1381,6 +1439,10 @@ const DEEDS = [
     'offer reasons',
     'keep units',
     'keep places',
+    'keep crews',
+    'enter a calendar',
+    'hang a file on an item',
+    'take a file off',
     'take standard costs',
     'take standard costs back',
     'enter an item',
@@ -1485,6 +1547,7 @@ function books(): array
             'periods',
             'consignments',
             'people',
+            'calendars',
             'item_units',
             'structure_lines',
             'routing_step_ways',
@@ -1492,6 +1555,8 @@ function books(): array
             'changeovers',
             'contacts',
             'contact_ways',
+            'files',
+            'attachments',
             'settings',
             'reasons',
         ] as $table
@@ -1543,6 +1608,7 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
                 'say it is back' => 'over already',
                 'let a held date go' => 'not held any more',
                 'give kept stock up' => 'not kept any more',
+                'take a file off' => 'taken off already',
                 default => 'is running already',
             },
         ];
@@ -1553,7 +1619,8 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
     $response->assertRedirect('/')->assertSessionHasErrors($deed['field']);
     $errors = session('errors')->getBag('default');
     expect(implode(' ', $errors->get($deed['field'])))->toContain($deed['says'])->and(books())->toBe($before);
-    foreach (array_diff_key($typed, ['token' => 1, 'password' => 1]) as $field => $value) {
+    // neither a password nor a file is put back into a form
+    foreach (array_diff_key($typed, ['token' => 1, 'password' => 1, 'file' => 1]) as $field => $value) {
         expect(old($field))->toEqual($value === '' ? null : $value, $field);
     }
 })->with(array_diff(DEEDS, ['work a what-if out again', 'let a what-if go live'])); // those can be done twice

@@ -121,6 +121,9 @@ function takesWords(Route $route): bool
         'purchases.destroy',
         'people.lock',
         'people.unlock',
+        'customers.store', // a number and a name in any words
+        'suppliers.store',
+        'settings.reasons',
     ], true);
 }
 

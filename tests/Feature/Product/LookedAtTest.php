@@ -201,3 +201,17 @@ it('puts a structure on paper with all levels and what they cost, without money 
         ->not->toContain('€')
         ->not->toContain($total);
 });
+
+it('lists what was changed of anything, narrowed by words and kind, and finds nobody by what things cost', function () {
+    $file = "number,name,kind,unit,cost\nBRG-25,Bearing 25 mm,bought,pc,77.31\n";
+    expect($this->shop->import(['items.csv' => $file]))->toBe([]);
+    $this->actingAs($this->shop->as(Role::Sales));
+    $all = fn (string $query) => $this->get("/changes{$query}")->assertOk();
+    $all('')->assertSee('BRG-25')->assertSee('to 77.31');
+    $all('?kind=items&text=brg cost')->assertSee('to 77.31');
+    $all('?kind=customers&text=brg')->assertSee('Nothing was changed that is like this');
+    $all('?text=77.31')->assertDontSee('BRG-25'); // a value is nothing to be found by
+    $all('?kind=%5B&text='.str_repeat('x', 500))->assertOk();
+    $this->actingAs($this->shop->as(Role::Operator));
+    $all('?text=brg')->assertSee('BRG-25')->assertDontSee('77.31');
+});

@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Product\ApproveRevision;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\KeepRouting;
+use App\Actions\Product\TypedApproval;
 use App\Actions\Product\TypedStep;
 use App\Models\RevisionKind;
 use App\Models\Routing;
@@ -73,8 +74,7 @@ it('corrects a run time: orders that are there keep the old, those made from the
     app(ApproveRevision::class)->handle(
         RevisionKind::Routing,
         $draft->id,
-        (int) $draft->refresh()->version,
-        null,
+        new TypedApproval((int) $draft->refresh()->version),
         $this->shop->sign(Role::Supervisor),
     );
     $after = $this->shop->order('TRAY-40', '10');
@@ -136,8 +136,7 @@ it('lets no step go that the structure in force is used at', function () {
     $says = refusedSteps(fn () => app(ApproveRevision::class)->handle(
         RevisionKind::Routing,
         $draft->id,
-        (int) $draft->refresh()->version,
-        null,
+        new TypedApproval((int) $draft->refresh()->version),
         $this->shop->sign(Role::Supervisor),
     ));
     expect(implode(' ', $says))->toContain("is used at step {$used}, which this routing does not have");

@@ -6,6 +6,7 @@ use App\Actions\Product\ApproveRevision;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\KeepStructure;
 use App\Actions\Product\ReplaceComponent;
+use App\Actions\Product\TypedApproval;
 use App\Actions\Product\TypedLine;
 use App\Models\Order;
 use App\Models\RevisionKind;
@@ -41,13 +42,17 @@ function keepLines(object $test, Structure $draft, array $lines, string $note = 
     );
 }
 
-function approve(object $test, Structure $draft, ?string $from = null, Role $as = Role::Supervisor): void
-{
+function approve(
+    object $test,
+    Structure $draft,
+    ?string $from = null,
+    Role $as = Role::Supervisor,
+    ?bool $fits = true,
+): void {
     app(ApproveRevision::class)->handle(
         RevisionKind::Structure,
         $draft->id,
-        (int) $draft->refresh()->version,
-        $from,
+        new TypedApproval((int) $draft->refresh()->version, $from, $fits),
         $test->shop->sign($as),
     );
 }
@@ -174,6 +179,18 @@ it('approves nothing with a hole in it, and says every hole', function () {
     $this->actingAs($this->shop->as(Role::Supervisor))->get("/structures/{$draft->id}")
         ->assertSee('Before it can be approved')
         ->assertSee('PART-1 Part is made here');
+});
+
+it('asks whether what is made by old and new fit each other, and takes another item where they do not', function () {
+    $draft = draftFrom($this, 'TRAY-40');
+    expect(refusedLines(fn () => approve($this, $draft, fits: null)))->toHaveKey('fits')
+        ->and(refusedLines(fn () => approve($this, $draft, fits: false))['fits'])
+        ->toContain('enter a new one like TRAY-40')
+        ->and($draft->refresh()->isDraft())->toBeTrue();
+    $page = fn () => $this->actingAs($this->shop->as(Role::Supervisor))->get("/structures/{$draft->id}");
+    $page()->assertSee('fit each other?');
+    approve($this, $draft);
+    $page()->assertDontSee('fit each other?');
 });
 
 it('lets no author approve, but where the shop says so', function () {

@@ -4,13 +4,16 @@ use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Books\Numbers;
 use App\Models\Order;
+use App\Models\Person;
 use App\Models\Place;
 use App\Models\Unit;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Settings\SettingType;
+use App\Shop\Capacity;
 use App\Shop\Deliveries;
 use App\Shop\LeadTime;
+use App\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -147,3 +150,38 @@ it('lets nobody but the supervisor set anything, and all look', function (Role $
     $this->put('/settings', ['token' => 't', 'version' => Settings::version(), 'due_hour' => '10:00'])
         ->assertForbidden();
 })->with([Role::Planner, Role::Storekeeper, Role::Operator, Role::CostClerk]);
+
+it('keeps who works where, and plans without who left', function () {
+    $laser = DB::table('work_centres')->where('code', 'LASER')->value('id');
+    $plant = DB::table('calendars')->where('code', 'PLANT')->value('id');
+    $row = fn (array $typed): array => [
+        'work_centre_id' => (string) $laser, 'calendar_id' => (string) $plant, ...$typed,
+    ];
+    $keep = fn (array $crews) => $this->actingAs($this->shop->as(Role::Supervisor))->from('/crews')
+        ->put('/crews', ['token' => $this->shop->token(), 'crews' => $crews]);
+    $heads = fn (): int => (new Capacity(ShopState::minute(now()), 10))->heads[$laser] ?? 0;
+    $before = $heads();
+    $keep([$row(['code' => 'E-77', 'name' => 'Ada Quarry'])])->assertSessionHasNoErrors();
+    expect($heads())->toBe($before + 1);
+    $ada = Person::query()->where('number', 'E-77')->firstOrFail();
+    $seen = ['id' => (string) $ada->id, 'version' => (string) $ada->version, 'code' => 'E-77', 'name' => 'Ada Quarry'];
+    $keep([$row(['code' => 'e-77', 'name' => 'Another'])])->assertSessionHasErrors('crews.0.code');
+    $keep([$row(['code' => 'E-78', 'name' => ''])])->assertSessionHasErrors('crews.0.name');
+    $keep([$row([...$seen, 'calendar_id' => ''])])->assertSessionHasErrors('crews.0.calendar_id');
+    $keep([$row([...$seen, 'is_retired' => '1'])])->assertSessionHasNoErrors();
+    expect($heads())->toBe($before);
+    $keep([$row([...$seen, 'name' => 'Ada Q.'])])->assertSessionHasErrors('crews.0.name'); // seen before the change
+});
+
+it('enters a calendar with the week of another', function () {
+    $plant = DB::table('calendars')->where('code', 'PLANT')->value('id');
+    $this->actingAs($this->shop->as(Role::Planner))
+        ->post('/calendars', ['token' => 'c', 'code' => 'FOUNDRY', 'like' => (string) $plant])
+        ->assertSessionHasNoErrors();
+    $new = DB::table('calendars')->where('code', 'FOUNDRY')->value('id');
+    $week = fn (int $id): array => DB::table('shifts')->where('calendar_id', $id)->orderBy('weekday')
+        ->orderBy('from_time')->get(['weekday', 'from_time', 'to_time', 'is_break'])->all();
+    expect($week($new))->toEqual($week($plant));
+    DB::table('suppliers')->where('number', 'S-02')->update(['calendar_id' => $new]);
+    $this->get('/calendars')->assertSee('Tannery Lane Foundry');
+});

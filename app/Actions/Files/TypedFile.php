@@ -1,0 +1,14 @@
+<?php
+
+namespace App\Actions\Files;
+
+use App\Models\AttachmentKind;
+
+/** A file as somebody sent it. */
+final readonly class TypedFile
+{
+    /** @param  string  $name  as people will know it */
+    public function __construct(public string $content, public string $name, public AttachmentKind $kind)
+    {
+    }
+}

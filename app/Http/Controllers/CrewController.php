@@ -1,0 +1,24 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Settings\KeepCrews;
+use App\Http\Requests\CrewsRequest;
+use App\Queries\Settings\CrewList;
+use App\View\KeptList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+
+/** Who works at which work centre. */
+class CrewController extends Controller
+{
+    public function index(): View
+    {
+        return view('settings.list', ['list' => KeptList::crews(CrewList::all())]);
+    }
+
+    public function update(CrewsRequest $request, KeepCrews $keep): RedirectResponse
+    {
+        return $this->done(back(), $keep->handle($request->crews(), $request->signed()));
+    }
+}

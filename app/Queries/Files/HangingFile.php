@@ -1,0 +1,79 @@
+<?php
+
+namespace App\Queries\Files;
+
+use App\Files\FileType;
+use App\Models\Attachable;
+use App\Models\AttachmentKind;
+use App\Reading\Row;
+use App\Wording\When;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** A file that hangs on something. */
+final readonly class HangingFile
+{
+    private function __construct(
+        public int $id,
+        public int $recordId,
+        public AttachmentKind $kind,
+        public string $name,
+        public FileType $type,
+        private int $bytes,
+        public ?int $width,
+        public ?int $height,
+        public string $since,
+    ) {
+    }
+
+    /** @return Collection<int, self> on one record, pictures first */
+    public static function on(Attachable $on, int $id): Collection
+    {
+        return self::onAll($on, [$id]);
+    }
+
+    /**
+     * @param  iterable<array-key, int>  $ids
+     * @return Collection<int, self> on any of these, pictures first
+     */
+    public static function onAll(Attachable $on, iterable $ids, ?AttachmentKind $kind = null): Collection
+    {
+        $files = DB::table('attachments AS a')
+            ->join('files AS f', 'f.id', 'a.file_id')
+            ->join('bookings AS b', 'b.id', 'a.booking_id')
+            ->whereIn("a.{$on->key()}", collect($ids))
+            ->whereNull('a.taken_off_id')
+            ->when($kind !== null, fn ($query) => $query->where('a.kind', $kind?->value))
+            ->orderBy('a.kind')
+            ->orderBy('a.id')
+            ->select(['a.id', "a.{$on->key()} AS record_id", 'a.kind', 'a.name', 'f.type', 'f.bytes'])
+            ->addSelect(['f.width', 'f.height', 'b.entered_at']);
+
+        return Row::all($files, fn (Row $row): self => new self(
+            $row->int('id'),
+            $row->int('record_id'),
+            $row->enum('kind', AttachmentKind::class),
+            $row->text('name'),
+            $row->enum('type', FileType::class),
+            $row->int('bytes'),
+            $row->intOrNull('width'),
+            $row->intOrNull('height'),
+            When::say($row->text('entered_at')),
+        ));
+    }
+
+    public function isShown(): bool
+    {
+        return $this->kind === AttachmentKind::Picture;
+    }
+
+    /** "pdf, 340 kB" */
+    public function says(): string
+    {
+        $size = $this->bytes >= 1_000_000
+            ? round($this->bytes / 1_000_000, 1).' MB'
+            : max(1, intdiv($this->bytes, 1000)).' kB';
+
+        return "{$this->type->value}, {$size}";
+    }
+}
