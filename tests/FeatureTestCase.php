@@ -23,6 +23,9 @@ abstract class FeatureTestCase extends TestCase
 
     public Shop $shop;
 
+    /** Whether an answer of 500 is what the test is about. Else it throws: an error page shows what is looked for. */
+    public bool $mayBreak = false;
+
     /** @return list<string> tables whose rows are inserted and never changed */
     public static function writtenOnce(): array
     {
@@ -61,5 +64,18 @@ abstract class FeatureTestCase extends TestCase
                 throw new \LogicException("A GET wrote: {$query->sql}");
             }
         });
+    }
+
+    /**
+     * @param  \Illuminate\Http\Response  $response
+     * @param  \Illuminate\Http\Request  $request
+     */
+    protected function createTestResponse($response, $request)
+    {
+        $broke = $response->exception ?? null;
+
+        return $broke instanceof \Throwable && $response->getStatusCode() >= 500 && ! $this->mayBreak
+            ? throw $broke
+            : parent::createTestResponse($response, $request);
     }
 }

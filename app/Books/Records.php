@@ -4,6 +4,7 @@ namespace App\Books;
 
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Models\OrderStep;
 use App\Reading\Row;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -191,6 +192,6 @@ final class Records implements Book
             'planned_outside' => 0,
         ]);
         $order->components()->update(['planned_value' => 0, 'short_at_release' => false]);
-        $order->steps()->update(['labour_rate' => null, 'machine_rate' => null, 'overhead_percent' => null]);
+        $order->steps()->update(array_fill_keys(OrderStep::RATES, null));
     }
 }

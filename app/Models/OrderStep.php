@@ -5,6 +5,7 @@ namespace App\Models;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
@@ -34,6 +35,8 @@ use KeepPace\Core\Routing\StepTime;
  * @property string|null $labour_rate
  * @property string|null $machine_rate
  * @property string|null $overhead_percent
+ * @property string|null $overhead_hour
+ * @property string|null $overhead_piece
  * @property string $taken_in
  * @property string $good
  * @property string $scrap
@@ -48,6 +51,12 @@ use KeepPace\Core\Routing\StepTime;
  */
 class OrderStep extends Model
 {
+    /** What comes on top of labour and machine. */
+    public const OVERHEADS = ['overhead_percent', 'overhead_hour', 'overhead_piece'];
+
+    /** Of its work centre; they stand on the step from its release on. */
+    public const RATES = ['labour_rate', 'machine_rate', ...self::OVERHEADS];
+
     public $timestamps = false;
 
     protected $table = 'order_steps';
@@ -92,6 +101,11 @@ class OrderStep extends Model
             BigDecimal::of($this->run_rate),
             BigDecimal::of($this->batch),
         );
+    }
+
+    public function rates(): Rates
+    {
+        return new Rates(...array_map(fn (string $rate): string => $this->getAttribute($rate) ?? '0', self::RATES));
     }
 
     public function isOutside(): bool

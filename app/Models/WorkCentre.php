@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $labour_rate
  * @property string $machine_rate
  * @property string $overhead_percent
+ * @property string $overhead_hour
+ * @property string $overhead_piece
  * @property int $load_size pieces one machine takes at once; 0 = one step at a time
  * @property bool $has_changeovers
  * @property int $other_changeover minutes between families its table does not name

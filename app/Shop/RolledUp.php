@@ -13,7 +13,6 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\Making;
 use KeepPace\Core\Costing\PlannedValue;
-use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\RollUp;
 use KeepPace\Core\Costing\StepCost;
 use KeepPace\Core\Costing\StockValue;
@@ -80,7 +79,7 @@ final readonly class RolledUp
                         $row->decimal('batch'),
                     ),
                     $row->int('crew'),
-                    new Rates($row->text('labour'), $row->text('machine'), $row->text('overhead')),
+                    CentreRates::of($row),
                 );
 
             return $steps[$routings[$row->int('routing_id')]][] = $step;
@@ -93,15 +92,15 @@ final readonly class RolledUp
     /** @param  list<int>  $routings */
     private static function stepsOf(array $routings): Builder
     {
-        return DB::table('routing_steps AS s')
+        $steps = DB::table('routing_steps AS s')
             ->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')
             ->whereIn('s.routing_id', $routings)
             ->orderBy('s.routing_id')
             ->orderBy('s.number')
             ->select(['s.routing_id', 's.supplier_id', 's.price', 's.setup_minutes', 's.run_basis', 's.run_rate'])
-            ->addSelect(['s.batch', 's.crew'])
-            ->selectRaw('COALESCE(w.labour_rate, 0) AS labour, COALESCE(w.machine_rate, 0) AS machine')
-            ->selectRaw('COALESCE(w.overhead_percent, 0) AS overhead');
+            ->addSelect(['s.batch', 's.crew']);
+
+        return CentreRates::select($steps);
     }
 
     /**

@@ -25,6 +25,7 @@ final class Printed
 
     /** Fields of product data that are money. */
     private const MONEY_FIELDS = ['cost', 'price', 'labour rate', 'machine rate', 'overhead percent',
+        'overhead hour', 'overhead piece',
         'minimum order'];
 
     public function amount(BigNumber|string|int|null $of): string

@@ -37,7 +37,7 @@ final readonly class StepCost
             return ExactCost::of(outside: Cents::of($pieces, $this->price));
         }
         $minutes = $this->time->minutes($pieces);
-        $cost = $this->rates->cost($minutes * $this->crew, $minutes);
+        $cost = $this->rates->cost($minutes * $this->crew, $minutes, $pieces);
 
         return ExactCost::of(labour: $cost['labour'], machine: $cost['machine'], overhead: $cost['overhead']);
     }

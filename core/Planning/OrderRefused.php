@@ -151,6 +151,19 @@ final class OrderRefused extends Refused
         return self::because('Units per hour must be above 0.', 'run_rate');
     }
 
+    public static function noRatesYet(string $order): self
+    {
+        return self::because(
+            "Order {$order} is not released: it takes the overhead its work centres have then. Release it first.",
+            'overhead_percent',
+        );
+    }
+
+    public static function overheadUnexplained(int $step): self
+    {
+        return self::because("Say why step {$step} has another overhead than its work centre.", 'reason');
+    }
+
     public static function stepThere(string $order, int $step): self
     {
         return self::because(

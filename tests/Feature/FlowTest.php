@@ -50,6 +50,25 @@ it('costs labour, machine and overhead by the frozen rates', function () {
     expect($cost->all())->toBe(['labour' => 3200, 'machine' => 5800, 'overhead' => 1280]);
 });
 
+it('adds overhead by the hour and by the piece, scrap too, at what held at release', function () {
+    $plain = $this->shop->order('TRAY-40', '5');
+    $this->shop->release($plain);
+    DB::table('work_centres')->update(['overhead_hour' => '6', 'overhead_piece' => '0.5']);
+    $order = $this->shop->order('TRAY-40', '5');
+    $this->shop->release($order);
+    DB::table('work_centres')->update(['overhead_hour' => '99', 'overhead_piece' => '99']);
+
+    // ten cents a minute, fifty a piece at each of three steps
+    $onTop = 10 * (int) $order->steps()->sum('planned_minutes') + 3 * 5 * 50;
+    expect($order->refresh()->planned_overhead - $plain->refresh()->planned_overhead)->toBe($onTop);
+
+    $this->shop->report($order->steps[0], '4', '4', '1', over: ['minutes' => 60]);
+    $overhead = DB::table('cost_entries')->where('order_id', $order->id)->where('kind', 'overhead')->sum('cents');
+    // 40 % of 32.00, an hour at 6.00, five pieces at 0.50
+    expect((int) $overhead)->toBe(1280 + 600 + 250)
+        ->and($this->shop->differences())->toBe([]);
+});
+
 it('takes part receipts at planned unit cost and settles at close', function () {
     $order = $this->shop->order('LID-9', '10');
     $this->shop->release($order);

@@ -53,12 +53,20 @@ it('carries the data of the version before over, and takes back a booking of eac
                 (SELECT SUM(quantity * booking_id) FROM reservation_entries),
                 (SELECT COUNT(*) FROM orders WHERE for_order_id IS NOT NULL)
             SQL);
+        $asked = oldAndNew($live, <<<'SQL'
+            SELECT (SELECT SUM(LENGTH(TRIM(contact)) * id) FROM customers),
+                (SELECT SUM(LENGTH(TRIM(contact)) * id) FROM suppliers)
+            SQL);
         $live->setClock('2026-12-01 10:00');
         $live->artisan('migrate', '--force');
         expect(oldAndNew($live, OWNED))->toBe($owned)
             ->and(oldAndNew($live, 'SELECT SUM(received_quantity * order_id), SUM(received_value) FROM order_outputs'))
             ->toBe($received)
             ->and(oldAndNew($live, TIED))->toBe($tied)
+            ->and(oldAndNew(
+                $live,
+                'SELECT SUM(LENGTH(name) * customer_id), SUM(LENGTH(name) * supplier_id) FROM contacts',
+            ))->toBe($asked)
             ->and($live->artisan('pace:verify'))->toContain('rules hold');
         // what was copied tells the quantity the order was planned with; of an order that was split the rounded rest
         expect($live->value(<<<'SQL'

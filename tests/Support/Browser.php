@@ -178,7 +178,7 @@ final class Browser
                 "Nothing to press called {$words} on {$this->driver->getCurrentURL()}",
             );
         $element = $shown()[$nth];
-        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center"})', [$element]);
+        $this->driver->executeScript('arguments[0].scrollIntoView({block: "center", behavior: "instant"})', [$element]);
         $element->click();
 
         return $this;

@@ -94,6 +94,8 @@ final class Files
                     Column::money('labour_rate', max: 4, most: '99999'),
                     Column::money('machine_rate', max: 4, most: '99999'),
                     Column::money('overhead_percent', max: 4, most: '9999'),
+                    Column::money('overhead_hour', max: 4, most: '99999'),
+                    Column::money('overhead_piece', max: 4, most: '99999'),
                     Column::whole('load_size', '0', most: '999999'),
                     Column::yes('changeovers', 'has_changeovers'),
                     Column::whole('other_changeover', '0', most: '9999'),

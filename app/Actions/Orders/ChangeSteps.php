@@ -20,16 +20,27 @@ final class ChangeSteps
     {
     }
 
-    /** @param  array{work_centre_id: ?int, setup_minutes: string, run_rate: string}  $to */
-    public function change(int $stepId, int $version, array $to, Signed $signed): Booking
+    /**
+     * @param  array{work_centre_id: ?int, setup_minutes: string, run_rate: string}  $to
+     * @param  array<string, string>  $overheads  by column of OrderStep::OVERHEADS; what is not given stays
+     */
+    public function change(int $stepId, int $version, array $to, array $overheads, Signed $signed): Booking
     {
         $orderId = OrderStep::query()->findOrFail($stepId)->order_id;
 
         return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
             $stepId,
             $to,
+            $overheads,
+            $signed,
         ): string {
             $step = OrderStep::query()->findOrFail($stepId);
+            $others = array_filter(
+                $overheads,
+                fn (string $rate, string $field): bool => ! BigDecimal::of($rate)
+                    ->isEqualTo($step->getAttribute($field) ?? '0'),
+                ARRAY_FILTER_USE_BOTH,
+            );
             if ($step->pieces()->isDone() && BigDecimal::of($step->taken_in)->isPositive()) {
                 throw OrderRefused::stepDone($step->number);
             }
@@ -57,6 +68,7 @@ final class ChangeSteps
                     $step->{$field} = $to[$field];
                 }
             }
+            $this->overheads($ledger, $order, $step, $others, $signed->reason);
             if ($step->run_basis === 'units_per_hour' && ! BigDecimal::of($step->run_rate)->isPositive()) {
                 throw OrderRefused::noRate();
             }
@@ -65,6 +77,33 @@ final class ChangeSteps
 
             return "Order {$order->number} step {$step->number} changed.";
         });
+    }
+
+    /**
+     * Other than what the work centre had at the release, or has where the step moves to; from the next count on.
+     *
+     * @param  array<string, string>  $others  by column, those that differ from what stood on the step
+     */
+    private function overheads(Ledger $ledger, Order $order, OrderStep $step, array $others, string $reason): void
+    {
+        if ($others === []) {
+            return;
+        }
+        if ($step->labour_rate === null) {
+            throw OrderRefused::noRatesYet($order->number);
+        }
+        if (trim($reason) === '') {
+            throw OrderRefused::overheadUnexplained($step->number);
+        }
+        foreach ($others as $field => $rate) {
+            $ledger->change(
+                $order,
+                "step {$step->number}, ".str_replace('_', ' ', $field),
+                Amount::plain($step->getAttribute($field) ?? '0'),
+                Amount::plain($rate),
+            );
+            $step->setAttribute($field, $rate);
+        }
     }
 
     /**

@@ -11,7 +11,6 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\PlannedValue;
-use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Quantity\Cents;
 
@@ -58,9 +57,7 @@ final class PlannedCost
 
     public static function rates(OrderStep $step, WorkCentre $centre): void
     {
-        $step->labour_rate = $centre->labour_rate;
-        $step->machine_rate = $centre->machine_rate;
-        $step->overhead_percent = $centre->overhead_percent;
+        $step->fill($centre->only(OrderStep::RATES));
     }
 
     /** After the quantity of a released order changed: another amount at the same prices and rates. */
@@ -77,17 +74,13 @@ final class PlannedCost
     {
         $cost = ['material' => (int) $order->components()
             ->sum('planned_value'), 'labour' => 0, 'machine' => 0, 'overhead' => 0, 'outside' => 0];
+        $quantity ??= BigDecimal::of($order->quantity);
         foreach ($order->steps()->get() as $step) {
             if ($step->isOutside()) {
-                $cost['outside'] += Cents::of($quantity ?? BigDecimal::of($order->quantity), $step->price);
+                $cost['outside'] += Cents::of($quantity, $step->price);
             } else {
-                foreach (
-                    (new Rates(
-                        $step->labour_rate ?? '0',
-                        $step->machine_rate ?? '0',
-                        $step->overhead_percent ?? '0',
-                    ))->cost($step->planned_minutes * $step->crew, $step->planned_minutes) as $kind => $cents
-                ) {
+                $minutes = $step->planned_minutes;
+                foreach ($step->rates()->cost($minutes * $step->crew, $minutes, $quantity) as $kind => $cents) {
                     $cost[$kind] += $cents;
                 }
             }

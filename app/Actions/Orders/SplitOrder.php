@@ -40,9 +40,7 @@ final class SplitOrder
         'number',
         'source_step_id',
         'transfer_quantity',
-        'labour_rate',
-        'machine_rate',
-        'overhead_percent',
+        ...OrderStep::RATES,
     ];
 
     /** Of a component all but its quantities. */

@@ -6,8 +6,8 @@ namespace App\Actions\Product;
 final readonly class TypedCentre
 {
     /**
-     * @param  array<string, string>|null  $rates  labour_rate, machine_rate, overhead_percent; null where who types may
-     *     not see them: they stay
+     * @param  array<string, string>|null  $rates  OrderStep::RATES; null where who types may not see them:
+     *     they stay
      * @param  array<int, array<int, int|null>>  $changeovers  minutes by family before, family after; null = none said
      */
     public function __construct(

@@ -20,7 +20,6 @@ use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostKind;
-use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
@@ -162,8 +161,7 @@ final class ReportStep
 
             return;
         }
-        $rates = new Rates($step->labour_rate ?? '0', $step->machine_rate ?? '0', $step->overhead_percent ?? '0');
-        foreach ($rates->cost($labour, $machine) as $kind => $cents) {
+        foreach ($step->rates()->cost($labour, $machine, $pieces) as $kind => $cents) {
             $ledger->costs->add($order, CostKind::from($kind), $cents, $step);
         }
     }

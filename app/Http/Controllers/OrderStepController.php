@@ -25,7 +25,8 @@ class OrderStepController extends Controller
                     'setup_minutes' => $request->validated('setup_minutes'),
                     'run_rate' => $request->validated('run_rate'),
                 ],
-                $request->signed(),
+                $request->overheads(),
+                $request->signed((string) $request->validated('reason')),
             ),
         );
     }

@@ -32,6 +32,7 @@ class PromiseController extends Controller
             'held' => PromiseList::held(),
             'answer' => session('answer'),
             'asked' => $request->only(['item', 'quantity', 'wanted']),
+            'hours' => Settings::whole(Setting::HoldHours),
         ]);
     }
 

@@ -35,6 +35,12 @@ final class Rules
         return ['bail', new PlainNumber(most: '99999')];
     }
 
+    /** @return list<mixed> euros, or per cent, with what a work centre or a step is costed */
+    public static function rate(string $most): array
+    {
+        return ['nullable', 'bail', new PlainNumber(most: $most, decimals: 4)];
+    }
+
     /** @return list<string> of a row; that it is there, the deed asks under its lock */
     public static function id(): array
     {

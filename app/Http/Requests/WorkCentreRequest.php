@@ -9,12 +9,16 @@ use Illuminate\Validation\ValidationException;
 /** What is known of a work centre, and how long it takes from one setup family to the next. */
 class WorkCentreRequest extends DeedRequest
 {
-    private const RATES = ['labour_rate' => '99999', 'machine_rate' => '99999', 'overhead_percent' => '9999'];
+    private const RATES = [
+        'labour_rate' => '99999',
+        'machine_rate' => '99999',
+        'overhead_percent' => '9999',
+        'overhead_hour' => '99999',
+        'overhead_piece' => '99999',
+    ];
 
     protected function fields(): array
     {
-        $rate = fn (string $most): array => ['nullable', 'bail', new PlainNumber(most: $most, decimals: 4)];
-
         return [
             'version' => Rules::version(),
             'name' => ['required', ...Rules::text(60)],
@@ -23,7 +27,7 @@ class WorkCentreRequest extends DeedRequest
             'load_size' => ['nullable', 'bail', 'integer', 'between:0,999999'],
             'has_changeovers' => ['nullable', 'boolean'],
             'other_changeover' => ['nullable', 'bail', 'integer', 'between:0,9999'],
-            ...array_map($rate, self::RATES),
+            ...array_map(Rules::rate(...), self::RATES),
             'table' => ['nullable', 'array', 'max:60'],
         ];
     }

@@ -42,6 +42,9 @@ final readonly class OrderStepLine
         public ?CarbonImmutable $startAt,
         public ?CarbonImmutable $endAt,
         public array $handfuls,
+        private ?BigDecimal $overheadPercent,
+        private ?BigDecimal $overheadHour,
+        private ?BigDecimal $overheadPiece,
     ) {
     }
 
@@ -71,6 +74,9 @@ final readonly class OrderStepLine
             $row->momentOrNull('start_at'),
             $row->momentOrNull('end_at'),
             $away[$row->int('id')] ?? [],
+            $row->decimalOrNull('overhead_percent'),
+            $row->decimalOrNull('overhead_hour'),
+            $row->decimalOrNull('overhead_piece'),
         );
     }
 
@@ -113,6 +119,16 @@ final readonly class OrderStepLine
             RunBasis::MinutesPerBatch => 'Minutes per batch of '.Figures::amount((string) $this->batch),
             RunBasis::MinutesPerUnit => 'Minutes per unit',
         };
+    }
+
+    /** @return array<string, array{string, BigDecimal}> label and what stands, by column; none before the release */
+    public function overheads(): array
+    {
+        return $this->overheadPercent === null ? [] : [
+            'overhead_percent' => ['Overhead, % of labour', $this->overheadPercent],
+            'overhead_hour' => ['and € an hour it runs', $this->overheadHour ?? BigDecimal::zero()],
+            'overhead_piece' => ['and € a piece', $this->overheadPiece ?? BigDecimal::zero()],
+        ];
     }
 
     /** Its form among the others of a page. */

@@ -22,8 +22,9 @@ final readonly class CentrePage
         'Like machines' => 'How many jobs it can do at one time.',
         'Pieces in one load' => 'Of an oven or a bath: jobs of one family go in together until it is full. 0: one job '
             .'at a time.',
-        'Labour, machine, overhead' => 'What an hour costs, and what comes on top of labour; frozen on an order when '
-            .'it is released.',
+        'Labour, machine' => 'What an hour costs; frozen on an order when it is released.',
+        'Overhead' => 'What comes on top: per cent of labour, by the hour the machine runs and by each piece counted, '
+            .'scrap too; frozen with the rates.',
         'Changing over' => 'Minutes on top of the setup of a step when the family before was another.',
     ];
 

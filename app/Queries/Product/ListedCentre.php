@@ -3,6 +3,7 @@
 namespace App\Queries\Product;
 
 use App\Reading\Row;
+use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 
 /** A work centre in the list of all. */
@@ -18,7 +19,9 @@ final readonly class ListedCentre
         public int $steps,
         public BigDecimal $labour,
         public BigDecimal $machine,
-        public BigDecimal $overhead,
+        private BigDecimal $overheadPercent,
+        private BigDecimal $overheadHour,
+        private BigDecimal $overheadPiece,
         private int $loadSize,
         private bool $hasChangeovers,
     ) {
@@ -37,9 +40,21 @@ final readonly class ListedCentre
             $row->decimal('labour_rate'),
             $row->decimal('machine_rate'),
             $row->decimal('overhead_percent'),
+            $row->decimal('overhead_hour'),
+            $row->decimal('overhead_piece'),
             $row->int('load_size'),
             $row->flag('has_changeovers'),
         );
+    }
+
+    /** "40 % of labour, 2.50 € an hour, 0.10 € a piece" */
+    public function overhead(): string
+    {
+        return implode(', ', array_filter([
+            $this->overheadPercent->isPositive() ? Figures::amount((string) $this->overheadPercent).' % of labour' : '',
+            $this->overheadHour->isPositive() ? Figures::price((string) $this->overheadHour).' € an hour' : '',
+            $this->overheadPiece->isPositive() ? Figures::price((string) $this->overheadPiece).' € a piece' : '',
+        ]));
     }
 
     /** "loads of 40, changeovers by family" */

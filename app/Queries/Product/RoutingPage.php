@@ -10,6 +10,7 @@ use App\Queries\ProductTrail;
 use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
+use App\Shop\CentreRates;
 use App\Shop\ToApprove;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -67,7 +68,7 @@ final readonly class RoutingPage
 
     private static function steps(int $routing): Builder
     {
-        return DB::table('routing_steps AS s')
+        $steps = DB::table('routing_steps AS s')
             ->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->where('s.routing_id', $routing)
@@ -77,9 +78,9 @@ final readonly class RoutingPage
             ->addSelect(['s.lead_time_days', 's.price', 's.instructions', 's.setup_crew'])
             ->leftJoin('families AS f', 'f.id', 's.family_id')
             ->addSelect(['w.name AS work_centre', 'v.name AS supplier', 'f.code AS family', 's.may_be_interrupted'])
-            ->selectRaw('COALESCE(w.labour_rate, 0) AS labour, COALESCE(w.machine_rate, 0) AS machine')
-            ->selectRaw('COALESCE(w.overhead_percent, 0) AS overhead')
             ->selectSub(self::ways(), 'ways');
+
+        return CentreRates::select($steps);
     }
 
     /** As they are typed: "SAW2|BENCH:150". */

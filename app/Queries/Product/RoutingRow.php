@@ -3,6 +3,7 @@
 namespace App\Queries\Product;
 
 use App\Reading\Row;
+use App\Shop\CentreRates;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\ExactCost;
@@ -63,7 +64,7 @@ final readonly class RoutingRow
             (string) $row->textOrNull('ways'),
             $row->int('setup_crew'),
             ! $row->flag('may_be_interrupted'),
-            new Rates($row->text('labour'), $row->text('machine'), $row->text('overhead')),
+            CentreRates::of($row),
             $pieces,
         );
     }

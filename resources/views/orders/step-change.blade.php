@@ -14,6 +14,14 @@
                 :value="$print->amount($step->setupMinutes)" inputmode="decimal" />
             <x-field :in="$typed($step->form())" name="run_rate" :label="$step->rateLabel()" class="n"
                 :value="$print->amount($step->runRate)" inputmode="decimal" />
+            @can('see-money')
+                @foreach ($step->overheads() as $field => [$label, $stands])
+                    <x-field :in="$typed($step->form())" :name="$field" :label="$label" class="n"
+                        :value="$print->amount($stands)" inputmode="decimal" />
+                @endforeach
+            @endcan
+            <x-field :in="$typed($step->form())" name="reason" list="reasons-change" label="Why" size="20"
+                maxlength="200" />
             <button class="btn btn-quiet btn-small">Change</button>
         </form>
     @endif

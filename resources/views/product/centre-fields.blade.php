@@ -23,4 +23,12 @@
         <x-field name="overhead_percent" label="Overhead, % of labour" class="n"
             :value="$print->amount($centre?->overhead_percent)" inputmode="decimal" />
     </div>
+    <div class="field">
+        <x-field name="overhead_hour" label="and € an hour it runs" class="n"
+            :value="$print->amount($centre?->overhead_hour)" inputmode="decimal" />
+    </div>
+    <div class="field">
+        <x-field name="overhead_piece" label="and € a piece" class="n"
+            :value="$print->amount($centre?->overhead_piece)" inputmode="decimal" />
+    </div>
 @endcan

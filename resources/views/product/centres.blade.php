@@ -15,7 +15,7 @@
                 <th class="n">Steps of routings</th>
                 <th class="n w1">Labour € an hour</th>
                 <th class="n w1">Machine € an hour</th>
-                <th class="n w1">Overhead % of labour</th>
+                <th class="n w1">Overhead</th>
             </tr>
         </thead>
         <tbody>
@@ -32,7 +32,7 @@
                     <td class="n">{{ $print->some($centre->steps) }}</td>
                     <td class="n w1">{{ $print->price($centre->labour) }}</td>
                     <td class="n w1">{{ $print->price($centre->machine) }}</td>
-                    <td class="n w1">{{ $print->price($centre->overhead) }}</td>
+                    <td class="n w1">{{ $print->field('overhead percent', $centre->overhead()) }}</td>
                 </tr>
             @endforeach
         </tbody>

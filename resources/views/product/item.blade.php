@@ -38,7 +38,7 @@
         </section>
         <section>
             <x-files :files="$page->files" :on="$page::FILES" :id="$item->id" />
-            <h2 class="mt-0">What it is</h2>
+            <h2>What it is</h2>
             <dl class="facts">
                 @foreach ($page->facts() as $name => $says)
                     <dt>{{ $name }}</dt>

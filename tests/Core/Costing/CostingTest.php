@@ -12,13 +12,28 @@ it('costs booked time', function (
     int $crewMinutes,
     int $minutes,
     array $cents,
+    string $pieces = '0',
+    string $hour = '0',
+    string $piece = '0',
 ) {
-    expect(array_values((new Rates($labour, $machine, $overhead))->cost($crewMinutes, $minutes)))->toBe($cents);
+    $rates = new Rates($labour, $machine, $overhead, $hour, $piece);
+    expect(array_values($rates->cost($crewMinutes, $minutes, BigDecimal::of($pieces))))->toBe($cents);
 })->with([
     'common practice: an hour' => ['36', '14', '40', 60, 60, [3600, 1400, 1440]],
     'common practice: two people twenty minutes at one machine' => ['33', '6', '35', 40, 20, [2200, 200, 770]],
     'common practice: unattended' => ['33', '6', '35', 0, 90, [0, 900, 0]],
     'common practice: half a cent goes up' => ['0.3', '0', '0', 1, 0, [1, 0, 0]],
+    // 35 % of 22.00 is 7.70; twenty minutes at 4.50 an hour 1.50; 12 pieces at 0.25 each 3.00
+    'common practice: overhead by labour, hour and piece adds up' => [
+        '33', '6', '35', 40, 20, [2200, 200, 1220], '12', '4.5', '0.25',
+    ],
+    // a third of a cent three ways: rounded once, 1, not thrice, 0
+    'common practice: the sum of overheads is rounded once' => [
+        '0', '0', '0', 0, 1, [0, 0, 1], '1', '0.2', '0.0034',
+    ],
+    'common practice: a piece costs its overhead where nobody books time' => [
+        '33', '6', '35', 0, 0, [0, 0, 250], '2.5', '9', '1',
+    ],
 ]);
 
 it('values part receipts at planned unit cost so that they add up to the whole', function () {

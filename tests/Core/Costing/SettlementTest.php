@@ -63,7 +63,8 @@ it('costs time as whole numbers do, on random rates', function () {
         [$labour, $machine, $overhead] = [mt_rand(0, 9_999), mt_rand(0, 9_999), mt_rand(0, 30_000)];
         [$crewMinutes, $minutes] = [mt_rand(0, 5_000), mt_rand(0, 5_000)];
         $plain = fn (int $hundredths): string => sprintf('%d.%02d', intdiv($hundredths, 100), $hundredths % 100);
-        $cost = (new Rates($plain($labour), $plain($machine), $plain($overhead)))->cost($crewMinutes, $minutes);
+        $rates = new Rates($plain($labour), $plain($machine), $plain($overhead));
+        $cost = $rates->cost($crewMinutes, $minutes, BigDecimal::zero());
         expect($cost['labour'])->toBe(share($labour, $crewMinutes, 60))
             ->and($cost['machine'])->toBe(share($machine, $minutes, 60))
             ->and($cost['overhead'])->toBe(share($cost['labour'], $overhead, 10_000));

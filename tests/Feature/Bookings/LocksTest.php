@@ -1,8 +1,8 @@
 <?php
 
+use App\Models\Calendar;
 use App\Models\CustomerOrder;
 use App\Models\Order;
-use App\Models\Supplier;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\Locks;
 
@@ -20,8 +20,8 @@ it('sees what is out of order', function (string $says, Closure $deed) {
         CustomerOrder::query()->lockForUpdate()->get();
     }],
     'a row that is guarded by another' => [
-        'suppliers is no lock of ours',
-        fn () => Supplier::query()->whereKey(1)->lockForUpdate()->get(),
+        'calendars is no lock of ours',
+        fn () => Calendar::query()->whereKey(1)->lockForUpdate()->get(),
     ],
     'a lock after a write' => ['item_stock after orders was written', function () {
         Order::query()->update(['rank' => 7]);

@@ -9,7 +9,9 @@ use App\Actions\Orders\ChangeSteps;
 use App\Books\Signed;
 use App\Models\Order;
 use App\Models\StructureLine;
+use App\Models\WorkCentre;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
@@ -159,9 +161,59 @@ it('adds, changes and refuses components and steps', function () {
         $step->id,
         $order->refresh()->version,
         ['work_centre_id' => $step->work_centre_id, 'setup_minutes' => '5', 'run_rate' => '2'],
+        [],
         new Signed('a5', $by),
     );
     expect($step->refresh()->planned_minutes)->toBe(25);
+});
+
+it('takes another overhead on an order, with a reason, from the next count on', function () {
+    $order = $this->shop->order('TRAY-40', '5');
+    $step = $order->steps[0];
+    $change = fn (array $overheads, array $over = []) => $this->from("/orders/{$order->id}")
+        ->put("/order-steps/{$step->id}", [
+            'token' => uniqid(),
+            'version' => $order->refresh()->version,
+            'work_centre_id' => $step->work_centre_id,
+            'setup_minutes' => $step->setup_minutes,
+            'run_rate' => $step->run_rate,
+            ...$overheads,
+            ...$over,
+        ]);
+    $this->actingAs($this->shop->as(Role::Planner));
+    $other = ['overhead_percent' => '40', 'overhead_hour' => '6', 'overhead_piece' => '0.5'];
+    $why = ['reason' => 'the customer lends the fixture'];
+    $change($other, $why)->assertSessionHasErrors(['overhead_percent']);
+    $this->shop->release($order);
+    $this->shop->report($step, '1', '1', over: ['minutes' => 60]);
+    $change($other)->assertSessionHasErrors(['reason' => 'Say why step 10 has another overhead than its work centre.']);
+    $change(['overhead_piece' => '-1'], $why)->assertSessionHasErrors(['overhead_piece']);
+    $change($other, $why)->assertSessionHasNoErrors();
+    $this->shop->report($step->refresh(), '2', '2', over: ['minutes' => 60]);
+
+    $overhead = DB::table('cost_entries')->where('order_id', $order->id)->where('kind', 'overhead')->orderBy('id');
+    // 40 % of 32.00; then an hour at 6.00 and two pieces at 0.50 on top
+    expect($overhead->pluck('cents')->all())->toBe([1280, 1280 + 600 + 100])
+        ->and($this->shop->differences())->toBe([]);
+    $this->get("/orders/{$order->id}")->assertSee('step 10, overhead piece')->assertSee('the customer lends');
+});
+
+it('leaves the overhead to the work centre a step moves to', function () {
+    $order = $this->shop->order('TRAY-40', '5');
+    $this->shop->release($order);
+    $step = $order->steps[0]->refresh();
+    $bench = WorkCentre::query()->where('code', 'BENCH')->firstOrFail();
+    $this->actingAs($this->shop->as(Role::Planner))->put("/order-steps/{$step->id}", [
+        'token' => 'moved',
+        'version' => $order->refresh()->version,
+        'work_centre_id' => $bench->id,
+        'setup_minutes' => $step->setup_minutes,
+        'run_rate' => $step->run_rate,
+        'overhead_percent' => '40',
+        'overhead_hour' => '0',
+        'overhead_piece' => '0',
+    ])->assertSessionHasNoErrors();
+    expect($step->refresh()->rates())->toEqual(new Rates('31.0000', '4.0000', '35.0000', '0.0000', '0.0000'));
 });
 
 it('cancels what has not begun and frees its cover', function () {

@@ -144,11 +144,14 @@ it('shows a work centre with its table, and changes it with a trail', function (
         'labour_rate' => '33.5',
         'machine_rate' => '58',
         'overhead_percent' => '40',
+        'overhead_hour' => '4.5',
+        'overhead_piece' => '0.25',
         'table' => [$thin => [$thin => '', $thick => '12'], $thick => [$thin => '18', $thick => '']],
     ];
     $this->put("/work-centres/{$laser->id}", $typed)->assertSessionHasNoErrors();
     $this->get("/work-centres/{$laser->id}")
         ->assertSee('machines from 1 to 2')
+        ->assertSee('overhead piece from 0 to 0.25')
         ->assertSee('changeovers from no to yes')
         ->assertSee('labour rate from 32 to 33.5')
         ->assertSee('from sheet 1.5 mm to sheet 2 mm from nothing to 12');
