@@ -37,8 +37,11 @@ final class Deliveries
     /** @var array<string, int> usable from, by day */
     private array $usable = [];
 
+    /** @var array<string, OpenWindows> by supplier and how far it was looked up */
+    private array $worksOn = [];
+
     /** @param  int  $now  UTC minute */
-    public function __construct(public readonly WorkingCalendar $plant, int $now)
+    public function __construct(public readonly WorkingCalendar $plant, private readonly int $now)
     {
         $this->suppliers = new Suppliers($plant);
         $this->today = $plant->date($now);
@@ -127,12 +130,40 @@ final class Deliveries
      *
      * @return string UTC
      */
-    public function backFrom(CarbonImmutable $sent, int $leadTimeDays): string
+    public function backFrom(CarbonImmutable $sent, ?int $supplier, int $leadTimeDays): string
     {
-        $local = $sent->setTimezone(config()->string('pace.zone'))->addDays($leadTimeDays);
+        $zone = config()->string('pace.zone');
+        $sentAt = ShopState::minute($sent);
+        $local = $this->worksOn($supplier, $sentAt) === null
+            ? $sent->setTimezone($zone)->addDays($leadTimeDays)
+            : CarbonImmutable::createFromTimestamp($this->workedFrom($sentAt, $supplier, $leadTimeDays) * 60, $zone);
         $on = $this->plant->workingDaysFrom($local->subDay()->toDateString(), 1);
 
         return $this->at($on, $local->format('H:i'));
+    }
+
+    /**
+     * When a supplier has done days of work from a minute on: his working days where he has a calendar, else elapsed.
+     *
+     * @return int UTC minute
+     */
+    public function workedFrom(int $minute, ?int $supplier, int $days): int
+    {
+        $elapsed = $minute + $days * 1440;
+
+        return $this->worksOn($supplier, $elapsed)?->finish($minute, $days * 1440) ?? $elapsed;
+    }
+
+    /** The days on which a supplier who has a calendar of his own works; null = he has none. */
+    public function worksOn(?int $supplier, int $until): ?OpenWindows
+    {
+        if ($supplier === null || $this->suppliers->own($supplier) === null) {
+            return null;
+        }
+        $until = max($until, $this->now + self::AHEAD * 1440);
+
+        return $this->worksOn["{$supplier} {$until}"]
+            ??= $this->suppliers->own($supplier)->wholeDays($this->now - 120 * 1440, $until);
     }
 
     /** @return string UTC of a time of the plant's clock */

@@ -28,8 +28,11 @@ final class OpenSteps
      * @param  Collection<int, OpenOrder>  $orders  open ones by id
      * @param  int  $now  UTC minute
      */
-    public function __construct(Collection $orders, Deliveries $deliveries, private readonly int $now)
-    {
+    public function __construct(
+        Collection $orders,
+        private readonly Deliveries $deliveries,
+        private readonly int $now,
+    ) {
         $expected = [];
         $away = Away::all($deliveries);
         $ways = StepWays::ofOrders($orders->keys());
@@ -110,7 +113,7 @@ final class OpenSteps
         $back = max(array_map(fn (Handful $one): int => $one->back->at, $handfuls));
 
         return $left->isGreaterThan($away)
-            ? max($back, $this->now + $step->leadTimeDays * 1440)
+            ? max($back, $this->deliveries->workedFrom($this->now, $step->supplierId, $step->leadTimeDays))
             : $back;
     }
 }

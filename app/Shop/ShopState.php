@@ -76,7 +76,7 @@ final class ShopState
     {
         $now = self::minute($this->now);
         $capacity = new Capacity($now, $days);
-        $input = new StepInput($capacity, $now);
+        $input = new StepInput($capacity, $this->deliveries, $now, $now + $days * 1440);
         $jobs = [];
         foreach ($this->orders as $id => $order) {
             if ($order->isHeld) {

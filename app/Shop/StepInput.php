@@ -5,6 +5,7 @@ namespace App\Shop;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
+use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Routing\Spell;
 use KeepPace\Core\Scheduling\Alternative;
 use KeepPace\Core\Scheduling\Crewing;
@@ -15,8 +16,13 @@ use KeepPace\Core\Scheduling\Step;
 /** A step of an order as the schedule sees it: what is left of it, in minutes, where it can be done and by how many. */
 final readonly class StepInput
 {
-    public function __construct(private Capacity $capacity, private int $now)
-    {
+    /** @param  int  $until  UTC minute up to which open time is looked up */
+    public function __construct(
+        private Capacity $capacity,
+        private Deliveries $deliveries,
+        private int $now,
+        private int $until,
+    ) {
     }
 
     /**
@@ -63,7 +69,14 @@ final readonly class StepInput
             alternatives: $pin === null ? array_values($others) : [],
             passOn: $this->passOn($step, $next),
             pin: $step->isStarted() ? null : $pin,
+            lead: $this->lead($step),
         );
+    }
+
+    /** What is at the supplier already comes back when it was said to. */
+    private function lead(OpenStep $step): ?OpenWindows
+    {
+        return $step->backAt === null ? $this->deliveries->worksOn($step->supplierId, $this->until) : null;
     }
 
     /**

@@ -14,6 +14,9 @@ final class Suppliers
     /** @var array<int, SupplierDays>|null those that have days of their own, by id */
     private ?array $days = null;
 
+    /** @var array<int, WorkingCalendar> of those that have one, by id */
+    private array $own = [];
+
     private readonly SupplierDays $any;
 
     public function __construct(private readonly WorkingCalendar $plant)
@@ -32,6 +35,14 @@ final class Suppliers
         return $this->days[$supplier] ?? $this->any;
     }
 
+    /** The calendar a supplier has of his own; null = none, and nobody knows on which days he works. */
+    public function own(int $supplier): ?WorkingCalendar
+    {
+        $this->days ??= $this->read();
+
+        return $this->own[$supplier] ?? null;
+    }
+
     /** @return array<int, SupplierDays> */
     private function read(): array
     {
@@ -47,8 +58,12 @@ final class Suppliers
         )));
         $days = [];
         foreach ($rows as $row) {
+            $own = $calendars[$row->intOrNull('calendar_id') ?? 0] ?? null;
+            if ($own !== null) {
+                $this->own[$row->int('id')] = $own;
+            }
             $days[$row->int('id')] = new SupplierDays(
-                $calendars[$row->intOrNull('calendar_id') ?? 0] ?? $this->plant,
+                $own ?? $this->plant,
                 $row->int('transport_days'),
                 self::weekdays($row->text('orders_on')),
                 self::weekdays($row->text('delivers_on')),

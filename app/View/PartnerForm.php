@@ -30,7 +30,8 @@ final readonly class PartnerForm
         'is_whole_only' => 'They take an order in one shipment: what is ready waits for the rest, unless somebody says '
             .'so in shipping.',
         'minimum_order' => 'What they ask at least for an order. A smaller one is told, not stopped.',
-        'calendar_id' => 'The days they work, by which lead times count. Holidays of theirs stand in a calendar.',
+        'calendar_id' => 'The days they work, by which lead times count. Holidays of theirs stand in a calendar. '
+            .'Days of steps done there count by it too; without one they run through weekends.',
         'transport_days' => 'Working days of ours from when goods leave there until they are here.',
         'orders_on' => 'Days on which they take orders; what is ordered between waits for the next. None: any.',
         'delivers_on' => 'Days on which they deliver; what is ready before waits for the next. None: any.',

@@ -102,6 +102,26 @@ final readonly class WorkingCalendar
         return $last;
     }
 
+    /**
+     * Working days as a whole, from midnight to midnight: what days of somebody whose hours nobody knows are counted
+     * in. A day on which the clocks change has an hour more or less.
+     *
+     * @param  int  $from  UTC minute; no more than some ten years from it are looked up
+     */
+    public function wholeDays(int $from, int $to): OpenWindows
+    {
+        $to = min($to, $from + self::MOST_DAYS * 1440);
+        $open = [];
+        for ($day = $this->local($from)->setTime(0, 0); $day <= $this->local($to); $day = $next) {
+            $next = $day->modify('+1 day');
+            if ($this->isWorkingDay($day->format('Y-m-d'))) {
+                $open[] = [intdiv($day->getTimestamp(), 60), intdiv($next->getTimestamp(), 60)];
+            }
+        }
+
+        return OpenWindows::of($open, [], $from, $to);
+    }
+
     private function isClosed(string $date): bool
     {
         foreach ($this->exceptions as $exception) {

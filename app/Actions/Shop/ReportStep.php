@@ -141,7 +141,7 @@ final class ReportStep
             'booking_id' => $ledger->booking->id,
             'quantity' => (string) $quantity,
             'sent_at' => $now,
-            'back_at' => Deliveries::now()->backFrom($now, $step->lead_time_days),
+            'back_at' => Deliveries::now()->backFrom($now, $step->supplier_id, $step->lead_time_days),
         ]);
         $step->started_at ??= $now;
         $step->save();

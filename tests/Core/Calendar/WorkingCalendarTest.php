@@ -237,3 +237,19 @@ it('looks no further than some ten years, whatever is asked, and works beyond 20
     // Wed 1 March 2045, eight hours and an hour's break
     expect($late->finish(at('2045-03-01 08:00'), 480))->toBe(at('2045-03-01 17:00'));
 });
+
+it('counts whole working days, midnight to midnight', function (string $start, int $days, string $end) {
+    $office = office(exceptions: [
+        DayException::closed('2026-12-25'),
+        DayException::overtime('2027-01-02', '08:00', '12:00'),
+    ]);
+    $open = $office->wholeDays(at('2026-11-01 00:00'), at('2027-06-30 00:00'));
+    expect($open->finish(at($start), $days * 1440))->toBe(at($end));
+})->with([
+    'common practice: within the week, at the time of day it went' => ['2026-11-24 09:00', 2, '2026-11-26 09:00'],
+    'common practice: over the week-end' => ['2026-11-26 14:30', 4, '2026-12-02 14:30'],
+    'common practice: gone on a Saturday, begun on Monday' => ['2026-11-28 10:00', 1, '2026-12-01 00:00'],
+    'common practice: a holiday is not worked' => ['2026-12-24 10:00', 2, '2026-12-29 10:00'],
+    'common practice: a Saturday with overtime is' => ['2026-12-31 10:00', 2, '2027-01-02 10:00'],
+    'common practice: the week-end on which the clock changes is closed' => ['2027-03-26 10:00', 1, '2027-03-29 10:00'],
+]);

@@ -10,6 +10,7 @@ use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Models\PurchaseLine;
+use App\Models\Supplier;
 use App\Planner\KeepUp;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\ArrivalQuestion;
@@ -241,4 +242,38 @@ it('takes a handful back with the count that sent it', function () {
     $this->shop->reverse(App\Models\Booking::query()->latest('id')->firstOrFail());
     expect(App\Shop\Away::handfuls()->count())->toBe(0)->and($this->shop->differences())->toBe([]);
     $this->actingAs($this->buyer)->get('/station')->assertOk();
+});
+
+it('counts the days of a supplier who has a calendar by it, planned and sent alike', function () {
+    $order = $this->shop->order('DRUM-20', '10', '2027-01-15');
+    $this->shop->release($order);
+    $outside = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $planned = DB::table('plan_steps')->where('order_step_id', $outside->id)->where('plan_id', Plan::LIVE);
+    $elapsed = $planned->first();
+    expect(CarbonImmutable::parse($elapsed?->start_at)->addDays(4)->format('Y-m-d H:i:s'))->toBe($elapsed?->end_at);
+
+    $supplier = Supplier::query()->where('number', 'S-05')->firstOrFail();
+    $this->actingAs($this->buyer)->put("/suppliers/{$supplier->id}", [
+        'token' => 'worked',
+        'version' => $supplier->version,
+        'name' => $supplier->name,
+        'calendar_id' => DB::table('calendars')->where('code', 'PLANT')->value('id'),
+    ])->assertSessionHasNoErrors();
+    $plan = $planned->first();
+    // minute by minute: four days that are no week-end, of which there is one between
+    $end = CarbonImmutable::parse($plan?->start_at, 'Europe/Dublin');
+    for ($left = 4 * 1440; $left > 0; $end = $end->addMinute()) {
+        $left -= $end->isWeekend() ? 0 : 1;
+    }
+    expect($plan?->end_at)->toBe($end->format('Y-m-d H:i:s'))
+        ->and((int) CarbonImmutable::parse($plan?->start_at)->diffInDays($end))->toBe(6);
+
+    sent($this, $order, '4');
+    day($this, '2026-11-26');
+    sent($this, $order, '6');
+    $back = Consignment::query()->orderBy('id')->get()
+        ->map(fn (Consignment $one): string => $one->back_at->setTimezone('Europe/Dublin')->format('Y-m-d H:i'));
+    // of Tuesday: Wed, Thu, Fri, Mon; of Thursday: Fri, Mon, Tue, Wed
+    expect($back->all())->toBe(['2026-11-30 09:00', '2026-12-02 09:00'])
+        ->and($this->shop->differences())->toBe([]);
 });
