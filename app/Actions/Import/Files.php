@@ -18,6 +18,16 @@ final class Files
             Column::refers('item', 'items', 'number', 'item_id'), Column::code('revision', 12, 'A'),
             Column::choice('status', ['approved', 'draft'], 'approved'), Column::date('effective_from', ''),
         ];
+        // of a structure behind its quantity: the same by revision and as an indented list
+        $line = fn (): array => [
+            Column::refers('unit', 'units', 'code', 'unit_id', ''),
+            Column::choice('basis', ['unit', 'order'], 'unit'),
+            Column::decimal('scrap_percent', '0', max: 4),
+            Column::whole('step', ''),
+            Column::text('designators', 200, ''),
+            Column::choice('issue_by', array_column(IssueBy::cases(), 'value'), 'hand'),
+            Column::choice('supplied_by', ['us', 'customer'], 'us'),
+        ];
         $specs = [
             new FileSpec('units', ['code'],
                 [
@@ -230,13 +240,7 @@ final class Files
                     Column::whole('position', null, '1', '999999'),
                     Column::refers('component', 'items', 'number', 'component_id'),
                     Column::decimal('quantity', null, '0.000001'),
-                    Column::refers('unit', 'units', 'code', 'unit_id', ''),
-                    Column::choice('basis', ['unit', 'order'], 'unit'),
-                    Column::decimal('scrap_percent', '0', max: 4),
-                    Column::whole('step', ''),
-                    Column::text('designators', 200, ''),
-                    Column::choice('issue_by', array_column(IssueBy::cases(), 'value'), 'hand'),
-                    Column::choice('supplied_by', ['us', 'customer'], 'us'),
+                    ...$line(),
                 ],
             ),
             new FileSpec(
@@ -247,13 +251,7 @@ final class Files
                     Column::whole('level', null, most: '99'),
                     Column::refers('item', 'items', 'number', 'item_id'),
                     Column::decimal('quantity', '1', '0.000001'),
-                    Column::refers('unit', 'units', 'code', 'unit_id', ''),
-                    Column::choice('basis', ['unit', 'order'], 'unit'),
-                    Column::decimal('scrap_percent', '0', max: 4),
-                    Column::whole('step', ''),
-                    Column::text('designators', 200, ''),
-                    Column::choice('issue_by', array_column(IssueBy::cases(), 'value'), 'hand'),
-                    Column::choice('supplied_by', ['us', 'customer'], 'us'),
+                    ...$line(),
                     Column::code('revision', 12, 'A'),
                     Column::choice('status', ['approved', 'draft'], 'approved'),
                     Column::date('effective_from', ''),

@@ -2,13 +2,12 @@
 
 namespace App\Actions\Partners;
 
-use App\Actions\Product\LineWords;
+use App\Actions\Product\ChangedFields;
 use App\Actions\Product\NewCode;
 use App\Books\Bookings;
 use App\Books\Ledger;
 use App\Books\Part;
 use App\Books\ProductChanges;
-use App\Books\RowDiff;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -48,7 +47,7 @@ final class KeepPartner
             function (Ledger $ledger) use ($kind, $id, $version, $typed): void {
                 $partner = self::held($kind, $id, $version);
                 $changes = new ProductChanges($ledger->booking->id);
-                $differs = $this->fields($kind, $partner, $typed, $changes);
+                $differs = ChangedFields::fill($partner, $kind->value, $partner->number, $typed->columns(), $changes);
                 $differs = (new Contacts($kind, $changes))->replace($partner, $typed->contacts) || $differs;
                 if (! $differs) {
                     throw Refused::because('Nothing differs from what is there.');
@@ -77,25 +76,5 @@ final class KeepPartner
         }
 
         return $partner;
-    }
-
-    private function fields(PartnerKind $kind, Partner $partner, TypedPartner $typed, ProductChanges $changes): bool
-    {
-        $columns = $typed->columns();
-        $differs = RowDiff::of($partner->getAttributes(), $columns);
-        $words = new LineWords;
-        foreach ($differs as $column) {
-            $changes->field(
-                $kind->value,
-                $partner->id,
-                $partner->number,
-                $words->field($column),
-                $words->say($column, $partner->getRawOriginal($column)),
-                $words->say($column, $columns[$column]),
-            );
-        }
-        $partner->fill(array_intersect_key($columns, array_flip($differs)));
-
-        return $differs !== [];
     }
 }

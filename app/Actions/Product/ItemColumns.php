@@ -4,7 +4,6 @@ namespace App\Actions\Product;
 
 use App\Access\Deed;
 use App\Books\ProductChanges;
-use App\Books\RowDiff;
 use App\Models\Item;
 use App\Models\ItemUnit;
 use App\Models\Person;
@@ -32,28 +31,18 @@ final readonly class ItemColumns
     public function write(Item $item, TypedItem $typed): bool
     {
         $isMoved = DB::table('moves')->where('item_id', $item->id)->exists();
-        $columns = $typed->columns();
         $wrong = $this->wrong($item, $typed, $isMoved);
         $units = $this->units($item, $typed, $isMoved, $wrong);
         if ($wrong !== []) {
             throw new Refused($wrong);
         }
-        $words = new LineWords;
-        $differs = RowDiff::of($item->getAttributes(), $columns);
-        foreach ($differs as $column) {
-            $this->changes->field('items', $item->id, $item->number, $words->field($column),
-                $words->say($column, $item->getRawOriginal($column)), $words->say($column, $columns[$column]));
-        }
-        $item->fill(array_intersect_key($columns, array_flip($differs)));
-
+        $differs = ChangedFields::fill($item, 'items', $item->number, $typed->columns(), $this->changes);
         $units = $this->writeUnits($item, $units);
         $sources = (new SourceTerms($this->changes))->replace($item, $typed->sources);
-
         $called = (new CustomerNumbers($this->changes))->replace($item, $typed->called);
-
         $substitutes = (new Substitutes($this->changes))->replace($item, $typed->substitutes);
 
-        return $units || $sources || $called || $substitutes || $differs !== [];
+        return $units || $sources || $called || $substitutes || $differs;
     }
 
     /** @return array<string, string> what of it cannot be so, by field */

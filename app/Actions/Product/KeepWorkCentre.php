@@ -6,7 +6,6 @@ use App\Books\Bookings;
 use App\Books\Ledger;
 use App\Books\Part;
 use App\Books\ProductChanges;
-use App\Books\RowDiff;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -53,7 +52,7 @@ final class KeepWorkCentre
                     );
                 }
                 $changes = new ProductChanges($ledger->booking->id);
-                $differs = $this->fields($centre, $typed, $changes);
+                $differs = ChangedFields::fill($centre, 'work_centres', $centre->code, $typed->columns(), $changes);
                 if (! $this->table($centre, $typed, $changes) && ! $differs) {
                     throw Refused::because('Nothing differs from what is there.');
                 }
@@ -63,26 +62,6 @@ final class KeepWorkCentre
                 $ledger->says("Work centre {$centre->code} {$centre->name} changed.");
             },
         ));
-    }
-
-    private function fields(WorkCentre $centre, TypedCentre $typed, ProductChanges $changes): bool
-    {
-        $columns = $typed->columns();
-        $differs = RowDiff::of($centre->getAttributes(), $columns);
-        $words = new LineWords;
-        foreach ($differs as $column) {
-            $changes->field(
-                'work_centres',
-                $centre->id,
-                $centre->code,
-                $words->field($column),
-                $words->say($column, $centre->getRawOriginal($column)),
-                $words->say($column, $columns[$column]),
-            );
-        }
-        $centre->fill(array_intersect_key($columns, array_flip($differs)));
-
-        return $differs !== [];
     }
 
     /** The minutes from family to family; what is left empty is said no more. */

@@ -2,13 +2,12 @@
 
 namespace App\Actions\Settings;
 
-use App\Actions\Product\LineWords;
+use App\Actions\Product\ChangedFields;
 use App\Actions\Product\NewCode;
 use App\Books\Bookings;
 use App\Books\Ledger;
 use App\Books\Part;
 use App\Books\ProductChanges;
-use App\Books\RowDiff;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -66,26 +65,16 @@ final class KeepCrews
      */
     private function change(Person $person, TypedWorker $typed, ProductChanges $changes): string
     {
+        $called = $person->name;
         $columns = $typed->columns();
-        $differ = RowDiff::of($person->getAttributes(), $columns);
-        if ($differ === []) {
+        if (! ChangedFields::fill($person, 'people', (string) $person->number, $columns, $changes)) {
             return '';
         }
         if ($person->version !== $typed->version) {
-            throw Refused::because("{$person->name} was changed meanwhile.", 'name');
+            throw Refused::because("{$called} was changed meanwhile.", 'name');
         }
-        $words = new LineWords;
-        foreach ($differ as $column) {
-            $changes->field(
-                'people',
-                $person->id,
-                (string) $person->number,
-                $words->field($column),
-                $words->say($column, $person->getRawOriginal($column)),
-                $words->say($column, $columns[$column]),
-            );
-        }
-        $person->fill([...$columns, 'version' => $person->version + 1])->save();
+        $person->version++;
+        $person->save();
 
         return "{$person->name} changed";
     }
