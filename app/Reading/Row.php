@@ -85,6 +85,16 @@ final readonly class Row
         ));
     }
 
+    /**
+     * A column of texts; those that are empty are passed by.
+     *
+     * @return list<string>
+     */
+    public static function texts(Builder $query, string $column): array
+    {
+        return array_values(array_filter($query->pluck($column)->all(), is_string(...)));
+    }
+
     public function int(string $name): int
     {
         return (int) $this->there($name);

@@ -4,11 +4,14 @@ namespace App\Shop;
 
 use App\Models\Calendar;
 use App\Models\WorkCentre;
+use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\WorkCentre as CoreWorkCentre;
@@ -32,6 +35,9 @@ final class Capacity
 
     /** @var array<int, int> how many belong to a work centre */
     public array $heads = [];
+
+    /** @var array<int, array<string, int>> how many of a work centre have a qualification that is asked for */
+    private array $able = [];
 
     /** @var array<int, list<Span>> by work centre */
     private array $overtimes = [];
@@ -71,6 +77,12 @@ final class Capacity
             );
         }
         $this->readCrews($calendars);
+    }
+
+    /** How many people of a work centre have a qualification, by its key. */
+    public function able(int $workCentre, string $qualification): int
+    {
+        return $this->able[$workCentre][$qualification] ?? 0;
     }
 
     public function open(int $workCentre): OpenWindows
@@ -143,31 +155,55 @@ final class Capacity
     private function readCrews(Collection $calendars): void
     {
         $absences = Span::absences();
-        $working = DB::table('people')
-            ->whereNotNull('work_centre_id')
-            ->where('is_there', true)
-            ->orderBy('id')
-            ->get(['id', 'name', 'work_centre_id', 'calendar_id']);
-        foreach ($working->groupBy('work_centre_id') as $centre => $people) {
+        $asked = $this->asked();
+        foreach (Worker::all()->groupBy('workCentreId') as $centre => $people) {
+            $centre = (int) $centre;
             $this->heads[$centre] = $people->count();
             $persons = [];
             $isShort = false;
             foreach ($people as $person) {
-                $present = $this->of($calendars[$person->calendar_id]);
+                $usual = $this->of($calendars[$person->calendarId]);
                 $isShort = $isShort
                     || isset($absences[$person->id])
-                    || (! isset($this->overtimes[$centre]) && $present !== $this->open($centre));
-                $present = $this->longer($present, $centre);
-                foreach ($absences[$person->id] ?? [] as $absence) {
-                    $present = $this->less($present, $absence);
-                }
-                $persons[] = new Person($person->name, $present);
+                    || (! isset($this->overtimes[$centre]) && $usual !== $this->open($centre));
+                $persons[] = $this->person($person, $usual, $absences[$person->id] ?? [], $asked);
             }
+            $this->able[$centre] = array_count_values(array_merge(
+                ...array_map(fn (Person $one): array => $one->qualifications, $persons),
+            ));
+            // a step that not all can do needs one who can
+            $isShort = $isShort || min([...$this->able[$centre], $people->count()]) < $people->count();
             // a crew that is always enough is left out: it binds nothing, and plans without crews are searched much
             // faster
             if ($isShort || $people->count() < $this->workCentres[$centre]->machines) {
                 $this->crews[$centre] = new Crew("{$this->workCentres[$centre]->name} crew", $persons);
             }
         }
+    }
+
+    /**
+     * @param  OpenWindows  $usual  of the person's calendar
+     * @param  list<Span>  $absences
+     * @param  list<string>  $asked  qualifications that are asked for
+     */
+    private function person(Worker $worker, OpenWindows $usual, array $absences, array $asked): Person
+    {
+        return new Person(
+            $worker->name,
+            array_reduce($absences, $this->less(...), $this->longer($usual, $worker->workCentreId)),
+            array_values(array_intersect($worker->qualifications->keys(), $asked)),
+        );
+    }
+
+    /** @return list<string> keys of the qualifications that steps of open orders ask for */
+    private function asked(): array
+    {
+        $steps = DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->whereIn('o.state', OrderState::OPEN)
+            ->where('s.qualification', '<>', '')
+            ->distinct();
+
+        return array_map(Code::keyOf(...), Row::texts($steps, 's.qualification'));
     }
 }

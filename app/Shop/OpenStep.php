@@ -5,6 +5,7 @@ namespace App\Shop;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
 
@@ -46,6 +47,7 @@ final class OpenStep
         public readonly ?string $transferQuantity,
         public readonly ?string $family,
         public readonly bool $isUnbroken,
+        public readonly string $qualification,
         public readonly array $ways,
     ) {
     }
@@ -79,6 +81,7 @@ final class OpenStep
             $row->textOrNull('transfer_quantity'),
             $family === null ? null : (string) $family,
             ! $row->flag('may_be_interrupted'),
+            Code::keyOf($row->text('qualification')),
             $ways[$row->int('id')] ?? [],
         );
     }

@@ -107,15 +107,24 @@ final readonly class StepInput
         return $load === 0 ? 1 : max(1, min($load, $step->left->toScale(0, RoundingMode::CEILING)->toInt()));
     }
 
-    /** More than belong to the work centre are never there: then all of them do it. */
+    /**
+     * More than belong to the work centre are never there: then all of them do it. Where nobody is qualified, it is
+     * planned as if anybody could: Crews says who is wanted.
+     */
     private function crewing(OpenStep $step, ?int $centre): ?Crewing
     {
         if ($centre === null || ! isset($this->capacity->crews[$centre])) {
             return null;
         }
-        $heads = $this->capacity->heads[$centre];
+        $able = $step->qualification === '' ? 0 : $this->capacity->able($centre, $step->qualification);
+        $heads = $able === 0 ? $this->capacity->heads[$centre] : $able;
 
-        return new Crewing($centre, min($step->setupCrew, $heads), min($step->crew, $heads));
+        return new Crewing(
+            $centre,
+            min($step->setupCrew, $heads),
+            min($step->crew, $heads),
+            $able === 0 ? null : $step->qualification,
+        );
     }
 
     private function passOn(OpenStep $step, ?OpenStep $next): ?PassOn

@@ -17,6 +17,7 @@ final readonly class KeptList
      * @param  array<string, array<int|string, string>>  $choices  what is chosen from, by field
      * @param  string|null  $retired  what ticking one says; null = none can be retired
      * @param  string  $uses  what is counted beside each
+     * @param  list<string>  $lacking  what is wanted and not there
      */
     private function __construct(
         public string $title,
@@ -27,6 +28,7 @@ final readonly class KeptList
         public string $uses,
         public DraftForm $form,
         public array $choices = [],
+        public array $lacking = [],
     ) {
     }
 
@@ -81,8 +83,11 @@ final readonly class KeptList
         );
     }
 
-    /** @param  Collection<int, CrewList>  $crews */
-    public static function crews(Collection $crews): self
+    /**
+     * @param  Collection<int, CrewList>  $crews
+     * @param  list<string>  $lacking  what steps ask for and nobody is qualified for
+     */
+    public static function crews(Collection $crews, array $lacking): self
     {
         $rows = $crews->map(fn (CrewList $one): array => [
             'id' => (string) $one->id,
@@ -91,19 +96,27 @@ final readonly class KeptList
             'name' => $one->name,
             'work_centre_id' => (string) $one->workCentreId,
             'calendar_id' => (string) $one->calendarId,
+            'qualifications' => str_replace('|', ', ', $one->qualifications),
             'is_retired' => $one->isThere ? '0' : '1',
             'uses' => '',
         ]);
-        $empty = ['name' => '', 'work_centre_id' => '', 'calendar_id' => '', 'is_retired' => '0'];
+        $empty = [
+            'name' => '',
+            'work_centre_id' => '',
+            'calendar_id' => '',
+            'qualifications' => '',
+            'is_retired' => '0',
+        ];
 
         return new self(
             'Crews',
-            'Who works at which work centre, and when. The plan follows; who may log in is said under People.',
+            'Who works at which work centre, when, and who can do what. The plan follows; logins stand under People.',
             'crews',
             [
                 'name' => ['Name', 24, 80, 'text'],
                 'work_centre_id' => ['Works at', 0, 0, ''],
                 'calendar_id' => ['Calendar', 0, 0, ''],
+                'qualifications' => ['Qualified for', 24, 200, 'text'],
             ],
             'left',
             '',
@@ -112,6 +125,7 @@ final readonly class KeptList
                 'work_centre_id' => WorkCentre::query()->orderBy('code')->pluck('name', 'id')->all(),
                 'calendar_id' => Calendar::query()->orderBy('code')->pluck('code', 'id')->all(),
             ],
+            $lacking,
         );
     }
 

@@ -37,6 +37,9 @@ final class RoutingForm
         'family' => '',
         'setup_crew' => '1',
         'unbroken' => '',
+        'transfer' => '',
+        'qualification' => '',
+        'tools' => '',
         'instructions' => '',
     ];
 
@@ -60,6 +63,9 @@ final class RoutingForm
         'Setup family' => 'Steps of one family follow one another without a changeover.',
         'People to set it up' => 'Where they are others in number than those who run it.',
         'Not over a night' => 'It needs one open stretch of its whole length.',
+        'Pass on in lots of' => 'So many pieces go on together: the next step begins when the first lot is through.',
+        'Who is qualified for' => 'Only people who have it, under Crews, are planned for it.',
+        'Tools' => 'What has to be fetched; stands at the station and on the list for the work centre.',
         'Days at the supplier' => 'From the day it goes to the day it is back.',
         'What to look out for' => 'Stands at the station beside the job.',
     ];
@@ -70,6 +76,9 @@ final class RoutingForm
         'family' => 'Setup family (what is set up alike)',
         'setup_crew' => 'People to set it up',
         'unbroken' => 'yes: not over a night or a break',
+        'transfer' => 'Pass on in lots of',
+        'qualification' => 'Who is qualified for',
+        'tools' => 'Tools',
         'lead_time_days' => 'Days at the supplier',
         'price' => 'Price of the supplier, € each',
         'instructions' => 'What to look out for',
@@ -98,6 +107,9 @@ final class RoutingForm
             'family' => $step->family,
             'setup_crew' => (string) $step->setupCrew,
             'unbroken' => $step->isUnbroken ? 'yes' : '',
+            'transfer' => $step->transfer === null ? '' : Amount::plain($step->transfer),
+            'qualification' => $step->qualification,
+            'tools' => $step->tools,
             'instructions' => $step->instructions,
         ]), self::EMPTY, [
             'basis' => self::BASES,

@@ -120,6 +120,7 @@ final class Files
                     Column::text('name', 80),
                     Column::refers('work_centre', 'work_centres', 'code', 'work_centre_id'),
                     Column::refers('calendar', 'calendars', 'code', 'calendar_id'),
+                    Column::text('qualifications', 200, ''),
                 ],
                 'people',
             ),
@@ -220,6 +221,9 @@ final class Files
                     Column::text('alternatives', 120, ''),
                     Column::whole('setup_crew', '1', most: '99'),
                     Column::yes('unbroken', 'unbroken'),
+                    Column::decimal('transfer', '', '0.000001', most: '9999999'),
+                    Column::text('qualification', 40, ''),
+                    Column::text('tools', 200, ''),
                 ],
             ),
             new FileSpec(

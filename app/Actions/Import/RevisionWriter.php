@@ -133,10 +133,13 @@ final class RevisionWriter
                     'price',
                     'instructions',
                     'setup_crew',
+                    'qualification',
+                    'tools',
                 ])
                 ->all(),
             'family_id' => (string) $row['family'] === '' ? null : $this->family((string) $row['family']),
             'may_be_interrupted' => $row['unbroken'] === 'yes' ? 0 : 1,
+            'transfer_quantity' => $row['transfer'] === '' ? null : $row['transfer'],
             'ways' => (string) $row['alternatives'],
         ];
     }

@@ -174,7 +174,7 @@ final class StoredRows
             ->select(['l.*', 'i.number AS item', 'r.revision', 'r.status', 'r.effective_from', 'l.number AS step'])
             ->leftJoin('families AS f', 'f.id', 'l.family_id')
             ->addSelect(['w.code AS work_centre', 'v.number AS supplier', 'f.code AS family'])
-            ->selectRaw('IF(l.may_be_interrupted, 0, 1) AS unbroken')
+            ->selectRaw('IF(l.may_be_interrupted, 0, 1) AS unbroken, l.transfer_quantity AS transfer')
             ->selectSub(
                 DB::table('routing_step_ways AS y')
                     ->join('work_centres AS o', 'o.id', 'y.work_centre_id')

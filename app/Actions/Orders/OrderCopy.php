@@ -45,6 +45,7 @@ final class OrderCopy
         'machine_minutes',
         'yield_percent',
         'may_be_interrupted',
+        'transfer_quantity',
         'qualification',
         'tools',
         'is_inspected',

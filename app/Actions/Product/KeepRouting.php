@@ -160,6 +160,9 @@ final class KeepRouting
             'family_id' => $step->family === '' ? null : Family::called($step->family)->id,
             'setup_crew' => $step->setupCrew,
             'may_be_interrupted' => (int) $step->mayBeInterrupted,
+            'transfer_quantity' => $isHere ? $step->transfer : null,
+            'qualification' => $isHere ? $step->qualification : '',
+            'tools' => $step->tools,
             'ways' => $step->ways,
         ];
     }

@@ -32,6 +32,7 @@ final class LineWords
         'step_number' => 'step',
         'scrap_percent' => 'scrap %',
         'ways' => 'or at',
+        'transfer_quantity' => 'passed on in lots of',
         'is_whole_only' => 'whole orders only',
         'finish_days' => 'days between finished and shipped',
         'orders_on' => 'takes orders on weekdays',

@@ -13,6 +13,8 @@ final readonly class TypedStep
      * @param  string|null  $price  euros a piece, of what a supplier does; null where who types may not see it: it
      *     stays
      * @param  string  $ways  other work centres, such as "SAW2|BENCH:150"
+     * @param  string|null  $transfer  so many pieces go on together; null = all at once
+     * @param  string  $qualification  who does it must have it; '' = none
      */
     public function __construct(
         public ?int $id,
@@ -34,6 +36,9 @@ final readonly class TypedStep
         public string $ways = '',
         public int $setupCrew = 1,
         public bool $mayBeInterrupted = true,
+        public ?string $transfer = null,
+        public string $qualification = '',
+        public string $tools = '',
     ) {
     }
 }

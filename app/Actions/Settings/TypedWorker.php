@@ -10,6 +10,7 @@ final readonly class TypedWorker
      * @param  int  $version  of what was seen
      * @param  string  $number  the badge says
      * @param  bool  $isThere  works here still
+     * @param  string  $qualifications  such as "TIG welding|crane"
      */
     public function __construct(
         public ?int $id,
@@ -19,6 +20,7 @@ final readonly class TypedWorker
         public int $workCentreId,
         public int $calendarId,
         public bool $isThere,
+        public string $qualifications = '',
     ) {
     }
 
@@ -30,6 +32,7 @@ final readonly class TypedWorker
             'work_centre_id' => $this->workCentreId,
             'calendar_id' => $this->calendarId,
             'is_there' => (int) $this->isThere,
+            'qualifications' => $this->qualifications,
         ];
     }
 }

@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Settings\KeepCrews;
 use App\Http\Requests\CrewsRequest;
 use App\Queries\Settings\CrewList;
+use App\Queries\Settings\WantedSkills;
 use App\View\KeptList;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -14,7 +15,7 @@ class CrewController extends Controller
 {
     public function index(): View
     {
-        return view('settings.list', ['list' => KeptList::crews(CrewList::all())]);
+        return view('settings.list', ['list' => KeptList::crews(CrewList::all(), WantedSkills::all())]);
     }
 
     public function update(CrewsRequest $request, KeepCrews $keep): RedirectResponse

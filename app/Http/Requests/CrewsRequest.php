@@ -5,6 +5,7 @@ namespace App\Http\Requests;
 use App\Actions\Settings\TypedWorker;
 use App\Models\Calendar;
 use App\Models\WorkCentre;
+use KeepPace\Core\Routing\Qualifications;
 
 /** Who works where. */
 class CrewsRequest extends DeedRequest
@@ -38,6 +39,7 @@ class CrewsRequest extends DeedRequest
                 $chosen['work_centre_id'],
                 $chosen['calendar_id'],
                 $rows->whole($at, 'is_retired', 0, 1) !== 1,
+                Qualifications::read($rows->text($at, 'qualifications', 200))->written(),
             );
         }
         $rows->assertRight();

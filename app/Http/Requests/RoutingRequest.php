@@ -55,12 +55,23 @@ class RoutingRequest extends DeedRequest
             $this->person()->may(Deed::SeeMoney)
                 ? $rows->number($at, 'price', new PlainNumber(most: '9999999'), '0')
                 : null,
+            ...$this->seldom($rows, $at),
+        );
+    }
+
+    /** @return array{string, string, string, int, bool, string|null, string, string} what opens below each row */
+    private function seldom(TypedRows $rows, int $at): array
+    {
+        return [
             $rows->text($at, 'instructions', 500),
             $rows->text($at, 'family', 30),
             $rows->text($at, 'ways', 120),
             $rows->whole($at, 'setup_crew', 0, 99) ?? 1,
             $rows->text($at, 'unbroken', 3) !== 'yes',
-        );
+            $rows->number($at, 'transfer', new PlainNumber(above: true, most: '9999999'), '') ?: null,
+            $rows->text($at, 'qualification', 40),
+            $rows->text($at, 'tools', 200),
+        ];
     }
 
     /** @return array{int|null, int|null} work centre, supplier; that it is there, the deed asks */

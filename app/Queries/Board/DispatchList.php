@@ -173,6 +173,7 @@ final readonly class DispatchList
             ->where('p.work_centre_id', $centre)
             ->orderBy('p.start_at')
             ->select(['s.id', 's.order_id', 's.number', 's.name', 's.started_at', 's.instructions'])
+            ->addSelect('s.tools')
             ->addSelect(['o.number AS order', 'o.state', 'o.quantity', 'i.number AS item_number'])
             ->addSelect(['i.name AS item_name', 'u.code AS unit', 'p.machine', 'p.start_at', 'p.run_at', 'p.end_at'])
             ->leftJoin('families AS f', 'f.id', 's.family_id')

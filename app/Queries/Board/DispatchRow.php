@@ -118,10 +118,11 @@ final readonly class DispatchRow
 
     private static function papersOf(Row $row): string
     {
-        return match (true) {
-            $row->enum('state', OrderState::class)->isFirm() => 'not released',
-            $row->text('instructions') === '' => 'traveler',
-            default => 'traveler, instructions',
-        };
+        if ($row->enum('state', OrderState::class)->isFirm()) {
+            return 'not released';
+        }
+        $instructions = $row->text('instructions') === '' ? '' : 'instructions';
+
+        return implode(', ', array_filter(['traveler', $instructions, $row->text('tools')]));
     }
 }

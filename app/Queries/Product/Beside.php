@@ -39,6 +39,9 @@ final class Beside
         'lead time days' => 'lead_time_days',
         'price' => 'price',
         'family' => 'family',
+        'passed on in lots of' => 'transfer_quantity',
+        'qualification' => 'qualification',
+        'tools' => 'tools',
         'instructions' => 'instructions',
     ];
 
@@ -111,7 +114,7 @@ final class Beside
             ->orderBy('s.number')
             ->leftJoin('families AS f', 'f.id', 's.family_id')
             ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price'])
-            ->addSelect(['s.instructions', 'f.code AS family'])
+            ->addSelect(['s.instructions', 'f.code AS family', 's.transfer_quantity', 's.qualification', 's.tools'])
             ->selectRaw(implode(', ', array_map($text, $whole)))
             ->selectRaw("CONCAT('step ', s.number) AS known_by, COALESCE(v.name, w.name) AS place");
     }

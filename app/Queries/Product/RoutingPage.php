@@ -75,7 +75,8 @@ final readonly class RoutingPage
             ->orderBy('s.number')
             ->select(['s.id', 's.number', 's.name', 's.work_centre_id', 's.supplier_id', 's.setup_minutes'])
             ->addSelect(['s.run_basis', 's.run_rate', 's.batch', 's.crew', 's.wait_minutes', 's.move_minutes'])
-            ->addSelect(['s.lead_time_days', 's.price', 's.instructions', 's.setup_crew'])
+            ->addSelect(['s.lead_time_days', 's.price', 's.instructions', 's.setup_crew', 's.transfer_quantity'])
+            ->addSelect(['s.qualification', 's.tools'])
             ->leftJoin('families AS f', 'f.id', 's.family_id')
             ->addSelect(['w.name AS work_centre', 'v.name AS supplier', 'f.code AS family', 's.may_be_interrupted'])
             ->selectSub(self::ways(), 'ways');

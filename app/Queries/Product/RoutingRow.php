@@ -36,6 +36,9 @@ final readonly class RoutingRow
         public string $ways,
         public int $setupCrew,
         public bool $isUnbroken,
+        public ?BigDecimal $transfer,
+        public string $qualification,
+        public string $tools,
         private Rates $rates,
         private BigDecimal $pieces,
     ) {
@@ -64,6 +67,9 @@ final readonly class RoutingRow
             (string) $row->textOrNull('ways'),
             $row->int('setup_crew'),
             ! $row->flag('may_be_interrupted'),
+            $row->decimalOrNull('transfer_quantity'),
+            $row->text('qualification'),
+            $row->text('tools'),
             CentreRates::of($row),
             $pieces,
         );
@@ -102,6 +108,14 @@ final readonly class RoutingRow
             $this->crew === $this->setupCrew => $this->crew === 0 ? 'alone' : (string) $this->crew,
             default => "{$this->setupCrew} to set up, ".($this->crew === 0 ? 'then alone' : "then {$this->crew}"),
         };
+    }
+
+    /** "passed on in lots of 5, tools: gauge G-4" */
+    public function needs(): string
+    {
+        $lots = $this->transfer === null ? '' : 'passed on in lots of '.Figures::amount((string) $this->transfer);
+
+        return implode(', ', array_filter([$lots, $this->tools === '' ? '' : "tools: {$this->tools}"]));
     }
 
     /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */

@@ -17,6 +17,7 @@ final readonly class CrewList
         public ?int $workCentreId,
         public ?int $calendarId,
         public bool $isThere,
+        public string $qualifications,
     ) {
     }
 
@@ -31,7 +32,7 @@ final readonly class CrewList
                 ->orderBy('w.code')
                 ->orderBy('p.name')
                 ->select(['p.id', 'p.version', 'p.number', 'p.name', 'p.work_centre_id', 'p.calendar_id'])
-                ->addSelect('p.is_there'),
+                ->addSelect(['p.is_there', 'p.qualifications']),
             fn (Row $row): self => new self(
                 $row->int('id'),
                 $row->int('version'),
@@ -40,6 +41,7 @@ final readonly class CrewList
                 $row->intOrNull('work_centre_id'),
                 $row->intOrNull('calendar_id'),
                 $row->flag('is_there'),
+                $row->text('qualifications'),
             ),
         );
     }

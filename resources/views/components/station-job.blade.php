@@ -21,6 +21,7 @@
             @endforeach
         </p>
     @endif
+    @if ($job->tools !== '')<p class="mb-1">Tools: {{ $job->tools }}</p>@endif
     @if ($job->instructions !== '')
         <p class="sub mb-1">{{ $job->instructions }}</p>
     @endif

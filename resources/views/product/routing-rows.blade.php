@@ -30,6 +30,8 @@
                     {{ $row->name }}
                     @if ($row->family !== '')<span class="tag">{{ $row->family }}</span>@endif
                     @if ($row->isUnbroken)<span class="tag">not interrupted</span>@endif
+                    @if ($row->qualification !== '')<span class="tag">{{ $row->qualification }}</span>@endif
+                    @if ($row->needs() !== '')<span class="sub">{{ $row->needs() }}</span>@endif
                     @if ($row->instructions !== '')<span class="sub">{{ $row->instructions }}</span>@endif
                 </td>
                 <td @class(['outside' => $row->isOutside()])>

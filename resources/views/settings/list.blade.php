@@ -4,6 +4,9 @@
             <h1>{{ $list->title }}</h1>
             <span class="say">{{ $list->say }}</span>
         </div>
+        @foreach ($list->lacking as $says)
+            <div class="said not" role="status">{{ $says }}</div>
+        @endforeach
         <table class="list typed level">
             <thead>
                 <tr>

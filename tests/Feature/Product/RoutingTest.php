@@ -95,9 +95,8 @@ it('keeps of a step what its page does not speak of, and lets no step stand twic
     $kept = $draft->steps()->get();
     expect($kept)->toHaveCount(2)
         ->and($kept[0]->id)->toBe($step->id)
-        ->and($kept[0]->getAttribute('tools'))->toBe('punch 12')
         ->and((string) $kept[0]->getAttribute('yield_percent'))->toBe('97.0000')
-        ->and($kept[1]->getAttribute('tools'))->toBe('');
+        ->and((string) $kept[1]->getAttribute('yield_percent'))->toBe('100.0000');
 });
 
 it('names what is wrong of a step at its field', function () {

@@ -161,12 +161,69 @@ it('asks for people to set up apart from those who run', function () {
     expect($step->crewing?->setup)->toBe(2)->and($step->crewing?->run)->toBe(0);
 });
 
+it('plans for a step only those who are qualified for it', function () {
+    madeAt($this, 'BEAM-1', 'WELD', ['qualification' => 'Overhead welding', 'run_rate' => '60']);
+    DB::table('people')->where('name', 'Nell Farrow')->update(['qualifications' => 'overhead WELDING|crane']);
+    $away = fn (int $from, int $until): bool => DB::table('absences')->insert([
+        'person_id' => DB::table('people')->where('name', 'Nell Farrow')->value('id'),
+        'from_at' => now()->addDays($from),
+        'until_at' => now()->addDays($until),
+        'booking_id' => DB::table('bookings')->max('id'),
+    ]);
+    $away(-1, 3);
+    $order = $this->shop->order('BEAM-1', '1');
+    $step = $order->steps()->firstOrFail();
+    $planned = plannedAt(WorkCentre::query()->where('code', 'WELD')->firstOrFail());
+    $mine = collect($planned)->firstWhere('order_id', $order->id);
+    expect($step->qualification)->toBe('Overhead welding')
+        ->and(CarbonImmutable::parse($mine->start_at) >= now()->addDays(3))->toBeTrue()
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('plans what nobody is qualified for as if anybody could, and says so where crews are kept', function () {
+    madeAt($this, 'BEAM-1', 'WELD', ['qualification' => 'overhead welding']);
+    $order = $this->shop->order('BEAM-1', '1');
+    $planned = plannedAt(WorkCentre::query()->where('code', 'WELD')->firstOrFail());
+    expect(collect($planned)->firstWhere('order_id', $order->id))->not->toBeNull();
+    $this->actingAs($this->shop->as(Role::Planner))->get('/crews')
+        ->assertSee('is qualified for overhead welding, which');
+    DB::table('people')->where('name', 'Nell Farrow')->update(['qualifications' => 'Overhead Welding']);
+    $this->get('/crews')->assertDontSee('is qualified for overhead welding, which')->assertSee('Overhead Welding');
+});
+
+it('passes pieces on in lots, as the routing says', function () {
+    $step = fn (string $item, string $transfer): array => $this->shop->import([
+        'items.csv' => "number,name,kind,unit\n{$item},{$item},made,pc\n",
+        'routings.csv' => "item,step,name,work_centre,run_rate,transfer\n"
+            ."{$item},10,Cut,SAW,10,{$transfer}\n{$item},20,Weld,WELD,10,\n",
+    ]);
+    expect($step('WHOLE', ''))->toBe([])->and($step('IN-LOTS', '5'))->toBe([]);
+    $problem = function (string $item): Step {
+        $order = $this->shop->order($item, '20');
+        $steps = collect(ShopState::now()->problem(30)->jobs)->flatMap(fn ($job): array => $job->steps);
+
+        return $steps->firstOrFail(fn (Step $one): bool => $one->id === $order->steps()->firstOrFail()->id);
+    };
+    expect($problem('WHOLE')->passOn)->toBeNull()
+        ->and($problem('IN-LOTS')->passOn?->first)->toBe(50);
+});
+
 // FullChecker judges minute by minute and shares nothing with the engine
 it('plans random shops of all this so that nothing is broken, anew and kept', function (int $seed) {
     mt_srand($seed);
     enterCentre($this, 'OVEN', load: 20);
     enterCentre($this, 'PRESS', other: 35, machines: mt_rand(1, 2));
     foreach (['OVEN', 'PRESS'] as $centre) {
+        $at = WorkCentre::query()->where('code', $centre)->firstOrFail();
+        foreach (['gold', 'gold|fine', ''] as $n => $qualifications) {
+            DB::table('people')->insert([
+                'number' => "{$centre}-{$n}",
+                'name' => "{$centre} {$n}",
+                'work_centre_id' => $at->id,
+                'calendar_id' => $at->calendar_id,
+                'qualifications' => $qualifications,
+            ]);
+        }
         foreach (['red', 'white', 'blue'] as $family) {
             madeAt($this, "{$centre}-{$family}", $centre, [
                 'family' => $family,
@@ -177,6 +234,7 @@ it('plans random shops of all this so that nothing is broken, anew and kept', fu
                 'crew' => (string) mt_rand(0, 2),
                 'run_basis' => $centre === 'OVEN' ? 'min_per_batch' : 'min_per_unit',
                 'batch' => '20',
+                'qualification' => ['', 'Gold', 'fine', 'nobody has this'][mt_rand(0, 3)],
             ]);
         }
     }
