@@ -40,15 +40,16 @@ final class ToApprove
     {
         $of = MadeOf::below([], $draft);
         $made = self::approved(array_column($of->items, 'id'));
+        $steps = self::steps($draft->item, $day);
         $lines = [];
         foreach ($of->lines[$draft->item->number] ?? [] as $line) {
             $item = $of->items[$line->item];
             $canBeHad = ! $item->kind->isMadeHere() && ! $item->isPhantom() || isset($made[$item->id]);
-            // what a phantom is made of is used where the phantom is
-            $step = $draft->item->kind === ItemKind::Phantom ? null : $line->step;
+            // what a phantom without steps is made of is used where the phantom is
+            $step = $draft->item->kind === ItemKind::Phantom && $steps === [] ? null : $line->step;
             $lines[] = new LineToApprove($line->position, $item->label(), $step, $canBeHad, $item->isRetired);
         }
-        $holes = Approval::holesOfStructure($lines, self::steps($draft->item, $day));
+        $holes = Approval::holesOfStructure($lines, $steps);
         try {
             $of->structures()->levelOrder($draft->item->number);
         } catch (StructureRefused $loop) {

@@ -50,13 +50,19 @@ final class RollUp
         $making = $this->making[$item] ?? new Making([], [], BigDecimal::one());
         $pieces ??= $making->usualLot;
         $lines = [];
-        foreach ($this->structures->components($item, BigRational::of($pieces)) as $need) {
+        $exploded = $this->structures->explode($item, BigRational::of($pieces));
+        foreach ($exploded->needs as $need) {
             $unit = $need->line->isCharged ? $this->unit($need->line->item) : ExactCost::nothing();
             $lines[] = new RolledLine($need, $unit, $unit->times($need->quantity));
         }
         $work = ExactCost::nothing();
         foreach ($making->steps as $step) {
             $work = $work->plus($step->of($pieces));
+        }
+        foreach ($exploded->phantoms as $use) {
+            foreach ($this->making[$use->item]->steps ?? [] as $step) {
+                $work = $work->plus($step->within($use->takes)->of($pieces));
+            }
         }
         unset($this->path[$item]);
 

@@ -5,18 +5,25 @@ declare(strict_types=1);
 namespace KeepPace\Core\Costing;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Routing\StepTime;
+use KeepPace\Core\Structure\LineBasis;
+use KeepPace\Core\Structure\Takes;
 
 /** What a step costs for a number of pieces: its time at the rates of its work centre, or a supplier's price. */
 final readonly class StepCost
 {
-    /** @param  string  $price  euros a piece, of what a supplier does */
+    /**
+     * @param  string  $price  euros a piece, of what a supplier does
+     * @param  bool  $isOnce  the price is for all, however many pieces
+     */
     private function __construct(
         private ?StepTime $time,
         private int $crew,
         private Rates $rates,
         private string $price,
+        private bool $isOnce = false,
     ) {
     }
 
@@ -31,10 +38,24 @@ final readonly class StepCost
         return new self(null, 0, new Rates('0', '0', '0'), $price);
     }
 
+    /** The same for a step of a phantom, of which the product takes so much. */
+    public function within(Takes $takes): self
+    {
+        $isEach = $takes->basis === LineBasis::PerUnit;
+
+        return new self(
+            $isEach ? $this->time?->perPiece($takes->ratio) : $this->time?->once($takes->ratio),
+            $this->crew,
+            $this->rates,
+            (string) $takes->ratio->multipliedBy($this->price)->toScale(6, RoundingMode::HALF_UP),
+            ! $isEach,
+        );
+    }
+
     public function of(BigDecimal $pieces): ExactCost
     {
         if ($this->time === null) {
-            return ExactCost::of(outside: Cents::of($pieces, $this->price));
+            return ExactCost::of(outside: Cents::of($this->isOnce ? BigDecimal::one() : $pieces, $this->price));
         }
         $minutes = $this->time->minutes($pieces);
         $cost = $this->rates->cost($minutes * $this->crew, $minutes, $pieces);

@@ -28,6 +28,18 @@ final class OrderRefused extends Refused
         );
     }
 
+    /** @param  int  $room  free numbers before the step */
+    public static function noRoomBefore(int $step, int $room, int $count): self
+    {
+        $steps = $count === 1 ? '1 step' : "{$count} steps";
+
+        return self::because(
+            "Before step {$step} come {$steps} of phantoms, and between the numbers there is room for {$room}. "
+                .'Give the step a higher number in its routing.',
+            'item',
+        );
+    }
+
     public static function nothingWanted(): self
     {
         return self::because('The quantity must be above 0. To give an order up, cancel it.', 'quantity');

@@ -28,6 +28,43 @@ final readonly class StepTime
     ) {
     }
 
+    /**
+     * The same where each piece of the product takes so many of what the step makes. Its rate has six decimals.
+     *
+     * @param  BigRational  $each  above 0
+     */
+    public function perPiece(BigRational $each): self
+    {
+        $round = fn (BigRational $exact): BigDecimal => $exact->toScale(6, RoundingMode::HALF_UP);
+        $rate = BigRational::of($this->rate);
+
+        return match ($this->basis) {
+            RunBasis::MinutesPerUnit => new self($this->setup, $this->basis, $round($rate->multipliedBy($each))),
+            RunBasis::UnitsPerHour => new self($this->setup, $this->basis, $round($rate->dividedBy($each))),
+            RunBasis::MinutesPerBatch => new self(
+                $this->setup,
+                $this->basis,
+                $this->rate,
+                $round(BigRational::of($this->batch ?? BigDecimal::one())->dividedBy($each)),
+            ),
+        };
+    }
+
+    /**
+     * The same where an order takes so many of what the step makes, however many pieces it is for: all is done as the
+     * setup is.
+     */
+    public function once(BigRational $all): self
+    {
+        $quantity = $all->toScale(6, RoundingMode::HALF_UP);
+
+        return new self(
+            $this->run($quantity)->plus($this->setup)->toScale(2, RoundingMode::CEILING),
+            RunBasis::MinutesPerUnit,
+            BigDecimal::zero(),
+        );
+    }
+
     /** Run minutes for $quantity, exact. */
     public function run(BigDecimal $quantity): BigRational
     {

@@ -12,14 +12,15 @@ final readonly class Need
     /**
      * @param  BigRational  $quantity  for the pieces asked about
      * @param  Takes  $takes  for any number of pieces
-     * @param  string|null  $through  the phantom it came through, the innermost
+     * @param  int|null  $step  of the product; null = the first
+     * @param  PhantomUse|null  $through  the phantom it came through, the innermost
      */
     public function __construct(
         public Line $line,
         public BigRational $quantity,
         public ?int $step,
         public Takes $takes,
-        public ?string $through = null,
+        public ?PhantomUse $through = null,
     ) {
     }
 }

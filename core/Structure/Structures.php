@@ -31,13 +31,23 @@ final class Structures
      * What an order for $quantity takes: the item's own lines, with a phantom's lines in its place
      * (at the step the phantom is used at).
      *
-     * @return list<Need>
+     * @throws StructureRefused on a loop of phantoms
+     */
+    public function explode(string $item, BigRational $quantity): Exploded
+    {
+        $phantoms = [];
+
+        return new Exploded($this->pull($item, $quantity, null, $phantoms), $phantoms);
+    }
+
+    /**
+     * @return list<Need> of an order, as explode() has them
      *
      * @throws StructureRefused on a loop of phantoms
      */
     public function components(string $item, BigRational $quantity): array
     {
-        return $this->pull($item, $quantity, Takes::onePiece(), null, [$item]);
+        return $this->explode($item, $quantity)->needs;
     }
 
     /**
@@ -160,28 +170,29 @@ final class Structures
     }
 
     /**
-     * @param  list<string>  $path
+     * @param  PhantomUse|null  $through  what is pulled through; null = the product
+     * @param  list<PhantomUse>  $phantoms  filled
      * @return list<Need>
      */
-    private function pull(string $item, BigRational $pieces, Takes $takes, ?int $step, array $path): array
+    private function pull(string $item, BigRational $pieces, ?PhantomUse $through, array &$phantoms): array
     {
         $needs = [];
+        $takes = $through === null ? Takes::onePiece() : $through->takes;
         foreach ($this->lines[$item] ?? [] as $line) {
             $of = $takes->by($line);
-            $through = count($path) > 1 ? $item : null;
-            $need = new Need($line, $of->for($pieces), $step ?? $line->step, $of, $through);
             if (! isset($this->phantoms[$line->item])) {
-                $needs[] = $need;
+                $step = $through === null ? $line->step : $through->stepOfProduct();
+                $needs[] = new Need($line, $of->for($pieces), $step ?? $line->step, $of, $through);
 
                 continue;
             }
+            $path = $through?->path() ?? [$item];
             if (in_array($line->item, $path, true)) {
-                throw StructureRefused::loop([
-                    ...array_slice($path, (int) array_search($line->item, $path, true)),
-                    $line->item,
-                ]);
+                $from = (int) array_search($line->item, $path, true);
+                throw StructureRefused::loop([...array_slice($path, $from), $line->item]);
             }
-            array_push($needs, ...$this->pull($line->item, $pieces, $of, $need->step, [...$path, $line->item]));
+            $phantoms[] = $use = new PhantomUse($line->item, $line->step, $of, $through);
+            array_push($needs, ...$this->pull($line->item, $pieces, $use, $phantoms));
         }
 
         return $needs;

@@ -8,9 +8,9 @@ use App\Models\Structure;
 use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use KeepPace\Core\Structure\Exploded;
 use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\Line;
-use KeepPace\Core\Structure\Need;
 use KeepPace\Core\Structure\Revision;
 use KeepPace\Core\Structure\Structures;
 
@@ -38,14 +38,12 @@ final readonly class Masters
     }
 
     /**
-     * What so many pieces take by a structure, phantoms passed through by theirs.
-     *
-     * @return list<Need>
+     * What so many pieces take by a structure, phantoms passed through by theirs; items by id.
      */
-    public function needs(Item $item, ?Structure $structure, BigDecimal $quantity): array
+    public function exploded(Item $item, ?Structure $structure, BigDecimal $quantity): Exploded
     {
         if ($structure === null) {
-            return [];
+            return new Exploded([], []);
         }
         $lines = [(string) $item->id => self::lines($structure)];
         $phantoms = [];
@@ -60,7 +58,7 @@ final readonly class Masters
             }
         }
 
-        return (new Structures($lines, $phantoms))->components((string) $item->id, BigRational::of($quantity));
+        return (new Structures($lines, $phantoms))->explode((string) $item->id, BigRational::of($quantity));
     }
 
     /**

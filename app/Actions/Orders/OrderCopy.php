@@ -9,15 +9,14 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
-use App\Models\Routing;
 use App\Models\StructureLine;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\StepSequence;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Structure\Need;
@@ -88,38 +87,28 @@ final class OrderCopy
         ])->refresh();
         $ledger->outputs->begin($order);
         $for === null ?: $ledger->madeFor->tie($order, $for, $quantity);
-        $this->steps($order, $routing, $quantity);
-        $this->components($order, $masters->needs($item, $structure, $quantity));
+        $exploded = $masters->exploded($item, $structure, $quantity);
+        $steps = CopiedSteps::of($masters, $routing, $exploded->phantoms);
+        $this->steps($order, $steps, $quantity);
+        $this->components($order, $exploded->needs, $steps->sequence);
         $ledger->records->made($order);
 
         return $order;
     }
 
-    private function steps(Order $order, ?Routing $routing, BigDecimal $quantity): void
+    private function steps(Order $order, CopiedSteps $copied, BigDecimal $quantity): void
     {
-        foreach ($routing?->steps()->get() ?? [] as $master) {
-            $step = new OrderStep([
-                'order_id' => $order->id,
-                'number' => $master->number,
-                'source_step_id' => $master->id,
-                ...$master->only(self::STEP),
-            ]);
+        foreach ($copied->rows($quantity) as $row) {
+            $step = new OrderStep(['order_id' => $order->id, ...$row]);
             $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
             $step->save();
         }
-        $routing === null ?: $this->ways($order, $routing);
-    }
-
-    private function ways(Order $order, Routing $routing): void
-    {
         DB::table('order_step_ways')->insertUsing(
             ['order_step_id', 'work_centre_id', 'percent'],
             DB::table('routing_step_ways AS y')
-                ->join('routing_steps AS m', 'm.id', 'y.routing_step_id')
-                ->join('order_steps AS s', fn (JoinClause $join) => $join
-                    ->on('s.source_step_id', 'm.id')
-                    ->where('s.order_id', $order->id))
-                ->where('m.routing_id', $routing->id)
+                ->join('order_steps AS s', 's.source_step_id', 'y.routing_step_id')
+                ->where('s.order_id', $order->id)
+                ->orderBy('s.number')
                 ->orderBy('y.id')
                 ->select(['s.id', 'y.work_centre_id', 'y.percent']),
         );
@@ -138,9 +127,8 @@ final class OrderCopy
     }
 
     /** @param  list<Need>  $needs */
-    private function components(Order $order, array $needs): void
+    private function components(Order $order, array $needs, StepSequence $sequence): void
     {
-        $first = $order->steps()->min('number') ?? 10;
         $lines = StructureLine::query()
             ->whereKey(array_map(fn (Need $need): int => (int) $need->line->id, $needs))
             ->get()
@@ -151,7 +139,7 @@ final class OrderCopy
             $order->components()->create([
                 'position' => ($i + 1) * 10,
                 'item_id' => $item->id,
-                'step_number' => $need->step ?? $first,
+                'step_number' => $sequence->at($need->through, $need->line->step) ?? $need->step ?? 10,
                 'source_line_id' => (int) $need->line->id,
                 'baseline_quantity' => $amount,
                 'planned_quantity' => $amount,
@@ -159,7 +147,7 @@ final class OrderCopy
                 'ratio_p' => (string) $need->takes->ratio->simplified()->getNumerator(),
                 'ratio_q' => (string) $need->takes->ratio->simplified()->getDenominator(),
                 'line_quantity' => $lines[(int) $need->line->id]->quantity,
-                'phantom_item_id' => $need->through,
+                'phantom_item_id' => $need->through?->item,
                 ...$lines[(int) $need->line->id]->only(self::LINE),
             ]);
         }

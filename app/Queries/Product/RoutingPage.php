@@ -27,6 +27,7 @@ final readonly class RoutingPage
      * @param  list<string>  $holes  of a draft
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
      * @param  string|null  $refused  why time and cost cannot be told
+     * @param  Collection<int, PhantomBefore>  $phantoms  that give their steps too
      */
     private function __construct(
         public Routing $routing,
@@ -37,6 +38,7 @@ final readonly class RoutingPage
         public array $holes,
         public Collection $changes,
         public ?string $refused,
+        public Collection $phantoms,
     ) {
     }
 
@@ -63,6 +65,7 @@ final readonly class RoutingPage
             $routing->isDraft() ? ToApprove::holes($routing) : [],
             ProductTrail::of('routings', $routing->id),
             $refused,
+            PhantomBefore::in($routing->item_id),
         );
     }
 

@@ -7,6 +7,12 @@
         for {{ $print->amount($page->pieces) }} {{ $item->unit->code }}
     </span>
 </p>
+@foreach ($page->phantoms as $one)
+    <p class="sub mb-1">
+        The steps of {{ $one->phantom }}, a phantom, come before {{ $one->step() }} in an order; they are not counted
+        here.
+    </p>
+@endforeach
 <table class="list">
     <thead>
         <tr>

@@ -57,6 +57,28 @@ it('makes each level in its own usual lot', function () {
         ->and(euros($rollUp->of('TOP', BigDecimal::of(10))->unit()->total()))->toBe('25.00'); // 2 × 11.00 + 3.00
 });
 
+// value from memory: 2 kits a piece at 3 minutes each are 6 minutes a piece, its set-up is done once for the order
+it('counts the steps of a phantom with the order that does them', function () {
+    $making = [
+        'TOP' => making([['KIT', 2]], [euroStep(10, 1)]),
+        'KIT' => making([['BOLT', 4]], [euroStep(20, 3), StepCost::outside('0.50')]),
+    ];
+    $rollUp = new RollUp($making, ['BOLT' => BigRational::of(10)], ['KIT' => true]);
+    // ten: 10 + 10 of the top, 20 + 60 of the kits, 80 bolts at 0.10, 20 kits at 0.50
+    expect(euros($rollUp->of('TOP', BigDecimal::of(10))->total()->total()))->toBe('118.00');
+});
+
+it('counts a phantom that is taken once for the order once', function () {
+    $making = [
+        'TOP' => making([['KIT', 2, LineBasis::PerOrder]]),
+        'KIT' => making([], [euroStep(20, 3), StepCost::outside('0.50')]),
+    ];
+    $rollUp = new RollUp($making, [], ['KIT' => true]);
+    foreach ([1, 10] as $pieces) { // 20 + 2 × 3 and 2 × 0.50, however many
+        expect(euros($rollUp->of('TOP', BigDecimal::of($pieces))->total()->total()))->toBe('27.00');
+    }
+});
+
 // W33: a line's scrap divides: 2 kg at 4 % = 2.0833 kg
 it('takes what is lost on the way too', function () {
     $line = ['SHEET', 2, LineBasis::PerUnit, null, BigDecimal::of(4)];

@@ -5,7 +5,11 @@ use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\SplitOrder;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Shop\RolledUp;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Structure\LineBasis;
 
@@ -51,6 +55,40 @@ it('follows a new quantity by what it copied, whatever has become of the master'
     );
     expect([plannedOf($order), $minutes($order)])->toBe($wanted)->and($this->shop->differences())->toBe([]);
 })->with(['a phantom, scrap, another unit' => ['EX-9E'], 'per order and per piece' => ['TANK-50'], ['TRAY-40']]);
+
+it('takes the steps of a phantom too, before the step it is used at, in its number a piece', function () {
+    $problems = $this->shop->import([
+        'items.csv' => "number,name,kind,unit,usual_lot\nKIT-X,Kit,phantom,pc,0\nTOP-X,Top,made,pc,10\n",
+        'routings.csv' => "item,step,name,work_centre,supplier,setup_minutes,run_basis,run_rate,crew,price,transfer\n"
+            ."TOP-X,10,Cut,SAW,,0,min_per_unit,1,1,,\nTOP-X,20,Join,WELD,,0,min_per_unit,2,1,,\n"
+            ."KIT-X,10,Bend,SAW,,6,units_per_hour,30,1,,4\nKIT-X,20,Weld,WELD,,0,min_per_unit,1.5,1,,\n",
+        'structures.csv' => "item,position,component,quantity,step\n"
+            ."TOP-X,10,KIT-X,3,20\nKIT-X,10,BRG-25,2,20\nKIT-X,20,SS-15,0.1,\n",
+    ]);
+    expect($problems)->toBe([]);
+    $order = $this->shop->order('TOP-X', '10');
+    $steps = $order->steps()->orderBy('number')->get()
+        ->map(fn ($step): string => "{$step->number} {$step->name} {$step->planned_minutes}");
+    // 30 kits at 30 an hour and its set-up; 30 at 1.5 minutes
+    expect($steps->all())->toBe(['10 Cut 10', '13 Bend 66', '16 Weld 45', '20 Join 20'])
+        ->and($order->components()->orderBy('position')->pluck('step_number')->all())->toBe([16, 13])
+        ->and($order->steps()->where('number', 13)->value('transfer_quantity'))->toBeNull();
+    $this->shop->release($order);
+    $cost = RolledUp::of([$this->shop->item('TOP-X')->id])->cost->of('TOP-X', BigDecimal::of(10))->work;
+    $planned = $order->refresh()->planned_labour + $order->planned_machine + $order->planned_overhead;
+    expect((string) $cost->total()->toScale(0, RoundingMode::HALF_UP))->toBe((string) $planned)
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('says where the numbers of the steps leave no room for those of a phantom', function () {
+    $this->shop->import([
+        'items.csv' => "number,name,kind,unit\nKIT-X,Kit,phantom,pc\nTOP-X,Top,made,pc\n",
+        'routings.csv' => "item,step,name,work_centre,run_rate\n"
+            ."TOP-X,1,Cut,SAW,1\nKIT-X,10,Bend,SAW,1\n",
+        'structures.csv' => "item,position,component,quantity\nTOP-X,10,KIT-X,3\nKIT-X,10,BRG-25,2\n",
+    ]);
+    $this->shop->order('TOP-X', '10');
+})->throws(OrderRefused::class, 'Before step 1 come 1 step of phantoms');
 
 it('copies all a line says, and splits by it', function () {
     $line = DB::table('structure_lines AS l')
