@@ -69,7 +69,8 @@ final readonly class ProductFiles
         return match (true) {
             str_starts_with($from, 'items ') => 't.id',
             str_starts_with($from, 'item_units '), str_starts_with($from, 'supplier_items '),
-            str_starts_with($from, 'customer_items '), str_starts_with($from, 'item_substitutes ') => 't.item_id',
+            str_starts_with($from, 'customer_items '), str_starts_with($from, 'item_substitutes '),
+            str_starts_with($from, 'item_prices ') => 't.item_id',
             default => 'r.item_id',
         };
     }

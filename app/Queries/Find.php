@@ -95,7 +95,9 @@ final class Find
     private function items(): Collection
     {
         $query = DB::table('items')
-            ->where($this->codeOrName('number_key'))
+            ->where(fn (Builder $any) => $any
+                ->where($this->codeOrName('number_key'))
+                ->orWhere('makers_number', 'like', $this->key))
             ->orderBy('number')
             ->limit(self::MOST)
             ->select(['id', 'number AS code', 'name']);

@@ -10,6 +10,9 @@ use App\Models\SupplierItem;
 use App\Models\Unit;
 use App\Queries\Product\CalledBy;
 use App\Queries\Product\MayStandIn;
+use App\Queries\Product\PriceLevels;
+use App\Shop\LevelPrices;
+use App\Shop\PriceList;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Planning\LotSizing;
@@ -26,6 +29,7 @@ final readonly class ItemForm
         'kind' => 'Bought, made here, put together here; a phantom is never kept, its parts take its place; an '
             .'outside service or time is charged and never on a shelf; a consumable is used without being '
             .'counted.',
+        'makers_number' => 'What it is called by who makes it, not by who sells it; found in the box above, too.',
         'category' => 'Any word by which lists are narrowed, such as sheet or bearings.',
         'description' => 'Everything that helps to know it: size, finish, what to look out for.',
         'is_running_out' => 'What is there is used up and sold; nothing more of it is bought or made.',
@@ -61,6 +65,7 @@ final readonly class ItemForm
         public DraftForm $sources,
         public DraftForm $called,
         public DraftForm $substitutes,
+        public DraftForm $sold,
     ) {
     }
 
@@ -78,6 +83,7 @@ final readonly class ItemForm
                 'costing' => $item->costing,
                 'lot_rule' => $item->lot_rule,
                 'category' => $item->category,
+                'makers_number' => $item->makers_number,
                 'description' => $item->description,
                 'supplier_id' => (string) $item->supplier_id,
                 'lead_time_days' => (string) $item->lead_time_days,
@@ -94,6 +100,7 @@ final readonly class ItemForm
             ),
             self::calledBy(CalledBy::of($item->id)),
             self::substitutesOf(MayStandIn::for($item->id)),
+            self::soldAt(PriceList::of([$item->id])->levels($item->id)),
         );
     }
 
@@ -126,6 +133,7 @@ final readonly class ItemForm
             self::sourcesOf([]),
             self::calledBy([]),
             self::substitutesOf([]),
+            self::soldAt([]),
         );
     }
 
@@ -252,6 +260,23 @@ final readonly class ItemForm
         $empty = ['item' => '', 'p' => '', 'q' => '', 'until' => ''];
 
         return DraftForm::of($rows, $empty, more: 1, list: 'substitutes');
+    }
+
+    /** @return list<string> price levels there are, to be typed again */
+    public function levels(): array
+    {
+        return PriceLevels::all();
+    }
+
+    /** @param  array<LevelPrices>  $levels */
+    private static function soldAt(array $levels): DraftForm
+    {
+        $rows = array_map(
+            fn (LevelPrices $one): array => ['level' => $one->level, 'prices' => $one->breaks->written()],
+            array_values($levels),
+        );
+
+        return DraftForm::of($rows, ['level' => '', 'prices' => ''], more: 1, list: 'sold');
     }
 
     /** @param  iterable<CalledBy>  $called */

@@ -9,6 +9,7 @@ use App\Models\Customer;
 use App\Models\Partner;
 use App\Models\PartnerKind;
 use App\Models\Supplier;
+use App\Queries\Product\PriceLevels;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\Suppliers;
@@ -29,6 +30,7 @@ final readonly class PartnerForm
             .'it.',
         'is_whole_only' => 'They take an order in one shipment: what is ready waits for the rest, unless somebody says '
             .'so in shipping.',
+        'price_level' => 'Which prices they pay, where an item has prices of that level; else those for all.',
         'minimum_order' => 'What they ask at least for an order. A smaller one is told, not stopped.',
         'calendar_id' => 'The days they work, by which lead times count. Holidays of theirs stand in a calendar. '
             .'Days of steps done there count by it too; without one they run through weekends.',
@@ -59,6 +61,7 @@ final readonly class PartnerForm
                 'ship_to' => $partner->ship_to,
                 'finish_days' => (string) $partner->finish_days,
                 'is_whole_only' => $partner->is_whole_only ? '1' : '0',
+                'price_level' => $partner->price_level,
             ],
             $partner instanceof Supplier => [
                 'minimum_order' => Amount::plain($partner->minimum_order),
@@ -137,6 +140,12 @@ final readonly class PartnerForm
     public function calendars(): array
     {
         return ['' => 'as the plant'] + Calendar::query()->orderBy('code')->pluck('code', 'id')->all();
+    }
+
+    /** @return list<string> price levels there are */
+    public function levels(): array
+    {
+        return PriceLevels::all();
     }
 
     /** @return array<int, string> */

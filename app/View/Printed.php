@@ -72,7 +72,7 @@ final class Printed
     {
         // "cost", "step 40, price", "prices of S-07"
         $last = array_slice(explode(', ', str_replace('_', ' ', $name)), -1)[0];
-        $isMoney = in_array($last, self::MONEY_FIELDS, true) || str_starts_with($last, 'prices of ');
+        $isMoney = in_array($last, self::MONEY_FIELDS, true) || str_contains($last, 'prices of ') || $last === 'sales prices';
 
         return $isMoney && ! $this->seesMoney() ? self::HIDDEN : $value;
     }

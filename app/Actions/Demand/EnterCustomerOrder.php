@@ -12,6 +12,7 @@ use App\Models\BookingKind;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
 use App\Models\Item;
+use App\Shop\PriceList;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Planning\CoverRefused;
@@ -44,7 +45,7 @@ final class EnterCustomerOrder
             if ($customer->retired_at !== null) {
                 throw CoverRefused::retired($customer->name);
             }
-            $rows = $this->rows($lines, $customer->id);
+            $rows = $this->rows($lines, $customer);
             $order = CustomerOrder::query()->create([
                 ...$head,
                 'number' => Numbers::next('customer_order'),
@@ -68,9 +69,10 @@ final class EnterCustomerOrder
      *
      * @throws Refused with a sentence beside each field that is wrong
      */
-    private function rows(array $lines, int $customer): array
+    private function rows(array $lines, Customer $customer): array
     {
-        $items = self::items(array_map(Code::keyOf(...), array_column($lines, 'item')), $customer);
+        $items = self::items(array_map(Code::keyOf(...), array_column($lines, 'item')), $customer->id);
+        $prices = PriceList::of(array_map(fn (Item $item): int => $item->id, array_values($items)));
         $rows = [];
         $wrong = $lines === [] ? ['lines.0.item' => 'An order needs a line. Type an item.'] : [];
         foreach ($lines as $row => $line) {
@@ -82,7 +84,7 @@ final class EnterCustomerOrder
                 continue;
             }
             try {
-                $rows[] = ['position' => (count($rows) + 1) * 10, ...$this->row($item, $line)];
+                $rows[] = ['position' => (count($rows) + 1) * 10, ...$this->row($item, $line, $customer, $prices)];
             } catch (Refused $refused) {
                 $field = array_key_first($refused->reasons);
                 $wrong["lines.{$row}.".(is_string($field) ? $field : 'quantity')] = $refused->getMessage();
@@ -129,7 +131,7 @@ final class EnterCustomerOrder
      *
      * @throws Refused
      */
-    private function row(Item $item, array $line): array
+    private function row(Item $item, array $line, Customer $customer, PriceList $prices): array
     {
         if ($item->retired_at !== null) {
             throw Refused::because("{$item->label()} is retired: it is not sold any more.", 'item');
@@ -142,7 +144,7 @@ final class EnterCustomerOrder
             'quantity' => (string) $quantity->amount,
             'typed_quantity' => $line['quantity'],
             'typed_unit_id' => $item->unitId($unit),
-            'price' => $line['price'] ?? $item->price,
+            'price' => $line['price'] ?? $prices->price($item, $customer, $quantity->amount),
             'promised_on' => $line['promised_on'],
             'promised_first_on' => $line['promised_on'],
         ];

@@ -45,6 +45,7 @@ final class Files
                     Column::text('ship_to', 200, ''),
                     Column::wholeOrNone('finish_days', '60'),
                     Column::yes('whole_only', 'is_whole_only'),
+                    Column::text('price_level', 20, ''),
                 ],
                 'customers',
             ),
@@ -152,6 +153,7 @@ final class Files
                     Column::choice('lot_sizing', array_column(LotSizing::cases(), 'value'), 'as_needed'),
                     Column::decimal('lot_quantity', '0'),
                     Column::decimal('lot_least', '0'),
+                    Column::text('makers_number', 60, ''),
                 ],
                 'items',
             ),
@@ -196,6 +198,15 @@ final class Files
                     Column::refers('customer', 'customers', 'number', 'customer_id'),
                     Column::text('number', 60),
                     Column::refers('item', 'items', 'number', 'item_id'),
+                ],
+            ),
+            new FileSpec(
+                'item-prices',
+                ['item', 'level'],
+                [
+                    Column::refers('item', 'items', 'number', 'item_id'),
+                    Column::text('level', 20, ''),
+                    Column::prices('prices'),
                 ],
             ),
             new FileSpec(

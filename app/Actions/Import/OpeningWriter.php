@@ -7,12 +7,14 @@ use App\Actions\Orders\PlannedCost;
 use App\Actions\Stock\Lots;
 use App\Books\Ledger;
 use App\Books\Numbers;
+use App\Models\Customer;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\Person;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Shop\PriceList;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostKind;
@@ -28,6 +30,12 @@ final class OpeningWriter
 {
     /** @var array<string, Item> by number in lower case */
     private array $items = [];
+
+    /** @var array<int, Customer> */
+    private array $customers = [];
+
+    /** @var array<int, PriceList> by item */
+    private array $prices = [];
 
     /** @var array<string, list<array<string, ?string>>> lines of order-steps.csv by order */
     private array $steps = [];
@@ -159,15 +167,16 @@ final class OpeningWriter
             DB::table('customer_order_lines')->insert(
                 array_map(function (array $row) use ($ids): array {
                     $item = $this->item($row['item']);
+                    $amount = $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount;
 
                     return [
                         'customer_order_id' => $ids[Code::keyOf((string) $row['number'])],
                         'position' => (int) $row['line'],
                         'item_id' => $item->id,
-                        'quantity' => (string) $item->quantity((string) $row['quantity'], $row['unit'] ?: null)->amount,
+                        'quantity' => (string) $amount,
                         'typed_quantity' => $row['quantity'],
                         'typed_unit_id' => $this->ids->of(['units', 'code'], $row['unit']) ?? $item->unit_id,
-                        'price' => $row['price'] === '' ? $item->price : $row['price'],
+                        'price' => $row['price'] === '' ? $this->priceFor($row, $item, $amount) : $row['price'],
                         'promised_on' => $row['promised_on'],
                         'promised_first_on' => $row['promised_on'],
                     ];
@@ -319,6 +328,20 @@ final class OpeningWriter
             ->get() as $item) {
             $this->items[Code::keyOf($item->number)] = $item;
         }
+    }
+
+    /**
+     * Where the file has no price: by the level of its customer.
+     *
+     * @param  array<string, ?string>  $row
+     */
+    private function priceFor(array $row, Item $item, BigDecimal $quantity): string
+    {
+        $customer = (int) $this->ids->of(['customers', 'number'], $row['customer']);
+        $this->customers[$customer] ??= Customer::query()->findOrFail($customer);
+        $this->prices[$item->id] ??= PriceList::of([$item->id]);
+
+        return $this->prices[$item->id]->price($item, $this->customers[$customer], $quantity);
     }
 
     private function item(?string $number): Item

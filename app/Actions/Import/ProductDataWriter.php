@@ -3,8 +3,10 @@
 namespace App\Actions\Import;
 
 use App\Actions\Product\CustomerNumbers;
+use App\Actions\Product\SalesPrices;
 use App\Actions\Product\Substitutes;
 use App\Actions\Product\TypedCustomerNumber;
+use App\Actions\Product\TypedSalesPrices;
 use App\Actions\Product\TypedSubstitute;
 use App\Books\Ledger;
 use App\Books\ProductChanges;
@@ -12,6 +14,7 @@ use App\Books\RowDiff;
 use App\Models\Item;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\PriceBreaks;
 use KeepPace\Core\Naming\Code;
 
 /** Writes product data of a checked import: what is new is added, what differs is changed, the rest is left alone. */
@@ -49,6 +52,7 @@ final class ProductDataWriter
         (new ContactWriter($folder, $this->ids, $this->changes, $result))->write();
         (new SupplierItemWriter($folder, $this->ids, $this->changes, $result))->write();
         $this->called($folder, $result);
+        $this->salesPrices($folder, $result);
         $this->substitutes($folder, $result);
         $revisions = new RevisionWriter($folder, $this->ids, $this->changes, $result);
         $revisions->routings();
@@ -58,6 +62,19 @@ final class ProductDataWriter
         $this->changes->write();
 
         return $this->costs;
+    }
+
+    /** What customers pay, by level. */
+    private function salesPrices(Folder $folder, ImportResult $result): void
+    {
+        $prices = new SalesPrices($this->changes);
+        foreach ($folder->rowsOf('item-prices') as $row) {
+            $item = Item::query()->whereKey((int) $this->ids->of(['items', 'number'], $row['item']))->firstOrFail();
+            $breaks = PriceBreaks::read((string) $row['prices']);
+            $differs = $breaks !== null
+                && $prices->write($item, new TypedSalesPrices((string) $row['level'], $breaks));
+            $result->add('item-prices', $differs ? 'changed' : 'same');
+        }
     }
 
     /** What may stand in for what, in the order of the file. */

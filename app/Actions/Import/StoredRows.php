@@ -26,6 +26,7 @@ final class StoredRows
         'supplier-items',
         'substitutes',
         'customer-items',
+        'item-prices',
         'routings',
         'changeovers',
         'structures',
@@ -45,6 +46,7 @@ final class StoredRows
             'supplier-items' => self::supplierItems(),
             'substitutes' => self::substitutes(),
             'customer-items' => self::customerItems(),
+            'item-prices' => self::itemPrices(),
             'routings' => self::routings(),
             'changeovers' => self::changeovers(),
             'structures' => self::structures(),
@@ -160,6 +162,19 @@ final class StoredRows
             ->join('customers AS c', 'c.id', 't.customer_id')
             ->orderBy('t.id')
             ->select(['c.number AS customer', 't.number', 'i.number AS item']);
+    }
+
+    private static function itemPrices(): Builder
+    {
+        return DB::table('item_prices AS t')
+            ->join('items AS i', 'i.id', 't.item_id')
+            ->groupBy('t.item_id', 't.level_key')
+            ->orderBy('t.item_id')
+            ->orderBy('t.level_key')
+            ->selectRaw('MIN(i.number) AS item, MIN(t.level) AS level')
+            ->selectRaw(
+                "GROUP_CONCAT(CONCAT(t.from_quantity, ':', t.price) ORDER BY t.from_quantity SEPARATOR ' ') AS prices",
+            );
     }
 
     private static function routings(): Builder

@@ -8,6 +8,7 @@ final readonly class TypedCustomer extends TypedPartner
     /**
      * @param  list<TypedContact>  $contacts
      * @param  string  $shipTo  '' = to the address
+     * @param  string  $priceLevel  '' = none
      * @param  int|null  $finishDays  working days between finished and shipped; null = as the shop has it
      */
     public function __construct(
@@ -19,6 +20,7 @@ final readonly class TypedCustomer extends TypedPartner
         private string $shipTo,
         private ?int $finishDays,
         private bool $isWholeOnly,
+        private string $priceLevel = '',
     ) {
         parent::__construct($name, $address, $terms, $note, $contacts);
     }
@@ -30,6 +32,7 @@ final readonly class TypedCustomer extends TypedPartner
             'ship_to' => $this->shipTo,
             'finish_days' => $this->finishDays,
             'is_whole_only' => (int) $this->isWholeOnly,
+            'price_level' => $this->priceLevel,
         ];
     }
 }

@@ -40,9 +40,11 @@ final readonly class ItemColumns
         $units = $this->writeUnits($item, $units);
         $sources = (new SourceTerms($this->changes))->replace($item, $typed->sources);
         $called = (new CustomerNumbers($this->changes))->replace($item, $typed->called);
+        $prices = $typed->salesPrices !== null
+            && (new SalesPrices($this->changes))->replace($item, $typed->salesPrices);
         $substitutes = (new Substitutes($this->changes))->replace($item, $typed->substitutes);
 
-        return $units || $sources || $called || $substitutes || $differs;
+        return $units || $sources || $called || $prices || $substitutes || $differs;
     }
 
     /** @return array<string, string> what of it cannot be so, by field */

@@ -24,6 +24,8 @@ final readonly class TypedItem
      * @param  string  $lotLeast  0 = none
      * @param  list<TypedCustomerNumber>  $called  what customers call it
      * @param  list<TypedSubstitute>  $substitutes  what may stand in for it, the first first
+     * @param  list<TypedSalesPrices>|null  $salesPrices  what customers pay; null where who types may not see it: it
+     *     stays
      */
     public function __construct(
         public string $name,
@@ -53,6 +55,8 @@ final readonly class TypedItem
         public string $lotLeast = '0',
         public array $called = [],
         public array $substitutes = [],
+        public ?array $salesPrices = null,
+        public string $makersNumber = '',
     ) {
     }
 
@@ -86,6 +90,7 @@ final readonly class TypedItem
             'lot_sizing' => $this->lotSizing->value,
             'lot_quantity' => $this->lotQuantity,
             'lot_least' => $this->lotLeast,
+            'makers_number' => $this->makersNumber,
             ...($this->cost === null ? [] : ['cost' => $this->cost]),
             ...($this->price === null ? [] : ['price' => $this->price]),
         ];

@@ -5,6 +5,7 @@ namespace App\Http\Requests;
 use App\Access\Deed;
 use App\Actions\Product\TypedCustomerNumber;
 use App\Actions\Product\TypedItem;
+use App\Actions\Product\TypedSalesPrices;
 use App\Actions\Product\TypedSource;
 use App\Actions\Product\TypedSubstitute;
 use App\Models\Customer;
@@ -35,6 +36,7 @@ class ItemRequest extends DeedRequest
             'costing' => ['required', Rule::enum(CostingRule::class)],
             'lot_rule' => ['required', Rule::enum(LotRule::class)],
             'category' => ['nullable', ...Rules::text(40)],
+            'makers_number' => ['nullable', ...Rules::text(60)],
             'description' => ['nullable', ...Rules::text(5000)],
             'supplier_id' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
             'lead_time_days' => ['nullable', 'bail', 'integer', 'between:0,999'],
@@ -45,6 +47,7 @@ class ItemRequest extends DeedRequest
             'units' => ['nullable', 'array', 'max:50'],
             'sources' => ['nullable', 'array', 'max:50'],
             'called' => ['nullable', 'array', 'max:50'],
+            'sold' => ['nullable', 'array', 'max:30'],
             'substitutes' => ['nullable', 'array', 'max:30'],
         ];
     }
@@ -95,6 +98,8 @@ class ItemRequest extends DeedRequest
             $some('lot_least', '0'),
             $this->called(),
             $this->substitutes(),
+            $this->person()->may(Deed::SeeMoney) ? $this->salesPrices() : null,
+            $some('makers_number', ''),
         );
     }
 
@@ -183,6 +188,23 @@ class ItemRequest extends DeedRequest
         $rows->assertRight();
 
         return $called;
+    }
+
+    /** @return list<TypedSalesPrices> */
+    private function salesPrices(): array
+    {
+        $rows = TypedRows::of($this->array('sold'), 'sold', ['level', 'prices']);
+        $all = [];
+        foreach ($rows->places() as $at) {
+            $level = $rows->text($at, 'level', 20);
+            isset($all[Code::keyOf($level)]) === false ?: $rows->wrong($at, 'level', 'Stands twice.');
+            $rows->words($at, 'prices', 200);
+            $prices = $this->prices($rows, $at);
+            $prices === null ?: $all[Code::keyOf($level)] = new TypedSalesPrices($level, $prices);
+        }
+        $rows->assertRight();
+
+        return array_values($all);
     }
 
     private function prices(TypedRows $rows, int $at): ?PriceBreaks

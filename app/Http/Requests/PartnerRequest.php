@@ -22,6 +22,7 @@ class PartnerRequest extends DeedRequest
                 'ship_to' => ['nullable', ...Rules::text(200)],
                 'finish_days' => ['nullable', 'bail', 'integer', 'between:0,60'],
                 'is_whole_only' => ['nullable', 'boolean'],
+                'price_level' => ['nullable', ...Rules::text(20)],
             ],
             PartnerKind::Supplier => [
                 'minimum_order' => ['nullable', 'bail', new PlainNumber(most: '9999999', decimals: 2)],
@@ -65,6 +66,7 @@ class PartnerRequest extends DeedRequest
                 shipTo: $text('ship_to'),
                 finishDays: $days === null ? null : (int) $days,
                 isWholeOnly: $this->boolean('is_whole_only'),
+                priceLevel: $text('price_level'),
             ),
             PartnerKind::Supplier => new TypedSupplier(
                 ...$common,

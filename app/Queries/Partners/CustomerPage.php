@@ -78,6 +78,7 @@ final readonly class CustomerPage
             'Goods go to' => $customer->ship_to === '' ? 'their address' : $customer->ship_to,
             'Terms' => $customer->terms,
             'Finished' => self::finished($days).($customer->finish_days === null ? ', as the shop has it' : ''),
+            'Price level' => $customer->price_level,
             'Ships' => $customer->is_whole_only ? 'whole orders only' : 'in parts too',
         ], fn (string $says): bool => $says !== '');
     }

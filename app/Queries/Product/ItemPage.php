@@ -9,7 +9,9 @@ use App\Models\SupplierItem;
 use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
+use App\Shop\LevelPrices;
 use App\Shop\Positions;
+use App\Shop\PriceList;
 use App\Shop\RolledUp;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
@@ -35,6 +37,7 @@ final readonly class ItemPage
      * @param  Collection<int, HangingFile>  $files
      * @param  Collection<int, CalledBy>  $called
      * @param  Collection<int, MayStandIn>  $substitutes
+     * @param  list<LevelPrices>  $sold  what customers pay by level and quantity
      */
     private function __construct(
         public Item $item,
@@ -50,6 +53,7 @@ final readonly class ItemPage
         public Collection $files,
         private Collection $called,
         private Collection $substitutes,
+        public array $sold,
     ) {
     }
 
@@ -84,6 +88,7 @@ final readonly class ItemPage
             HangingFile::on(Attachable::Item, $item->id),
             CalledBy::of($item->id),
             MayStandIn::for($item->id),
+            array_values(PriceList::of([$item->id])->levels($item->id)),
         );
     }
 
@@ -103,8 +108,8 @@ final readonly class ItemPage
     /** @return list<string> files that tell of it */
     public function kinds(): array
     {
-        return ['items', 'item-units', 'supplier-items', 'customer-items', 'substitutes', 'routings',
-            'structures'];
+        return ['items', 'item-units', 'supplier-items', 'customer-items', 'item-prices', 'substitutes',
+            'routings', 'structures'];
     }
 
     /** It has a price. */
@@ -125,6 +130,7 @@ final readonly class ItemPage
 
         return array_filter([
             'Category' => $item->category,
+            'Maker\'s number' => $item->makers_number,
             'Called' => $this->called->map(fn (CalledBy $one): string => $one->says())->join(', '),
             'Counted in' => implode(', ', [$item->unit->name, ...$units->all()]),
             'May be replaced by' => $this->substitutes->map(fn (MayStandIn $one): string => $one->says())->join('; '),

@@ -8,6 +8,10 @@
         <x-asked :says="$form->help('kind')">
             <x-choice name="kind" label="Kind" :options="$form->kinds()" :value="$form->value('kind')" />
         </x-asked>
+        <x-asked :says="$form->help('makers_number')">
+            <x-field name="makers_number" label="Maker's number" :value="$form->value('makers_number')" size="16"
+                maxlength="60" />
+        </x-asked>
         <x-asked :says="$form->help('category')">
             <x-field name="category" label="Category" :value="$form->value('category')" size="16" maxlength="40"
                 list="categories" />
@@ -108,6 +112,12 @@
         <legend>What customers call it</legend>
         @include('product.item-called')
     </fieldset>
+    @can('see-money')
+        <fieldset>
+            <legend>What customers pay by level and quantity</legend>
+            @include('product.item-sold')
+        </fieldset>
+    @endcan
     <fieldset>
         <legend>What it is worth</legend>
         <x-asked :says="$form->help('costing')">

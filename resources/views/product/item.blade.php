@@ -50,6 +50,12 @@
                     <dt>Price</dt>
                     <dd>{{ $print->price($item->price) }} € a {{ $item->unit->code }}</dd>
                 @endif
+                @can('see-money')
+                    @foreach ($page->sold as $one)
+                        <dt>Price for</dt>
+                        <dd>{{ $one->says() }}</dd>
+                    @endforeach
+                @endcan
             </dl>
             @if ($page->rolled)
                 <h2>Rolled up</h2>
