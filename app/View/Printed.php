@@ -70,9 +70,9 @@ final class Printed
     /** What stood in a field of product data. */
     public function field(string $name, string $value): string
     {
-        // "cost", "step 40, price", "prices of S-07"
+        // "cost", "step 40, price", "prices of S-07", "sales prices"
         $last = array_slice(explode(', ', str_replace('_', ' ', $name)), -1)[0];
-        $isMoney = in_array($last, self::MONEY_FIELDS, true) || str_contains($last, 'prices of ') || $last === 'sales prices';
+        $isMoney = in_array($last, self::MONEY_FIELDS, true) || preg_match('/^(sales )?prices( of |$)/', $last) === 1;
 
         return $isMoney && ! $this->seesMoney() ? self::HIDDEN : $value;
     }

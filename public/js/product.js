@@ -63,6 +63,31 @@
         event.target.focus();
     });
 
+    // a line is taken at its grip and laid elsewhere
+    let held = null;
+    document.addEventListener('dragstart', (event) => {
+        held = event.target.closest?.('[data-grip]')?.closest('tr') ?? null;
+        if (!held) return;
+        event.dataTransfer.effectAllowed = 'move';
+        event.dataTransfer.setDragImage(held, 12, 12);
+        held.classList.add('picked-row');
+    });
+    document.addEventListener('dragover', (event) => {
+        const row = held && event.target.closest?.('[data-moved] tr');
+        if (!row || row.parentElement !== held.parentElement) return;
+        event.preventDefault();
+        if (row === held) return;
+        const box = row.getBoundingClientRect();
+        row[event.clientY < box.top + box.height / 2 ? 'before' : 'after'](held);
+    });
+    document.addEventListener('drop', (event) => {
+        if (held) event.preventDefault();
+    });
+    document.addEventListener('dragend', () => {
+        held?.classList.remove('picked-row');
+        held = null;
+    });
+
     // what is copied from a spreadsheet fills the rows from where it is pasted on
     document.addEventListener('paste', (event) => {
         const body = event.target.closest?.('[data-paste]');

@@ -24,6 +24,21 @@ function paste(Browser $browser, string $cells): void
     );
 }
 
+/** Takes a line at its grip and lays it behind another. */
+function layBehind(Browser $browser, int $line, int $other): void
+{
+    $browser->driver->executeScript(
+        'const rows = [...document.querySelectorAll("[data-moved] tr")];'
+            .'const tell = (kind, on, y) => on.dispatchEvent(new DragEvent(kind, '
+            .'{bubbles: true, cancelable: true, clientY: y, dataTransfer: new DataTransfer()}));'
+            .'tell("dragstart", rows[arguments[0]].querySelector("[data-grip]"), 0);'
+            .'tell("dragover", rows[arguments[1]], rows[arguments[1]].getBoundingClientRect().bottom - 1);'
+            .'tell("drop", rows[arguments[1]], 0);'
+            .'tell("dragend", rows[arguments[0]], 0);',
+        [$line, $other],
+    );
+}
+
 it('takes a new product from nothing to a released order without a file', function () {
     $browser = $this->browser->login('planner')->visit('/items')->press('New item');
     $browser->fill('Number', 'SMOKER-1')->fill('Name', 'Bee smoker')->fill('Usual lot', '10');
@@ -47,6 +62,10 @@ it('takes a new product from nothing to a released order without a file', functi
     // the last goes to the top by keys, one is taken out
     $browser->field('Component', 4)->click();
     $browser->keys(...array_fill(0, 4, [WebDriverKeys::ALT, WebDriverKeys::ARROW_UP]));
+    expect($browser->value('Component'))->toBe('BRG-25');
+    layBehind($browser, 0, 1);
+    expect($browser->value('Component'))->toBe('SS-15')->and($browser->value('Component', 1))->toBe('BRG-25');
+    layBehind($browser, 0, 1);
     expect($browser->value('Component'))->toBe('BRG-25');
     $browser->press('out', 4);
     $browser->press('Keep the draft')->see('kept with 4 lines');

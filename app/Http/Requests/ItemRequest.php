@@ -90,17 +90,31 @@ class ItemRequest extends DeedRequest
             $this->boolean('is_running_out'),
             $money('cost'),
             $money('price'),
-            $this->units(),
-            $this->sources(),
-            $this->validated('ordered_by') !== 'need',
-            LotSizing::from($some('lot_sizing', LotSizing::AsNeeded->value)),
-            $some('lot_quantity', '0'),
-            $some('lot_least', '0'),
-            $this->called(),
-            $this->substitutes(),
-            $this->person()->may(Deed::SeeMoney) ? $this->salesPrices() : null,
-            $some('makers_number', ''),
+            ...$this->lists(),
+            isOrderedByLevel: $this->validated('ordered_by') !== 'need',
+            lotSizing: LotSizing::from($some('lot_sizing', LotSizing::AsNeeded->value)),
+            lotQuantity: $some('lot_quantity', '0'),
+            lotLeast: $some('lot_least', '0'),
+            makersNumber: $some('makers_number', ''),
         );
+    }
+
+    /**
+     * What is typed in rows, by argument of TypedItem.
+     *
+     * @return array{units: array<int, array{unit: string, p: string, q: string}>, sources: list<TypedSource>,
+     *     called: list<TypedCustomerNumber>, substitutes: list<TypedSubstitute>,
+     *     salesPrices: list<TypedSalesPrices>|null}
+     */
+    private function lists(): array
+    {
+        return [
+            'units' => $this->units(),
+            'sources' => $this->sources(),
+            'called' => $this->called(),
+            'substitutes' => $this->substitutes(),
+            'salesPrices' => $this->person()->may(Deed::SeeMoney) ? $this->salesPrices() : null,
+        ];
     }
 
     /** @return array<int, array{unit: string, p: string, q: string}>  by row of the form; empty ones are passed by */

@@ -6,6 +6,7 @@
         <table class="list typed">
             <thead>
                 <tr>
+                    <th></th>
                     <th>Component</th>
                     <th class="n">Quantity</th>
                     <th>Unit</th>
@@ -21,6 +22,7 @@
             <tbody data-grow data-paste="component,quantity,unit,scrap,step,designators" data-moved>
                 @foreach ($form->rows as $at => $row)
                     <tr>
+                        <td class="grip" draggable="true" data-grip title="Drag the line, or Alt and an arrow">⠿</td>
                         <td>
                             <input type="hidden" name="{{ $form->name($at, 'id') }}" value="{{ $row['id'] }}">
                             <input @class(['form-control', 'is-wrong' => $form->isWrong($at, 'component')])

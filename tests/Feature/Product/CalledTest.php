@@ -4,35 +4,13 @@ use App\Access\Role;
 use App\Models\Customer;
 use App\Models\CustomerOrderLine;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\ItemPage;
 
 /* What customers call our items: found and ordered by it; and how an item is ordered, in lots by a rule. */
 
-/** @param  array<string, mixed>  $typed */
-function changeItem(object $test, string $number, array $typed): Illuminate\Testing\TestResponse
-{
-    $item = $test->shop->item($number);
-    $fields = ['name', 'unit_id', 'cover_for', 'costing', 'lot_rule', 'category', 'description', 'supplier_id',
-        'lead_time_days', 'minimum_days', 'reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot', 'ordered_by',
-        'lot_sizing', 'lot_quantity', 'lot_least', 'cost', 'price'];
-
-    $test->actingAs($test->shop->as(Role::Planner))->from("/items/{$item->id}/change");
-
-    return $test->put("/items/{$item->id}", [
-        'token' => $test->shop->token(),
-        'version' => $item->version,
-        ...array_map(fn (mixed $value): ?string => $value === null ? null : (string) $value, $item->only($fields)),
-        'kind' => $item->kind->value,
-        'tracking' => $item->tracking->value,
-        'units' => $item->units
-            ->map(fn ($one): array => ['unit' => $one->unit->code, 'p' => (string) $one->p, 'q' => (string) $one->q])
-            ->all(),
-        ...$typed,
-    ]);
-}
-
 it('finds and orders an item by what the customer calls it', function () {
     [$first, $second] = Customer::query()->orderBy('id')->limit(2)->get()->all();
-    changeItem($this, 'TRAY-40', ['called' => [
+    ItemPage::change($this, 'TRAY-40', ['called' => [
         ['customer' => (string) $first->id, 'number' => 'T/40 x'],
         ['customer' => '', 'number' => ''],
     ]])->assertSessionHasNoErrors();
@@ -54,16 +32,16 @@ it('finds and orders an item by what the customer calls it', function () {
 it('lets a customer call one item by one number, and says which has it', function () {
     $customer = Customer::query()->firstOrFail();
     $called = fn (string $number): array => ['called' => [['customer' => (string) $customer->id, 'number' => $number]]];
-    changeItem($this, 'TRAY-40', $called('X-1'))->assertSessionHasNoErrors();
-    changeItem($this, 'LID-9', $called('x-1'))
+    ItemPage::change($this, 'TRAY-40', $called('X-1'))->assertSessionHasNoErrors();
+    ItemPage::change($this, 'LID-9', $called('x-1'))
         ->assertSessionHasErrors(['called.0.number' => 'This customer calls TRAY-40 so already.']);
-    changeItem($this, 'LID-9', ['called' => [['customer' => '999', 'number' => 'X-2']]])
+    ItemPage::change($this, 'LID-9', ['called' => [['customer' => '999', 'number' => 'X-2']]])
         ->assertSessionHasErrors('called.0.customer');
-    changeItem($this, 'LID-9', ['called' => [['customer' => (string) $customer->id, 'number' => '']]])
+    ItemPage::change($this, 'LID-9', ['called' => [['customer' => (string) $customer->id, 'number' => '']]])
         ->assertSessionHasErrors('called.0.number');
     // taken off, it is free again; the trail has both
-    changeItem($this, 'TRAY-40', ['called' => []])->assertSessionHasNoErrors();
-    changeItem($this, 'LID-9', $called('x-1'))->assertSessionHasNoErrors();
+    ItemPage::change($this, 'TRAY-40', ['called' => []])->assertSessionHasNoErrors();
+    ItemPage::change($this, 'LID-9', $called('x-1'))->assertSessionHasNoErrors();
     expect(DB::table('product_changes')->where('field', "number at {$customer->number}")->count())->toBe(3);
 });
 
@@ -103,7 +81,7 @@ it('proposes up to the level by the lot rule, and buys it by one touch', functio
     // by need the level is shown and not used
     DB::table('purchase_lines')->where('item_id', $rivet->id)->update(['cancelled_quantity' => '40']);
     $this->get('/stock?below=1')->assertSee($proposed);
-    changeItem($this, 'RIVET-4', ['ordered_by' => 'need'])->assertSessionHasNoErrors();
+    ItemPage::change($this, 'RIVET-4', ['ordered_by' => 'need'])->assertSessionHasNoErrors();
     $this->actingAs($this->shop->as(Role::Buyer))->get('/stock?below=1')->assertDontSee($proposed);
     $this->get("/items/{$rivet->id}")->assertSee('by need')->assertSee('lots of 40');
 });
@@ -118,7 +96,7 @@ it('makes what is made here by one touch, and says so to who may not', function 
 });
 
 it('refuses a lot rule that cannot be, beside its field', function (array $typed, string $field) {
-    changeItem($this, 'BRG-25', $typed)->assertSessionHasErrors($field);
+    ItemPage::change($this, 'BRG-25', $typed)->assertSessionHasErrors($field);
 })->with([
     'whole lots of nothing' => [['lot_sizing' => 'fixed', 'lot_quantity' => '0'], 'lot_quantity'],
     'below zero' => [['lot_sizing' => 'multiple', 'lot_least' => '-1'], 'lot_least'],

@@ -9,6 +9,7 @@ use App\Shop\PriceList;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
+use Tests\Support\ItemPage;
 
 /* What customers pay: by their level and by quantity. The break that is reached holds for all pieces: trade.md, W31. */
 
@@ -58,7 +59,7 @@ it('falls back to the prices for all where a level has none', function () {
 
 it('changes them on the page of the item, with a trail that hides money', function () {
     $tray = $this->shop->item('TRAY-40');
-    changeItem($this, 'TRAY-40', ['sold' => [
+    ItemPage::change($this, 'TRAY-40', ['sold' => [
         ['level' => '', 'prices' => '50 10:45'],
         ['level' => 'dealers', 'prices' => '41'],
         ['level' => '', 'prices' => ''],
@@ -70,23 +71,24 @@ it('changes them on the page of the item, with a trail that hides money', functi
     $this->actingAs($this->shop->as(Role::Operator))->get("/items/{$tray->id}")
         ->assertDontSee('dealers: 41')
         ->assertDontSee('40 10:36');
-    changeItem($this, 'TRAY-40', ['sold' => []])->assertSessionHasNoErrors();
+    ItemPage::change($this, 'TRAY-40', ['sold' => []])->assertSessionHasNoErrors();
     expect(DB::table('item_prices')->count())->toBe(0);
 });
 
 it('finds an item by its maker\'s number', function () {
-    changeItem($this, 'BRG-25', ['makers_number' => 'ZX 6205-2R'])->assertSessionHasNoErrors();
+    ItemPage::change($this, 'BRG-25', ['makers_number' => 'ZX 6205-2R'])->assertSessionHasNoErrors();
     $bearing = $this->shop->item('BRG-25');
     $this->get('/find?q='.urlencode('zx 6205'))->assertRedirect("/stock/{$bearing->id}");
     $this->get("/items/{$bearing->id}")->assertSee('ZX 6205-2R');
 });
 
 it('names what is wrong of them at its field', function () {
-    changeItem($this, 'TRAY-40', ['sold' => [['level' => 'a', 'prices' => '5 10']]])
+    ItemPage::change($this, 'TRAY-40', ['sold' => [['level' => 'a', 'prices' => '5 10']]])
         ->assertSessionHasErrors('sold.0.prices');
-    changeItem($this, 'TRAY-40', ['sold' => [['level' => 'a', 'prices' => '']]])
+    ItemPage::change($this, 'TRAY-40', ['sold' => [['level' => 'a', 'prices' => '']]])
         ->assertSessionHasErrors('sold.0.prices');
-    changeItem($this, 'TRAY-40', ['sold' => [['level' => 'a', 'prices' => '5'], ['level' => 'A', 'prices' => '6']]])
+    $twice = [['level' => 'a', 'prices' => '5'], ['level' => 'A', 'prices' => '6']];
+    ItemPage::change($this, 'TRAY-40', ['sold' => $twice])
         ->assertSessionHasErrors('sold.1.level');
     expect(DB::table('item_prices')->count())->toBe(5);
 });
