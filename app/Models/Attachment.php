@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $work_centre_id
  * @property AttachmentKind $kind
  * @property string $name
+ * @property int|null $step_number of an item's routing, whose instruction it is
  * @property int $booking_id
  * @property int|null $taken_off_id
  * @property-read KeptFile $file

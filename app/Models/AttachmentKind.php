@@ -7,6 +7,7 @@ enum AttachmentKind: string
 {
     case Picture = 'picture';
     case Drawing = 'drawing';
+    case Instruction = 'instruction';
     case Certificate = 'certificate';
     case Other = 'other';
 

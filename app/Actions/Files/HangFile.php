@@ -33,15 +33,7 @@ final class HangFile
             function (Ledger $ledger) use ($on, $id, $typed): void {
                 $label = $on->label($id);
                 $file = $this->kept($typed);
-                $there = Attachment::query()
-                    ->where($on->key(), $id)
-                    ->where('file_id', $file->id)
-                    ->where('kind', $typed->kind)
-                    ->whereNull('taken_off_id')
-                    ->exists();
-                if ($there) {
-                    throw Refused::because("This very file hangs on {$label} already.", 'file');
-                }
+                self::assertNew($on, $id, $file, $typed);
                 if ($typed->kind === AttachmentKind::Picture) {
                     $this->takeOff($on, $id, $ledger);
                 }
@@ -50,6 +42,7 @@ final class HangFile
                     'file_id' => $file->id,
                     'kind' => $typed->kind,
                     'name' => $typed->name,
+                    'step_number' => $on === Attachable::Item ? $typed->step : null,
                     'booking_id' => $ledger->booking->id,
                 ]);
                 $changes = new ProductChanges($ledger->booking->id);
@@ -78,6 +71,21 @@ final class HangFile
                 $ledger->says(ucfirst($kind)." {$found->name} taken off {$label}.");
             },
         ));
+    }
+
+    /** @throws Refused when it hangs there as that already */
+    private static function assertNew(Attachable $on, int $id, KeptFile $file, TypedFile $typed): void
+    {
+        $there = Attachment::query()
+            ->where($on->key(), $id)
+            ->where('file_id', $file->id)
+            ->where('kind', $typed->kind)
+            ->where('step_number', $typed->step)
+            ->whereNull('taken_off_id')
+            ->exists();
+        if ($there) {
+            throw Refused::because("This very file hangs on {$on->label($id)} already.", 'file');
+        }
     }
 
     /** A record shows one picture: the one before is taken off. */

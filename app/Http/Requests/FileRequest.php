@@ -20,6 +20,7 @@ class FileRequest extends DeedRequest
             'file' => ['required', 'bail', 'file', 'max:'.min(self::MOST, Upload::limit())],
             'kind' => ['required', Rule::enum(AttachmentKind::class)],
             'name' => ['nullable', ...Rules::text(120)],
+            'step' => ['nullable', 'bail', 'integer', 'between:1,9999'],
         ];
     }
 
@@ -48,6 +49,7 @@ class FileRequest extends DeedRequest
             $file->getContent(),
             $name !== '' ? $name : mb_strimwidth(trim($own) === '' ? 'file' : trim($own), 0, 120, '…'),
             AttachmentKind::from($this->validated('kind')),
+            $this->validated('step') === null ? null : (int) $this->validated('step'),
         );
     }
 

@@ -23,6 +23,7 @@ final readonly class HangingFile
         public ?int $width,
         public ?int $height,
         public string $since,
+        public ?int $step,
     ) {
     }
 
@@ -34,20 +35,22 @@ final readonly class HangingFile
 
     /**
      * @param  iterable<array-key, int>  $ids
+     * @param  list<AttachmentKind>  $kinds  none = any
      * @return Collection<int, self> on any of these, pictures first
      */
-    public static function onAll(Attachable $on, iterable $ids, ?AttachmentKind $kind = null): Collection
+    public static function onAll(Attachable $on, iterable $ids, array $kinds = []): Collection
     {
         $files = DB::table('attachments AS a')
             ->join('files AS f', 'f.id', 'a.file_id')
             ->join('bookings AS b', 'b.id', 'a.booking_id')
             ->whereIn("a.{$on->key()}", collect($ids))
             ->whereNull('a.taken_off_id')
-            ->when($kind !== null, fn ($query) => $query->where('a.kind', $kind?->value))
+            ->when($kinds !== [], fn ($query) => $query->whereIn('a.kind', array_column($kinds, 'value')))
             ->orderBy('a.kind')
+            ->orderBy('a.step_number')
             ->orderBy('a.id')
             ->select(['a.id', "a.{$on->key()} AS record_id", 'a.kind', 'a.name', 'f.type', 'f.bytes'])
-            ->addSelect(['f.width', 'f.height', 'b.entered_at']);
+            ->addSelect(['f.width', 'f.height', 'b.entered_at', 'a.step_number']);
 
         return Row::all($files, fn (Row $row): self => new self(
             $row->int('id'),
@@ -59,12 +62,31 @@ final readonly class HangingFile
             $row->intOrNull('width'),
             $row->intOrNull('height'),
             When::say($row->text('entered_at')),
+            $row->intOrNull('step_number'),
         ));
     }
 
     public function isShown(): bool
     {
         return $this->kind === AttachmentKind::Picture;
+    }
+
+    /** A picture that shows how something is done. */
+    public function isThumb(): bool
+    {
+        return $this->kind === AttachmentKind::Instruction && $this->type->isPicture();
+    }
+
+    /** It belongs to a step of its item, or to all of them. */
+    public function isFor(int $item, int $step): bool
+    {
+        return $this->recordId === $item && ($this->step === null || $this->step === $step);
+    }
+
+    /** "instruction of step 20" */
+    public function what(): string
+    {
+        return $this->kind->label().($this->step === null ? '' : " of step {$this->step}");
     }
 
     /** "pdf, 340 kB" */

@@ -2,8 +2,11 @@
 
 namespace App\Queries\Product;
 
+use App\Models\Attachable;
+use App\Models\AttachmentKind;
 use App\Models\RevisionKind;
 use App\Models\Routing;
+use App\Queries\Files\HangingFile;
 use App\Queries\Orders\PaceSegment;
 use App\Queries\Orders\PaceStrip;
 use App\Queries\ProductTrail;
@@ -22,12 +25,15 @@ use KeepPace\Core\Refused;
 /** A routing as its page shows it: its steps, with the time and the cost of so many pieces, drawn to scale. */
 final readonly class RoutingPage
 {
+    public const FILES = Attachable::Item;
+
     /**
      * @param  Collection<int, RoutingRow>  $rows
      * @param  list<string>  $holes  of a draft
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
      * @param  string|null  $refused  why time and cost cannot be told
      * @param  Collection<int, PhantomBefore>  $phantoms  that give their steps too
+     * @param  Collection<int, HangingFile>  $instructions  files that say how it is done
      */
     private function __construct(
         public Routing $routing,
@@ -39,6 +45,7 @@ final readonly class RoutingPage
         public Collection $changes,
         public ?string $refused,
         public Collection $phantoms,
+        public Collection $instructions,
     ) {
     }
 
@@ -66,6 +73,7 @@ final readonly class RoutingPage
             ProductTrail::of('routings', $routing->id),
             $refused,
             PhantomBefore::in($routing->item_id),
+            HangingFile::onAll(Attachable::Item, [$routing->item_id], [AttachmentKind::Instruction]),
         );
     }
 

@@ -16,6 +16,8 @@ final readonly class StationJob
      * @param  CarbonImmutable|null  $runningSince  null = nobody has begun
      * @param  CarbonImmutable|null  $spellFrom  when what is not counted yet began
      * @param  CarbonImmutable|null  $planned  when it begins by the plan
+     * @param  int  $madeByItem  whose routing the step is of: the item's, or a phantom's in it
+     * @param  int  $madeByStep  its number there
      * @param  int  $partsOpen  components of the step that are not issued yet
      */
     public function __construct(
@@ -44,6 +46,8 @@ final readonly class StationJob
         public ?CarbonImmutable $planned,
         public int $lateMinutes,
         public int $partsOpen,
+        public int $madeByItem,
+        public int $madeByStep,
     ) {
     }
 
@@ -75,6 +79,8 @@ final readonly class StationJob
             $row->momentOrNull('start_at'),
             $row->intOrNull('late_minutes') ?? 0,
             $row->int('parts_open'),
+            $row->intOrNull('made_by_item') ?? $row->int('item_id'),
+            $row->intOrNull('made_by_step') ?? $row->int('number'),
         );
     }
 

@@ -25,7 +25,7 @@ final readonly class StationQueue
      * @param  Collection<int, StationJob>  $here
      * @param  Collection<int, StationJob>  $coming  the next of those on the way
      * @param  array<int, int>  $clocks  minutes a count would book now, by job whose clock runs
-     * @param  Collection<int, HangingFile>  $drawings  of what stands here
+     * @param  Collection<int, HangingFile>  $drawings  and instructions, of what stands here
      */
     private function __construct(
         public Cut $all,
@@ -53,8 +53,8 @@ final readonly class StationQueue
             self::clocks($all->rows, $workCentre),
             HangingFile::onAll(
                 Attachable::Item,
-                $here->map(fn (StationJob $job): int => $job->itemId)->unique(),
-                AttachmentKind::Drawing,
+                $here->flatMap(fn (StationJob $job): array => [$job->itemId, $job->madeByItem])->unique(),
+                [AttachmentKind::Drawing, AttachmentKind::Instruction],
             ),
         );
     }
@@ -75,10 +75,12 @@ final readonly class StationQueue
         return $count < $this->onTheWay ? "On the way, the next {$count} of {$this->onTheWay}" : 'On the way';
     }
 
-    /** @return Collection<int, HangingFile> of what the job makes */
+    /** @return Collection<int, HangingFile> drawings of what the job makes, and instructions of its step */
     public function drawings(StationJob $job): Collection
     {
-        return $this->drawings->filter(fn (HangingFile $file): bool => $file->recordId === $job->itemId);
+        return $this->drawings->filter(fn (HangingFile $file): bool => $file->kind === AttachmentKind::Drawing
+            ? $file->recordId === $job->itemId
+            : $file->isFor($job->madeByItem, $job->madeByStep));
     }
 
     /** Minutes a count of the job would book now; null where no clock runs. */

@@ -24,6 +24,8 @@ final class StationSteps
                 'plan_orders AS po',
                 fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
             )
+            ->leftJoin('routing_steps AS m', 'm.id', 's.source_step_id')
+            ->leftJoin('routings AS r', 'r.id', 'm.routing_id')
             ->leftJoin('people AS w', 'w.id', 's.started_by')
             ->whereIn('o.state', OrderState::IN_THE_SHOP)
             ->where('o.is_held', false)
@@ -39,6 +41,8 @@ final class StationSteps
                 'p.start_at',
                 'po.late_minutes',
                 'w.name AS worker',
+                'r.item_id AS made_by_item',
+                'm.number AS made_by_step',
             ])
             ->selectSub(self::next(), 'next_number')
             ->selectSub(self::partsOpen(), 'parts_open');

@@ -15,12 +15,20 @@ class Files extends Component
     /** @var array<string, string> what one can be */
     public readonly array $kinds;
 
-    /** @param  Collection<int, HangingFile>  $files */
+    /** It can be of a step. */
+    public readonly bool $steps;
+
+    /**
+     * @param  Collection<int, HangingFile>  $files
+     * @param  string  $usual  what one is if nobody says otherwise
+     */
     public function __construct(
         public readonly Collection $files,
         public readonly Attachable $on,
         public readonly int $id,
+        public readonly string $usual = 'drawing',
     ) {
+        $this->steps = $on === Attachable::Item;
         $this->kinds = AttachmentKind::options();
     }
 

@@ -12,7 +12,7 @@
     @foreach ($files as $file)
         <div class="hung">
             <a class="way" href="{{ route('files.show', $file->id) }}">{{ $file->name }}</a>
-            <span class="sub">{{ $file->kind->label() }}, {{ $file->says() }}, {{ $file->since }}</span>
+            <span class="sub">{{ $file->what() }}, {{ $file->says() }}, {{ $file->since }}</span>
             @can($on->right()->value)
                 <x-form method="delete" :key="'off-'.$file->id" :to="route('files.destroy', $file->id)">
                     <button class="btn btn-quiet btn-small">Take off</button>
@@ -31,7 +31,10 @@
                     accept=".pdf,.png,.jpg,.jpeg,.webp,.txt,.csv,.dxf,.stp,.step">
                 <x-why field="file" />
             </div>
-            <x-choice name="kind" label="It is a" :options="$kinds" value="drawing" />
+            <x-choice name="kind" label="It is a" :options="$kinds" :value="$usual" />
+            @if ($steps)
+                <x-field name="step" label="Of step, if of one" class="n few" inputmode="numeric" />
+            @endif
             <x-field name="name" label="Called, if not as the file" size="20" maxlength="120" />
             <button class="btn btn-quiet">Hang it here</button>
         </x-form>

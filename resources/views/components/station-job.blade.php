@@ -17,7 +17,14 @@
     @if ($drawings->isNotEmpty())
         <p class="mb-1">
             @foreach ($drawings as $drawing)
-                <a href="{{ route('files.show', $drawing->id) }}">{{ $drawing->name }}</a>
+                <a href="{{ route('files.show', $drawing->id) }}">
+                    @if ($drawing->isThumb())
+                        <img class="thumb" src="{{ route('files.show', $drawing->id) }}" alt="{{ $drawing->name }}"
+                            loading="lazy" width="{{ $drawing->width }}" height="{{ $drawing->height }}">
+                    @else
+                        {{ $drawing->name }}
+                    @endif
+                </a>
             @endforeach
         </p>
     @endif

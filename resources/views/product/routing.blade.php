@@ -43,6 +43,7 @@
                 <h2 class="mt-0">What the work costs</h2>
                 <x-rolled work :cost="$page->cost()" :unit="$item->unit->code" />
             @endif
+            <x-files :files="$page->instructions" :on="$page::FILES" :id="$item->id" usual="instruction" />
             @include('product.begin')
         </section>
     </div>

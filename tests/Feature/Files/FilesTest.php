@@ -142,6 +142,42 @@ it('lets nobody hang or take off what he may not change, and reads nothing witho
     $this->get("/files/{$file->id}")->assertRedirect('/login');
 });
 
+it('shows the instruction of a step at its station, and of no other step', function () {
+    $order = $this->shop->order('TRAY-40', '2');
+    $this->shop->release($order);
+    $step = $order->steps()->orderBy('number')->firstOrFail();
+    $tray = $this->shop->item('TRAY-40');
+    $hangFor = fn (?int $step, string $name, string $content): Illuminate\Testing\TestResponse => $this
+        ->actingAs($this->shop->as(Role::Planner))
+        ->post("/items/{$tray->id}/files", [
+            'token' => $this->shop->token(),
+            'file' => UploadedFile::fake()->createWithContent($name, $content),
+            'kind' => 'instruction',
+            'step' => $step === null ? null : (string) $step,
+        ])
+        ->assertSessionHasNoErrors();
+    $hangFor($step->number, 'corner.png', drawn(40, 20, 'png'));
+    $hangFor($step->number + 10, 'later.pdf', "%PDF-1.4\n2 0 obj\n");
+    $hangFor(null, 'always.pdf', "%PDF-1.4\n3 0 obj\n");
+    $this->get("/station/{$step->work_centre_id}")->assertOk()
+        ->assertSee('alt="corner.png"', false)
+        ->assertSee('always.pdf')
+        ->assertDontSee('later.pdf');
+    $this->get("/routings/{$order->routing_id}")
+        ->assertSee("instruction of step {$step->number}")
+        ->assertSee('later.pdf');
+});
+
+it('asks for a step that there can be', function () {
+    $tray = $this->shop->item('TRAY-40');
+    $this->actingAs($this->shop->as(Role::Planner))->post("/items/{$tray->id}/files", [
+        'token' => $this->shop->token(),
+        'file' => UploadedFile::fake()->createWithContent('a.pdf', "%PDF-1.4\n"),
+        'kind' => 'instruction',
+        'step' => '10000',
+    ])->assertSessionHasErrors('step');
+});
+
 it('shows the drawing at the station where the piece is made', function () {
     hang($this, "bend 90\n", 'drawing', 'tray bends.txt')->assertSessionHasNoErrors();
     $order = $this->shop->order('TRAY-40', '2');
