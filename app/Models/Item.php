@@ -41,6 +41,7 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $lot_sizing as `LotSizing` has it
  * @property string $lot_quantity of whole lots, or the multiple
  * @property string $lot_least
+ * @property string $number_rule by which new ones like it are numbered; '' = it is no pattern
  * @property string $makers_number what it is called by who makes it
  * @property int $minimum_days
  * @property string $category

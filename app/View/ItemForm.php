@@ -11,12 +11,14 @@ use App\Models\Unit;
 use App\Queries\Product\CalledBy;
 use App\Queries\Product\MayStandIn;
 use App\Queries\Product\PriceLevels;
+use App\Shop\ItemNumbers;
 use App\Shop\LevelPrices;
 use App\Shop\PriceList;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Structure\ItemKind;
 
@@ -30,6 +32,8 @@ final readonly class ItemForm
             .'outside service or time is charged and never on a shelf; a consumable is used without being '
             .'counted.',
         'makers_number' => 'What it is called by who makes it, not by who sells it; found in the box above, too.',
+        'number_rule' => 'Makes it a pattern: it is offered where new items are entered, and those like it are '
+            .'numbered so. BRK-#### gives BRK-0001 and on.',
         'category' => 'Any word by which lists are narrowed, such as sheet or bearings.',
         'description' => 'Everything that helps to know it: size, finish, what to look out for.',
         'is_running_out' => 'What is there is used up and sold; nothing more of it is bought or made.',
@@ -84,6 +88,7 @@ final readonly class ItemForm
                 'lot_rule' => $item->lot_rule,
                 'category' => $item->category,
                 'makers_number' => $item->makers_number,
+                'number_rule' => $item->number_rule,
                 'description' => $item->description,
                 'supplier_id' => (string) $item->supplier_id,
                 'lead_time_days' => (string) $item->lead_time_days,
@@ -126,7 +131,11 @@ final readonly class ItemForm
     /** A new one; where it is to be like another it begins with all that one says. */
     public static function like(?Item $item): self
     {
-        return $item !== null ? self::of($item) : new self(
+        if ($item !== null) {
+            return self::of($item)->without('number_rule', 'makers_number'); // those are its own
+        }
+
+        return new self(
             ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none',
                 'ordered_by' => 'level'],
             self::unitsOf([]),
@@ -134,6 +143,28 @@ final readonly class ItemForm
             self::calledBy([]),
             self::substitutesOf([]),
             self::soldAt([]),
+        );
+    }
+
+    /** The number it gets if none is typed; '' = one must be. */
+    public function nextNumber(?Item $like): string
+    {
+        try {
+            return $like === null || $like->number_rule === '' ? '' : ItemNumbers::next($like->number_rule);
+        } catch (Refused) {
+            return ''; // none is left: said when it is sent
+        }
+    }
+
+    private function without(string ...$fields): self
+    {
+        return new self(
+            array_diff_key($this->values, array_flip($fields)),
+            $this->units,
+            $this->sources,
+            $this->called,
+            $this->substitutes,
+            $this->sold,
         );
     }
 

@@ -1,10 +1,14 @@
 <?php
 
 use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** A file on an item can be the instruction of a step of its routing, by the number of the step. */
+/**
+ * An item can be a pattern for others, which are numbered by its rule. A file on an item can be the instruction of a step of its routing, by the
+ * number of the step.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -14,5 +18,10 @@ return new class extends Migration
                 MODIFY kind ENUM('picture', 'drawing', 'certificate', 'other', 'instruction') NOT NULL,
                 ADD step_number SMALLINT UNSIGNED NULL -- of an item's routing; NULL = all of it
             SQL);
+        Schema::hasColumn('items', 'number_rule') ?: Schema::table(
+            'items',
+            // such as "BRK-####"; '' = it is no pattern
+            fn (Blueprint $table) => $table->string('number_rule', 40)->default(''),
+        );
     }
 };

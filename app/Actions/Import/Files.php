@@ -154,6 +154,7 @@ final class Files
                     Column::decimal('lot_quantity', '0'),
                     Column::decimal('lot_least', '0'),
                     Column::text('makers_number', 60, ''),
+                    Column::text('number_rule', 40, ''),
                 ],
                 'items',
             ),

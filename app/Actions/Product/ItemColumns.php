@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\ItemFacts;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Naming\NumberRule;
 use KeepPace\Core\Refused;
 
 /** Writes what was typed of an item, judged by core against what it was; what differs goes into the trail. */
@@ -63,6 +64,7 @@ final readonly class ItemColumns
             unset($wrong['unit']);
         }
 
+        $wrong += $this->wrongRule($typed->numberRule);
         foreach ($typed->substitutes as $at => $one) {
             if ($one->itemId === $item->id) {
                 $wrong["substitutes.{$at}.item"] = 'It is the item itself.';
@@ -70,6 +72,18 @@ final readonly class ItemColumns
         }
 
         return $wrong + $this->revalued($item, $typed) + $typed->lotSize()->wrong();
+    }
+
+    /** @return array<string, string> */
+    private function wrongRule(string $rule): array
+    {
+        try {
+            $rule === '' ?: NumberRule::of($rule);
+        } catch (Refused $refused) {
+            return ['number_rule' => $refused->getMessage()];
+        }
+
+        return [];
     }
 
     private function facts(Item $item, TypedItem $typed): ItemFacts

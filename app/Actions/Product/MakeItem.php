@@ -11,6 +11,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\RevisionKind;
+use App\Shop\ItemNumbers;
 use App\Shop\MadeOf;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
@@ -23,6 +24,7 @@ final class MakeItem
     }
 
     /**
+     * @param  string  $number  '' = by the rule of the item it is like
      * @param  int|null  $like  item whose structure and routing in force it begins with
      *
      * @throws Refused with a sentence beside each field that is wrong
@@ -31,10 +33,10 @@ final class MakeItem
     {
         return $this->bookings->once(BookingKind::ProductData, $signed, Part::writing(
             function (Ledger $ledger) use ($number, $typed, $like, $signed): void {
-                $item = self::entered(NewCode::of($number, 'number'), $typed);
+                $source = $like === null ? null : Item::query()->findOrFail($like);
+                $item = self::entered(NewCode::of(self::number($number, $source), 'number'), $typed);
                 $code = $item->number;
                 $changes = new ProductChanges($ledger->booking->id);
-                $source = $like === null ? null : Item::query()->findOrFail($like);
                 $begun = $source === null ? 'new' : "like {$source->number}";
                 $changes->field('items', $item->id, $code, 'item', '', $begun);
                 (new ItemColumns($changes, $signed->person))->write($item, $typed);
@@ -44,6 +46,16 @@ final class MakeItem
                     .implode(' and of its ', $drafts).'.'));
             },
         ));
+    }
+
+    /** @throws Refused when it has none */
+    private static function number(string $typed, ?Item $like): string
+    {
+        return match (true) {
+            trim($typed) !== '' => $typed,
+            $like !== null && $like->number_rule !== '' => ItemNumbers::taken($like->number_rule),
+            default => throw Refused::because('Give it a number.', 'number'),
+        };
     }
 
     /** @throws Refused beside the number */

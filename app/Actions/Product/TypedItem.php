@@ -24,6 +24,7 @@ final readonly class TypedItem
      * @param  string  $lotLeast  0 = none
      * @param  list<TypedCustomerNumber>  $called  what customers call it
      * @param  list<TypedSubstitute>  $substitutes  what may stand in for it, the first first
+     * @param  string  $numberRule  by which new ones like it are numbered; '' = it is no pattern
      * @param  list<TypedSalesPrices>|null  $salesPrices  what customers pay; null where who types may not see it: it
      *     stays
      */
@@ -57,6 +58,7 @@ final readonly class TypedItem
         public array $substitutes = [],
         public ?array $salesPrices = null,
         public string $makersNumber = '',
+        public string $numberRule = '',
     ) {
     }
 
@@ -91,6 +93,7 @@ final readonly class TypedItem
             'lot_quantity' => $this->lotQuantity,
             'lot_least' => $this->lotLeast,
             'makers_number' => $this->makersNumber,
+            'number_rule' => $this->numberRule,
             ...($this->cost === null ? [] : ['cost' => $this->cost]),
             ...($this->price === null ? [] : ['price' => $this->price]),
         ];

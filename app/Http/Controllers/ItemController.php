@@ -7,14 +7,15 @@ use App\Actions\Product\MakeItem;
 use App\Http\Requests\ItemRequest;
 use App\Http\Requests\NewItemRequest;
 use App\Models\Item;
+use App\Queries\Product\EnteredItem;
 use App\Queries\Product\ItemFilter;
 use App\Queries\Product\ItemList;
 use App\Queries\Product\ItemPage;
+use App\Queries\Product\Pattern;
 use App\View\ItemForm;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use KeepPace\Core\Naming\Code;
 
 /** Items: the list of all, one with what is known of it, a new one, a change. */
 class ItemController extends Controller
@@ -41,17 +42,20 @@ class ItemController extends Controller
     {
         $like = Item::query()->with('unit', 'units.unit')->find($request->integer('like'));
 
-        return view('product.item-new', ['form' => ItemForm::like($like), 'like' => $like]);
+        return view('product.item-new', [
+            'form' => ItemForm::like($like),
+            'like' => $like,
+            'patterns' => Pattern::all($like),
+        ]);
     }
 
     public function store(NewItemRequest $request, MakeItem $make): RedirectResponse
     {
-        $number = $request->validated('number');
         $like = $request->validated('like') === null ? null : $request->integer('like');
+        $number = (string) $request->validated('number');
         $booking = $make->handle($number, $request->facts(), $like, $request->signed());
-        $item = Item::query()->where('number_key', Code::keyOf($number))->firstOrFail();
 
-        return $this->done(to_route('items.show', $item->id), $booking);
+        return $this->done(to_route('items.show', EnteredItem::by($booking)), $booking);
     }
 
     public function edit(int $item): View

@@ -37,6 +37,7 @@ class ItemRequest extends DeedRequest
             'lot_rule' => ['required', Rule::enum(LotRule::class)],
             'category' => ['nullable', ...Rules::text(40)],
             'makers_number' => ['nullable', ...Rules::text(60)],
+            'number_rule' => ['nullable', ...Rules::text(40)],
             'description' => ['nullable', ...Rules::text(5000)],
             'supplier_id' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
             'lead_time_days' => ['nullable', 'bail', 'integer', 'between:0,999'],
@@ -96,6 +97,7 @@ class ItemRequest extends DeedRequest
             lotQuantity: $some('lot_quantity', '0'),
             lotLeast: $some('lot_least', '0'),
             makersNumber: $some('makers_number', ''),
+            numberRule: $some('number_rule', ''),
         );
     }
 

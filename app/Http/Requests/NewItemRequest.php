@@ -10,7 +10,8 @@ class NewItemRequest extends ItemRequest
         return [
             ...parent::fields(),
             'version' => ['nullable', 'integer'],
-            'number' => ['required', ...Rules::text(40)],
+            // by the rule of the one it is like, where it has one
+            'number' => ['nullable', ...Rules::text(40)],
             'like' => ['nullable', ...Rules::id()],
         ];
     }

@@ -12,6 +12,10 @@
             <x-field name="makers_number" label="Maker's number" :value="$form->value('makers_number')" size="16"
                 maxlength="60" />
         </x-asked>
+        <x-asked :says="$form->help('number_rule')">
+            <x-field name="number_rule" label="New ones like it are numbered" :value="$form->value('number_rule')"
+                size="12" maxlength="40" />
+        </x-asked>
         <x-asked :says="$form->help('category')">
             <x-field name="category" label="Category" :value="$form->value('category')" size="16" maxlength="40"
                 list="categories" />
