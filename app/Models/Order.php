@@ -23,6 +23,7 @@ use KeepPace\Core\Planning\WillGive;
  * @property string $quantity
  * @property \KeepPace\Core\Planning\OrderState $state
  * @property bool $is_held
+ * @property bool $is_loaded_late begins as late as its date allows
  * @property int|null $structure_id
  * @property int|null $routing_id
  * @property string|null $due_on
@@ -57,8 +58,13 @@ class Order extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => OrderState::class, 'is_held' => 'boolean', 'released_at' => 'immutable_datetime',
-            'closed_at' => 'immutable_datetime'];
+        return [
+            'state' => OrderState::class,
+            'is_held' => 'boolean',
+            'is_loaded_late' => 'boolean',
+            'released_at' => 'immutable_datetime',
+            'closed_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return BelongsTo<Item, $this> */

@@ -17,6 +17,7 @@ enum Setting: string
     case GoodsUsableFrom = 'goods_usable_from';
     case UnknownMinutes = 'unknown_minutes';
     case FenceMinutes = 'fence_minutes';
+    case LateMargin = 'late_margin';
     case OutsideDayMinutes = 'outside_day_minutes';
     case OvertimeHours = 'overtime_hours';
     case SaturdayFrom = 'saturday_from';
@@ -41,6 +42,8 @@ enum Setting: string
         'unknown_minutes' => 'Of a machine that is down or a person who is away; counted from now, anew with '
             .'each planning.',
         'fence_minutes' => 'Where a work centre works without shifts. Else it is the shift that runs.',
+        'late_margin' => 'Of an order that is loaded as late as its date allows: so much open time is left before the '
+            .'date, for what else stands on the machines.',
         'outside_day_minutes' => 'On pace strips, beside steps that are done here.',
         'overtime_hours' => 'As the levers of a late order offer it, behind the last shift of five days.',
         'saturday_from' => 'As the levers of a late order offer it.',
@@ -62,6 +65,7 @@ enum Setting: string
             self::GoodsUsableFrom => 'Goods can be used from',
             self::UnknownMinutes => 'Open minutes lost where nobody knows until when',
             self::FenceMinutes => 'Minutes ahead that a search leaves alone',
+            self::LateMargin => 'Minutes in hand of what is loaded late',
             self::OutsideDayMinutes => 'Minutes of work that a day at a supplier is drawn as',
             self::OvertimeHours => 'Hours of overtime of an evening',
             self::SaturdayFrom => 'Overtime on a Saturday from',
@@ -108,6 +112,7 @@ enum Setting: string
             self::UnknownMinutes => [30, 14_400],
             self::FenceMinutes => [0, 20_160],
             self::OutsideDayMinutes => [60, 1440],
+            self::LateMargin => [0, 14_400],
             self::OvertimeHours => [1, 6],
             default => [0, 0],
         };

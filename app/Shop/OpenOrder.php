@@ -12,6 +12,7 @@ final class OpenOrder
 {
     private const ORDER = [
         'id', 'number', 'quantity', 'state', 'is_held', 'due_on', 'rank', 'released_at', 'owner_id',
+        'is_loaded_late',
     ];
 
     /** Its own at first; what others wait for comes before them (`PartsDealt`). */
@@ -28,6 +29,7 @@ final class OpenOrder
         public readonly int $rank,
         public readonly bool $isReleased,
         public readonly int $owner,
+        public readonly bool $isLoadedLate,
     ) {
         $this->standing = Standing::own($this, false);
     }
@@ -57,6 +59,7 @@ final class OpenOrder
             $row->int('rank'),
             $row->textOrNull('released_at') !== null,
             $row->intOrNull('owner_id') ?? 0,
+            $row->flag('is_loaded_late'),
         );
     }
 }

@@ -14,6 +14,7 @@ use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Readiness;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Pin;
+use KeepPace\Core\Scheduling\Plan\HeldBack;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
 
@@ -75,36 +76,61 @@ final class ShopState
     public function problem(int $days, array $pins = []): Problem
     {
         $now = self::minute($this->now);
+        $days = $this->untilLoadedLate($days);
         $capacity = new Capacity($now, $days);
         $input = new StepInput($capacity, $this->deliveries, $now, $now + $days * 1440);
+        $plant = $this->plant?->windows($now - 120 * 1440, $now + $days * 1440);
+        $held = new HeldBack($capacity->workCentres, $plant, Settings::whole(Setting::LateMargin));
         $jobs = [];
         foreach ($this->orders as $id => $order) {
             if ($order->isHeld) {
                 continue;
             }
-            $steps = [];
-            $open = $this->steps->of($order->id);
-            foreach ($open as $place => $step) {
-                [$at, $after] = $this->material($order->id, $step->id);
-                $next = $open[$place + 1] ?? null;
-                $steps[] = $input->step($step, $order->quantity, $next, $at, $after, $pins[$step->id] ?? null);
-            }
-            if ($this->steps->areNone($id)) {
-                // put together when all is there, in the minute before: it takes no machine and stands on no board
-                [$at, $after] = $this->arrives($this->parts->of($id));
-                $steps[] = new Step(self::WITHOUT_STEPS - $id, null, 1, materialAt: max(0, $at - 1), afterJobs: $after);
-            }
-            $jobs[] = new Job(
-                $order->id,
+            $job = new Job(
+                $id,
                 "order {$order->number}",
                 $order->standing->rank,
                 $this->dueMinute($order->dueOn),
-                $steps,
+                $this->stepsOf($order, $input, $pins),
             );
+            $jobs[] = $order->isLoadedLate ? $held->job($job) : $job;
         }
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
-            $this->plant?->windows($now - 120 * 1440, $now + $days * 1440));
+            $plant);
+    }
+
+    /**
+     * @param  array<int, array{int, Pin}>  $pins  by step id
+     * @return list<Step>
+     */
+    private function stepsOf(OpenOrder $order, StepInput $input, array $pins): array
+    {
+        $steps = [];
+        $open = $this->steps->of($order->id);
+        foreach ($open as $place => $step) {
+            [$at, $after] = $this->material($order->id, $step->id);
+            $next = $open[$place + 1] ?? null;
+            $steps[] = $input->step($step, $order->quantity, $next, $at, $after, $pins[$step->id] ?? null);
+        }
+        if ($this->steps->areNone($order->id)) {
+            // put together when all is there, in the minute before: it takes no machine and stands on no board
+            [$at, $after] = $this->arrives($this->parts->of($order->id));
+            $number = self::WITHOUT_STEPS - $order->id;
+            $steps[] = new Step($number, null, 1, materialAt: max(0, $at - 1), afterJobs: $after);
+        }
+
+        return $steps;
+    }
+
+    /** What is loaded as late as its date allows has its open time there: as many days are looked up. */
+    private function untilLoadedLate(int $days): int
+    {
+        $late = $this->orders->filter(fn (OpenOrder $order): bool => $order->isLoadedLate && $order->dueOn !== null);
+        $due = $late->map(fn (OpenOrder $order): int => (int) $this->dueMinute($order->dueOn))->all();
+        $until = intdiv(max([0, ...$due]) - self::minute($this->now), 1440) + 2;
+
+        return max($days, min($until, config()->integer('pace.horizon_days')));
     }
 
     /** The order without steps that this number of a step stands for; null = it is a step. */

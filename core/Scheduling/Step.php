@@ -28,6 +28,7 @@ final readonly class Step
      * @param  PassOn|null  $passOn  the next step of the job may begin when a first part is through
      * @param  Pin|null  $pin  where a person has put it
      * @param  OpenWindows|null  $lead  the supplier's calendar; null = elapsed time
+     * @param  int  $heldBackTo  not before this UTC minute, on purpose
      */
     public function __construct(
         public int $id,
@@ -49,6 +50,34 @@ final readonly class Step
         public ?PassOn $passOn = null,
         public ?Pin $pin = null,
         public ?OpenWindows $lead = null,
+        public int $heldBackTo = 0,
     ) {
+    }
+
+    /** Not begun before a minute, though it could be. */
+    public function heldBack(int $to): self
+    {
+        return new self(
+            $this->id,
+            $this->workCentre,
+            $this->minutes,
+            $this->wait,
+            $this->move,
+            $this->materialAt,
+            $this->afterJobs,
+            $this->started,
+            $this->setup,
+            $this->setupNeedsMaterial,
+            $this->setupWithRun,
+            $this->unbroken,
+            $this->family,
+            $this->size,
+            $this->crewing,
+            $this->alternatives,
+            $this->passOn,
+            $this->pin,
+            $this->lead,
+            $to,
+        );
     }
 }

@@ -6,8 +6,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * An item can be a pattern for others, which are numbered by its rule. A file on an item can be the instruction of a step of its routing, by the
- * number of the step.
+ * An item can be a pattern for others, which are numbered by its rule. A file on an item can be the instruction of a
+ * step of its routing, by the number of the step.
  */
 return new class extends Migration
 {

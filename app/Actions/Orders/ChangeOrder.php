@@ -26,9 +26,9 @@ final class ChangeOrder
     }
 
     /**
-     * Quantity, due date, rank, held.
+     * Quantity, due date, rank, held, loaded early or late.
      *
-     * @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool}  $to
+     * @param  array{quantity: string, due_on: ?string, rank: int, is_held: bool, is_loaded_late?: bool}  $to
      */
     public function head(int $id, int $version, array $to, Signed $signed): Booking
     {
@@ -51,9 +51,19 @@ final class ChangeOrder
                 $ledger->change($order, 'held', $order->is_held ? 'held' : 'going', $to['is_held'] ? 'held' : 'going');
                 $order->is_held = $to['is_held'];
             }
+            $this->load($ledger, $order, $to['is_loaded_late'] ?? $order->is_loaded_late);
 
             return "Order {$order->number} changed.".$follow.$this->excess($order);
         });
+    }
+
+    private function load(Ledger $ledger, Order $order, bool $isLate): void
+    {
+        if ($isLate !== $order->is_loaded_late) {
+            $says = fn (bool $late): string => $late ? 'as late as its date allows' : 'as early as it can be';
+            $ledger->change($order, 'loaded', $says($order->is_loaded_late), $says($isLate));
+            $order->is_loaded_late = $isLate;
+        }
     }
 
     /** Parts made for it are due when its steps need them, so they move with it. */

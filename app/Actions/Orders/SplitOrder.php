@@ -141,6 +141,7 @@ final class SplitOrder
                 'remake_of_id',
                 'short_reason',
                 'is_held',
+                'is_loaded_late',
             ]),
         );
         $new->fill([

@@ -84,6 +84,7 @@ class OrderController extends Controller
                     'due_on' => $request->validated('due_on'),
                     'rank' => $request->integer('rank'),
                     'is_held' => $request->boolean('is_held'),
+                    'is_loaded_late' => $request->boolean('is_loaded_late'),
                 ],
                 $request->signed(),
             ),

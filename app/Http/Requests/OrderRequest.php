@@ -13,6 +13,7 @@ class OrderRequest extends DeedRequest
             'due_on' => ['nullable', ...Rules::workedDay()],
             'rank' => ['required', 'integer', 'between:0,4000000'],
             'is_held' => ['nullable', 'boolean'],
+            'is_loaded_late' => ['nullable', 'boolean'],
         ];
     }
 }

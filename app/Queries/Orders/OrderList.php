@@ -154,6 +154,7 @@ final class OrderList
                 'out.received_quantity',
                 'o.state',
                 'o.is_held',
+                'o.is_loaded_late',
                 'o.due_on',
                 'o.rank',
                 'o.version',

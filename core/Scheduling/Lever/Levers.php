@@ -93,6 +93,7 @@ final class Levers
                         $one->passOn,
                         null,
                         $one->lead,
+                        $one->heldBackTo,
                     );
                 }
             }
@@ -217,6 +218,7 @@ final class Levers
             $passOn ?? $one->passOn,
             $one->pin,
             $one->lead,
+            $one->heldBackTo,
         );
     }
 }

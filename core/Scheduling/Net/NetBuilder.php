@@ -118,7 +118,7 @@ final class NetBuilder
             $net->work[] = max(1, $step->minutes + ($step->workCentre === null ? 0 : $step->setup));
             $net->ahead[] =
                 $step->setupNeedsMaterial || $step->started || $step->workCentre === null ? 0 : $step->setup;
-            $net->release[] = $step->started ? 0 : max(0, $step->materialAt - $net->origin);
+            $net->release[] = $step->started ? 0 : max(0, max($step->materialAt, $step->heldBackTo) - $net->origin);
             $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
             $net->plain = $net->plain && $this->isPlain($step, $at === count($job->steps) - 1);
         }

@@ -44,7 +44,7 @@ final class BackwardLoading
             foreach ($job->steps as $step) {
                 $start = $self->latest[$step->id] ?? $problem->now;
                 $early += $start < $problem->now && $job->due !== null ? [$job->name => true] : [];
-                $steps[] = self::notBefore($step, $start);
+                $steps[] = $step->heldBack($start);
             }
             $jobs[] = new Job($job->id, $job->name, $job->rank, $job->due, $steps, $job->weight);
         }
@@ -155,30 +155,5 @@ final class BackwardLoading
                 new Step(-$step->id, null, $gap, materialAt: $from, afterJobs: $after),
                 new Step($step->id, $step->workCentre, $step->minutes + $step->setup),
             ];
-    }
-
-    private static function notBefore(Step $step, int $start): Step
-    {
-        return new Step(
-            $step->id,
-            $step->workCentre,
-            $step->minutes,
-            $step->wait,
-            $step->move,
-            max($step->materialAt, $start),
-            $step->afterJobs,
-            $step->started,
-            $step->setup,
-            $step->setupNeedsMaterial,
-            $step->setupWithRun,
-            $step->unbroken,
-            $step->family,
-            $step->size,
-            $step->crewing,
-            $step->alternatives,
-            $step->passOn,
-            $step->pin,
-            $step->lead,
-        );
     }
 }

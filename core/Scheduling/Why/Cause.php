@@ -14,6 +14,8 @@ enum Cause: string
     case Crew = 'crew';
     case Material = 'material';
     case Supplier = 'supplier';
+    /** It could begin, but its order is loaded as late as its date allows. */
+    case HeldBack = 'held back';
     /** The machine stands free, but the plan has something else come first. */
     case Sequence = 'sequence';
 }

@@ -180,6 +180,9 @@ final class Explanation
                 $latest = $other;
             }
         }
+        if ($step->heldBackTo >= $ready) {
+            $this->fill(max($out, min($ready, $step->materialAt)), Cause::HeldBack, $step);
+        }
         if ($out < $ready) {
             $this->fill($out, Cause::Material, $step);
         }
@@ -192,6 +195,7 @@ final class Explanation
         return max(
             $this->problem->now,
             $step->materialAt,
+            $step->heldBackTo,
             ...array_map(fn (Step $other): int => $this->there($other, $step), $this->needs($step)),
         );
     }

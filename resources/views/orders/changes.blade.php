@@ -11,6 +11,11 @@
                 <input type="checkbox" name="is_held" value="1"
                     @checked($typed('head')->isMine() ? old('is_held') : $order->isHeld)> held
             </label>
+            <label class="d-inline" title="No step begins before it must for its date">
+                <input type="checkbox" name="is_loaded_late" value="1"
+                    @checked($typed('head')->isMine() ? old('is_loaded_late') : $order->isLoadedLate)> as late as its
+                date allows
+            </label>
             <button class="btn btn-quiet">Change</button>
         </x-form>
         <x-form class="actions align-items-end" key="split" :to="route('orders.split', $order->id)">

@@ -45,6 +45,9 @@
             <a href="{{ route('board', ['order' => $order->number]) }}">on the board</a>@endif)
         @endif
     @endif
+    @if ($order->isLoadedLate)
+        · <span title="Its steps begin when they must for its date">loaded as late as its date allows</span>
+    @endif
     @foreach ($page->ties as $tie)
         {{ $page->isOpen() || ! $loop->first ? '· ' : '' }}for
         <a href="{{ route('customer-orders.show', $tie->customerOrderId) }}">{{ $tie->line() }}</a>

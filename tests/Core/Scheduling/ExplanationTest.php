@@ -3,6 +3,7 @@
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
+use KeepPace\Core\Scheduling\Plan\HeldBack;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\Why\Cause;
@@ -63,11 +64,22 @@ it('goes on through the part an order waits for', function () {
     expect(why($problem, 1))->toBe([[0, 70, 'step time', 2, null], [70, 130, 'step time', 1, null]]);
 });
 
+/** Every other job as late as its date allows. */
+function heldBack(Problem $problem): Problem
+{
+    $held = new HeldBack($problem->workCentres, null, 0);
+    $late = fn (Job $job): Job => $job->id % 2 === 0 ? $held->job($job) : $job;
+    $jobs = array_map($late, $problem->jobs);
+
+    return new Problem($problem->now, $problem->workCentres, $jobs, $problem->crews, $problem->lateIn);
+}
+
 it('adds up exactly to completion minus now, without gap or overlap, on random shops', function () {
     mt_srand(1969);
     $seen = [];
     for ($round = 0; $round < 250; $round++) {
         $problem = $round % 3 === 0 ? FullChecker::random() : Checker::random();
+        $problem = $round % 4 === 1 ? heldBack($problem) : $problem;
         $schedule = ForwardLoading::load($problem);
         foreach ($schedule->finish as $job => $finish) {
             $at = $problem->now;
