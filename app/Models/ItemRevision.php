@@ -43,11 +43,17 @@ abstract class ItemRevision extends Model
         return $this->status === 'draft';
     }
 
+    /** Approved, and not in force until a part is used up. */
+    public function isWaiting(): bool
+    {
+        return false;
+    }
+
     public function asRevision(): Revision
     {
         return new Revision(
             $this->id,
-            $this->status === 'approved',
+            $this->status === 'approved' && ! $this->isWaiting(),
             $this->effective_from,
             $this->approved_at?->toDateTimeString(),
         );

@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * What an item is made of, in one revision.
  *
+ * @property int|null $waits_for_item_id not in force until this part is used up
  * @property-read \Illuminate\Database\Eloquent\Collection<int, StructureLine> $lines
  */
 class Structure extends ItemRevision
@@ -16,6 +17,11 @@ class Structure extends ItemRevision
     public static function kind(): RevisionKind
     {
         return RevisionKind::Structure;
+    }
+
+    public function isWaiting(): bool
+    {
+        return $this->waits_for_item_id !== null;
     }
 
     /** @return HasMany<StructureLine, $this> */

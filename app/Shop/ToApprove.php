@@ -27,6 +27,28 @@ final class ToApprove
     }
 
     /**
+     * What the structure in force takes and a draft does not any more: it can be used up first.
+     *
+     * @return array<int, string> "when BRG-25 Bearing is used up", by item
+     */
+    public static function canBeUsedUp(ItemRevision $draft): array
+    {
+        if (! $draft instanceof Structure || ! $draft->isDraft()) {
+            return [];
+        }
+        $before = MadeOf::below([$draft->item_id])->lines[$draft->item->number] ?? [];
+        $kept = Row::ints($draft->lines()->toBase(), 'item_id');
+        $parts = [];
+        foreach ($before as $line) {
+            if (! in_array($line->itemId, $kept, true)) {
+                $parts[$line->itemId] = "when {$line->item} {$line->name} is used up";
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
      * @param  string|null  $day  "YYYY-MM-DD", from which on it is to be used; null = today
      * @return list<string> a sentence for each hole; none = it is whole
      */

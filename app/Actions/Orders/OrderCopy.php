@@ -88,6 +88,10 @@ final class OrderCopy
         $ledger->outputs->begin($order);
         $for === null ?: $ledger->madeFor->tie($order, $for, $quantity);
         $exploded = $masters->exploded($item, $structure, $quantity);
+        $next = UsedUp::next($ledger, $item, $exploded);
+        if ($next !== null) {
+            [$structure, $exploded] = [$next, $masters->exploded($item, $next, $quantity)];
+        }
         $steps = CopiedSteps::of($masters, $routing, $exploded->phantoms);
         $this->steps($order, $steps, $quantity);
         $this->components($order, $exploded->needs, $steps->sequence);

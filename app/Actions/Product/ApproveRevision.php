@@ -10,6 +10,7 @@ use App\Books\ProductChanges;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Item;
 use App\Models\ItemRevision;
 use App\Models\Person;
 use App\Models\RevisionKind;
@@ -43,12 +44,12 @@ final class ApproveRevision
                 if ($holes !== []) {
                     throw new Refused($holes);
                 }
-                $this->write($ledger, $draft, $day, $signed->person);
+                $this->write($ledger, $draft, $day, $signed->person, self::part($draft, $typed));
             },
         ));
     }
 
-    private function write(Ledger $ledger, ItemRevision $draft, string $day, Person $by): void
+    private function write(Ledger $ledger, ItemRevision $draft, string $day, Person $by, ?Item $part): void
     {
         $changes = new ProductChanges($ledger->booking->id);
         $record = Drafts::record($draft);
@@ -59,21 +60,54 @@ final class ApproveRevision
             $record,
             'effective from',
             (string) $draft->effective_from,
-            $day,
+            $part === null ? $day : "when {$part->number} is used up",
         );
         $changes->write();
+        self::waitNoLonger($draft);
         $draft->fill([
             'status' => 'approved',
             'effective_from' => $day,
             'approved_by_id' => $by->id,
             'approved_at' => now(),
             'version' => $draft->version + 1,
+            ...$part === null ? [] : ['waits_for_item_id' => $part->id],
         ])->save();
-        $ledger->says(ucfirst($draft->label()).' is approved, '.(
-            $day === self::today()
-                ? 'for orders made from now on.'
-                : 'for orders made from '.CarbonImmutable::parse($day)->format('D j M Y').' on.'
-        ));
+        $ledger->says(ucfirst($draft->label()).' is approved, '.match (true) {
+            $part !== null => "and comes into force when {$part->label()} is used up.",
+            $day === self::today() => 'for orders made from now on.',
+            default => 'for orders made from '.CarbonImmutable::parse($day)->format('D j M Y').' on.',
+        });
+    }
+
+    /** What waited until a part is used up is overtaken by what is approved later. */
+    private static function waitNoLonger(ItemRevision $draft): void
+    {
+        if ($draft instanceof Structure) {
+            Structure::query()
+                ->where('item_id', $draft->item_id)
+                ->whereNotNull('waits_for_item_id')
+                ->update(['waits_for_item_id' => null]);
+        }
+    }
+
+    /**
+     * The part that is used up first.
+     *
+     * @throws Refused beside the choice
+     */
+    private static function part(ItemRevision $draft, TypedApproval $typed): ?Item
+    {
+        if ($typed->usedUp === null) {
+            return null;
+        }
+        if (! isset(ToApprove::canBeUsedUp($draft)[$typed->usedUp])) {
+            throw Refused::because('Choose a part of the structure before that this one does not take.', 'used_up');
+        }
+        if ($typed->from !== null) {
+            throw Refused::because('Either from a day, or when the part is used up.', 'used_up');
+        }
+
+        return Item::query()->findOrFail($typed->usedUp);
     }
 
     private static function today(): string

@@ -13,6 +13,7 @@ class ApprovalRequest extends DeedRequest
             'version' => Rules::version(),
             'from' => ['nullable', ...Rules::day()],
             'fits' => ['nullable', 'in:yes,no'],
+            'used_up' => ['nullable', ...Rules::id()],
         ];
     }
 
@@ -24,6 +25,7 @@ class ApprovalRequest extends DeedRequest
             $this->integer('version'),
             $this->validated('from'),
             $fits === null ? null : $fits === 'yes',
+            $this->validated('used_up') === null ? null : $this->integer('used_up'),
         );
     }
 }

@@ -21,6 +21,7 @@ final readonly class ListedRevision
         private ?CarbonImmutable $changedAt,
         private ?string $approvedBy,
         private ?CarbonImmutable $approvedAt,
+        private bool $isWaiting,
     ) {
     }
 
@@ -43,6 +44,7 @@ final readonly class ListedRevision
             $one->changed_at,
             $names[$one->approved_by_id ?? 0] ?? null,
             $one->approved_at,
+            $one->isWaiting(),
         );
     }
 
@@ -52,6 +54,7 @@ final readonly class ListedRevision
         return match (true) {
             $this->isDraft => 'draft',
             $this->isInForce => 'in force'.($this->from === null ? '' : ' since '.When::day($this->from)),
+            $this->isWaiting => 'waits until a part is used up',
             $this->isAhead => 'from '.When::day($this->from),
             default => 'replaced',
         };
@@ -69,6 +72,6 @@ final readonly class ListedRevision
 
     public function isReplaced(): bool
     {
-        return ! $this->isDraft && ! $this->isInForce && ! $this->isAhead;
+        return ! $this->isDraft && ! $this->isInForce && ! $this->isAhead && ! $this->isWaiting;
     }
 }

@@ -29,6 +29,7 @@ final readonly class StructurePage
      * @param  list<string>  $holes  of a draft
      * @param  list<MadeLine>  $lines  its own
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
+     * @param  array<int, string>  $canBeUsedUp  parts that it does not take any more, by item
      * @param  bool  $asks  whether what is made by it and by the one before fit each other
      */
     private function __construct(
@@ -44,6 +45,8 @@ final readonly class StructurePage
         public array $lines,
         public Collection $changes,
         public bool $asks,
+        public array $canBeUsedUp,
+        public ?WaitsFor $waits,
     ) {
     }
 
@@ -79,6 +82,8 @@ final readonly class StructurePage
             $rolled->of->lines[$number] ?? [],
             ProductTrail::of('structures', $structure->id),
             ToApprove::asksWhetherItFits($structure),
+            ToApprove::canBeUsedUp($structure),
+            WaitsFor::of($structure),
         );
     }
 

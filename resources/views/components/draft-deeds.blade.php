@@ -1,4 +1,4 @@
-@props(['draft', 'name', 'holes', 'item', 'asks' => false])
+@props(['draft', 'name', 'holes', 'item', 'asks' => false, 'parts' => []])
 {{-- What is missing of a draft, and the deeds that end it. --}}
 <section class="effect">
     @if ($holes === [])
@@ -16,6 +16,10 @@
                 @if ($asks)
                     <x-choice name="fits" label="Do the one before and this one fit each other?"
                         :options="['' => 'say', 'yes' => 'yes, either will do', 'no' => 'no']" />
+                @endif
+                @if ($parts !== [])
+                    <x-choice name="used_up" label="In force"
+                        :options="['' => 'from a day on'] + $parts" />
                 @endif
                 <x-day bare name="from" label="In force from" :value="''" placeholder="from today on" />
                 <button class="btn btn-act" @disabled($holes !== [])>Approve revision {{ $draft->revision }}</button>

@@ -19,7 +19,11 @@
         </nav>
     </div>
     @if ($structure->isDraft())
-        <x-draft-deeds :draft="$structure" name="structures" :holes="$page->holes" :item="$item" :asks="$page->asks" />
+        <x-draft-deeds :draft="$structure" name="structures" :holes="$page->holes" :item="$item" :asks="$page->asks"
+            :parts="$page->canBeUsedUp" />
+    @endif
+    @if ($page->waits)
+        <div class="said" role="status">{{ $page->waits->says() }}</div>
     @endif
     @if ($form)
         @include('product.structure-draft')
