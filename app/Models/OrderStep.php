@@ -25,6 +25,7 @@ use KeepPace\Core\Routing\StepTime;
  * @property string $run_rate
  * @property string $batch
  * @property int $crew
+ * @property string|null $machine_minutes the machine is held for a unit; null = as long as people work at it
  * @property int $wait_minutes
  * @property int $move_minutes
  * @property int $lead_time_days
@@ -100,6 +101,7 @@ class OrderStep extends Model
             RunBasis::from($this->run_basis),
             BigDecimal::of($this->run_rate),
             BigDecimal::of($this->batch),
+            $this->machine_minutes === null ? null : BigDecimal::of($this->machine_minutes),
         );
     }
 

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $run_rate
  * @property string $batch
  * @property int $crew
+ * @property string|null $machine_minutes the machine is held for a unit; null = as long as people work at it
  * @property int $wait_minutes
  * @property int $move_minutes
  * @property int $lead_time_days

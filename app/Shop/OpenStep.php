@@ -48,6 +48,7 @@ final class OpenStep
         public readonly ?string $family,
         public readonly bool $isUnbroken,
         public readonly string $qualification,
+        private readonly ?string $machine,
         public readonly array $ways,
     ) {
     }
@@ -82,6 +83,7 @@ final class OpenStep
             $family === null ? null : (string) $family,
             ! $row->flag('may_be_interrupted'),
             Code::keyOf($row->text('qualification')),
+            $row->textOrNull('machine_minutes'),
             $ways[$row->int('id')] ?? [],
         );
     }
@@ -117,6 +119,12 @@ final class OpenStep
         return ! $this->isOutside() && ! $this->isStarted() && ! $this->isCounted();
     }
 
+    /** People who run it: none is bound to what runs on without them. */
+    public function runCrew(): int
+    {
+        return $this->machine === null ? $this->crew : 0;
+    }
+
     /** Whole minutes of its setup. */
     public function setup(): int
     {
@@ -143,6 +151,7 @@ final class OpenStep
             RunBasis::from($this->runBasis),
             BigDecimal::of($this->runRate),
             BigDecimal::of($this->batch),
+            $this->machine === null ? null : BigDecimal::of($this->machine),
         );
     }
 }

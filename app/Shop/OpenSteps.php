@@ -15,7 +15,7 @@ final class OpenSteps
         'id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on',
         'started_at', 'spell_from', 'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
         'wait_minutes', 'move_minutes', 'lead_time_days', 'transfer_quantity', 'family_id', 'setup_crew',
-        'may_be_interrupted', 'qualification',
+        'may_be_interrupted', 'qualification', 'machine_minutes',
     ];
 
     /** @var array<int, list<OpenStep>> by order */

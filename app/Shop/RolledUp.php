@@ -77,6 +77,7 @@ final readonly class RolledUp
                         RunBasis::from($row->text('run_basis')),
                         $row->decimal('run_rate'),
                         $row->decimal('batch'),
+                        $row->decimalOrNull('machine_minutes'),
                     ),
                     $row->int('crew'),
                     CentreRates::of($row),
@@ -98,7 +99,7 @@ final readonly class RolledUp
             ->orderBy('s.routing_id')
             ->orderBy('s.number')
             ->select(['s.routing_id', 's.supplier_id', 's.price', 's.setup_minutes', 's.run_basis', 's.run_rate'])
-            ->addSelect(['s.batch', 's.crew']);
+            ->addSelect(['s.batch', 's.crew', 's.machine_minutes']);
 
         return CentreRates::select($steps);
     }

@@ -122,7 +122,7 @@ final readonly class StepInput
         return new Crewing(
             $centre,
             min($step->setupCrew, $heads),
-            min($step->crew, $heads),
+            min($step->runCrew(), $heads),
             $able === 0 ? null : $step->qualification,
         );
     }

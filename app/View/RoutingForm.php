@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
 use App\Queries\Product\RoutingRow;
+use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 use KeepPace\Core\Quantity\Amount;
@@ -40,6 +41,7 @@ final class RoutingForm
         'transfer' => '',
         'qualification' => '',
         'tools' => '',
+        'machine' => '',
         'instructions' => '',
     ];
 
@@ -65,6 +67,8 @@ final class RoutingForm
         'Not over a night' => 'It needs one open stretch of its whole length.',
         'Pass on in lots of' => 'So many pieces go on together: the next step begins when the first lot is through.',
         'Who is qualified for' => 'Only people who have it, under Crews, are planned for it.',
+        'Machine, min each' => 'How long it is held for a piece, where that is not the run: then the run is what '
+            .'people work at it, and nobody is bound to it while it runs.',
         'Tools' => 'What has to be fetched; stands at the station and on the list for the work centre.',
         'Days at the supplier' => 'From the day it goes to the day it is back.',
         'What to look out for' => 'Stands at the station beside the job.',
@@ -76,6 +80,7 @@ final class RoutingForm
         'family' => 'Setup family (what is set up alike)',
         'setup_crew' => 'People to set it up',
         'unbroken' => 'yes: not over a night or a break',
+        'machine' => 'Machine, min each, if not the run',
         'transfer' => 'Pass on in lots of',
         'qualification' => 'Who is qualified for',
         'tools' => 'Tools',
@@ -87,9 +92,21 @@ final class RoutingForm
     /** @param  Collection<int, RoutingRow>  $steps */
     public static function of(Collection $steps): DraftForm
     {
-        $some = fn (string|int $of): string => in_array((string) $of, ['', '0'], true) ? '' : (string) $of;
+        return DraftForm::of($steps->map(self::row(...)), self::EMPTY, [
+            'basis' => self::BASES,
+            'figures' => self::FIGURES,
+            'at' => self::places(),
+            'more' => self::more(),
+        ], more: 2, help: self::HELP);
+    }
 
-        return DraftForm::of($steps->map(fn (RoutingRow $step): array => [
+    /** @return array<string, string> as it stands in the form */
+    private static function row(RoutingRow $step): array
+    {
+        $some = fn (string|int $of): string => in_array((string) $of, ['', '0'], true) ? '' : (string) $of;
+        $plain = fn (?BigDecimal $of): string => $of === null ? '' : Amount::plain($of);
+
+        return [
             'id' => (string) $step->id,
             'number' => (string) $step->number,
             'name' => $step->name,
@@ -107,16 +124,12 @@ final class RoutingForm
             'family' => $step->family,
             'setup_crew' => (string) $step->setupCrew,
             'unbroken' => $step->isUnbroken ? 'yes' : '',
-            'transfer' => $step->transfer === null ? '' : Amount::plain($step->transfer),
+            'transfer' => $plain($step->transfer),
             'qualification' => $step->qualification,
             'tools' => $step->tools,
+            'machine' => $plain($step->machine),
             'instructions' => $step->instructions,
-        ]), self::EMPTY, [
-            'basis' => self::BASES,
-            'figures' => self::FIGURES,
-            'at' => self::places(),
-            'more' => self::more(),
-        ], more: 2, help: self::HELP);
+        ];
     }
 
     /** @return array<string, array<string, string>> work centres and suppliers, as they are chosen */

@@ -58,7 +58,7 @@ final readonly class StepCost
             return ExactCost::of(outside: Cents::of($this->isOnce ? BigDecimal::one() : $pieces, $this->price));
         }
         $minutes = $this->time->minutes($pieces);
-        $cost = $this->rates->cost($minutes * $this->crew, $minutes, $pieces);
+        $cost = $this->rates->cost($this->time->labour($pieces, $this->crew), $minutes, $pieces);
 
         return ExactCost::of(labour: $cost['labour'], machine: $cost['machine'], overhead: $cost['overhead']);
     }

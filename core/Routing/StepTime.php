@@ -10,7 +10,10 @@ use Brick\Math\RoundingMode;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/** How long a step takes: setup once, run by quantity. */
+/**
+ * How long a step takes: setup once, run by quantity. Where the machine is held longer or shorter than people work at a
+ * piece, its time is the step's, and theirs is counted apart.
+ */
 final readonly class StepTime
 {
     private const MOST = 5_256_000;
@@ -19,12 +22,15 @@ final readonly class StepTime
      * @param  BigDecimal  $setup  minutes, 0 or more
      * @param  BigDecimal  $rate  by $basis, above 0 (0 minutes are allowed where minutes are given)
      * @param  BigDecimal|null  $batch  pieces in a batch, above 0; used by the batch basis alone, null = 1
+     * @param  BigDecimal|null  $machine  minutes the machine is held for a unit, 0 or more; null = as long as people
+     *     work at it
      */
     public function __construct(
         public BigDecimal $setup,
         public RunBasis $basis,
         public BigDecimal $rate,
         public ?BigDecimal $batch = null,
+        public ?BigDecimal $machine = null,
     ) {
     }
 
@@ -37,22 +43,24 @@ final readonly class StepTime
     {
         $round = fn (BigRational $exact): BigDecimal => $exact->toScale(6, RoundingMode::HALF_UP);
         $rate = BigRational::of($this->rate);
-
-        return match ($this->basis) {
-            RunBasis::MinutesPerUnit => new self($this->setup, $this->basis, $round($rate->multipliedBy($each))),
-            RunBasis::UnitsPerHour => new self($this->setup, $this->basis, $round($rate->dividedBy($each))),
-            RunBasis::MinutesPerBatch => new self(
-                $this->setup,
-                $this->basis,
-                $this->rate,
-                $round(BigRational::of($this->batch ?? BigDecimal::one())->dividedBy($each)),
-            ),
+        [$rate, $batch] = match ($this->basis) {
+            RunBasis::MinutesPerUnit => [$rate->multipliedBy($each), null],
+            RunBasis::UnitsPerHour => [$rate->dividedBy($each), null],
+            RunBasis::MinutesPerBatch => [$rate, BigRational::of($this->batch ?? BigDecimal::one())->dividedBy($each)],
         };
+
+        return new self(
+            $this->setup,
+            $this->basis,
+            $round($rate),
+            $batch === null ? null : $round($batch),
+            $this->machine === null ? null : $round(BigRational::of($this->machine)->multipliedBy($each)),
+        );
     }
 
     /**
      * The same where an order takes so many of what the step makes, however many pieces it is for: all is done as the
-     * setup is.
+     * setup is, people there all the time.
      */
     public function once(BigRational $all): self
     {
@@ -65,8 +73,16 @@ final readonly class StepTime
         );
     }
 
-    /** Run minutes for $quantity, exact. */
+    /** Minutes the machine runs for $quantity, exact. */
     public function run(BigDecimal $quantity): BigRational
+    {
+        return $this->machine === null
+            ? $this->attended($quantity)
+            : BigRational::of($this->machine)->multipliedBy($quantity);
+    }
+
+    /** Minutes people work at $quantity, each of them, exact. */
+    private function attended(BigDecimal $quantity): BigRational
     {
         return match ($this->basis) {
             RunBasis::MinutesPerUnit => BigRational::of($this->rate)->multipliedBy($quantity),
@@ -74,6 +90,45 @@ final readonly class StepTime
             RunBasis::MinutesPerBatch => BigRational::of($this->rate)
                 ->multipliedBy($quantity->dividedBy($this->batch ?? BigDecimal::one(), 0, RoundingMode::CEILING)),
         };
+    }
+
+    /** People are there as long as it runs. */
+    public function isTended(): bool
+    {
+        return $this->machine === null;
+    }
+
+    /** Minutes of all people for $quantity, the setup done by as many. */
+    public function labour(BigDecimal $quantity, int $crew): int
+    {
+        return $this->attended($quantity)
+            ->plus($this->setup)
+            ->toScale(0, RoundingMode::CEILING)
+            ->toInt() * $crew;
+    }
+
+    /**
+     * Minutes of all people in so many that the machine was held: all of its setup, and of the run their share.
+     *
+     * @param  int  $minutes  that were booked
+     * @param  bool  $withSetup  they hold its setup
+     */
+    public function labourIn(int $minutes, int $crew, bool $withSetup): int
+    {
+        if ($this->machine === null || $this->machine->isZero()) {
+            return $minutes * $crew;
+        }
+        $batch = $this->basis === RunBasis::MinutesPerBatch ? $this->batch ?? BigDecimal::one() : BigDecimal::one();
+        $share = $this->attended($batch)->dividedBy($batch)->dividedBy($this->machine);
+        $setup = $withSetup ? BigRational::min($minutes, $this->setup) : BigRational::zero();
+
+        return BigRational::of($minutes)
+            ->minus($setup)
+            ->multipliedBy($share)
+            ->plus($setup)
+            ->multipliedBy($crew)
+            ->toScale(0, RoundingMode::HALF_UP)
+            ->toInt();
     }
 
     /**

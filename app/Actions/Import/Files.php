@@ -236,6 +236,7 @@ final class Files
                     Column::decimal('transfer', '', '0.000001', most: '9999999'),
                     Column::text('qualification', 40, ''),
                     Column::text('tools', 200, ''),
+                    Column::decimal('machine_minutes', '', '0', most: '99999'),
                 ],
             ),
             new FileSpec(

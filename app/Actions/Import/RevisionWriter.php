@@ -139,6 +139,7 @@ final class RevisionWriter
                 ->all(),
             'family_id' => (string) $row['family'] === '' ? null : $this->family((string) $row['family']),
             'may_be_interrupted' => $row['unbroken'] === 'yes' ? 0 : 1,
+            'machine_minutes' => $row['machine_minutes'] === '' ? null : $row['machine_minutes'],
             'transfer_quantity' => $row['transfer'] === '' ? null : $row['transfer'],
             'ways' => (string) $row['alternatives'],
         ];

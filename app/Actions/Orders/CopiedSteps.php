@@ -81,6 +81,7 @@ final readonly class CopiedSteps
             RunBasis::from($master->run_basis),
             BigDecimal::of($master->run_rate),
             BigDecimal::of($master->batch),
+            $master->machine_minutes === null ? null : BigDecimal::of($master->machine_minutes),
         );
         $time = $isEach ? $time->perPiece($takes->ratio) : $time->once($takes->ratio);
         // a price is by the piece: what is taken once for the order is shared among its pieces
@@ -91,6 +92,7 @@ final readonly class CopiedSteps
             'run_basis' => $time->basis->value,
             'run_rate' => (string) $time->rate,
             'batch' => (string) ($time->batch ?? BigDecimal::one()),
+            'machine_minutes' => $time->machine === null ? null : (string) $time->machine,
             'price' => (string) BigRational::of($master->price)
                 ->multipliedBy($each)
                 ->toScale(6, RoundingMode::HALF_UP),

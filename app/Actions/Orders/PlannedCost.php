@@ -70,6 +70,14 @@ final class PlannedCost
         $this->sum($order, $to);
     }
 
+    /** As long as people work at it; all of its minutes where somebody said how many it takes. */
+    private static function labour(OrderStep $step, BigDecimal $quantity): int
+    {
+        $time = $step->time();
+
+        return $time->isTended() ? $step->planned_minutes * $step->crew : $time->labour($quantity, $step->crew);
+    }
+
     private function sum(Order $order, ?BigDecimal $quantity = null): void
     {
         $cost = ['material' => (int) $order->components()
@@ -80,7 +88,8 @@ final class PlannedCost
                 $cost['outside'] += Cents::of($quantity, $step->price);
             } else {
                 $minutes = $step->planned_minutes;
-                foreach ($step->rates()->cost($minutes * $step->crew, $minutes, $quantity) as $kind => $cents) {
+                $labour = self::labour($step, $quantity);
+                foreach ($step->rates()->cost($labour, $minutes, $quantity) as $kind => $cents) {
                     $cost[$kind] += $cents;
                 }
             }

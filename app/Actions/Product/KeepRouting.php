@@ -163,6 +163,7 @@ final class KeepRouting
             'transfer_quantity' => $isHere ? $step->transfer : null,
             'qualification' => $isHere ? $step->qualification : '',
             'tools' => $step->tools,
+            'machine_minutes' => $isHere ? $step->machine : null,
             'ways' => $step->ways,
         ];
     }

@@ -14,6 +14,7 @@ final readonly class TypedStep
      *     stays
      * @param  string  $ways  other work centres, such as "SAW2|BENCH:150"
      * @param  string|null  $transfer  so many pieces go on together; null = all at once
+     * @param  string|null  $machine  minutes the machine is held for a piece; null = as long as people work at it
      * @param  string  $qualification  who does it must have it; '' = none
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class TypedStep
         public ?string $transfer = null,
         public string $qualification = '',
         public string $tools = '',
+        public ?string $machine = null,
     ) {
     }
 }

@@ -89,7 +89,8 @@ final class ReportStep
         $backflush = Backflush::of($ledger, $held, $order, $step);
         $clock = new StepClock($step);
         $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
-        $labour = $machine * $step->crew;
+        $isFirst = $step->pieces()->good->plus($step->pieces()->scrap)->isZero();
+        $labour = $step->time()->labourIn($machine, $step->crew, $isFirst);
         $label = $step->label();
         $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
         $ledger->counts->set($step, $now, $labour, $machine, $clock->stands());

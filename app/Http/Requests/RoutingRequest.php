@@ -59,7 +59,11 @@ class RoutingRequest extends DeedRequest
         );
     }
 
-    /** @return array{string, string, string, int, bool, string|null, string, string} what opens below each row */
+    /**
+     * What opens below each row.
+     *
+     * @return array{string, string, string, int, bool, string|null, string, string, string|null}
+     */
     private function seldom(TypedRows $rows, int $at): array
     {
         return [
@@ -68,10 +72,16 @@ class RoutingRequest extends DeedRequest
             $rows->text($at, 'ways', 120),
             $rows->whole($at, 'setup_crew', 0, 99) ?? 1,
             $rows->text($at, 'unbroken', 3) !== 'yes',
-            $rows->number($at, 'transfer', new PlainNumber(above: true, most: '9999999'), '') ?: null,
+            self::orNone($rows->number($at, 'transfer', new PlainNumber(above: true, most: '9999999'), '')),
             $rows->text($at, 'qualification', 40),
             $rows->text($at, 'tools', 200),
+            self::orNone($rows->number($at, 'machine', new PlainNumber(most: '99999'), '')),
         ];
+    }
+
+    private static function orNone(string $typed): ?string
+    {
+        return $typed === '' ? null : $typed;
     }
 
     /** @return array{int|null, int|null} work centre, supplier; that it is there, the deed asks */

@@ -39,6 +39,7 @@ final class Beside
         'lead time days' => 'lead_time_days',
         'price' => 'price',
         'family' => 'family',
+        'machine each' => 'machine_minutes',
         'passed on in lots of' => 'transfer_quantity',
         'qualification' => 'qualification',
         'tools' => 'tools',
@@ -115,6 +116,7 @@ final class Beside
             ->leftJoin('families AS f', 'f.id', 's.family_id')
             ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price'])
             ->addSelect(['s.instructions', 'f.code AS family', 's.transfer_quantity', 's.qualification', 's.tools'])
+            ->addSelect('s.machine_minutes')
             ->selectRaw(implode(', ', array_map($text, $whole)))
             ->selectRaw("CONCAT('step ', s.number) AS known_by, COALESCE(v.name, w.name) AS place");
     }

@@ -37,6 +37,7 @@ final readonly class RoutingRow
         public int $setupCrew,
         public bool $isUnbroken,
         public ?BigDecimal $transfer,
+        public ?BigDecimal $machine,
         public string $qualification,
         public string $tools,
         private Rates $rates,
@@ -68,6 +69,7 @@ final readonly class RoutingRow
             $row->int('setup_crew'),
             ! $row->flag('may_be_interrupted'),
             $row->decimalOrNull('transfer_quantity'),
+            $row->decimalOrNull('machine_minutes'),
             $row->text('qualification'),
             $row->text('tools'),
             CentreRates::of($row),
@@ -110,12 +112,13 @@ final readonly class RoutingRow
         };
     }
 
-    /** "passed on in lots of 5, tools: gauge G-4" */
+    /** "machine 14 min each, passed on in lots of 5, tools: gauge G-4" */
     public function needs(): string
     {
+        $machine = $this->machine === null ? '' : 'machine '.Figures::amount((string) $this->machine).' min each';
         $lots = $this->transfer === null ? '' : 'passed on in lots of '.Figures::amount((string) $this->transfer);
 
-        return implode(', ', array_filter([$lots, $this->tools === '' ? '' : "tools: {$this->tools}"]));
+        return implode(', ', array_filter([$machine, $lots, $this->tools === '' ? '' : "tools: {$this->tools}"]));
     }
 
     /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */
@@ -141,6 +144,6 @@ final readonly class RoutingRow
 
     private function time(): StepTime
     {
-        return new StepTime($this->setup, $this->basis, $this->rate, $this->batch);
+        return new StepTime($this->setup, $this->basis, $this->rate, $this->batch, $this->machine);
     }
 }

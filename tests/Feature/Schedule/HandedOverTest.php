@@ -191,6 +191,28 @@ it('plans what nobody is qualified for as if anybody could, and says so where cr
     $this->get('/crews')->assertDontSee('is qualified for overhead welding, which')->assertSee('Overhead Welding');
 });
 
+it('binds nobody to a machine that runs on without people, and costs what they work at it', function () {
+    madeAt($this, 'CAST-X', 'WELD', ['setup_minutes' => '10', 'run_rate' => '4', 'machine_minutes' => '30']);
+    DB::table('people')->where('name', 'Nell Farrow')->update(['qualifications' => 'any']); // a crew that is counted
+    madeAt($this, 'ANY-X', 'WELD', ['qualification' => 'any']);
+    $this->shop->order('ANY-X', '1');
+    $order = $this->shop->order('CAST-X', '5');
+    $step = $order->steps()->firstOrFail();
+    $planned = collect(ShopState::now()->problem(30)->jobs)
+        ->flatMap(fn ($job): array => $job->steps)
+        ->firstOrFail(fn (Step $one): bool => $one->id === $step->id);
+    expect([$planned->setup, $planned->minutes])->toBe([10, 150])
+        ->and([$planned->crewing?->setup, $planned->crewing?->run])->toBe([1, 0]);
+    $this->shop->release($order);
+    $rate = (float) $step->refresh()->labour_rate;
+    expect($order->refresh()->planned_labour)->toBe((int) round($rate * 100 * 30 / 60)); // 10 and five times 4
+    $this->travel(1)->minutes();
+    $this->shop->report($step, '5', over: ['minutes' => 160]);
+    $entry = DB::table('step_entries')->where('order_step_id', $step->id)->latest('id')->first();
+    expect([$entry->machine_minutes, $entry->labour_minutes])->toBe([160, 30])
+        ->and($this->shop->differences())->toBe([]);
+});
+
 it('passes pieces on in lots, as the routing says', function () {
     $step = fn (string $item, string $transfer): array => $this->shop->import([
         'items.csv' => "number,name,kind,unit\n{$item},{$item},made,pc\n",
@@ -234,6 +256,7 @@ it('plans random shops of all this so that nothing is broken, anew and kept', fu
                 'crew' => (string) mt_rand(0, 2),
                 'run_basis' => $centre === 'OVEN' ? 'min_per_batch' : 'min_per_unit',
                 'batch' => '20',
+                'machine_minutes' => mt_rand(0, 2) === 0 ? (string) mt_rand(3, 20) : '',
                 'qualification' => ['', 'Gold', 'fine', 'nobody has this'][mt_rand(0, 3)],
             ]);
         }
