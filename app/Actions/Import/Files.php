@@ -59,6 +59,7 @@ final class Files
                     Column::whole('transport_days', '0', most: '60'),
                     Column::weekdays('orders_on'),
                     Column::weekdays('delivers_on'),
+                    Column::refers('calendar', 'calendars', 'code', 'calendar_id', ''),
                 ],
                 'suppliers',
             ),
