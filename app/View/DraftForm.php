@@ -67,15 +67,23 @@ final readonly class DraftForm
         return $this->errors->has($this->key($at, $field));
     }
 
-    /** Whether anything of what is seldom needed is filled, or wrong: then it is open. */
-    public function isOpen(int $at, string ...$fields): bool
+    /** Something of what is seldom needed ("more") is wrong in a row: then it is open. */
+    public function isMoreWrong(int $at): bool
     {
-        foreach ($fields as $field) {
-            if ($this->isWrong($at, $field) || ! in_array($this->rows[$at][$field] ?? '', ['', '0', '1'], true)) {
-                return true;
-            }
-        }
+        return array_filter($this->seldom(), fn (string $field): bool => $this->isWrong($at, $field)) !== [];
+    }
 
-        return false;
+    /** "sheet 2 mm, punch 40": what of the seldom needed is filled in a row. */
+    public function more(int $at): string
+    {
+        $row = array_intersect_key($this->rows[$at], array_flip($this->seldom()));
+
+        return implode(', ', array_filter($row, fn (string $typed): bool => ! in_array($typed, ['', '0', '1'], true)));
+    }
+
+    /** @return list<string> fields */
+    private function seldom(): array
+    {
+        return array_map(strval(...), array_keys($this->choices['more'] ?? []));
     }
 }

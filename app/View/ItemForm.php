@@ -59,7 +59,8 @@ final readonly class ItemForm
         'costing' => 'How the value of its stock is kept. It stays once the item has been moved.',
         'cost' => 'Euros for one stock unit: what it is taken to cost where none is in stock, or its standard '
             .'cost.',
-        'price' => 'Euros for one stock unit, offered on a new customer line.',
+        'price' => 'Euros for one stock unit, offered on a new customer line where no price of its level or for all '
+            .'stands in the list.',
     ];
 
     /** @param  array<string, string>  $values  by field */

@@ -76,7 +76,7 @@ final class RoutingForm
 
     /** What is seldom needed, and hidden from who may not see money. */
     private const MORE = [
-        'ways' => 'Or at (code, code:150 for half as long again)',
+        'ways' => 'Or at (SAW2:150: half as long again)',
         'family' => 'Setup family (what is set up alike)',
         'setup_crew' => 'People to set it up',
         'unbroken' => 'yes: not over a night or a break',

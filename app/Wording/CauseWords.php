@@ -19,7 +19,7 @@ final class CauseWords
             Cause::MachineBusy => $where.' busy'.($by === '' ? '' : " with {$by}"),
             Cause::Crew => "people missing at {$where}",
             Cause::Material => $where === '' ? 'material' : "waits for {$where}",
-            Cause::HeldBack => 'held back: loaded as late as its date allows',
+            Cause::HeldBack => 'held back to its date',
             Cause::Supplier => $where === '' ? 'the supplier' : $where,
             Cause::Sequence => "{$where} free, but something else is planned first",
         };

@@ -11,6 +11,12 @@
     <h2>Files</h2>
     @foreach ($files as $file)
         <div class="hung">
+            @if ($file->isThumb())
+                <a href="{{ route('files.show', $file->id) }}" aria-hidden="true" tabindex="-1">
+                    <img class="thumb" src="{{ route('files.show', $file->id) }}" alt="" loading="lazy"
+                        width="{{ $file->width }}" height="{{ $file->height }}">
+                </a>
+            @endif
             <a class="way" href="{{ route('files.show', $file->id) }}">{{ $file->name }}</a>
             <span class="sub">{{ $file->what() }}, {{ $file->says() }}, {{ $file->since }}</span>
             @can($on->right()->value)

@@ -15,16 +15,15 @@
         </span>
     </div>
     @if ($drawings->isNotEmpty())
-        <p class="mb-1">
+        <p class="mb-1 d-flex flex-wrap gap-3 align-items-end">
             @foreach ($drawings as $drawing)
-                <a href="{{ route('files.show', $drawing->id) }}">
-                    @if ($drawing->isThumb())
-                        <img class="thumb" src="{{ route('files.show', $drawing->id) }}" alt="{{ $drawing->name }}"
-                            loading="lazy" width="{{ $drawing->width }}" height="{{ $drawing->height }}">
-                    @else
-                        {{ $drawing->name }}
-                    @endif
-                </a>
+                @if ($drawing->isThumb())
+                    <a href="{{ route('files.show', $drawing->id) }}"><img class="thumb" alt="{{ $drawing->name }}"
+                        src="{{ route('files.show', $drawing->id) }}" loading="lazy" width="{{ $drawing->width }}"
+                        height="{{ $drawing->height }}"></a>
+                @else
+                    <a href="{{ route('files.show', $drawing->id) }}">{{ $drawing->name }}</a>
+                @endif
             @endforeach
         </p>
     @endif

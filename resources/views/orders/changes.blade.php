@@ -1,6 +1,6 @@
 {{-- What a supervisor can change of an order that is open. --}}
 <div class="changes">
-    <x-more summary="Change quantity, due date, rank or hold" :open="$typed('head')->isMine()">
+    <x-more summary="Change quantity, due date, rank, hold or loading" :open="$typed('head')->isMine()">
         <x-form class="actions align-items-end" method="put" key="head" :to="route('orders.update', $order->id)">
             <input type="hidden" name="version" value="{{ $order->version }}">
             <x-field name="quantity" label="Quantity" class="n" :value="$print->amount($order->quantity)"

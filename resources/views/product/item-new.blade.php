@@ -1,13 +1,4 @@
 <x-layout title="New item">
-    @if ($patterns->isNotEmpty())
-        <p class="mb-1">
-            Begin with a pattern:
-            @foreach ($patterns as $pattern)
-                <a class="way" href="{{ route('items.create', ['like' => $pattern->id]) }}"
-                    @if ($pattern->isChosen) aria-current="true" @endif>{{ $pattern->says() }}</a>
-            @endforeach
-        </p>
-    @endif
     <x-form :to="route('items.store')">
         @if ($like)<input type="hidden" name="like" value="{{ $like->id }}">@endif
         <div class="head">
@@ -20,6 +11,15 @@
                 @endif
             </span>
         </div>
+        @if ($patterns->isNotEmpty())
+            <p class="mb-1">
+                Begin with a pattern:
+                @foreach ($patterns as $pattern)
+                    <a class="way" href="{{ route('items.create', ['like' => $pattern->id]) }}"
+                        @if ($pattern->isChosen) aria-current="true" @endif>{{ $pattern->says() }}</a>
+                @endforeach
+            </p>
+        @endif
         <div class="field"><x-field name="number" label="Number" size="16" maxlength="40" autofocus
             :placeholder="$form->nextNumber($like)" /></div>
         @include('product.item-fields')

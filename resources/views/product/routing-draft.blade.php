@@ -76,9 +76,10 @@
                             </td>
                         @endforeach
                         <td class="tight">
-                            <details class="more"
-                                @if ($form->isOpen($at, 'ways', 'lead_time_days', 'price')) open @endif>
+                            <details @class(['more over', 'wrong' => $form->isMoreWrong($at)])
+                                @if ($form->isMoreWrong($at)) open @endif>
                                 <summary>more</summary>
+                                <span class="sub">{{ $form->more($at) }}</span>
                                 <div class="line-more">
                                     @foreach ($form->choices['more'] as $field => $says)
                                         <label>
