@@ -62,6 +62,12 @@ final readonly class DraftForm
         return "{$this->list}.{$at}.{$field}";
     }
 
+    /** What stands in a field of a row. */
+    public function value(int $at, string $field): string
+    {
+        return $this->rows[$at][$field] ?? '';
+    }
+
     public function isWrong(int $at, string $field): bool
     {
         return $this->errors->has($this->key($at, $field));

@@ -125,39 +125,47 @@ final class ShipLines
         if ($quantity->isGreaterThan($open)) {
             throw CoverRefused::notSoMuchToShip($quantity, $open);
         }
-        $own = $line->covers()->where('supply_kind', SupplyKind::Stock)->first();
-        $ownQuantity = BigDecimal::of($own->quantity ?? '0');
-        $all = $ledger->stock->onHand($line->item_id);
-        $onHand = $ledger->stock->quantity($line->item_id);
-        $chosen = $lot === 0 ? $all : $ledger->stock->onHand($line->item_id, $lot);
-        $withdrawal = Withdrawal::decide($line->item->label(),
-            $chosen, $quantity, $ledger->stock->promised($line->item_id)->minus($ownQuantity), $onHand);
-        foreach ($withdrawal->parts as $part) {
-            $ledger->moves->move(
-                $line->item,
-                $part['quantity'],
-                null,
-                End::stock($part['key']),
-                End::customer($line->id),
-            );
-        }
-        $released = $quantity->isGreaterThan($ownQuantity) ? $ownQuantity : $quantity;
-        if ($own !== null && $released->isPositive()) {
-            $ledger->ties->change($own, $released->negated());
-        }
+        $this->leave($ledger, $line, $quantity, $lot);
         $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->plus($quantity);
         $line->is_open = $line->openQuantity()->isPositive();
         $line->save();
-        // what other supplies cover is no longer wanted by this line beyond what is open
+        self::untie($ledger, $line);
+
+        return Amount::plain($quantity)." {$line->item->unit->code} {$line->item->label()}";
+    }
+
+    /** From stock, of the lot that was chosen; what was kept for the line is taken first. */
+    private function leave(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity, int $lot): void
+    {
+        $own = $line->covers()->where('supply_kind', SupplyKind::Stock)->first();
+        $kept = BigDecimal::of($own->quantity ?? '0');
+        $withdrawal = Withdrawal::decide(
+            $line->item->label(),
+            $lot === 0 ? $ledger->stock->onHand($line->item_id) : $ledger->stock->onHand($line->item_id, $lot),
+            $quantity,
+            $ledger->stock->promised($line->item_id)->minus($kept),
+            $ledger->stock->quantity($line->item_id),
+        );
+        foreach ($withdrawal->parts as $part) {
+            $from = End::stock($part['key']);
+            $ledger->moves->move($line->item, $part['quantity'], null, $from, End::customer($line->id));
+        }
+        $released = BigDecimal::min($quantity, $kept);
+        if ($own !== null && $released->isPositive()) {
+            $ledger->ties->change($own, $released->negated());
+        }
+    }
+
+    /** What other supplies cover is no longer wanted by a line beyond what is open. */
+    private static function untie(Ledger $ledger, CustomerOrderLine $line): void
+    {
         $over = $line->covered()->minus($line->openQuantity());
         foreach ($line->covers()->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
-            if ($over->isPositive()) {
-                $take = $over->isGreaterThan($cover->quantity) ? BigDecimal::of($cover->quantity) : $over;
+            $take = BigDecimal::min($over, $cover->quantity);
+            if ($take->isPositive()) {
                 $ledger->ties->change($cover, $take->negated());
                 $over = $over->minus($take);
             }
         }
-
-        return Amount::plain($quantity)." {$line->item->unit->code} {$line->item->label()}";
     }
 }

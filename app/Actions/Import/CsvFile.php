@@ -21,39 +21,14 @@ final class CsvFile
             return;
         }
         try {
-            $text = (string) file_get_contents($path);
-            if (str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF")) {
-                $problem(new Problem($spec->file(), 0, '', 'is in UTF-16. Save it as CSV in UTF-8.'));
+            $unreadable = self::unreadable($spec, $path);
+            if ($unreadable !== null) {
+                $problem($unreadable);
 
                 return;
             }
-            if (! mb_check_encoding($text, 'UTF-8')) {
-                $at = 1;
-                foreach (explode("\n", $text) as $i => $line) {
-                    if (! mb_check_encoding($line, 'UTF-8')) {
-                        $at = $i + 1;
-                        break;
-                    }
-                }
-                $problem(
-                    new Problem($spec->file(), $at, '', 'is not in UTF-8 from this line on. Save it as CSV in UTF-8.'),
-                );
-
-                return;
-            }
-            if (str_starts_with($text, "\xEF\xBB\xBF")) {
-                fseek($file, 3);
-            }
-            unset($text);
-            $start = ftell($file);
-            $head = (string) fgets($file);
-            fseek($file, (int) $start);
-            $comma = substr_count($head, ';') > substr_count($head, ',') ? ';' : ',';
-            $names = fgetcsv($file, null, $comma, '"', '');
-            $names = array_map(
-                fn (?string $name): string => FileSpec::nameNow(mb_strtolower(trim((string) $name))),
-                $names === false ? [] : $names,
-            );
+            fread($file, 3) === "\xEF\xBB\xBF" ?: rewind($file);
+            [$comma, $names] = self::head($file);
             if (! $spec->isRightFor($names, $spec->file(), $problem)) {
                 return;
             }
@@ -66,20 +41,7 @@ final class CsvFile
                     continue;
                 }
                 if (count($cells) !== count($names)) {
-                    $problem(
-                        new Problem(
-                            $spec->file(),
-                            $at,
-                            '',
-                            'has '
-                                .count($cells)
-                                .' cells, the first line has '
-                                .count($names)
-                                .'. Quote cells that hold a '
-                                .($comma === ';' ? 'semicolon' : 'comma')
-                                .'.',
-                        ),
-                    );
+                    $problem(self::otherCount($spec, $at, count($cells), count($names), $comma));
 
                     continue;
                 }
@@ -88,5 +50,52 @@ final class CsvFile
         } finally {
             fclose($file);
         }
+    }
+
+    /**
+     * @param  resource  $file  at its first line
+     * @return array{string, list<string>} what parts the cells, and the names of the columns
+     */
+    private static function head($file): array
+    {
+        $start = (int) ftell($file);
+        $line = (string) fgets($file);
+        fseek($file, $start);
+        $comma = substr_count($line, ';') > substr_count($line, ',') ? ';' : ',';
+        $names = fgetcsv($file, null, $comma, '"', '');
+
+        return [$comma, array_map(
+            fn (?string $name): string => FileSpec::nameNow(mb_strtolower(trim((string) $name))),
+            $names === false ? [] : $names,
+        )];
+    }
+
+    /** Why it cannot be read; null = it is in UTF-8. */
+    private static function unreadable(FileSpec $spec, string $path): ?Problem
+    {
+        $text = (string) file_get_contents($path);
+        if (str_starts_with($text, "\xFF\xFE") || str_starts_with($text, "\xFE\xFF")) {
+            return new Problem($spec->file(), 0, '', 'is in UTF-16. Save it as CSV in UTF-8.');
+        }
+        if (mb_check_encoding($text, 'UTF-8')) {
+            return null;
+        }
+        foreach (explode("\n", $text) as $i => $line) {
+            if (! mb_check_encoding($line, 'UTF-8')) {
+                $says = 'is not in UTF-8 from this line on. Save it as CSV in UTF-8.';
+
+                return new Problem($spec->file(), $i + 1, '', $says);
+            }
+        }
+
+        return null;
+    }
+
+    private static function otherCount(FileSpec $spec, int $line, int $cells, int $names, string $comma): Problem
+    {
+        $sign = $comma === ';' ? 'semicolon' : 'comma';
+        $says = "has {$cells} cells, the first line has {$names}. Quote cells that hold a {$sign}.";
+
+        return new Problem($spec->file(), $line, '', $says);
     }
 }

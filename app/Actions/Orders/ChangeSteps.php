@@ -12,6 +12,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
 
 /** Changes the steps of one order; the master routing is not touched. */
 final class ChangeSteps
@@ -44,30 +45,8 @@ final class ChangeSteps
             if ($step->pieces()->isDone() && BigDecimal::of($step->taken_in)->isPositive()) {
                 throw OrderRefused::stepDone($step->number);
             }
-            if (! $step->isOutside() && $to['work_centre_id'] !== $step->work_centre_id) {
-                $centre = WorkCentre::query()->findOrFail((int) $to['work_centre_id']);
-                $ledger->change(
-                    $order,
-                    "step {$step->number}, work centre",
-                    (string) WorkCentre::query()->find($step->work_centre_id)?->code,
-                    $centre->code,
-                );
-                $step->work_centre_id = $centre->id;
-                if ($step->labour_rate !== null) {
-                    PlannedCost::rates($step, $centre);
-                }
-            }
-            foreach (['setup_minutes' => 'setup', 'run_rate' => 'run'] as $field => $name) {
-                if (! BigDecimal::of($to[$field])->isEqualTo($step->{$field})) {
-                    $ledger->change(
-                        $order,
-                        "step {$step->number}, {$name}",
-                        Amount::plain($step->{$field}),
-                        Amount::plain($to[$field]),
-                    );
-                    $step->{$field} = $to[$field];
-                }
-            }
+            $this->move($ledger, $order, $step, (int) $to['work_centre_id']);
+            self::times($ledger, $order, $step, $to);
             $this->overheads($ledger, $order, $step, $others, $signed->reason);
             if ($step->run_basis === 'units_per_hour' && ! BigDecimal::of($step->run_rate)->isPositive()) {
                 throw OrderRefused::noRate();
@@ -77,6 +56,33 @@ final class ChangeSteps
 
             return "Order {$order->number} step {$step->number} changed.";
         });
+    }
+
+    /** To another work centre, whose rates hold from now on. */
+    private function move(Ledger $ledger, Order $order, OrderStep $step, int $to): void
+    {
+        if ($step->isOutside() || $to === $step->work_centre_id) {
+            return;
+        }
+        $centre = WorkCentre::query()->findOrFail($to);
+        $was = (string) WorkCentre::query()->find($step->work_centre_id)?->code;
+        $ledger->change($order, "step {$step->number}, work centre", $was, $centre->code);
+        $step->work_centre_id = $centre->id;
+        if ($step->labour_rate !== null) {
+            PlannedCost::rates($step, $centre);
+        }
+    }
+
+    /** @param  array{work_centre_id: ?int, setup_minutes: string, run_rate: string}  $to */
+    private static function times(Ledger $ledger, Order $order, OrderStep $step, array $to): void
+    {
+        foreach (['setup_minutes' => 'setup', 'run_rate' => 'run'] as $field => $name) {
+            [$was, $is] = [(string) $step->getAttribute($field), $to[$field]];
+            if (! BigDecimal::of($is)->isEqualTo($was)) {
+                $ledger->change($order, "step {$step->number}, {$name}", Amount::plain($was), Amount::plain($is));
+                $step->setAttribute($field, $is);
+            }
+        }
     }
 
     /**
@@ -117,18 +123,7 @@ final class ChangeSteps
         return $this->change->handle($orderId, $version, $signed, function (Ledger $ledger, Order $order) use (
             $step,
         ): string {
-            $steps = $order->steps()->get();
-            if ($steps->contains('number', $step['number'])) {
-                throw OrderRefused::stepThere($order->number, $step['number']);
-            }
-            $reached = $steps->last(fn (OrderStep $other): bool => BigDecimal::of($other->taken_in)->isPositive());
-            if (
-                $reached !== null
-                && ($step['number'] < $reached->number
-                    || ($reached->is($steps->last()) && BigDecimal::of($reached->passed_on)->isPositive()))
-            ) {
-                throw OrderRefused::reached($reached->label());
-            }
+            self::assertCanStand($order, $step['number']);
             $centre = WorkCentre::query()->findOrFail($step['work_centre_id']);
             $new = new OrderStep([
                 'order_id' => $order->id,
@@ -148,6 +143,23 @@ final class ChangeSteps
 
             return "Order {$order->number} gets step {$new->number} {$new->name}.";
         });
+    }
+
+    /** @throws Refused where there is a step of that number, or pieces have gone past it */
+    private static function assertCanStand(Order $order, int $number): void
+    {
+        $steps = $order->steps()->get();
+        if ($steps->contains('number', $number)) {
+            throw OrderRefused::stepThere($order->number, $number);
+        }
+        $reached = $steps->last(fn (OrderStep $other): bool => BigDecimal::of($other->taken_in)->isPositive());
+        if (
+            $reached !== null
+            && ($number < $reached->number
+                || ($reached->is($steps->last()) && BigDecimal::of($reached->passed_on)->isPositive()))
+        ) {
+            throw OrderRefused::reached($reached->label());
+        }
     }
 
     /** Takes a step out that nothing has reached; what was to be used at it is used at the next. */

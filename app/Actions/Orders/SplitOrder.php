@@ -219,6 +219,8 @@ final class SplitOrder
         OrderComponent $to,
         array $used,
     ): void {
+        $from->setRelation('order', $order);
+        $to->setRelation('order', $new);
         $over = BigDecimal::min(
             BigDecimal::of($from->used_quantity)->minus($from->planned_quantity),
             $to->planned_quantity,
@@ -231,30 +233,28 @@ final class SplitOrder
             }
             $over = $over->minus($take);
             $value = Cents::part($lot['value'], $take, $lot['quantity']);
-            $item = Item::query()->with('unit')->findOrFail($from->item_id);
-            $ledger->moves->move(
-                $item,
-                $take,
-                $value,
-                End::component($order->id, $from->id),
-                End::between(),
-                lot: $lotId,
-            );
-            $ledger->moves->move(
-                $item,
-                $take,
-                $value,
-                End::between(),
-                End::component($new->id, $to->id),
-                lot: $lotId,
-            );
-            $ledger->costs->add($order, CostKind::Material, -$value);
-            $ledger->costs->add($new, CostKind::Material, $value);
-            foreach ([[$from, -1], [$to, 1]] as [$row, $sign]) {
-                $row->used_quantity = (string) BigDecimal::of($row->used_quantity)->plus($take->multipliedBy($sign));
-                $row->used_value += $sign * $value;
-                $row->save();
-            }
+            self::goAlong($ledger, $from, $to, $take, $value, $lotId);
+        }
+    }
+
+    /** So much of a component, of one lot, from one order to the other. */
+    private static function goAlong(
+        Ledger $ledger,
+        OrderComponent $from,
+        OrderComponent $to,
+        BigDecimal $take,
+        int $value,
+        int $lot,
+    ): void {
+        $item = Item::query()->with('unit')->findOrFail($from->item_id);
+        $out = End::component($from->order_id, $from->id);
+        $ledger->moves->move($item, $take, $value, $out, End::between(), lot: $lot);
+        $ledger->moves->move($item, $take, $value, End::between(), End::component($to->order_id, $to->id), lot: $lot);
+        foreach ([[$from, -1], [$to, 1]] as [$row, $sign]) {
+            $ledger->costs->add($row->order, CostKind::Material, $sign * $value);
+            $row->used_quantity = (string) BigDecimal::of($row->used_quantity)->plus($take->multipliedBy($sign));
+            $row->used_value += $sign * $value;
+            $row->save();
         }
     }
 

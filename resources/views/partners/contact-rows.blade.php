@@ -7,11 +7,8 @@
                 <tr>
                     @foreach ($form->contactFields() as $field => [$label, $size, $most])
                         <td>
-                            <input @class(['form-control', 'is-wrong' => $form->contacts->isWrong($at, $field)])
-                                name="{{ $form->contacts->name($at, $field) }}" value="{{ $row[$field] }}"
-                                size="{{ $size }}" maxlength="{{ $most }}" autocomplete="off"
-                                aria-label="{{ $label }}">
-                            <x-why :field="$form->contacts->key($at, $field)" />
+                            <x-cell :form="$form->contacts" :at="$at" :field="$field" :label="$label" :size="$size"
+                                :maxlength="$most" />
                         </td>
                     @endforeach
                 </tr>

@@ -4,21 +4,10 @@
     <tbody data-grow>
         @foreach ($form->called->rows as $at => $row)
             <tr>
+                <td><x-pick-cell :form="$form->called" :at="$at" field="customer" label="Customer" none="nobody" /></td>
                 <td>
-                    <select @class(['form-select', 'is-wrong' => $form->called->isWrong($at, 'customer')])
-                        name="{{ $form->called->name($at, 'customer') }}" aria-label="Customer">
-                        <option value="">nobody</option>
-                        @foreach ($form->called->choices['customer'] as $id => $name)
-                            <option value="{{ $id }}" @selected($row['customer'] == $id)>{{ $name }}</option>
-                        @endforeach
-                    </select>
-                    <x-why :field="$form->called->key($at, 'customer')" />
-                </td>
-                <td>
-                    <input @class(['form-control', 'is-wrong' => $form->called->isWrong($at, 'number')])
-                        name="{{ $form->called->name($at, 'number') }}" value="{{ $row['number'] }}" size="18"
-                        maxlength="60" autocomplete="off" aria-label="Number the customer uses">
-                    <x-why :field="$form->called->key($at, 'number')" />
+                    <x-cell :form="$form->called" :at="$at" field="number" label="Number the customer uses" size="18"
+                        maxlength="60" />
                 </td>
             </tr>
         @endforeach

@@ -8,16 +8,12 @@
         @foreach ($form->sold->rows as $at => $row)
             <tr>
                 <td>
-                    <input @class(['form-control', 'is-wrong' => $form->sold->isWrong($at, 'level')])
-                        name="{{ $form->sold->name($at, 'level') }}" value="{{ $row['level'] }}" size="12"
-                        maxlength="20" list="levels" placeholder="all" autocomplete="off" aria-label="Price level">
-                    <x-why :field="$form->sold->key($at, 'level')" />
+                    <x-cell :form="$form->sold" :at="$at" field="level" label="Price level" size="12" maxlength="20"
+                        list="levels" placeholder="all" />
                 </td>
                 <td>
-                    <input @class(['form-control', 'is-wrong' => $form->sold->isWrong($at, 'prices')])
-                        name="{{ $form->sold->name($at, 'prices') }}" value="{{ $row['prices'] }}" size="26"
-                        maxlength="200" autocomplete="off" aria-label="Prices of this level">
-                    <x-why :field="$form->sold->key($at, 'prices')" />
+                    <x-cell :form="$form->sold" :at="$at" field="prices" label="Prices of this level" size="26"
+                        maxlength="200" />
                 </td>
             </tr>
         @endforeach

@@ -15,38 +15,24 @@
             @foreach ($form->sources->rows as $at => $row)
                 <tr>
                     <td>
-                        <select @class(['form-select', 'is-wrong' => $form->sources->isWrong($at, 'supplier')])
-                            name="{{ $form->sources->name($at, 'supplier') }}" aria-label="Sold by">
-                            <option value="">nobody</option>
-                            @foreach ($form->sources->choices['supplier'] as $id => $name)
-                                <option value="{{ $id }}" @selected($row['supplier'] == $id)>{{ $name }}</option>
-                            @endforeach
-                        </select>
-                        <x-why :field="$form->sources->key($at, 'supplier')" />
+                        <x-pick-cell :form="$form->sources" :at="$at" field="supplier" label="Sold by" none="nobody" />
                     </td>
                     <td>
-                        <input class="form-control" name="{{ $form->sources->name($at, 'number') }}"
-                            value="{{ $row['number'] }}" maxlength="60" size="14" autocomplete="off"
-                            aria-label="Their number">
-                        <x-why :field="$form->sources->key($at, 'number')" />
+                        <x-cell :form="$form->sources" :at="$at" field="number" label="Their number" size="14"
+                            maxlength="60" />
                     </td>
                     <td class="n">
-                        <input class="form-control n few" name="{{ $form->sources->name($at, 'minimum') }}"
-                            value="{{ $row['minimum'] }}" inputmode="decimal" autocomplete="off" aria-label="At least">
-                        <x-why :field="$form->sources->key($at, 'minimum')" />
+                        <x-cell class="n few" :form="$form->sources" :at="$at" field="minimum" label="At least"
+                            inputmode="decimal" />
                     </td>
                     <td class="n">
-                        <input class="form-control n few" name="{{ $form->sources->name($at, 'lead_time_days') }}"
-                            value="{{ $row['lead_time_days'] }}" inputmode="numeric" placeholder="as above"
-                            autocomplete="off" aria-label="Lead time of this supplier, days">
-                        <x-why :field="$form->sources->key($at, 'lead_time_days')" />
+                        <x-cell class="n few" :form="$form->sources" :at="$at" field="lead_time_days"
+                            label="Lead time of this supplier, days" inputmode="numeric" placeholder="as above" />
                     </td>
                     @can('see-money')
                         <td>
-                            <input @class(['form-control', 'is-wrong' => $form->sources->isWrong($at, 'prices')])
-                                name="{{ $form->sources->name($at, 'prices') }}" value="{{ $row['prices'] }}" size="26"
-                                maxlength="200" autocomplete="off" aria-label="Prices">
-                            <x-why :field="$form->sources->key($at, 'prices')" />
+                            <x-cell :form="$form->sources" :at="$at" field="prices" label="Prices" size="26"
+                                maxlength="200" />
                         </td>
                     @endcan
                     <td></td>

@@ -9,12 +9,8 @@
                 @foreach ($form->substituteFields() as $field => [$label, $size, $says])
                     <td>
                         @if ($field === 'q')<span class="sub">÷</span>@endif
-                        <input @class(['form-control d-inline-block w-auto',
-                            'is-wrong' => $form->substitutes->isWrong($at, $field)])
-                            name="{{ $form->substitutes->name($at, $field) }}" value="{{ $row[$field] }}"
-                            size="{{ $size }}" maxlength="40" placeholder="{{ $says }}" autocomplete="off"
-                            aria-label="{{ $label }}">
-                        <x-why :field="$form->substitutes->key($at, $field)" />
+                        <x-cell class="d-inline-block w-auto" :form="$form->substitutes" :at="$at" :field="$field"
+                            :label="$label" :size="$size" maxlength="40" :placeholder="$says" />
                     </td>
                 @endforeach
                 <td></td>

@@ -7,23 +7,17 @@
         @foreach ($form->units->rows as $at => $row)
             <tr>
                 <td>
-                    <input @class(['form-control', 'is-wrong' => $form->units->isWrong($at, 'unit')])
-                        name="{{ $form->units->name($at, 'unit') }}" value="{{ $row['unit'] }}" size="6" maxlength="12"
-                        placeholder="unit" autocomplete="off" aria-label="Other unit">
-                    <x-why :field="$form->units->key($at, 'unit')" />
+                    <x-cell :form="$form->units" :at="$at" field="unit" label="Other unit" size="6" maxlength="12"
+                        placeholder="unit" />
                 </td>
                 <td class="n">
-                    <input @class(['form-control n few', 'is-wrong' => $form->units->isWrong($at, 'p')])
-                        name="{{ $form->units->name($at, 'p') }}" value="{{ $row['p'] }}" inputmode="numeric"
-                        autocomplete="off" aria-label="Stock units">
-                    <x-why :field="$form->units->key($at, 'p')" />
+                    <x-cell class="n few" :form="$form->units" :at="$at" field="p" label="Stock units"
+                        inputmode="numeric" />
                 </td>
                 <td>÷</td>
                 <td class="n">
-                    <input @class(['form-control n few', 'is-wrong' => $form->units->isWrong($at, 'q')])
-                        name="{{ $form->units->name($at, 'q') }}" value="{{ $row['q'] }}" inputmode="numeric"
-                        placeholder="1" autocomplete="off" aria-label="Divided by">
-                    <x-why :field="$form->units->key($at, 'q')" />
+                    <x-cell class="n few" :form="$form->units" :at="$at" field="q" label="Divided by"
+                        inputmode="numeric" placeholder="1" />
                 </td>
                 <td></td>
             </tr>

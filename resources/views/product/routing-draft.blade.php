@@ -23,18 +23,10 @@
                     <tr>
                         <td class="n">
                             <input type="hidden" name="{{ $form->name($at, 'id') }}" value="{{ $row['id'] }}">
-                            <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, 'number')])
-                                name="{{ $form->name($at, 'number') }}" value="{{ $row['number'] }}" inputmode="numeric"
-                                autocomplete="off" aria-label="Step">
-                            <x-why :field="$form->key($at, 'number')" />
+                            <x-cell class="n few ms-auto" :form="$form" :at="$at" field="number" label="Step"
+                                inputmode="numeric" />
                         </td>
-                        <td>
-                            <input @class(['form-control', 'is-wrong' => $form->isWrong($at, 'name')])
-                                name="{{ $form->name($at, 'name') }}" value="{{ $row['name'] }}" size="18"
-                                maxlength="60"
-                                autocomplete="off" aria-label="Name">
-                            <x-why :field="$form->key($at, 'name')" />
-                        </td>
+                        <td><x-cell :form="$form" :at="$at" field="name" label="Name" size="18" maxlength="60" /></td>
                         <td>
                             <select @class(['form-select', 'is-wrong' => $form->isWrong($at, 'at')])
                                 name="{{ $form->name($at, 'at') }}" aria-label="At">
@@ -52,10 +44,8 @@
                         </td>
                         @foreach (['setup' => 'Setup, minutes', 'rate' => 'Run'] as $field => $says)
                             <td class="n">
-                                <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, $field)])
-                                    name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}" inputmode="decimal"
-                                    autocomplete="off" aria-label="{{ $says }}">
-                                <x-why :field="$form->key($at, $field)" />
+                                <x-cell class="n few ms-auto" :form="$form" :at="$at" :field="$field" :label="$says"
+                                    inputmode="decimal" />
                             </td>
                         @endforeach
                         <td>
@@ -69,17 +59,14 @@
                         </td>
                         @foreach ($form->choices['figures'] as $field => $says)
                             <td class="n">
-                                <input @class(['form-control n few ms-auto', 'is-wrong' => $form->isWrong($at, $field)])
-                                    name="{{ $form->name($at, $field) }}" value="{{ $row[$field] }}" inputmode="decimal"
-                                    autocomplete="off" aria-label="{{ $says }}">
-                                <x-why :field="$form->key($at, $field)" />
+                                <x-cell class="n few ms-auto" :form="$form" :at="$at" :field="$field" :label="$says"
+                                    inputmode="decimal" />
                             </td>
                         @endforeach
                         <td class="tight">
                             <details @class(['more over', 'wrong' => $form->isMoreWrong($at)])
                                 @if ($form->isMoreWrong($at)) open @endif>
-                                <summary>more</summary>
-                                <span class="sub">{{ $form->more($at) }}</span>
+                                <summary>more <span class="sub">{{ $form->more($at) }}</span></summary>
                                 <div class="line-more">
                                     @foreach ($form->choices['more'] as $field => $says)
                                         <label>
