@@ -2,12 +2,14 @@
 
 namespace App\View;
 
+use App\Access\Deed;
 use App\Models\Calendar;
 use App\Models\WorkCentre;
 use App\Queries\Settings\CrewList;
 use App\Queries\Settings\PlaceList;
 use App\Queries\Settings\UnitList;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Gate;
 
 /** A short list that is kept as a whole: what its rows hold, and what can be typed into each. */
 final readonly class KeptList
@@ -137,6 +139,11 @@ final readonly class KeptList
     {
         $begin = ['id' => '', 'version' => '', 'code' => '', 'uses' => '', ...$empty];
 
-        return DraftForm::of($rows->values()->all(), $begin, more: 2, list: $list);
+        return DraftForm::of(
+            $rows->values()->all(),
+            $begin,
+            more: Gate::allows(Deed::SetUp->value) ? 2 : 0,
+            list: $list,
+        );
     }
 }
