@@ -35,15 +35,7 @@ final class Refusals
     public static function render(Exceptions $exceptions): void
     {
         $exceptions->dontReport(Refusal::class);
-        $exceptions->map(
-            fn (PostTooLargeException $tooMuch): HttpException => new HttpException(
-                413,
-                'That was more than '
-                    .Upload::words()
-                    .', which is the most that can be sent at once. Nothing of it was taken in. Send it in parts.',
-                $tooMuch,
-            ),
-        );
+        $exceptions->map(fn (PostTooLargeException $tooMuch): HttpException => self::tooMuch($tooMuch));
         $exceptions->render(
             fn (Refusal $refusal, Request $request) => self::back(
                 $request,
@@ -65,6 +57,14 @@ final class Refusals
                 : null,
         );
         $exceptions->render(fn (Throwable $failure, Request $request) => self::afterBooking($failure, $request));
+    }
+
+    private static function tooMuch(PostTooLargeException $tooMuch): HttpException
+    {
+        $says = 'That was more than '.Upload::words()
+            .', which is the most that can be sent at once. Nothing of it was taken in. Send it in parts.';
+
+        return new HttpException(413, $says, $tooMuch);
     }
 
     /** @param  array<array-key, string>  $reasons  a string key names the field a sentence belongs beside */

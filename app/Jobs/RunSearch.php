@@ -48,31 +48,20 @@ class RunSearch implements ShouldQueue
         // the plan as it is at this minute: what the clock has moved is no move of the search
         $found = ScheduleSearch::solve($problem, $schedule->steps, $row->seed, self::ENOUGH, $goOn, $row->moved_weight);
         $ran = round(microtime(true) - $began, 1);
+        $came = ['cost_before' => $before, 'iterations' => $found->iterations, 'ran' => $ran];
         if (! $found->isBetter) {
-            $this->end([
-                'cost' => $before,
-                'cost_before' => $before,
-                'iterations' => $found->iterations,
-                'ran' => $ran,
-            ]);
+            $this->end(['cost' => $before, ...$came]);
 
             return;
         }
-        $name = 'Search of '.now(config()->string('pace.zone'))->format('H:i');
         $plan = $whatIf->found(
-            $name,
+            'Search of '.now(config()->string('pace.zone'))->format('H:i'),
             "{$ran} s, seed {$found->seed}, {$found->iterations} iterations.",
             Person::query()->findOrFail($row->user_id),
             $found->schedule->steps,
             $facts,
         );
-        $this->end([
-            'plan_id' => $plan->id,
-            'cost' => $found->cost,
-            'cost_before' => $before,
-            'iterations' => $found->iterations,
-            'ran' => $ran,
-        ]);
+        $this->end(['plan_id' => $plan->id, 'cost' => $found->cost, ...$came]);
     }
 
     /** @param  array<string, mixed>  $values */

@@ -129,17 +129,9 @@ final class Folder
             : CsvFile::rows($path, $spec, $this->keep(...));
         foreach ($rows as $line => $cells) {
             if (++$lines > self::LINES) {
-                $this->problem(
-                    $spec->name,
-                    $line,
-                    '',
-                    'is one line too many: '.number_format(
-                        self::LINES,
-                        0,
-                        '.',
-                        ' ',
-                    ).' at most in one file. Import it in parts.',
-                );
+                $most = number_format(self::LINES, 0, '.', ' ');
+                $says = "is one line too many: {$most} at most in one file. Import it in parts.";
+                $this->problem($spec->name, $line, '', $says);
                 break;
             }
             $this->absent[$spec->name] ??= $spec->without(array_keys($cells));

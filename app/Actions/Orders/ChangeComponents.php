@@ -68,37 +68,44 @@ final class ChangeComponents
                     throw OrderRefused::allUsed();
                 }
                 $amount = $item->quantity($quantity)->amount;
-                $used = BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity);
-                $ledger->change(
-                    $order,
-                    "component {$component->item->number}",
-                    Amount::plain($component->planned_quantity),
-                    Amount::plain($used),
-                );
-                $component->planned_quantity = (string) $used;
-                $component->save();
-                $order
-                    ->components()
-                    ->create([
-                        'position' => ($order->components()->max('position') ?? 0) + 10,
-                        'item_id' => $item->id,
-                        'step_number' => $component->step_number,
-                        'baseline_quantity' => '0',
-                        'planned_quantity' => (string) $amount,
-                        'issue_by' => $component->issue_by,
-                    ]);
-                $ledger->change(
-                    $order,
-                    "component {$item->number}, for {$component->item->number}",
-                    '',
-                    Amount::plain($amount),
-                );
+                self::endAtUsed($ledger, $order, $component);
+                self::begin($ledger, $order, $component, $item, $amount);
 
                 return "Order {$order->number} takes "
                     .Amount::plain($amount)
                     ." {$item->unit->code} {$item->label()} instead of {$component->item->label()}.";
             },
         );
+    }
+
+    /** No more of it than was used. */
+    private static function endAtUsed(Ledger $ledger, Order $order, OrderComponent $component): void
+    {
+        $used = BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity);
+        $what = "component {$component->item->number}";
+        $ledger->change($order, $what, Amount::plain($component->planned_quantity), Amount::plain($used));
+        $component->planned_quantity = (string) $used;
+        $component->save();
+    }
+
+    /** Another item, at the step and in the way of the one it stands in for. */
+    private static function begin(
+        Ledger $ledger,
+        Order $order,
+        OrderComponent $for,
+        Item $item,
+        BigDecimal $amount,
+    ): void {
+        $order->components()->create([
+            'position' => ($order->components()->max('position') ?? 0) + 10,
+            'item_id' => $item->id,
+            'step_number' => $for->step_number,
+            'baseline_quantity' => '0',
+            'planned_quantity' => (string) $amount,
+            'issue_by' => $for->issue_by,
+        ]);
+        $what = "component {$item->number}, for {$for->item->number}";
+        $ledger->change($order, $what, '', Amount::plain($amount));
     }
 
     public function add(

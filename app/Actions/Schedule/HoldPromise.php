@@ -45,33 +45,44 @@ final class HoldPromise
             if ($promised === null) {
                 throw PlanRefused::allInStock();
             }
-            $zone = config()->string('pace.zone');
             $finish = CarbonImmutable::createFromTimestamp($promised->finish * 60, 'UTC');
             if ($date->said !== null && $finish > $date->said->addMinutes(60)) {
-                throw PlanRefused::dateGone($finish->setTimezone($zone)->format('D j M H:i'));
+                throw PlanRefused::dateGone(self::said($finish));
             }
-            $item = Item::query()->with('unit')->findOrFail($date->itemId);
-            $id = DB::table('promises')->insertGetId([
-                'booking_id' => $ledger->booking->id,
-                'user_id' => $signed->person->id,
-                'item_id' => $date->itemId,
-                'quantity' => (string) $answer->made,
-                'for' => $date->for,
-                'finish_at' => $finish,
-                'held_until' => now()->addHours($date->hours),
-                'jobs' => '[]',
-            ]);
-            DB::table('promises')
-                ->where('id', $id)
-                ->update(['jobs' => json_encode(self::jobs($id, $answer->jobs, $promised))]);
-            $ledger->says(
-                "Held for {$date->hours} h: "
-                    .Amount::plain($answer->made)
-                    ." {$item->unit->code} {$item->name}, finished "
-                    .$finish->setTimezone($zone)->format('D j M H:i')
-                    .($date->for === '' ? '.' : ", for {$date->for}."),
-            );
+            $this->keep($ledger, $date, $answer, $promised, $finish, $signed);
         }));
+    }
+
+    private static function said(CarbonImmutable $finish): string
+    {
+        return $finish->setTimezone(config()->string('pace.zone'))->format('D j M H:i');
+    }
+
+    /** Its jobs stay in the plan until it is released, or time is up. */
+    private function keep(
+        Ledger $ledger,
+        DateToHold $date,
+        PromiseAnswer $answer,
+        Promised $promised,
+        CarbonImmutable $finish,
+        Signed $signed,
+    ): void {
+        $item = Item::query()->with('unit')->findOrFail($date->itemId);
+        $id = DB::table('promises')->insertGetId([
+            'booking_id' => $ledger->booking->id,
+            'user_id' => $signed->person->id,
+            'item_id' => $date->itemId,
+            'quantity' => (string) $answer->made,
+            'for' => $date->for,
+            'finish_at' => $finish,
+            'held_until' => now()->addHours($date->hours),
+            'jobs' => '[]',
+        ]);
+        $jobs = json_encode(self::jobs($id, $answer->jobs, $promised));
+        DB::table('promises')->where('id', $id)->update(['jobs' => $jobs]);
+        $what = Amount::plain($answer->made)." {$item->unit->code} {$item->name}";
+        $for = $date->for === '' ? '.' : ", for {$date->for}.";
+        $ledger->says("Held for {$date->hours} h: {$what}, finished ".self::said($finish).$for);
     }
 
     /** @throws Refused */

@@ -83,19 +83,28 @@ final class PlanChanges
                 }
                 $isSame = count($facts) === 0 && $standing->pins() == $pins;
                 $this->bring($plan, $standing, $load, $ledger->booking, $isSame);
-                $plan->change_id = DB::table('plan_changes')->insertGetId([
-                    'plan_id' => $planId,
-                    'booking_id' => $ledger->booking->id,
-                    'user_id' => $signed->person->id,
-                    'before' => $before,
-                    'facts' => json_encode($facts->getArrayCopy()),
-                ]);
-                $plan->save();
-                // a new deed ends what could be redone
-                DB::table('plan_changes')->where('plan_id', $planId)->where('is_undone', true)->delete();
-                $this->forgetOld($planId);
+                $this->keep($plan, $ledger->booking, $signed, $before, $facts->getArrayCopy());
             },
         ));
+    }
+
+    /**
+     * What stood before the deed, so that it can be undone; a new deed ends what could be redone.
+     *
+     * @param  array<int, array<string, mixed>>  $facts
+     */
+    private function keep(Plan $plan, Booking $booking, Signed $signed, string $before, array $facts): void
+    {
+        $plan->change_id = DB::table('plan_changes')->insertGetId([
+            'plan_id' => $plan->id,
+            'booking_id' => $booking->id,
+            'user_id' => $signed->person->id,
+            'before' => $before,
+            'facts' => json_encode($facts),
+        ]);
+        $plan->save();
+        DB::table('plan_changes')->where('plan_id', $plan->id)->where('is_undone', true)->delete();
+        $this->forgetOld($plan->id);
     }
 
     /**

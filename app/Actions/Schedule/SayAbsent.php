@@ -49,19 +49,26 @@ final class SayAbsent
                 }
                 foreach ($machine === 0 ? range(1, $centre->machines) : [$machine] as $one) {
                     $who = ['work_centre_id' => $workCentre, 'machine' => $one];
-                    if ($until === null && self::isAway('downtimes', $who)) {
-                        throw Refused::because(
-                            "{$centre->name} {$one} is down already, until nobody knows when. Say that it is back "
-                                .'first.',
-                            'machine',
-                        );
-                    }
+                    $until !== null ?: self::assertThere($who, "{$centre->name} {$one}");
                     $this->write('downtimes', $who, self::span($from, $until), $ledger, $signed);
                 }
                 $which = $machine === 0 || $centre->machines === 1 ? '' : " {$machine}";
                 $ledger->says("{$centre->name}{$which} is down ".self::words($from, $until).self::why($signed));
             }),
         );
+    }
+
+    /**
+     * @param  array<string, int>  $who
+     *
+     * @throws Refused when it is down already, and nobody knows until when
+     */
+    private static function assertThere(array $who, string $machine): void
+    {
+        if (self::isAway('downtimes', $who)) {
+            $says = "{$machine} is down already, until nobody knows when. Say that it is back first.";
+            throw Refused::because($says, 'machine');
+        }
     }
 
     /** @throws Refused */

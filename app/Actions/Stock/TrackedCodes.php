@@ -22,18 +22,12 @@ final class TrackedCodes
      */
     public static function split(Item $item, BigDecimal $quantity, string $codes): array
     {
-        $list = array_values(array_filter(array_map(trim(...), preg_split('/[\r\n,;]+/', $codes) ?: []),
-            fn (string $code): bool => $code !== ''));
+        $list = self::listed($codes);
         if (! $item->isTracked()) {
             return $list === [] ? [['lot' => 0, 'quantity' => $quantity]]
                 : throw Refused::because("{$item->label()} is not tracked by lot. Leave the lot empty.", 'codes');
         }
-        foreach ($list as $code) {
-            if (mb_strlen($code) > 60) {
-                throw Refused::because("{$code}: a lot or serial has 60 characters at most.", 'codes');
-            }
-            Code::of($code, 'codes');
-        }
+        array_walk($list, self::assertCode(...));
         if ($item->tracking === Tracking::Lot) {
             if (count($list) !== 1) {
                 throw Refused::because("{$item->label()} is tracked by lot. Type one lot for this receipt.", 'codes');
@@ -41,23 +35,53 @@ final class TrackedCodes
 
             return [['lot' => self::lot($item, $list[0]), 'quantity' => $quantity]];
         }
-        if (! $quantity->isEqualTo(count($list))) {
-            $left = $quantity->minus(count($list));
+        self::assertSerials($quantity, $list);
+
+        return array_map(
+            fn (string $code): array => ['lot' => self::lot($item, $code), 'quantity' => BigDecimal::one()],
+            $list,
+        );
+    }
+
+    /** @return list<string> as they were typed, parted by lines or commas */
+    private static function listed(string $codes): array
+    {
+        $parts = array_map(trim(...), preg_split('/[\r\n,;]+/', $codes) ?: []);
+
+        return array_values(array_filter($parts, fn (string $code): bool => $code !== ''));
+    }
+
+    /** @throws Refused */
+    private static function assertCode(string $code): void
+    {
+        if (mb_strlen($code) > 60) {
+            throw Refused::because("{$code}: a lot or serial has 60 characters at most.", 'codes');
+        }
+        Code::of($code, 'codes');
+    }
+
+    /**
+     * One for each piece, each once.
+     *
+     * @param  list<string>  $list
+     *
+     * @throws Refused
+     */
+    private static function assertSerials(BigDecimal $quantity, array $list): void
+    {
+        $pieces = Amount::plain($quantity);
+        $left = $quantity->minus(count($list));
+        if (! $left->isZero()) {
+            $over = Amount::plain($left->negated());
             throw Refused::because($left->isPositive()
-                ? sprintf('%s of %s serials are still to be named.', Amount::plain($left), Amount::plain($quantity))
-                : sprintf('%d serials for %s pieces. Take %s out.', count($list), Amount::plain($quantity),
-                    Amount::plain($left->negated())), 'codes');
+                ? Amount::plain($left)." of {$pieces} serials are still to be named."
+                : count($list)." serials for {$pieces} pieces. Take {$over} out.", 'codes');
         }
         $times = array_count_values(array_map(Code::keyOf(...), $list));
         $twice = array_filter($list, fn (string $code): bool => $times[Code::keyOf($code)] > 1);
         if ($twice !== []) {
             throw Refused::because('A serial is named twice: '.implode(', ', $twice).'.', 'codes');
         }
-
-        return array_map(
-            fn (string $code): array => ['lot' => self::lot($item, $code), 'quantity' => BigDecimal::one()],
-            $list,
-        );
     }
 
     /**

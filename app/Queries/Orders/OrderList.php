@@ -16,6 +16,14 @@ use KeepPace\Core\Planning\OrderState;
 /** Orders with their plan, as the lists show them. */
 final class OrderList
 {
+    private const ORDER = [
+        'o.id', 'o.number', 'o.quantity', 'out.received_quantity', 'o.state', 'o.is_held', 'o.is_loaded_late',
+        'o.due_on', 'o.rank', 'o.version', 'o.short_reason', 'o.item_id', 'o.created_at',
+        'i.number AS item_number', 'i.name AS item_name', 'i.tracking', 'u.code AS unit', 'p.finish_at',
+        'p.due_at', 'p.late_minutes', 'p.readiness', 'p.can_start', 'p.blocks', 'p.unplaced', 'p.order_by',
+        'p.late_for',
+    ];
+
     public const PAGE = 80;
 
     /** @return Collection<int, ListedOrder> one page, in rank order; what is over newest first */
@@ -147,34 +155,7 @@ final class OrderList
             ->leftJoin('plan_orders AS p', fn ($join) => $join
                 ->on('p.order_id', 'o.id')
                 ->where('p.plan_id', Plan::LIVE))
-            ->select([
-                'o.id',
-                'o.number',
-                'o.quantity',
-                'out.received_quantity',
-                'o.state',
-                'o.is_held',
-                'o.is_loaded_late',
-                'o.due_on',
-                'o.rank',
-                'o.version',
-                'o.short_reason',
-                'o.item_id',
-                'o.created_at',
-                'i.number AS item_number',
-                'i.name AS item_name',
-                'i.tracking',
-                'u.code AS unit',
-                'p.finish_at',
-                'p.due_at',
-                'p.late_minutes',
-                'p.readiness',
-                'p.can_start',
-                'p.blocks',
-                'p.unplaced',
-                'p.order_by',
-                'p.late_for',
-            ])
+            ->select(self::ORDER)
             ->selectSub(
                 fn (Builder $cover) => self::ties($cover)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')"),
                 'customers',

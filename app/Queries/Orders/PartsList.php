@@ -5,6 +5,7 @@ namespace App\Queries\Orders;
 use App\Models\Plan;
 use App\Reading\Cut;
 use App\Shop\Shelves;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\ItemKind;
@@ -14,6 +15,13 @@ use KeepPace\Core\Structure\ItemKind;
  */
 final class PartsList
 {
+    private const COLUMNS = [
+        'c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity',
+        'p.from_stock', 'p.missing', 'p.coming', 'st.quantity AS on_hand', 'i.number AS item_number',
+        'i.name AS item_name', 'u.code AS unit', 'o.number AS order_number', 'o.state', 'o.is_held',
+        'oi.name AS made', 'r.readiness', 'r.can_start', 'r.blocks', 'r.unplaced',
+    ];
+
     private const MOST = 1500;
 
     /**
@@ -23,7 +31,27 @@ final class PartsList
      */
     public static function of(array $orders, string $show): Cut
     {
-        $query = DB::table('order_components AS c')
+        $query = self::open()
+            ->when($orders !== [], fn ($query) => $query->whereIn('o.id', $orders))
+            ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))
+            ->when(
+                $show === 'waits',
+                fn ($query) => $query->where(
+                    fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'"),
+                ),
+            )
+            ->orderByRaw('r.place_in_rank IS NULL, r.place_in_rank, o.id')
+            ->orderBy('c.step_number')
+            ->orderBy('c.position')
+            ->select(self::COLUMNS);
+
+        return Cut::read($query, self::MOST, PartsRow::from(...));
+    }
+
+    /** Components of open orders that are not all used, with what there is for them. */
+    private static function open(): Builder
+    {
+        return DB::table('order_components AS c')
             ->leftJoinSub(Shelves::sums(), 'st', 'st.item_id', 'c.item_id')
             ->join('orders AS o', 'o.id', 'c.order_id')
             ->join('items AS i', 'i.id', 'c.item_id')
@@ -40,42 +68,6 @@ final class PartsList
             ->whereIn('o.state', OrderState::OPEN)
             ->where('o.is_held', false)
             ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
-            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
-            ->when($orders !== [], fn ($query) => $query->whereIn('o.id', $orders))
-            ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))
-            ->when(
-                $show === 'waits',
-                fn ($query) => $query->where(
-                    fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'"),
-                ),
-            )
-            ->orderByRaw('r.place_in_rank IS NULL, r.place_in_rank, o.id')
-            ->orderBy('c.step_number')
-            ->orderBy('c.position')
-            ->select([
-                'c.id',
-                'c.order_id',
-                'c.item_id',
-                'c.step_number',
-                'c.planned_quantity',
-                'c.used_quantity',
-                'p.from_stock',
-                'p.missing',
-                'p.coming',
-                'st.quantity AS on_hand',
-                'i.number AS item_number',
-                'i.name AS item_name',
-                'u.code AS unit',
-                'o.number AS order_number',
-                'o.state',
-                'o.is_held',
-                'oi.name AS made',
-                'r.readiness',
-                'r.can_start',
-                'r.blocks',
-                'r.unplaced',
-            ]);
-
-        return Cut::read($query, self::MOST, PartsRow::from(...));
+            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity');
     }
 }

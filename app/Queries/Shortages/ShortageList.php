@@ -17,6 +17,13 @@ use KeepPace\Core\Planning\OrderState;
  */
 final readonly class ShortageList
 {
+    private const COMPONENT = [
+        'c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'p.missing', 'p.coming', 'p.from_stock',
+        'p.order_by', 'o.number AS order_number', 'o.state', 'o.due_on', 'o.version', 'o.short_reason',
+        'i.number AS item_number', 'i.name AS item_name', 'i.lot_sizing', 'i.lot_quantity', 'i.lot_least',
+        'u.code AS unit', 's.name AS supplier', 'po.late_minutes', 'po.place_in_rank',
+    ];
+
     private const HOLDERS = 4;
 
     /**
@@ -141,30 +148,7 @@ final readonly class ShortageList
             ->join('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
             ->where('p.plan_id', Plan::LIVE)
             ->whereIn('o.state', OrderState::OPEN)
-            ->select([
-                'c.id',
-                'c.order_id',
-                'c.item_id',
-                'c.step_number',
-                'p.missing',
-                'p.coming',
-                'p.from_stock',
-                'p.order_by',
-                'o.number AS order_number',
-                'o.state',
-                'o.due_on',
-                'o.version',
-                'o.short_reason',
-                'i.number AS item_number',
-                'i.name AS item_name',
-                'i.lot_sizing',
-                'i.lot_quantity',
-                'i.lot_least',
-                'u.code AS unit',
-                's.name AS supplier',
-                'po.late_minutes',
-                'po.place_in_rank',
-            ])
+            ->select(self::COMPONENT)
             // the first open step at or after the one that needs it
             ->selectRaw(
                 '(SELECT MIN(ps.start_at) FROM order_steps os

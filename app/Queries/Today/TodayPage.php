@@ -82,10 +82,7 @@ final readonly class TodayPage
                 'late' => $late->count(),
                 'for_parts' => $late->filter(fn (OpenOrder $order): bool => $order->isLateForParts())->count(),
                 'receive' => ReceiveList::count(),
-                'shippable' => Ties::fromStock()
-                    ->join('customer_order_lines AS l', 'l.id', 't.line_id')
-                    ->where('l.is_open', true)
-                    ->count(),
+                'shippable' => self::shippable(),
             ],
             CustomerOrderList::page('uncovered', ''),
             OutsideJob::all($deliveries),
@@ -94,13 +91,28 @@ final readonly class TodayPage
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
             ($open = QuestionList::open(5))->rows,
             $open->count + count(ArrivalList::asked($deliveries)),
-            DB::table('plan_components AS p')
-                ->join('order_components AS c', 'c.id', 'p.component_id')
-                ->where('p.plan_id', Plan::LIVE)
-                ->where('p.missing', '>', 0)
-                ->distinct()
-                ->count('c.item_id'),
+            self::missingItems(),
         );
+    }
+
+    /** Lines that wait with stock kept for them. */
+    private static function shippable(): int
+    {
+        return Ties::fromStock()
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
+            ->where('l.is_open', true)
+            ->count();
+    }
+
+    /** Items that open orders miss. */
+    private static function missingItems(): int
+    {
+        return DB::table('plan_components AS p')
+            ->join('order_components AS c', 'c.id', 'p.component_id')
+            ->where('p.plan_id', Plan::LIVE)
+            ->where('p.missing', '>', 0)
+            ->distinct()
+            ->count('c.item_id');
     }
 
     /** What most of the stuck orders miss: ", for the drive motor", ", 3 of them for the casting". */
