@@ -14,11 +14,11 @@ final readonly class Qualifications
     {
     }
 
-    /** @param  string  $written  parted by a bar or a comma */
+    /** @param  string  $written  parted by a bar, a comma or a semicolon */
     public static function read(string $written): self
     {
         $known = [];
-        foreach (preg_split('/[|,]/', $written) ?: [] as $one) {
+        foreach (preg_split('/[|,;]/', $written) ?: [] as $one) {
             $key = Code::keyOf($one);
             if ($key !== '') {
                 $known[$key] ??= trim($one);

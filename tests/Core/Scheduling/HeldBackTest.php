@@ -5,6 +5,7 @@ use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
 use KeepPace\Core\Scheduling\Plan\HeldBack;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 use KeepPace\Core\Scheduling\Step;
@@ -92,3 +93,26 @@ function heldStarts(Schedule $schedule): array
 {
     return array_map(fn ($one): int => $one->start, $schedule->steps);
 }
+
+it('is not begun before by a search either', function () {
+    $centres = [1 => new WorkCentre('a', 1, openUntilEight(40)), new WorkCentre('b', 1, openUntilEight(40))];
+    $held = new HeldBack($centres, null, 240);
+    $jobs = [];
+    mt_srand(8);
+    foreach (range(1, 12) as $id) {
+        $job = new Job($id, "J{$id}", $id, mt_rand(3, 15) * 1440, [
+            new Step($id * 10, mt_rand(1, 2), mt_rand(60, 300), setupNeedsMaterial: true),
+            new Step($id * 10 + 1, mt_rand(1, 2), mt_rand(60, 300), setupNeedsMaterial: true),
+        ]);
+        $jobs[] = $id % 3 === 0 ? $held->job($job) : $job;
+    }
+    $problem = new Problem(0, $centres, $jobs);
+    $plan = ForwardLoading::load($problem, []);
+    $found = ScheduleSearch::solve($problem, $plan->steps, 1, 400, fn (): bool => true);
+    expect(FullChecker::faults($problem, $found->schedule))->toBe([]);
+    foreach ($jobs as $job) {
+        foreach ($job->steps as $step) {
+            expect($found->schedule->steps[$step->id]->start)->toBeGreaterThanOrEqual($step->heldBackTo);
+        }
+    }
+});

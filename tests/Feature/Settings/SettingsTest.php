@@ -173,6 +173,28 @@ it('keeps who works where, and plans without who left', function () {
     $keep([$row([...$seen, 'name' => 'Ada Q.'])])->assertSessionHasErrors('crews.0.name'); // seen before the change
 });
 
+it('keeps what people are qualified for, each once, with a trail, and out and in by file', function () {
+    $nell = Person::query()->where('name', 'Nell Farrow')->firstOrFail();
+    $this->actingAs($this->shop->as(Role::Supervisor))->from('/crews')->put('/crews', [
+        'token' => $this->shop->token(),
+        'crews' => [[
+            'id' => (string) $nell->id,
+            'version' => (string) $nell->version,
+            'code' => (string) $nell->number,
+            'name' => $nell->name,
+            'work_centre_id' => (string) $nell->work_centre_id,
+            'calendar_id' => (string) $nell->calendar_id,
+            'qualifications' => 'crane, TIG; crane|tig',
+        ]],
+    ])->assertSessionHasNoErrors();
+    expect($nell->refresh()->getAttribute('qualifications'))->toBe('crane|TIG');
+    expect(DB::table('product_changes')->where('field', 'qualifications')->value('after'))
+        ->toBe('crane|TIG');
+    $file = "number,name,work_centre,calendar,qualifications\n{$nell->number},Nell Farrow,WELD,PLANT,crane\n";
+    expect($this->shop->import(['people.csv' => $file]))->toBe([])
+        ->and($nell->refresh()->getAttribute('qualifications'))->toBe('crane');
+});
+
 it('enters a calendar with the week of another', function () {
     $plant = DB::table('calendars')->where('code', 'PLANT')->value('id');
     $this->actingAs($this->shop->as(Role::Planner))
