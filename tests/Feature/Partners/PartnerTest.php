@@ -307,3 +307,18 @@ it('tells in a file what is no weekday, no mail and nobody it knows', function (
         ->toContain("'bo' is no mail address")
         ->toContain("'S-99' is not among the suppliers");
 });
+
+it('takes a supplier\'s calendar in by file and gives it out', function () {
+    $supplier = supplierOf('BRG-25');
+    $shifts = "calendar,weekday,from,to,kind\nHEXLEY,1,08:00,16:00,work\nHEXLEY,2,08:00,16:00,work\n";
+    $suppliers = "number,name,calendar\n{$supplier->number},{$supplier->name},HEXLEY\n";
+    expect($this->shop->import(['shifts.csv' => $shifts, 'suppliers.csv' => $suppliers]))->toBe([]);
+    $calendar = DB::table('calendars')->where('code', 'HEXLEY')->value('id');
+    expect($supplier->refresh()->calendar_id)->toBe($calendar);
+    // a file without the column leaves it, one that names none there is says so
+    $plain = "number,name\n{$supplier->number},{$supplier->name}\n";
+    expect($this->shop->import(['suppliers.csv' => $plain]))->toBe([])
+        ->and($supplier->refresh()->calendar_id)->toBe($calendar);
+    $wrong = "number,name,calendar\n{$supplier->number},{$supplier->name},NOWHERE\n";
+    expect($this->shop->import(['suppliers.csv' => $wrong]))->toHaveCount(1);
+});

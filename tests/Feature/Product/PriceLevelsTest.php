@@ -75,6 +75,21 @@ it('changes them on the page of the item, with a trail that hides money', functi
     expect(DB::table('item_prices')->count())->toBe(0);
 });
 
+it('keeps the level of a customer on his page, and offers those there are', function () {
+    $this->actingAs($this->shop->as(Role::Sales))->get("/customers/{$this->plain->id}/change")
+        ->assertSee('<option value="Dealers">', false);
+    $this->from("/customers/{$this->plain->id}/change")->put("/customers/{$this->plain->id}", [
+        'token' => $this->shop->token(),
+        'version' => $this->plain->refresh()->version,
+        'name' => $this->plain->name,
+        'address' => $this->plain->address,
+        'price_level' => 'dealers',
+    ])->assertSessionHasNoErrors();
+    $this->get("/customers/{$this->plain->id}")->assertSee('Price level');
+    expect(priceOf($this, $this->plain->refresh(), 'TRAY-40', '10'))->toBe('36')
+        ->and(DB::table('product_changes')->where('field', 'price level')->value('after'))->toBe('dealers');
+});
+
 it('finds an item by its maker\'s number', function () {
     ItemPage::change($this, 'BRG-25', ['makers_number' => 'ZX 6205-2R'])->assertSessionHasNoErrors();
     $bearing = $this->shop->item('BRG-25');
