@@ -1,9 +1,11 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Import\Files;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\Structure;
+use App\Papers\ProductFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
@@ -82,6 +84,18 @@ it('asks for a part that it does not take, and for one way only', function () {
         ->assertSessionHasErrors('used_up');
     sendApproval($this, ['used_up' => 'x'])->assertSessionHasErrors('used_up');
     expect($this->draft->refresh()->isDraft())->toBeTrue();
+});
+
+it('goes out by file as a draft, and comes in again without a change', function () {
+    sendApproval($this, ['used_up' => (string) $this->shop->item('HINGE-O')->id])->assertSessionHasNoErrors();
+    $path = tempnam(sys_get_temp_dir(), 'kp');
+    (new ProductFile(Files::all()['structures'], true))->write($path, 'csv');
+    $file = (string) file_get_contents($path);
+    expect($file)->toContain('BOX-X,A,approved,')->toContain('BOX-X,B,draft,');
+    $changes = DB::table('product_changes')->count();
+    expect($this->shop->import(['structures.csv' => $file]))->toBe([])
+        ->and(DB::table('product_changes')->count())->toBe($changes)
+        ->and($this->draft->refresh()->isWaiting())->toBeTrue();
 });
 
 it('is overtaken by what is approved later', function () {
