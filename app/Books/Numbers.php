@@ -31,11 +31,22 @@ final class Numbers
      */
     public static function locked(string $code): array
     {
-        self::begin($code);
-        $row = Row::first(DB::table('numberings')->where('code', $code)->lockForUpdate(), fn (Row $row): Row => $row)
-            ?? throw new \LogicException("No numbering {$code}.");
+        $row = self::row($code);
+        if ($row === null) {
+            self::begin($code);
+            $row = self::row($code) ?? throw new \LogicException("No numbering {$code}.");
+        }
 
         return [$row->text('prefix'), $row->int('next')];
+    }
+
+    /**
+     * Asked for before it is begun: to begin one that is there leaves a shared lock on it, and two who hold that wait
+     * for each other.
+     */
+    private static function row(string $code): ?Row
+    {
+        return Row::first(DB::table('numberings')->where('code', $code)->lockForUpdate(), fn (Row $row): Row => $row);
     }
 
     /**
