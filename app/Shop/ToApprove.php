@@ -36,13 +36,16 @@ final class ToApprove
         if (! $draft instanceof Structure || ! $draft->isDraft()) {
             return [];
         }
-        $before = MadeOf::below([$draft->item_id])->lines[$draft->item->number] ?? [];
-        $kept = Row::ints($draft->lines()->toBase(), 'item_id');
+        $inForce = array_key_first(MadeOf::inForce(RevisionKind::Structure, [$draft->item_id]));
+        $gone = DB::table('structure_lines AS l')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->where('l.structure_id', $inForce)
+            ->whereNotIn('l.item_id', Row::ints($draft->lines()->toBase(), 'item_id'))
+            ->orderBy('l.position')
+            ->select(['i.id', 'i.number', 'i.name']);
         $parts = [];
-        foreach ($before as $line) {
-            if (! in_array($line->itemId, $kept, true)) {
-                $parts[$line->itemId] = "when {$line->item} {$line->name} is used up";
-            }
+        foreach (Row::all($gone, fn (Row $row): Row => $row) as $part) {
+            $parts[$part->int('id')] = "when {$part->text('number')} {$part->text('name')} is used up";
         }
 
         return $parts;

@@ -39,7 +39,6 @@ final class SplitOrder
         ...OrderCopy::STEP,
         'number',
         'source_step_id',
-        'transfer_quantity',
         ...OrderStep::RATES,
     ];
 

@@ -9,9 +9,9 @@
             @foreach ($holes as $hole)<li>{{ $hole }}</li>@endforeach
         </ul>
     @endif
-    <div class="actions mb-0">
+    <div class="actions mb-0 align-items-end">
         @can('approve')
-            <x-form class="actions mb-0" :to="route($name.'.approval', $draft->id)" key="approve">
+            <x-form class="actions mb-0 align-items-end" :to="route($name.'.approval', $draft->id)" key="approve">
                 <input type="hidden" name="version" value="{{ $draft->version }}">
                 @if ($asks)
                     <x-choice name="fits" label="Do the one before and this one fit each other?"
