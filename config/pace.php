@@ -14,6 +14,7 @@ return [
     'lead_time_days' => (int) env('PACE_LEAD_TIME_DAYS', 10),
     'goods_usable_from' => env('PACE_GOODS_USABLE_FROM'),
     'unknown_minutes' => 480,
+    'loading' => 'early',
     'late_margin' => (int) env('PACE_LATE_MARGIN', 480),
     'fence_minutes' => (int) env('PACE_FENCE_MINUTES', 1440),
     'outside_day_minutes' => 480,

@@ -142,6 +142,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/orders/{order}/split', [C\OrderController::class, 'split'])
         ->middleware('may:change-order')
         ->name('orders.split');
+    Route::post('/orders/{order}/copy', [C\OrderCopyController::class, 'store'])
+        ->middleware('may:change-order')
+        ->name('orders.copy');
     Route::post('/orders/{order}/short', [C\OrderController::class, 'short'])
         ->middleware('may:change-order')
         ->name('orders.short');

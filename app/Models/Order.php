@@ -45,6 +45,7 @@ use KeepPace\Core\Planning\WillGive;
  * @property \Illuminate\Support\Carbon|null $updated_at
  * @property-read Item $item
  * @property-read Structure|null $structure
+ * @property-read Routing|null $routing
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderComponent> $components
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderStep> $steps
  * @property-read OrderOutput|null $product
@@ -77,6 +78,12 @@ class Order extends Model
     public function structure(): BelongsTo
     {
         return $this->belongsTo(Structure::class);
+    }
+
+    /** @return BelongsTo<Routing, $this> */
+    public function routing(): BelongsTo
+    {
+        return $this->belongsTo(Routing::class);
     }
 
     /** @return HasMany<OrderComponent, $this> */

@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use KeepPace\Core\Structure\OutputKind;
 
 /**
@@ -20,6 +21,7 @@ use KeepPace\Core\Structure\OutputKind;
  * @property string $given_up_quantity what will not come any more
  * @property int $received_value cents
  * @property bool $is_open made by the database
+ * @property-read Order $order
  */
 class OrderOutput extends Model
 {
@@ -36,6 +38,12 @@ class OrderOutput extends Model
     protected function casts(): array
     {
         return ['kind' => OutputKind::class, 'is_open' => 'boolean'];
+    }
+
+    /** @return BelongsTo<Order, $this> */
+    public function order(): BelongsTo
+    {
+        return $this->belongsTo(Order::class);
     }
 
     public function received(): BigDecimal

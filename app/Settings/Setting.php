@@ -17,6 +17,7 @@ enum Setting: string
     case GoodsUsableFrom = 'goods_usable_from';
     case UnknownMinutes = 'unknown_minutes';
     case FenceMinutes = 'fence_minutes';
+    case Loading = 'loading';
     case LateMargin = 'late_margin';
     case OutsideDayMinutes = 'outside_day_minutes';
     case OvertimeHours = 'overtime_hours';
@@ -28,6 +29,8 @@ enum Setting: string
     public const REFUSE = 'refuse';
 
     public const YES = 'yes';
+
+    public const LATE = 'late';
 
     /** What each is for, in the trade's words. */
     private const HELP = [
@@ -42,6 +45,8 @@ enum Setting: string
         'unknown_minutes' => 'Of a machine that is down or a person who is away; counted from now, anew with '
             .'each planning.',
         'fence_minutes' => 'Where a work centre works without shifts. Else it is the shift that runs.',
+        'loading' => 'Late: nothing is begun before it must be, and less stands about; early: what can begin does, and '
+            .'there is time in hand. One order alone is loaded late on its own page.',
         'late_margin' => 'Of an order that is loaded as late as its date allows: so much open time is left before the '
             .'date, for what else stands on the machines.',
         'outside_day_minutes' => 'On pace strips, beside steps that are done here.',
@@ -65,6 +70,7 @@ enum Setting: string
             self::GoodsUsableFrom => 'Goods can be used from',
             self::UnknownMinutes => 'Open minutes lost where nobody knows until when',
             self::FenceMinutes => 'Minutes ahead that a search leaves alone',
+            self::Loading => 'Orders are loaded',
             self::LateMargin => 'Minutes in hand of what is loaded late',
             self::OutsideDayMinutes => 'Minutes of work that a day at a supplier is drawn as',
             self::OvertimeHours => 'Hours of overtime of an evening',
@@ -96,7 +102,7 @@ enum Setting: string
         return match ($this) {
             self::DueHour, self::SaturdayFrom, self::SaturdayTo => SettingType::Time,
             self::GoodsUsableFrom => SettingType::TimeOrNone,
-            self::BackflushShort, self::AuthorApproves => SettingType::Choice,
+            self::BackflushShort, self::AuthorApproves, self::Loading => SettingType::Choice,
             default => SettingType::Whole,
         };
     }
@@ -123,6 +129,7 @@ enum Setting: string
     {
         return match ($this) {
             self::BackflushShort => ['ask' => 'asks and goes on', self::REFUSE => 'is refused'],
+            self::Loading => ['early' => 'as early as they can be', self::LATE => 'as late as their dates allow'],
             self::AuthorApproves => ['no' => 'no, a second person does', self::YES => 'yes'],
             default => [],
         };

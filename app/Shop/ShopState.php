@@ -93,7 +93,7 @@ final class ShopState
                 $this->dueMinute($order->dueOn),
                 $this->stepsOf($order, $input, $pins),
             );
-            $jobs[] = $order->isLoadedLate ? $held->job($job) : $job;
+            $jobs[] = $this->isLoadedLate($order) ? $held->job($job) : $job;
         }
 
         return new Problem($now, $capacity->workCentres, [...$jobs, ...HeldPromises::jobs($now)], $capacity->crews,
@@ -123,10 +123,17 @@ final class ShopState
         return $steps;
     }
 
+    /** By itself, or because all are; without a date nothing is. */
+    private function isLoadedLate(OpenOrder $order): bool
+    {
+        return $order->dueOn !== null
+            && ($order->isLoadedLate || Settings::text(Setting::Loading) === Setting::LATE);
+    }
+
     /** What is loaded as late as its date allows has its open time there: as many days are looked up. */
     private function untilLoadedLate(int $days): int
     {
-        $late = $this->orders->filter(fn (OpenOrder $order): bool => $order->isLoadedLate && $order->dueOn !== null);
+        $late = $this->orders->filter(fn (OpenOrder $order): bool => $this->isLoadedLate($order));
         $due = $late->map(fn (OpenOrder $order): int => (int) $this->dueMinute($order->dueOn))->all();
         $until = intdiv(max([0, ...$due]) - self::minute($this->now), 1440) + 2;
 

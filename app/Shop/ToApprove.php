@@ -9,6 +9,7 @@ use App\Models\Routing;
 use App\Models\Structure;
 use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\Approval;
 use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\LineToApprove;
@@ -17,6 +18,9 @@ use KeepPace\Core\Structure\StructureRefused;
 /** What is missing of a draft before it can be approved: for the deed, and for the page that says so beforehand. */
 final class ToApprove
 {
+    /** So many firm orders of one item are copied anew in one booking. */
+    private const ORDERS = 200;
+
     /** A structure that replaces one in use: pieces by the old one are about. */
     public static function asksWhetherItFits(ItemRevision $draft): bool
     {
@@ -49,6 +53,30 @@ final class ToApprove
         }
 
         return $parts;
+    }
+
+    /**
+     * Firm orders of what it makes: from one of them on they can be made by it.
+     *
+     * @return array<int, string> numbers by order, in the order in which they were made
+     */
+    public static function firmOrders(ItemRevision $draft): array
+    {
+        if (! $draft->isDraft()) {
+            return [];
+        }
+        $orders = DB::table('orders')
+            ->where('item_id', $draft->item_id)
+            ->where('state', OrderState::Firm->value)
+            ->orderBy('id')
+            ->limit(self::ORDERS)
+            ->select(['id', 'number']);
+        $numbers = [];
+        foreach (Row::all($orders, fn (Row $row): Row => $row) as $order) {
+            $numbers[$order->int('id')] = $order->text('number');
+        }
+
+        return $numbers;
     }
 
     /**

@@ -8,6 +8,7 @@ namespace KeepPace\Core\Planning;
 enum OrderDeed
 {
     case Change;
+    case CopyAnew; // of the structure and routing in force now
     case Split;
     case Cancel;
     case Rank;
@@ -31,6 +32,7 @@ enum OrderDeed
     {
         return match ($this) {
             self::Change, self::Split, self::Rank, self::Reserve => $state->isOpen(),
+            self::CopyAnew => $state->isFirm(),
             self::Cancel => $state->canBeCancelled(),
             self::Start, self::Count, self::Issue, self::Receive => $state->isInTheShop(),
             self::Close => $state->isBuilt(),
@@ -49,6 +51,7 @@ enum OrderDeed
     {
         return match ($this) {
             self::Change => ' and can no longer be changed.',
+            self::CopyAnew => '. What is released stays the copy it is: change it on its page.',
             self::Split => ' and cannot be split.',
             self::Cancel => '. Reverse what is booked on it first.',
             self::Rank => ' and has no rank any more.',

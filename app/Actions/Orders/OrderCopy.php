@@ -9,17 +9,13 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
-use App\Models\StructureLine;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
-use KeepPace\Core\Planning\StepSequence;
-use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Structure\Need;
 
 /** Makes an order as a copy of the item's approved structure and routing; the master is not touched by it again. */
 final class OrderCopy
@@ -56,9 +52,6 @@ final class OrderCopy
         'service_item_id',
     ];
 
-    /** What a component takes from its line beside what is reckoned from it. */
-    private const LINE = ['issue_by', 'supplied_by', 'unit_id', 'scrap_percent', 'designators'];
-
     /**
      * @param  string|null  $number  typed; null = the next running number, taken last
      *
@@ -73,7 +66,8 @@ final class OrderCopy
         $item->assertMoreOfIt();
         $masters = Masters::today();
         $structure = $masters->structure($item);
-        $routing = $masters->routing($item);
+        $structure = UsedUp::next($ledger, $item, $masters->exploded($item, $structure, $quantity)) ?? $structure;
+        $from = CopiedFrom::of($masters, $item, $structure, $quantity);
         $order = Order::query()->create([
             'number' => $number ?? Numbers::next('order'),
             'item_id' => $item->id,
@@ -81,32 +75,35 @@ final class OrderCopy
             'state' => OrderState::Firm,
             'is_held' => false,
             'structure_id' => $structure?->id,
-            'routing_id' => $routing?->id,
+            'routing_id' => $from->routing?->id,
             'due_on' => $dueOn,
             'rank' => $for === null ? 500 : $for->order->rank,
         ])->refresh();
         $ledger->outputs->begin($order);
         $for === null ?: $ledger->madeFor->tie($order, $for, $quantity);
-        $exploded = $masters->exploded($item, $structure, $quantity);
-        $next = UsedUp::next($ledger, $item, $exploded);
-        if ($next !== null) {
-            [$structure, $exploded] = [$next, $masters->exploded($item, $next, $quantity)];
+        foreach ($from->steps->rows($quantity) as $row) {
+            $this->timed(new OrderStep(['order_id' => $order->id, ...$row]), $quantity)->save();
         }
-        $steps = CopiedSteps::of($masters, $routing, $exploded->phantoms);
-        $this->steps($order, $steps, $quantity);
-        $this->components($order, $exploded->needs, $steps->sequence);
+        self::ways($order);
+        foreach ($from->components() as $row) {
+            $order->components()->create($row);
+        }
         $ledger->records->made($order);
 
         return $order;
     }
 
-    private function steps(Order $order, CopiedSteps $copied, BigDecimal $quantity): void
+    /** With the minutes its own columns come to. */
+    public function timed(OrderStep $step, BigDecimal $quantity): OrderStep
     {
-        foreach ($copied->rows($quantity) as $row) {
-            $step = new OrderStep(['order_id' => $order->id, ...$row]);
-            $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
-            $step->save();
-        }
+        $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
+
+        return $step;
+    }
+
+    /** The other work centres its steps can be done at, as the routing has them. */
+    public static function ways(Order $order): void
+    {
         DB::table('order_step_ways')->insertUsing(
             ['order_step_id', 'work_centre_id', 'percent'],
             DB::table('routing_step_ways AS y')
@@ -128,33 +125,6 @@ final class OrderCopy
                 ->orderBy('id')
                 ->selectRaw('?, work_centre_id, percent', [$to->id]),
         );
-    }
-
-    /** @param  list<Need>  $needs */
-    private function components(Order $order, array $needs, StepSequence $sequence): void
-    {
-        $lines = StructureLine::query()
-            ->whereKey(array_map(fn (Need $need): int => (int) $need->line->id, $needs))
-            ->get()
-            ->keyBy('id');
-        foreach ($needs as $i => $need) {
-            $item = Item::query()->with('unit')->findOrFail((int) $need->line->item);
-            $amount = (string) Quantity::roundedUp($need->quantity, $item->unit->toCore())->amount;
-            $order->components()->create([
-                'position' => ($i + 1) * 10,
-                'item_id' => $item->id,
-                'step_number' => $sequence->at($need->through, $need->line->step) ?? $need->step ?? 10,
-                'source_line_id' => (int) $need->line->id,
-                'baseline_quantity' => $amount,
-                'planned_quantity' => $amount,
-                'basis' => $need->takes->basis,
-                'ratio_p' => (string) $need->takes->ratio->simplified()->getNumerator(),
-                'ratio_q' => (string) $need->takes->ratio->simplified()->getDenominator(),
-                'line_quantity' => $lines[(int) $need->line->id]->quantity,
-                'phantom_item_id' => $need->through?->item,
-                ...$lines[(int) $need->line->id]->only(self::LINE),
-            ]);
-        }
     }
 
     /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */

@@ -2,7 +2,9 @@
 
 namespace App\Actions\Product;
 
+use App\Actions\Orders\FreshCopy;
 use App\Books\Bookings;
+use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -25,7 +27,7 @@ use KeepPace\Core\Refused;
 /** Approves a draft: from its day on orders are made by it, and nobody changes it any more. */
 final class ApproveRevision
 {
-    public function __construct(private readonly Bookings $bookings)
+    public function __construct(private readonly Bookings $bookings, private readonly FreshCopy $copy)
     {
     }
 
@@ -34,8 +36,9 @@ final class ApproveRevision
     {
         return $this->bookings->once(BookingKind::ProductData, $signed, new Part(
             // whatever could close a loop with it has an item in common with it: they wait for each other there
-            fn (): Needs => Needs::items(self::below($kind, $id)),
-            function (Ledger $ledger) use ($kind, $id, $typed, $signed): void {
+            fn (): Needs => Needs::items(self::below($kind, $id))
+                ->and(FreshCopy::needs(self::ordersFrom($kind, $id, $typed))),
+            function (Ledger $ledger, Held $held) use ($kind, $id, $typed, $signed): void {
                 $draft = Drafts::held($kind, $id, $typed->version);
                 $day = $typed->from ?? self::today();
                 self::assertMay($draft, $day, $signed->person);
@@ -44,7 +47,10 @@ final class ApproveRevision
                 if ($holes !== []) {
                     throw new Refused($holes);
                 }
+                $orders = self::ordersFrom($kind, $id, $typed);
+                self::assertOneWay($typed, $orders);
                 $this->write($ledger, $draft, $day, $signed->person, self::part($draft, $typed));
+                $this->copyAnew($ledger, $held, $orders);
             },
         ));
     }
@@ -77,6 +83,61 @@ final class ApproveRevision
             $day === self::today() => 'for orders made from now on.',
             default => 'for orders made from '.CarbonImmutable::parse($day)->format('D j M Y').' on.',
         });
+    }
+
+    /** @param  list<int>  $orders */
+    private function copyAnew(Ledger $ledger, Held $held, array $orders): void
+    {
+        $freed = [];
+        $numbers = [];
+        foreach ($orders as $id) {
+            $order = $held->order($id)->load('item.unit', 'structure');
+            $freed = [...$freed, ...$this->copy->take($ledger, $order)];
+            $numbers[] = $order->number;
+        }
+        $numbers === [] ?: $ledger->says('Copied anew: '.implode(', ', $numbers).'.');
+        $freed === [] ?: $ledger->says('No longer for them: '.implode(', ', $freed).'.');
+    }
+
+    /**
+     * The order that was chosen and the firm ones made after it.
+     *
+     * @return list<int>
+     */
+    private static function ordersFrom(RevisionKind $kind, int $id, TypedApproval $typed): array
+    {
+        if ($typed->fromOrder === null) {
+            return [];
+        }
+        $firm = array_keys(ToApprove::firmOrders($kind->model()::query()->findOrFail($id)));
+
+        return in_array($typed->fromOrder, $firm, true)
+            ? array_values(array_filter($firm, fn (int $one): bool => $one >= $typed->fromOrder))
+            : [];
+    }
+
+    /**
+     * @param  list<int>  $orders
+     *
+     * @throws Refused beside the choice
+     */
+    private static function assertOneWay(TypedApproval $typed, array $orders): void
+    {
+        if ($typed->fromOrder === null) {
+            return;
+        }
+        if ($orders === []) {
+            throw Refused::because(
+                'Choose a firm order of this item: what is released stays the copy it is.',
+                'from_order',
+            );
+        }
+        if ($typed->usedUp !== null || ($typed->from ?? self::today()) !== self::today()) {
+            throw Refused::because(
+                'From an order on it is in force at once: leave the day and the part out.',
+                'from_order',
+            );
+        }
     }
 
     /** What waited until a part is used up is overtaken by what is approved later. */

@@ -14,6 +14,7 @@ class ApprovalRequest extends DeedRequest
             'from' => ['nullable', ...Rules::day()],
             'fits' => ['nullable', 'in:yes,no'],
             'used_up' => ['nullable', ...Rules::id()],
+            'from_order' => ['nullable', ...Rules::id()],
         ];
     }
 
@@ -26,6 +27,7 @@ class ApprovalRequest extends DeedRequest
             $this->validated('from'),
             $fits === null ? null : $fits === 'yes',
             $this->validated('used_up') === null ? null : $this->integer('used_up'),
+            $this->validated('from_order') === null ? null : $this->integer('from_order'),
         );
     }
 }

@@ -51,6 +51,7 @@ final readonly class OrderPage
      * @param  OrderShort  $short  what was scrapped, and how it is made up for
      * @param  string|null  $orderBy  by when what nothing is ordered for has to be, in words
      * @param  bool  $isTooLate  that day has passed
+     * @param  list<NewerMaster>  $newer  than what it was copied from
      */
     private function __construct(
         public ListedOrder $order,
@@ -68,6 +69,7 @@ final readonly class OrderPage
         public OrderShort $short,
         public ?string $orderBy,
         public bool $isTooLate,
+        public array $newer,
     ) {
     }
 
@@ -104,6 +106,7 @@ final readonly class OrderPage
             OrderShort::of($id, $steps),
             self::orderBy($order, $deliveries),
             $order->orderBy !== null && $order->orderBy < $deliveries->today,
+            NewerMaster::of($id),
         );
     }
 
@@ -116,6 +119,14 @@ final readonly class OrderPage
     public function isForTheShelf(): bool
     {
         return $this->ties->isEmpty() && ! $this->order->isForAnOrder();
+    }
+
+    /** "structure revision C instead of B and routing revision B are" */
+    public function newerSays(): string
+    {
+        $says = array_map(fn (NewerMaster $one): string => $one->says(), $this->newer);
+
+        return ucfirst(implode(' and ', $says)).(count($says) === 1 ? ' is' : ' are');
     }
 
     /** The number a step put at its end would have. */

@@ -14,7 +14,6 @@ use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\CentreRates;
-use App\Shop\ToApprove;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -29,7 +28,6 @@ final readonly class RoutingPage
 
     /**
      * @param  Collection<int, RoutingRow>  $rows
-     * @param  list<string>  $holes  of a draft
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
      * @param  string|null  $refused  why time and cost cannot be told
      * @param  Collection<int, PhantomBefore>  $phantoms  that give their steps too
@@ -41,7 +39,7 @@ final readonly class RoutingPage
         public Collection $rows,
         public BigDecimal $pieces,
         public bool $isUsualLot,
-        public array $holes,
+        public BeforeApproval $approval,
         public Collection $changes,
         public ?string $refused,
         public Collection $phantoms,
@@ -69,7 +67,7 @@ final readonly class RoutingPage
             $rows,
             $for,
             $lot->isPositive() && $for->isEqualTo($lot),
-            $routing->isDraft() ? ToApprove::holes($routing) : [],
+            BeforeApproval::of($routing),
             ProductTrail::of('routings', $routing->id),
             $refused,
             PhantomBefore::in($routing->item_id),

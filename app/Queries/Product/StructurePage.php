@@ -7,7 +7,6 @@ use App\Models\Structure;
 use App\Queries\ProductTrail;
 use App\Shop\MadeLine;
 use App\Shop\RolledUp;
-use App\Shop\ToApprove;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Support\Collection;
@@ -26,11 +25,8 @@ final readonly class StructurePage
     /**
      * @param  list<StructureRow>  $rows
      * @param  string|null  $refused  why it cannot be rolled up
-     * @param  list<string>  $holes  of a draft
      * @param  list<MadeLine>  $lines  its own
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
-     * @param  array<int, string>  $canBeUsedUp  parts that it does not take any more, by item
-     * @param  bool  $asks  whether what is made by it and by the one before fit each other
      */
     private function __construct(
         public Structure $structure,
@@ -41,11 +37,9 @@ final readonly class StructurePage
         public ?CostWords $cost,
         public int $work,
         public ?string $refused,
-        public array $holes,
+        public BeforeApproval $approval,
         public array $lines,
         public Collection $changes,
-        public bool $asks,
-        public array $canBeUsedUp,
         public ?WaitsFor $waits,
     ) {
     }
@@ -78,11 +72,9 @@ final readonly class StructurePage
                 && $pieces->isEqualTo($item->lot())),
             $cost === null ? 0 : (new CostWords($cost->work, $pieces, false))->total(),
             $refused,
-            $structure->isDraft() ? ToApprove::holes($structure) : [],
+            BeforeApproval::of($structure),
             $rolled->of->lines[$number] ?? [],
             ProductTrail::of('structures', $structure->id),
-            ToApprove::asksWhetherItFits($structure),
-            ToApprove::canBeUsedUp($structure),
             WaitsFor::of($structure),
         );
     }

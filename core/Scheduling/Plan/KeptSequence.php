@@ -38,9 +38,8 @@ final class KeptSequence
             return ForwardLoading::load($problem, $was);
         }
         foreach ($self->net->before as $x => $before) {
-            $start = $self->was[$self->net->step[$x]->id]->start ?? null;
-            $self->key[$x] =
-                $start ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
+            $self->key[$x] = $self->stoodAt($x)
+                ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
         }
         foreach ($new as $job) {
             $self->find($job, $new);
@@ -75,7 +74,7 @@ final class KeptSequence
         $was[$put->step] = new PlannedStep($minute, $minute + 1, $put->machine, $put->workCentre);
         $self = new self($net, $was);
         foreach ($net->before as $x => $before) {
-            $self->key[$x] = $was[$net->step[$x]->id]->start
+            $self->key[$x] = $self->stoodAt($x)
                 ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
         }
         $self->keepBehind($put->step);
@@ -98,6 +97,19 @@ final class KeptSequence
         }
 
         return $self->order(array_keys($self->key));
+    }
+
+    /** Where in the sequence it stood. What begins late on purpose lets those go first that stood before that minute. */
+    private function stoodAt(int $x): ?int
+    {
+        $step = $this->net->step[$x];
+        $start = $this->was[$step->id]->start ?? null;
+
+        if ($start === null || $step->started || $step->heldBackTo === 0) {
+            return $start;
+        }
+
+        return max($start, $step->heldBackTo);
     }
 
     /** @return list<int> jobs of which the plan knows nothing, by rank */

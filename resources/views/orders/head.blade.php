@@ -71,3 +71,16 @@
         · <span class="soon">released short: {{ $order->shortReason }}</span>
     @endif
 </p>
+@if ($page->newer !== [])
+    <div class="said note d-flex align-items-center gap-2" role="status">
+        <span>{{ $page->newerSays() }} in force by now; the order is the copy it was when it was made.</span>
+        @can('change-order')
+            <x-form class="mb-0" :to="route('orders.copy', $order->id)" key="copy">
+                <input type="hidden" name="version" value="{{ $order->version }}">
+                <button class="btn btn-quiet btn-small" title="What was added or changed by hand stays">
+                    Copy it anew
+                </button>
+            </x-form>
+        @endcan
+    </div>
+@endif

@@ -18,7 +18,7 @@
         </nav>
     </div>
     @if ($routing->isDraft())
-        <x-draft-deeds :draft="$routing" name="routings" :holes="$page->holes" :item="$item" />
+        <x-draft-deeds :draft="$routing" name="routings" :approval="$page->approval" />
     @endif
     @if ($form)
         @include('product.routing-draft')

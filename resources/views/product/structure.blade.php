@@ -19,8 +19,7 @@
         </nav>
     </div>
     @if ($structure->isDraft())
-        <x-draft-deeds :draft="$structure" name="structures" :holes="$page->holes" :item="$item" :asks="$page->asks"
-            :parts="$page->canBeUsedUp" />
+        <x-draft-deeds :draft="$structure" name="structures" :approval="$page->approval" />
     @endif
     @if ($page->waits)
         <div class="said" role="status">{{ $page->waits->says() }}</div>

@@ -116,3 +116,22 @@ it('is not begun before by a search either', function () {
         }
     }
 });
+
+it('gives its place on the machine to those that stand before the minute it is held back to', function () {
+    $centres = [1 => new WorkCentre('saw', 1, openUntilEight(40))];
+    $jobs = array_map(fn (int $id): Job => new Job($id, "order {$id}", $id, 20 * 1440 + 480, [new Step($id, 1, 400)]),
+        [1, 2, 3]);
+    $early = ForwardLoading::load(new Problem(0, $centres, $jobs), []);
+    expect(array_map(fn ($at): int => $at->start, $early->steps))->toEqual([1 => 0, 2 => 400, 3 => 1440 + 320]);
+    $jobs[0] = (new HeldBack($centres, null, 0))->job($jobs[0]);
+    $late = KeptSequence::load(new Problem(0, $centres, $jobs), $early->steps);
+    // the two behind it close up; it begins 400 minutes before the end of day 20
+    expect($late->steps[2]->start)->toBe(0)
+        ->and($late->steps[3]->start)->toBe(400)
+        ->and($late->steps[1]->start)->toBe(20 * 1440 + 80);
+    // asked to begin early again it keeps its place, as any: only loading by rank gives another
+    $again = KeptSequence::load(new Problem(0, $centres, [
+        new Job(1, 'order 1', 1, 20 * 1440 + 480, [new Step(1, 1, 400)]), $jobs[1], $jobs[2],
+    ]), $late->steps);
+    expect($again->steps[1]->start)->toBe(1440 + 320);
+});

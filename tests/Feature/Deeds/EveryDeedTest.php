@@ -503,6 +503,16 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '6 of 6 pieces have not begun',
         ])($released()),
+        'copy an order anew' => (fn (Order $order): array => [
+            'role' => Role::Supervisor,
+            'method' => 'post',
+            'uri' => "/orders/{$order->id}/copy",
+            'no' => Role::Operator,
+            'data' => ['version' => $version($order)],
+            'bad' => ['version' => 'x'],
+            'field' => 'version',
+            'says' => 'whole number',
+        ])($tray()),
         'cure a short order' => (function () use ($shop, $released, $version): array {
             $order = $released();
             $shop->report($order->steps[0], '4', '4', '2');
@@ -1398,6 +1408,7 @@ const DEEDS = [
     'give up a purchase',
     'substitute a component',
     'split an order',
+    'copy an order anew',
     'cure a short order',
     'cancel a customer line',
     'answer a question',

@@ -58,6 +58,10 @@ it('makes orders by the old one as long as the part lasts, then by the new one',
         ->assertSee("The last order made is {$second->number}.");
     $third = $this->shop->order('BOX-X', '1');
     $fourth = $this->shop->order('BOX-X', '1');
+    expect([$second, $third])->sequence(
+        fn ($one) => $one->structure->revision->toBe('A'),
+        fn ($one) => $one->structure->revision->toBe('B'),
+    );
     expect(array_map(fn (Order $one): string => hinge($this, $one), [$first, $second, $third, $fourth]))->toBe([
         'HINGE-O 6.000000', 'HINGE-O 4.000000', 'HINGE-N 2.000000', 'HINGE-N 2.000000',
     ]);

@@ -71,3 +71,19 @@ it('keeps it in both parts of an order that is split', function () {
     ])->assertSessionHasNoErrors();
     expect(Order::query()->where('split_from_id', $order->id)->sole()->is_loaded_late)->toBeTrue();
 });
+
+it('loads all orders late where the shop is set so, in a change of the settings', function () {
+    $this->shop->import(['opening-stock.csv' => "item,quantity,value\nROD-12,500,0\nSHEET-5,500,0\n"]);
+    [$far, $near] = [$this->shop->order('LID-9', '4', '2027-01-20'), $this->shop->order('LID-9', '4', '2027-01-11')];
+    $none = $this->shop->order('LID-9', '4', null);
+    $early = array_map(startOf(...), [$far, $near, $none]);
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/settings')->assertSee('as late as their dates allow');
+    config(['pace.loading' => 'late']);
+    sendHead($this, $none, ['rank' => '501']);
+    $late = array_map(startOf(...), [$far, $near, $none]);
+    expect($late[0]->diffInDays($early[0], true))->toBeGreaterThan(14.0)
+        ->and($late[1]->diffInDays($early[1], true))->toBeGreaterThan(5.0)
+        ->and($late[1]->lessThan($late[0]))->toBeTrue()
+        ->and($late[2]->lessThanOrEqualTo($early[2]))->toBeTrue() // without a date
+        ->and($this->shop->differences())->toBe([]);
+});
