@@ -414,6 +414,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/standard-costs', [C\StandardController::class, 'store'])
         ->middleware('may:value')
         ->name('standards.store');
+    Route::delete('/standard-costs/coming/{coming}', [C\StandardController::class, 'drop'])
+        ->middleware('may:value')
+        ->name('standards.drop');
     Route::delete('/standard-costs/{booking}', [C\StandardController::class, 'destroy'])
         ->middleware('may:value')
         ->name('standards.destroy');

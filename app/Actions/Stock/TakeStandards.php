@@ -44,6 +44,18 @@ final class TakeStandards
     }
 
     /**
+     * Whether they could be taken as things stand; for those that are to be taken later.
+     *
+     * @param  array<int, StandardTaken>  $taken  by item
+     *
+     * @throws Refused with a sentence beside each item that is wrong
+     */
+    public function assertCanBe(array $taken): void
+    {
+        $this->assertAsSeen(Item::query()->whereKey(array_keys($taken))->orderBy('id')->get()->all(), $taken);
+    }
+
+    /**
      * All that a booking took is as it was before, where nobody has changed it since.
      *
      * @throws Refused with what was changed since

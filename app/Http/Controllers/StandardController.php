@@ -2,7 +2,9 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Stock\PlanStandards;
 use App\Actions\Stock\TakeStandards;
+use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReverseRequest;
 use App\Http\Requests\StandardsRequest;
 use App\Queries\Product\ItemFilter;
@@ -25,11 +27,22 @@ class StandardController extends Controller
         ]);
     }
 
-    public function store(StandardsRequest $request, TakeStandards $take): RedirectResponse
+    public function store(StandardsRequest $request, TakeStandards $take, PlanStandards $plan): RedirectResponse
     {
-        $signed = $request->signed($request->validated('reason'), $request->validated('booked_on'));
+        $ahead = $request->ahead();
+        $signed = $request->signed(
+            $request->validated('reason'),
+            $ahead === null ? $request->validated('booked_on') : null,
+        );
 
-        return $this->done(back(), $take->handle($request->taken(), $signed));
+        return $this->done(back(), $ahead === null
+            ? $take->handle($request->taken(), $signed)
+            : $plan->handle($request->taken(), $ahead, $signed));
+    }
+
+    public function drop(DeedRequest $request, int $coming, PlanStandards $plan): RedirectResponse
+    {
+        return $this->done(back(), $plan->drop($coming, $request->signed()));
     }
 
     public function destroy(ReverseRequest $request, int $booking, TakeStandards $take): RedirectResponse

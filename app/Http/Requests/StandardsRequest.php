@@ -29,6 +29,14 @@ class StandardsRequest extends DeedRequest
         ];
     }
 
+    /** The day they are to be taken, where that is after today. */
+    public function ahead(): ?string
+    {
+        $day = $this->validated('booked_on');
+
+        return $day !== null && $day > now(config()->string('pace.zone'))->toDateString() ? $day : null;
+    }
+
     /** @return array<int, StandardTaken> by item */
     public function taken(): array
     {

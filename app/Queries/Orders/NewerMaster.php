@@ -43,10 +43,10 @@ final readonly class NewerMaster
         return new self($kind, (string) $revision($now), $revision($copied));
     }
 
-    /** "structure revision C instead of B" */
+    /** "structure revision C is in force instead of B" */
     public function says(): string
     {
-        return "{$this->kind->label()} revision {$this->revision}"
+        return "{$this->kind->label()} revision {$this->revision} is in force"
             .($this->instead === null ? '' : " instead of {$this->instead}");
     }
 }

@@ -121,12 +121,12 @@ final readonly class OrderPage
         return $this->ties->isEmpty() && ! $this->order->isForAnOrder();
     }
 
-    /** "structure revision C instead of B and routing revision B are" */
+    /** "Structure revision C is in force instead of B and routing revision B is in force instead of A" */
     public function newerSays(): string
     {
         $says = array_map(fn (NewerMaster $one): string => $one->says(), $this->newer);
 
-        return ucfirst(implode(' and ', $says)).(count($says) === 1 ? ' is' : ' are');
+        return ucfirst(implode(' and ', $says));
     }
 
     /** The number a step put at its end would have. */

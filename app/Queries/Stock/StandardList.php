@@ -24,6 +24,7 @@ final readonly class StandardList
      * @param  int  $right  that cost already what they would
      * @param  array<string, list<string>>  $none  items of which none can be worked out, by why
      * @param  Collection<int, TakenStandards>  $taken  newest first
+     * @param  list<ComingStandards>  $coming  decided for a day ahead
      */
     private function __construct(
         public array $differing,
@@ -31,6 +32,7 @@ final readonly class StandardList
         public int $right,
         public array $none,
         public Collection $taken,
+        public array $coming,
     ) {
     }
 
@@ -60,6 +62,7 @@ final readonly class StandardList
             $right,
             $none,
             self::taken(),
+            ComingStandards::all(),
         );
     }
 

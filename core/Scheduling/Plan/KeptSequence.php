@@ -99,7 +99,9 @@ final class KeptSequence
         return $self->order(array_keys($self->key));
     }
 
-    /** Where in the sequence it stood. What begins late on purpose lets those go first that stood before that minute. */
+    /**
+     * Where in the sequence it stood. What begins late on purpose lets those go first that stood before that minute.
+     */
     private function stoodAt(int $x): ?int
     {
         $step = $this->net->step[$x];

@@ -73,7 +73,7 @@
 </p>
 @if ($page->newer !== [])
     <div class="said note d-flex align-items-center gap-2" role="status">
-        <span>{{ $page->newerSays() }} in force by now; the order is the copy it was when it was made.</span>
+        <span>{{ $page->newerSays() }}; this order is a copy of what was before.</span>
         @can('change-order')
             <x-form class="mb-0" :to="route('orders.copy', $order->id)" key="copy">
                 <input type="hidden" name="version" value="{{ $order->version }}">

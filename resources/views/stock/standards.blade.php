@@ -43,7 +43,7 @@
             @if ($list->more > 0)<p class="sub">{{ $list->more }} more differ: narrow the list.</p>@endif
             @can('value')
                 <div class="actions align-items-end">
-                    <x-day name="booked_on" label="Booked on, if not today" />
+                    <x-day name="booked_on" label="From, if not today" />
                     <x-field name="reason" label="Why" size="28" maxlength="200" />
                     <button class="btn btn-act">Take those that are ticked</button>
                 </div>
@@ -53,6 +53,37 @@
     @foreach ($list->none as $why => $items)
         <p class="sub">{{ ucfirst($why) }}: {{ implode(', ', $items) }}.</p>
     @endforeach
+    @if ($list->coming !== [])
+        <h2>To be taken</h2>
+        <table class="list">
+            <tbody>
+                @foreach ($list->coming as $coming)
+                    <tr>
+                        <td class="tight">
+                            <a href="{{ route('bookings.show', $coming->booking) }}">
+                                {{ $print->day($coming->from) }}
+                            </a>
+                        </td>
+                        <td>
+                            {{ $print->count($coming->items, 'item', 'items') }}: {{ $coming->reason }}
+                            @if ($coming->refused !== '')
+                                <span class="behind notched">not taken: {{ $coming->refused }}</span>
+                            @endif
+                        </td>
+                        <td class="cut">{{ $coming->person }}</td>
+                        <td class="tight">
+                            @can('value')
+                                <x-form class="mb-0" method="delete" :key="'drop-'.$coming->id"
+                                    :to="route('standards.drop', $coming->id)">
+                                    <button class="btn btn-quiet btn-small">Do not take them</button>
+                                </x-form>
+                            @endcan
+                        </td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    @endif
     @if ($list->taken->isNotEmpty())
         <h2>Taken before</h2>
         <table class="list">

@@ -83,7 +83,8 @@ it('copies that order and those made after it anew, and leaves the ones before',
         ->and(copiedInto($after->refresh()))->toBe(copiedInto($this->shop->order('REEL-1', '5')))
         ->and($from->structure?->revision)->toBe('B')
         ->and($this->shop->differencesWhenPlanned())->toBe([]);
-    $this->get("/orders/{$before->id}")->assertSee('Structure revision B instead of A and routing revision B instead');
+    $this->get("/orders/{$before->id}")
+        ->assertSee('Structure revision B is in force instead of A and routing revision B is in force instead');
     $this->get("/orders/{$from->id}")->assertDontSee('Copy it anew')->assertSee('component CAP-2');
 });
 

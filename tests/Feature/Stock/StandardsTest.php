@@ -1,10 +1,13 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Stock\PlanStandards;
 use App\Actions\Stock\StandardTaken;
 use App\Actions\Stock\TakeStandards;
 use App\Models\Booking;
+use App\Models\StandardsToCome;
 use App\Shop\NewStandards;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 
@@ -113,4 +116,74 @@ it('shows them to nobody who may not see money, and lets only who values stock t
     $this->actingAs($this->shop->as(Role::Operator))->get('/standard-costs')->assertForbidden();
     $this->actingAs($this->shop->as(Role::Planner))->get('/standard-costs')->assertOk()->assertDontSee('Take those');
     $this->post('/standard-costs', ['token' => 'x'])->assertForbidden();
+});
+
+/** @param  array<string, mixed>  $other */
+function sendStandards(object $test, array $taken, array $other = []): Illuminate\Testing\TestResponse
+{
+    return $test->actingAs($test->shop->as(Role::CostClerk))->from('/standard-costs')->post('/standard-costs', [
+        'token' => $test->shop->token(),
+        'only' => array_keys($taken),
+        'costs' => array_map(fn (StandardTaken $one): string => $one->after, $taken),
+        'seen' => array_map(fn (StandardTaken $one): string => $one->before, $taken),
+        'reason' => 'costs of 2027',
+        ...$other,
+    ]);
+}
+
+it('takes them on a day ahead by itself, once, and not before', function () {
+    $taken = takenNow($this, 'STD-A', 'FOOT-1');
+    $moves = DB::table('moves')->count();
+    sendStandards($this, $taken, ['booked_on' => '2027-01-01'])->assertSessionHasNoErrors();
+    $this->get('/standard-costs')->assertSee('To be taken')->assertSee('costs of 2027');
+    $this->artisan('pace:standards')->assertSuccessful();
+    expect($this->shop->item('FOOT-1')->cost)->toBe('0.920000')
+        ->and(DB::table('moves')->count())->toBe($moves);
+    $this->travelTo(CarbonImmutable::parse('2027-01-01 00:10', config('pace.zone')));
+    $this->artisan('pace:standards')->assertSuccessful();
+    $this->artisan('pace:standards')->assertSuccessful();
+    $come = StandardsToCome::query()->sole();
+    $booking = Booking::query()->findOrFail($come->taken_by_id);
+    expect($this->shop->item('FOOT-1')->cost)->toBe('1.050000')
+        ->and($booking->booked_on)->toBe('2027-01-01')
+        ->and($booking->user_id)->toBe($come->booking->user_id)
+        ->and($booking->reason)->toBe('costs of 2027')
+        ->and(Booking::query()->where('kind', 'revalued')->count())->toBe(2)
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
+    $this->get('/standard-costs')->assertDontSee('To be taken')->assertSee('take back');
+});
+
+it('says why they could not be taken on their day, and takes them once it can', function () {
+    sendStandards($this, takenNow($this, 'FOOT-1'), ['booked_on' => '2027-01-01'])->assertSessionHasNoErrors();
+    $foot = $this->shop->item('FOOT-1');
+    DB::table('items')->where('id', $foot->id)->update(['cost' => '3']);
+    $this->travelTo(CarbonImmutable::parse('2027-01-02 08:00', config('pace.zone')));
+    $this->artisan('pace:standards')->assertSuccessful();
+    $this->actingAs($this->shop->as(Role::CostClerk))->get('/standard-costs')
+        ->assertSee('not taken: FOOT-1 costs 3 € by now');
+    DB::table('items')->where('id', $foot->id)->update(['cost' => $foot->cost]);
+    $this->artisan('pace:standards')->assertSuccessful();
+    expect($this->shop->item('FOOT-1')->cost)->toBe('1.050000');
+});
+
+it('drops them where nobody wants them any more', function () {
+    sendStandards($this, takenNow($this, 'FOOT-1'), ['booked_on' => '2027-01-01'])->assertSessionHasNoErrors();
+    $come = StandardsToCome::query()->sole();
+    $drop = fn () => $this->from('/standard-costs')
+        ->delete("/standard-costs/coming/{$come->id}", ['token' => $this->shop->token()]);
+    $drop()->assertSessionHasNoErrors();
+    $drop()->assertSessionHasErrors();
+    $this->travelTo(CarbonImmutable::parse('2027-01-02 08:00', config('pace.zone')));
+    $this->artisan('pace:standards')->assertSuccessful();
+    expect($this->shop->item('FOOT-1')->cost)->toBe('0.920000');
+});
+
+it('refuses a day ahead for what costs that already, and takes no day that has come', function () {
+    $foot = $this->shop->item('FOOT-1');
+    $same = [$foot->id => new StandardTaken($foot->cost, $foot->cost)];
+    sendStandards($this, $same, ['booked_on' => '2027-01-01'])->assertSessionHasErrors("costs.{$foot->id}");
+    $signed = $this->shop->sign(Role::CostClerk, 'now');
+    expect(fn () => app(PlanStandards::class)->handle(takenNow($this, 'FOOT-1'), now()->toDateString(), $signed))
+        ->toThrow(Refused::class, 'after today')
+        ->and(StandardsToCome::query()->count())->toBe(0);
 });
