@@ -6,6 +6,8 @@ return [
     'calendar' => 'PLANT',           // the calendar working days are counted by
     // from here on what a shop begins with: it sets these on a page of its own, where App\Settings\Setting says what
     // each is for
+    'shop_name' => '',
+    'shop_address' => '',
     'due_hour' => '16:00',
     'finish_days_before' => 1,
     'promise_days' => 21,

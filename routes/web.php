@@ -17,12 +17,14 @@ Route::patterns(
             'component',
             'consignment',
             'cover',
+            'coming',
             'customerOrder',
             'id',
             'import',
             'item',
             'line',
             'lot',
+            'mail',
             'move',
             'order',
             'partner',
@@ -325,6 +327,27 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         ->middleware('may:purchase')
         ->name('purchases.store');
     Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->name('purchases.show');
+    Route::get('/purchases/{purchaseOrder}/paper.pdf', [C\PurchasePaperController::class, 'show'])
+        ->name('purchases.paper');
+    Route::get('/purchases/{purchaseOrder}/paper.json', [C\PurchasePaperController::class, 'file'])
+        ->name('purchases.file');
+    Route::middleware('may:purchase')->group(function (): void {
+        Route::put('/purchases/{purchaseOrder}', [C\PurchaseOrderController::class, 'update'])
+            ->name('purchase-orders.update');
+        Route::delete('/purchases/{purchaseOrder}', [C\PurchaseOrderController::class, 'destroy'])
+            ->name('purchase-orders.destroy');
+        Route::post('/purchases/{purchaseOrder}/sending', [C\PurchaseSendingController::class, 'store'])
+            ->name('purchase-orders.send');
+        Route::post('/purchases/{purchaseOrder}/answer', [C\PurchaseAnswerController::class, 'store'])
+            ->name('purchase-orders.answer');
+        Route::put('/purchase-lines/{line}/answer', [C\PurchaseAnswerController::class, 'update'])
+            ->name('purchase-lines.settle');
+        Route::put('/purchases/{purchaseOrder}/supplier', [C\PurchaseSupplierController::class, 'update'])
+            ->name('purchase-orders.supplier');
+    });
+    Route::get('/mails', [C\MailController::class, 'index'])->name('mails.index');
+    Route::get('/mails/{mail}', [C\MailController::class, 'show'])->name('mails.show');
+    Route::get('/mails/{mail}/paper.pdf', [C\MailController::class, 'paper'])->name('mails.paper');
     Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])
         ->middleware('may:purchase')
         ->name('purchases.update');

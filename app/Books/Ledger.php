@@ -91,6 +91,13 @@ final class Ledger
         return $this->held ?? throw new \LogicException('Nothing is held yet.');
     }
 
+    /** The purchase order in whose history the booking stands. */
+    public function concernsPurchase(PurchaseOrder $order): void
+    {
+        $this->booking->purchase_order_id = $order->id;
+        $this->touch($order);
+    }
+
     /** Names the order, the customer order or both in whose history the booking stands. */
     public function concerns(?Order $order = null, ?CustomerOrder $customerOrder = null): void
     {

@@ -7,7 +7,11 @@ use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\KeepRouting;
 use App\Actions\Product\TypedStep;
+use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\ChangePurchase;
+use App\Actions\Purchasing\LineToBuy;
+use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Purchasing\TypedLine;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\CountBalance;
 use App\Actions\Stock\ReserveStock;
@@ -22,12 +26,16 @@ use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Plan;
 use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
 use App\Models\RevisionKind;
 use App\Models\Routing;
 use App\Models\RoutingStep;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\Amount;
 
 /**
@@ -41,7 +49,10 @@ final class Morning
     public function play(Staff $staff, Tries $tries): void
     {
         $this->staff = $staff;
-        $deeds = [$this->miscount(...), $this->slip(...), $this->keep(...), $this->hurry(...), $this->draft(...)];
+        $deeds = [
+            $this->miscount(...), $this->slip(...), $this->keep(...),
+            $this->hurry(...), $this->draft(...), $this->buys(...),
+        ];
         foreach ($deeds as $deed) {
             $tries->of($deed);
         }
@@ -128,6 +139,36 @@ final class Morning
             '2',
             $this->staff->signs(Role::Supervisor, 'the customer was promised these by phone'),
         );
+    }
+
+    /** One supplier asks for more than was agreed and brings less; one draft waits to be sent. */
+    private function buys(): void
+    {
+        $sent = PurchaseOrder::query()
+            ->whereIn('state', [PurchaseState::Sent, PurchaseState::Confirmed])
+            ->orderByDesc('id')
+            ->firstOrFail();
+        $line = $sent->lines()->firstOrFail();
+        $less = $line->wanted()->dividedBy(2, 0, RoundingMode::UP);
+        app(AnswerPurchase::class)->handle(
+            $sent->id,
+            $sent->version,
+            [$line->id => new TypedLine(
+                (string) $line->ratio()->reciprocal()->multipliedBy($less)->toScale(6, RoundingMode::HALF_UP),
+                (string) BigDecimal::of($line->price)->multipliedBy('1.06')->toScale(4, RoundingMode::HALF_UP),
+                max($line->expected_on, app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(3))),
+            )],
+            'SA-2208',
+            $this->staff->signs(Role::Buyer),
+        );
+        $lines = array_map(
+            fn (string $item): LineToBuy => new LineToBuy(
+                (int) Item::query()->where('number', $item)->value('id'),
+                '24',
+            ),
+            ['SEAL-D', 'GREASE-4'],
+        );
+        app(RaisePurchases::class)->handle($lines, false, $this->staff->signs(Role::Buyer), true);
     }
 
     private function hurry(): void

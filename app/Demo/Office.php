@@ -12,7 +12,6 @@ use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Purchasing\LineToBuy;
-use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Schedule\LoadByRank;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
@@ -87,7 +86,6 @@ final class Office
         private readonly ChangeOrder $change,
         private readonly CloseOrder $closeOrder,
         private readonly LoadByRank $loadByRank,
-        private readonly RaisePurchases $raise,
         private readonly ChangePurchase $changePurchase,
         private readonly WorkedDays $days,
     ) {
@@ -177,8 +175,12 @@ final class Office
         }
     }
 
-    /** Planner and buyer fill the shelf up below the reorder point; near the end the buyer has fallen behind. */
-    public function shelf(int $left): void
+    /**
+     * The planner fills the shelf up below the reorder point; near the end the buyer has fallen behind.
+     *
+     * @return list<LineToBuy> what is bought for it
+     */
+    public function shelf(int $left): array
     {
         $there = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
             ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_time_days')
@@ -225,13 +227,8 @@ final class Office
                 );
             }
         }
-        if ($buy !== []) {
-            $this->tries->of(fn () => $this->raise->handle(
-                $buy,
-                false,
-                $this->staff->signs(Role::Buyer),
-            ));
-        }
+
+        return $buy;
     }
 
     /** What is overdue is asked for at the supplier; the last days' still waits for an answer. */

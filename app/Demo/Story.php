@@ -5,9 +5,11 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Settings\KeepReasons;
+use App\Actions\Settings\KeepSettings;
 use App\Books\Signed;
 use App\Models\Person;
 use App\Planner\KeepUp;
+use App\Settings\Settings;
 use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Closure;
@@ -23,6 +25,11 @@ final class Story
         'change' => ['asked for by the customer', 'part not to be had', 'other machine', 'drawing changed'],
     ];
 
+    private const SETTINGS = [
+        'shop_name' => 'Meadowlark Extractor Works',
+        'shop_address' => '4 Mill Lane, Ballyhale',
+    ];
+
     public readonly Tries $tries;
 
     private readonly Dice $dice;
@@ -31,10 +38,12 @@ final class Story
         private readonly ImportFolder $import,
         private readonly KeepUp $plan,
         private readonly Office $office,
+        private readonly Buyer $buyer,
         private readonly Floor $floor,
         private readonly Stores $stores,
         private readonly Morning $morning,
         private readonly KeepReasons $reasons,
+        private readonly KeepSettings $settings,
         private readonly Pictures $pictures,
     ) {
         $this->tries = new Tries();
@@ -53,7 +62,7 @@ final class Story
         $clock = Date::getTestNow();
         $days = StoryDays::until(CarbonImmutable::now(config()->string('pace.zone')), $weeks);
         $staff = new Staff($as, $this->dice);
-        foreach ([$this->office, $this->floor, $this->stores] as $part) {
+        foreach ([$this->office, $this->buyer, $this->floor, $this->stores] as $part) {
             $part->begin($staff, $this->dice, $this->tries);
         }
         try {
@@ -72,6 +81,11 @@ final class Story
         }
         $this->import->handle(base_path('demo/this-week'), $staff->in(Role::Planner));
         $this->reasons->handle(self::REASONS, new Signed('demo-reasons', $staff->in(Role::Supervisor)));
+        $this->settings->handle(
+            self::SETTINGS,
+            Settings::version(),
+            new Signed('demo-settings', $staff->in(Role::Supervisor)),
+        );
         $this->pictures->hang($staff);
         $this->morning->play($staff, $this->tries);
     }
@@ -85,7 +99,9 @@ final class Story
             [7, 20, fn () => $this->office->arrivals($left)],
             [7, 40, fn () => $this->office->demand($day, $left)],
             [8, 5, fn () => $this->office->coverAgain($day, $left)],
-            [8, 15, fn () => $this->office->shelf($left)],
+            [8, 10, fn () => $this->buyer->answers($left)],
+            [8, 15, fn () => $this->buyer->putDown($this->office->shelf($left))],
+            [8, 20, fn () => $this->buyer->send($left)],
             [8, 30, fn () => $this->office->release($left)],
             [9, 0, fn () => $this->floor->issue($left)],
             [11, 30, fn () => $this->floor->work($left)],

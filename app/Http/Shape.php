@@ -24,6 +24,8 @@ final readonly class Shape
         'issue.index' => ['orders.*'],
         'release.store' => ['orders.*'],
         'purchases.store' => ['items.*.*', 'only.*'],
+        'purchase-orders.update' => ['lines.*.*'],
+        'purchase-orders.answer' => ['lines.*.*'],
         'calendars.update' => ['week.*.*', 'remove.*'],
         'bookings.lines' => ['moves.*'],
         'import.store' => ['files.*'],

@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\DB;
  * @property BookingKind $kind
  * @property int|null $order_id
  * @property int|null $customer_order_id
+ * @property int|null $purchase_order_id
  * @property string $says
  * @property string $reason
  * @property \Carbon\CarbonImmutable $entered_at
@@ -45,7 +46,9 @@ class Booking extends Model
         static::addGlobalScope('says', function (Builder $query): void {
             $query->leftJoin('booking_says AS said', 'said.booking_id', 'bookings.id');
             if ($query->getQuery()->columns === null) {
-                $query->select(['bookings.*', 'said.says', 'said.order_id', 'said.customer_order_id']);
+                $query->select([
+                    'bookings.*', 'said.says', 'said.order_id', 'said.customer_order_id', 'said.purchase_order_id',
+                ]);
             }
         });
     }
@@ -69,6 +72,7 @@ class Booking extends Model
             'says' => '',
             'order_id' => null,
             'customer_order_id' => null,
+            'purchase_order_id' => null,
         ], true);
 
         return $booking;
@@ -82,6 +86,7 @@ class Booking extends Model
             'says' => $this->says,
             'order_id' => $this->order_id,
             'customer_order_id' => $this->customer_order_id,
+            'purchase_order_id' => $this->purchase_order_id,
         ]);
         $this->syncOriginal();
     }

@@ -3,8 +3,10 @@
 namespace App\Models;
 
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use KeepPace\Core\Purchasing\AnsweredLine;
 
 /**
  * What is ordered of one item on a purchase order, with its expected date.
@@ -22,10 +24,21 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $cancelled_quantity
  * @property int $purchase_order_id
  * @property int $position on its order
+ * @property bool $is_draft its order is
+ * @property string $typed_quantity in the unit it was typed in
+ * @property int|null $typed_unit_id
+ * @property string $ratio_p p/q stock units are one typed unit
+ * @property string $ratio_q
+ * @property string|null $confirmed_on day on which the supplier confirmed it
+ * @property string|null $answered_quantity as the supplier said, where nobody has said whether it holds
+ * @property string|null $answered_price
+ * @property string $returned_quantity
+ * @property string $billed_quantity
  * @property string|null $asked_for
- * @property bool $is_open something is still to come: the database says it
+ * @property bool $is_open it is sent and something of it is still to come: the database says it
  * @property-read PurchaseOrder $order
  * @property-read Item $item
+ * @property-read Unit|null $typedUnit
  */
 class PurchaseLine extends Model
 {
@@ -38,7 +51,40 @@ class PurchaseLine extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['is_open' => 'boolean'];
+        return ['is_open' => 'boolean', 'is_draft' => 'boolean'];
+    }
+
+    /** Ordered, and not given up. */
+    public function wanted(): BigDecimal
+    {
+        return BigDecimal::of($this->quantity)->minus($this->cancelled_quantity);
+    }
+
+    /** Stock units that are one of the unit it was typed in. */
+    public function ratio(): BigRational
+    {
+        return BigRational::of("{$this->ratio_p}/{$this->ratio_q}");
+    }
+
+    /** What the supplier answered that nobody has settled; null = nothing. */
+    public function asked(): ?AnsweredLine
+    {
+        if ($this->answered_quantity === null || $this->answered_price === null) {
+            return null;
+        }
+
+        return new AnsweredLine(
+            $this->wanted(),
+            BigDecimal::of($this->price),
+            BigDecimal::of($this->answered_quantity),
+            BigDecimal::of($this->answered_price),
+        );
+    }
+
+    /** @return BelongsTo<Unit, $this> in which it was typed */
+    public function typedUnit(): BelongsTo
+    {
+        return $this->belongsTo(Unit::class, 'typed_unit_id');
     }
 
     /** Still to come. */

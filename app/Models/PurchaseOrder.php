@@ -5,7 +5,9 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use KeepPace\Core\Planning\PurchaseState;
+use KeepPace\Core\Purchasing\PurchaseDeed;
+use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Purchasing\PurchaseState;
 
 /**
  * What is ordered of one supplier, in lines.
@@ -14,9 +16,12 @@ use KeepPace\Core\Planning\PurchaseState;
  * @property string $number
  * @property int $supplier_id
  * @property string $ordered_on
- * @property \KeepPace\Core\Planning\PurchaseState $state
+ * @property \KeepPace\Core\Purchasing\PurchaseState $state
  * @property string|null $sent_on
  * @property string|null $confirmed_on
+ * @property string $supplier_reference their number of it
+ * @property string $note to the supplier
+ * @property string|null $changed_on since it was sent; the supplier does not know of it
  * @property int $version
  * @property-read Supplier $supplier
  * @property-read \Illuminate\Database\Eloquent\Collection<int, PurchaseLine> $lines
@@ -33,6 +38,17 @@ class PurchaseOrder extends Model
     protected function casts(): array
     {
         return ['state' => PurchaseState::class];
+    }
+
+    /** @throws PurchaseRefused when it does not allow the deed as it stands */
+    public function assertMay(PurchaseDeed $deed): void
+    {
+        PurchaseRefused::unless($deed, $this->number, $this->state, $this->changed_on !== null);
+    }
+
+    public function may(PurchaseDeed $deed): bool
+    {
+        return $deed->whyNot($this->number, $this->state, $this->changed_on !== null) === null;
     }
 
     /** @return BelongsTo<Supplier, $this> */

@@ -8,6 +8,8 @@ namespace App\Settings;
  */
 enum Setting: string
 {
+    case ShopName = 'shop_name';
+    case ShopAddress = 'shop_address';
     case DueHour = 'due_hour';
     case FinishDaysBefore = 'finish_days_before';
     case PromiseDays = 'promise_days';
@@ -26,6 +28,9 @@ enum Setting: string
     case BackflushShort = 'backflush_short';
     case AuthorApproves = 'author_approves';
 
+    /** Characters of a text. */
+    public const LONGEST = 120;
+
     public const REFUSE = 'refuse';
 
     public const YES = 'yes';
@@ -34,6 +39,8 @@ enum Setting: string
 
     /** What each is for, in the trade's words. */
     private const HELP = [
+        'shop_name' => 'On papers that leave the house.',
+        'shop_address' => 'On papers that leave the house, in one line.',
         'due_hour' => 'An order is on time when it is finished by this hour of its day.',
         'finish_days_before' => 'An order made for a customer line is due so many days before the date promised; '
             .'a customer can have a number of its own.',
@@ -61,6 +68,8 @@ enum Setting: string
     public function label(): string
     {
         return match ($this) {
+            self::ShopName => 'Name of the shop',
+            self::ShopAddress => 'Its address',
             self::DueHour => 'Hour at which a day is due',
             self::FinishDaysBefore => 'Working days between finished and shipped',
             self::PromiseDays => 'Days of promise for a new customer line',
@@ -91,6 +100,7 @@ enum Setting: string
     {
         return match ($this) {
             self::DueHour, self::FinishDaysBefore, self::PromiseDays, self::HoldHours => 'Dates of orders',
+            self::ShopName, self::ShopAddress => 'On papers',
             self::OverdueDays, self::LeadTimeDays, self::GoodsUsableFrom => 'What suppliers bring',
             self::BackflushShort, self::AuthorApproves => 'Who may, and what if not',
             default => 'Plan and levers',
@@ -103,8 +113,14 @@ enum Setting: string
             self::DueHour, self::SaturdayFrom, self::SaturdayTo => SettingType::Time,
             self::GoodsUsableFrom => SettingType::TimeOrNone,
             self::BackflushShort, self::AuthorApproves, self::Loading => SettingType::Choice,
+            self::ShopName, self::ShopAddress => SettingType::Text,
             default => SettingType::Whole,
         };
+    }
+
+    public function isText(): bool
+    {
+        return $this->type() === SettingType::Text;
     }
 
     /** @return array{int, int} least and most of a whole number */
@@ -151,6 +167,9 @@ enum Setting: string
                 ? null
                 : "Type a whole number from {$least} to {$most}.",
             SettingType::Choice => isset($this->choices()[$typed]) ? null : 'Choose one of those offered.',
+            SettingType::Text => mb_strlen($typed) <= self::LONGEST && preg_match('/\p{C}/u', $typed) !== 1
+                ? null
+                : 'Type at most '.self::LONGEST.' characters.',
             SettingType::TimeOrNone => $typed === '' ? null : self::timeWrong($typed),
             SettingType::Time => self::timeWrong($typed),
         };

@@ -9,4 +9,5 @@ enum SettingType
     case Time;
     case TimeOrNone;
     case Choice;
+    case Text;
 }

@@ -127,6 +127,13 @@ final class CoverRules
             ) m ON m.purchase_line_id = u.id
             WHERE u.received_quantity <> COALESCE(m.quantity, 0)
             SQL,
+        'lines of a draft, and no others, are a draft' => <<<'SQL'
+            SELECT CONCAT('purchase ', u.number, ': draft ', u.is_draft, ', its order is ', o.state) AS difference
+            FROM purchase_lines u
+            JOIN purchase_orders o ON o.id = u.purchase_order_id
+            WHERE u.is_draft <> (o.sent_on IS NULL)
+                OR (u.is_draft AND u.received_quantity > 0)
+            SQL,
         'a purchase order stands as its lines do' => <<<'SQL'
             SELECT CONCAT('purchase order ', o.number, ' is ', o.state) AS difference
             FROM purchase_orders o

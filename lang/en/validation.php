@@ -17,6 +17,7 @@ return [
     ],
     'boolean' => 'Yes or no is wanted here.',
     'date_format' => 'Choose a date.',
+    'email' => 'Type a mail address such as orders@firm.example.',
     'enum' => 'Choose one of those offered.',
     'exists' => 'Is not there any more. Open the page again and choose anew.',
     'file' => 'Choose a file.',

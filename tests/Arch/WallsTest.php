@@ -72,6 +72,7 @@ it('takes what was typed from requests', function () {
 /** A folder of core uses only those that come after it. */
 it('keeps the order of the rooms in core', function () {
     $after = [
+        'Purchasing' => ['Quantity', 'Calendar', 'Naming'],
         'Planning' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
         'Scheduling' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
         'Costing' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],

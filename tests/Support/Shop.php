@@ -42,7 +42,7 @@ use App\Planner\Unplanned;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use KeepPace\Core\Planning\PurchaseState;
+use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
 
 /** The deeds of the shop in one line each, for tests. */

@@ -41,6 +41,7 @@ use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Refusal;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
+use Tests\Walk\Buying;
 
 /*
  * A stateful walk over all actions. Refusals are part of the walk; anything else that is thrown, any difference
@@ -405,6 +406,7 @@ it('ends clean', function (int $seed, int $steps) {
             '0.'.mt_rand(80, 99),
             $this->shop->sign(Role::CostClerk, 'walk'),
         ),
+        ...(new Buying($this->shop))->deeds(),
         'feet in' => fn () => $this->shop->goodsIn('FOOT-1', (string) mt_rand(1, 40), '0.'.mt_rand(85, 99)),
         'split' => $on($anOrder, fn (Order $order) => app(SplitOrder::class)->handle(
             $order->id,

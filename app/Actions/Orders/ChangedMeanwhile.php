@@ -5,13 +5,14 @@ namespace App\Actions\Orders;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Models\PurchaseOrder;
 use Illuminate\Support\Facades\DB;
 
 /** Somebody else changed the record after the page was opened: who and what is said, nothing is overwritten. */
 final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\Refusal
 {
     /** Compared after the lock. */
-    public static function check(Order|CustomerOrder $record, int $version): void
+    public static function check(Order|CustomerOrder|PurchaseOrder $record, int $version): void
     {
         if ($record->version === $version) {
             return;
@@ -31,6 +32,7 @@ final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\
                 ),
             )
             ->when($record instanceof CustomerOrder, fn ($query) => $query->where('customer_order_id', $record->id))
+            ->when($record instanceof PurchaseOrder, fn ($query) => $query->where('purchase_order_id', $record->id))
             ->first();
         throw new self(
             ($last === null

@@ -13,7 +13,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
-use KeepPace\Core\Planning\PurchaseRefused;
+use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -113,7 +113,7 @@ final class ChangePurchase
                 fn (): Needs => Needs::purchaseOrders([PurchaseLine::query()->findOrFail($id)->purchase_order_id]),
                 function (Ledger $ledger, Held $held) use ($id, $work): void {
                     $purchase = PurchaseLine::query()->with('item.unit')->findOrFail($id);
-                    $ledger->touch($held->purchaseOrder($purchase->purchase_order_id));
+                    $ledger->concernsPurchase($held->purchaseOrder($purchase->purchase_order_id));
                     if (! $purchase->is_open) {
                         throw PurchaseRefused::complete($purchase->number);
                     }

@@ -16,7 +16,7 @@ use App\Models\Lot;
 use App\Models\Place;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
-use KeepPace\Core\Planning\PurchaseRefused;
+use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -138,13 +138,16 @@ final class GoodsIn
         BigDecimal $amount,
         array $lots,
     ): void {
+        $order = $held->purchaseOrder($purchase->purchase_order_id);
+        if ($purchase->is_draft) {
+            throw PurchaseRefused::neverSent($order->number);
+        }
         $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($amount);
         $purchase->save();
-        $order = $held->purchaseOrder($purchase->purchase_order_id);
         Lot::query()
             ->whereKey(array_filter(array_column($lots, 'lot')))
             ->whereNull('supplier_id')
             ->update(['supplier_id' => $order->supplier_id]);
-        $ledger->touch($order);
+        $ledger->concernsPurchase($order);
     }
 }

@@ -7,24 +7,32 @@ use App\Actions\Purchasing\RaisePurchases;
 use App\Http\Requests\ExpectedRequest;
 use App\Http\Requests\GiveUpPurchaseRequest;
 use App\Http\Requests\PurchasesRequest;
-use App\Models\PurchaseOrder;
 use App\Models\Supplier;
+use App\Queries\Purchasing\ListedPurchase;
 use App\Queries\Purchasing\OpenPurchase;
+use App\Queries\Purchasing\PurchaseFilter;
 use App\Queries\Purchasing\PurchaseList;
+use App\Queries\Purchasing\PurchasePage;
+use App\View\Typed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 /** Purchase orders: raised from shortages or by hand, hurried, given up. */
 class PurchaseController extends Controller
 {
-    public function index(): View
+    public function index(Request $request): View
     {
-        $lines = PurchaseList::lines();
+        $filter = PurchaseFilter::asked($request->string('show')->value());
+        $lines = $filter === PurchaseFilter::Coming ? PurchaseList::lines() : null;
 
         return view('purchases.index', [
+            'filter' => $filter,
+            'counts' => PurchaseFilter::counts(),
             'lines' => $lines,
-            'overdue' => $lines->rows->filter(fn (OpenPurchase $line): bool => $line->isLate())->count(),
-            'waiting' => PurchaseList::waiting(),
+            'orders' => $lines === null ? ListedPurchase::in($filter) : null,
+            'overdue' => $lines?->rows->filter(fn (OpenPurchase $line): bool => $line->isLate())->count() ?? 0,
+            'waiting' => $lines === null ? [] : PurchaseList::waiting(),
             'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
         ]);
     }
@@ -32,9 +40,8 @@ class PurchaseController extends Controller
     public function show(int $purchaseOrder): View
     {
         return view('purchases.show', [
-            'order' => PurchaseOrder::query()->with('supplier')->findOrFail($purchaseOrder),
-            'lines' => PurchaseList::lines($purchaseOrder),
-            'waiting' => PurchaseList::waiting(),
+            'page' => PurchasePage::of($purchaseOrder),
+            'typed' => fn (string $form): Typed => new Typed($form),
         ]);
     }
 
@@ -42,7 +49,12 @@ class PurchaseController extends Controller
     {
         return $this->done(
             back(),
-            $raise->handle($request->lines(), $request->boolean('add'), $request->signed()),
+            $raise->handle(
+                $request->lines(),
+                $request->boolean('add'),
+                $request->signed(),
+                $request->boolean('draft'),
+            ),
         );
     }
 

@@ -22,6 +22,7 @@ class PurchasesRequest extends DeedRequest
             'only.*' => Rules::id(),
             'items.*' => ['array:number,quantity,unit,price,expected_on,supplier'],
             'add' => ['nullable', 'boolean'],
+            'draft' => ['nullable', 'boolean'],
         ];
     }
 

@@ -11,7 +11,10 @@ class SettingsRequest extends DeedRequest
     {
         $names = array_column(Setting::cases(), 'value');
 
-        return ['version' => Rules::version(), ...array_fill_keys($names, ['nullable', ...Rules::text(60)])];
+        return [
+            'version' => Rules::version(),
+            ...array_fill_keys($names, ['nullable', ...Rules::text(Setting::LONGEST)]),
+        ];
     }
 
     /** @return array<string, string> by name; those that were sent */

@@ -11,7 +11,7 @@ use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** What is ordered of suppliers: lines still to come, soonest first, and one order. */
+/** What is to come of suppliers, line by line, soonest first. */
 final class PurchaseList
 {
     /** What of what is coming comes with a purchase, as it is kept. */
@@ -19,12 +19,10 @@ final class PurchaseList
 
     private const SHOWN = 400;
 
-    /** @return Cut<OpenPurchase> still to come, soonest first; or those of one order */
-    public static function lines(?int $order = null): Cut
+    /** @return Cut<OpenPurchase> still to come, soonest first */
+    public static function lines(): Cut
     {
-        return self::read(fn (Builder $lines): Builder => $order === null
-            ? self::open($lines)
-            : $lines->where('u.purchase_order_id', $order));
+        return self::read(self::open(...));
     }
 
     /** @return Cut<OpenPurchase> what is to come of a supplier, soonest first */

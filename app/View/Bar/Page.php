@@ -32,6 +32,7 @@ enum Page: string
     case Stations = 'station.index';
     case Receive = 'receive.index';
     case Purchases = 'purchases.index';
+    case Mails = 'mails.index';
     case Stock = 'stock.index';
     case Bookings = 'bookings.index';
     case Periods = 'periods.index';
@@ -71,6 +72,7 @@ enum Page: string
         'station.index' => 'Stations',
         'receive.index' => 'Receive',
         'purchases.index' => 'Purchases',
+        'mails.index' => 'Mail out',
         'stock.index' => 'On hand',
         'bookings.index' => 'Bookings',
         'periods.index' => 'Periods',
@@ -103,7 +105,7 @@ enum Page: string
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
-            self::Purchases => Subject::Suppliers,
+            self::Purchases, self::Mails => Subject::Suppliers,
             self::Stock, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
             self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,

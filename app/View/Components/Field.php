@@ -19,18 +19,23 @@ class Field extends Component
 
     public readonly ?string $why;
 
-    /** @param  Typed|null  $in  its form, where it does not stand inside of it */
+    /**
+     * @param  Typed|null  $in  its form, where it does not stand inside of it
+     * @param  string|null  $field  its name among the errors, where that is another
+     */
     public function __construct(
         public readonly string $name,
         public readonly string $label,
         ?Typed $in = null,
         int|string|null $value = '',
         public readonly bool $bare = false,
+        ?string $field = null,
     ) {
         $in = FormAround::of($in);
         $this->id = $in->id($name);
-        $this->typed = $in->value($name, $value === null ? null : (string) $value);
-        $this->why = $in->why($name);
+        $field ??= $name;
+        $this->typed = $in->value($field, $value === null ? null : (string) $value);
+        $this->why = $in->why($field);
     }
 
     public function render(): View

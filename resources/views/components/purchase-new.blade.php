@@ -39,5 +39,6 @@
         </div>
         <label class="d-inline"><input type="checkbox" name="add" value="1"> on an open order</label>
         <button class="btn btn-act">Order it</button>
+        <button class="btn btn-quiet" name="draft" value="1">Put it on a draft</button>
     </x-form>
 </x-more>

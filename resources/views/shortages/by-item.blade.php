@@ -62,6 +62,7 @@
     <div class="actions">
         <button class="btn btn-act" form="buy" data-keep data-count-of=".pick-short" data-none="Tick items to order"
             data-some="Order # item(s)">Order</button>
+        <button class="btn btn-quiet" form="buy" name="draft" value="1" data-keep>Put them on drafts</button>
         <label class="d-inline">
             <input type="checkbox" form="buy" name="add" value="1" @checked(old('add', true))>
             on the supplier's open order, where there is one

@@ -27,6 +27,7 @@ use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\PartnerKind;
+use App\Models\PurchaseOrder;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Planner\PlanRound;
@@ -77,15 +78,17 @@ function deed(object $test, string $name): array
     };
     $line = fn () => $shop->customerOrder(['LID-9' => '4'])->lines[0];
     $version = fn (Order $order): int => $order->refresh()->version;
-    $bought = function () use ($shop): int {
+    $bought = function (bool $isDraft = false) use ($shop): PurchaseOrder {
         app(RaisePurchases::class)->handle(
             [new LineToBuy($shop->item('MOT-120')->id, '5')],
             false,
             $shop->sign(Role::Buyer, token: 'bought'),
+            $isDraft,
         );
 
-        return (int) DB::table('purchase_lines')->value('id');
+        return PurchaseOrder::query()->with('lines')->latest('id')->firstOrFail();
     };
+    $boughtLine = fn (): int => $bought()->lines[0]->id;
 
     return match ($name) {
         'enter a customer order' => [
@@ -488,6 +491,83 @@ function deed(object $test, string $name): array
             'bad' => ['expected_on' => ''],
             'field' => 'expected_on',
             'says' => 'Must be filled',
+        ])($boughtLine()),
+        'send a purchase' => (fn (PurchaseOrder $order): array => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => "/purchases/{$order->id}/sending",
+            'no' => Role::Storekeeper,
+            'data' => ['version' => $order->version, 'by' => 'mail', 'to' => 'sales@motors.example', 'words' => ''],
+            'bad' => ['to' => ''],
+            'field' => 'to',
+            'says' => 'Type one, or send the order on paper',
+        ])($bought(true)),
+        'answer a purchase' => (fn (PurchaseOrder $order): array => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => "/purchases/{$order->id}/answer",
+            'no' => Role::Storekeeper,
+            'data' => [
+                'version' => $order->version,
+                'lines' => [$order->lines[0]->id => ['quantity' => '4', 'price' => '81', 'on' => '2026-12-04']],
+                'reference' => 'AB-17',
+            ],
+            'bad' => ['lines' => [$order->lines[0]->id => ['quantity' => '4', 'price' => '81', 'on' => '2026-11-02']]],
+            'field' => 'lines.'.$order->lines[0]->id,
+            'says' => 'cannot come before today',
+        ])($bought()),
+        'settle an answer' => (function (PurchaseOrder $order): array {
+            $order->lines[0]->update(['answered_quantity' => '4', 'answered_price' => '81']);
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'put',
+                'uri' => "/purchase-lines/{$order->lines[0]->id}/answer",
+                'no' => Role::Storekeeper,
+                'data' => ['holds' => 'theirs'],
+                'bad' => ['holds' => 'nobody'],
+                'field' => 'holds',
+                'says' => 'Choose one of those offered',
+            ];
+        })($bought()),
+        'change a purchase order' => (fn (PurchaseOrder $order): array => [
+            'role' => Role::Buyer,
+            'method' => 'put',
+            'uri' => "/purchases/{$order->id}",
+            'no' => Role::Storekeeper,
+            'data' => [
+                'version' => $order->version,
+                'lines' => [$order->lines[0]->id => ['quantity' => '7', 'price' => '80', 'on' => '2026-12-10']],
+                'note' => 'in one delivery',
+            ],
+            'bad' => [
+                'lines' => [$order->lines[0]->id => ['quantity' => '2.5', 'price' => '80', 'on' => '2026-12-10']],
+            ],
+            'field' => 'lines.'.$order->lines[0]->id,
+            'says' => 'whole',
+        ])($bought()),
+        'cancel a purchase order' => (fn (PurchaseOrder $order): array => [
+            'role' => Role::Buyer,
+            'method' => 'delete',
+            'uri' => "/purchases/{$order->id}",
+            'no' => Role::Storekeeper,
+            'data' => ['version' => $order->version, 'reason' => 'not wanted any more'],
+            'bad' => ['reason' => ''],
+            'field' => 'reason',
+            'says' => 'Say why',
+        ])($bought()),
+        'buy of another supplier' => (fn (PurchaseOrder $order): array => [
+            'role' => Role::Buyer,
+            'method' => 'put',
+            'uri' => "/purchases/{$order->id}/supplier",
+            'no' => Role::Storekeeper,
+            'data' => [
+                'version' => $order->version,
+                'supplier' => DB::table('suppliers')->where('id', '<>', $order->supplier_id)->min('id'),
+            ],
+            'bad' => ['supplier' => $order->supplier_id],
+            'field' => 'supplier',
+            'says' => 'Choose another supplier',
         ])($bought()),
         'give up a purchase' => (fn (int $line): array => [
             'role' => Role::Buyer,
@@ -498,7 +578,7 @@ function deed(object $test, string $name): array
             'bad' => ['reason' => ''],
             'field' => 'reason',
             'says' => 'no longer wanted',
-        ])($bought()),
+        ])($boughtLine()),
         'substitute a component' => (fn (Order $order): array => [
             'role' => Role::Supervisor,
             'method' => 'put',
@@ -918,7 +998,7 @@ function deed(object $test, string $name): array
         'answer when a purchase comes' => [
             'role' => Role::Buyer,
             'method' => 'put',
-            'uri' => '/purchase-lines/'.$bought().'/arrival',
+            'uri' => '/purchase-lines/'.$boughtLine().'/arrival',
             'no' => Role::Operator,
             'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'],
             'bad' => ['expected_on' => 'soon'],
@@ -1422,6 +1502,12 @@ const DEEDS = [
     'place an order in the rank',
     'order of suppliers',
     'hurry a purchase',
+    'send a purchase',
+    'answer a purchase',
+    'settle an answer',
+    'change a purchase order',
+    'cancel a purchase order',
+    'buy of another supplier',
     'give up a purchase',
     'substitute a component',
     'split an order',
@@ -1571,6 +1657,8 @@ function books(): array
             'layer_uses',
             'purchase_lines',
             'purchase_orders',
+            'mails',
+            'standards_to_come',
             'questions',
             'periods',
             'consignments',

@@ -10,7 +10,7 @@ use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\PurchaseState;
+use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
 
 /* A purchase order stands as its lines do: common practice. */

@@ -33,6 +33,7 @@ it('says of each setting what it is for and refuses what it cannot be', function
         SettingType::Time => ['', '24:00', '9:00', '16.00', '16:60'],
         SettingType::TimeOrNone => ['24:00', 'noon'],
         SettingType::Choice => ['', 'maybe'],
+        SettingType::Text => [str_repeat('a', Setting::LONGEST + 1), "two\nlines"],
     };
     foreach ($bad as $typed) {
         expect($setting->wrong($typed))->toBeString("'{$typed}' was taken");

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Planning;
+namespace KeepPace\Core\Purchasing;
 
 use KeepPace\Core\Refused;
 
@@ -29,6 +29,52 @@ final class PurchaseRefused extends Refused
     public static function retired(string $supplier): self
     {
         return self::because("{$supplier} is retired. Choose another supplier, or deal with them again first.");
+    }
+
+    /** @throws self when the order as it stands does not allow the deed */
+    public static function unless(PurchaseDeed $deed, string $number, PurchaseState $state, bool $isChanged): void
+    {
+        $why = $deed->whyNot($number, $state, $isChanged);
+        if ($why !== null) {
+            throw self::because($why);
+        }
+    }
+
+    public static function noAddress(string $supplier): self
+    {
+        return self::because(
+            "No mail address of {$supplier} is known. Type one, or send the order on paper.",
+            'to',
+        );
+    }
+
+    /** @param  string  $came  with the unit */
+    public static function cameAlready(string $field, string $came): self
+    {
+        return self::because("{$came} of it came already: order at least so many.", $field);
+    }
+
+    public static function neverSent(string $number): self
+    {
+        return self::because(
+            "Purchase {$number} was never sent. Say on its page that it went on paper, or book this in without it.",
+            'purchase_id',
+        );
+    }
+
+    public static function nothingChanged(): self
+    {
+        return self::because('Nothing was changed.');
+    }
+
+    public static function sameSupplier(string $supplier): self
+    {
+        return self::because("It is ordered of {$supplier} already. Choose another supplier.", 'supplier');
+    }
+
+    public static function notAsked(string $line): self
+    {
+        return self::because("{$line} has no difference that is asked about.");
     }
 
     public static function sameDay(): self

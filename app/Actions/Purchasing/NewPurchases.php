@@ -1,0 +1,180 @@
+<?php
+
+namespace App\Actions\Purchasing;
+
+use App\Books\Ledger;
+use App\Books\Numbers;
+use App\Models\Item;
+use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
+use App\Models\Supplier;
+use App\Models\SupplierItem;
+use App\Shop\Deliveries;
+use App\Shop\LeadTime;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Lines that are ordered, within a deed: their terms, and the purchase orders they stand on. */
+final class NewPurchases
+{
+    private readonly Deliveries $deliveries;
+
+    /** @var list<string> what would be cheaper */
+    private array $hints = [];
+
+    /** @param  bool  $isDraft  they are not sent yet */
+    public function __construct(private readonly Ledger $ledger, private readonly bool $isDraft)
+    {
+        $this->deliveries = Deliveries::now();
+    }
+
+    /**
+     * @param  list<LineToBuy>  $lines
+     * @param  array<int, PurchaseOrder>  $open  to which lines are added, by supplier
+     * @return list<string> what was ordered of whom
+     *
+     * @throws Refused with a sentence for each line that is wrong
+     */
+    public function write(array $lines, array $open): array
+    {
+        $wrong = [];
+        $bySupplier = [];
+        foreach ($lines as $line) {
+            try {
+                [$supplier, $row] = $this->row($line);
+                $bySupplier[$supplier][] = $row;
+            } catch (Refused $refused) {
+                $wrong["items.{$line->key}"] = $refused->getMessage();
+            }
+        }
+        if ($wrong !== []) {
+            throw new Refused($wrong);
+        }
+        ksort($bySupplier);
+        $said = [];
+        foreach ($bySupplier as $supplier => $rows) {
+            $said[] = $this->order($supplier, $open[$supplier] ?? null, $rows);
+        }
+
+        return $said;
+    }
+
+    /** @return array{int, array<string, mixed>} supplier, and the line */
+    private function row(LineToBuy $line): array
+    {
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($line->item);
+        $item->assertMoreOfIt();
+        $supplier = $line->supplier
+            ?? $item->supplier_id
+            ?? throw PurchaseRefused::noSupplier($item->label());
+        $quantity = $item->quantity($line->quantity, $line->unit)->amount;
+        $typed = $item->conversion($line->unit ?? $item->unit->code);
+        $terms = SupplierItem::query()
+            ->with('prices', 'supplier')
+            ->where('item_id', $item->id)
+            ->where('supplier_id', $supplier)
+            ->first();
+        SoldAtLeast::assert($item, $supplier, $quantity);
+
+        return [
+            $supplier,
+            [
+                'item_id' => $item->id,
+                'quantity' => (string) $quantity,
+                'typed_quantity' => $line->quantity,
+                'typed_unit_id' => $item->unitId($typed->unit->code),
+                'ratio_p' => (string) $typed->ratio->getNumerator(),
+                'ratio_q' => (string) $typed->ratio->getDenominator(),
+                'price' => $line->price ?? $this->agreed($item, $terms, $quantity) ?? $item->cost,
+                'expected_on' => $this->day($line, $item, $supplier, $terms),
+            ],
+        ];
+    }
+
+    /** @throws Refused when it should come before today */
+    private function day(LineToBuy $line, Item $item, int $supplier, ?SupplierItem $terms): string
+    {
+        $days = $terms === null || $terms->lead_time_days === 0 ? $item->lead_time_days : $terms->lead_time_days;
+        $expected = $line->expectedOn ?? $this->deliveries->comesOn(new LeadTime($days, $supplier));
+        if ($expected < now(config()->string('pace.zone'))->toDateString()) {
+            throw PurchaseRefused::dayHasPassed(null);
+        }
+
+        return $expected;
+    }
+
+    /** What would be cheaper, in a sentence; '' = nothing. */
+    public function hint(): string
+    {
+        return $this->hints === [] ? '' : 'Worth a look: '.implode('; ', $this->hints).'.';
+    }
+
+    /** The price agreed with the supplier for so many, in euros; that more would cost less is said. */
+    private function agreed(Item $item, ?SupplierItem $terms, BigDecimal $quantity): ?string
+    {
+        $breaks = $terms?->breaks();
+        $cheaper = $breaks?->cheaper($quantity);
+        if ($cheaper !== null) {
+            $this->hints[] = 'of '.$item->number.' '.Amount::plain($cheaper['more']).' more costs '
+                .number_format($cheaper['saves'] / 100, 2).' € less';
+        }
+
+        return $breaks === null ? null : (string) $breaks->price($quantity);
+    }
+
+    /** @param  list<array<string, mixed>>  $rows */
+    private function order(int $supplier, ?PurchaseOrder $order, array $rows): string
+    {
+        $isNew = $order === null;
+        $today = now(config()->string('pace.zone'))->toDateString();
+        $of = Supplier::query()->findOrFail($supplier);
+        if ($of->retired_at !== null) {
+            throw PurchaseRefused::retired($of->name);
+        }
+        $order ??= PurchaseOrder::query()->create([
+            'number' => Numbers::next('purchase'),
+            'supplier_id' => $supplier,
+            'ordered_on' => $today,
+            'sent_on' => $this->isDraft ? null : $today,
+            'version' => 0,
+        ]);
+        $place = (int) $order->lines()->max('position');
+        foreach ($rows as $row) {
+            PurchaseLine::query()->create([
+                ...$row,
+                'is_draft' => $this->isDraft,
+                'purchase_order_id' => $order->id,
+                'position' => ++$place,
+                'number' => "{$order->number}/{$place}",
+            ]);
+        }
+        $isNew || $this->isDraft ?: $order->changed_on = $today;
+        $this->ledger->concernsPurchase($order);
+        $this->least($order, $of);
+
+        return count($rows)
+            .(count($rows) === 1 ? ' item' : ' items')
+            .($isNew ? ' on ' : ' added to ')
+            .($this->isDraft ? 'draft ' : '')
+            ."{$order->number} of {$of->name}";
+    }
+
+    /** An order below what the supplier asks at least is told, not stopped. */
+    private function least(PurchaseOrder $order, Supplier $supplier): void
+    {
+        $value = $order->lines()->get()->reduce(
+            fn (BigDecimal $sum, PurchaseLine $line): BigDecimal => $sum->plus(
+                BigDecimal::of($line->quantity)->minus($line->cancelled_quantity)->multipliedBy($line->price),
+            ),
+            BigDecimal::zero(),
+        );
+        if ($value->isLessThan($supplier->minimum_order)) {
+            $euros = fn (BigDecimal $value): string => (string) $value->toScale(2, RoundingMode::HALF_UP);
+            $this->hints[] = "{$order->number} comes to {$euros($value)} €, {$supplier->name} asks for "
+                ."{$euros(BigDecimal::of($supplier->minimum_order))} € at least";
+        }
+    }
+}

@@ -1,0 +1,131 @@
+<?php
+
+namespace App\Demo;
+
+use App\Access\Role;
+use App\Actions\Purchasing\AnswerPurchase;
+use App\Actions\Purchasing\LineToBuy;
+use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Purchasing\SendPurchase;
+use App\Actions\Purchasing\TypedLine;
+use App\Actions\Purchasing\TypedSending;
+use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Purchasing\PurchaseState;
+
+/**
+ * What the buyer does in the story: puts down what the shelf lacks, sends it, types what suppliers answer. What a
+ * supplier says follows from the number of the order, so that the story is the same however often it is told.
+ */
+final class Buyer
+{
+    /** Of so many orders one is answered with another price, and one with another quantity or day. */
+    private const EVERY = 9;
+
+    private Staff $staff;
+
+    private Tries $tries;
+
+    public function __construct(
+        private readonly RaisePurchases $raise,
+        private readonly SendPurchase $send,
+        private readonly AnswerPurchase $answer,
+        private readonly WorkedDays $days,
+    ) {
+    }
+
+    public function begin(Staff $staff, Dice $dice, Tries $tries): void
+    {
+        $this->staff = $staff;
+        $this->tries = $tries;
+    }
+
+    /** @param  list<LineToBuy>  $lines */
+    public function putDown(array $lines): void
+    {
+        if ($lines === []) {
+            return;
+        }
+        $this->tries->of(fn () => $this->raise->handle($lines, false, $this->staff->signs(Role::Buyer), true));
+    }
+
+    /** Drafts go out by mail; who has no address gets them on paper. The last ones wait still. */
+    public function send(int $left): void
+    {
+        if ($left < 1) {
+            return;
+        }
+        $drafts = PurchaseOrder::query()->with('supplier.contacts.ways')->where('state', PurchaseState::Draft)->get();
+        foreach ($drafts as $order) {
+            $to = $order->supplier->contacts
+                ->flatMap(fn ($contact) => $contact->ways)
+                ->firstWhere('kind', 'mail')?->at;
+            $this->tries->of(fn () => $this->send->handle(
+                $order->id,
+                $order->version,
+                new TypedSending($to),
+                $this->staff->signs(Role::Buyer),
+            ));
+        }
+    }
+
+    /** What was sent before today is answered; what differs is settled the day after. */
+    public function answers(int $left): void
+    {
+        if ($left < 2) {
+            return;
+        }
+        $asked = PurchaseLine::query()->whereNotNull('answered_quantity')->pluck('id');
+        foreach ($asked as $line) {
+            $this->tries->of(fn () => $this->answer->settle($line, true, $this->staff->signs(Role::Buyer)));
+        }
+        $sent = PurchaseOrder::query()
+            ->where('state', PurchaseState::Sent)
+            ->where('sent_on', '<', CarbonImmutable::now()->toDateString())
+            ->get();
+        foreach ($sent as $order) {
+            $this->tries->of(fn () => $this->answer->handle(
+                $order->id,
+                $order->version,
+                $this->said($order),
+                'C-'.(4000 + $order->id * 7),
+                $this->staff->signs(Role::Buyer),
+            ));
+        }
+    }
+
+    /** @return array<int, TypedLine> by line */
+    private function said(PurchaseOrder $order): array
+    {
+        $lines = [];
+        $today = CarbonImmutable::now()->toDateString();
+        foreach ($order->lines()->with('item')->get() as $line) {
+            $on = max($line->expected_on, $this->days->from(CarbonImmutable::parse($today)->addDay()));
+            $lines[$line->id] = match ($order->id % self::EVERY) {
+                2 => new TypedLine(self::typed($line), self::dearer($line), $on),
+                5 => new TypedLine(
+                    self::typed($line),
+                    $line->price,
+                    $this->days->from(CarbonImmutable::parse($on)->addDay()),
+                ),
+                default => new TypedLine(self::typed($line), $line->price, $on),
+            };
+        }
+
+        return $lines;
+    }
+
+    private static function typed(PurchaseLine $line): string
+    {
+        return (string) $line->ratio()->reciprocal()->multipliedBy($line->wanted())->toScale(6, RoundingMode::HALF_UP);
+    }
+
+    /** Two per cent more. */
+    private static function dearer(PurchaseLine $line): string
+    {
+        return (string) BigDecimal::of($line->price)->multipliedBy('1.02')->toScale(4, RoundingMode::HALF_UP);
+    }
+}

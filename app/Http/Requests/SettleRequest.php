@@ -1,0 +1,17 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Whether what the supplier answered holds, or what was ordered. */
+class SettleRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['holds' => ['required', 'in:theirs,ours']];
+    }
+
+    public function isTaken(): bool
+    {
+        return $this->validated('holds') === 'theirs';
+    }
+}

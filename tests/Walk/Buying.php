@@ -1,0 +1,157 @@
+<?php
+
+namespace Tests\Walk;
+
+use App\Access\Role;
+use App\Actions\Purchasing\AnswerPurchase;
+use App\Actions\Purchasing\CancelPurchase;
+use App\Actions\Purchasing\LineToBuy;
+use App\Actions\Purchasing\OtherSupplier;
+use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Purchasing\RewritePurchase;
+use App\Actions\Purchasing\SendPurchase;
+use App\Actions\Purchasing\TypedLine;
+use App\Actions\Purchasing\TypedSending;
+use App\Actions\Stock\Arrival;
+use App\Actions\Stock\GoodsIn;
+use App\Models\Booking;
+use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
+use App\Models\Supplier;
+use KeepPace\Core\Quantity\TypedQuantity;
+use Tests\Support\Shop;
+
+/** What a buyer does on a random walk; each gives its booking, or null where there is nothing to do it to. */
+final readonly class Buying
+{
+    private const ITEMS = ['FOOT-1', 'BOLT-8', 'GATE-40'];
+
+    public function __construct(private Shop $shop)
+    {
+    }
+
+    /** @return array<string, \Closure(): ?Booking> by name */
+    public function deeds(): array
+    {
+        return [
+            'put down to buy' => $this->putDown(...),
+            'send a purchase' => $this->send(...),
+            'a supplier answers' => $this->answer(...),
+            'an answer is settled' => $this->settle(...),
+            'a purchase is changed' => $this->change(...),
+            'buy of another' => $this->other(...),
+            'cancel a purchase' => $this->cancel(...),
+            'goods in on a purchase' => $this->goodsIn(...),
+        ];
+    }
+
+    private function putDown(): Booking
+    {
+        $line = new LineToBuy(
+            $this->shop->item(self::ITEMS[mt_rand(0, 2)])->id,
+            (string) mt_rand(1, 30),
+            supplier: $this->supplier(),
+        );
+
+        return app(RaisePurchases::class)
+            ->handle([$line], mt_rand(0, 1) === 0, $this->shop->sign(Role::Buyer, 'walk'), mt_rand(0, 2) > 0);
+    }
+
+    private function send(): ?Booking
+    {
+        $order = $this->order(['draft', 'sent', 'confirmed', 'part_in']);
+
+        return $order === null ? null : app(SendPurchase::class)->handle(
+            $order->id,
+            $order->version,
+            new TypedSending(mt_rand(0, 1) === 0 ? null : 'desk@walk.example'),
+            $this->shop->sign(Role::Buyer, 'walk'),
+        );
+    }
+
+    private function answer(): ?Booking
+    {
+        $order = $this->order(['sent', 'confirmed', 'part_in']);
+
+        return $order === null ? null : app(AnswerPurchase::class)
+            ->handle($order->id, $order->version, $this->typed($order), 'W-1', $this->shop->sign(Role::Buyer, 'walk'));
+    }
+
+    private function settle(): ?Booking
+    {
+        $line = PurchaseLine::query()->whereNotNull('answered_quantity')->inRandomOrder(mt_rand())->first();
+
+        return $line === null ? null : app(AnswerPurchase::class)
+            ->settle($line->id, mt_rand(0, 1) === 0, $this->shop->sign(Role::Buyer, 'walk'));
+    }
+
+    private function change(): ?Booking
+    {
+        $order = $this->order(['draft', 'sent', 'confirmed', 'part_in']);
+
+        return $order === null ? null : app(RewritePurchase::class)
+            ->handle($order->id, $order->version, $this->typed($order), 'walk', $this->shop->sign(Role::Buyer, 'walk'));
+    }
+
+    private function other(): ?Booking
+    {
+        $order = $this->order(['draft', 'sent', 'confirmed', 'part_in']);
+
+        return $order === null ? null : app(OtherSupplier::class)
+            ->handle($order->id, $order->version, $this->supplier(), $this->shop->sign(Role::Buyer, 'walk'));
+    }
+
+    private function cancel(): ?Booking
+    {
+        $order = mt_rand(0, 2) > 0 ? null : $this->order(['draft', 'sent', 'confirmed', 'part_in']);
+
+        return $order === null ? null : app(CancelPurchase::class)
+            ->handle($order->id, $order->version, $this->shop->sign(Role::Buyer, 'walk'));
+    }
+
+    private function goodsIn(): ?Booking
+    {
+        $line = PurchaseLine::query()
+            ->with('item')
+            ->where('received_quantity', '<', 100)
+            ->inRandomOrder(mt_rand())
+            ->first();
+
+        return $line === null || $line->item->isTracked() ? null : app(GoodsIn::class)->handle(
+            new Arrival(
+                $line->item_id,
+                new TypedQuantity((string) mt_rand(1, 12)),
+                $line->price,
+                $this->shop->place('STORES')->id,
+                purchaseId: $line->id,
+            ),
+            $this->shop->sign(Role::Storekeeper, 'walk'),
+        );
+    }
+
+    /** @return array<int, TypedLine> by line */
+    private function typed(PurchaseOrder $order): array
+    {
+        $typed = [];
+        foreach ($order->lines()->get() as $line) {
+            $typed[$line->id] = new TypedLine(
+                (string) mt_rand(0, 40),
+                mt_rand(0, 1) === 0 ? $line->price : '1.'.mt_rand(10, 99),
+                now()->addDays(mt_rand(0, 20))->toDateString(),
+            );
+        }
+
+        return $typed;
+    }
+
+    /** @param  list<string>  $states */
+    private function order(array $states): ?PurchaseOrder
+    {
+        return PurchaseOrder::query()->whereIn('state', $states)->inRandomOrder(mt_rand())->first();
+    }
+
+    private function supplier(): int
+    {
+        return (int) Supplier::query()->inRandomOrder(mt_rand())->value('id');
+    }
+}
