@@ -345,6 +345,11 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         Route::put('/purchases/{purchaseOrder}/supplier', [C\PurchaseSupplierController::class, 'update'])
             ->name('purchase-orders.supplier');
     });
+    Route::get('/chase', [C\ChaseController::class, 'index'])->name('chase.index');
+    Route::middleware('may:purchase')->group(function (): void {
+        Route::get('/suppliers/{partner}/call', [C\CallController::class, 'show'])->name('calls.show');
+        Route::put('/suppliers/{partner}/call', [C\CallController::class, 'update'])->name('calls.update');
+    });
     Route::get('/mails', [C\MailController::class, 'index'])->name('mails.index');
     Route::get('/mails/{mail}', [C\MailController::class, 'show'])->name('mails.show');
     Route::get('/mails/{mail}/paper.pdf', [C\MailController::class, 'paper'])->name('mails.paper');

@@ -118,9 +118,7 @@ final class AnswerPurchase
         $said = [];
         if ($line->expected_on !== $typed->on) {
             $said[] = "{$line->number} on ".Said::day($typed->on).', ordered for '.Said::day($line->expected_on);
-            $line->first_expected_on ??= $line->expected_on;
-            $line->days_passed += $line->expected_on < $today ? 1 : 0;
-            $line->expected_on = $typed->on;
+            ExpectedDay::said($line, $typed->on, $line->asked_for);
         }
         $line->fill(['confirmed_on' => $today, 'ask_again_on' => null]);
         $answer = new AnsweredLine(

@@ -7,7 +7,6 @@ use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
-use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -36,26 +35,11 @@ final class ChangePurchase
         ?string $askedFor,
         Signed $signed,
     ): Booking {
-        return $this->change($id, $signed, function (PurchaseLine $purchase) use ($expectedOn, $askedFor): string {
-            $before = $purchase->expected_on;
-            if ($before === $expectedOn && $purchase->asked_for === $askedFor && $purchase->ask_again_on === null) {
-                throw PurchaseRefused::sameDay();
-            }
-            $this->assertAhead($expectedOn);
-            $purchase->fill(['expected_on' => $expectedOn, 'asked_for' => $askedFor, 'ask_again_on' => null]);
-            if ($before !== $expectedOn) {
-                $purchase->first_expected_on ??= $before;
-                $purchase->days_passed += $before < $this->today() ? 1 : 0;
-            }
-
-            $asked = $askedFor === null ? 'no longer hurried' : 'asked for '.Said::day($askedFor);
-
-            return "{$purchase->number}: "
-                .($before === $expectedOn
-                    ? "{$asked}, expected on ".Said::day($expectedOn)
-                    : 'expected on '.Said::day($expectedOn).', before '.Said::day($before))
-                .'.';
-        });
+        return $this->change(
+            $id,
+            $signed,
+            fn (PurchaseLine $purchase): string => ExpectedDay::said($purchase, $expectedOn, $askedFor),
+        );
     }
 
     /**
@@ -67,14 +51,11 @@ final class ChangePurchase
      */
     public function askAgain(int $id, string $on, Signed $signed): Booking
     {
-        return $this->change($id, $signed, function (PurchaseLine $purchase) use ($on): string {
-            if ($on <= $this->today()) {
-                throw PurchaseRefused::askLater();
-            }
-            $purchase->ask_again_on = $on;
-
-            return "{$purchase->number}: nobody knows when it comes; asked again on ".Said::day($on).'.';
-        });
+        return $this->change(
+            $id,
+            $signed,
+            fn (PurchaseLine $purchase): string => ExpectedDay::unknown($purchase, $on),
+        );
     }
 
     /** Gives up what has not come yet. */
@@ -88,19 +69,6 @@ final class ChangePurchase
                 ." {$purchase->item->unit->code} {$purchase->item->label()} of {$purchase->number} are no longer "
                 .'wanted.';
         });
-    }
-
-    /** @throws Refused for a day that has passed */
-    private function assertAhead(string $day): void
-    {
-        if ($day < $this->today()) {
-            throw PurchaseRefused::dayHasPassed();
-        }
-    }
-
-    private function today(): string
-    {
-        return now(config()->string('pace.zone'))->toDateString();
     }
 
     /** @param  \Closure(PurchaseLine): string  $work */

@@ -8,6 +8,7 @@ use App\Http\Requests\ExpectedRequest;
 use App\Http\Requests\GiveUpPurchaseRequest;
 use App\Http\Requests\PurchasesRequest;
 use App\Models\Supplier;
+use App\Queries\Purchasing\HeldUp;
 use App\Queries\Purchasing\ListedPurchase;
 use App\Queries\Purchasing\OpenPurchase;
 use App\Queries\Purchasing\PurchaseFilter;
@@ -32,7 +33,7 @@ class PurchaseController extends Controller
             'lines' => $lines,
             'orders' => $lines === null ? ListedPurchase::in($filter) : null,
             'overdue' => $lines?->rows->filter(fn (OpenPurchase $line): bool => $line->isLate())->count() ?? 0,
-            'waiting' => $lines === null ? [] : PurchaseList::waiting(),
+            'waiting' => $lines === null ? [] : HeldUp::byLine(),
             'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
         ]);
     }

@@ -7,6 +7,7 @@ use App\Models\PartnerKind;
 use App\Models\Supplier;
 use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
+use App\Queries\Purchasing\HeldUp;
 use App\Queries\Purchasing\OpenPurchase;
 use App\Queries\Purchasing\PurchaseList;
 use App\Queries\Station\OutsideJob;
@@ -33,7 +34,7 @@ final readonly class SupplierPage
 
     /**
      * @param  Cut<OpenPurchase>  $lines  still to come
-     * @param  array<string, list<array{number: string, id: int}>>  $waiting  orders that wait, by purchase line
+     * @param  array<string, list<HeldUp>>  $waiting  orders that wait, by purchase line
      * @param  Collection<int, OutsideJob>  $outside  pieces that are with them
      * @param  Cut<PartnerOrder>  $orders
      * @param  Cut<SoldItem>  $items
@@ -63,7 +64,7 @@ final readonly class SupplierPage
             $supplier,
             is_string($calendar) ? $calendar : '',
             $lines,
-            $lines->rows->isEmpty() ? [] : PurchaseList::waiting(),
+            $lines->rows->isEmpty() ? [] : HeldUp::byLine(),
             OutsideJob::at($id, Deliveries::now()),
             PartnerOrder::of(PartnerKind::Supplier, $id),
             Cut::read(self::sold($id), self::ITEMS, SoldItem::from(...)),

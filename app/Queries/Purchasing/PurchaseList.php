@@ -2,8 +2,6 @@
 
 namespace App\Queries\Purchasing;
 
-use App\Models\Plan;
-use App\Queries\Orders\Coming;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
@@ -14,9 +12,6 @@ use Illuminate\Support\Facades\DB;
 /** What is to come of suppliers, line by line, soonest first. */
 final class PurchaseList
 {
-    /** What of what is coming comes with a purchase, as it is kept. */
-    private const PURCHASE = '%"kind":"purchase"%';
-
     private const SHOWN = 400;
 
     /** @return Cut<OpenPurchase> still to come, soonest first */
@@ -75,29 +70,5 @@ final class PurchaseList
             self::SHOWN,
             fn (Row $row): OpenPurchase => OpenPurchase::from($row, $deliveries),
         );
-    }
-
-    /**
-     * Orders that wait for a line, by its name.
-     *
-     * @return array<string, list<array{number: string, id: int}>>
-     */
-    public static function waiting(): array
-    {
-        $components = DB::table('plan_components AS p')
-            ->join('order_components AS c', 'c.id', 'p.component_id')
-            ->join('orders AS o', 'o.id', 'c.order_id')
-            ->where('p.plan_id', Plan::LIVE)
-            ->where('p.coming', 'like', self::PURCHASE)
-            ->select(['p.coming', 'o.number', 'o.id']);
-        $waiting = [];
-        foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
-            $order = ['number' => $row->text('number'), 'id' => $row->int('id')];
-            foreach (Coming::all($row->text('coming')) as $coming) {
-                $waiting[$coming->by->number][$order['id']] = $order;
-            }
-        }
-
-        return array_map(array_values(...), $waiting);
     }
 }

@@ -23,7 +23,7 @@ final readonly class PurchasePage
     /**
      * @param  Collection<int, PurchaseLineRow>  $lines
      * @param  list<ChainLink>  $chain
-     * @param  array<string, list<array{number: string, id: int}>>  $waiting  orders that wait, by line
+     * @param  array<string, list<HeldUp>>  $waiting  orders that wait, by line
      * @param  Collection<int, Mail>  $mails  newest first
      * @param  array<string, string>  $addresses  of the supplier, by themselves
      * @param  array<int|string, string>  $others  suppliers it could go to
@@ -52,7 +52,7 @@ final readonly class PurchasePage
             $order,
             $lines,
             PurchaseChain::of($order, $lines, $mails->first()?->to),
-            $order->state->isOpen() ? PurchaseList::waiting() : [],
+            $order->state->isOpen() ? HeldUp::byLine() : [],
             $mails,
             self::addresses($order->supplier),
             self::others($order),

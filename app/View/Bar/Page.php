@@ -32,6 +32,7 @@ enum Page: string
     case Stations = 'station.index';
     case Receive = 'receive.index';
     case Purchases = 'purchases.index';
+    case Chase = 'chase.index';
     case Mails = 'mails.index';
     case Stock = 'stock.index';
     case Bookings = 'bookings.index';
@@ -72,6 +73,7 @@ enum Page: string
         'station.index' => 'Stations',
         'receive.index' => 'Receive',
         'purchases.index' => 'Purchases',
+        'chase.index' => 'Chase',
         'mails.index' => 'Mail out',
         'stock.index' => 'On hand',
         'bookings.index' => 'Bookings',
@@ -105,7 +107,7 @@ enum Page: string
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
-            self::Purchases, self::Mails => Subject::Suppliers,
+            self::Purchases, self::Chase, self::Mails => Subject::Suppliers,
             self::Stock, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
             self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,

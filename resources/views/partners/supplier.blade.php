@@ -4,6 +4,9 @@
         @can('see-money')
             · {{ $print->price($page->toCome()) }} €
         @endcan
+        @can('purchase')
+            · <a href="{{ route('calls.show', $page->partner->id) }}">one sheet for a call</a>
+        @endcan
     </x-partner-head>
     <div class="two wide">
         <section>

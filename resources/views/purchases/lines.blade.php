@@ -50,7 +50,7 @@
                 </td>
                 <td class="cut w1">
                     @foreach ($waiting[$line->number] ?? [] as $order)
-                        <a class="num" href="{{ route('orders.show', $order['id']) }}">{{ $order['number'] }}</a>
+                        <a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
                     @endforeach
                 </td>
                 <td class="tight">

@@ -38,7 +38,7 @@
                 </td>
                 <td class="cut">
                     @foreach ($page->waiting[$line->number] ?? [] as $order)
-                        <a class="num" href="{{ route('orders.show', $order['id']) }}">{{ $order['number'] }}</a>
+                        <a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
                     @endforeach
                 </td>
             </tr>

@@ -83,6 +83,7 @@ function pages(): array
         'purchase drafts' => '/purchases?show=drafts',
         'all purchases' => '/purchases?show=all',
         'mail out' => '/mails',
+        'chase' => '/chase',
         'questions' => '/questions',
         'periods' => '/periods',
         'stations' => '/station',

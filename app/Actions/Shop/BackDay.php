@@ -1,0 +1,69 @@
+<?php
+
+namespace App\Actions\Shop;
+
+use App\Books\Said;
+use App\Models\Consignment;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Shop\Away;
+use App\Shop\Deliveries;
+use KeepPace\Core\Refused;
+
+/** The day on which a handful of pieces is back from a supplier, as somebody said it. */
+final class BackDay
+{
+    /** @throws Refused when all of it is back */
+    public static function assertAway(int $id, OrderStep $step, Order $order): Consignment
+    {
+        if (! Away::handfuls()->where('h.id', $id)->exists()) {
+            throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
+        }
+
+        return Consignment::query()->findOrFail($id);
+    }
+
+    /**
+     * @param  string  $what  the handful, with a colon
+     * @param  string  $on  "YYYY-MM-DD"
+     * @return string what was said, in a sentence
+     *
+     * @throws Refused for a day that has passed
+     */
+    public static function said(Consignment $handful, string $what, string $on): string
+    {
+        $deliveries = Deliveries::now();
+        if ($on < $deliveries->today) {
+            throw Refused::because('It cannot be back before today.', 'expected_on');
+        }
+        $before = $handful->back_at->setTimezone(config()->string('pace.zone'));
+        $was = $before->toDateString();
+        $handful->fill([
+            'first_back_at' => $handful->first_back_at ?? $handful->back_at,
+            'days_passed' => $handful->days_passed + ($was < $deliveries->today ? 1 : 0),
+            'back_at' => $deliveries->at($on, $before->format('H:i')),
+            'ask_again_on' => null,
+        ]);
+
+        return "{$what} back on ".Said::day($on).', before '.Said::day($was).'.';
+    }
+
+    /**
+     * Nobody knows it.
+     *
+     * @param  string  $what  the handful, with a colon
+     * @param  string  $again  the day on which it is asked again
+     * @return string what was said, in a sentence
+     *
+     * @throws Refused for a day that has come
+     */
+    public static function unknown(Consignment $handful, string $what, string $again): string
+    {
+        if ($again <= Deliveries::now()->today) {
+            throw Refused::because('Ask again on a day after today.', 'expected_on');
+        }
+        $handful->ask_again_on = $again;
+
+        return "{$what} back nobody knows when; asked again on ".Said::day($again).'.';
+    }
+}

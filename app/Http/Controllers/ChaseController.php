@@ -1,0 +1,15 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Queries\Purchasing\DueList;
+use Illuminate\Contracts\View\View;
+
+/** What the buyer asks about, worst first. */
+class ChaseController extends Controller
+{
+    public function index(): View
+    {
+        return view('purchases.chase', ['rows' => DueList::toChase()]);
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+namespace App\Queries\Purchasing;
+
+use App\Models\Plan;
+use App\Reading\Row;
+use App\Shop\Away;
+use App\Shop\Deliveries;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Facades\DB;
+
+/** All that is due from suppliers: purchase lines that are open, and pieces that are with them. */
+final class DueList
+{
+    /** @return list<DueRow> that somebody should ask about, worst first by what it holds up */
+    public static function toChase(): array
+    {
+        $rows = array_filter(self::all(null), fn (DueRow $row): bool => $row->wantsChasing());
+        usort($rows, fn (DueRow $a, DueRow $b): int => [$b->worst(), $b->lateOrders(), $b->isLate(), $a->given, $a->id]
+            <=> [$a->worst(), $a->lateOrders(), $a->isLate(), $b->given, $b->id]);
+
+        return $rows;
+    }
+
+    /** @return list<DueRow> of one supplier, soonest first */
+    public static function of(int $supplier): array
+    {
+        $rows = self::all($supplier);
+        usort($rows, fn (DueRow $a, DueRow $b): int => [$a->given, $a->kind, $a->id] <=> [$b->given, $b->kind, $b->id]);
+
+        return $rows;
+    }
+
+    /** @return list<DueRow> */
+    private static function all(?int $supplier): array
+    {
+        $deliveries = Deliveries::now();
+
+        return [...self::lines($supplier, $deliveries), ...self::handfuls($supplier, $deliveries)];
+    }
+
+    /** @return list<DueRow> */
+    private static function lines(?int $supplier, Deliveries $deliveries): array
+    {
+        $lines = DB::table('purchase_lines AS l')
+            ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
+            ->join('suppliers AS s', 's.id', 'o.supplier_id')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->where('l.is_open', true)
+            ->when($supplier !== null, fn (Builder $query) => $query->where('o.supplier_id', $supplier))
+            ->select(['l.id', 'l.number', 'l.expected_on', 'l.first_expected_on', 'l.days_passed', 'l.ask_again_on'])
+            ->addSelect(['l.purchase_order_id'])
+            ->selectRaw('COALESCE(l.confirmed_on, o.confirmed_on) AS confirmed_on')
+            ->addSelect(['o.supplier_id', 's.name AS supplier', 'i.name AS item', 'i.number AS item_number'])
+            ->addSelect('u.code AS unit')
+            ->selectRaw('l.quantity - l.received_quantity - l.cancelled_quantity AS open');
+        $waiting = HeldUp::byLine();
+
+        return array_values(Row::all(
+            $lines,
+            fn (Row $row): DueRow => DueRow::line($row, $deliveries, $waiting[$row->text('number')] ?? []),
+        )->all());
+    }
+
+    /** @return list<DueRow> */
+    private static function handfuls(?int $supplier, Deliveries $deliveries): array
+    {
+        $handfuls = DB::query()->fromSub(Away::handfuls(), 'a')
+            ->join('order_steps AS s', 's.id', 'a.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('suppliers AS v', 'v.id', 's.supplier_id')
+            ->leftJoin('plan_orders AS po', fn (JoinClause $join) => $join
+                ->on('po.order_id', 'o.id')
+                ->where('po.plan_id', Plan::LIVE))
+            ->when($supplier !== null, fn (Builder $query) => $query->where('s.supplier_id', $supplier))
+            ->select(['a.id', 'a.away', 'a.back_at', 'a.first_back_at', 'a.days_passed', 'a.ask_again_on'])
+            ->addSelect(['o.id AS order_id', 'o.number', 's.number AS step', 's.name AS step_name'])
+            ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit'])
+            ->addSelect(['s.supplier_id', 'v.name AS supplier'])
+            ->selectRaw('GREATEST(COALESCE(po.late_minutes, 0), 0) AS late');
+
+        return array_values(Row::all(
+            $handfuls,
+            fn (Row $row): DueRow => DueRow::handful($row, $deliveries),
+        )->all());
+    }
+}
