@@ -279,6 +279,8 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/customer-orders/{customerOrder}/ship', [C\ShipController::class, 'store'])
         ->middleware('may:ship')
         ->name('ship.store');
+    Route::get('/coming-and-going', [C\FlowController::class, 'index'])->name('flow.index');
+    Route::get('/coming-and-going/{item}', [C\FlowController::class, 'show'])->name('flow.show');
     Route::get('/stock', [C\StockController::class, 'index'])->name('stock.index');
     Route::post('/stock', [C\StockController::class, 'store'])->middleware('may:goods-in')->name('stock.store');
     Route::get('/stock/{item}', [C\StockController::class, 'show'])->name('stock.show');
@@ -347,8 +349,8 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     });
     Route::get('/chase', [C\ChaseController::class, 'index'])->name('chase.index');
     Route::middleware('may:purchase')->group(function (): void {
-        Route::get('/suppliers/{partner}/call', [C\CallController::class, 'show'])->name('calls.show');
-        Route::put('/suppliers/{partner}/call', [C\CallController::class, 'update'])->name('calls.update');
+        Route::get('/suppliers/{partner}/call', [C\CallController::class, 'show'])->name('chase.call');
+        Route::put('/suppliers/{partner}/call', [C\CallController::class, 'update'])->name('chase.days');
     });
     Route::get('/mails', [C\MailController::class, 'index'])->name('mails.index');
     Route::get('/mails/{mail}', [C\MailController::class, 'show'])->name('mails.show');

@@ -24,7 +24,7 @@ final readonly class Shape
         'issue.index' => ['orders.*'],
         'release.store' => ['orders.*'],
         'purchases.store' => ['items.*.*', 'only.*'],
-        'calls.update' => ['lines.*.*', 'back.*.*'],
+        'chase.days' => ['lines.*.*', 'back.*.*'],
         'purchase-orders.update' => ['lines.*.*'],
         'purchase-orders.answer' => ['lines.*.*'],
         'calendars.update' => ['week.*.*', 'remove.*'],

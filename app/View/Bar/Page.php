@@ -35,6 +35,7 @@ enum Page: string
     case Chase = 'chase.index';
     case Mails = 'mails.index';
     case Stock = 'stock.index';
+    case Flow = 'flow.index';
     case Bookings = 'bookings.index';
     case Periods = 'periods.index';
     case Standards = 'standards.index';
@@ -76,6 +77,7 @@ enum Page: string
         'chase.index' => 'Chase',
         'mails.index' => 'Mail out',
         'stock.index' => 'On hand',
+        'flow.index' => 'Coming and going',
         'bookings.index' => 'Bookings',
         'periods.index' => 'Periods',
         'standards.index' => 'Standard costs',
@@ -108,7 +110,7 @@ enum Page: string
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
             self::Purchases, self::Chase, self::Mails => Subject::Suppliers,
-            self::Stock, self::Bookings => Subject::Stock,
+            self::Stock, self::Flow, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
             self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,
             self::Places, self::Units, self::Changes, self::Settings, self::Import, self::People => Subject::Data,

@@ -5,7 +5,7 @@
             · {{ $print->price($page->toCome()) }} €
         @endcan
         @can('purchase')
-            · <a href="{{ route('calls.show', $page->partner->id) }}">one sheet for a call</a>
+            · <a href="{{ route('chase.call', $page->partner->id) }}">one sheet for a call</a>
         @endcan
     </x-partner-head>
     <div class="two wide">

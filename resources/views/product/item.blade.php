@@ -13,6 +13,7 @@
         @if ($item->retired_at)<span class="tag held">retired {{ $print->day($item->retired_at) }}</span>@endif
         <span class="ms-auto"></span>
         <a href="{{ route('stock.show', $item->id) }}">On hand and movements</a>
+        <a href="{{ route('flow.show', $item->id) }}">Coming and going</a>
         @can('change-items')
             <a class="btn btn-act" href="{{ route('items.edit', $item->id) }}" data-new>Change</a>
             <a href="{{ route('items.create', ['like' => $item->id]) }}">New one like it</a>

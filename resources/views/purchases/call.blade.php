@@ -15,7 +15,7 @@
     @if ($rows === [])
         <div class="none">Nothing is at them or due from them.</div>
     @else
-        <x-form method="put" key="call" :to="route('calls.update', $supplier->id)">
+        <x-form method="put" key="call" :to="route('chase.days', $supplier->id)">
             <table class="list typed level">
                 <thead>
                     <tr>

@@ -28,7 +28,7 @@
                     <tr>
                         <td class="cut">
                             @can('purchase')
-                                <a href="{{ route('calls.show', $row->supplierId) }}"
+                                <a href="{{ route('chase.call', $row->supplierId) }}"
                                     title="One sheet for a call">{{ $row->supplier }}</a>
                             @else
                                 {{ $row->supplier }}

@@ -7,6 +7,7 @@
             <strong @class(['behind' => $position->isLow()])><x-amount :of="$position->position()" /></strong>,
             reorder at {{ $print->amount($item->reorder_point) }}
         </span>
+        <a class="ms-auto" href="{{ route('flow.show', $item->id) }}">Coming and going</a>
     </div>
     <div class="two item">
         <section>
