@@ -347,6 +347,10 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         Route::put('/purchases/{purchaseOrder}/supplier', [C\PurchaseSupplierController::class, 'update'])
             ->name('purchase-orders.supplier');
     });
+    Route::get('/goods-in', [C\DeliveryController::class, 'index'])->name('deliveries.index');
+    Route::post('/goods-in', [C\DeliveryController::class, 'store'])
+        ->middleware('may:goods-in')
+        ->name('deliveries.store');
     Route::get('/chase', [C\ChaseController::class, 'index'])->name('chase.index');
     Route::middleware('may:purchase')->group(function (): void {
         Route::get('/suppliers/{partner}/call', [C\CallController::class, 'show'])->name('chase.call');

@@ -24,6 +24,7 @@ final readonly class Shape
         'issue.index' => ['orders.*'],
         'release.store' => ['orders.*'],
         'purchases.store' => ['items.*.*', 'only.*'],
+        'deliveries.store' => ['lines.*.*', 'other.*.*'],
         'chase.days' => ['lines.*.*', 'back.*.*'],
         'purchase-orders.update' => ['lines.*.*'],
         'purchase-orders.answer' => ['lines.*.*'],

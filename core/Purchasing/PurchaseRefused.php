@@ -62,6 +62,16 @@ final class PurchaseRefused extends Refused
         );
     }
 
+    public static function nothingCame(): self
+    {
+        return self::because('Type how much came beside what came.');
+    }
+
+    public static function restWithoutDay(): self
+    {
+        return self::because('Type the day on which the rest comes.');
+    }
+
     public static function nothingChanged(): self
     {
         return self::because('Nothing was changed.');

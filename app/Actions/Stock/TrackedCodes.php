@@ -15,7 +15,7 @@ use KeepPace\Core\Stock\Tracking;
 final class TrackedCodes
 {
     /**
-     * @param  string  $codes  one code a line (or between commas)
+     * @param  string  $codes  one code a line (or between commas); of several lots each with how much of it: "H-1 = 20"
      * @return non-empty-list<array{lot: int, quantity: BigDecimal}>
      *
      * @throws Refused when codes are missing, too many or doubled
@@ -27,20 +27,57 @@ final class TrackedCodes
             return $list === [] ? [['lot' => 0, 'quantity' => $quantity]]
                 : throw Refused::because("{$item->label()} is not tracked by lot. Leave the lot empty.", 'codes');
         }
-        array_walk($list, self::assertCode(...));
         if ($item->tracking === Tracking::Lot) {
-            if (count($list) !== 1) {
-                throw Refused::because("{$item->label()} is tracked by lot. Type one lot for this receipt.", 'codes');
-            }
-
-            return [['lot' => self::lot($item, $list[0]), 'quantity' => $quantity]];
+            return self::lots($item, $quantity, $list);
         }
+        array_walk($list, self::assertCode(...));
         self::assertSerials($quantity, $list);
 
         return array_map(
             fn (string $code): array => ['lot' => self::lot($item, $code), 'quantity' => BigDecimal::one()],
             $list,
         );
+    }
+
+    /**
+     * One lot has all; of several each says how much of it came.
+     *
+     * @param  list<string>  $list
+     * @return non-empty-list<array{lot: int, quantity: BigDecimal}>
+     *
+     * @throws Refused
+     */
+    private static function lots(Item $item, BigDecimal $quantity, array $list): array
+    {
+        if (count($list) === 1 && ! str_contains($list[0], '=')) {
+            self::assertCode($list[0]);
+
+            return [['lot' => self::lot($item, $list[0]), 'quantity' => $quantity]];
+        }
+        $lots = [];
+        $left = $quantity;
+        foreach ($list as $typed) {
+            [$code, $amount] = [...array_map(trim(...), explode('=', $typed, 2)), ''];
+            if ($amount === '') {
+                throw Refused::because("Say how much came of lot {$code}: {$code} = 20.", 'codes');
+            }
+            self::assertCode($code);
+            $of = $item->quantity($amount)->amount;
+            $lots[] = ['lot' => self::lot($item, $code), 'quantity' => $of];
+            $left = $left->minus($of);
+        }
+        if ($lots === []) {
+            throw Refused::because("{$item->label()} is tracked by lot. Type the lot, or several with how much of "
+                .'each.', 'codes');
+        }
+        if (! $left->isZero() || count(array_unique(array_column($lots, 'lot'))) < count($lots)) {
+            throw Refused::because(
+                'The lots come to '.Amount::plain($quantity->minus($left)).', '.Amount::plain($quantity).' came.',
+                'codes',
+            );
+        }
+
+        return $lots;
     }
 
     /** @return list<string> as they were typed, parted by lines or commas */

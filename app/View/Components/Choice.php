@@ -17,6 +17,7 @@ class Choice extends Component
     public readonly ?string $why;
 
     /**
+     * @param  string|null  $field  its name among the errors, where that is another
      * @param  iterable<int|string, string>  $options  what is read, by what is sent
      * @param  Typed|null  $in  its form, where it does not stand inside of it
      */
@@ -27,11 +28,13 @@ class Choice extends Component
         ?Typed $in = null,
         int|string|null $value = '',
         public readonly bool $bare = false,
+        ?string $field = null,
     ) {
         $in = FormAround::of($in);
         $this->id = $in->id($name);
-        $this->chosen = $in->value($name, (string) $value);
-        $this->why = $in->why($name);
+        $field ??= $name;
+        $this->chosen = $in->value($field, (string) $value);
+        $this->why = $in->why($field);
     }
 
     public function isChosen(int|string $option): bool

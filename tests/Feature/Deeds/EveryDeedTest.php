@@ -569,6 +569,21 @@ function deed(object $test, string $name): array
             'field' => 'supplier',
             'says' => 'Choose another supplier',
         ])($bought()),
+        'book a delivery in' => (fn (PurchaseOrder $order): array => [
+            'role' => Role::Storekeeper,
+            'method' => 'post',
+            'uri' => '/goods-in',
+            'no' => Role::Operator,
+            'data' => [
+                'supplier' => $order->supplier_id,
+                'place_id' => $shop->place('STORES')->id,
+                'condition' => 'free',
+                'lines' => [$order->lines[0]->id => ['quantity' => '3', 'rest' => 'never']],
+            ],
+            'bad' => ['lines' => [$order->lines[0]->id => ['quantity' => '3', 'rest' => 'day']]],
+            'field' => 'lines.'.$order->lines[0]->id,
+            'says' => 'Type the day on which the rest comes',
+        ])($bought()),
         'type days of one call' => (fn (PurchaseOrder $order): array => [
             'role' => Role::Buyer,
             'method' => 'put',
@@ -779,7 +794,7 @@ function deed(object $test, string $name): array
             ],
             'bad' => ['codes' => ''],
             'field' => 'codes',
-            'says' => 'Type one lot',
+            'says' => 'Type the lot',
         ],
         'count stock' => [
             'role' => Role::Storekeeper,
@@ -1512,6 +1527,7 @@ const DEEDS = [
     'place an order in the rank',
     'order of suppliers',
     'hurry a purchase',
+    'book a delivery in',
     'type days of one call',
     'send a purchase',
     'answer a purchase',

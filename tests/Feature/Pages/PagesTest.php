@@ -83,6 +83,8 @@ function pages(): array
         'purchase drafts' => '/purchases?show=drafts',
         'all purchases' => '/purchases?show=all',
         'mail out' => '/mails',
+        'goods in' => '/goods-in',
+        'goods in of a supplier' => '/goods-in?supplier='.DB::table('suppliers')->min('id'),
         'coming and going' => '/coming-and-going',
         'coming and going of an item' => '/coming-and-going/'.DB::table('items')->where('number', 'SS-15')->value('id'),
         'chase' => '/chase',

@@ -36,7 +36,8 @@ it('refuses goods in that cannot be', function (
     expect(fn () => $this->shop->goodsIn($item, $quantity, '1', $codes, $unit))->toThrow(Refused::class, $says);
     expect(Booking::query()->count())->toBe($count);
 })->with([
-    'no lot' => ['SS-15', '3', '', null, 'tracked by lot'], 'two lots' => ['SS-15', '3', "A\nB", null, 'one lot'],
+    'no lot' => ['SS-15', '3', '', null, 'tracked by lot'],
+    'two lots' => ['SS-15', '3', "A\nB", null, 'how much came of lot A'],
     'a lot on what has none' => ['MOT-120', '1', 'A', null, 'not tracked'],
     'half a piece' => ['MOT-120', '1.5', '', null, 'whole'],
     'a unit without conversion' => ['MOT-120', '1', '', 'm', 'not counted in m'],

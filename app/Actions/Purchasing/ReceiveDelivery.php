@@ -1,0 +1,162 @@
+<?php
+
+namespace App\Actions\Purchasing;
+
+use App\Actions\Stock\Arrivals;
+use App\Actions\Stock\Arrived;
+use App\Books\Bookings;
+use App\Books\Held;
+use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
+use App\Books\Said;
+use App\Books\Signed;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\PurchaseLine;
+use App\Models\Supplier;
+use App\Shop\Deliveries;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Purchasing\RestOfLine;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/**
+ * A whole delivery of a supplier in one booking: several lines, several lots a line, more or less than was ordered,
+ * things nobody ordered. What becomes of the rest is said with it (W7).
+ */
+final class ReceiveDelivery
+{
+    /** So many things are told one by one; of more the moves tell. */
+    private const SAID = 2;
+
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /**
+     * @param  list<Delivered>  $rows
+     * @param  string  $paper  number of the supplier's delivery note; '' = none
+     *
+     * @throws Refused with a sentence beside each row that is wrong; nothing is written then
+     */
+    public function handle(int $supplier, array $rows, string $paper, Signed $signed): Booking
+    {
+        $arrivals = array_values(array_filter(array_map(fn (Delivered $row) => $row->arrival, $rows)));
+        $lines = array_filter(array_map(fn (Delivered $row): ?int => $row->line, $rows));
+
+        return $this->bookings->once(BookingKind::GoodsIn, $signed, new Part(
+            fn (): Needs => Arrivals::needs($arrivals)->and(Needs::purchaseOrders(
+                PurchaseLine::query()->whereKey($lines)->pluck('purchase_order_id'),
+            )),
+            function (Ledger $ledger, Held $held) use ($supplier, $rows, $paper): void {
+                $name = Supplier::query()->findOrFail($supplier)->name;
+                $all = self::arrived($rows);
+                if ($all === []) {
+                    throw PurchaseRefused::nothingCame();
+                }
+                self::assertAsSeen($held, $supplier, $rows);
+                $ledger->says("Delivery of {$name}".($paper === '' ? '' : ", their note {$paper}").':');
+                $in = Arrivals::write($ledger, $held, $all);
+                $ledger->says(count($in) > self::SAID ? count($in).' things in.' : implode(' ', $in));
+                foreach ($rows as $row) {
+                    $said = self::rest($ledger, $held, $row);
+                    $said === '' ?: $ledger->says($said);
+                }
+            },
+        ));
+    }
+
+    /**
+     * @param  list<Delivered>  $rows
+     * @return list<Arrived>
+     *
+     * @throws Refused
+     */
+    private static function arrived(array $rows): array
+    {
+        $all = $wrong = [];
+        foreach ($rows as $row) {
+            try {
+                $row->arrival === null ?: $all[] = Arrived::of($row->arrival);
+            } catch (Refused $refused) {
+                $wrong[$row->field] = $refused->getMessage();
+            }
+        }
+
+        return $wrong === [] ? $all : throw new Refused($wrong);
+    }
+
+    /**
+     * What is said of the rest of a line of which something is still open.
+     *
+     * @throws Refused beside the row
+     */
+    private static function rest(Ledger $ledger, Held $held, Delivered $row): string
+    {
+        if ($row->line === null || $row->rest === RestOfLine::AsSaid) {
+            return '';
+        }
+        $line = PurchaseLine::query()->with('item.unit')->findOrFail($row->line);
+        $ledger->touch($held->purchaseOrder($line->purchase_order_id));
+        try {
+            $said = self::said($line, $row);
+        } catch (Refused $refused) {
+            throw Refused::because($refused->getMessage(), $row->field);
+        }
+        $line->save();
+
+        return $said;
+    }
+
+    private static function said(PurchaseLine $line, Delivered $row): string
+    {
+        $open = $line->openQuantity();
+        $rest = Amount::plain($open)." {$line->item->unit->code} of {$line->number}";
+        if ($row->rest === RestOfLine::OnDay) {
+            $on = $row->restOn ?? throw PurchaseRefused::restWithoutDay();
+            $line->expected_on === $on ?: ExpectedDay::said($line, $on, $line->asked_for);
+
+            return "The rest, {$rest}, comes on ".Said::day($on).'.';
+        }
+        if ($row->rest === RestOfLine::Unknown) {
+            ExpectedDay::unknown($line, $row->restOn ?? Deliveries::now()->assumedOn());
+
+            return "When the rest comes, {$rest}, nobody knows.";
+        }
+        $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
+
+        return "The rest, {$rest}, comes no more.";
+    }
+
+    /**
+     * Two who book one delivery in at once would have it twice.
+     *
+     * @param  list<Delivered>  $rows
+     *
+     * @throws Refused beside lines of which something came meanwhile, or that another supplier has
+     */
+    private static function assertAsSeen(Held $held, int $supplier, array $rows): void
+    {
+        $wrong = [];
+        foreach ($rows as $row) {
+            if ($row->line === null) {
+                continue;
+            }
+            $line = PurchaseLine::query()->with('item.unit')->findOrFail($row->line);
+            $isTheirs = $held->purchaseOrder($line->purchase_order_id)->supplier_id === $supplier;
+            $open = $line->openQuantity();
+            if (! $isTheirs || ! $open->isEqualTo($row->seen ?? $open)) {
+                $unit = $line->item->unit->code;
+                $wrong[$row->field] = $isTheirs
+                    ? Amount::plain((string) $row->seen)." {$unit} were to come when the sheet was opened, "
+                        .Amount::plain($open).' are now: somebody booked meanwhile. Look whether this is in already.'
+                    : "{$line->number} is of another supplier.";
+            }
+        }
+        if ($wrong !== []) {
+            throw new Refused($wrong);
+        }
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+namespace App\Actions\Stock;
+
+use App\Books\AsTyped;
+use App\Books\Held;
+use App\Books\Ledger;
+use App\Books\Needs;
+use App\Models\Lot;
+use App\Models\PurchaseLine;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\End;
+
+/** Writes what came in, one thing or a whole delivery, within a deed. */
+final class Arrivals
+{
+    /** @param  list<Arrival>  $arrivals */
+    public static function needs(array $arrivals): Needs
+    {
+        $lines = array_filter(array_map(fn (Arrival $one): ?int => $one->purchaseId, $arrivals));
+
+        return Needs::purchaseOrders(PurchaseLine::query()->whereKey($lines)->pluck('purchase_order_id'))
+            ->and(Needs::items(array_map(fn (Arrival $one): int => $one->itemId, $arrivals)));
+    }
+
+    /**
+     * All balances are locked before the first is written.
+     *
+     * @param  list<Arrived>  $all
+     * @return list<string> what came in, a sentence each
+     *
+     * @throws Refused
+     */
+    public static function write(Ledger $ledger, Held $held, array $all): array
+    {
+        $ledger->stock->read(array_merge([], ...array_map(fn (Arrived $one): array => $one->keys(), $all)));
+
+        return array_map(fn (Arrived $one): string => self::one($ledger, $held, $one), $all);
+    }
+
+    private static function one(Ledger $ledger, Held $held, Arrived $one): string
+    {
+        TrackedCodes::assertSerialsAreNew($one->item, $one->lots);
+        TrackedCodes::dated($one->lots, $one->arrival->expiresOn, $one->arrival->supplierLot);
+        self::into($ledger, $one);
+        $one->purchase === null ?: self::onPurchase($ledger, $held, $one, $one->purchase);
+
+        return self::says($one);
+    }
+
+    /** A customer's own material has no value here. */
+    private static function into(Ledger $ledger, Arrived $one): void
+    {
+        $total = $one->arrival->owner === 0 ? Cents::of($one->amount, $one->arrival->price) : 0;
+        $shares = Cents::running($total, array_column($one->lots, 'quantity'), $one->amount);
+        $keys = $one->keys();
+        foreach ($one->lots as $i => $lot) {
+            $ledger->moves->move(
+                $one->item,
+                $lot['quantity'],
+                $shares[$i],
+                End::outside($one->arrival->purchaseId),
+                End::stock($keys[$i]),
+                $i === 0 ? self::typed($one) : null,
+            );
+        }
+    }
+
+    /** Kept with the first of its moves. */
+    private static function typed(Arrived $one): AsTyped
+    {
+        $quantity = $one->arrival->quantity;
+
+        return new AsTyped($quantity->amount, TrackedCodes::unitId($one->item, $quantity->unit));
+    }
+
+    private static function onPurchase(Ledger $ledger, Held $held, Arrived $one, PurchaseLine $purchase): void
+    {
+        $order = $held->purchaseOrder($purchase->purchase_order_id);
+        if ($purchase->is_draft) {
+            throw PurchaseRefused::neverSent($order->number);
+        }
+        // another of the same delivery may have come on it before
+        $purchase->refresh();
+        $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->plus($one->amount);
+        $purchase->save();
+        Lot::query()
+            ->whereKey(array_filter(array_column($one->lots, 'lot')))
+            ->whereNull('supplier_id')
+            ->update(['supplier_id' => $order->supplier_id]);
+        $ledger->concernsPurchase($order);
+    }
+
+    private static function says(Arrived $one): string
+    {
+        $arrival = $one->arrival;
+
+        return Amount::plain($one->amount)
+            ." {$one->item->unit->code} {$one->item->label()} in"
+            .($one->purchase === null ? '' : " on {$one->purchase->number}")
+            .", to {$one->place->name}"
+            .($arrival->as === Condition::Free ? '' : ", {$arrival->as->label()}")
+            .($arrival->owner === 0 ? '' : ", the customer's own")
+            .'.';
+    }
+}
