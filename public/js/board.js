@@ -462,7 +462,7 @@
             this.asking = true;
             const where = { centre: d.row.centre.id, machine: d.row.machine, minute: d.minute };
             const asked = new URLSearchParams({ plan: this.data.plan.id, step: d.bar.id, ...where });
-            fetch(`${this.root.dataset.preview}?${asked}`, { headers: { Accept: 'application/json' } })
+            fetch(`${this.root.dataset.preview}?${asked}`, { headers: { Accept: 'application/json', 'X-Plan': '1' } })
                 .then((reply) => (reply.ok ? reply.json() : Promise.reject(reply)))
                 .then((preview) => {
                     if (this.drag && this.drag.bar === d.bar) {
@@ -510,7 +510,7 @@
 
         refresh(keepDrag = false) {
             return fetch(`${this.root.dataset.plan}?plan=${this.data.plan.id}`, {
-                headers: { Accept: 'application/json' },
+                headers: { Accept: 'application/json', 'X-Plan': '1' },
             })
                 .then((reply) => (reply.ok ? reply.json() : Promise.reject(reply)))
                 .then((data) => {
@@ -566,7 +566,9 @@
     document.addEventListener('plan-moved', (event) => {
         if (!board?.root.isConnected || asked === event.detail.plan) return;
         asked = event.detail.plan;
-        fetch(`${board.root.dataset.news}?plan=${board.data.plan.id}`, { headers: { Accept: 'application/json' } })
+        fetch(`${board.root.dataset.news}?plan=${board.data.plan.id}`, {
+            headers: { Accept: 'application/json', 'X-Plan': '1' },
+        })
             .then((reply) => (reply.ok ? reply.json() : null))
             .then((news) => {
                 if (!news || news.stamp === board.data.plan.stamp) return;

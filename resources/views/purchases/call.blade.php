@@ -16,53 +16,55 @@
         <div class="none">Nothing is at them or due from them.</div>
     @else
         <x-form method="put" key="call" :to="route('chase.days', $supplier->id)">
-            <table class="list typed level">
-                <thead>
-                    <tr>
-                        <th>With</th>
-                        <th>What</th>
-                        <th class="n">To come</th>
-                        <th>Unit</th>
-                        <th>As it stands</th>
-                        <th>Orders that wait</th>
-                        <th>Comes on</th>
-                        <th>Nobody knows, ask again then</th>
-                    </tr>
-                </thead>
-                <tbody>
-                    @foreach ($rows as $row)
-                        <tr @class(['wrong' => $errors->has($row->key())])>
-                            <td class="tight"><a href="{{ $row->to }}">{{ $row->document }}</a></td>
-                            <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
-                            <td class="n">{{ $print->amount($row->quantity) }}</td>
-                            <td>{{ $row->unit }}</td>
-                            <td @class(['behind notched' => $row->isLate()])>
-                                {{ $row->arrivalSays() }}
-                                @if ($row->history !== '')<div class="sub">{{ $row->history }}</div>@endif
-                            </td>
-                            <td>
-                                @foreach ($row->holdsUp as $order)
-                                    <a class="num"
-                                        href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
-                                    @if ($order->isLate())
-                                        <span class="sub behind">{{ $print->pace($order->late) }}</span>
-                                    @endif
-                                @endforeach
-                            </td>
-                            <td>
-                                <x-day bare worked :name="$row->field('on')" :field="$row->key('on')"
-                                    :label="'Day of '.$row->document" />
-                                <x-why :field="$row->key()" />
-                            </td>
-                            <td>
-                                <input type="checkbox" name="{{ $row->field('unknown') }}" value="1"
-                                    aria-label="Nobody knows when {{ $row->document }} comes"
-                                    @checked(old($row->key('unknown')))>
-                            </td>
+            <div class="wide">
+                <table class="list typed level">
+                    <thead>
+                        <tr>
+                            <th>With</th>
+                            <th>What</th>
+                            <th class="n">To come</th>
+                            <th>Unit</th>
+                            <th>As it stands</th>
+                            <th>Orders that wait</th>
+                            <th>Comes on</th>
+                            <th>Nobody knows, ask again then</th>
                         </tr>
-                    @endforeach
-                </tbody>
-            </table>
+                    </thead>
+                    <tbody>
+                        @foreach ($rows as $row)
+                            <tr @class(['wrong' => $errors->has($row->key())])>
+                                <td class="tight"><a href="{{ $row->to }}">{{ $row->document }}</a></td>
+                                <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                                <td class="n">{{ $print->amount($row->quantity) }}</td>
+                                <td>{{ $row->unit }}</td>
+                                <td @class(['behind notched' => $row->isLate()])>
+                                    {{ $row->arrivalSays() }}
+                                    @if ($row->history !== '')<div class="sub">{{ $row->history }}</div>@endif
+                                </td>
+                                <td>
+                                    @foreach ($row->holdsUp as $order)
+                                        <a class="num"
+                                            href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
+                                        @if ($order->isLate())
+                                            <span class="sub behind">{{ $print->pace($order->late) }}</span>
+                                        @endif
+                                    @endforeach
+                                </td>
+                                <td>
+                                    <x-day bare worked :name="$row->field('on')" :field="$row->key('on')"
+                                        :label="'Day of '.$row->document" />
+                                    <x-why :field="$row->key()" />
+                                </td>
+                                <td>
+                                    <input type="checkbox" name="{{ $row->field('unknown') }}" value="1"
+                                        aria-label="Nobody knows when {{ $row->document }} comes"
+                                        @checked(old($row->key('unknown')))>
+                                </td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            </div>
             @can('purchase')
                 <div class="actions align-items-end">
                     <x-field name="reason" label="Who said it, if worth keeping" size="30" maxlength="200" />

@@ -167,6 +167,9 @@ it('leaves the session of a page that draws itself anew as it is', function (): 
     ])->assertSessionHas('done');
     $done = (string) session('done');
     $this->get('/stock', ['X-Plan' => '1'])->assertOk()->assertCookieMissing('keep_pace');
+    // nor is it said to a part of the page, or to how a day that is typed is read
+    $this->get('/find?q=a', ['HX-Request' => 'true'])->assertOk()->assertCookieMissing('keep_pace');
+    $this->get('/day?typed=fri', ['X-Plan' => '1'])->assertOk()->assertCookieMissing('keep_pace');
     // it is still to be said to who made it, and then no more
     $this->get('/stock')->assertSee($done)->assertCookie('keep_pace');
     $this->get('/stock')->assertDontSee($done);
