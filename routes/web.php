@@ -351,6 +351,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/goods-in', [C\DeliveryController::class, 'store'])
         ->middleware('may:goods-in')
         ->name('deliveries.store');
+    Route::get('/gate', [C\GateController::class, 'index'])->name('gate.index');
     Route::get('/chase', [C\ChaseController::class, 'index'])->name('chase.index');
     Route::middleware('may:purchase')->group(function (): void {
         Route::get('/suppliers/{partner}/call', [C\CallController::class, 'show'])->name('chase.call');

@@ -41,6 +41,7 @@ it('shows demand, parts, stock and data', function () {
         '/goods-in',
         '/goods-in?supplier=1',
         '/chase',
+        '/gate',
         '/suppliers/1/call',
         '/mails',
         '/coming-and-going',

@@ -23,6 +23,16 @@ final class DueList
         return $rows;
     }
 
+    /** @return list<DueRow> soonest first; what nobody knows a day of is left out */
+    public static function dated(): array
+    {
+        $rows = array_filter(self::all(null), fn (DueRow $row): bool => ! $row->isUnknown);
+        usort($rows, fn (DueRow $a, DueRow $b): int => [$a->given, $a->supplier, $a->id]
+            <=> [$b->given, $b->supplier, $b->id]);
+
+        return $rows;
+    }
+
     /** @return list<DueRow> of one supplier, soonest first */
     public static function of(int $supplier): array
     {

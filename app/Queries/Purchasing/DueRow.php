@@ -22,6 +22,7 @@ final readonly class DueRow
      * @param  string  $document  how it is called: "P-558/1", "order 218, step 40"
      * @param  string  $to  its page
      * @param  string  $given  "YYYY-MM-DD", as it was said last
+     * @param  bool  $isUnknown  nobody knows when it comes
      * @param  string  $history  what became of days said before
      * @param  list<HeldUp>  $holdsUp  latest first
      */
@@ -38,6 +39,7 @@ final readonly class DueRow
         public string $unit,
         public string $given,
         public bool $isConfirmed,
+        public bool $isUnknown,
         private Arrival $arrival,
         public string $history,
         public array $holdsUp,
@@ -63,6 +65,7 @@ final readonly class DueRow
             $row->text('unit'),
             $given,
             $row->textOrNull('confirmed_on') !== null,
+            $again !== null,
             $deliveries->ordered($given, $again),
             self::history($row, $row->textOrNull('first_expected_on') ?? $given, $given, $deliveries->today),
             $waiting,
@@ -89,6 +92,7 @@ final readonly class DueRow
             $row->text('unit'),
             $given,
             true,
+            $row->textOrNull('ask_again_on') !== null,
             $deliveries->back($back, $row->textOrNull('ask_again_on')),
             self::history($row, $first, $given, $deliveries->today),
             [new HeldUp($row->int('order_id'), $row->text('number'), $row->int('late'))],

@@ -33,6 +33,7 @@ enum Page: string
     case Receive = 'receive.index';
     case Purchases = 'purchases.index';
     case GoodsIn = 'deliveries.index';
+    case Gate = 'gate.index';
     case Chase = 'chase.index';
     case Mails = 'mails.index';
     case Stock = 'stock.index';
@@ -76,6 +77,7 @@ enum Page: string
         'receive.index' => 'Receive',
         'purchases.index' => 'Purchases',
         'deliveries.index' => 'Goods in',
+        'gate.index' => 'At the gate',
         'chase.index' => 'Chase',
         'mails.index' => 'Mail out',
         'stock.index' => 'On hand',
@@ -111,7 +113,7 @@ enum Page: string
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
-            self::Purchases, self::GoodsIn, self::Chase, self::Mails => Subject::Suppliers,
+            self::Purchases, self::GoodsIn, self::Gate, self::Chase, self::Mails => Subject::Suppliers,
             self::Stock, self::Flow, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
             self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,

@@ -83,6 +83,7 @@ function pages(): array
         'purchase drafts' => '/purchases?show=drafts',
         'all purchases' => '/purchases?show=all',
         'mail out' => '/mails',
+        'at the gate' => '/gate',
         'goods in' => '/goods-in',
         'goods in of a supplier' => '/goods-in?supplier='.DB::table('suppliers')->min('id'),
         'coming and going' => '/coming-and-going',
