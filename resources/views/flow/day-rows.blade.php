@@ -10,10 +10,10 @@
             @foreach ($rows as $row)
                 <tr>
                     <td class="cut">{{ $row->partner }}</td>
-                    <td>{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
+                    <td class="w-50">{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
                     <td class="n">{{ $print->amount($row->quantity) }}</td>
                     <td>{{ $row->unit }}</td>
-                    <td class="tight">
+                    <td>
                         <a href="{{ $row->to }}">{{ $row->with }}</a>
                         @if (! $row->isReady)<span class="soon">not all there</span>@endif
                     </td>
