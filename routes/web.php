@@ -351,6 +351,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/goods-in', [C\DeliveryController::class, 'store'])
         ->middleware('may:goods-in')
         ->name('deliveries.store');
+    Route::post('/purchase-lines/{line}/returns', [C\PurchaseReturnController::class, 'store'])
+        ->middleware('may:goods-in')
+        ->name('purchase-returns.store');
     Route::get('/gate', [C\GateController::class, 'index'])->name('gate.index');
     Route::get('/chase', [C\ChaseController::class, 'index'])->name('chase.index');
     Route::middleware('may:purchase')->group(function (): void {

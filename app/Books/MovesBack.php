@@ -10,6 +10,7 @@ use App\Models\Place;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
+use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\End;
@@ -85,7 +86,7 @@ final class MovesBack
         $quantity = BigDecimal::of($move->quantity);
         $this->component($move, $quantity);
         $move->line_id === null ?: $this->shipped($move->line_id, $quantity);
-        $move->purchase_line_id === null ?: $this->purchased($move->purchase_line_id, $quantity);
+        $move->purchase_line_id === null ?: $this->purchased($move, $move->purchase_line_id, $quantity);
         if ($this->isReceipt($move)) {
             $order = $this->ledger->held()->order((int) $move->order_id);
             $this->ledger->outputs->received($order, $quantity->negated(), -$move->value);
@@ -101,10 +102,23 @@ final class MovesBack
         $this->ledger->touch($this->ledger->held()->customerOrder($line->customer_order_id));
     }
 
-    private function purchased(int $purchase, BigDecimal $quantity): void
+    /** What came in is to come again; what had been sent back is here again, and wanted. */
+    private function purchased(Move $move, int $line, BigDecimal $quantity): void
     {
-        $purchase = PurchaseLine::query()->findOrFail($purchase);
-        $purchase->received_quantity = (string) BigDecimal::of($purchase->received_quantity)->minus($quantity);
+        $purchase = PurchaseLine::query()->findOrFail($line);
+        $received = BigDecimal::of($purchase->received_quantity);
+        if ($this->places[$move->to_place_id]->kind === PlaceKind::Outside->value) {
+            $received = $received->plus($quantity);
+            $most = BigDecimal::max(0, BigDecimal::of($purchase->quantity)->minus($received));
+            $purchase->cancelled_quantity = (string) BigDecimal::min($purchase->cancelled_quantity, $most);
+            $purchase->returned_quantity = (string) BigDecimal::of($purchase->returned_quantity)->minus($quantity);
+        } else {
+            $received = $received->minus($quantity);
+        }
+        if ($received->isNegative()) {
+            throw PurchaseRefused::wentBack($purchase->number);
+        }
+        $purchase->received_quantity = (string) $received;
         $purchase->save();
         $this->ledger->touch($this->ledger->held()->purchaseOrder($purchase->purchase_order_id));
     }

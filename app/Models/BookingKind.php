@@ -41,6 +41,7 @@ enum BookingKind: string
     case Ranked = 'ranked';
     case Purchased = 'purchased';
     case PurchaseChanged = 'purchase_changed';
+    case SentBack = 'sent_back';
     case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
@@ -91,6 +92,7 @@ enum BookingKind: string
             self::Ranked => 'rank',
             self::Purchased => 'purchase',
             self::PurchaseChanged => 'purchase changed',
+            self::SentBack => 'sent back',
             self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
@@ -127,6 +129,7 @@ enum BookingKind: string
             self::Close,
             self::Count,
             self::Scrap,
+            self::SentBack,
             self::Condition,
             self::LateCost,
             self::Remake => Undoing::Reversed,

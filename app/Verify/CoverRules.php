@@ -127,6 +127,22 @@ final class CoverRules
             ) m ON m.purchase_line_id = u.id
             WHERE u.received_quantity <> COALESCE(m.quantity, 0)
             SQL,
+        'what went back to a supplier is what stands on the line' => <<<'SQL'
+            SELECT CONCAT(
+                'purchase ', u.number, ': sent back ', u.returned_quantity, ', moves ', COALESCE(m.quantity, 0)
+            ) AS difference
+            FROM purchase_lines u
+            LEFT JOIN (
+                SELECT m.purchase_line_id, SUM(m.quantity) AS quantity
+                FROM moves m
+                JOIN places p ON p.id = m.to_place_id AND p.kind = 'outside'
+                WHERE m.purchase_line_id IS NOT NULL
+                    AND m.reverses_id IS NULL
+                    AND NOT EXISTS (SELECT 1 FROM moves r WHERE r.reverses_id = m.id)
+                GROUP BY m.purchase_line_id
+            ) m ON m.purchase_line_id = u.id
+            WHERE u.returned_quantity <> COALESCE(m.quantity, 0)
+            SQL,
         'lines of a draft, and no others, are a draft' => <<<'SQL'
             SELECT CONCAT('purchase ', u.number, ': draft ', u.is_draft, ', its order is ', o.state) AS difference
             FROM purchase_lines u

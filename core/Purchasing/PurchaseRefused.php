@@ -62,6 +62,18 @@ final class PurchaseRefused extends Refused
         );
     }
 
+    public static function wentBack(string $line): self
+    {
+        return self::because(
+            "Some of what came on {$line} went back to the supplier since. Reverse that booking first.",
+        );
+    }
+
+    public static function moreThanCame(string $line, string $came, string $asked): self
+    {
+        return self::because("{$came} came on {$line}, {$asked} cannot go back on it.", 'quantity');
+    }
+
     public static function nothingCame(): self
     {
         return self::because('Type how much came beside what came.');

@@ -9,7 +9,7 @@ return new class extends Migration
 {
     public function up(): void
     {
-        Schema::create('standards_to_come', function (Blueprint $table): void {
+        Schema::hasTable('standards_to_come') ?: Schema::create('standards_to_come', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('booking_id')->constrained(); // that decided it, with who and why
             $table->date('from_on');

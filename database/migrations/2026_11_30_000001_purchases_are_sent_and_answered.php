@@ -29,16 +29,18 @@ return new class extends Migration
                     ADD KEY purchase_lines_item (item_id, is_open)
                 SQL);
         }
-        Schema::table('purchase_orders', function (Blueprint $table): void {
+        $hasNote = Schema::hasColumn('purchase_orders', 'note');
+        $hasNote ?: Schema::table('purchase_orders', function (Blueprint $table): void {
             $table->string('note', 500)->default(''); // to the supplier
             $table->date('changed_on')->nullable(); // since it was sent: the supplier does not know yet
             $table->index('state');
         });
         DB::statement('ALTER TABLE settings MODIFY value VARCHAR(200) NOT NULL');
-        Schema::table('booking_says', function (Blueprint $table): void {
+        $isNamed = Schema::hasColumn('booking_says', 'purchase_order_id');
+        $isNamed ?: Schema::table('booking_says', function (Blueprint $table): void {
             $table->foreignId('purchase_order_id')->nullable()->constrained();
         });
-        Schema::create('mails', function (Blueprint $table): void {
+        Schema::hasTable('mails') ?: Schema::create('mails', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('booking_id')->constrained();
             $table->foreignId('purchase_order_id')->constrained();

@@ -4,10 +4,14 @@ namespace Tests\Support;
 
 use App\Access\Role;
 use App\Actions\Orders\CureShort;
+use App\Actions\Purchasing\SendBack;
+use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\AddLateCost;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\CountBalance;
+use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
 use App\Actions\Usage\ReturnComponents;
 use App\Books\Signed;
@@ -18,6 +22,7 @@ use App\Models\Order;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
+use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
 
@@ -43,10 +48,23 @@ final class EveryKind
         ));
         $in = $do(fn (): Booking => $shop->goodsIn('BRG-25', '6', '7'));
         $bearing = fn (): Balance => Balance::query()->where('item_id', $shop->item('BRG-25')->id)->firstOrFail();
+        $line = $shop->purchase('P-77', 'BRG-25', '6', '2026-12-01');
+        $on = new Arrival(
+            $line->item_id,
+            new TypedQuantity('6'),
+            '7',
+            $shop->place('STORES')->id,
+            purchaseId: $line->id,
+        );
         $keeper = fn (): Signed => $shop->sign(Role::Storekeeper, 'it is so');
         $first = fn () => $order->steps()->firstOrFail();
         foreach ([
             fn (): Booking => $in,
+            fn (): Booking => app(GoodsIn::class)->handle($on, $keeper()),
+            fn (): Booking => app(SendBack::class)->handle(
+                new TypedReturn($line->id, $bearing()->id, '2', false),
+                $keeper(),
+            ),
             fn (): Booking => app(AddLateCost::class)->handle($in->id, 500, $shop->sign(Role::CostClerk)),
             fn (): Booking => app(CountBalance::class)->handle($bearing()->id, '70', $keeper()),
             fn (): Booking => app(ScrapStock::class)->handle($bearing()->id, '1', ScrapClass::Handling, $keeper()),

@@ -9,11 +9,14 @@ use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\OtherSupplier;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Purchasing\RewritePurchase;
+use App\Actions\Purchasing\SendBack;
 use App\Actions\Purchasing\SendPurchase;
 use App\Actions\Purchasing\TypedLine;
+use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Purchasing\TypedSending;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
+use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
@@ -42,6 +45,7 @@ final readonly class Buying
             'buy of another' => $this->other(...),
             'cancel a purchase' => $this->cancel(...),
             'goods in on a purchase' => $this->goodsIn(...),
+            'send back' => $this->back(...),
         ];
     }
 
@@ -125,6 +129,21 @@ final readonly class Buying
                 $this->shop->place('STORES')->id,
                 purchaseId: $line->id,
             ),
+            $this->shop->sign(Role::Storekeeper, 'walk'),
+        );
+    }
+
+    private function back(): ?Booking
+    {
+        $line = PurchaseLine::query()->where('received_quantity', '>', 0)->inRandomOrder(mt_rand())->first();
+        $balance = $line === null ? null : Balance::query()
+            ->where('item_id', $line->item_id)
+            ->where('quantity', '>', 0)
+            ->where('owner_id', 0)
+            ->first();
+
+        return $line === null || $balance === null ? null : app(SendBack::class)->handle(
+            new TypedReturn($line->id, $balance->id, (string) mt_rand(1, 3), mt_rand(0, 1) === 0),
             $this->shop->sign(Role::Storekeeper, 'walk'),
         );
     }

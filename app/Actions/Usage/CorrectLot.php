@@ -15,8 +15,10 @@ use App\Models\Lot;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
@@ -24,6 +26,7 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\LotThere;
+use KeepPace\Core\Stock\PlaceKind;
 use KeepPace\Core\Stock\StockKey;
 use KeepPace\Core\Stock\Withdrawal;
 
@@ -134,8 +137,35 @@ final class CorrectLot
                 'quantity',
             );
         }
+        self::assertStillThere($move, $part);
 
         return $part;
+    }
+
+    /**
+     * What went back to stores, or over to an order that was split off, is not in this one to be another lot.
+     *
+     * @throws Refused
+     */
+    private static function assertStillThere(Move $move, BigDecimal $part): void
+    {
+        $lies = DB::table('moves AS m')
+            ->join('places AS t', 't.id', 'm.to_place_id')
+            ->where('m.component_id', $move->component_id)
+            ->where('m.lot_id', $move->lot_id)
+            ->selectRaw(
+                'COALESCE(SUM(IF(t.kind = ?, m.quantity, -m.quantity)), 0) AS quantity',
+                [PlaceKind::Order->value],
+            );
+        $there = Row::first($lies, fn (Row $row): BigDecimal => $row->decimal('quantity')) ?? BigDecimal::zero();
+        if ($part->isGreaterThan($there)) {
+            $code = Lot::query()->findOrFail($move->lot_id)->code;
+            throw Refused::because(
+                Amount::plain($there)." of {$code} lie in the order still; the rest went back, or over to another "
+                    .'order. Correct no more than that.',
+                'quantity',
+            );
+        }
     }
 
     private function cameFrom(Move $move): StockKey

@@ -185,6 +185,7 @@ final readonly class OrderPage
             )
             ->orderBy('c.position')
             ->select(['c.*', 'i.number AS item_number', 'i.name AS item_name', 'u.code AS unit'])
+            ->addSelect('i.kind')
             ->addSelect(['p.from_stock', 'p.missing', 'p.coming', 'si.name AS stands_for'])
             ->selectSub(self::onHand(), 'on_hand')
             ->selectRaw('('.self::RESERVED.') AS reserved')

@@ -5,6 +5,7 @@ namespace App\Queries\Orders;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Structure\IssueBy;
+use KeepPace\Core\Structure\ItemKind;
 
 /** A component of an order: what is needed, used, allocated, on hand, coming and short. */
 final readonly class OrderPart
@@ -43,6 +44,7 @@ final readonly class OrderPart
         public ?string $lots,
         private IssueBy $issueBy,
         private string $suppliedBy,
+        private ItemKind $kind,
     ) {
     }
 
@@ -70,6 +72,7 @@ final readonly class OrderPart
             $row->textOrNull('lots'),
             $row->enum('issue_by', IssueBy::class),
             $row->text('supplied_by'),
+            $row->enum('kind', ItemKind::class),
         );
     }
 
@@ -87,6 +90,12 @@ final readonly class OrderPart
     public function isCustomersOwn(): bool
     {
         return $this->suppliedBy === self::BY_CUSTOMER;
+    }
+
+    /** It is short, and nobody makes it here or brings it of their own. */
+    public function canBeBought(): bool
+    {
+        return $this->missing->isPositive() && ! $this->kind->isMadeHere() && ! $this->isCustomersOwn();
     }
 
     /** The order wants another quantity than the master. */

@@ -7,18 +7,25 @@ use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
 use App\Queries\Bookings\BookedRow;
+use App\Reading\Named;
 use App\Reading\Row;
+use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\PurchaseDeed;
 use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\PlaceKind;
 
 /** All that the page of one purchase order shows. */
 final readonly class PurchasePage
 {
     private const BOOKINGS = 100;
+
+    /** So many balances can be chosen, the newest. */
+    private const LYING = 200;
 
     /**
      * @param  Collection<int, PurchaseLineRow>  $lines
@@ -28,6 +35,7 @@ final readonly class PurchasePage
      * @param  array<string, string>  $addresses  of the supplier, by themselves
      * @param  array<int|string, string>  $others  suppliers it could go to
      * @param  Collection<int, BookedRow>  $bookings
+     * @param  array<int, array<int|string, string>>  $lying  balances of what came, by item: 'Main stores, lot H-1: 12'
      */
     private function __construct(
         public PurchaseOrder $order,
@@ -38,6 +46,7 @@ final readonly class PurchasePage
         public array $addresses,
         public array $others,
         public Collection $bookings,
+        public array $lying,
     ) {
     }
 
@@ -57,6 +66,7 @@ final readonly class PurchasePage
             self::addresses($order->supplier),
             self::others($order),
             Row::all(self::bookings($id), BookedRow::from(...)),
+            self::lying($lines),
         );
     }
 
@@ -99,6 +109,40 @@ final readonly class PurchasePage
     public function asked(): Collection
     {
         return $this->lines->filter(fn (PurchaseLineRow $line): bool => $line->asked !== null);
+    }
+
+    /** Something of it came, and something lies in stores that could go back. */
+    public function canGoBack(PurchaseLineRow $line): bool
+    {
+        return $line->received->isPositive() && isset($this->lying[$line->itemId]);
+    }
+
+    /**
+     * @param  Collection<int, PurchaseLineRow>  $lines
+     * @return array<int, array<int|string, string>>
+     */
+    private static function lying(Collection $lines): array
+    {
+        $came = $lines->filter(fn (PurchaseLineRow $line): bool => $line->received->isPositive());
+        $balances = DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
+            ->whereIn('b.item_id', $came->map(fn (PurchaseLineRow $line): int => $line->itemId)->unique())
+            ->where('p.kind', PlaceKind::Store->value)
+            ->where('b.owner_id', 0)
+            ->where('b.quantity', '>', 0)
+            ->orderByDesc('b.id')
+            ->limit(self::LYING)
+            ->select(['b.id', 'b.item_id', 'b.quantity', 'b.condition', 'p.name', 'l.code']);
+        $lying = [];
+        foreach (Row::all($balances, fn (Row $row): Row => $row) as $row) {
+            $lying[$row->int('item_id')][$row->int('id')] = $row->text('name')
+                .($row->textOrNull('code') === null ? '' : ", {$row->text('code')}")
+                .($row->text('condition') === Condition::Free->value ? '' : ", {$row->text('condition')}")
+                .': '.Figures::amount($row->text('quantity'));
+        }
+
+        return $lying;
     }
 
     /** @return array<string, string> */

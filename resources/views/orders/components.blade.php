@@ -58,7 +58,7 @@
                     <td class="n w2">{{ $part->usedValue ? $print->money($part->usedValue) : '' }}</td>
                     <td class="tight">
                         @if ($page->isOpen())
-                            @canany(['change-order', 'reserve'])
+                            @canany(['change-order', 'reserve', 'purchase'])
                                 @include('orders.part-change')
                             @endcanany
                         @endif

@@ -39,4 +39,18 @@
             <button class="btn btn-quiet btn-small">Keep it for this order</button>
         </form>
     @endcan
+    @can('purchase')
+        @if ($part->canBeBought())
+            <form class="actions" method="post" action="{{ route('purchases.store') }}">
+                @csrf
+                @token($part->form('buy'))
+                <input type="hidden" name="add" value="1">
+                <x-field bare :in="$typed($part->form('buy'))" :name="'items['.$part->itemId.'][quantity]'"
+                    :field="'items.'.$part->itemId.'.quantity'" :label="'Buy of '.$part->item" class="n"
+                    :value="$print->amount($part->missing)" inputmode="decimal" />
+                <button class="btn btn-quiet btn-small">Buy it of its supplier</button>
+                <button class="btn btn-quiet btn-small" name="draft" value="1">Put it on a draft</button>
+            </form>
+        @endif
+    @endcan
 </details>

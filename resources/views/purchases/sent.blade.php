@@ -14,6 +14,7 @@
             <th class="n">€</th>
             <th>Expected</th>
             <th>Orders that wait</th>
+            <th></th>
         </tr>
     </thead>
     <tbody>
@@ -40,6 +41,13 @@
                     @foreach ($page->waiting[$line->number] ?? [] as $order)
                         <a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a>
                     @endforeach
+                </td>
+                <td class="tight">
+                    @can('goods-in')
+                        @if ($page->canGoBack($line))
+                            @include('purchases.back')
+                        @endif
+                    @endcan
                 </td>
             </tr>
         @endforeach

@@ -19,8 +19,8 @@ it('says for each state what may be done', function (OrderState $state, array $m
     'proposed' => [OrderState::Proposed, ['BookAgain'], ['BookAgain']],
     'firm' => [
         OrderState::Firm,
-        ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'BookAgain'],
-        ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'BookAgain'],
+        ['Change', 'CopyAnew', 'Split', 'Cancel', 'Rank', 'Reserve', 'BookAgain'],
+        ['Change', 'CopyAnew', 'Split', 'Cancel', 'Rank', 'Reserve', 'BookAgain'],
     ],
     'released' => [
         OrderState::Released,

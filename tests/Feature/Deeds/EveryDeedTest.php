@@ -16,6 +16,8 @@ use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\SayAbsent;
 use App\Actions\Schedule\UndoPlan;
 use App\Actions\Schedule\WhatIf;
+use App\Actions\Stock\Arrival;
+use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ReserveStock;
 use App\Actions\Stock\StandardTaken;
 use App\Actions\Stock\TakeStandards;
@@ -569,6 +571,34 @@ function deed(object $test, string $name): array
             'field' => 'supplier',
             'says' => 'Choose another supplier',
         ])($bought()),
+        'send back to the supplier' => (function (PurchaseOrder $order) use ($shop): array {
+            $in = new Arrival(
+                $order->lines[0]->item_id,
+                new TypedQuantity('5'),
+                '80',
+                $shop->place('STORES')->id,
+                purchaseId: $order->lines[0]->id,
+            );
+            app(GoodsIn::class)->handle($in, $shop->sign(Role::Storekeeper, token: 'came'));
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/purchase-lines/{$order->lines[0]->id}/returns",
+                'no' => Role::Operator,
+                'data' => [
+                    'quantity' => '2',
+                    'balance' => DB::table('balances')
+                        ->where('item_id', $in->itemId)
+                        ->where('quantity', '>', 0)
+                        ->value('id'),
+                    'reason' => 'cracked',
+                ],
+                'bad' => ['quantity' => '6'],
+                'field' => 'quantity',
+                'says' => '5 pc came on',
+            ];
+        })($bought()),
         'book a delivery in' => (fn (PurchaseOrder $order): array => [
             'role' => Role::Storekeeper,
             'method' => 'post',
@@ -1527,6 +1557,7 @@ const DEEDS = [
     'place an order in the rank',
     'order of suppliers',
     'hurry a purchase',
+    'send back to the supplier',
     'book a delivery in',
     'type days of one call',
     'send a purchase',

@@ -258,3 +258,24 @@ it('refuses what another changed meanwhile, and keeps what was typed', function 
     expect((float) $line->refresh()->quantity)->toBe(130.0);
     $send($order->refresh()->version, 'many')->assertSessionHasErrors("lines.{$line->id}.quantity");
 });
+
+it('is bought from a component of an order, without leaving it', function () {
+    $feet = $this->shop->item('FOOT-1');
+    DB::table('balances')->where('item_id', $feet->id)->update(['quantity' => 0]);
+    $order = $this->shop->order('TRAY-40', '30');
+    $this->shop->differencesWhenPlanned();
+    $page = "/orders/{$order->id}";
+    $buyer = $this->actingAs($this->shop->as(Role::Buyer));
+    $buyer->get($page)->assertSee('Buy it of its supplier');
+    $buyer->from($page)->post('/purchases', [
+        'token' => $this->shop->token(), 'add' => '1', 'draft' => '1', 'items' => [$feet->id => ['quantity' => '130']],
+    ])->assertRedirect($page)->assertSessionHasNoErrors();
+    expect(PurchaseOrder::query()->latest('id')->firstOrFail()->state)->toBe(PurchaseState::Draft);
+    $buyer->from($page)->post('/purchases', [
+        'token' => $this->shop->token(), 'add' => '1', 'items' => [$feet->id => ['quantity' => '130']],
+    ])->assertRedirect($page);
+    $this->shop->differencesWhenPlanned();
+    // what is ordered is no longer missing; who may not buy is not offered it
+    $buyer->get($page)->assertDontSee('Buy it of its supplier');
+    $this->actingAs($this->shop->as(Role::Operator))->get($page)->assertDontSee('Buy it of its supplier');
+});

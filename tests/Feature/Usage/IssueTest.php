@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Bookings\ReverseLines;
+use App\Actions\Orders\SplitOrder;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\ChangeCondition;
 use App\Actions\Stock\GoodsIn;
@@ -282,6 +283,23 @@ it('corrects the lot in one booking, even when the product is closed: stock, ord
         ),
     )->toThrow(Refused::class, 'corrected already');
 })->with([false, true]);
+
+it('corrects no more of a lot than lies in the order still: the rest went over with a split', function () {
+    $sheet = drums($this, '4');
+    $order = Order::query()->findOrFail($sheet->order_id);
+    $move = $this->shop
+        ->issue($sheet, (string) $sheet->openQuantity(), ['H-7714' => (string) $sheet->openQuantity()])
+        ->moves()
+        ->firstOrFail();
+    $split = app(SplitOrder::class)
+        ->handle($order->id, $order->refresh()->version, '2', $this->shop->sign(Role::Planner, 'half goes first'));
+    expect($split->says)->toContain('split off');
+    $correct = fn (?string $quantity) => app(CorrectLot::class)
+        ->handle($move->id, 'H-7731', $quantity, $this->shop->sign(Role::Storekeeper, 'read off the sheet'));
+    expect(fn () => $correct(null))->toThrow(Refused::class, 'of H-7714 lie in the order still');
+    $correct('1');
+    expect($this->shop->differencesWhenPlanned())->toBe([]);
+});
 
 it('refuses a correction that changes nothing, or names what is not there', function () {
     $sheet = drums($this, '3');

@@ -242,6 +242,10 @@ function corruptions(): array
             'UPDATE customer_order_lines SET is_open = 0 WHERE is_open = 1 LIMIT 1',
         ],
         ['a purchase received what came in for it', 'UPDATE purchase_lines SET received_quantity = 1 LIMIT 1'],
+        [
+            'what went back to a supplier is what stands on the line',
+            'UPDATE purchase_lines SET returned_quantity = 1 LIMIT 1',
+        ],
         ['lines of a draft, and no others, are a draft', 'UPDATE purchase_lines SET is_draft = 1 LIMIT 1'],
         ['lines of a draft, and no others, are a draft', 'UPDATE purchase_orders SET sent_on = NULL LIMIT 1'],
         ['a purchase order stands as its lines do', "UPDATE purchase_orders SET state = 'confirmed' LIMIT 1"],

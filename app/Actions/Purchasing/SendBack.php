@@ -1,0 +1,91 @@
+<?php
+
+namespace App\Actions\Purchasing;
+
+use App\Books\AsTyped;
+use App\Books\Bookings;
+use App\Books\Held;
+use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
+use App\Books\Signed;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Item;
+use App\Models\PurchaseLine;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\End;
+
+/** Goods go back to the supplier they came from: out of stock at their value; to come again where others are sent. */
+final class SendBack
+{
+    public function __construct(private readonly Bookings $bookings)
+    {
+    }
+
+    /** @throws Refused when less lies there or came, or it is promised */
+    public function handle(TypedReturn $typed, Signed $signed): Booking
+    {
+        return $this->bookings->once(BookingKind::SentBack, $signed, new Part(
+            fn (): Needs => Needs::purchaseOrders([PurchaseLine::query()->findOrFail($typed->line)->purchase_order_id])
+                ->and(Needs::items([Balance::query()->findOrFail($typed->balance)->item_id])),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $typed, $signed),
+        ));
+    }
+
+    private function write(Ledger $ledger, Held $held, TypedReturn $typed, Signed $signed): void
+    {
+        $line = PurchaseLine::query()->findOrFail($typed->line);
+        $found = Balance::query()->with('item.unit', 'item.units.unit', 'place')->findOrFail($typed->balance);
+        $order = $held->purchaseOrder($line->purchase_order_id)->load('supplier');
+        $ledger->stock->read([$found->key()]);
+        $amount = $found->item->quantity($typed->quantity)->amount;
+        self::assertCame($line, $found->item, $amount);
+        $ledger->moves->move(
+            $found->item,
+            $amount,
+            null,
+            End::stock($found->key()),
+            End::outside($line->id),
+            new AsTyped(reason: $signed->reason),
+        );
+        $ledger->covers->assertStillThere($found->item, $amount);
+        $ledger->kept->assertThere($found->item);
+        self::line($line, $amount, $typed->isReplaced);
+        $ledger->concernsPurchase($order);
+        $ledger->says(
+            Amount::plain($amount)." {$found->item->unit->code} {$found->item->label()} sent back to "
+                ."{$order->supplier->name} on {$line->number}: {$signed->reason}. "
+                .($typed->isReplaced ? 'Others come.' : 'No others come.'),
+        );
+    }
+
+    /** @throws Refused */
+    private static function assertCame(PurchaseLine $line, Item $item, BigDecimal $amount): void
+    {
+        if ($item->id !== $line->item_id) {
+            throw PurchaseRefused::otherItem($line->number);
+        }
+        if ($amount->isGreaterThan($line->received_quantity)) {
+            $came = Amount::plain($line->received_quantity)." {$item->unit->code}";
+            throw PurchaseRefused::moreThanCame($line->number, $came, Amount::plain($amount));
+        }
+    }
+
+    /** What is not sent again is no longer wanted. */
+    private static function line(PurchaseLine $line, BigDecimal $amount, bool $isReplaced): void
+    {
+        $line->received_quantity = (string) BigDecimal::of($line->received_quantity)->minus($amount);
+        $line->returned_quantity = (string) BigDecimal::of($line->returned_quantity)->plus($amount);
+        $open = $line->wanted()->minus($line->received_quantity);
+        if (! $isReplaced && $open->isPositive()) {
+            $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)
+                ->plus(BigDecimal::min($open, $amount));
+        }
+        $line->save();
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Purchasing\SendBack;
+use App\Http\Requests\SendBackRequest;
+use Illuminate\Http\RedirectResponse;
+
+/** Goods go back to the supplier they came from. */
+class PurchaseReturnController extends Controller
+{
+    public function store(SendBackRequest $request, int $line, SendBack $back): RedirectResponse
+    {
+        return $this->done(back(), $back->handle(
+            $request->typed($line),
+            $request->signed($request->validated('reason')),
+        ));
+    }
+}
