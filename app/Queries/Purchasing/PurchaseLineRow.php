@@ -4,6 +4,7 @@ namespace App\Queries\Purchasing;
 
 use App\Models\PurchaseLine;
 use App\Wording\Figures;
+use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use KeepPace\Core\Purchasing\AnsweredLine;
@@ -79,6 +80,12 @@ final readonly class PurchaseLineRow
     public function toCome(): BigDecimal
     {
         return BigDecimal::max(0, $this->wanted->minus($this->received));
+    }
+
+    /** It should be here by now. */
+    public function isLate(): bool
+    {
+        return $this->isOpen && $this->expectedOn < When::today()->toDateString();
     }
 
     /** Cents of what is wanted. */

@@ -58,9 +58,10 @@
                     <td class="n w2">{{ $part->usedValue ? $print->money($part->usedValue) : '' }}</td>
                     <td class="tight">
                         @if ($page->isOpen())
-                            @canany(['change-order', 'reserve', 'purchase'])
+                            @if (Gate::any(['change-order', 'reserve'])
+                                || (Gate::allows('purchase') && $part->canBeBought()))
                                 @include('orders.part-change')
-                            @endcanany
+                            @endif
                         @endif
                     </td>
                 </tr>

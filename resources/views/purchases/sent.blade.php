@@ -33,7 +33,7 @@
                 <td class="n">{{ $print->some($line->toCome()) }}</td>
                 <td class="n">{{ $print->price($line->price) }}</td>
                 <td class="n">{{ $print->money($line->cents()) }}</td>
-                <td class="tight">
+                <td @class(['tight', 'behind notched' => $line->isLate()])>
                     {{ $line->isOpen ? $print->day($line->expectedOn) : $line->ended() }}
                     @if ($line->isOpen && $line->confirmedOn)<span class="sub">confirmed</span>@endif
                 </td>
