@@ -105,22 +105,17 @@ final class Buyer
         foreach ($order->lines()->with('item')->get() as $line) {
             $on = max($line->expected_on, $this->days->from(CarbonImmutable::parse($today)->addDay()));
             $lines[$line->id] = match ($order->id % self::EVERY) {
-                2 => new TypedLine(self::typed($line), self::dearer($line), $on),
+                2 => new TypedLine((string) $line->asTyped($line->wanted()), self::dearer($line), $on),
                 5 => new TypedLine(
-                    self::typed($line),
+                    (string) $line->asTyped($line->wanted()),
                     $line->price,
                     $this->days->from(CarbonImmutable::parse($on)->addDay()),
                 ),
-                default => new TypedLine(self::typed($line), $line->price, $on),
+                default => new TypedLine((string) $line->asTyped($line->wanted()), $line->price, $on),
             };
         }
 
         return $lines;
-    }
-
-    private static function typed(PurchaseLine $line): string
-    {
-        return (string) $line->ratio()->reciprocal()->multipliedBy($line->wanted())->toScale(6, RoundingMode::HALF_UP);
     }
 
     /** Two per cent more. */

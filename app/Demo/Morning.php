@@ -154,7 +154,7 @@ final class Morning
             $sent->id,
             $sent->version,
             [$line->id => new TypedLine(
-                (string) $line->ratio()->reciprocal()->multipliedBy($less)->toScale(6, RoundingMode::HALF_UP),
+                (string) $line->asTyped($less),
                 (string) BigDecimal::of($line->price)->multipliedBy('1.06')->toScale(4, RoundingMode::HALF_UP),
                 max($line->expected_on, app(WorkedDays::class)->from(CarbonImmutable::now()->addDays(3))),
             )],

@@ -4,6 +4,7 @@ namespace App\Models;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use KeepPace\Core\Purchasing\AnsweredLine;
@@ -64,6 +65,16 @@ class PurchaseLine extends Model
     public function ratio(): BigRational
     {
         return BigRational::of("{$this->ratio_p}/{$this->ratio_q}");
+    }
+
+    /**
+     * So much in the unit it was typed in; six decimals where it does not come out.
+     *
+     * @param  BigDecimal  $quantity  stock units
+     */
+    public function asTyped(BigDecimal $quantity): BigDecimal
+    {
+        return $this->ratio()->reciprocal()->multipliedBy($quantity)->toScale(6, RoundingMode::HALF_UP);
     }
 
     /** What the supplier answered that nobody has settled; null = nothing. */

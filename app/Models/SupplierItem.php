@@ -27,6 +27,16 @@ class SupplierItem extends Model
 
     protected $guarded = [];
 
+    /** The terms on which a supplier sells an item, with prices; null = nothing is agreed. */
+    public static function of(int $item, ?int $supplier): ?self
+    {
+        return self::query()
+            ->with('prices', 'supplier')
+            ->where('item_id', $item)
+            ->where('supplier_id', $supplier)
+            ->first();
+    }
+
     /** @return BelongsTo<Supplier, $this> */
     public function supplier(): BelongsTo
     {

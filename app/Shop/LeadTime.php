@@ -2,6 +2,8 @@
 
 namespace App\Shop;
 
+use App\Models\Item;
+use App\Models\SupplierItem;
 use App\Reading\Row;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
@@ -16,6 +18,18 @@ final readonly class LeadTime
      */
     public function __construct(public int $days, public ?int $supplier = null)
     {
+    }
+
+    /**
+     * Of one supplier, by the terms agreed with him.
+     *
+     * @param  SupplierItem|null  $terms  null = nothing is agreed
+     */
+    public static function agreed(Item $item, ?int $supplier, ?SupplierItem $terms): self
+    {
+        $days = $terms->lead_time_days ?? 0;
+
+        return new self($days === 0 ? $item->lead_time_days : $days, $supplier);
     }
 
     /** @param  Builder  $items  with items AS i: gets the columns of which from() makes it */

@@ -4,16 +4,12 @@ namespace App\Shop;
 
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use KeepPace\Core\Purchasing\TypedPrice;
 use KeepPace\Core\Quantity\Amount;
 
 /** A line of a purchase order as the supplier reads it: in the unit it was typed in. */
 final readonly class PurchaseSheetLine
 {
-    /** Decimals of a quantity that no longer is what was typed. */
-    private const DECIMALS = 6;
-
     /**
      * @param  string  $theirs  what the supplier calls it
      * @param  string  $quantity  in that unit
@@ -35,16 +31,13 @@ final readonly class PurchaseSheetLine
     public static function of(PurchaseLine $line, string $theirs): self
     {
         $price = new TypedPrice(BigDecimal::of($line->price), $line->ratio());
-        $quantity = $line->ratio()->isZero()
-            ? $line->wanted()
-            : $line->ratio()->reciprocal()->multipliedBy($line->wanted());
 
         return new self(
             $line->position,
             $line->item->number,
             $line->item->name,
             $theirs,
-            Amount::plain((string) $quantity->toScale(self::DECIMALS, RoundingMode::HALF_UP)),
+            Amount::plain((string) $line->asTyped($line->wanted())),
             $line->typedUnit->code ?? $line->item->unit->code,
             Amount::plain((string) $price->each()),
             $price->cents($line->wanted()),

@@ -148,7 +148,7 @@ final class AnswerPurchase
                 ? "{$plain($answer->answered)} {$line->item->unit->code} instead of {$plain($answer->ordered)}"
                 : '',
             $answer->isOtherPrice()
-                ? "{$plain($answer->answeredPrice)} € each instead of {$plain($answer->price)}"
+                ? "{$plain($answer->answeredPrice)} € each instead of {$plain($answer->price)} €"
                 : '',
         ]));
     }

@@ -72,12 +72,8 @@ final class NewPurchases
             ?? throw PurchaseRefused::noSupplier($item->label());
         $quantity = $item->quantity($line->quantity, $line->unit)->amount;
         $typed = $item->conversion($line->unit ?? $item->unit->code);
-        $terms = SupplierItem::query()
-            ->with('prices', 'supplier')
-            ->where('item_id', $item->id)
-            ->where('supplier_id', $supplier)
-            ->first();
-        SoldAtLeast::assert($item, $supplier, $quantity);
+        $terms = SupplierItem::of($item->id, $supplier);
+        SoldAtLeast::assert($item, $terms, $quantity);
 
         return [
             $supplier,
@@ -97,8 +93,8 @@ final class NewPurchases
     /** @throws Refused when it should come before today */
     private function day(LineToBuy $line, Item $item, int $supplier, ?SupplierItem $terms): string
     {
-        $days = $terms === null || $terms->lead_time_days === 0 ? $item->lead_time_days : $terms->lead_time_days;
-        $expected = $line->expectedOn ?? $this->deliveries->comesOn(new LeadTime($days, $supplier));
+        $expected = $line->expectedOn
+            ?? $this->deliveries->comesOn(LeadTime::agreed($item, $supplier, $terms));
         if ($expected < now(config()->string('pace.zone'))->toDateString()) {
             throw PurchaseRefused::dayHasPassed(null);
         }

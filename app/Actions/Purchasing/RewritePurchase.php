@@ -8,6 +8,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Models\SupplierItem;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Purchasing\PurchaseDeed;
 use KeepPace\Core\Purchasing\PurchaseRefused;
@@ -93,7 +94,11 @@ final class RewritePurchase
         if ($quantity->isEqualTo($line->wanted())) {
             return null;
         }
-        $quantity->isZero() ?: SoldAtLeast::assert($line->item, $supplier, $quantity);
+        $quantity->isZero() ?: SoldAtLeast::assert(
+            $line->item,
+            SupplierItem::of($line->item_id, $supplier),
+            $quantity,
+        );
         $before = Amount::plain((string) $line->wanted());
         self::order($line, $quantity, $typed);
 
@@ -108,7 +113,7 @@ final class RewritePurchase
         $before = Amount::plain($line->price);
         $line->price = $price;
 
-        return "{$line->number} ".Amount::plain($price)." € each, before {$before}";
+        return "{$line->number} ".Amount::plain($price)." € each, before {$before} €";
     }
 
     private static function day(PurchaseLine $line, string $on): ?string

@@ -6,9 +6,7 @@ use App\Books\Ledger;
 use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
-use App\Models\Item;
 use App\Models\Mail;
-use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\SupplierItem;
 use App\Shop\Deliveries;
@@ -61,28 +59,16 @@ final class SendPurchase
     {
         $deliveries = Deliveries::now();
         $order->ordered_on = $today;
-        foreach ($order->lines()->get() as $line) {
+        foreach ($order->lines()->with('item')->get() as $line) {
             if ($line->expected_on < $today) {
-                $line->expected_on = $deliveries->comesOn(self::leadTime($line, $order->supplier_id));
+                $terms = SupplierItem::of($line->item_id, $order->supplier_id);
+                $line->expected_on = $deliveries->comesOn(
+                    LeadTime::agreed($line->item, $order->supplier_id, $terms),
+                );
             }
             $line->is_draft = false;
             $line->save();
         }
-    }
-
-    private static function leadTime(PurchaseLine $line, int $supplier): LeadTime
-    {
-        $own = SupplierItem::query()
-            ->where('item_id', $line->item_id)
-            ->where('supplier_id', $supplier)
-            ->value('lead_time_days');
-
-        return new LeadTime(
-            is_numeric($own) && (int) $own > 0
-                ? (int) $own
-                : Item::query()->findOrFail($line->item_id)->lead_time_days,
-            $supplier,
-        );
     }
 
     private static function mail(

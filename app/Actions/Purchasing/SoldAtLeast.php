@@ -12,17 +12,13 @@ use KeepPace\Core\Quantity\Amount;
 final class SoldAtLeast
 {
     /**
+     * @param  SupplierItem|null  $terms  null = nothing is agreed
      * @param  BigDecimal  $quantity  stock units
      *
      * @throws PurchaseRefused
      */
-    public static function assert(Item $item, int $supplier, BigDecimal $quantity): void
+    public static function assert(Item $item, ?SupplierItem $terms, BigDecimal $quantity): void
     {
-        $terms = SupplierItem::query()
-            ->with('supplier')
-            ->where('item_id', $item->id)
-            ->where('supplier_id', $supplier)
-            ->first();
         if ($terms !== null && $quantity->isLessThan($terms->minimum_quantity)) {
             throw PurchaseRefused::tooFew(
                 $terms->supplier->name,

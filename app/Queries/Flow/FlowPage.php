@@ -3,6 +3,7 @@
 namespace App\Queries\Flow;
 
 use App\Models\Item;
+use App\Models\SupplierItem;
 use App\Queries\Stock\Movement;
 use App\Queries\Stock\StockList;
 use App\Reading\Row;
@@ -94,7 +95,11 @@ final readonly class FlowPage
             return '';
         }
         $by = $this->deliveries->orderBy(
-            new LeadTime($this->item->lead_time_days, $this->item->supplier_id),
+            LeadTime::agreed(
+                $this->item,
+                $this->item->supplier_id,
+                SupplierItem::of($this->item->id, $this->item->supplier_id),
+            ),
             $first->at(),
         );
         $days = $this->deliveries->plant->workingDaysBetween($by, $this->deliveries->today);

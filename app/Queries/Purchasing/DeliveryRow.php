@@ -5,14 +5,11 @@ namespace App\Queries\Purchasing;
 use App\Models\PurchaseLine;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use KeepPace\Core\Quantity\Amount;
 
 /** A line that is open, on the sheet of a delivery, in the unit it was ordered in. */
 final readonly class DeliveryRow
 {
-    private const DECIMALS = 6;
-
     /**
      * @param  BigDecimal  $open  to come, in that unit
      * @param  BigDecimal  $seen  the same in stock units, by which it is known whether somebody booked meanwhile
@@ -41,9 +38,7 @@ final readonly class DeliveryRow
             $line->item->name,
             $line->item->number,
             $line->typedUnit->code ?? $line->item->unit->code,
-            $line->ratio()->reciprocal()
-                ->multipliedBy($line->openQuantity())
-                ->toScale(self::DECIMALS, RoundingMode::HALF_UP),
+            $line->asTyped($line->openQuantity()),
             $line->openQuantity(),
             When::day($line->expected_on),
             $line->item->isTracked(),

@@ -6,16 +6,12 @@ use App\Models\PurchaseLine;
 use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
 use KeepPace\Core\Purchasing\AnsweredLine;
 use KeepPace\Core\Quantity\Cents;
 
 /** A line on the page of its purchase order: from ordered to billed. */
 final readonly class PurchaseLineRow
 {
-    /** Decimals a typed quantity is shown with at most. */
-    private const DECIMALS = 6;
-
     private function __construct(
         public int $id,
         public string $number,
@@ -51,7 +47,7 @@ final readonly class PurchaseLineRow
             $line->item->number,
             $line->item->unit->code,
             $line->typedUnit->code ?? $line->item->unit->code,
-            $line->ratio()->reciprocal()->multipliedBy($wanted)->toScale(self::DECIMALS, RoundingMode::HALF_UP),
+            $line->asTyped($wanted),
             $wanted,
             BigDecimal::of($line->received_quantity),
             BigDecimal::of($line->returned_quantity),

@@ -56,8 +56,8 @@
 @foreach ($page->asked() as $line)
     <div class="said note d-flex align-items-center gap-2" role="status">
         <span>
-            {{ $line->number }} {{ $line->itemNumber }}: the supplier says {{ $line->answerSays() }},
-            {{ $line->differenceSays() }}.
+            {{ $line->number }} {{ $line->itemNumber }}: the supplier says {{ $print->says($line->answerSays()) }},
+            {{ $print->says($line->differenceSays()) }}.
         </span>
         @can('purchase')
             <x-form class="d-flex gap-1 mb-0" method="put" :key="'settle-'.$line->id"

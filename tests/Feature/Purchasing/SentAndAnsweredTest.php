@@ -137,6 +137,10 @@ it('takes the day of an answer at once, and asks about another quantity or price
         // by hand: 100 at 1.05 are 105.00, 120 at 0.98 are 117.60
         ->assertSee('the supplier says 100 pc at 1.05 €')->assertSee('12.60 € less than it was ordered for');
     $this->get('/purchases?show=asked')->assertSee($order->number);
+    // who may not see money sees that it differs, and no price: not in what is asked nor in what was booked
+    $this->actingAs($this->shop->as(Role::Operator))->get("/purchases/{$order->id}")
+        ->assertSee('the supplier says 100 pc')->assertDontSee('1.05')->assertDontSee('12.60')->assertDontSee('0.98');
+    $this->actingAs($this->shop->as(Role::Buyer));
     app(AnswerPurchase::class)->settle($feet->id, true, ($this->sign)());
     expect((float) $feet->refresh()->quantity)->toBe(100.0)
         ->and((float) $feet->price)->toBe(1.05)

@@ -53,6 +53,13 @@ it('says when it falls short and by when to order', function () {
     expect(flowRows($page))->toBe([["order {$order->number}, step 30", '-2']])
         ->and($page->says())->toStartWith('2 pc will be missing, first ')
         ->and($page->cure())->toStartWith('With 2 pc more there is enough, with 6 its safety level too: order');
+    // as the supplier's own terms say, not the item
+    $before = $page->cure();
+    $supplier = DB::table('suppliers')->where('id', $motors->supplier_id)->value('number');
+    expect($this->shop->import([
+        'supplier-items.csv' => "item,supplier,number,minimum,lead_time_days,prices\nMOT-120,{$supplier},,0,60,80\n",
+    ]))->toBe([]);
+    expect(flowOf($this, 'MOT-120')->cure())->not->toBe($before)->toContain('order today');
     $falling = array_column(FlowList::now(), 'missing', 'number');
     expect($falling['MOT-120']->toInt())->toBe(2);
     $this->actingAs($this->shop->as(Role::Buyer))->get('/coming-and-going')->assertSee('MOT-120');
