@@ -442,6 +442,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::put('/questions/{question}', [C\QuestionController::class, 'update'])
         ->middleware('may:issue')
         ->name('questions.update');
+    Route::put('/questions/{question}/over', [C\OverController::class, 'update'])
+        ->middleware('may:purchase')
+        ->name('questions.over');
     Route::get('/periods', [C\PeriodController::class, 'index'])->name('periods.index');
     Route::post('/periods', [C\PeriodController::class, 'store'])
         ->middleware('may:value')

@@ -43,6 +43,17 @@ final readonly class Covers
         );
     }
 
+    /** Another line gets what this cover gave, of the same supply. */
+    public function addLike(Tie $cover, CustomerOrderLine $line, BigDecimal $quantity): void
+    {
+        if ($cover->purchase !== null) {
+            $this->ledger->bought->forLine($cover->purchase, $line, $quantity);
+        } else {
+            $order = $cover->output === null ? null : $this->ledger->held()->order($cover->output->order_id);
+            $this->add($line, $order, $quantity);
+        }
+    }
+
     /**
      * No more is tied to an order than it will still give: what scrap took, and what a built order still promised, is
      * so no longer from this moment. Who was promised latest loses first, after orders it was only made for.
@@ -129,7 +140,7 @@ final readonly class Covers
     private function stillPossible(Tie $cover, BigDecimal $back): BigDecimal
     {
         $line = $cover->line ?? throw new \LogicException('It covers no line.');
-        $wanted = $line->openQuantity()->minus($line->covered());
+        $wanted = $line->uncovered();
         if ($cover->output === null) {
             return BigDecimal::max(0, BigDecimal::min($back, $wanted, $this->free($cover->item_id)));
         }

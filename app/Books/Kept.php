@@ -2,6 +2,7 @@
 
 namespace App\Books;
 
+use App\Models\BookingKind;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
@@ -86,6 +87,13 @@ final readonly class Kept
         }
     }
 
+    /** @throws StockRefused when stock that goes back is kept for an order */
+    public function assertLeft(Undone $undone): void
+    {
+        $items = Item::query()->with('unit')->whereKey($undone->moves->pluck('item_id')->unique())->get();
+        $items->each($this->assertThere(...));
+    }
+
     /**
      * What the order had kept for itself is kept again, as far as it is there.
      *
@@ -94,7 +102,7 @@ final readonly class Kept
     public function back(Tie $tie, BigDecimal $changed, Undone $undone): void
     {
         $back = $changed->negated()->minus($this->gaveBefore($undone, $tie));
-        if (! $undone->isWhole) {
+        if (! $undone->isWhole && $undone->booking->kind !== BookingKind::GoodsIn) {
             $back = BigDecimal::min($back, self::broughtTo($tie, $undone));
         }
         if ($back->isPositive()) {

@@ -40,6 +40,10 @@ final class Ledger
 
     public readonly MadeFor $madeFor;
 
+    public readonly Bought $bought;
+
+    public readonly Owed $owed;
+
     public readonly Records $records;
 
     public readonly Questions $questions;
@@ -55,6 +59,8 @@ final class Ledger
         $this->covers = new Covers($this);
         $this->kept = new Kept($this);
         $this->madeFor = new MadeFor($this);
+        $this->bought = new Bought($this);
+        $this->owed = new Owed($this);
         $this->records = new Records($this);
         $this->questions = new Questions($this);
     }
@@ -71,6 +77,7 @@ final class Ledger
             $this->counts,
             $this->costs,
             $this->ties,
+            $this->owed,
             $this->records,
             $this->questions,
         ];
@@ -127,11 +134,13 @@ final class Ledger
         $facts = OrderFacts::of(array_values($this->touched));
         $this->outputs->fit($facts);
         $this->covers->fit($facts);
+        $this->bought->fit(array_keys($this->touchedPurchaseOrders));
         $same = [];
         foreach ($this->touched as $order) {
             $order->state = $facts[$order->id]->state;
             if (! $order->state->isOpen()) {
                 $this->kept->end($order);
+                $this->bought->end($order);
             }
             $order->version++;
             // a slip touches many orders and changes nothing else of most

@@ -7,8 +7,10 @@ use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Models\PurchaseLine;
 use App\Models\Question;
 use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 
 /** Opens questions, and closes them when what was asked for has been booked. */
@@ -59,6 +61,27 @@ final class Questions implements Book
             'role' => Role::Supervisor->value,
             'opened_at' => now(),
         ]);
+    }
+
+    /** More came than is taken of what was ordered: the buyer is asked what becomes of it. */
+    public function over(PurchaseLine $line, BigDecimal $quantity, string $says): void
+    {
+        Question::query()->create([
+            'booking_id' => $this->ledger->booking->id,
+            'kind' => Question::OVER,
+            'purchase_line_id' => $line->id,
+            'says' => $says,
+            'quantity' => (string) $quantity,
+            'open_quantity' => (string) $quantity,
+            'role' => Role::Buyer->value,
+            'opened_at' => now(),
+        ]);
+    }
+
+    /** It is answered by this deed. */
+    public function answered(Question $question, string $answer): void
+    {
+        $this->settle($question, BigDecimal::of($question->open_quantity), $answer);
     }
 
     /** So many of what the order is short were cured, the oldest first; a question with nothing left is answered. */
@@ -138,6 +161,7 @@ final class Questions implements Book
                 'open_quantity' => '0',
                 'answer_booking_id' => $this->ledger->booking->id,
             ]);
+        $this->askAgain($undone);
         $back = self::used($undone->moves);
         foreach ($this->answeredBefore($undone, array_keys($back)) as $question) {
             $part = BigDecimal::min(
@@ -161,6 +185,21 @@ final class Questions implements Book
 
     public function flush(): void
     {
+    }
+
+    /** More than ordered, that it had answered, is open again. */
+    private function askAgain(Undone $undone): void
+    {
+        Question::query()
+            ->where('answer_booking_id', $undone->booking->id)
+            ->where('kind', Question::OVER)
+            ->update([
+                'answered_at' => null,
+                'answered_by' => null,
+                'answer' => '',
+                'open_quantity' => DB::raw('quantity'),
+                'answer_booking_id' => null,
+            ]);
     }
 
     /**

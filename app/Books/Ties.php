@@ -2,6 +2,7 @@
 
 namespace App\Books;
 
+use App\Models\BookingKind;
 use App\Models\Tie;
 use App\Models\TieEntry;
 use Brick\Math\BigDecimal;
@@ -15,7 +16,8 @@ use KeepPace\Core\Refused;
 
 /**
  * What supplies what: the one book of all that is tied. What may be tied, and what comes back of it, is told beside it:
- * customer lines by `Covers`, stock kept for orders by `Kept`, orders made for a part of another by `MadeFor`.
+ * customer lines by `Covers`, stock kept for orders by `Kept`, orders made for a part of another by `MadeFor`, what is
+ * bought for somebody by `Bought`.
  */
 final class Ties implements Book
 {
@@ -58,10 +60,11 @@ final class Ties implements Book
 
     public function locks(Undone $undone): Needs
     {
-        $ties = self::of($undone)->load('tie.line', 'tie.component', 'tie.output')->pluck('tie');
+        $ties = self::of($undone)->load('tie.line', 'tie.component', 'tie.output', 'tie.purchase')->pluck('tie');
 
         return Needs::customerOrders($ties->pluck('line.customer_order_id'))
             ->and(Needs::orders([...$ties->pluck('component.order_id'), ...$ties->pluck('output.order_id')]))
+            ->and(Needs::purchaseOrders($ties->pluck('purchase.purchase_order_id')))
             ->and(Needs::items($ties->pluck('item_id')));
     }
 
@@ -70,7 +73,7 @@ final class Ties implements Book
         return [];
     }
 
-    /** @throws Refused when stock that goes back is promised */
+    /** @throws Refused when stock that goes back is promised, or kept for an order */
     public function reverse(Undone $undone): void
     {
         $entries = self::of($undone)->load('tie.line', 'tie.component', 'tie.output')->reverse();
@@ -78,14 +81,30 @@ final class Ties implements Book
             $tie = $of[0]->tie;
             // what a booking did to one tie in several lines is taken back at once
             $changed = BigDecimal::sum(...$of->map(fn (TieEntry $entry): BigDecimal => $entry->amount())->all());
-            match (true) {
-                $tie->isKept() => $this->ledger->kept->back($tie, $changed, $undone),
-                ! $undone->isWhole => null,
-                $tie->demand_kind === DemandKind::Line => $this->ledger->covers->back($tie, $changed),
-                default => $this->ledger->madeFor->back($tie, $changed),
-            };
+            $this->back($tie, $changed, $undone);
         }
         $this->ledger->covers->assertLeft($undone);
+        $this->ledger->kept->assertLeft($undone);
+    }
+
+    private function back(Tie $tie, BigDecimal $changed, Undone $undone): void
+    {
+        if ($undone->booking->kind === BookingKind::GoodsIn) {
+            // what came was dealt out: line by line it is taken back where all of its item goes
+            $undone->isWholeOf($tie->item_id) && $this->wholly($tie, $changed, $undone);
+        } elseif ($undone->isWhole || $tie->isKept()) {
+            $this->wholly($tie, $changed, $undone);
+        }
+    }
+
+    private function wholly(Tie $tie, BigDecimal $changed, Undone $undone): void
+    {
+        match (true) {
+            $tie->isBought() => $this->ledger->bought->back($tie, $changed),
+            $tie->isKept() => $this->ledger->kept->back($tie, $changed, $undone),
+            $tie->demand_kind === DemandKind::Line => $this->ledger->covers->back($tie, $changed),
+            default => $this->ledger->madeFor->back($tie, $changed),
+        };
     }
 
     public function flush(): void

@@ -22,6 +22,18 @@ final readonly class Undone
         return new self($booking, $moves, true);
     }
 
+    /** All its lines of that item are taken back, now or before. */
+    public function isWholeOf(int $item): bool
+    {
+        return $this->isWhole
+            || Move::query()
+                ->where('booking_id', $this->booking->id)
+                ->where('item_id', $item)
+                ->whereKeyNot($this->moves->modelKeys())
+                ->whereDoesntHave('reversedBy')
+                ->doesntExist();
+    }
+
     /** @param  Collection<int, Move>  $moves */
     public static function lines(Booking $booking, Collection $moves): self
     {

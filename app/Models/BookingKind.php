@@ -42,6 +42,7 @@ enum BookingKind: string
     case Purchased = 'purchased';
     case PurchaseChanged = 'purchase_changed';
     case SentBack = 'sent_back';
+    case OverAnswered = 'over_answered';
     case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
@@ -93,6 +94,7 @@ enum BookingKind: string
             self::Purchased => 'purchase',
             self::PurchaseChanged => 'purchase changed',
             self::SentBack => 'sent back',
+            self::OverAnswered => 'more than ordered',
             self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
@@ -130,6 +132,7 @@ enum BookingKind: string
             self::Count,
             self::Scrap,
             self::SentBack,
+            self::OverAnswered,
             self::Condition,
             self::LateCost,
             self::Remake => Undoing::Reversed,

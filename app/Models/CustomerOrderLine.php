@@ -64,6 +64,12 @@ class CustomerOrderLine extends Model
         return BigDecimal::of((string) $this->covers()->sum('quantity'));
     }
 
+    /** Open, and covered by nothing. */
+    public function uncovered(): BigDecimal
+    {
+        return $this->openQuantity()->minus($this->covered());
+    }
+
     /** Ordered and neither shipped nor cancelled, in the stock unit. */
     public function openQuantity(): BigDecimal
     {

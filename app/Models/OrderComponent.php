@@ -72,6 +72,22 @@ class OrderComponent extends Model
         return $this->basis === LineBasis::PerOrder;
     }
 
+    /**
+     * What its order still takes of the item, beyond what is kept or bought for it: components of one item stand for
+     * one another.
+     */
+    public function untied(): BigDecimal
+    {
+        $alike = self::query()->where('order_id', $this->order_id)->where('item_id', $this->item_id)->get();
+        $tied = Tie::query()
+            ->whereIn('component_id', $alike->modelKeys())
+            ->where('is_hard', true)
+            ->sum('quantity');
+
+        return BigDecimal::sum(0, ...$alike->map(fn (self $one): BigDecimal => $one->openQuantity()))
+            ->minus((string) $tied);
+    }
+
     /** Planned and not yet used, by itself or by what stands in for it; 0 or more. */
     public function openQuantity(): BigDecimal
     {

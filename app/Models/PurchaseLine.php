@@ -7,6 +7,7 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Purchasing\AnsweredLine;
 
 /**
@@ -35,6 +36,7 @@ use KeepPace\Core\Purchasing\AnsweredLine;
  * @property string|null $answered_price
  * @property string $returned_quantity
  * @property string $billed_quantity
+ * @property string $unpaid_quantity came, and is not to be paid
  * @property string|null $asked_for
  * @property bool $is_open it is sent and something of it is still to come: the database says it
  * @property-read PurchaseOrder $order
@@ -104,6 +106,18 @@ class PurchaseLine extends Model
         $open = BigDecimal::of($this->quantity)->minus($this->received_quantity)->minus($this->cancelled_quantity);
 
         return $open->isNegative() ? BigDecimal::zero() : $open;
+    }
+
+    /** Still to come, and bought for nobody. */
+    public function unpromised(): BigDecimal
+    {
+        return $this->openQuantity()->minus((string) $this->ties()->sum('quantity'));
+    }
+
+    /** @return HasMany<Tie, $this> for whom it is bought */
+    public function ties(): HasMany
+    {
+        return $this->hasMany(Tie::class, 'purchase_line_id');
     }
 
     /** @return BelongsTo<PurchaseOrder, $this> */

@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $says
  * @property int|null $order_id
  * @property int|null $component_id
+ * @property int|null $purchase_line_id
  * @property string $quantity
  * @property string $open_quantity
  * @property string $role
@@ -26,6 +27,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 class Question extends Model
 {
+    /** More came on a purchase than is taken: it is answered by what becomes of it. */
+    public const OVER = 'over';
+
     public $timestamps = false;
 
     protected $table = 'questions';

@@ -16,6 +16,7 @@ use KeepPace\Core\Costing\PriceBreaks;
  * @property string $number what the supplier calls it
  * @property string $minimum_quantity stock units; 0 = any
  * @property int $lead_time_days 0 = as the item says
+ * @property int|null $over_percent so much more than ordered is taken; null = as the supplier's own says
  * @property-read Supplier $supplier
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SupplierPrice> $prices
  */

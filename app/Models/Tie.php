@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use KeepPace\Core\Planning\DemandKind;
 use KeepPace\Core\Planning\SupplyKind;
+use KeepPace\Core\Planning\TieDemand;
 
 /**
  * What supplies what: how much of something wanted is to come from one supply. Hard: nobody else may have it; soft:
@@ -23,9 +24,11 @@ use KeepPace\Core\Planning\SupplyKind;
  * @property int|null $line_id
  * @property int|null $component_id
  * @property int|null $output_id
+ * @property int|null $purchase_line_id
  * @property-read CustomerOrderLine|null $line
  * @property-read OrderComponent|null $component
  * @property-read OrderOutput|null $output
+ * @property-read PurchaseLine|null $purchase
  */
 class Tie extends Model
 {
@@ -59,6 +62,12 @@ class Tie extends Model
         return $this->belongsTo(OrderOutput::class, 'output_id');
     }
 
+    /** @return BelongsTo<PurchaseLine, $this> */
+    public function purchase(): BelongsTo
+    {
+        return $this->belongsTo(PurchaseLine::class, 'purchase_line_id');
+    }
+
     public function isFromStock(): bool
     {
         return $this->supply_kind === SupplyKind::Stock;
@@ -68,6 +77,53 @@ class Tie extends Model
     public function isKept(): bool
     {
         return $this->isFromStock() && $this->demand_kind === DemandKind::Component;
+    }
+
+    /** Of what was bought. */
+    public function isBought(): bool
+    {
+        return $this->supply_kind === SupplyKind::Purchase;
+    }
+
+    public function demand(): TieDemand
+    {
+        return match ($this->demand_kind) {
+            DemandKind::Line => TieDemand::line($this->demand_id),
+            DemandKind::Component => TieDemand::component($this->demand_id),
+            DemandKind::Shelf => TieDemand::shelf($this->demand_id),
+        };
+    }
+
+    /** "C-2001 line 1" or "order 230". */
+    public function forWhom(): string
+    {
+        return $this->line?->label() ?? "order {$this->component?->order->number}";
+    }
+
+    /** "order 230", "P-571/1" or "stock". */
+    public function fromWhat(): string
+    {
+        return match (true) {
+            $this->output !== null => "order {$this->output->order->number}",
+            $this->purchase !== null => $this->purchase->number,
+            default => 'stock',
+        };
+    }
+
+    /** "YYYY-MM-DD": a line's promised day, an order's due date; '' = none. */
+    public function wantedOn(): string
+    {
+        return $this->line->promised_on ?? $this->component?->order->due_on ?? '';
+    }
+
+    /** How much more of it who wants it could still be given. */
+    public function wanted(): BigDecimal
+    {
+        $line = $this->line;
+
+        return $line === null
+            ? $this->component?->untied() ?? BigDecimal::zero()
+            : $line->uncovered();
     }
 
     public function left(): BigDecimal

@@ -36,6 +36,12 @@ final class PartsGiven
     /** @var array<int, array<int, BigDecimal>> what orders are made to give to others, by order and by whose part */
     private array $madeFor = [];
 
+    /** @var array<int, BigDecimal> bought for customer lines, by purchase line */
+    private array $boughtForLines = [];
+
+    /** @var array<int, array<int, BigDecimal>> bought for orders, by purchase line and by order */
+    private array $boughtFor = [];
+
     /** @var array<string, BigDecimal> of the stock, kept hard: by "order-item" */
     private array $reserved = [];
 
@@ -111,8 +117,8 @@ final class PartsGiven
     }
 
     /**
-     * What of these items is promised, kept or made for somebody, each with the order that gives it and the one that
-     * gets it.
+     * What of these items is promised, kept, made or bought for somebody, each with the order or the purchase line that
+     * gives it and the order that gets it.
      *
      * @param  Collection<int, mixed>  $items
      */
@@ -123,9 +129,10 @@ final class PartsGiven
             ->leftJoin('order_components AS want', 'want.id', 't.component_id')
             ->whereIn('t.item_id', $items)
             ->where('t.quantity', '>', 0)
-            ->whereIn('t.supply_kind', ['stock', 'output'])
             ->groupBy('t.item_id', 't.demand_kind', 't.supply_kind', 'out.order_id', 'want.order_id')
+            ->groupBy('t.purchase_line_id')
             ->select(['t.item_id', 't.demand_kind', 't.supply_kind', 'out.order_id AS gives', 'want.order_id AS gets'])
+            ->addSelect('t.purchase_line_id AS brings')
             ->selectRaw('SUM(t.quantity) AS quantity');
     }
 
@@ -133,7 +140,12 @@ final class PartsGiven
     {
         $gets = $tie->intOrNull('gets');
         $gives = $tie->intOrNull('gives');
-        if ($gives !== null && $gets !== null) {
+        $brings = $tie->intOrNull('brings');
+        if ($brings !== null && $gets !== null) {
+            $this->boughtFor[$brings][$gets] = $quantity;
+        } elseif ($brings !== null) {
+            $this->boughtForLines[$brings] = $quantity;
+        } elseif ($gives !== null && $gets !== null) {
             $this->madeFor[$gives][$gets] = $quantity;
         } elseif ($gives !== null) {
             $this->promised[$gives] = $quantity;
@@ -191,14 +203,25 @@ final class PartsGiven
     private function purchases(Collection $items): array
     {
         $open = DB::table('purchase_lines')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on');
+        $supplies = [];
+        foreach (Row::all($open, fn (Row $row): Row => $row) as $row) {
+            $id = $row->int('id');
+            $left = $row->decimal('quantity')
+                ->minus($row->decimal('received_quantity'))
+                ->minus($row->decimal('cancelled_quantity'))
+                ->minus($this->boughtForLines[$id] ?? BigDecimal::zero());
+            array_push($supplies, ...$this->shared(
+                new Supply(
+                    Document::purchase($id, $row->text('number')),
+                    $row->int('item_id'),
+                    $left,
+                    $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')),
+                ),
+                $this->boughtFor[$id] ?? [],
+            ));
+        }
 
-        return array_values(Row::all($open, fn (Row $row): Supply => new Supply(
-            Document::purchase($row->int('id'), $row->text('number')),
-            $row->int('item_id'),
-            $row->decimal('quantity')->minus($row->decimal('received_quantity'))
-                ->minus($row->decimal('cancelled_quantity')),
-            arrival: $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')),
-        ))->all());
+        return $supplies;
     }
 
     /**
@@ -223,7 +246,10 @@ final class PartsGiven
                 : BigDecimal::zero();
             if ($left->isPositive()) {
                 $by = Document::order($id, $order->number);
-                array_push($supplies, ...$this->shared($by, $id, $open[$id]->int('item_id'), $left));
+                array_push($supplies, ...$this->shared(
+                    new Supply($by, $open[$id]->int('item_id'), $left),
+                    $this->madeFor[$id] ?? [],
+                ));
             }
         }
 
@@ -231,22 +257,24 @@ final class PartsGiven
     }
 
     /**
-     * What an order will give, first to whom it is made for, as far as these still need it; the rest to anybody.
+     * What comes, first to the orders it is made or bought for, as far as these still need it; the rest to anybody.
      *
+     * @param  array<int, BigDecimal>  $for  by order
      * @return list<Supply>
      */
-    private function shared(Document $by, int $order, int $item, BigDecimal $left): array
+    private function shared(Supply $all, array $for): array
     {
         $supplies = [];
-        foreach ($this->madeFor[$order] ?? [] as $for => $tied) {
-            $share = BigDecimal::min($left, $tied, $this->needed($for, $item));
+        $left = $all->open;
+        foreach ($for as $order => $tied) {
+            $share = BigDecimal::min($left, $tied, $this->needed($order, $all->item));
             if ($share->isPositive()) {
-                $supplies[] = new Supply($by, $item, $share, forOrder: $for);
+                $supplies[] = $all->part($share, $order);
                 $left = $left->minus($share);
             }
         }
 
-        return $left->isPositive() ? [...$supplies, new Supply($by, $item, $left)] : $supplies;
+        return $left->isPositive() ? [...$supplies, $all->part($left)] : $supplies;
     }
 
     /** What an order still takes of an item; one that is not open, or is held, takes nothing. */

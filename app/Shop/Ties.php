@@ -36,6 +36,17 @@ final class Ties
         return Row::ints(self::fromOrders()->whereIn('t.line_id', $lines), 'out.order_id');
     }
 
+    /**
+     * @param  list<int>  $lines  of customers
+     * @return list<int> purchase orders of which something is bought for these
+     */
+    public static function purchasesFor(array $lines): array
+    {
+        $bought = self::ofLines()->join('purchase_lines AS buy', 'buy.id', 't.purchase_line_id');
+
+        return Row::ints($bought->whereIn('t.line_id', $lines), 'buy.purchase_order_id');
+    }
+
     /** Stock kept hard for orders: `want.order_id`, `want.item_id`, `t.supply_id` its lot, 0 = of any. */
     public static function kept(): Builder
     {
@@ -43,6 +54,15 @@ final class Ties
             ->join('order_components AS want', 'want.id', 't.component_id')
             ->where('t.demand_kind', 'component')
             ->where('t.supply_kind', 'stock')
+            ->where('t.quantity', '>', 0);
+    }
+
+    /** The same, and what is bought for orders and is to come: `t.purchase_line_id`. */
+    public static function keptOrBought(): Builder
+    {
+        return DB::table('ties AS t')
+            ->join('order_components AS want', 'want.id', 't.component_id')
+            ->whereIn('t.supply_kind', ['stock', 'purchase'])
             ->where('t.quantity', '>', 0);
     }
 

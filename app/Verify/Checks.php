@@ -15,6 +15,7 @@ final class Checks
             ...BookingRules::ALL,
             ...OrderRules::ALL,
             ...CoverRules::ALL,
+            ...PurchaseRules::ALL,
             ...ValueRules::ALL,
             ...NumberRules::all(),
             ...PlanRules::ALL,

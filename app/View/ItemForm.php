@@ -257,9 +257,11 @@ final readonly class ItemForm
             'number' => $one->number,
             'minimum' => $some(Amount::plain($one->minimum_quantity)),
             'lead_time_days' => $some((string) $one->lead_time_days),
+            'over_percent' => (string) $one->over_percent,
             'prices' => (string) $one->breaks()?->written(),
         ], $sources);
-        $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => ''];
+        $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => '']
+            + ['over_percent' => ''];
         $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
         $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
 

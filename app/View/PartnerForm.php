@@ -32,6 +32,8 @@ final readonly class PartnerForm
             .'so in shipping.',
         'price_level' => 'Which prices they pay, where an item has prices of that level; else those for all.',
         'minimum_order' => 'What they ask at least for an order. A smaller one is told, not stopped.',
+        'over_percent' => 'So much more than ordered is taken and paid. What is beyond it is blocked when it comes, '
+            .'and asked about. Empty: all that comes is taken.',
         'calendar_id' => 'The days they work, by which lead times count. Holidays of theirs stand in a calendar. '
             .'Days of steps done there count by it too; without one they run through weekends.',
         'transport_days' => 'Working days of ours from when goods leave there until they are here.',
@@ -67,6 +69,7 @@ final readonly class PartnerForm
                 'minimum_order' => Amount::plain($partner->minimum_order),
                 'calendar_id' => (string) $partner->calendar_id,
                 'transport_days' => (string) $partner->transport_days,
+                'over_percent' => (string) $partner->over_percent,
                 'orders_on' => $partner->orders_on,
                 'delivers_on' => $partner->delivers_on,
             ],

@@ -32,8 +32,18 @@ final class CoverWords
         return Amount::plain($quantity).' from stock';
     }
 
-    public static function fromOrder(BigDecimal $quantity, string $order, ?DateTimeInterface $finish): string
+    /** Nothing comes of it before it is sent. */
+    public static function fromDraft(BigDecimal $quantity, string $purchase): string
     {
+        return Amount::plain($quantity)." from {$purchase}, not sent yet";
+    }
+
+    /** @param  string  $order  or purchase line */
+    public static function fromOrder(
+        BigDecimal $quantity,
+        string $order,
+        DateTimeInterface|string|null $finish,
+    ): string {
         $when = $finish === null ? ', no date yet' : ' '.When::onDay($finish);
 
         return Amount::plain($quantity)." from {$order}{$when}";

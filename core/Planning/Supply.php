@@ -23,6 +23,12 @@ final readonly class Supply
     ) {
     }
 
+    /** So much of it, kept for an order or for anybody. */
+    public function part(BigDecimal $open, ?int $forOrder = null): self
+    {
+        return new self($this->by, $this->item, $open, $this->arrival, $forOrder);
+    }
+
     /**
      * When it can be used, if that is known.
      *

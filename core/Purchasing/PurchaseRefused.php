@@ -74,6 +74,24 @@ final class PurchaseRefused extends Refused
         return self::because("{$came} came on {$line}, {$asked} cannot go back on it.", 'quantity');
     }
 
+    public static function overIsAnswered(): self
+    {
+        return self::because('Say what becomes of it: take and pay, take unpaid, or give back.');
+    }
+
+    public static function answeredMeanwhile(string $answer): self
+    {
+        return self::because("This was answered meanwhile: {$answer}.");
+    }
+
+    /** @param  string  $left  still blocked, with the unit */
+    public static function overIsGone(string $left): self
+    {
+        return self::because(
+            "Only {$left} of it lie blocked where they came in. Put the rest back there, or answer on what there is.",
+        );
+    }
+
     public static function nothingCame(): self
     {
         return self::because('Type how much came beside what came.');

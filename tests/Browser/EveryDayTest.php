@@ -84,7 +84,7 @@ it('takes pieces in and ships them by the second button of a row', function () {
     $built = $this->live->php(<<<'PHP'
         $order = $shop->order("LID-9", "4");
         $line = $shop->customerOrder(["LID-9" => "4"])->lines[0];
-        app(TieToOrder::class)->tie($line->id, $order->id, "4", $shop->sign(Role::Sales));
+        app(TieLine::class)->toOrder($line->id, $order->id, "4", $shop->sign(Role::Sales));
         $shop->release($order);
         $shop->workThrough($order);
         echo "built";

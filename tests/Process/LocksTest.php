@@ -126,7 +126,7 @@ function untie(): string
 {
     return told(<<<'PHP'
         $cover = Tie::query()->where("supply_kind", "stock")->firstOrFail();
-        app(TieToOrder::class)->untie($cover->id, $shop->sign(Role::Planner, "x", "untie"));
+        app(TieLine::class)->untie($cover->id, $shop->sign(Role::Planner, "x", "untie"));
         PHP);
 }
 

@@ -4,6 +4,7 @@ namespace Tests\Support;
 
 use App\Access\Role;
 use App\Actions\Orders\CureShort;
+use App\Actions\Purchasing\AnswerOver;
 use App\Actions\Purchasing\SendBack;
 use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Shop\StartStep;
@@ -19,9 +20,11 @@ use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Models\Question;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Cure;
+use KeepPace\Core\Purchasing\OverAnswer;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
@@ -47,7 +50,10 @@ final class EveryKind
                 ->value('booking_id'),
         ));
         $in = $do(fn (): Booking => $shop->goodsIn('BRG-25', '6', '7'));
-        $bearing = fn (): Balance => Balance::query()->where('item_id', $shop->item('BRG-25')->id)->firstOrFail();
+        $bearing = fn (): Balance => Balance::query()
+            ->where('item_id', $shop->item('BRG-25')->id)
+            ->where('condition', Condition::Free->value)
+            ->firstOrFail();
         $line = $shop->purchase('P-77', 'BRG-25', '6', '2026-12-01');
         $on = new Arrival(
             $line->item_id,
@@ -65,6 +71,8 @@ final class EveryKind
                 new TypedReturn($line->id, $bearing()->id, '2', false),
                 $keeper(),
             ),
+            fn (): Booking => self::more($shop),
+            fn (): Booking => self::over($shop),
             fn (): Booking => app(AddLateCost::class)->handle($in->id, 500, $shop->sign(Role::CostClerk)),
             fn (): Booking => app(CountBalance::class)->handle($bearing()->id, '70', $keeper()),
             fn (): Booking => app(ScrapStock::class)->handle($bearing()->id, '1', ScrapClass::Handling, $keeper()),
@@ -100,6 +108,23 @@ final class EveryKind
             Condition::Free,
             $shop->sign(Role::Storekeeper),
         );
+    }
+
+    /** More comes than is taken. */
+    private static function more(Shop $shop): Booking
+    {
+        $line = $shop->purchase('P-78', 'BRG-25', '10', '2026-12-01');
+        $line->order->supplier->update(['over_percent' => 10]);
+
+        return $shop->comes($line, '14');
+    }
+
+    /** What is beyond it is kept and not paid. */
+    private static function over(Shop $shop): Booking
+    {
+        $question = Question::query()->where('kind', Question::OVER)->latest('id')->firstOrFail();
+
+        return app(AnswerOver::class)->handle($question->id, OverAnswer::Unpaid, $shop->sign(Role::Buyer));
     }
 
     private static function cured(Shop $shop, Order $order): Booking

@@ -143,12 +143,14 @@ final class LiveShop
             use App\Access\Role;
             use App\Actions\Bookings\ClosePeriod;
             use App\Books\Signed;
-            use App\Actions\Cover\TieToOrder;
+            use App\Actions\Cover\TieLine;
             use App\Actions\Demand\CancelLine;
             use App\Actions\Import\ImportFolder;
             use App\Actions\Orders\ChangeOrder;
+            use App\Actions\Purchasing\Delivered;
             use App\Actions\Purchasing\LineToBuy;
             use App\Actions\Purchasing\RaisePurchases;
+            use App\Actions\Purchasing\ReceiveDelivery;
             use App\Actions\Schedule\DateToHold;
             use App\Actions\Schedule\HoldPromise;
             use App\Planner\KeepUp;
@@ -173,6 +175,7 @@ final class LiveShop
             use App\Models\Lot;
             use App\Models\Order;
             use App\Models\OrderComponent;
+            use App\Models\PurchaseLine;
             use Illuminate\Database\Events\TransactionCommitting;
             use Illuminate\Support\Facades\DB;
             use Illuminate\Support\Facades\Event;

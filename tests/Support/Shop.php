@@ -44,6 +44,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
+use KeepPace\Core\Stock\Condition;
 
 /** The deeds of the shop in one line each, for tests. */
 final class Shop
@@ -277,6 +278,8 @@ final class Shop
         string $codes = '',
         ?string $unit = null,
         string $place = 'STORES',
+        ?int $purchase = null,
+        Condition $as = Condition::Free,
     ): Arrival {
         return new Arrival(
             $this->item($item)->id,
@@ -284,7 +287,22 @@ final class Shop
             $price,
             $this->place($place)->id,
             $codes,
+            $purchase,
+            $as,
         );
+    }
+
+    /** Something comes on a purchase line. */
+    public function comes(
+        PurchaseLine $line,
+        string $quantity,
+        string $codes = '',
+        Condition $as = Condition::Free,
+        string $price = '10',
+    ): Booking {
+        $arrival = $this->arrival($line->item->number, $quantity, $price, $codes, purchase: $line->id, as: $as);
+
+        return app(GoodsIn::class)->handle($arrival, $this->sign(Role::Storekeeper));
     }
 
     /** One line, sent to a supplier, with nothing in yet. */
@@ -306,7 +324,7 @@ final class Shop
             'quantity' => $quantity,
             'price' => '80',
             'expected_on' => $on,
-        ]);
+        ])->refresh();
     }
 
     public function reverse(Booking $booking, string $reason = 'typing error'): Booking

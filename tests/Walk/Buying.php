@@ -3,6 +3,7 @@
 namespace Tests\Walk;
 
 use App\Access\Role;
+use App\Actions\Cover\TieLine;
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\CancelPurchase;
 use App\Actions\Purchasing\LineToBuy;
@@ -16,8 +17,11 @@ use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Purchasing\TypedSending;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\ReserveComing;
 use App\Models\Balance;
 use App\Models\Booking;
+use App\Models\CustomerOrderLine;
+use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
@@ -46,6 +50,8 @@ final readonly class Buying
             'cancel a purchase' => $this->cancel(...),
             'goods in on a purchase' => $this->goodsIn(...),
             'send back' => $this->back(...),
+            'buy for a line' => $this->forLine(...),
+            'keep what comes' => $this->forOrder(...),
         ];
     }
 
@@ -130,6 +136,40 @@ final readonly class Buying
                 purchaseId: $line->id,
             ),
             $this->shop->sign(Role::Storekeeper, 'walk'),
+        );
+    }
+
+    private function forLine(): ?Booking
+    {
+        $purchase = PurchaseLine::query()->inRandomOrder(mt_rand())->first();
+        if ($purchase === null) {
+            return null;
+        }
+        $line = CustomerOrderLine::query()->where('item_id', $purchase->item_id)->where('is_open', true)->first()
+            ?? $this->shop->customerOrder([$purchase->item->number => '9'], '2027-02-01')->lines[0];
+
+        return app(TieLine::class)->toPurchase(
+            $line->id,
+            $purchase->id,
+            (string) mt_rand(1, 4),
+            $this->shop->sign(Role::Planner, 'walk'),
+        );
+    }
+
+    private function forOrder(): ?Booking
+    {
+        $purchase = PurchaseLine::query()->inRandomOrder(mt_rand())->first();
+        $component = OrderComponent::query()
+            ->where('item_id', $purchase?->item_id)
+            ->whereRaw('planned_quantity > used_quantity')
+            ->inRandomOrder(mt_rand())
+            ->first();
+
+        return $purchase === null || $component === null ? null : app(ReserveComing::class)->handle(
+            $component->id,
+            $purchase->id,
+            (string) mt_rand(1, 4),
+            $this->shop->sign(Role::Planner, 'walk'),
         );
     }
 

@@ -3,7 +3,7 @@
 use App\Access\Role;
 use App\Actions\Bookings\ReverseLines;
 use App\Actions\Cover\CoverBy;
-use App\Actions\Cover\TieToOrder;
+use App\Actions\Cover\TieLine;
 use App\Actions\Demand\CancelLine;
 use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Demand\ReceiveAndShip;
@@ -196,7 +196,7 @@ it('ends clean', function (int $seed, int $steps) {
 
             return $ids === [] || $lines === []
                 ? null
-                : app(TieToOrder::class)->tie(
+                : app(TieLine::class)->toOrder(
                     $pick($lines),
                     $pick($ids),
                     (string) mt_rand(1, 3),
@@ -205,7 +205,7 @@ it('ends clean', function (int $seed, int $steps) {
         },
         'untie' => $on(
             fn () => Tie::query()->whereNotNull('line_id')->where('quantity', '>', 0),
-            fn (Tie $cover) => app(TieToOrder::class)->untie($cover->id, $this->shop->sign(Role::Planner, 'walk')),
+            fn (Tie $cover) => app(TieLine::class)->untie($cover->id, $this->shop->sign(Role::Planner, 'walk')),
         ),
         'change line' => $on(
             fn () => CustomerOrderLine::query()->with('customerOrder'),

@@ -6,6 +6,7 @@ namespace App\Actions\Cover;
 enum CoverBy: string
 {
     case Stock = 'stock';
+    /** Of what is bought a purchase, put down and sent later. */
     case NewOrder = 'order';
     case StockThenOrder = 'stock-then-order';
 }

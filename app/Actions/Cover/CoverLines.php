@@ -4,6 +4,8 @@ namespace App\Actions\Cover;
 
 use App\Actions\Orders\MissingParts;
 use App\Actions\Orders\OrderCopy;
+use App\Actions\Purchasing\LineToBuy;
+use App\Actions\Purchasing\NewPurchases;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -13,12 +15,17 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
+use App\Models\Item;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\CoverRefused;
+use KeepPace\Core\Planning\TieDemand;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/** Covers what is open of one line, or of every line of a customer order: from stock, by a new order, or both. */
+/**
+ * Covers what is open of one line, or of every line of a customer order: from stock, by a new order, or both. What is
+ * bought is put on a draft to its supplier.
+ */
 final class CoverLines
 {
     public function __construct(
@@ -70,13 +77,14 @@ final class CoverLines
             ->get();
         $said = [];
         $wrong = [];
+        $buy = new NewPurchases($ledger, true);
         foreach ($lines as $line) {
             $want = $this->wanted($line, $quantity);
             if (! $want->isPositive()) {
                 continue;
             }
             try {
-                $said[] = $this->cover($ledger, $line, $by, $want, $withParts);
+                $said[] = $this->cover($ledger, $line, $by, $want, $withParts, $buy);
             } catch (Refused $refused) {
                 $wrong[] = "Line {$line->position}: {$refused->getMessage()}";
             }
@@ -96,13 +104,20 @@ final class CoverLines
     {
         $lines = CustomerOrderLine::query()->whereKey($lineIds);
 
+        $bought = Item::query()
+            ->whereIn('id', (clone $lines)->select('item_id'))
+            ->get()
+            ->filter(fn (Item $item): bool => ! $item->kind->isMadeHere())
+            ->map(fn (Item $item): LineToBuy => new LineToBuy($item->id, '1'));
+
         return Needs::customerOrders([(clone $lines)->value('customer_order_id')])
+            ->and(Needs::purchaseOrders(NewPurchases::newest(array_values($bought->all()), true)))
             ->and(Needs::items($lines->pluck('item_id')));
     }
 
     private function wanted(CustomerOrderLine $line, ?string $quantity): BigDecimal
     {
-        $open = $line->openQuantity()->minus($line->covered());
+        $open = $line->uncovered();
         if ($quantity === null) {
             return $open;
         }
@@ -120,6 +135,7 @@ final class CoverLines
         CoverBy $by,
         BigDecimal $want,
         bool $withParts,
+        NewPurchases $buy,
     ): string {
         $said = [];
         if ($by !== CoverBy::NewOrder) {
@@ -134,7 +150,9 @@ final class CoverLines
                 $said[] = Amount::plain($take).' from stock';
             }
         }
-        if ($want->isPositive()) {
+        if ($want->isPositive() && ! $line->item->kind->isMadeHere()) {
+            $said[] = $this->bought($ledger, $line, $want, $buy);
+        } elseif ($want->isPositive()) {
             $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
             $order = $this->copy->make($ledger, $line->item, $want, $due);
             $ledger->covers->add($line, $order, $want);
@@ -145,5 +163,13 @@ final class CoverLines
         }
 
         return "line {$line->position}: ".implode(', ', $said);
+    }
+
+    private function bought(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, NewPurchases $buy): string
+    {
+        $drafts = $ledger->held()->purchaseOrders->keyBy('supplier_id')->all();
+        $wanted = new LineToBuy($line->item_id, Amount::plain($want), for: TieDemand::line($line->id));
+
+        return Amount::plain($want).' bought: '.implode('; ', $buy->write([$wanted], $drafts));
     }
 }

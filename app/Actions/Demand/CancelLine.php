@@ -81,7 +81,7 @@ final class CancelLine
             throw CoverRefused::nothingOpen();
         }
         $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
-        $this->covers($ledger, $held, $line, $other);
+        $this->covers($ledger, $line, $other);
         $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
         $line->is_open = false;
         $line->save();
@@ -104,6 +104,7 @@ final class CancelLine
         $both = CustomerOrderLine::query()->whereKey(array_filter([$lineId, $otherLine]));
 
         return Needs::customerOrders($both->pluck('customer_order_id'))
+            ->and(Needs::purchaseOrders(Ties::purchasesFor([$lineId])))
             ->and(Needs::orders(Ties::ordersFor([$lineId])))
             ->and(Needs::items([$line->item_id]));
     }
@@ -121,19 +122,19 @@ final class CancelLine
         return $other;
     }
 
-    private function covers(Ledger $ledger, Held $held, CustomerOrderLine $line, ?CustomerOrderLine $other): void
+    private function covers(Ledger $ledger, CustomerOrderLine $line, ?CustomerOrderLine $other): void
     {
-        foreach ($line->covers()->with('output')->where('quantity', '>', 0)->orderBy('id')->get() as $cover) {
+        $covers = $line->covers()->with('output', 'purchase')->where('quantity', '>', 0)->orderBy('id')->get();
+        foreach ($covers as $cover) {
             $had = BigDecimal::of($cover->quantity);
             $ledger->ties->change($cover, $had->negated());
             if ($other !== null) {
                 $give = BigDecimal::min(
-                    $other->openQuantity()->minus($other->covered()),
+                    $other->uncovered(),
                     $had,
                 );
                 if ($give->isPositive()) {
-                    $order = $cover->output === null ? null : $held->order($cover->output->order_id);
-                    $ledger->covers->add($other, $order, $give);
+                    $ledger->covers->addLike($cover, $other, $give);
                 }
             }
         }

@@ -103,7 +103,10 @@ final class ShipLines
             ->whereKey($lines)
             ->pluck('item_id');
 
-        return Needs::customerOrders([$customerOrder])->and(Needs::orders($orders))->and(Needs::items($items));
+        return Needs::customerOrders([$customerOrder])
+            ->and(Needs::purchaseOrders(Ties::purchasesFor($lines)))
+            ->and(Needs::orders($orders))
+            ->and(Needs::items($items));
     }
 
     /** @throws Refused when something of the order would still be open */

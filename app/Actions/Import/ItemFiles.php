@@ -94,6 +94,7 @@ final class ItemFiles
                 Column::decimal('minimum', '0'),
                 Column::whole('lead_time_days', '0', most: '999'),
                 Column::prices('prices'),
+                Column::wholeOrNone('over_percent', '100'),
             ],
         );
     }

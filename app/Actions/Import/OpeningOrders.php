@@ -79,7 +79,7 @@ final class OpeningOrders
             ->where('position', (int) $row['line'])
             ->whereRelation('customerOrder', 'number_key', Code::keyOf((string) $row['customer_order']))
             ->firstOrFail();
-        $open = $tied->openQuantity()->minus($tied->covered());
+        $open = $tied->uncovered();
         $this->ledger->covers->add($tied, $order, BigDecimal::min($open, $order->quantity));
     }
 

@@ -41,6 +41,7 @@ final class PartnerFiles
                 ...self::partner(),
                 Column::money('minimum_order', max: 2),
                 Column::whole('transport_days', '0', most: '60'),
+                Column::wholeOrNone('over_percent', '100'),
                 Column::weekdays('orders_on'),
                 Column::weekdays('delivers_on'),
                 Column::refers('calendar', 'calendars', 'code', 'calendar_id', ''),

@@ -142,7 +142,8 @@ final class StoredRows
             ->orderBy('t.id')
             ->select(['i.number AS item', 'v.number AS supplier', 't.number', 't.minimum_quantity AS minimum'])
             ->addSelect('t.lead_time_days')
-            ->selectSub($prices, 'prices');
+            ->selectSub($prices, 'prices')
+            ->addSelect('t.over_percent');
     }
 
     private static function substitutes(): Builder

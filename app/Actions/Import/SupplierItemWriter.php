@@ -34,6 +34,7 @@ final readonly class SupplierItemWriter
                 (string) $row['number'],
                 (string) $row['minimum'],
                 (int) $row['lead_time_days'],
+                ($row['over_percent'] ?? '') === '' ? null : (int) $row['over_percent'],
                 PriceBreaks::read((string) $row['prices']),
             ));
             $this->result->add('supplier-items', $isNew ? 'new' : ($differs ? 'changed' : 'same'));

@@ -157,7 +157,7 @@ final class CureShort
                 ->orderBy('id')
                 ->get() as $line
         ) {
-            $wants = $line->openQuantity()->minus($line->covered());
+            $wants = $line->uncovered();
             $give = BigDecimal::min($amount->minus($given), $lost[$line->id], $wants);
             if ($give->isPositive()) {
                 $ledger->covers->add($line, $by, $give);

@@ -12,7 +12,6 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;
-use KeepPace\Core\Planning\SupplyKind;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -168,12 +167,11 @@ final class FreshCopy
     private static function end(Ledger $ledger, Order $order, OrderComponent $gone, int $position): array
     {
         $freed = [];
-        foreach (Tie::query()->with('output.order')->where('component_id', $gone->id)->get() as $tie) {
+        foreach (Tie::query()->with('output.order', 'purchase')->where('component_id', $gone->id)->get() as $tie) {
             if (! $tie->left()->isPositive()) {
                 continue;
             }
-            $of = $tie->supply_kind === SupplyKind::Stock ? 'stock of ' : "order {$tie->output?->order->number}, ";
-            $freed[] = $of
+            $freed[] = ($tie->isFromStock() ? 'stock of ' : "{$tie->fromWhat()}, ")
                 .Amount::plain((string) $tie->left())
                 ." {$gone->item->unit->code} {$gone->item->label()}";
             $ledger->ties->change($tie, $tie->left()->negated());

@@ -9,6 +9,7 @@ final readonly class TypedSupplier extends TypedPartner
      * @param  list<TypedContact>  $contacts
      * @param  string|null  $minimumOrder  euros; null where who types may not see money: it stays
      * @param  int|null  $calendarId  null = as the plant
+     * @param  int|null  $overPercent  of what is ordered is taken beyond it; null = all that comes
      * @param  list<int>  $ordersOn  weekdays, 1 = Monday; none = any
      * @param  list<int>  $deliversOn  weekdays
      */
@@ -21,6 +22,7 @@ final readonly class TypedSupplier extends TypedPartner
         private ?string $minimumOrder,
         private ?int $calendarId,
         private int $transportDays,
+        private ?int $overPercent,
         private array $ordersOn,
         private array $deliversOn,
     ) {
@@ -34,6 +36,7 @@ final readonly class TypedSupplier extends TypedPartner
             ...$this->minimumOrder === null ? [] : ['minimum_order' => $this->minimumOrder],
             'calendar_id' => $this->calendarId,
             'transport_days' => $this->transportDays,
+            'over_percent' => $this->overPercent,
             'orders_on' => implode(',', $this->ordersOn),
             'delivers_on' => implode(',', $this->deliversOn),
         ];

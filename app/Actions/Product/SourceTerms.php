@@ -55,6 +55,7 @@ final readonly class SourceTerms
             'number' => $source->number,
             'minimum_quantity' => $source->minimum,
             'lead_time_days' => $source->leadTimeDays,
+            'over_percent' => $source->overPercent,
         ])->save();
         if (! $source->keepsPrices && $row->breaks()?->written() !== $source->prices?->written()) {
             $row->prices()->delete();
@@ -98,6 +99,7 @@ final readonly class SourceTerms
             $one->number === '' ? 'there' : $one->number,
             Amount::plain($one->minimum_quantity) === '0' ? '' : 'at least '.Amount::plain($one->minimum_quantity),
             $one->lead_time_days === 0 ? '' : "{$one->lead_time_days} days",
-        ]));
+            $one->over_percent === null ? '' : "{$one->over_percent} % more taken",
+        ], fn (string $term): bool => $term !== ''));
     }
 }

@@ -11,6 +11,7 @@ final readonly class TypedSource
      * @param  string  $number  what the supplier calls it
      * @param  string  $minimum  stock units; 0 = any
      * @param  int  $leadTimeDays  0 = as the item says
+     * @param  int|null  $overPercent  of what is ordered is taken beyond it; null = as the supplier's own says
      * @param  PriceBreaks|null  $prices  null = none agreed
      * @param  bool  $keepsPrices  who types may not see them: they stay
      */
@@ -19,6 +20,7 @@ final readonly class TypedSource
         public string $number,
         public string $minimum,
         public int $leadTimeDays,
+        public ?int $overPercent,
         public ?PriceBreaks $prices,
         public bool $keepsPrices = false,
     ) {

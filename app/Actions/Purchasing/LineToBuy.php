@@ -2,6 +2,8 @@
 
 namespace App\Actions\Purchasing;
 
+use KeepPace\Core\Planning\TieDemand;
+
 /** One item to be bought, as a person or a shortage asks for it. */
 final readonly class LineToBuy
 {
@@ -11,6 +13,8 @@ final readonly class LineToBuy
      * @param  string|null  $price  euros per stock unit; null = the item's cost
      * @param  string|null  $expectedOn  date; null = today and its lead time
      * @param  int|null  $supplier  null = the item's own
+     * @param  TieDemand|null  $for  whom it is kept for when it comes, as far as these want it; null = the shelf
+     * @param  int|null  $insteadOf  a purchase line: whom that was bought for gets it of this one
      */
     public function __construct(
         public int $item,
@@ -20,6 +24,8 @@ final readonly class LineToBuy
         public ?string $expectedOn = null,
         public ?int $supplier = null,
         public string $key = '',
+        public ?TieDemand $for = null,
+        public ?int $insteadOf = null,
     ) {
     }
 }

@@ -3,8 +3,11 @@
 namespace App\Actions\Purchasing;
 
 use App\Books\Ledger;
+use App\Books\Needs;
 use App\Books\Numbers;
+use App\Models\CustomerOrderLine;
 use App\Models\Item;
+use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
@@ -13,7 +16,10 @@ use App\Shop\Deliveries;
 use App\Shop\LeadTime;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use KeepPace\Core\Planning\DemandKind;
+use KeepPace\Core\Planning\TieDemand;
 use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -21,6 +27,9 @@ use KeepPace\Core\Refused;
 final class NewPurchases
 {
     private readonly Deliveries $deliveries;
+
+    /** @var array<int, PurchaseOrder> made by this deed, by supplier */
+    private array $made = [];
 
     /** @var list<string> what would be cheaper */
     private array $hints = [];
@@ -45,7 +54,7 @@ final class NewPurchases
         foreach ($lines as $line) {
             try {
                 [$supplier, $row] = $this->row($line);
-                $bySupplier[$supplier][] = $row;
+                $bySupplier[$supplier][] = [$line, $row];
             } catch (Refused $refused) {
                 $wrong["items.{$line->key}"] = $refused->getMessage();
             }
@@ -56,7 +65,7 @@ final class NewPurchases
         ksort($bySupplier);
         $said = [];
         foreach ($bySupplier as $supplier => $rows) {
-            $said[] = $this->order($supplier, $open[$supplier] ?? null, $rows);
+            $said[] = $this->order($supplier, $open[$supplier] ?? $this->made[$supplier] ?? null, $rows);
         }
 
         return $said;
@@ -121,7 +130,7 @@ final class NewPurchases
         return $breaks === null ? null : (string) $breaks->price($quantity);
     }
 
-    /** @param  list<array<string, mixed>>  $rows */
+    /** @param  list<array{LineToBuy, array<string, mixed>}>  $rows */
     private function order(int $supplier, ?PurchaseOrder $order, array $rows): string
     {
         $isNew = $order === null;
@@ -137,15 +146,17 @@ final class NewPurchases
             'sent_on' => $this->isDraft ? null : $today,
             'version' => 0,
         ]);
+        $this->made[$supplier] = $order;
         $place = (int) $order->lines()->max('position');
-        foreach ($rows as $row) {
-            PurchaseLine::query()->create([
+        foreach ($rows as [$asked, $row]) {
+            $line = PurchaseLine::query()->create([
                 ...$row,
                 'is_draft' => $this->isDraft,
                 'purchase_order_id' => $order->id,
                 'position' => ++$place,
                 'number' => "{$order->number}/{$place}",
             ]);
+            $this->tied($line->refresh(), $asked);
         }
         $isNew || $this->isDraft ?: $order->changed_on = $today;
         $this->ledger->concernsPurchase($order);
@@ -156,6 +167,56 @@ final class NewPurchases
             .($isNew ? ' on ' : ' added to ')
             .($this->isDraft ? 'draft ' : '')
             ."{$order->number} of {$of->name}";
+    }
+
+    private function tied(PurchaseLine $line, LineToBuy $asked): void
+    {
+        $asked->for === null ?: $this->ledger->bought->asWanted($line, $asked->for);
+        $asked->insteadOf === null
+            ?: $this->ledger->bought->moveOver(PurchaseLine::query()->findOrFail($asked->insteadOf), $line);
+    }
+
+    /**
+     * Orders that lines are added to: the newest that is still open, or the newest draft, of each supplier.
+     *
+     * @param  list<LineToBuy>  $lines
+     * @return list<int>
+     */
+    public static function newest(array $lines, bool $isDraft): array
+    {
+        $usual = Item::query()
+            ->whereKey(array_map(fn (LineToBuy $line): int => $line->item, $lines))
+            ->pluck('supplier_id', 'id');
+        $suppliers = array_map(fn (LineToBuy $line): mixed => $line->supplier ?? $usual[$line->item] ?? null, $lines);
+        $newest = PurchaseOrder::query()
+            ->whereIn('supplier_id', array_filter($suppliers))
+            ->whereIn('state', $isDraft ? [PurchaseState::Draft] : PurchaseState::COMING)
+            ->groupBy('supplier_id')
+            ->selectRaw('MAX(id) AS newest');
+
+        return array_values($newest->pluck('newest')->map(fn ($id): int => (int) $id)->all());
+    }
+
+    /**
+     * What must be held for whom the lines are bought, and for the orders they are added to.
+     *
+     * @param  list<LineToBuy>  $lines
+     */
+    public static function needs(array $lines, bool $add, bool $isDraft): Needs
+    {
+        $demands = array_filter(array_map(fn (LineToBuy $line): ?TieDemand => $line->for, $lines));
+        $of = fn (DemandKind $kind): array => array_map(
+            fn (TieDemand $for): int => $for->id,
+            array_filter($demands, fn (TieDemand $for): bool => $for->kind === $kind),
+        );
+
+        return Needs::purchaseOrders($add ? self::newest($lines, $isDraft) : [])
+            ->and(Needs::customerOrders(
+                CustomerOrderLine::query()->whereKey($of(DemandKind::Line))->pluck('customer_order_id'),
+            ))
+            ->and(Needs::orders(
+                OrderComponent::query()->whereKey($of(DemandKind::Component))->pluck('order_id'),
+            ));
     }
 
     /** An order below what the supplier asks at least is told, not stopped. */

@@ -39,10 +39,10 @@ final class OtherSupplier
                     throw PurchaseRefused::sameSupplier($order->supplier->name);
                 }
                 $lines = self::open($order, $supplier);
-                CancelPurchase::giveUp($order);
                 $to = Supplier::query()->findOrFail($supplier);
                 $new = new NewPurchases($ledger, true);
                 $said = $new->write($lines, []);
+                CancelPurchase::giveUp($order);
                 $ledger->concernsPurchase($order);
 
                 return trim(
@@ -65,6 +65,7 @@ final class OtherSupplier
                     Amount::plain((string) $open),
                     supplier: $supplier,
                     key: (string) $line->id,
+                    insteadOf: $line->id,
                 );
             }
         }

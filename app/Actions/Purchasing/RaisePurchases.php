@@ -10,10 +10,7 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Item;
-use App\Models\PurchaseOrder;
 use KeepPace\Core\Purchasing\PurchaseRefused;
-use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Refused;
 
 /** Orders items of their suppliers, many at once: one purchase order a supplier, or new lines on one that is open. */
@@ -33,7 +30,7 @@ final class RaisePurchases
     public function handle(array $lines, bool $add, Signed $signed, bool $isDraft = false): Booking
     {
         return $this->bookings->once(BookingKind::Purchased, $signed, new Part(
-            fn (): Needs => Needs::purchaseOrders($add ? self::newest($lines, $isDraft) : []),
+            fn (): Needs => NewPurchases::needs($lines, $add, $isDraft),
             function (Ledger $ledger, Held $held) use ($lines, $isDraft): void {
                 if ($lines === []) {
                     throw PurchaseRefused::nothingToOrder();
@@ -45,31 +42,5 @@ final class RaisePurchases
                 $new->hint() === '' ?: $ledger->says($new->hint());
             },
         ));
-    }
-
-    /**
-     * The newest order that is still open, or the newest draft, of each supplier something is ordered from.
-     *
-     * @param  list<LineToBuy>  $lines
-     * @return list<int>
-     */
-    private static function newest(array $lines, bool $isDraft): array
-    {
-        $usual = Item::query()
-            ->whereKey(array_map(fn (LineToBuy $line): int => $line->item, $lines))
-            ->pluck('supplier_id', 'id');
-        $of = fn (LineToBuy $line): mixed => $line->supplier ?? $usual[$line->item] ?? null;
-        $suppliers = array_map($of, $lines);
-
-        return array_values(
-            PurchaseOrder::query()
-                ->whereIn('supplier_id', array_filter($suppliers))
-                ->whereIn('state', $isDraft ? [PurchaseState::Draft] : PurchaseState::COMING)
-                ->groupBy('supplier_id')
-                ->selectRaw('MAX(id) AS newest')
-                ->pluck('newest')
-                ->map(fn ($id): int => (int) $id)
-                ->all(),
-        );
     }
 }

@@ -79,7 +79,7 @@ final class ReceiveDelivery
         $all = $wrong = [];
         foreach ($rows as $row) {
             try {
-                $row->arrival === null ?: $all[] = Arrived::of($row->arrival);
+                $row->arrival === null ?: array_push($all, ...Arrived::all($row->arrival));
             } catch (Refused $refused) {
                 $wrong[$row->field] = $refused->getMessage();
             }

@@ -2,7 +2,6 @@
 
 namespace App\Actions\Purchasing;
 
-use App\Books\AsTyped;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -18,9 +17,8 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\End;
 
-/** Goods go back to the supplier they came from: out of stock at their value; to come again where others are sent. */
+/** Goods go back to the supplier they came from; to come again where others are sent. */
 final class SendBack
 {
     public function __construct(private readonly Bookings $bookings)
@@ -45,14 +43,7 @@ final class SendBack
         $ledger->stock->read([$found->key()]);
         $amount = $found->item->quantity($typed->quantity)->amount;
         self::assertCame($line, $found->item, $amount);
-        $ledger->moves->move(
-            $found->item,
-            $amount,
-            null,
-            End::stock($found->key()),
-            End::outside($line->id),
-            new AsTyped(reason: $signed->reason),
-        );
+        WayBack::move($ledger, $line, $found->item, $amount, $found->key(), $signed->reason);
         $ledger->covers->assertStillThere($found->item, $amount);
         $ledger->kept->assertThere($found->item);
         self::line($line, $amount, $typed->isReplaced);
@@ -79,8 +70,6 @@ final class SendBack
     /** What is not sent again is no longer wanted. */
     private static function line(PurchaseLine $line, BigDecimal $amount, bool $isReplaced): void
     {
-        $line->received_quantity = (string) BigDecimal::of($line->received_quantity)->minus($amount);
-        $line->returned_quantity = (string) BigDecimal::of($line->returned_quantity)->plus($amount);
         $open = $line->wanted()->minus($line->received_quantity);
         if (! $isReplaced && $open->isPositive()) {
             $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)

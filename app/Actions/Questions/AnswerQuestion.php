@@ -11,6 +11,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Question;
+use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Refused;
 
 /** Closes a question with a sentence: nothing more is to be booked for it. */
@@ -30,6 +31,9 @@ final class AnswerQuestion
                 Needs::orders([Question::query()->findOrFail($id)->order_id]),
                 function (Ledger $ledger, Held $held) use ($id, $answer, $signed): void {
                     $question = Question::query()->findOrFail($id);
+                    if ($question->kind === Question::OVER) {
+                        throw PurchaseRefused::overIsAnswered();
+                    }
                     $order = $question->order_id === null ? null : $held->order($question->order_id);
                     if ($question->answered_at !== null) {
                         throw Refused::because("This was answered meanwhile: {$question->answer}.");

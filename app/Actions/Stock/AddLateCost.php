@@ -10,16 +10,10 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Item;
 use App\Models\Move;
-use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
-use KeepPace\Core\Costing\CostingRule;
-use KeepPace\Core\Costing\LateCost;
-use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\End;
 
 /** A cost of goods that is known only after they came in: freight, duty, a corrected price (IAS 2.10-11). */
 final class AddLateCost
@@ -45,17 +39,8 @@ final class AddLateCost
                 if ($cents === 0) {
                     throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
                 }
-                $items = Item::query()
-                    ->with('unit')
-                    ->whereKey($moves->pluck('item_id')->unique())
-                    ->get()
-                    ->keyBy('id');
-                $this->read($ledger, array_values($items->keys()->all()), $moves);
-                $toStock = 0;
                 $values = $moves->map(fn (Move $move): int => max(0, $move->value))->all();
-                foreach (Cents::split($cents, $values) as $i => $share) {
-                    $toStock += $this->spread($ledger, $items[$moves[$i]->item_id], $moves[$i], $share);
-                }
+                $toStock = (new LaterValue($ledger, $moves))->add(Cents::split($cents, $values));
                 $euros = fn (int $part): string => number_format($part / 100, 2);
                 $ledger->says(
                     "{$euros($cents)} € late cost of booking {$receipt->id}: {$euros($toStock)} to stock, "
@@ -95,38 +80,5 @@ final class AddLateCost
         }
 
         return $moves;
-    }
-
-    /**
-     * Reads what lies there: of items with a cost of their own the lots that came in.
-     *
-     * @param  list<int>  $items
-     * @param  Collection<int, Move>  $moves
-     */
-    private function read(Ledger $ledger, array $items, Collection $moves): void
-    {
-        $isOwn = fn (int $item): bool => $ledger->stock->values->rule($item) === CostingRule::Own;
-        $own = array_values(array_filter($items, $isOwn));
-        $ledger->stock->readFree($own, lots: array_values($moves->pluck('lot_id')->unique()->all()));
-        $ledger->stock->readFree(array_values(array_diff($items, $own)));
-    }
-
-    private function spread(Ledger $ledger, Item $item, Move $move, int $share): int
-    {
-        $rule = $ledger->stock->values->rule($item->id);
-        $key = $ledger->stock->onHand($item->id, $rule === CostingRule::Own ? $move->lot_id : 0)[0]['key'] ?? null;
-        $there = match (true) {
-            $key === null, $rule === CostingRule::Standard => StockValue::none(),
-            $rule === CostingRule::FirstInFirstOut => $ledger->stock->values->layers->left($item->id, [$move->id]),
-            default => $ledger->stock->values->of($key),
-        };
-        $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);
-        if ($key !== null) {
-            $from = End::outside($move->purchase_line_id);
-            $ledger->moves->revalue($item, $spread->toStock, $key, $from, [$move->id]);
-        }
-        $ledger->moves->variance($item, $spread->variance, $move->lot_id);
-
-        return $spread->toStock;
     }
 }

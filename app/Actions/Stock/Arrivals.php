@@ -29,7 +29,8 @@ final class Arrivals
     }
 
     /**
-     * All balances are locked before the first is written.
+     * All balances are locked before the first is written. Of what is beyond what is taken the typed figure stands with
+     * the part that is taken.
      *
      * @param  list<Arrived>  $all
      * @return list<string> what came in, a sentence each
@@ -48,9 +49,12 @@ final class Arrivals
         TrackedCodes::assertSerialsAreNew($one->item, $one->lots);
         TrackedCodes::dated($one->lots, $one->arrival->expiresOn, $one->arrival->supplierLot);
         self::into($ledger, $one);
-        $one->purchase === null ?: self::onPurchase($ledger, $held, $one, $one->purchase);
+        $kept = $one->purchase === null ? [] : self::onPurchase($ledger, $held, $one, $one->purchase);
+        if ($one->isOver && $one->purchase !== null) {
+            return self::over($ledger, $one, $one->purchase);
+        }
 
-        return self::says($one);
+        return self::says($one, $kept);
     }
 
     /** A customer's own material has no value here. */
@@ -66,7 +70,7 @@ final class Arrivals
                 $shares[$i],
                 End::outside($one->arrival->purchaseId),
                 End::stock($keys[$i]),
-                $i === 0 ? self::typed($one) : null,
+                $i === 0 && ! $one->isOver ? self::typed($one) : null,
             );
         }
     }
@@ -79,7 +83,8 @@ final class Arrivals
         return new AsTyped($quantity->amount, TrackedCodes::unitId($one->item, $quantity->unit));
     }
 
-    private static function onPurchase(Ledger $ledger, Held $held, Arrived $one, PurchaseLine $purchase): void
+    /** @return list<string> for whom it is kept */
+    private static function onPurchase(Ledger $ledger, Held $held, Arrived $one, PurchaseLine $purchase): array
     {
         $order = $held->purchaseOrder($purchase->purchase_order_id);
         if ($purchase->is_draft) {
@@ -94,9 +99,22 @@ final class Arrivals
             ->whereNull('supplier_id')
             ->update(['supplier_id' => $order->supplier_id]);
         $ledger->concernsPurchase($order);
+
+        return $one->isUsable() ? $ledger->bought->came($purchase, $one->amount) : [];
     }
 
-    private static function says(Arrived $one): string
+    /** The buyer is asked what becomes of it. */
+    private static function over(Ledger $ledger, Arrived $one, PurchaseLine $purchase): string
+    {
+        $more = Amount::plain($one->amount)." {$one->item->unit->code} {$one->item->label()}";
+        $ledger->questions->over($purchase, $one->amount, "{$more} more came on {$purchase->number} than is taken of "
+            .Amount::plain($purchase->wanted()).' ordered. Take and pay, take unpaid, or give back?');
+
+        return "{$more} more than is taken: blocked, the buyer is asked.";
+    }
+
+    /** @param  list<string>  $kept  for whom */
+    private static function says(Arrived $one, array $kept): string
     {
         $arrival = $one->arrival;
 
@@ -104,8 +122,9 @@ final class Arrivals
             ." {$one->item->unit->code} {$one->item->label()} in"
             .($one->purchase === null ? '' : " on {$one->purchase->number}")
             .", to {$one->place->name}"
-            .($arrival->as === Condition::Free ? '' : ", {$arrival->as->label()}")
+            .($one->as === Condition::Free ? '' : ", {$one->as->label()}")
             .($arrival->owner === 0 ? '' : ", the customer's own")
+            .($kept === [] ? '' : ': '.implode(', ', $kept))
             .'.';
     }
 }

@@ -25,7 +25,7 @@ final class GoodsIn
         return $this->bookings->once(BookingKind::GoodsIn, $signed, new Part(
             fn (): Needs => Arrivals::needs([$arrival]),
             function (Ledger $ledger, Held $held) use ($arrival): void {
-                array_map($ledger->says(...), Arrivals::write($ledger, $held, [Arrived::of($arrival)]));
+                array_map($ledger->says(...), Arrivals::write($ledger, $held, Arrived::all($arrival)));
             },
         ));
     }

@@ -123,15 +123,24 @@ final class ReserveStock
     /** @throws Refused when there is no such tie */
     private static function kept(int $id): Tie
     {
-        return Tie::query()->with('component')->whereNotNull('component_id')->where('is_hard', true)->find($id)
+        return Tie::query()
+            ->with('component', 'purchase')
+            ->whereNotNull('component_id')
+            ->where('is_hard', true)
+            ->find($id)
             ?? throw Refused::because('This is not kept any more.');
     }
 
     public function giveUp(int $id, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::Reserved, $signed, new Part(
-            fn (): Needs => Needs::orders([self::kept($id)->component?->order_id])
-                ->and(Needs::items([self::kept($id)->item_id])),
+            function () use ($id): Needs {
+                $kept = self::kept($id);
+
+                return Needs::orders([$kept->component?->order_id])
+                    ->and(Needs::purchaseOrders([$kept->purchase?->purchase_order_id]))
+                    ->and(Needs::items([$kept->item_id]));
+            },
             function (Ledger $ledger, Held $held) use ($id): void {
                 $kept = self::kept($id);
                 $order = $held->order($kept->component->order_id ?? 0);

@@ -4,7 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
-use App\Actions\Cover\TieToOrder;
+use App\Actions\Cover\TieLine;
 use App\Http\Requests\CoverRequest;
 use App\Http\Requests\TieRequest;
 use App\Http\Requests\UntieRequest;
@@ -20,17 +20,16 @@ class CoverController extends Controller
             $request->boolean('with_parts'), $request->signed()));
     }
 
-    public function update(TieRequest $request, int $line, TieToOrder $tie): RedirectResponse
+    public function update(TieRequest $request, int $line, TieLine $tie): RedirectResponse
     {
-        $typed = $request->validated();
+        $quantity = $request->validated('quantity');
 
-        return $this->done(
-            back(),
-            $tie->tie($line, (int) $typed['order'], $typed['quantity'], $request->signed()),
-        );
+        return $this->done(back(), $request->isOfPurchase()
+            ? $tie->toPurchase($line, $request->supply(), $quantity, $request->signed())
+            : $tie->toOrder($line, $request->supply(), $quantity, $request->signed()));
     }
 
-    public function destroy(UntieRequest $request, int $cover, TieToOrder $tie): RedirectResponse
+    public function destroy(UntieRequest $request, int $cover, TieLine $tie): RedirectResponse
     {
         $typed = $request->validated();
 

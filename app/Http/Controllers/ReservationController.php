@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Stock\ReserveComing;
 use App\Actions\Stock\ReserveStock;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReserveRequest;
@@ -11,7 +12,7 @@ use App\View\ChangeWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
-/** Stock kept hard for one order; from another order's share, with what that does to it shown first. */
+/** Stock, or what is to come, kept hard for one order; from another order's share, with what that does to it shown first. */
 class ReservationController extends Controller
 {
     public function preview(ReserveRequest $request, ReserveStock $reserve): View
@@ -27,20 +28,17 @@ class ReservationController extends Controller
         ]);
     }
 
-    public function store(ReserveRequest $request, ReserveStock $reserve): RedirectResponse
+    public function store(ReserveRequest $request, ReserveStock $stock, ReserveComing $coming): RedirectResponse
     {
         $typed = $request->typed();
+        $signed = $request->signed($typed['reason'] ?? '');
+        $purchase = $request->purchase();
 
-        return $this->done(
-            to_route('orders.show', $typed['order']),
-            $reserve->handle(
-                $typed['order'],
-                $typed['item'],
-                trim($typed['lot'] ?? ''),
-                $typed['quantity'],
-                $request->signed($typed['reason'] ?? ''),
-            ),
-        );
+        $booking = $purchase === null
+            ? $stock->handle($typed['order'], $typed['item'], trim($typed['lot'] ?? ''), $typed['quantity'], $signed)
+            : $coming->handle($request->integer('component'), $purchase, $typed['quantity'], $signed);
+
+        return $this->done(to_route('orders.show', $typed['order']), $booking);
     }
 
     public function destroy(DeedRequest $request, int $reservation, ReserveStock $reserve): RedirectResponse

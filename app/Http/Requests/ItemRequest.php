@@ -154,6 +154,7 @@ class ItemRequest extends DeedRequest
                 $rows->text($at, 'number', 60),
                 $rows->number($at, 'minimum', new PlainNumber, '0'),
                 $rows->whole($at, 'lead_time_days', 0, 999) ?? 0,
+                $rows->whole($at, 'over_percent', 0, 100),
                 $this->prices($rows, $at),
                 ! $sees,
             );

@@ -4,6 +4,7 @@ namespace App\Http\Requests;
 
 use App\Actions\Purchasing\LineToBuy;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\TieDemand;
 
 /** What is ordered from suppliers. */
 class PurchasesRequest extends DeedRequest
@@ -20,7 +21,8 @@ class PurchasesRequest extends DeedRequest
             'items.*.supplier' => ['nullable', ...Rules::id(), 'exists:suppliers,id'],
             'only' => ['nullable', 'array', 'max:500'],
             'only.*' => Rules::id(),
-            'items.*' => ['array:number,quantity,unit,price,expected_on,supplier'],
+            'items.*.component' => ['nullable', ...Rules::id(), 'exists:order_components,id'],
+            'items.*' => ['array:number,quantity,unit,price,expected_on,supplier,component'],
             'add' => ['nullable', 'boolean'],
             'draft' => ['nullable', 'boolean'],
         ];
@@ -44,6 +46,7 @@ class PurchasesRequest extends DeedRequest
                     $row['expected_on'] ?? null,
                     isset($row['supplier']) ? (int) $row['supplier'] : null,
                     (string) $id,
+                    isset($row['component']) ? TieDemand::component((int) $row['component']) : null,
                 );
             }
         }

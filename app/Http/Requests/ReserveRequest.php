@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-/** Stock that is kept for an order. */
+/** Stock, or some of a purchase, that is kept for an order. */
 class ReserveRequest extends DeedRequest
 {
     protected function fields(): array
@@ -13,7 +13,17 @@ class ReserveRequest extends DeedRequest
             'quantity' => ['required', ...Rules::amount()],
             'lot' => ['nullable', ...Rules::text(60)],
             'reason' => ['nullable', ...Rules::text(200)],
+            'component' => ['nullable', 'required_with:from', ...Rules::id(), 'exists:order_components,id'],
+            'from' => ['nullable', 'regex:/^purchase-[1-9][0-9]{0,14}$/'],
         ];
+    }
+
+    /** The purchase line it is kept of; null = of stock. */
+    public function purchase(): ?int
+    {
+        $from = $this->validated('from');
+
+        return $from === null ? null : (int) substr($from, strlen('purchase-'));
     }
 
     /** @return array{order: int, item: int, quantity: string, lot: string|null, reason: string|null} */

@@ -6,6 +6,7 @@ use App\Models\Plan;
 use App\Reading\Cut;
 use App\Reading\Like;
 use App\Reading\Row;
+use App\Shop\Deliveries;
 use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
@@ -104,18 +105,7 @@ final class CustomerOrderList
             'shipped' => $query->where('l.is_open', false)->orderByDesc('l.id'),
             'uncovered' => $query->where('l.is_open', true)
                 ->whereRaw(self::COVERED.' < l.quantity - l.shipped_quantity - l.cancelled_quantity'),
-            'late' => $query
-                ->where('l.is_open', true)
-                ->whereExists(
-                    fn (Builder $late): Builder => $late
-                        ->from('ties AS tie')
-                        ->join('order_outputs AS out', 'out.id', 'tie.output_id')
-                        ->join('plan_orders AS p', 'p.order_id', 'out.order_id')
-                        ->where('p.plan_id', Plan::LIVE)
-                        ->whereColumn('tie.line_id', 'l.id')
-                        ->where('tie.quantity', '>', 0)
-                        ->whereColumn('p.finish_at', '>', 'l.promised_on'),
-                ),
+            'late' => self::late($query->where('l.is_open', true)),
             'ready' => $query
                 ->where('l.is_open', true)
                 ->whereExists(
@@ -127,6 +117,25 @@ final class CustomerOrderList
                 ),
             default => $query->where('l.is_open', true),
         };
+    }
+
+    /** Those that may be: from when what was bought can be used, only the calendars say. */
+    private static function late(Builder $query): void
+    {
+        $query->where(fn (Builder $any): Builder => $any
+            ->whereExists(fn (Builder $late): Builder => $late
+                ->from('ties AS tie')
+                ->join('order_outputs AS out', 'out.id', 'tie.output_id')
+                ->join('plan_orders AS p', 'p.order_id', 'out.order_id')
+                ->where('p.plan_id', Plan::LIVE)
+                ->whereColumn('tie.line_id', 'l.id')
+                ->where('tie.quantity', '>', 0)
+                ->whereColumn('p.finish_at', '>', 'l.promised_on'))
+            ->orWhereExists(fn (Builder $bought): Builder => $bought
+                ->from('ties AS tie')
+                ->whereColumn('tie.line_id', 'l.id')
+                ->where('tie.supply_kind', 'purchase')
+                ->where('tie.quantity', '>', 0)));
     }
 
     private static function named(Builder $query, string $text): void
@@ -141,25 +150,39 @@ final class CustomerOrderList
             ->orWhere('i.name', 'like', $inside));
     }
 
+    /** @param  Collection<int, int>  $lines */
+    private static function covers(Collection $lines): Builder
+    {
+        return Ties::ofLines()
+            ->leftJoin('order_outputs AS out', 'out.id', 't.output_id')
+            ->leftJoin('orders AS o', 'o.id', 'out.order_id')
+            ->leftJoin('purchase_lines AS buy', 'buy.id', 't.purchase_line_id')
+            ->leftJoin('plan_orders AS p', fn (JoinClause $join): JoinClause => $join
+                ->on('p.order_id', 'o.id')
+                ->where('p.plan_id', Plan::LIVE))
+            ->whereIn('t.line_id', $lines)
+            ->orderBy('t.id')
+            ->select(['t.id', 't.line_id', 't.quantity', 'out.order_id'])
+            ->addSelect(['o.number AS order_number', 'p.finish_at'])
+            ->addSelect(['buy.purchase_order_id', 'buy.number AS purchase_number', 'buy.is_draft'])
+            ->addSelect(['buy.expected_on', 'buy.ask_again_on']);
+    }
+
     /**
      * @param  Collection<int, Row>  $lines
      * @return Collection<int, DemandLine>
      */
     private static function withCovers(Collection $lines): Collection
     {
-        $covers = Row::all(
-            Ties::ofLines()
-                ->leftJoin('order_outputs AS out', 'out.id', 't.output_id')
-                ->leftJoin('orders AS o', 'o.id', 'out.order_id')
-                ->leftJoin('plan_orders AS p', fn (JoinClause $join): JoinClause => $join
-                    ->on('p.order_id', 'o.id')
-                    ->where('p.plan_id', Plan::LIVE))
-                ->whereIn('t.line_id', $lines->map(fn (Row $row): int => $row->int('id')))
-                ->orderBy('t.id')
-                ->select(['t.id', 't.line_id', 't.quantity', 'out.order_id'])
-                ->addSelect(['o.number AS order_number', 'p.finish_at']),
-            LineCover::from(...),
-        )->groupBy('lineId');
+        $rows = Row::all(
+            self::covers($lines->map(fn (Row $row): int => $row->int('id'))),
+            fn (Row $row): Row => $row,
+        );
+        $isBought = fn (Row $row): bool => $row->intOrNull('purchase_order_id') !== null;
+        $deliveries = $rows->contains($isBought) ? Deliveries::now() : null;
+        $covers = $rows
+            ->map(fn (Row $row): LineCover => LineCover::from($row, $deliveries))
+            ->groupBy('lineId');
 
         return $lines->map(
             fn (Row $row): DemandLine => DemandLine::from($row, $covers[$row->int('id')] ?? collect()),

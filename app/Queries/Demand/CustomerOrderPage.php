@@ -2,10 +2,10 @@
 
 namespace App\Queries\Demand;
 
-use App\Models\OrderOutput;
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
 use App\Queries\Orders\Coming;
+use App\Queries\Orders\TieCandidate;
 use App\Reading\Row;
 use App\Shop\Shelves;
 use App\Shop\Ties;
@@ -23,8 +23,7 @@ final readonly class CustomerOrderPage
 
     /**
      * @param  Collection<int, DemandLine>  $lines
-     * @param  Collection<int, Collection<int, TieCandidate>>  $openOrders  open orders with something unpromised, by
-     *     item
+     * @param  Collection<int, Collection<int, TieCandidate>>  $supplies  open with something unpromised, by item
      * @param  Collection<int, string>  $free  stock not promised, by item
      * @param  Collection<int, BookedRow>  $bookings
      * @param  Collection<int, Collection<int, OtherLine>>  $others  open lines that want more of it, by item
@@ -33,7 +32,7 @@ final readonly class CustomerOrderPage
     private function __construct(
         public DemandHead $order,
         public Collection $lines,
-        public Collection $openOrders,
+        private Collection $supplies,
         private Collection $free,
         public Collection $bookings,
         private Collection $others,
@@ -63,7 +62,7 @@ final readonly class CustomerOrderPage
         return new self(
             $order,
             $lines,
-            Row::all(self::openOrders($items), TieCandidate::from(...))->groupBy('itemId'),
+            TieCandidate::ofItems($items),
             self::free($items)->pluck('free', 'item_id'),
             Row::all(self::bookings($id), BookedRow::from(...)),
             Row::all(self::others($items), OtherLine::from(...))->groupBy('itemId'),
@@ -92,17 +91,17 @@ final readonly class CustomerOrderPage
         return $line->uncovered()->isLessThanOrEqualTo($this->free[$line->itemId] ?? '0');
     }
 
-    /** @return Collection<int, DemandLine>  for which there is an open order with pieces promised to nobody */
+    /** @return Collection<int, DemandLine>  for which something is open that is promised to nobody */
     public function tieable(): Collection
     {
-        return $this->uncovered()->filter(fn (DemandLine $line): bool => isset($this->openOrders[$line->itemId]));
+        return $this->uncovered()->filter(fn (DemandLine $line): bool => isset($this->supplies[$line->itemId]));
     }
 
-    /** @return array<int, string>  to choose from */
+    /** @return array<string, string>  to choose from */
     public function candidates(DemandLine $line): array
     {
-        return $this->openOrders[$line->itemId]
-            ->mapWithKeys(fn (TieCandidate $order): array => [$order->id => $order->says()])
+        return $this->supplies[$line->itemId]
+            ->mapWithKeys(fn (TieCandidate $supply): array => [$supply->key => $supply->says()])
             ->all();
     }
 
@@ -126,23 +125,6 @@ final readonly class CustomerOrderPage
     public function hangsOn(DemandLine $line): ?string
     {
         return $this->hangs[$line->id] ?? null;
-    }
-
-    /** @param  Collection<int, int>  $items */
-    private static function openOrders(Collection $items): Builder
-    {
-        return DB::table('order_outputs AS u')
-            ->join('orders AS o', 'o.id', 'u.order_id')
-            ->whereIn('u.item_id', $items)
-            ->where('u.is_open', true)
-            ->where('u.position', OrderOutput::PRODUCT)
-            ->orderBy('o.due_on')
-            ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
-            ->selectRaw(
-                'u.planned_quantity - u.received_quantity - u.given_up_quantity
-                - (SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.output_id = u.id AND t.is_hard) AS free',
-            )
-            ->having('free', '>', 0);
     }
 
     /** @param  Collection<int, int>  $items */

@@ -3,9 +3,10 @@
 namespace App\Queries\Orders;
 
 use App\Reading\Row;
+use App\Wording\When;
 use Brick\Math\BigDecimal;
 
-/** Stock that is kept hard for an order. */
+/** Stock, or something that is bought, kept hard for an order. */
 final readonly class KeptForOrder
 {
     private function __construct(
@@ -14,6 +15,8 @@ final readonly class KeptForOrder
         public string $item,
         public string $unit,
         private ?string $lot,
+        private ?string $purchase,
+        private ?string $expectedOn,
     ) {
     }
 
@@ -25,11 +28,19 @@ final readonly class KeptForOrder
             $row->text('item_name'),
             $row->text('unit'),
             $row->textOrNull('lot'),
+            $row->textOrNull('purchase'),
+            $row->textOrNull('expected_on'),
         );
     }
 
-    public function lotSays(): string
+    /** "of any lot", or "from P-571/1 on Thu" */
+    public function fromSays(): string
     {
-        return $this->lot === null ? 'of any lot' : "lot {$this->lot}";
+        return match (true) {
+            $this->purchase !== null => "from {$this->purchase}"
+                .($this->expectedOn === null ? ', not sent yet' : ' '.When::onDay($this->expectedOn)),
+            $this->lot === null => 'of any lot',
+            default => "lot {$this->lot}",
+        };
     }
 }

@@ -44,6 +44,7 @@ final readonly class OrderPage
      * @param  Collection<int, KeptForOrder>  $reservations
      * @param  Collection<int, UsageDeviation>  $deviations  once the order is being built
      * @param  Collection<int, OrderStepLine>  $steps
+     * @param  Collection<int, Collection<int, TieCandidate>>  $supplies  bought and for nobody yet, by item
      * @param  Collection<int, OrderTie>  $ties
      * @param  Collection<int, RelatedOrder>  $related  orders for its parts, and the one it is for
      * @param  Collection<int, BookedRow>  $bookings
@@ -59,6 +60,7 @@ final readonly class OrderPage
         public PaceStrip $strip,
         public Collection $components,
         public Collection $reservations,
+        private Collection $supplies,
         public Collection $deviations,
         public Collection $steps,
         public Collection $ties,
@@ -90,19 +92,14 @@ final readonly class OrderPage
             PaceStrips::for(collect([$order]))[$order->id],
             $components,
             Row::all(self::reservations($id), KeptForOrder::from(...)),
+            TieCandidate::purchasesOf($components->map(fn (OrderPart $part): int => $part->itemId))->groupBy('itemId'),
             self::deviations($id, $components),
             $steps,
             Row::all(self::ties($id), OrderTie::from(...)),
             Row::all(self::related($id), RelatedOrder::from(...)),
             Row::all(self::bookings($id), BookedRow::from(...)),
             Row::all(self::changes($id), OrderChange::from(...)),
-            OrderCostPage::of($id, [
-                'material' => $found->int('planned_material'),
-                'labour' => $found->int('planned_labour'),
-                'machine' => $found->int('planned_machine'),
-                'overhead' => $found->int('planned_overhead'),
-                'outside' => $found->int('planned_outside'),
-            ]),
+            self::cost($id, $found),
             OrderShort::of($id, $steps),
             self::orderBy($order, $deliveries),
             $order->orderBy !== null && $order->orderBy < $deliveries->today,
@@ -114,6 +111,17 @@ final readonly class OrderPage
     public function isOpen(): bool
     {
         return $this->order->canBeChanged();
+    }
+
+    /** @return array<string, string>  from where something can be kept for it, to choose from */
+    public function keepFrom(OrderPart $part): array
+    {
+        $from = ['' => 'from stock'];
+        foreach ($this->supplies[$part->itemId] ?? [] as $supply) {
+            $from[$supply->key] = $supply->says();
+        }
+
+        return $from;
     }
 
     public function isForTheShelf(): bool
@@ -147,6 +155,17 @@ final readonly class OrderPage
     public function toppedUp(): BigDecimal
     {
         return $this->order->quantity->plus($this->short->toCure);
+    }
+
+    private static function cost(int $id, Row $found): OrderCostPage
+    {
+        return OrderCostPage::of($id, [
+            'material' => $found->int('planned_material'),
+            'labour' => $found->int('planned_labour'),
+            'machine' => $found->int('planned_machine'),
+            'overhead' => $found->int('planned_overhead'),
+            'outside' => $found->int('planned_outside'),
+        ]);
     }
 
     private static function head(int $id): Builder
@@ -203,13 +222,16 @@ final readonly class OrderPage
 
     private static function reservations(int $id): Builder
     {
-        return Ties::kept()
+        return Ties::keptOrBought()
             ->join('items AS i', 'i.id', 't.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('lots AS l', 'l.id', 't.lot_id')
+            ->leftJoin('purchase_lines AS buy', 'buy.id', 't.purchase_line_id')
             ->where('want.order_id', $id)
             ->orderBy('t.id')
-            ->select(['t.id', 't.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot']);
+            ->select(['t.id', 't.quantity', 'i.name AS item_name', 'u.code AS unit', 'l.code AS lot'])
+            ->addSelect('buy.number AS purchase')
+            ->selectRaw('IF(buy.is_draft, NULL, buy.expected_on) AS expected_on');
     }
 
     /** @return Collection<int, OrderStepLine> */

@@ -7,6 +7,8 @@ use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
 use App\Queries\Bookings\BookedRow;
+use App\Queries\Questions\OpenQuestion;
+use App\Queries\Questions\QuestionList;
 use App\Reading\Named;
 use App\Reading\Row;
 use App\Wording\Figures;
@@ -30,10 +32,12 @@ final readonly class PurchasePage
     /**
      * @param  Collection<int, PurchaseLineRow>  $lines
      * @param  list<ChainLink>  $chain
+     * @param  Collection<int, Collection<int, BoughtFor>>  $for  who gets it, by line
      * @param  array<string, list<HeldUp>>  $waiting  orders that wait, by line
      * @param  Collection<int, Mail>  $mails  newest first
      * @param  array<string, string>  $addresses  of the supplier, by themselves
      * @param  array<int|string, string>  $others  suppliers it could go to
+     * @param  Collection<int, OpenQuestion>  $questions  what is open about it
      * @param  Collection<int, BookedRow>  $bookings
      * @param  array<int, array<int|string, string>>  $lying  balances of what came, by item: 'Main stores, lot H-1: 12'
      */
@@ -41,10 +45,12 @@ final readonly class PurchasePage
         public PurchaseOrder $order,
         public Collection $lines,
         public array $chain,
+        public Collection $for,
         public array $waiting,
         public Collection $mails,
         public array $addresses,
         public array $others,
+        public Collection $questions,
         public Collection $bookings,
         public array $lying,
     ) {
@@ -61,10 +67,12 @@ final readonly class PurchasePage
             $order,
             $lines,
             PurchaseChain::of($order, $lines, $mails->first()?->to),
+            BoughtFor::of($id),
             $order->state->isOpen() ? HeldUp::byLine() : [],
             $mails,
             self::addresses($order->supplier),
             self::others($order),
+            QuestionList::ofPurchase($id),
             Row::all(self::bookings($id), BookedRow::from(...)),
             self::lying($lines),
         );

@@ -2,10 +2,12 @@
 
 namespace App\Queries\Questions;
 
+use App\Models\Question;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Purchasing\OverAnswer;
 
 /** Something that was asked, of whom, since when; and what was answered. */
 final readonly class OpenQuestion
@@ -24,6 +26,7 @@ final readonly class OpenQuestion
         public string $role,
         public ?int $orderId,
         private ?OrderState $orderState,
+        public ?int $purchaseOrderId,
         public ?int $itemId,
         public BigDecimal $onHand,
         public int $bookingId,
@@ -43,6 +46,7 @@ final readonly class OpenQuestion
             $row->text('role'),
             $row->intOrNull('order_id'),
             $row->enumOrNull('state', OrderState::class),
+            $row->intOrNull('purchase_order_id'),
             $row->intOrNull('item_id'),
             $row->decimal('on_hand'),
             $row->int('booking_id'),
@@ -59,6 +63,18 @@ final readonly class OpenQuestion
         return $this->kind === self::SHORT;
     }
 
+    /** More came than is taken of what was ordered. */
+    public function isOfOver(): bool
+    {
+        return $this->kind === Question::OVER;
+    }
+
+    /** @return list<OverAnswer> */
+    public function overAnswers(): array
+    {
+        return OverAnswer::cases();
+    }
+
     /** What was missing can be booked now. */
     public function canGoOnASlip(): bool
     {
@@ -68,7 +84,11 @@ final readonly class OpenQuestion
     /** Where it is answered. */
     public function address(): string
     {
-        return $this->isOfScrap() ? route('orders.show', $this->orderId) : route('questions.index');
+        return match (true) {
+            $this->isOfScrap() => route('orders.show', $this->orderId),
+            $this->isOfOver() => route('purchases.show', $this->purchaseOrderId),
+            default => route('questions.index'),
+        };
     }
 
     /** Its form among the others of a page. */

@@ -20,6 +20,14 @@ final class QuestionList
         return Cut::read($open, $most, OpenQuestion::from(...));
     }
 
+    /** @return Collection<int, OpenQuestion> that are open about a purchase order */
+    public static function ofPurchase(int $order): Collection
+    {
+        $open = self::base()->whereNull('q.answered_at')->where('buy.purchase_order_id', $order)->orderBy('q.id');
+
+        return Row::all($open, OpenQuestion::from(...));
+    }
+
     /** @return Collection<int, OpenQuestion> */
     public static function answered(): Collection
     {
@@ -39,6 +47,7 @@ final class QuestionList
             ->leftJoin('people AS a', 'a.id', 'q.answered_by')
             ->leftJoin('order_components AS c', 'c.id', 'q.component_id')
             ->leftJoin('items AS i', 'i.id', 'c.item_id')
+            ->leftJoin('purchase_lines AS buy', 'buy.id', 'q.purchase_line_id')
             ->select([
                 'q.id',
                 'q.kind',
@@ -52,6 +61,7 @@ final class QuestionList
                 'o.state',
                 'a.name AS answerer',
                 'c.item_id',
+                'buy.purchase_order_id',
             ])
             ->selectSub(
                 Shelves::lying()->where('b.owner_id', 0)->whereColumn('b.item_id', 'c.item_id')

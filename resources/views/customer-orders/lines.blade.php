@@ -32,8 +32,8 @@
                 <td class="tight">{{ $print->day($line->promisedOn) }}</td>
                 <td>
                     @foreach ($line->covers as $cover)
-                        @if ($cover->orderId)
-                            <a href="{{ route('orders.show', $cover->orderId) }}" class="tag">{{ $cover->order }}</a>
+                        @if ($cover->address() !== null)
+                            <a href="{{ $cover->address() }}" class="tag">{{ $cover->source() }}</a>
                         @endif
                     @endforeach
                     <x-cover :line="$line" />
@@ -53,12 +53,10 @@
                                 @if ($page->isInStock($line))
                                     <button class="btn btn-act btn-small" name="by" value="stock">From stock</button>
                                 @endif
-                                @if ($line->isMadeHere())
-                                    <input type="hidden" name="with_parts" value="1">
-                                    <button class="btn btn-quiet btn-small" name="by" value="order">
-                                        Make an order
-                                    </button>
-                                @endif
+                                <input type="hidden" name="with_parts" value="1">
+                                <button class="btn btn-quiet btn-small" name="by" value="order">
+                                    {{ $line->isMadeHere() ? 'Make an order' : 'Buy it' }}
+                                </button>
                             </x-form>
                         @endcan
                     @endif

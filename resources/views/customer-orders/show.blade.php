@@ -32,8 +32,8 @@
                     @foreach ($page->tieable() as $line)
                         <x-form class="actions align-items-start" method="put" :key="$line->form('tie')"
                             :to="route('covers.update', $line->id)">
-                            Line {{ $line->position }} from an order that is open already:
-                            <x-choice bare name="order" label="Order" :options="$page->candidates($line)" />
+                            Line {{ $line->position }} from what is open already:
+                            <x-choice bare name="supply" label="From" :options="$page->candidates($line)" />
                             <x-field bare name="quantity" label="Quantity" class="n"
                                 :value="$print->amount($line->uncovered())" inputmode="decimal" />
                             <button class="btn btn-quiet btn-small">Tie</button>

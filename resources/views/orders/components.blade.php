@@ -75,7 +75,7 @@
         @foreach ($page->reservations as $kept)
             <x-form class="d-inline" method="delete" :to="route('reservations.destroy', $kept->id)">
                 <strong><x-amount :of="$kept->quantity" :unit="$kept->unit" /> {{ $kept->item }}</strong>
-                {{ $kept->lotSays() }}
+                {{ $kept->fromSays() }}
                 @can('reserve')
                     <button class="btn btn-quiet btn-small">Give up</button>
                 @endcan

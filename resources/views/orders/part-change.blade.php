@@ -36,6 +36,11 @@
                 placeholder="how much" inputmode="decimal" />
             <x-field bare :in="$typed($part->form('keep'))" name="lot" label="Lot" placeholder="any lot" size="8"
                 maxlength="60" />
+            @if (count($page->keepFrom($part)) > 1)
+                <input type="hidden" name="component" value="{{ $part->id }}">
+                <x-choice bare :in="$typed($part->form('keep'))" name="from" label="From"
+                    :options="$page->keepFrom($part)" />
+            @endif
             <button class="btn btn-quiet btn-small">Keep it for this order</button>
         </form>
     @endcan
@@ -45,6 +50,7 @@
                 @csrf
                 @token($part->form('buy'))
                 <input type="hidden" name="add" value="1">
+                <input type="hidden" name="items[{{ $part->itemId }}][component]" value="{{ $part->id }}">
                 <x-field bare :in="$typed($part->form('buy'))" :name="'items['.$part->itemId.'][quantity]'"
                     :field="'items.'.$part->itemId.'.quantity'" :label="'Buy of '.$part->item" class="n"
                     :value="$print->amount($part->missing)" inputmode="decimal" />

@@ -12,6 +12,10 @@
     <x-field name="transport_days" label="Working days on the way" class="n" :value="$form->value('transport_days')"
         inputmode="numeric" />
 </x-asked>
+<x-asked :says="$form->help('over_percent')">
+    <x-field name="over_percent" label="More than ordered taken, %" class="n" :value="$form->value('over_percent')"
+        inputmode="numeric" placeholder="all" />
+</x-asked>
 @foreach (['orders_on' => 'Takes orders on', 'delivers_on' => 'Delivers on'] as $field => $label)
     <x-asked :says="$form->help($field)">
         <div class="ticks" role="group" aria-label="{{ $label }}">

@@ -7,6 +7,7 @@
                 <th>Their number</th>
                 <th class="n">At least</th>
                 <th class="n">Lead time, days</th>
+                <th class="n">More taken, %</th>
                 @can('see-money')<th>€ each: 5.00 10:4.50 50:3.75</th>@endcan
                 <th></th>
             </tr>
@@ -28,6 +29,10 @@
                     <td class="n">
                         <x-cell class="n few" :form="$form->sources" :at="$at" field="lead_time_days"
                             label="Lead time of this supplier, days" inputmode="numeric" placeholder="as above" />
+                    </td>
+                    <td class="n">
+                        <x-cell class="n few" :form="$form->sources" :at="$at" field="over_percent"
+                            label="So much more than ordered is taken, %" inputmode="numeric" placeholder="as theirs" />
                     </td>
                     @can('see-money')
                         <td>

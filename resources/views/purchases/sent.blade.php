@@ -24,6 +24,7 @@
                 <td>
                     <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
                     <span class="sub">{{ $line->itemNumber }}</span>
+                    @include('purchases.for')
                 </td>
                 <td class="n">{{ $line->typed() }}</td>
                 <td>{{ $line->typedUnit }} <span class="sub">{{ $line->inStock() }}</span></td>
@@ -53,6 +54,12 @@
         @endforeach
     </tbody>
 </table>
+@foreach ($page->questions as $question)
+    <div class="said note d-flex align-items-center gap-2" role="status">
+        <span>{{ $print->says($question->says) }}</span>
+        <x-over :question="$question" />
+    </div>
+@endforeach
 @foreach ($page->asked() as $line)
     <div class="said note d-flex align-items-center gap-2" role="status">
         <span>

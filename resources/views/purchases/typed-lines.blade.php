@@ -20,6 +20,7 @@
                         <td>
                             <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
                             <span class="sub">{{ $line->itemNumber }}</span>
+                            @include('purchases.for')
                             <x-why :field="'lines.'.$line->id" />
                         </td>
                         <td class="n">

@@ -23,7 +23,9 @@
                     @if ($question->isOfScrap())
                         <a class="btn btn-act btn-small me-2" href="{{ $question->address() }}">Cure it on the order</a>
                     @endif
-                    @can('issue')
+                    @if ($question->isOfOver())
+                        <x-over :question="$question" />
+                    @elsecan('issue')
                         <span class="d-inline-flex gap-2 flex-wrap">
                             @if ($question->canGoOnASlip())
                                 <x-form :to="route('slips.store')">
@@ -39,7 +41,7 @@
                                 <button class="btn btn-quiet btn-small">Answer</button>
                             </x-form>
                         </span>
-                    @endcan
+                    @endif
                 </td>
             </tr>
         @endforeach

@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
-use App\Actions\Cover\TieToOrder;
+use App\Actions\Cover\TieLine;
 use App\Actions\Files\HangFile;
 use App\Actions\Files\TypedFile;
 use App\Actions\Partners\RetirePartner;
@@ -135,10 +135,24 @@ function deed(object $test, string $name): array
                 'method' => 'put',
                 'uri' => "/customer-order-lines/{$line()->id}/cover",
                 'no' => Role::Buyer,
-                'data' => ['order' => $order->id, 'quantity' => '3'],
+                'data' => ['supply' => "order-{$order->id}", 'quantity' => '3'],
                 'bad' => ['quantity' => '10'],
                 'field' => 'quantity',
                 'says' => '10 asked for, 9 of order',
+            ];
+        })(),
+        'tie to a purchase' => (function () use ($shop, $line): array {
+            $purchase = $shop->purchase('P-9', 'LID-9', '9', '2026-12-10');
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'put',
+                'uri' => "/customer-order-lines/{$line()->id}/cover",
+                'no' => Role::Buyer,
+                'data' => ['supply' => "purchase-{$purchase->id}", 'quantity' => '3'],
+                'bad' => ['supply' => 'purchase-x'],
+                'field' => 'supply',
+                'says' => '',
             ];
         })(),
         'untie' => (function () use ($shop): array {
@@ -443,6 +457,26 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => 'Keep no more than it takes',
         ])($tray()),
+        'keep a purchase for an order' => (function (Order $order) use ($shop): array {
+            $purchase = $shop->purchase('P-9', 'FOOT-1', '9', '2026-12-10');
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'post',
+                'uri' => '/reservations',
+                'no' => Role::Storekeeper,
+                'data' => [
+                    'order' => $order->id,
+                    'item' => $purchase->item_id,
+                    'component' => $shop->component($order, 'FOOT-1')->id,
+                    'from' => "purchase-{$purchase->id}",
+                    'quantity' => '4',
+                ],
+                'bad' => ['quantity' => '10'],
+                'field' => 'quantity',
+                'says' => '10 asked for, 9 of P-9',
+            ];
+        })($tray()),
         'give kept stock up' => (function () use ($shop, $tray): array {
             $order = $tray();
             app(ReserveStock::class)->handle(
@@ -624,6 +658,22 @@ function deed(object $test, string $name): array
             'field' => 'lines.'.$order->lines[0]->id,
             'says' => 'cannot come before today',
         ])($bought()),
+        'answer more than was ordered' => (function () use ($shop): array {
+            $line = $shop->purchase('P-9', 'FOOT-1', '40', '2026-12-10');
+            $line->order->supplier->update(['over_percent' => 5]);
+            $shop->comes($line, '44');
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'put',
+                'uri' => '/questions/'.DB::table('questions')->max('id').'/over',
+                'no' => Role::Storekeeper,
+                'data' => ['over' => 'unpaid'],
+                'bad' => ['over' => 'perhaps'],
+                'field' => 'over',
+                'says' => '',
+            ];
+        })(),
         'give up a purchase' => (fn (int $line): array => [
             'role' => Role::Buyer,
             'method' => 'delete',
@@ -766,7 +816,7 @@ function deed(object $test, string $name): array
         'receive and ship' => (function () use ($shop, $finished): array {
             $order = $finished();
             $line = $shop->customerOrder(['TRAY-40' => '6'])->lines[0];
-            app(TieToOrder::class)->tie($line->id, $order->id, '6', $shop->sign(Role::Sales));
+            app(TieLine::class)->toOrder($line->id, $order->id, '6', $shop->sign(Role::Sales));
 
             return [
                 'role' => Role::Storekeeper,
@@ -1530,6 +1580,7 @@ const DEEDS = [
     'change a customer line',
     'cover from stock',
     'tie to an open order',
+    'tie to a purchase',
     'untie',
     'make an order',
     'change an order',
@@ -1553,6 +1604,7 @@ const DEEDS = [
     'block stock',
     'date a lot',
     'keep stock for an order',
+    'keep a purchase for an order',
     'give kept stock up',
     'place an order in the rank',
     'order of suppliers',
@@ -1566,6 +1618,7 @@ const DEEDS = [
     'change a purchase order',
     'cancel a purchase order',
     'buy of another supplier',
+    'answer more than was ordered',
     'give up a purchase',
     'substitute a component',
     'split an order',
@@ -1694,6 +1747,7 @@ function books(): array
             'cost_entries',
             'ties',
             'tie_entries',
+            'purchase_entries',
             'order_outputs',
             'orders',
             'order_steps',

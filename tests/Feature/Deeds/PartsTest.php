@@ -3,7 +3,7 @@
 use App\Access\Role;
 use App\Actions\Bookings\ReverseLines;
 use App\Actions\Cover\CoverBy;
-use App\Actions\Cover\TieToOrder;
+use App\Actions\Cover\TieLine;
 use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Stock\ReserveStock;
 use App\Actions\Usage\IssueComponents;
@@ -110,7 +110,7 @@ it('leaves nothing of the first part where the second is refused', function (Clo
             $test->shop->workThrough($order);
             foreach ([1, 2] as $customer) {
                 $line = $test->shop->customerOrder(['LID-9' => '1'])->lines[0];
-                app(TieToOrder::class)->tie($line->id, $order->id, '1', $test->shop->sign(Role::Sales));
+                app(TieLine::class)->toOrder($line->id, $order->id, '1', $test->shop->sign(Role::Sales));
             }
 
             return $order;
@@ -121,7 +121,7 @@ it('leaves nothing of the first part where the second is refused', function (Clo
         function ($test): Order {
             [, $order] = builtFor($test, ['LID-9' => '2']);
             $cover = (int) $order->covers()->value('id');
-            app(TieToOrder::class)->untie($cover, $test->shop->sign(Role::Sales, 'gone'));
+            app(TieLine::class)->untie($cover, $test->shop->sign(Role::Sales, 'gone'));
 
             return $order;
         },

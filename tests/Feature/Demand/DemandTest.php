@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Cover\CoverBy;
-use App\Actions\Cover\TieToOrder;
+use App\Actions\Cover\TieLine;
 use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Books\Signed;
@@ -50,17 +50,17 @@ it('covers a line in parts, ties it to an open order and unties it with a reason
     $shelf = $this->shop->order('TRAY-40', '4');
     $customerOrder = $this->shop->customerOrder(['TRAY-40' => '6']);
     $line = $customerOrder->lines[0];
-    $tie = app(TieToOrder::class);
+    $tie = app(TieLine::class);
     $by = $this->shop->as(Role::Sales);
-    expect(fn () => $tie->tie(
+    expect(fn () => $tie->toOrder(
         $line->id,
         $shelf->id,
         '5',
         new Signed('a', $by),
     ))->toThrow(Refused::class, '4 of order 218');
-    $tie->tie($line->id, $shelf->id, '4', new Signed('b', $by));
-    expect(fn () => $tie->tie($line->id, $shelf->id, '1', new Signed('c', $by)))->toThrow(Refused::class);
-    expect(fn () => $tie->tie($line->id, $this->shop->order('LID-9', '4')->id, '1', new Signed('d', $by)))->toThrow(
+    $tie->toOrder($line->id, $shelf->id, '4', new Signed('b', $by));
+    expect(fn () => $tie->toOrder($line->id, $shelf->id, '1', new Signed('c', $by)))->toThrow(Refused::class);
+    expect(fn () => $tie->toOrder($line->id, $this->shop->order('LID-9', '4')->id, '1', new Signed('d', $by)))->toThrow(
         Refused::class,
         'does not make',
     );

@@ -48,6 +48,13 @@ beforeEach(function () {
         $this->shop->sign(Role::Planner, token: 'ke'),
     );
     $this->shop->madeFor($this->shop->order('LID-9', '2'), $this->shop->order('EX-9E', '1'));
+    $tray = $this->shop->component($this->shop->order('TRAY-40', '2'), 'FOOT-1');
+    app(App\Actions\Stock\ReserveComing::class)->handle(
+        $tray->id,
+        $this->shop->purchase('P-2', 'FOOT-1', '40', '2026-12-01')->id,
+        '8',
+        $this->shop->sign(Role::Planner, token: 'kc'),
+    );
     app(App\Actions\Bookings\ClosePeriod::class)->handle('2026-10-31', $this->shop->sign(Role::CostClerk, token: 'cl'));
     $asks = $this->shop->order('TRAY-40', '1');
     $this->shop->release($asks);
@@ -158,6 +165,19 @@ function corruptions(): array
             "UPDATE orders SET state = 'closed' WHERE id = (SELECT c.order_id FROM ties t "
                 ."JOIN order_components c ON c.id = t.component_id WHERE t.supply_kind = 'stock' LIMIT 1)",
         ],
+        [
+            'both ends of a tie are of its item',
+            'UPDATE ties SET item_id = item_id + 1 WHERE purchase_line_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'a purchase promises no more than is to come, to open orders only',
+            "UPDATE ties SET quantity = 999 WHERE supply_kind = 'purchase' LIMIT 1",
+        ],
+        [
+            'a purchase promises no more than is to come, to open orders only',
+            "UPDATE orders SET state = 'closed' WHERE id = (SELECT c.order_id FROM ties t "
+                ."JOIN order_components c ON c.id = t.component_id WHERE t.supply_kind = 'purchase' LIMIT 1)",
+        ],
         ['the next purchase number is unused', "UPDATE numberings SET next = 1 WHERE code = 'purchase'"],
         [
             'a reversal takes back cost',
@@ -240,6 +260,20 @@ function corruptions(): array
         [
             'a customer line shipped what left for it',
             'UPDATE customer_order_lines SET is_open = 0 WHERE is_open = 1 LIMIT 1',
+        ],
+        [
+            'a purchase line is unpaid and billed as its entries say',
+            'UPDATE purchase_lines SET unpaid_quantity = 1 LIMIT 1',
+        ],
+        [
+            'a purchase line is unpaid and billed as its entries say',
+            'UPDATE purchase_lines SET billed_quantity = 1 LIMIT 1',
+        ],
+        [
+            'a reversal takes back what was unpaid and billed',
+            'INSERT INTO purchase_entries (booking_id, purchase_line_id, kind, quantity) SELECT reverses_id, '
+                ."(SELECT MIN(id) FROM purchase_lines), 'billed', 1 FROM bookings "
+                .'WHERE reverses_id IS NOT NULL LIMIT 1',
         ],
         ['a purchase received what came in for it', 'UPDATE purchase_lines SET received_quantity = 1 LIMIT 1'],
         [

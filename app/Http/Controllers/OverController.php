@@ -1,0 +1,16 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Purchasing\AnswerOver;
+use App\Http\Requests\OverRequest;
+use Illuminate\Http\RedirectResponse;
+
+/** What becomes of more than was ordered. */
+class OverController extends Controller
+{
+    public function update(OverRequest $request, int $question, AnswerOver $answer): RedirectResponse
+    {
+        return $this->done(back(), $answer->handle($question, $request->answer(), $request->signed()));
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+namespace App\Verify;
+
+/** A purchase line has what came in, what went back, and what is not to be paid or was billed of it. */
+final class PurchaseRules
+{
+    /** @var array<string, string> SQL by what must hold */
+    public const ALL = [
+        'a purchase received what came in for it' => <<<'SQL'
+            SELECT CONCAT(
+                'purchase ', u.number, ': received ', u.received_quantity, ', moves ',
+                    COALESCE(m.quantity, 0)
+            ) AS difference
+            FROM purchase_lines u
+            LEFT JOIN (
+                SELECT purchase_line_id, SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity
+                FROM moves m
+                JOIN places p ON p.id = m.from_place_id
+                WHERE purchase_line_id IS NOT NULL
+                GROUP BY purchase_line_id
+            ) m ON m.purchase_line_id = u.id
+            WHERE u.received_quantity <> COALESCE(m.quantity, 0)
+            SQL,
+        'what went back to a supplier is what stands on the line' => <<<'SQL'
+            SELECT CONCAT(
+                'purchase ', u.number, ': sent back ', u.returned_quantity, ', moves ', COALESCE(m.quantity, 0)
+            ) AS difference
+            FROM purchase_lines u
+            LEFT JOIN (
+                SELECT m.purchase_line_id, SUM(m.quantity) AS quantity
+                FROM moves m
+                JOIN places p ON p.id = m.to_place_id AND p.kind = 'outside'
+                WHERE m.purchase_line_id IS NOT NULL
+                    AND m.reverses_id IS NULL
+                    AND NOT EXISTS (SELECT 1 FROM moves r WHERE r.reverses_id = m.id)
+                GROUP BY m.purchase_line_id
+            ) m ON m.purchase_line_id = u.id
+            WHERE u.returned_quantity <> COALESCE(m.quantity, 0)
+            SQL,
+        'lines of a draft, and no others, are a draft' => <<<'SQL'
+            SELECT CONCAT('purchase ', u.number, ': draft ', u.is_draft, ', its order is ', o.state) AS difference
+            FROM purchase_lines u
+            JOIN purchase_orders o ON o.id = u.purchase_order_id
+            WHERE u.is_draft <> (o.sent_on IS NULL)
+                OR (u.is_draft AND u.received_quantity > 0)
+            SQL,
+        'a purchase order stands as its lines do' => <<<'SQL'
+            SELECT CONCAT('purchase order ', o.number, ' is ', o.state) AS difference
+            FROM purchase_orders o
+            LEFT JOIN (
+                SELECT purchase_order_id, SUM(quantity > received_quantity + cancelled_quantity) AS open,
+                    SUM(received_quantity > 0) AS come
+                FROM purchase_lines
+                GROUP BY purchase_order_id
+            ) l ON l.purchase_order_id = o.id
+            WHERE o.state <> CASE
+                WHEN COALESCE(l.open, 0) = 0 THEN IF(l.come > 0, 'done', 'cancelled')
+                WHEN l.come > 0 THEN 'part_in'
+                WHEN o.confirmed_on IS NOT NULL THEN 'confirmed'
+                WHEN o.sent_on IS NOT NULL THEN 'sent'
+                ELSE 'draft'
+            END
+            SQL,
+        'a purchase line is unpaid and billed as its entries say' => <<<'SQL'
+            SELECT CONCAT(
+                'purchase ', u.number, ': unpaid ', u.unpaid_quantity, ', billed ', u.billed_quantity
+            ) AS difference
+            FROM purchase_lines u
+            LEFT JOIN (
+                SELECT purchase_line_id, SUM(IF(kind = 'unpaid', quantity, 0)) AS unpaid,
+                    SUM(IF(kind = 'billed', quantity, 0)) AS billed
+                FROM purchase_entries
+                GROUP BY purchase_line_id
+            ) e ON e.purchase_line_id = u.id
+            WHERE u.unpaid_quantity <> COALESCE(e.unpaid, 0) OR u.billed_quantity <> COALESCE(e.billed, 0)
+            SQL,
+        'a reversal takes back what was unpaid and billed' => <<<'SQL'
+            SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id) AS difference
+            FROM bookings r
+            JOIN (
+                SELECT booking_id, SUM(quantity) AS q, SUM(cents) AS c
+                FROM purchase_entries
+                GROUP BY booking_id
+            ) o ON o.booking_id = r.reverses_id
+            LEFT JOIN (
+                SELECT booking_id, SUM(quantity) AS q, SUM(cents) AS c
+                FROM purchase_entries
+                GROUP BY booking_id
+            ) n ON n.booking_id = r.id
+            WHERE o.q <> 0 - COALESCE(n.q, 0) OR o.c <> 0 - COALESCE(n.c, 0)
+            SQL,
+    ];
+}
