@@ -32,6 +32,7 @@ Route::patterns(
             'plan',
             'promise',
             'purchaseOrder',
+            'bill',
             'question',
             'reservation',
             'search',
@@ -354,6 +355,18 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/purchase-lines/{line}/returns', [C\PurchaseReturnController::class, 'store'])
         ->middleware('may:goods-in')
         ->name('purchase-returns.store');
+    Route::middleware('may:see-money')->group(function (): void {
+        Route::get('/bills', [C\BillController::class, 'index'])->name('bills.index');
+        Route::get('/not-billed', [C\NotBilledController::class, 'index'])->name('owed.index');
+        Route::get('/bills/new', [C\BillController::class, 'create'])->middleware('may:bill')->name('bills.create');
+        Route::get('/bills/{bill}', [C\BillController::class, 'show'])->name('bills.show');
+    });
+    Route::middleware('may:bill')->group(function (): void {
+        Route::post('/bills', [C\BillController::class, 'store'])->name('bills.store');
+        Route::post('/bills/file', [C\BillFileController::class, 'store'])->name('bills.file');
+        Route::put('/bills/{bill}', [C\BillController::class, 'update'])->name('bills.accept');
+        Route::delete('/bills/{bill}', [C\BillController::class, 'destroy'])->name('bills.refuse');
+    });
     Route::get('/gate', [C\GateController::class, 'index'])->name('gate.index');
     Route::get('/chase', [C\ChaseController::class, 'index'])->name('chase.index');
     Route::middleware('may:purchase')->group(function (): void {

@@ -15,6 +15,7 @@ enum Deed: string
     case Rank = 'rank';
     case Reserve = 'reserve';
     case Purchase = 'purchase';
+    case Bill = 'bill';
     case Value = 'value';
     case Release = 'release';
     case Issue = 'issue';
@@ -46,6 +47,7 @@ enum Deed: string
         'rank' => 'set the rank of orders',
         'reserve' => 'keep stock for an order',
         'purchase' => 'order of suppliers',
+        'bill' => 'enter and accept bills',
         'value' => 'value stock and close periods',
         'release' => 'release orders',
         'issue' => 'issue components',

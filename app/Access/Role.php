@@ -50,6 +50,7 @@ enum Role: string
             Deed::Look,
             Deed::GoodsIn,
             Deed::Purchase,
+            Deed::Bill,
             Deed::SeeMoney,
             Deed::ChangeItems,
             Deed::KeepSuppliers,
@@ -65,6 +66,7 @@ enum Role: string
         'cost-clerk' => [
             Deed::Look,
             Deed::Close,
+            Deed::Bill,
             Deed::Value,
             Deed::Reverse,
             Deed::SeeMoney,

@@ -2,6 +2,7 @@
 
 namespace App\Books;
 
+use App\Models\Bill;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
@@ -13,8 +14,8 @@ use Illuminate\Database\Eloquent\ModelNotFoundException;
 
 /**
  * What a deed holds locked, one instance of each record, so that its parts see one another's work. Kinds are locked in
- * the one order of all deeds, each by id: booking, slip, customer orders, purchase orders, orders; then the stock of
- * items; numbers and the live plan come after them.
+ * the one order of all deeds, each by id: booking, slip, bill, customer orders, purchase orders, orders; then the stock
+ * of items; numbers and the live plan come after them.
  */
 final readonly class Held
 {
@@ -30,14 +31,16 @@ final readonly class Held
         public Collection $orders,
         private ?Booking $booking,
         private ?Slip $slip,
+        private ?Bill $bill,
     ) {
     }
 
-    /** @throws ModelNotFoundException when the booking or the slip is not there */
+    /** @throws ModelNotFoundException when the booking, the slip or the bill is not there */
     public static function of(Needs $needs, LockedBalances $stock): self
     {
         $booking = $needs->booking === null ? null : Booking::query()->lockForUpdate()->findOrFail($needs->booking);
         $slip = $needs->slip === null ? null : Slip::query()->lockForUpdate()->findOrFail($needs->slip);
+        $bill = $needs->bill === null ? null : Bill::query()->lockForUpdate()->findOrFail($needs->bill);
         $held = new self(
             $needs,
             self::locked(CustomerOrder::class, $needs->customerOrders),
@@ -45,6 +48,7 @@ final readonly class Held
             self::locked(Order::class, $needs->orders),
             $booking,
             $slip,
+            $bill,
         );
         $needs->items === [] ?: $stock->lock($needs->items);
 
@@ -61,6 +65,12 @@ final readonly class Held
     public function slip(): Slip
     {
         return $this->slip ?? throw self::gone(Slip::class, 0);
+    }
+
+    /** @throws ModelNotFoundException */
+    public function bill(): Bill
+    {
+        return $this->bill ?? throw self::gone(Bill::class, 0);
     }
 
     /** @throws ModelNotFoundException */

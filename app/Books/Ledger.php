@@ -2,6 +2,7 @@
 
 namespace App\Books;
 
+use App\Models\Bill;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
@@ -19,6 +20,9 @@ final class Ledger
 
     /** @var array<int, PurchaseOrder> whose state is derived anew at the end */
     private array $touchedPurchaseOrders = [];
+
+    /** @var array<int, Bill> */
+    private array $touchedBills = [];
 
     private ?Held $held = null;
 
@@ -105,6 +109,13 @@ final class Ledger
         $this->touch($order);
     }
 
+    /** The supplier's bill in whose history the booking stands. */
+    public function concernsBill(Bill $bill): void
+    {
+        $this->booking->bill_id = $bill->id;
+        $this->touchedBills[$bill->id] = $bill;
+    }
+
     /** Names the order, the customer order or both in whose history the booking stands. */
     public function concerns(?Order $order = null, ?CustomerOrder $customerOrder = null): void
     {
@@ -153,6 +164,10 @@ final class Ledger
         foreach ($this->touchedCustomerOrders as $customerOrder) {
             $customerOrder->version++;
             $customerOrder->save();
+        }
+        foreach ($this->touchedBills as $bill) {
+            $bill->version++;
+            $bill->save();
         }
         PurchaseFacts::derive($this->touchedPurchaseOrders);
         $this->booking->end();

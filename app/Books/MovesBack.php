@@ -118,6 +118,10 @@ final class MovesBack
         if ($received->isNegative()) {
             throw PurchaseRefused::wentBack($purchase->number);
         }
+        $isReceipt = $received->isLessThan($purchase->received_quantity);
+        if ($isReceipt && $received->isLessThan($purchase->billed_quantity)) {
+            throw PurchaseRefused::billedAlready($purchase->number);
+        }
         $purchase->received_quantity = (string) $received;
         $purchase->save();
         $this->ledger->touch($this->ledger->held()->purchaseOrder($purchase->purchase_order_id));

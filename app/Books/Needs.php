@@ -21,6 +21,7 @@ final readonly class Needs
         public array $items = [],
         public ?int $booking = null,
         public ?int $slip = null,
+        public ?int $bill = null,
     ) {
     }
 
@@ -39,6 +40,11 @@ final readonly class Needs
     public static function slip(int $id): self
     {
         return new self(slip: $id);
+    }
+
+    public static function bill(int $id): self
+    {
+        return new self(bill: $id);
     }
 
     /** @param  iterable<mixed>  $ids  of heads or none */
@@ -74,6 +80,7 @@ final readonly class Needs
             self::sorted([...$this->items, ...$other->items]),
             $this->booking ?? $other->booking,
             $this->slip ?? $other->slip,
+            $this->bill ?? $other->bill,
         );
     }
 

@@ -2,11 +2,13 @@
 
 namespace App\Books;
 
+use App\Models\Bill;
 use App\Models\PurchaseLine;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Purchasing\BillState;
 
 /**
  * What of the goods that came is not to be paid, or was billed: what is left is owed to the supplier. The columns of a
@@ -15,6 +17,8 @@ use Illuminate\Support\Facades\DB;
 final class Owed implements Book
 {
     private const UNPAID = 'unpaid';
+
+    private const BILLED = 'billed';
 
     public function __construct(private readonly Ledger $ledger)
     {
@@ -26,13 +30,22 @@ final class Owed implements Book
         $this->write($line->id, self::UNPAID, $quantity, 0);
     }
 
+    /** @param  int  $cents  to be paid for them */
+    public function billed(PurchaseLine $line, BigDecimal $quantity, int $cents): void
+    {
+        $quantity->isZero() ?: $this->write($line->id, self::BILLED, $quantity, $cents);
+    }
+
     public function locks(Undone $undone): Needs
     {
-        return Needs::purchaseOrders(
+        $bill = self::bill($undone);
+        $needs = Needs::purchaseOrders(
             PurchaseLine::query()
                 ->whereKey($this->of($undone)->map(fn (Row $row): int => $row->int('purchase_line_id')))
                 ->pluck('purchase_order_id'),
         );
+
+        return $bill === null ? $needs : $needs->and(Needs::bill($bill));
     }
 
     public function against(Undone $undone): array
@@ -50,6 +63,18 @@ final class Owed implements Book
                 -$row->int('cents'),
             );
         }
+        if (self::bill($undone) !== null) {
+            $bill = $this->ledger->held()->bill();
+            $bill->lines()->update(['taken_quantity' => null, 'taken_cents' => null]);
+            $bill->fill(['state' => BillState::Open, 'accepted_booking_id' => null]);
+            $this->ledger->concernsBill($bill);
+        }
+    }
+
+    /** That it had accepted. */
+    private static function bill(Undone $undone): ?int
+    {
+        return Bill::query()->where('accepted_booking_id', $undone->booking->id)->first()?->id;
     }
 
     public function flush(): void

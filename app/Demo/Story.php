@@ -39,6 +39,7 @@ final class Story
         private readonly KeepUp $plan,
         private readonly Office $office,
         private readonly Buyer $buyer,
+        private readonly Bills $bills,
         private readonly Floor $floor,
         private readonly Stores $stores,
         private readonly Morning $morning,
@@ -62,7 +63,7 @@ final class Story
         $clock = Date::getTestNow();
         $days = StoryDays::until(CarbonImmutable::now(config()->string('pace.zone')), $weeks);
         $staff = new Staff($as, $this->dice);
-        foreach ([$this->office, $this->buyer, $this->floor, $this->stores] as $part) {
+        foreach ([$this->office, $this->buyer, $this->bills, $this->floor, $this->stores] as $part) {
             $part->begin($staff, $this->dice, $this->tries);
         }
         try {
@@ -104,6 +105,7 @@ final class Story
             [8, 20, fn () => $this->buyer->send($left)],
             [8, 30, fn () => $this->office->release($left)],
             [9, 0, fn () => $this->floor->issue($left)],
+            [10, 30, fn () => $this->bills->week()],
             [11, 30, fn () => $this->floor->work($left)],
             [14, 50, fn () => $this->floor->work($left)],
             [15, 10, fn () => $this->floor->ship($left)],

@@ -25,6 +25,8 @@ final readonly class Shape
         'release.store' => ['orders.*'],
         'purchases.store' => ['items.*.*', 'only.*'],
         'deliveries.store' => ['lines.*.*', 'other.*.*'],
+        'bills.store' => ['lines.*.*', 'charges.*.*'],
+        'bills.accept' => ['holds.*'],
         'chase.days' => ['lines.*.*', 'back.*.*'],
         'purchase-orders.update' => ['lines.*.*'],
         'purchase-orders.answer' => ['lines.*.*'],

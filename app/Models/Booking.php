@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
  * @property int|null $order_id
  * @property int|null $customer_order_id
  * @property int|null $purchase_order_id
+ * @property int|null $bill_id
  * @property string $says
  * @property string $reason
  * @property \Carbon\CarbonImmutable $entered_at
@@ -48,6 +49,7 @@ class Booking extends Model
             if ($query->getQuery()->columns === null) {
                 $query->select([
                     'bookings.*', 'said.says', 'said.order_id', 'said.customer_order_id', 'said.purchase_order_id',
+                    'said.bill_id',
                 ]);
             }
         });
@@ -73,6 +75,7 @@ class Booking extends Model
             'order_id' => null,
             'customer_order_id' => null,
             'purchase_order_id' => null,
+            'bill_id' => null,
         ], true);
 
         return $booking;
@@ -87,6 +90,7 @@ class Booking extends Model
             'order_id' => $this->order_id,
             'customer_order_id' => $this->customer_order_id,
             'purchase_order_id' => $this->purchase_order_id,
+            'bill_id' => $this->bill_id,
         ]);
         $this->syncOriginal();
     }

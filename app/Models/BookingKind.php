@@ -43,6 +43,9 @@ enum BookingKind: string
     case PurchaseChanged = 'purchase_changed';
     case SentBack = 'sent_back';
     case OverAnswered = 'over_answered';
+    case BillEntered = 'bill_entered';
+    case BillAccepted = 'bill_accepted';
+    case BillRefused = 'bill_refused';
     case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
@@ -95,6 +98,9 @@ enum BookingKind: string
             self::PurchaseChanged => 'purchase changed',
             self::SentBack => 'sent back',
             self::OverAnswered => 'more than ordered',
+            self::BillEntered => 'bill',
+            self::BillAccepted => 'bill accepted',
+            self::BillRefused => 'bill sent back',
             self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
@@ -133,6 +139,7 @@ enum BookingKind: string
             self::Scrap,
             self::SentBack,
             self::OverAnswered,
+            self::BillAccepted,
             self::Condition,
             self::LateCost,
             self::Remake => Undoing::Reversed,
@@ -162,7 +169,10 @@ enum BookingKind: string
     {
         return ! $this->isOfPlan() && ! in_array(
             $this,
-            [self::PeriodClosed, self::LateCost, self::Revalued, self::TakenOut],
+            [
+                self::PeriodClosed, self::LateCost, self::Revalued, self::TakenOut,
+                self::BillEntered, self::BillAccepted, self::BillRefused,
+            ],
             true,
         );
     }

@@ -47,6 +47,8 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $category
  * @property string $description
  * @property string $usual_lot 0 = nobody said
+ * @property string|null $weight kg per stock unit; null = not known
+ * @property string|null $volume dm³ per stock unit
  * @property bool $is_running_out
  * @property \Carbon\CarbonImmutable|null $retired_at
  * @property int $version

@@ -108,6 +108,12 @@ class PurchaseLine extends Model
         return $open->isNegative() ? BigDecimal::zero() : $open;
     }
 
+    /** It came, is to be paid and was not billed; below zero where what was billed went back. */
+    public function owed(): BigDecimal
+    {
+        return BigDecimal::of($this->received_quantity)->minus($this->unpaid_quantity)->minus($this->billed_quantity);
+    }
+
     /** Still to come, and bought for nobody. */
     public function unpromised(): BigDecimal
     {

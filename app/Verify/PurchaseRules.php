@@ -75,6 +75,32 @@ final class PurchaseRules
             ) e ON e.purchase_line_id = u.id
             WHERE u.unpaid_quantity <> COALESCE(e.unpaid, 0) OR u.billed_quantity <> COALESCE(e.billed, 0)
             SQL,
+        'an accepted bill is booked as it was taken, no other is' => <<<'SQL'
+            SELECT CONCAT('bill ', b.number, ': ', b.state, ', booked ', COALESCE(e.q, 0)) AS difference
+            FROM bills b
+            LEFT JOIN (
+                SELECT bill_id, SUM(IF(purchase_line_id IS NULL, 0, taken_quantity)) AS q,
+                    SUM(IF(purchase_line_id IS NULL, 0, taken_cents)) AS c, COUNT(taken_cents) AS taken, COUNT(*) AS n
+                FROM bill_lines
+                GROUP BY bill_id
+            ) l ON l.bill_id = b.id
+            LEFT JOIN (
+                SELECT booking_id, SUM(quantity) AS q, SUM(cents) AS c
+                FROM purchase_entries
+                WHERE kind = 'billed'
+                GROUP BY booking_id
+            ) e ON e.booking_id = b.accepted_booking_id
+            WHERE (b.state = 'accepted') <> (b.accepted_booking_id IS NOT NULL)
+                OR l.taken <> IF(b.state = 'accepted', l.n, 0)
+                OR (b.state = 'accepted' AND (l.q <> COALESCE(e.q, 0) OR l.c <> COALESCE(e.c, 0)))
+            SQL,
+        'a bill comes to its lines' => <<<'SQL'
+            SELECT CONCAT('bill ', b.number, ': ', b.cents, ', lines ', COALESCE(SUM(l.cents), 0)) AS difference
+            FROM bills b
+            LEFT JOIN bill_lines l ON l.bill_id = b.id
+            GROUP BY b.id, b.number, b.cents
+            HAVING b.cents <> COALESCE(SUM(l.cents), 0)
+            SQL,
         'a reversal takes back what was unpaid and billed' => <<<'SQL'
             SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id) AS difference
             FROM bookings r

@@ -42,6 +42,8 @@ final readonly class ItemForm
         'lot_rule' => 'Which lot is proposed first when it is issued.',
         'minimum_days' => 'A lot must still be good for so many days when it is issued or shipped.',
         'minimum_issue' => 'Never less than this is taken at once: a whole bar, a full bottle.',
+        'weight' => 'Of one stock unit. Freight can be spread by it.',
+        'volume' => 'Of one stock unit, in litres. Freight can be spread by it.',
         'cover_for' => 'For the line: ordered or made when a customer wants it. For the shelf: kept at a level.',
         'supplier_id' => 'Who it is usually bought of.',
         'lead_time_days' => 'Working days from the order to the day it comes. 0: not known, then the shop takes its '
@@ -110,7 +112,7 @@ final readonly class ItemForm
         );
     }
 
-    /** @return array<string, string> how it is ordered */
+    /** @return array<string, string> how it is ordered, and what it weighs */
     private static function ordered(Item $item): array
     {
         return [
@@ -121,6 +123,8 @@ final readonly class ItemForm
             'lot_quantity' => self::some($item->lot_quantity),
             'lot_least' => self::some($item->lot_least),
             'usual_lot' => self::some($item->usual_lot),
+            'weight' => self::some($item->weight ?? '0'),
+            'volume' => self::some($item->volume ?? '0'),
         ];
     }
 

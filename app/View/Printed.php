@@ -11,6 +11,7 @@ use Brick\Math\BigNumber;
 use Carbon\CarbonImmutable;
 use DateTimeInterface;
 use Illuminate\Support\Facades\Gate;
+use KeepPace\Core\Costing\SpreadBy;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Stock\Condition;
@@ -105,6 +106,17 @@ final class Printed
     public function number(int $of): string
     {
         return Figures::whole($of);
+    }
+
+    /** @return array<string, string> by what a charge can be spread, by what is sent */
+    public function spreads(): array
+    {
+        $labels = [];
+        foreach (SpreadBy::cases() as $by) {
+            $labels[$by->value] = $by->label();
+        }
+
+        return $labels;
     }
 
     /** @return array<string, string> labels of the conditions stock can be in, by what is sent */

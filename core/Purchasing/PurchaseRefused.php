@@ -69,6 +69,13 @@ final class PurchaseRefused extends Refused
         );
     }
 
+    public static function billedAlready(string $line): self
+    {
+        return self::because(
+            "What came on {$line} is billed, and the bill is accepted. Reverse that first, or send the goods back.",
+        );
+    }
+
     public static function moreThanCame(string $line, string $came, string $asked): self
     {
         return self::because("{$came} came on {$line}, {$asked} cannot go back on it.", 'quantity');

@@ -3,6 +3,7 @@
 namespace Tests\Support;
 
 use App\Access\Role;
+use App\Actions\Billing\AcceptBill;
 use App\Actions\Orders\CureShort;
 use App\Actions\Purchasing\AnswerOver;
 use App\Actions\Purchasing\SendBack;
@@ -20,6 +21,7 @@ use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Models\PurchaseLine;
 use App\Models\Question;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -73,6 +75,7 @@ final class EveryKind
             ),
             fn (): Booking => self::more($shop),
             fn (): Booking => self::over($shop),
+            fn (): Booking => self::billed($shop, $line),
             fn (): Booking => app(AddLateCost::class)->handle($in->id, 500, $shop->sign(Role::CostClerk)),
             fn (): Booking => app(CountBalance::class)->handle($bearing()->id, '70', $keeper()),
             fn (): Booking => app(ScrapStock::class)->handle($bearing()->id, '1', ScrapClass::Handling, $keeper()),
@@ -108,6 +111,14 @@ final class EveryKind
             Condition::Free,
             $shop->sign(Role::Storekeeper),
         );
+    }
+
+    /** What is left of a purchase line is billed, dearer than it was agreed. */
+    private static function billed(Shop $shop, PurchaseLine $line): Booking
+    {
+        $bill = $shop->bill($line, '4', '90');
+
+        return app(AcceptBill::class)->handle($bill->id, 1, $shop->theirs(), $shop->sign(Role::Buyer));
     }
 
     /** More comes than is taken. */

@@ -18,6 +18,7 @@ final class Locks
         'period',
         'bookings',
         'slips',
+        'bills',
         'customer_orders',
         'purchase_orders',
         'orders',

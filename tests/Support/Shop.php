@@ -3,6 +3,9 @@
 namespace Tests\Support;
 
 use App\Access\Role;
+use App\Actions\Billing\EnterBill;
+use App\Actions\Billing\TypedBill;
+use App\Actions\Billing\TypedBillLine;
 use App\Actions\Bookings\ReverseBooking;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
@@ -24,6 +27,8 @@ use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\UseLine;
 use App\Books\Signed;
+use App\Models\Bill;
+use App\Models\BillLine;
 use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
@@ -42,6 +47,7 @@ use App\Planner\Unplanned;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Purchasing\Holds;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
@@ -325,6 +331,29 @@ final class Shop
             'price' => '80',
             'expected_on' => $on,
         ])->refresh();
+    }
+
+    /** A bill for some of a purchase line, put down. */
+    public function bill(PurchaseLine $line, string $quantity, string $price): Bill
+    {
+        $typed = new TypedBill(
+            $line->order->supplier_id,
+            'R-'.Str::random(8),
+            '2026-11-24',
+            null,
+            null,
+            [TypedBillLine::goods('lines', $line->id, $quantity, null, $price)],
+        );
+
+        return Bill::query()->findOrFail(
+            app(EnterBill::class)->handle([$typed], $this->sign(Role::Buyer))->bill_id,
+        );
+    }
+
+    /** @return array<int, Holds> what is billed holds, on every line there is */
+    public function theirs(): array
+    {
+        return array_fill_keys(BillLine::query()->pluck('id')->all(), Holds::Theirs);
     }
 
     public function reverse(Booking $booking, string $reason = 'typing error'): Booking

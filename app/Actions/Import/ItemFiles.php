@@ -54,6 +54,8 @@ final class ItemFiles
             Column::decimal('minimum_issue', '0'),
             Column::choice('lot_rule', ['oldest', 'expiry', 'ask'], 'oldest'),
             Column::whole('minimum_days', '0'),
+            Column::decimal('weight', ''),
+            Column::decimal('volume', ''),
             Column::text('category', 40, ''),
             Column::text('description', 5000, ''),
             Column::decimal('usual_lot', '0'),

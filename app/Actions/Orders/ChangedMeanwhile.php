@@ -2,6 +2,7 @@
 
 namespace App\Actions\Orders;
 
+use App\Models\Bill;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
@@ -12,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\Refusal
 {
     /** Compared after the lock. */
-    public static function check(Order|CustomerOrder|PurchaseOrder $record, int $version): void
+    public static function check(Order|CustomerOrder|PurchaseOrder|Bill $record, int $version): void
     {
         if ($record->version === $version) {
             return;
@@ -33,6 +34,7 @@ final class ChangedMeanwhile extends \DomainException implements \KeepPace\Core\
             )
             ->when($record instanceof CustomerOrder, fn ($query) => $query->where('customer_order_id', $record->id))
             ->when($record instanceof PurchaseOrder, fn ($query) => $query->where('purchase_order_id', $record->id))
+            ->when($record instanceof Bill, fn ($query) => $query->where('bill_id', $record->id))
             ->first();
         throw new self(
             ($last === null

@@ -59,6 +59,8 @@ final readonly class TypedItem
         public ?array $salesPrices = null,
         public string $makersNumber = '',
         public string $numberRule = '',
+        public ?string $weight = null,
+        public ?string $volume = null,
     ) {
     }
 
@@ -86,6 +88,8 @@ final readonly class TypedItem
             'safety_stock' => $this->safetyStock,
             'minimum_issue' => $this->minimumIssue,
             'minimum_days' => $this->minimumDays,
+            'weight' => $this->weight,
+            'volume' => $this->volume,
             'usual_lot' => $this->usualLot,
             'is_running_out' => (int) $this->isRunningOut,
             'ordered_by' => $this->isOrderedByLevel ? 'level' : 'need',

@@ -3,6 +3,7 @@
 namespace App\Actions\Purchasing;
 
 use App\Actions\Stock\LaterValue;
+use App\Actions\Stock\Received;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -63,7 +64,7 @@ final class AnswerOver
         $line = self::line($questionId);
         $moves = self::moves($question);
         $item = Item::query()->with('unit')->findOrFail($line->item_id);
-        $value = new LaterValue($ledger, $moves);
+        $value = new LaterValue($ledger, self::received($moves));
         self::assertThere($ledger, $item, $moves);
         $amount = BigDecimal::of($question->open_quantity);
         match ($answer) {
@@ -113,6 +114,17 @@ final class AnswerOver
         if ($there->isLessThan($wanted)) {
             throw PurchaseRefused::overIsGone(Amount::plain($there)." {$item->unit->code}");
         }
+    }
+
+    /**
+     * @param  Collection<int, Move>  $moves
+     * @return list<Received>
+     */
+    private static function received(Collection $moves): array
+    {
+        $received = fn (Move $move): Received => new Received($move, BigDecimal::of($move->quantity));
+
+        return array_values($moves->map($received)->all());
     }
 
     private static function key(Move $move, Condition $as): StockKey

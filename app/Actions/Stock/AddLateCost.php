@@ -11,8 +11,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;
-use Illuminate\Database\Eloquent\Collection;
-use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Costing\SpreadBy;
 use KeepPace\Core\Refused;
 
 /** A cost of goods that is known only after they came in: freight, duty, a corrected price (IAS 2.10-11). */
@@ -26,25 +25,28 @@ final class AddLateCost
      * @param  int  $bookingId  of goods in
      * @param  int  $cents  below zero for a credit
      *
-     * @throws Refused
+     * @throws Refused when it is no delivery that stands, or the goods do not say by what it is to be spread
      */
-    public function handle(int $bookingId, int $cents, Signed $signed): Booking
+    public function handle(int $bookingId, int $cents, Signed $signed, SpreadBy $by = SpreadBy::Value): Booking
     {
         return $this->bookings->once(
             BookingKind::LateCost,
             $signed,
-            new Part($this->needs($bookingId), function (Ledger $ledger, Held $held) use ($cents): void {
+            new Part($this->needs($bookingId), function (Ledger $ledger, Held $held) use ($cents, $by): void {
                 $receipt = $held->booking();
-                $moves = $this->moves($receipt);
+                $received = $receipt->isGoodsIn() ? Receipts::ofBooking($receipt->id) : [];
+                if ($received === []) {
+                    throw Refused::because('A late cost belongs to goods that came in and were not sent back.');
+                }
                 if ($cents === 0) {
                     throw Refused::because('Type the amount of the cost, with a minus for a credit.', 'amount');
                 }
-                $values = $moves->map(fn (Move $move): int => max(0, $move->value))->all();
-                $toStock = (new LaterValue($ledger, $moves))->add(Cents::split($cents, $values));
+                $shares = SpreadOver::receipts($cents, $by, $received);
+                $toStock = (new LaterValue($ledger, array_column($shares, 0)))->add(array_column($shares, 1));
                 $euros = fn (int $part): string => number_format($part / 100, 2);
                 $ledger->says(
-                    "{$euros($cents)} € late cost of booking {$receipt->id}: {$euros($toStock)} to stock, "
-                        ."{$euros($cents - $toStock)} variance.",
+                    "{$euros($cents)} € late cost of booking {$receipt->id}, {$by->label()}: "
+                        ."{$euros($toStock)} to stock, {$euros($cents - $toStock)} variance.",
                 );
             }),
         );
@@ -54,31 +56,5 @@ final class AddLateCost
     {
         return Needs::booking($bookingId)
             ->and(Needs::items(Move::query()->where('booking_id', $bookingId)->pluck('item_id')));
-    }
-
-    /**
-     * What came in with it, of our own.
-     *
-     * @return Collection<int, Move>
-     *
-     * @throws Refused when it is no receipt, or was reversed
-     */
-    private function moves(Booking $receipt): Collection
-    {
-        $moves = Move::query()
-            ->where('booking_id', $receipt->id)
-            ->where('quantity', '>', 0)
-            ->where('owner_id', 0)
-            ->orderBy('id')
-            ->get();
-        if (
-            $receipt->kind !== BookingKind::GoodsIn
-            || $moves->isEmpty()
-            || Booking::query()->where('reverses_id', $receipt->id)->exists()
-        ) {
-            throw Refused::because('A late cost belongs to goods that came in and were not sent back.');
-        }
-
-        return $moves;
     }
 }

@@ -4,8 +4,6 @@ namespace App\Actions\Stock;
 
 use App\Books\Ledger;
 use App\Models\Item;
-use App\Models\Move;
-use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\LateCost;
@@ -21,22 +19,23 @@ final readonly class LaterValue
     /** @var Collection<int, Item> by id */
     private Collection $items;
 
-    /** @param  Collection<int, Move>  $moves  by which they came, of our own */
-    public function __construct(private Ledger $ledger, private Collection $moves)
+    /** @param  list<Received>  $received  what came, of our own */
+    public function __construct(private Ledger $ledger, private array $received)
     {
-        $this->items = Item::query()->with('unit')->whereKey($moves->pluck('item_id')->unique())->get()->keyBy('id');
+        $items = array_unique(array_map(fn (Received $one): int => $one->move->item_id, $received));
+        $this->items = Item::query()->with('unit')->whereKey($items)->get()->keyBy('id');
         $this->read();
     }
 
     /**
-     * @param  array<int, int>  $shares  cents by the place of the move among them; below zero for a credit
+     * @param  array<int, int>  $shares  cents by the place among what came; below zero for a credit
      * @return int of it to stock
      */
     public function add(array $shares): int
     {
         $toStock = 0;
         foreach ($shares as $at => $share) {
-            $toStock += $this->spread($this->moves[$at], $share);
+            $toStock += $this->spread($this->received[$at], $share);
         }
 
         return $toStock;
@@ -48,13 +47,16 @@ final readonly class LaterValue
         $isOwn = fn (int $item): bool => $this->ledger->stock->values->rule($item) === CostingRule::Own;
         $items = $this->items->keys()->all();
         $own = array_values(array_filter($items, $isOwn));
-        $lots = array_values($this->moves->pluck('lot_id')->unique()->all());
+        $lots = array_values(array_unique(
+            array_map(fn (Received $one): int => $one->move->lot_id, $this->received),
+        ));
         $this->ledger->stock->readFree($own, lots: $lots);
         $this->ledger->stock->readFree(array_values(array_diff($items, $own)));
     }
 
-    private function spread(Move $move, int $share): int
+    private function spread(Received $received, int $share): int
     {
+        $move = $received->move;
         $stock = $this->ledger->stock;
         $item = $this->items[$move->item_id] ?? throw new \LogicException('It came in of an item.');
         $rule = $stock->values->rule($item->id);
@@ -64,7 +66,7 @@ final readonly class LaterValue
             $rule === CostingRule::FirstInFirstOut => $stock->values->layers->left($item->id, [$move->id]),
             default => $stock->values->of($key),
         };
-        $spread = LateCost::spread($share, BigDecimal::of($move->quantity), $there->quantity, $there->value);
+        $spread = LateCost::spread($share, $received->quantity, $there->quantity, $there->value);
         if ($key !== null) {
             $from = End::outside($move->purchase_line_id);
             $this->ledger->moves->revalue($item, $spread->toStock, $key, $from, [$move->id]);

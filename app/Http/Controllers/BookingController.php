@@ -108,6 +108,7 @@ class BookingController extends Controller
                 $booking,
                 BigDecimal::of($typed['amount'])->multipliedBy(100)->toInt(),
                 $request->signed($typed['reason']),
+                $request->by(),
             ),
         );
     }

@@ -12,7 +12,7 @@ use App\View\ChangeWords;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
-/** Stock, or what is to come, kept hard for one order; from another order's share, with what that does to it shown first. */
+/** Stock, or what is to come, kept hard for one order; of another order's share, with what that does to it first. */
 class ReservationController extends Controller
 {
     public function preview(ReserveRequest $request, ReserveStock $reserve): View

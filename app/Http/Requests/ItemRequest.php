@@ -63,6 +63,7 @@ class ItemRequest extends DeedRequest
                 ['reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot', 'lot_quantity', 'lot_least'],
                 ['nullable', ...Rules::amountOrZero()],
             ),
+            ...array_fill_keys(['weight', 'volume'], ['nullable', ...Rules::amount()]),
         ];
     }
 
@@ -91,14 +92,28 @@ class ItemRequest extends DeedRequest
             $this->boolean('is_running_out'),
             $money('cost'),
             $money('price'),
-            ...$this->lists(),
-            isOrderedByLevel: $this->validated('ordered_by') !== 'need',
-            lotSizing: LotSizing::from($some('lot_sizing', LotSizing::AsNeeded->value)),
-            lotQuantity: $some('lot_quantity', '0'),
-            lotLeast: $some('lot_least', '0'),
+            ...[...$this->lists(), ...$this->lots()],
             makersNumber: $some('makers_number', ''),
             numberRule: $some('number_rule', ''),
         );
+    }
+
+    /**
+     * In what lots it is ordered and what one of it weighs, by argument of TypedItem.
+     *
+     * @return array{isOrderedByLevel: bool, lotSizing: LotSizing, lotQuantity: string, lotLeast: string,
+     *     weight: string|null, volume: string|null}
+     */
+    private function lots(): array
+    {
+        return [
+            'isOrderedByLevel' => $this->validated('ordered_by') !== 'need',
+            'lotSizing' => LotSizing::from($this->validated('lot_sizing') ?? LotSizing::AsNeeded->value),
+            'lotQuantity' => $this->validated('lot_quantity') ?? '0',
+            'lotLeast' => $this->validated('lot_least') ?? '0',
+            'weight' => $this->validated('weight'),
+            'volume' => $this->validated('volume'),
+        ];
     }
 
     /**

@@ -2,6 +2,9 @@
 
 namespace App\Http\Requests;
 
+use Illuminate\Validation\Rules\Enum;
+use KeepPace\Core\Costing\SpreadBy;
+
 /** A cost that came after the goods. */
 class LateCostRequest extends DeedRequest
 {
@@ -9,8 +12,14 @@ class LateCostRequest extends DeedRequest
     {
         return [
             'amount' => ['required', 'bail', new PlainNumber(most: '9999999', decimals: 2, least: '-9999999')],
+            'spread' => ['nullable', new Enum(SpreadBy::class)],
             'reason' => ['required', ...Rules::text(200)],
         ];
+    }
+
+    public function by(): SpreadBy
+    {
+        return SpreadBy::from($this->validated('spread') ?? SpreadBy::Value->value);
     }
 
     public function messages(): array

@@ -122,7 +122,7 @@ final readonly class ItemPage
     public function facts(): array
     {
         $item = $this->item;
-        $days = fn (int $days): string => $days === 0 ? '' : ($days === 1 ? '1 day' : "{$days} days");
+        $days = fn (int $days): string => $days === 0 ? '' : Figures::count($days, 'day');
         $some = fn (string $amount): string => BigDecimal::of($amount)->isZero()
             ? ''
             : Figures::amount($amount)." {$item->unit->code}";
@@ -146,6 +146,11 @@ final readonly class ItemPage
         ], fn (string $says): bool => $says !== '');
     }
 
+    private static function each(?string $amount, string $of): string
+    {
+        return $amount === null ? '' : Figures::amount($amount)." {$of}";
+    }
+
     /**
      * @param  \Closure(string): string  $some
      * @return array<string, string>
@@ -157,6 +162,8 @@ final readonly class ItemPage
 
         return [
             'Ordered' => $isPlain ? '' : "by {$item->ordered_by}",
+            'Weighs' => self::each($item->weight, "kg a {$item->unit->code}"),
+            'Takes' => self::each($item->volume, "dm³ a {$item->unit->code}"),
             'Lot size' => $item->lotSize()->says(),
             'Reorder point' => $some($item->reorder_point),
             'Safety stock' => $some($item->safety_stock),

@@ -36,6 +36,8 @@ enum Page: string
     case Gate = 'gate.index';
     case Chase = 'chase.index';
     case Mails = 'mails.index';
+    case Bills = 'bills.index';
+    case NotBilled = 'owed.index';
     case Stock = 'stock.index';
     case Flow = 'flow.index';
     case Bookings = 'bookings.index';
@@ -80,6 +82,8 @@ enum Page: string
         'gate.index' => 'At the gate',
         'chase.index' => 'Chase',
         'mails.index' => 'Mail out',
+        'bills.index' => 'Bills',
+        'owed.index' => 'Not billed',
         'stock.index' => 'On hand',
         'flow.index' => 'Coming and going',
         'bookings.index' => 'Bookings',
@@ -113,7 +117,8 @@ enum Page: string
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
-            self::Purchases, self::GoodsIn, self::Gate, self::Chase, self::Mails => Subject::Suppliers,
+            self::Purchases, self::GoodsIn, self::Gate, self::Chase, self::Mails, self::Bills,
+            self::NotBilled => Subject::Suppliers,
             self::Stock, self::Flow, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
             self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,
@@ -126,7 +131,7 @@ enum Page: string
         return match ($this) {
             self::Import => Deed::Import,
             self::People => Deed::People,
-            self::Standards => Deed::SeeMoney,
+            self::Standards, self::Bills, self::NotBilled => Deed::SeeMoney,
             default => Deed::Look,
         };
     }

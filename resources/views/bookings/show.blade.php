@@ -51,6 +51,7 @@
         @can('value')
             <x-form key="late" class="actions mt-3 align-items-end" :to="route('bookings.late-cost', $booking->id)">
                 <x-field name="amount" label="A cost known only now, €" class="n" inputmode="decimal" />
+                <x-choice name="spread" label="Spread" :options="$print->spreads()" />
                 <x-field name="reason" label="What it is" placeholder="freight, duty, corrected price" size="26"
                     maxlength="200" />
                 <button class="btn btn-quiet">Add it to these goods</button>

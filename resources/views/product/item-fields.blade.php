@@ -59,6 +59,11 @@
             <x-field name="minimum_issue" label="Smallest issue" class="n" :value="$form->value('minimum_issue')"
                 inputmode="decimal" />
         </x-asked>
+        @foreach (['weight' => 'Weight, kg', 'volume' => 'Volume, dm³'] as $field => $label)
+            <x-asked :says="$form->help($field)">
+                <x-field :name="$field" :label="$label" class="n" :value="$form->value($field)" inputmode="decimal" />
+            </x-asked>
+        @endforeach
         @include('product.item-units')
     </fieldset>
     <fieldset>

@@ -674,6 +674,57 @@ function deed(object $test, string $name): array
                 'says' => '',
             ];
         })(),
+        'put a bill down' => (function () use ($shop): array {
+            $line = $shop->purchase('P-9', 'FOOT-1', '40', '2026-12-10');
+            $shop->comes($line, '40');
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'post',
+                'uri' => '/bills',
+                'no' => Role::Storekeeper,
+                'data' => [
+                    'supplier' => $line->order->supplier_id,
+                    'number' => 'R-1',
+                    'billed_on' => '2026-11-24',
+                    'lines' => [$line->id => ['on' => '1', 'quantity' => '40', 'price' => '80']],
+                ],
+                'bad' => ['total' => '3200.01'],
+                'field' => 'total',
+                'says' => 'Its lines come to 3,200.00',
+            ];
+        })(),
+        'accept a bill' => (function () use ($shop): array {
+            $line = $shop->purchase('P-9', 'FOOT-1', '40', '2026-12-10');
+            $shop->comes($line, '38');
+            $bill = $shop->bill($line, '40', '80');
+            $holds = "holds.{$bill->lines[0]->id}";
+
+            return [
+                'role' => Role::CostClerk,
+                'method' => 'put',
+                'uri' => "/bills/{$bill->id}",
+                'no' => Role::Storekeeper,
+                'data' => ['version' => $bill->version, 'holds' => [$bill->lines[0]->id => 'ours']],
+                'bad' => ['holds' => [$bill->lines[0]->id => 'theirs']],
+                'field' => $holds,
+                'says' => '38 of P-9 are here and not billed',
+            ];
+        })(),
+        'send a bill back' => (function () use ($shop): array {
+            $bill = $shop->bill($shop->purchase('P-9', 'FOOT-1', '40', '2026-12-10'), '40', '80');
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'delete',
+                'uri' => "/bills/{$bill->id}",
+                'no' => Role::Sales,
+                'data' => ['version' => $bill->version, 'reason' => 'nothing came'],
+                'bad' => ['reason' => ''],
+                'field' => 'reason',
+                'says' => 'Say what is wrong with it',
+            ];
+        })(),
         'give up a purchase' => (fn (int $line): array => [
             'role' => Role::Buyer,
             'method' => 'delete',
@@ -1619,6 +1670,9 @@ const DEEDS = [
     'cancel a purchase order',
     'buy of another supplier',
     'answer more than was ordered',
+    'put a bill down',
+    'accept a bill',
+    'send a bill back',
     'give up a purchase',
     'substitute a component',
     'split an order',
@@ -1748,6 +1802,8 @@ function books(): array
             'ties',
             'tie_entries',
             'purchase_entries',
+            'bills',
+            'bill_lines',
             'order_outputs',
             'orders',
             'order_steps',

@@ -25,6 +25,10 @@ function fill(object $test, int $n): void
                 ->firstOrFail();
             $step = $tray->steps()->firstOrFail();
             $test->shop->report($step, '1', '1');
+            $bought = \App\Models\PurchaseOrder::query()->count();
+            $line = $test->shop->purchase('P-'.($bought + 20), 'FOOT-1', '5', '2026-12-09');
+            $test->shop->comes($line, '4');
+            $test->shop->bill($line, '4', '1');
         }
         $test->shop->order('TRAY-40', '3');
     });
@@ -89,6 +93,10 @@ function pages(): array
         'coming and going' => '/coming-and-going',
         'coming and going of an item' => '/coming-and-going/'.DB::table('items')->where('number', 'SS-15')->value('id'),
         'chase' => '/chase',
+        'bills' => '/bills',
+        'a bill to type' => '/bills/new?supplier='.DB::table('suppliers')->min('id'),
+        'a bill' => '/bills/'.DB::table('bills')->min('id'),
+        'not billed' => '/not-billed',
         'questions' => '/questions',
         'periods' => '/periods',
         'stations' => '/station',

@@ -27,9 +27,9 @@ it('lets a role do just this', function (Role $role, array $deeds) {
     ]],
     [Role::Storekeeper, ['issue', 'goods-in', 'from-supplier', 'receive', 'ship', 'reverse', 'see-money']],
     [Role::Operator, ['report', 'say-absent']],
-    [Role::Buyer, ['goods-in', 'purchase', 'see-money', 'change-items', 'keep-suppliers']],
+    [Role::Buyer, ['goods-in', 'purchase', 'bill', 'see-money', 'change-items', 'keep-suppliers']],
     [Role::Sales, ['enter-customer-order', 'cover', 'promise', 'see-money', 'keep-customers']],
-    [Role::CostClerk, ['close', 'value', 'reverse', 'see-money']],
+    [Role::CostClerk, ['close', 'bill', 'value', 'reverse', 'see-money']],
     [
         Role::Supervisor,
         [
@@ -42,6 +42,7 @@ it('lets a role do just this', function (Role $role, array $deeds) {
             'rank',
             'reserve',
             'purchase',
+            'bill',
             'value',
             'release',
             'issue',

@@ -48,6 +48,14 @@ beforeEach(function () {
         $this->shop->sign(Role::Planner, token: 'ke'),
     );
     $this->shop->madeFor($this->shop->order('LID-9', '2'), $this->shop->order('EX-9E', '1'));
+    $feet = $this->shop->purchase('P-3', 'FOOT-1', '40', '2026-12-01');
+    $this->shop->comes($feet, '40');
+    app(App\Actions\Billing\AcceptBill::class)->handle(
+        $this->shop->bill($feet, '40', '81')->id,
+        1,
+        $this->shop->theirs(),
+        $this->shop->sign(Role::Buyer, token: 'bi'),
+    );
     $tray = $this->shop->component($this->shop->order('TRAY-40', '2'), 'FOOT-1');
     app(App\Actions\Stock\ReserveComing::class)->handle(
         $tray->id,
@@ -269,6 +277,15 @@ function corruptions(): array
             'a purchase line is unpaid and billed as its entries say',
             'UPDATE purchase_lines SET billed_quantity = 1 LIMIT 1',
         ],
+        [
+            'an accepted bill is booked as it was taken, no other is',
+            'UPDATE bill_lines SET taken_cents = taken_cents + 1 WHERE purchase_line_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'an accepted bill is booked as it was taken, no other is',
+            "UPDATE bills SET state = 'open' WHERE state = 'accepted' LIMIT 1",
+        ],
+        ['a bill comes to its lines', 'UPDATE bill_lines SET cents = cents + 1 LIMIT 1'],
         [
             'a reversal takes back what was unpaid and billed',
             'INSERT INTO purchase_entries (booking_id, purchase_line_id, kind, quantity) SELECT reverses_id, '

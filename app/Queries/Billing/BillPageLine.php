@@ -1,0 +1,107 @@
+<?php
+
+namespace App\Queries\Billing;
+
+use App\Models\BillLine;
+use App\Wording\Figures;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Purchasing\BilledLine;
+use KeepPace\Core\Purchasing\BillState;
+use KeepPace\Core\Quantity\Amount;
+
+/** A line of a bill, with how it differs from what came and was agreed. */
+final readonly class BillPageLine
+{
+    /**
+     * @param  BilledLine|null  $compared  null = a charge, or it is settled
+     * @param  int|null  $purchaseOrder  null = a charge
+     */
+    private function __construct(
+        public int $id,
+        public string $number,
+        public ?int $purchaseOrder,
+        public string $says,
+        public string $quantity,
+        public string $price,
+        public int $cents,
+        public ?int $takenCents,
+        private string $unit,
+        private ?BilledLine $compared,
+    ) {
+    }
+
+    /** @param  BigDecimal  $before  billed of its purchase line by earlier lines of the same bill */
+    public static function from(BillLine $line, BillState $state, BigDecimal $before): self
+    {
+        $purchase = $line->purchase;
+
+        return new self(
+            $line->id,
+            $purchase->number ?? '',
+            $purchase?->purchase_order_id,
+            $purchase === null
+                ? "{$line->says}, {$line->spread_by?->label()}"
+                    .($line->receipt_booking_id === null ? '' : ", on the goods of booking {$line->receipt_booking_id}")
+                : $purchase->item->label(),
+            $purchase === null ? '' : Figures::amount($line->typed_quantity)." {$line->typed_unit}",
+            $purchase === null ? '' : Amount::plain($line->typed_price),
+            $line->cents,
+            $line->taken_cents,
+            $purchase->item->unit->code ?? '',
+            $state === BillState::Open && $purchase !== null ? new BilledLine(
+                $purchase->number,
+                $purchase->owed()->minus($before),
+                BigDecimal::of($purchase->price),
+                BigDecimal::of($line->quantity),
+                $line->cents,
+            ) : null,
+        );
+    }
+
+    public function isCharge(): bool
+    {
+        return $this->purchaseOrder === null;
+    }
+
+    public function differs(): bool
+    {
+        return $this->compared !== null && ! $this->compared->isAsAgreed();
+    }
+
+    /** "40 here and not billed", by which it is looked at; '' = nothing to compare. */
+    public function owedSays(): string
+    {
+        return $this->compared === null ? '' : Figures::amount($this->compared->owed)." {$this->unit}";
+    }
+
+    /** "2 pc are not here, 1.20 € dearer than agreed" */
+    public function differenceSays(): string
+    {
+        if ($this->compared === null || ! $this->differs()) {
+            return '';
+        }
+        $notHere = $this->compared->notHere();
+        $dearer = $this->compared->dearer();
+
+        return implode(', ', array_filter([
+            $notHere->isZero() ? '' : Figures::amount($notHere)." {$this->unit} are not here",
+            $dearer === 0 ? '' : Figures::money(abs($dearer)).' € '.($dearer > 0 ? 'dearer' : 'cheaper').' than agreed',
+        ]));
+    }
+
+    /** Theirs can hold: all of it is here. */
+    public function canBeTheirs(): bool
+    {
+        return $this->compared !== null && $this->compared->notHere()->isZero();
+    }
+
+    public function key(): string
+    {
+        return "holds.{$this->id}";
+    }
+
+    public function field(): string
+    {
+        return "holds[{$this->id}]";
+    }
+}

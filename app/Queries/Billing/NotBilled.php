@@ -1,0 +1,100 @@
+<?php
+
+namespace App\Queries\Billing;
+
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\Cents;
+
+/** What came of a purchase line and was not billed by the end of a day. */
+final readonly class NotBilled
+{
+    /**
+     * @param  BigDecimal  $owed  stock units; below zero where what was billed went back
+     * @param  int  $cents  of it at the price that is agreed now
+     */
+    private function __construct(
+        public int $lineId,
+        public int $orderId,
+        public int $supplierId,
+        public string $supplier,
+        public string $number,
+        public string $item,
+        public string $itemNumber,
+        public string $unit,
+        public BigDecimal $owed,
+        public BigDecimal $price,
+        public int $cents,
+    ) {
+    }
+
+    /**
+     * @param  string  $day  "YYYY-MM-DD", by when it was booked
+     * @param  int|null  $supplier  null = all
+     * @return Collection<int, self> by supplier and line
+     */
+    public static function on(string $day, ?int $supplier = null): Collection
+    {
+        $lines = DB::table('purchase_lines AS l')
+            ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
+            ->join('suppliers AS s', 's.id', 'o.supplier_id')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->joinSub(self::came($day), 'm', 'm.purchase_line_id', 'l.id')
+            ->leftJoinSub(self::settled($day), 'e', 'e.purchase_line_id', 'l.id')
+            ->when($supplier !== null, fn (Builder $query) => $query->where('o.supplier_id', $supplier))
+            ->whereRaw('m.quantity <> COALESCE(e.quantity, 0)')
+            ->orderBy('s.name')
+            ->orderBy('l.id')
+            ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'o.supplier_id', 's.name AS supplier'])
+            ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit'])
+            ->selectRaw('m.quantity - COALESCE(e.quantity, 0) AS owed');
+
+        return Row::all($lines, self::from(...));
+    }
+
+    private static function from(Row $row): self
+    {
+        $owed = $row->decimal('owed');
+
+        return new self(
+            $row->int('id'),
+            $row->int('purchase_order_id'),
+            $row->int('supplier_id'),
+            $row->text('supplier'),
+            $row->text('number'),
+            $row->text('item'),
+            $row->text('item_number'),
+            $row->text('unit'),
+            $owed,
+            $row->decimal('price'),
+            Cents::of($owed, $row->text('price')),
+        );
+    }
+
+    /** In, less what went back, by purchase line. */
+    private static function came(string $day): Builder
+    {
+        return DB::table('moves AS m')
+            ->join('places AS p', 'p.id', 'm.from_place_id')
+            ->whereNotNull('m.purchase_line_id')
+            ->where('m.booked_on', '<=', $day)
+            ->groupBy('m.purchase_line_id')
+            ->select('m.purchase_line_id')
+            ->selectRaw("SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity");
+    }
+
+    /** Billed, or not to be paid. */
+    private static function settled(string $day): Builder
+    {
+        return DB::table('purchase_entries AS e')
+            ->join('bookings AS b', 'b.id', 'e.booking_id')
+            ->where('b.booked_on', '<=', $day)
+            ->groupBy('e.purchase_line_id')
+            ->select('e.purchase_line_id')
+            ->selectRaw('SUM(e.quantity) AS quantity');
+    }
+}
