@@ -8,14 +8,12 @@ use App\Actions\Billing\EnterBill;
 use App\Actions\Billing\TypedBill;
 use App\Actions\Billing\TypedBillLine;
 use App\Models\Bill;
-use App\Models\BillLine;
 use App\Models\PurchaseLine;
 use App\Queries\Billing\NotBilled;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\SpreadBy;
-use KeepPace\Core\Purchasing\BilledLine;
 use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Purchasing\Holds;
 use KeepPace\Core\Quantity\Amount;
@@ -59,8 +57,11 @@ final class Bills
                 $this->staff->signs(Role::CostClerk),
             ));
         }
-        $came = NotBilled::on($today->subDays(5)->toDateString())
+        // what came in the last days is billed next week
+        $before = NotBilled::on($today->subDays(5)->toDateString())->pluck('lineId')->all();
+        $came = NotBilled::on($today->toDateString())
             ->filter(fn (NotBilled $line): bool => $line->owed->isPositive())
+            ->whereIn('lineId', $before)
             ->groupBy('supplierId');
         foreach ($came as $supplier => $lines) {
             $this->tries->of(fn () => $this->enter->handle(
@@ -103,10 +104,12 @@ final class Bills
     /** @return array<int, Holds> theirs, where all of it is here */
     private static function holds(Bill $bill): array
     {
-        return $bill->lines
-            ->mapWithKeys(fn (BillLine $line): array => [$line->id => $line->compared()])
-            ->filter()
-            ->map(fn (BilledLine $line): Holds => $line->notHere()->isZero() ? Holds::Theirs : Holds::Ours)
-            ->all();
+        $holds = [];
+        foreach ($bill->lines as $line) {
+            $billed = $line->compared();
+            $billed === null ?: $holds[$line->id] = $billed->notHere()->isZero() ? Holds::Theirs : Holds::Ours;
+        }
+
+        return $holds;
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Shop;
 
+use App\Models\Order;
 use App\Models\WorkCentre;
 use App\Settings\Setting;
 use App\Settings\Settings;
@@ -17,6 +18,11 @@ use KeepPace\Core\Scheduling\Step;
 
 /**
  * What could be done about a late order, each tried on the shop as it is: same seed, same iterations with and without.
+ *
+ * @phpstan-import-type Kept from LeverDeed
+ *
+ * @phpstan-type Offer array{lever: array<string, mixed>, says: string, finish: int|null, finishWith: int|null,
+ *     late: int, lateWith: int, live: bool, deed: Kept|null}
  */
 final class LeverOffers
 {
@@ -25,50 +31,67 @@ final class LeverOffers
     /** Where each move of a search loads all anew, fewer are tried. */
     private const ITERATIONS = ['plain' => 2000, 'full' => 60];
 
-    /**
-     * @return list<array{
-     *     lever: array<string, mixed>,
-     *     says: string,
-     *     finish: int|null,
-     *     finishWith: int|null,
-     *     late: int,
-     *     lateWith: int,
-     *     live: bool,
-     * }>  best first
-     */
+    /** @return list<Offer> best first */
     public static function of(int $order): array
     {
         $standing = StandingPlan::of();
 
-        return Cache::remember("levers.{$standing->plan->stamp}.{$order}", 3600, function () use (
-            $standing,
-            $order,
-        ): array {
-            $problem = $standing->problem();
-            $offers = [];
-            foreach (self::levers($standing, $problem, $order) as $lever) {
-                $effect = self::effect($standing, $problem, $lever, $order);
-                $offers[] = [
-                    'lever' => $lever,
-                    'says' => $lever['says'],
-                    'finish' => $effect->finish,
-                    'finishWith' => $effect->finishWith,
-                    'late' => $effect->late,
-                    'lateWith' => $effect->lateWith,
-                    'live' => PlanLever::of($lever)->canBeFact(),
-                ];
-            }
-            $due = self::due($problem, $order);
-            // what helps the order most first; where that is the same, what helps all the others
-            $place = fn (array $offer): array => [
-                max(0, ($offer['finishWith'] ?? PHP_INT_MAX) - $due),
-                $offer['lateWith'],
-                $offer['finishWith'] ?? PHP_INT_MAX,
-            ];
-            usort($offers, fn (array $a, array $b): int => $place($a) <=> $place($b));
+        /** @var list<Offer> */
+        return Cache::remember(
+            "levers.{$standing->plan->stamp}.{$order}",
+            3600,
+            fn (): array => self::tried($standing, $order),
+        );
+    }
 
-            return $offers;
-        });
+    /** @return list<Offer> */
+    private static function tried(StandingPlan $standing, int $order): array
+    {
+        $problem = $standing->problem();
+        $offers = [];
+        foreach (self::levers($standing, $problem, $order) as $lever) {
+            $effect = self::effect($standing, $problem, $lever, $order);
+            $offers[] = self::offer($lever, $effect, null);
+        }
+        foreach ((new MaterialLevers($standing, $problem, $order))->all() as $lever) {
+            $effect = self::effect($standing, $problem, $lever, $order);
+            self::gains($effect) && $offers[] = self::offer($lever, $effect, $lever['deed']);
+        }
+        $due = self::due($problem, $order);
+        // what helps the order most first; where that is the same, what helps all the others
+        $place = fn (array $offer): array => [
+            max(0, ($offer['finishWith'] ?? PHP_INT_MAX) - $due),
+            $offer['lateWith'],
+            $offer['finishWith'] ?? PHP_INT_MAX,
+        ];
+        usort($offers, fn (array $a, array $b): int => $place($a) <=> $place($b));
+
+        return $offers;
+    }
+
+    /**
+     * @param  array<string, mixed>  $lever
+     * @param  Kept|null  $deed
+     * @return Offer
+     */
+    private static function offer(array $lever, LeverEffect $effect, ?array $deed): array
+    {
+        return [
+            'lever' => $lever,
+            'says' => is_string($lever['says'] ?? null) ? $lever['says'] : '',
+            'finish' => $effect->finish,
+            'finishWith' => $effect->finishWith,
+            'late' => $effect->late,
+            'lateWith' => $effect->lateWith,
+            'live' => PlanLever::of($lever)->canBeFact(),
+            'deed' => $deed,
+        ];
+    }
+
+    /** Material is had otherwise only where that helps the order. */
+    private static function gains(LeverEffect $effect): bool
+    {
+        return ($effect->finishWith ?? PHP_INT_MAX) < ($effect->finish ?? PHP_INT_MAX);
     }
 
     /** @param  array<string, mixed>  $lever */
@@ -92,7 +115,7 @@ final class LeverOffers
     /** @return list<array<string, mixed>> */
     private static function levers(StandingPlan $standing, Problem $problem, int $order): array
     {
-        $number = (string) DB::table('orders')->where('id', $order)->value('number');
+        $number = Order::query()->findOrFail($order)->number;
         $bottleneck = (new WhyLate($standing))->bottleneck($order);
         $levers = $bottleneck === null ? [] : self::atBottleneck($problem, ...$bottleneck);
         $away = (int) DB::table('routing_steps')

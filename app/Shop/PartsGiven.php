@@ -52,8 +52,11 @@ final class PartsGiven
     private ?array $theirs = null;
 
     /** @param  Collection<int, OpenOrder>  $orders  open ones by id */
-    public function __construct(private readonly Collection $orders, private readonly Deliveries $deliveries)
-    {
+    public function __construct(
+        private readonly Collection $orders,
+        private readonly Deliveries $deliveries,
+        private readonly Supposed $supposed,
+    ) {
         $this->readNeeds();
         $items = collect($this->needs)->flatten()->pluck('item')->unique()->values();
         $this->readStock($items);
@@ -81,28 +84,28 @@ final class PartsGiven
             ->whereIn('c.order_id', $this->orders->keys())
             ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
             ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
-            ->get([
-                'c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.planned_quantity', 'c.used_quantity',
-                'c.replaced_quantity', 'c.supplied_by', 'i.name',
-            ]);
-        foreach ($components as $row) {
-            $order = $this->orders[$row->order_id];
-            if ($order->isHeld) {
-                continue;
-            }
-            if ($row->supplied_by === 'customer') {
-                $this->owned[$row->id] = $order->owner;
-            }
-            $open = BigDecimal::of($row->planned_quantity)->minus($row->used_quantity)->minus($row->replaced_quantity);
-            $this->needs[$order->id][] = new ComponentNeed(
-                $row->id,
-                $order->id,
-                $row->item_id,
-                $row->name,
-                $row->step_number,
-                $open,
-            );
+            ->select(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.supplied_by', 'i.name'])
+            ->selectRaw('c.planned_quantity - c.used_quantity - c.replaced_quantity AS open');
+        foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
+            $order = $this->orders[$row->int('order_id')];
+            $order->isHeld ?: $this->need($order, $row, $row->int('id'));
         }
+    }
+
+    private function need(OpenOrder $order, Row $row, int $id): void
+    {
+        if ($row->text('supplied_by') === 'customer') {
+            $this->owned[$id] = $order->owner;
+        }
+        [$item, $open] = $this->supposed->of($id) ?? [$row->int('item_id'), $row->decimal('open')];
+        $this->needs[$order->id][] = new ComponentNeed(
+            $id,
+            $order->id,
+            $item,
+            $row->text('name'),
+            $row->int('step_number'),
+            $open,
+        );
     }
 
     /** @param  Collection<int, mixed>  $items */
@@ -113,6 +116,9 @@ final class PartsGiven
         }
         foreach (Row::all(self::ties($items), fn (Row $row): Row => $row) as $row) {
             $this->tied($row, $row->int('item_id'), $row->decimal('quantity'));
+        }
+        foreach ($this->supposed->kept as $key => $quantity) {
+            $this->reserved[$key] = ($this->reserved[$key] ?? BigDecimal::zero())->plus($quantity);
         }
     }
 
@@ -215,7 +221,9 @@ final class PartsGiven
                     Document::purchase($id, $row->text('number')),
                     $row->int('item_id'),
                     $left,
-                    $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')),
+                    isset($this->supposed->days[$id])
+                        ? $this->deliveries->ordered($this->supposed->days[$id])
+                        : $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')),
                 ),
                 $this->boughtFor[$id] ?? [],
             ));

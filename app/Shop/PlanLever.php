@@ -21,8 +21,11 @@ final readonly class PlanLever
 
     public const OTHER = 'other';
 
+    public const MATERIAL = 'material';
+
     /**
-     * @param  array<string, mixed>  $is  kind, and by kind: centre, spans [[date, from, to]], order, step, days, says
+     * @param  array<string, mixed>  $is  kind, and by kind: centre, spans [[date, from, to]], order, step, days, steps
+     *     {step: [minute, [jobs]]}, says
      */
     private function __construct(public array $is)
     {
@@ -44,15 +47,24 @@ final readonly class PlanLever
             self::SPLIT => Levers::split($problem, $this->is['order']),
             self::RANK => Levers::raiseRank($problem, $this->is['order']),
             self::SEND_OUT => Levers::sendOut($problem, $this->is['step'], $this->is['days'] * 1440),
+            self::MATERIAL => $this->material($problem),
             self::OTHER => Levers::moveTo($problem, $this->is['step'], $this->is['centre']),
             default => $problem,
         };
     }
 
-    /** Whether going live can make it a fact; a second machine is bought, not planned. */
+    /** Whether going live can make it a fact; a second machine is bought, and material comes by a deed of its own. */
     public function canBeFact(): bool
     {
         return in_array($this->is['kind'], [self::OVERTIME, self::SPLIT, self::RANK, self::OTHER], true);
+    }
+
+    private function material(Problem $problem): Problem
+    {
+        /** @var array<int, array{int, list<int>}> $steps */
+        $steps = $this->is['steps'];
+
+        return Levers::material($problem, $steps);
     }
 
     private function overtime(Problem $problem): Problem

@@ -45,14 +45,14 @@ final class ShopState
     public readonly array $ifOrdered;
 
     /** @param  list<int>  $first */
-    private function __construct(private readonly CarbonImmutable $now, array $first)
+    private function __construct(private readonly CarbonImmutable $now, array $first, Supposed $supposed)
     {
         $orders = OpenOrder::all();
         $this->plant = Deliveries::plant();
         $this->deliveries = new Deliveries($this->plant ?? Deliveries::calendar(), self::minute($now));
         $this->steps = new OpenSteps($orders, $this->deliveries, self::minute($now));
         $this->parts = new PartsDealt(
-            new PartsGiven($orders, $this->deliveries),
+            new PartsGiven($orders, $this->deliveries, $supposed),
             $orders,
             array_values(array_intersect($first, $orders->keys()->all())),
         );
@@ -62,9 +62,9 @@ final class ShopState
     }
 
     /** @param  list<int>  $first  orders that are taken to go before all others */
-    public static function now(array $first = []): self
+    public static function now(array $first = [], ?Supposed $supposed = null): self
     {
-        return new self(CarbonImmutable::now(), $first);
+        return new self(CarbonImmutable::now(), $first, $supposed ?? Supposed::nothing());
     }
 
     /**

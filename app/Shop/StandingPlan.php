@@ -60,15 +60,15 @@ final class StandingPlan
         return $this->kept;
     }
 
-    /** The shop as it is now, for what the plan's levers take to be otherwise. */
-    public function shop(): ShopState
+    /** The shop as it is now, for what the plan's levers, and who asks, take to be otherwise. */
+    public function shop(?Supposed $supposed = null): ShopState
     {
         $first = array_filter(
             $this->plan->levers ?? [],
             static fn (array $lever): bool => $lever['kind'] === PlanLever::RANK,
         );
 
-        return ShopState::now(array_map(intval(...), array_column($first, 'order')));
+        return ShopState::now(array_map(intval(...), array_column($first, 'order')), $supposed);
     }
 
     /** As the facts would be if an order went before all others. */
@@ -90,6 +90,12 @@ final class StandingPlan
         }
 
         return $problem;
+    }
+
+    /** As the facts of a shop are, as far ahead as is looked at first. */
+    public function near(ShopState $shop): Problem
+    {
+        return $this->problemNow($shop, self::NEAR_DAYS);
     }
 
     /**

@@ -54,6 +54,37 @@ final readonly class Step
     ) {
     }
 
+    /**
+     * Its material comes otherwise.
+     *
+     * @param  list<int>  $afterJobs  jobs that must be finished first
+     */
+    public function suppliedAt(int $materialAt, array $afterJobs): self
+    {
+        return new self(
+            $this->id,
+            $this->workCentre,
+            $this->minutes,
+            $this->wait,
+            $this->move,
+            $materialAt,
+            $afterJobs,
+            $this->started,
+            $this->setup,
+            $this->setupNeedsMaterial,
+            $this->setupWithRun,
+            $this->unbroken,
+            $this->family,
+            $this->size,
+            $this->crewing,
+            $this->alternatives,
+            $this->passOn,
+            $this->pin,
+            $this->lead,
+            $this->heldBackTo,
+        );
+    }
+
     /** Not begun before a minute, though it could be. */
     public function heldBack(int $to): self
     {

@@ -3,8 +3,8 @@
 namespace App\Http\Controllers;
 
 use App\Models\Supplier;
-use App\Queries\Product\MayStandIn;
 use App\Queries\Shortages\ShortageList;
+use App\Shop\MayStandIn;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 

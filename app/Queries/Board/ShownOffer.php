@@ -2,6 +2,7 @@
 
 namespace App\Queries\Board;
 
+use App\Shop\LeverDeed;
 use App\Shop\LeverOffers;
 use App\Wording\Figures;
 
@@ -12,12 +13,14 @@ final readonly class ShownOffer
      * @param  int|null  $finishWith  UTC minute; null = it has no place with it
      * @param  int|null  $gain  elapsed minutes by which it is finished sooner; null = nobody can tell
      * @param  int  $lateness  open minutes by which all lateness grows
+     * @param  LeverDeed|null  $deed  by which it becomes a fact at one click
      */
     private function __construct(
         public string $says,
         public ?int $finishWith,
         public ?int $gain,
         private int $lateness,
+        public ?LeverDeed $deed,
     ) {
     }
 
@@ -31,6 +34,7 @@ final readonly class ShownOffer
                 ? null
                 : $offer['finish'] - $offer['finishWith'],
             $offer['lateWith'] - $offer['late'],
+            LeverDeed::of($offer['deed']),
         ), LeverOffers::of($order));
     }
 

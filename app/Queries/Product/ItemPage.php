@@ -10,6 +10,7 @@ use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Reading\Row;
 use App\Shop\LevelPrices;
+use App\Shop\MayStandIn;
 use App\Shop\Positions;
 use App\Shop\PriceList;
 use App\Shop\RolledUp;

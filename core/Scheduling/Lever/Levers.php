@@ -122,6 +122,47 @@ final class Levers
         );
     }
 
+    /**
+     * Material of some steps comes otherwise.
+     *
+     * @param  array<int, array{int, list<int>}>  $steps  by step: not before this minute, after these jobs
+     */
+    public static function material(Problem $problem, array $steps): Problem
+    {
+        return self::withSteps(
+            $problem,
+            static fn (Step $one): Step => isset($steps[$one->id])
+                ? $one->suppliedAt($steps[$one->id][0], $steps[$one->id][1])
+                : $one,
+        );
+    }
+
+    /**
+     * What material() needs to make of one problem what another is, in material.
+     *
+     * @return array<int, array{int, list<int>}> by step, of those that differ
+     */
+    public static function materialOf(Problem $problem, Problem $other): array
+    {
+        $was = [];
+        foreach ($problem->jobs as $job) {
+            foreach ($job->steps as $step) {
+                $was[$step->id] = [$step->materialAt, $step->afterJobs];
+            }
+        }
+        $differs = [];
+        foreach ($other->jobs as $job) {
+            foreach ($job->steps as $step) {
+                $is = [$step->materialAt, $step->afterJobs];
+                if (isset($was[$step->id]) && $was[$step->id] !== $is) {
+                    $differs[$step->id] = $is;
+                }
+            }
+        }
+
+        return $differs;
+    }
+
     /** The order goes through in two halves: each step begins when the first half is there. */
     public static function split(Problem $problem, int $job): Problem
     {

@@ -10,6 +10,22 @@
         <span class="say">What suppliers bill, against what came and was agreed.</span>
         <a class="ms-auto" href="{{ route('owed.index') }}">Came and not billed</a>
     </div>
+    @can('bill')
+        <div class="halves">
+            <form class="actions align-items-end" method="get" action="{{ route('bills.create') }}">
+                <x-choice name="supplier" label="Type a bill of" :options="$suppliers" />
+                <button class="btn btn-act" data-keep>Type it</button>
+            </form>
+            <x-form key="file" class="actions align-items-end" :to="route('bills.file')" enctype="multipart/form-data">
+                <div class="in">
+                    <label for="b-file">Or bills as a file, CSV or JSON</label>
+                    <input class="form-control" type="file" id="b-file" name="file" accept=".csv,.json" required>
+                    <x-why field="file" />
+                </div>
+                <button class="btn btn-quiet">Put them down</button>
+            </x-form>
+        </div>
+    @endcan
     @if ($bills->rows->isEmpty())
         <div class="none">{{ $filter->none() }}</div>
     @else
@@ -41,20 +57,4 @@
         </table>
         <x-cut :of="$bills" />
     @endif
-    @can('bill')
-        <div class="halves mt-3">
-            <form class="actions align-items-end" method="get" action="{{ route('bills.create') }}">
-                <x-choice name="supplier" label="Type a bill of" :options="$suppliers" />
-                <button class="btn btn-act" data-keep>Type it</button>
-            </form>
-            <x-form key="file" class="actions align-items-end" :to="route('bills.file')" enctype="multipart/form-data">
-                <div class="in">
-                    <label for="b-file">Or bills as a file, CSV or JSON</label>
-                    <input class="form-control" type="file" id="b-file" name="file" accept=".csv,.json" required>
-                    <x-why field="file" />
-                </div>
-                <button class="btn btn-quiet">Put them down</button>
-            </x-form>
-        </div>
-    @endcan
 </x-layout>

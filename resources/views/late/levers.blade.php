@@ -24,8 +24,16 @@
                     </td>
                     <td class="n">{{ $offer->latenessSays() }}</td>
                     <td class="tight">
+                        @if ($offer->deed && Gate::allows($offer->deed->right))
+                            <x-form class="mb-1" :method="$offer->deed->method" :to="$offer->deed->address()">
+                                @foreach ($offer->deed->fields as $field => $value)
+                                    <input type="hidden" name="{{ $field }}" value="{{ $value }}">
+                                @endforeach
+                                <button class="btn btn-act btn-small">{{ $offer->deed->label }}</button>
+                            </x-form>
+                        @endif
                         @can('plan')
-                            <x-form :to="route('late.try', $order)">
+                            <x-form class="mb-0" :to="route('late.try', $order)">
                                 <input type="hidden" name="says" value="{{ $offer->says }}">
                                 <button class="btn btn-quiet btn-small">Try it as a what-if</button>
                             </x-form>

@@ -26,6 +26,18 @@ function lateShop(): Problem
     ]);
 }
 
+it('supplies steps otherwise, and tells what would make one problem another', function () {
+    $problem = lateShop();
+    $then = Levers::material($problem, [2 => [500, [1]], 99 => [7, []]]);
+    expect(Levers::materialOf($problem, $then))->toBe([2 => [500, [1]]])
+        ->and(Levers::materialOf($then, $problem))->toBe([2 => [0, []]])
+        ->and(Levers::materialOf($problem, $problem))->toBe([])
+        ->and(Levers::material($problem, Levers::materialOf($problem, $then)))->toEqual($then);
+    // nothing of order 2 before minute 500, and after order 1
+    $schedule = ForwardLoading::load($then);
+    expect($schedule->steps[2]->start)->toBe(1000);
+});
+
 it('tries each lever and tells its effect', function (callable $lever, ?int $finish) {
     $problem = lateShop();
     $plan = ForwardLoading::load($problem)->steps;

@@ -2,7 +2,7 @@
 
 use App\Access\Role;
 use App\Models\OrderComponent;
-use App\Queries\Product\MayStandIn;
+use App\Shop\MayStandIn;
 use Illuminate\Support\Facades\DB;
 
 /* Allowed substitutes: kept in their order, offered where the item is short, by ratio and until their day. */

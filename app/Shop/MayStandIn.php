@@ -1,9 +1,8 @@
 <?php
 
-namespace App\Queries\Product;
+namespace App\Shop;
 
 use App\Reading\Row;
-use App\Shop\Shelves;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
