@@ -144,7 +144,8 @@ final class MaterialLevers
             "Hurry {$line->number} of {$line->order->supplier->name}, ".self::what($line->item, $line->openQuantity())
                 .', to '.When::day($on).' instead of '.When::day($is),
             new LeverDeed('Ask for it', 'purchase', 'put', 'purchases.update', $line->id, [
-                'expected_on' => $is,
+                // as it was given, though it may be a closed day
+                'expected_on' => "{$is}!",
                 'asked_for' => $on,
                 'reason' => "order {$this->number} waits for it",
             ]),

@@ -188,6 +188,13 @@ final readonly class PurchasePage
                     ->join('purchase_lines AS l', 'l.id', 'm.purchase_line_id')
                     ->where('l.purchase_order_id', $id)
                     ->select('m.booking_id'),
+            )
+            ->union(
+                DB::table('booking_says AS s')
+                    ->join('bill_lines AS b', 'b.bill_id', 's.bill_id')
+                    ->join('purchase_lines AS l', 'l.id', 'b.purchase_line_id')
+                    ->where('l.purchase_order_id', $id)
+                    ->select('s.booking_id'),
             );
 
         return BookedRow::query()->joinSub($ids, 'ids', 'ids.id', 'b.id')->limit(self::BOOKINGS);

@@ -60,7 +60,8 @@ it('asks the supplier at one click: the day is asked for, and not taken before s
     $this->actingAs($this->shop->as(Role::Buyer))->get("/late/{$order->id}/levers")->assertSee('Ask for it');
     $this->put("/purchase-lines/{$deed['id']}", ['token' => $this->shop->token(), ...$deed['fields']])
         ->assertSessionHasNoErrors();
-    expect($this->purchase->refresh()->asked_for)->toBe($deed['fields']['asked_for'])
+    expect($deed['fields']['expected_on'])->toBe('2027-01-15!')
+        ->and($this->purchase->refresh()->asked_for)->toBe($deed['fields']['asked_for'])
         ->and($this->purchase->expected_on)->toBe('2027-01-15');
     $this->actingAs($this->shop->as(Role::Operator))->get("/late/{$order->id}/levers")->assertDontSee('Ask for it');
 });
