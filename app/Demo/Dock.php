@@ -20,6 +20,9 @@ use KeepPace\Core\Quantity\TypedQuantity;
 /** This morning where goods come in: more than was ordered, and something a customer waits for. */
 final readonly class Dock
 {
+    /** What customers buy as it is. */
+    private const SPARES = ['BRG-25', 'MOT-120', 'SEAL-D', 'BOARD-3', 'GREASE-4', 'HOUSE-3'];
+
     public function __construct(private Staff $staff)
     {
     }
@@ -55,7 +58,7 @@ final readonly class Dock
             ->with('item.unit')
             ->where('is_open', true)
             ->where('expected_on', '>', CarbonImmutable::now()->addDay()->toDateString())
-            ->whereHas('item', fn ($item) => $item->whereIn('number', ['BRG-25', 'MOT-120', 'SEAL-D', 'BOARD-3']))
+            ->whereHas('item', fn ($item) => $item->whereIn('number', self::SPARES))
             ->orderBy('expected_on')
             ->first();
         if ($line === null) {

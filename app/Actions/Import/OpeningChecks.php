@@ -19,6 +19,7 @@ final readonly class OpeningChecks
     {
         $this->openingStock();
         $this->customerOrders();
+        $this->purchases();
         $this->orders();
     }
 
@@ -110,11 +111,39 @@ final readonly class OpeningChecks
                 (string) $row['unit'],
             );
         }
+    }
+
+    private function purchases(): void
+    {
         $bought = self::keys('purchase_lines');
+        $heads = self::keys('purchase_orders');
+        $first = [];
         foreach ($this->folder->rowsOf('purchases') as $line => $row) {
-            if (isset($bought[Code::keyOf((string) $row['number'])])) {
+            $head = Code::keyOf((string) $row['number']);
+            if (isset($heads[$head]) || isset($bought[Code::keyOf(OpeningPurchases::number($row))])) {
                 $this->folder->problem('purchases', $line, 'number', "{$row['number']} is there already.");
             }
+            $first[$head] ??= [$line, $row];
+            $this->likeFirst($line, $row, ...$first[$head]);
+        }
+    }
+
+    /**
+     * Lines of one purchase are of one supplier, and as far.
+     *
+     * @param  array<string, ?string>  $row
+     * @param  array<string, ?string>  $other  its first line, which stands there
+     */
+    private function likeFirst(int $line, array $row, int $at, array $other): void
+    {
+        foreach (['supplier', 'state', 'reference'] as $column) {
+            if (Code::keyOf((string) $row[$column]) !== Code::keyOf((string) $other[$column])) {
+                $says = "is another than in line {$at}: lines of one purchase have one {$column}.";
+                $this->folder->problem('purchases', $line, $column, $says);
+            }
+        }
+        if ($at !== $line && (string) $row['line'] === '') {
+            $this->folder->problem('purchases', $line, 'line', 'must be filled where a purchase has several lines.');
         }
     }
 

@@ -42,14 +42,17 @@ final class OpeningFiles
     {
         return new FileSpec(
             'purchases',
-            ['number'],
+            ['number', 'line'],
             [
                 Column::code('number', 30),
+                Column::wholeOrNone('line', '999'),
                 Column::refers('supplier', 'suppliers', 'number', 'supplier_id'),
                 Column::refers('item', 'items', 'number', 'item_id'),
                 Column::decimal('quantity', null, '0.000001'),
                 Column::decimal('price', '0', most: '9999999'),
                 Column::date('expected_on'),
+                Column::choice('state', OpeningPurchases::STATES, OpeningPurchases::SENT),
+                Column::text('reference', 60, ''),
             ],
         );
     }

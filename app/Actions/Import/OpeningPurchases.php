@@ -10,6 +10,14 @@ use KeepPace\Core\Naming\Code;
 /** Writes what was ordered of suppliers when the shop went live: lines of one number stand under one head. */
 final readonly class OpeningPurchases
 {
+    public const SENT = 'sent';
+
+    private const DRAFT = 'draft';
+
+    private const CONFIRMED = 'confirmed';
+
+    public const STATES = [self::DRAFT, self::SENT, self::CONFIRMED];
+
     public function __construct(private ImportedIds $ids, private OpeningItems $items)
     {
     }
@@ -20,7 +28,8 @@ final readonly class OpeningPurchases
             $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
                 ?? $this->head($row);
             PurchaseLine::query()->create([
-                'number' => $row['number'],
+                'number' => self::number($row),
+                'is_draft' => $row['state'] === self::DRAFT,
                 'purchase_order_id' => $head->id,
                 'position' => 1 + (int) $head->lines()->max('position'),
                 'item_id' => $this->items->of($row['item'])->id,
@@ -33,6 +42,16 @@ final readonly class OpeningPurchases
         }
     }
 
+    /**
+     * "P-571/2" where the file has lines; a purchase of one line can be called as its order is.
+     *
+     * @param  array<string, ?string>  $row
+     */
+    public static function number(array $row): string
+    {
+        return (string) $row['number'].((string) $row['line'] === '' ? '' : "/{$row['line']}");
+    }
+
     /** @param  array<string, ?string>  $row */
     private function head(array $row): PurchaseOrder
     {
@@ -42,7 +61,9 @@ final readonly class OpeningPurchases
             'number' => $row['number'],
             'supplier_id' => (int) $this->ids->of(['suppliers', 'number'], $row['supplier']),
             'ordered_on' => $today,
-            'sent_on' => $today,
+            'sent_on' => $row['state'] === self::DRAFT ? null : $today,
+            'confirmed_on' => $row['state'] === self::CONFIRMED ? $today : null,
+            'supplier_reference' => (string) $row['reference'],
         ]);
     }
 }

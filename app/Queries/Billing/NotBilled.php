@@ -7,6 +7,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Quantity\Cents;
 
 /** What came of a purchase line and was not billed by the end of a day. */
@@ -15,6 +16,7 @@ final readonly class NotBilled
     /**
      * @param  BigDecimal  $owed  stock units; below zero where what was billed went back
      * @param  int  $cents  of it at the price that is agreed now
+     * @param  string|null  $onBill  numbers of bills that are to be looked at and have it
      */
     private function __construct(
         public int $lineId,
@@ -28,6 +30,7 @@ final readonly class NotBilled
         public BigDecimal $owed,
         public BigDecimal $price,
         public int $cents,
+        public ?string $onBill,
     ) {
     }
 
@@ -51,7 +54,8 @@ final readonly class NotBilled
             ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'o.supplier_id', 's.name AS supplier'])
             ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit'])
-            ->selectRaw('m.quantity - COALESCE(e.quantity, 0) AS owed');
+            ->selectRaw('m.quantity - COALESCE(e.quantity, 0) AS owed')
+            ->selectSub(self::onBills(), 'on_bill');
 
         return Row::all($lines, self::from(...));
     }
@@ -72,7 +76,17 @@ final readonly class NotBilled
             $owed,
             $row->decimal('price'),
             Cents::of($owed, $row->text('price')),
+            $row->textOrNull('on_bill'),
         );
+    }
+
+    private static function onBills(): Builder
+    {
+        return DB::table('bill_lines AS bl')
+            ->join('bills AS b', 'b.id', 'bl.bill_id')
+            ->where('b.state', BillState::Open->value)
+            ->whereColumn('bl.purchase_line_id', 'l.id')
+            ->selectRaw("GROUP_CONCAT(b.number ORDER BY b.id SEPARATOR ', ')");
     }
 
     /** In, less what went back, by purchase line. */

@@ -1,5 +1,5 @@
 {{-- Freight, duty and the like: spread over goods when the bill is accepted. --}}
-<div class="wide">
+<div class="wide mt-3">
     <table class="list typed level">
         <thead>
             <tr>

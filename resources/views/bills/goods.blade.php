@@ -25,6 +25,7 @@
                     </td>
                     <td>
                         {{ $row->owed->item }} <span class="sub">{{ $row->owed->itemNumber }}</span>
+                        @if ($row->owed->onBill)<span class="soon">on bill {{ $row->owed->onBill }} already</span>@endif
                         <x-why :field="$row->key()" />
                     </td>
                     <td class="n">{{ $print->amount($row->quantity) }}</td>

@@ -44,7 +44,12 @@
                             <td class="num tight">
                                 <a href="{{ route('purchases.show', $line->orderId) }}">{{ $line->number }}</a>
                             </td>
-                            <td>{{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span></td>
+                            <td>
+                                {{ $line->item }} <span class="sub">{{ $line->itemNumber }}</span>
+                                @if ($line->onBill)
+                                    <span class="sub">· on bill {{ $line->onBill }}, to be looked at</span>
+                                @endif
+                            </td>
                             <td class="n">{{ $print->amount($line->owed) }}</td>
                             <td>{{ $line->unit }}</td>
                             <td class="n">{{ $print->price($line->price) }}</td>

@@ -264,3 +264,33 @@ it(
         }
     },
 );
+
+it('brings open purchases along as far as they are: lines under a head, drafts that bring nothing', function () {
+    $supplier = App\Models\Supplier::query()->orderBy('id')->value('number');
+    $head = "number,line,supplier,item,quantity,price,expected_on,state,reference\n";
+    expect($this->shop->import(['purchases.csv' => $head
+        ."P-41,1,{$supplier},FOOT-1,40,0.9,2026-12-04,confirmed,C-1\n"
+        ."P-41,2,{$supplier},BOLT-8,80,2.3,2026-12-07,confirmed,C-1\n"
+        ."P-42,,{$supplier},GATE-40,10,11,2026-12-09,draft,\n"]))->toBe([]);
+    $lines = App\Models\PurchaseLine::query()->with('order')->whereIn('number', ['P-41/1', 'P-41/2', 'P-42'])
+        ->orderBy('id')->get();
+    expect($lines->map(fn ($line): array => [
+        $line->number,
+        $line->order->number,
+        $line->order->state->value,
+        $line->is_open,
+        $line->order->supplier_reference,
+    ])->all())->toBe([
+        ['P-41/1', 'P-41', 'confirmed', true, 'C-1'],
+        ['P-41/2', 'P-41', 'confirmed', true, 'C-1'],
+        ['P-42', 'P-42', 'draft', false, ''],
+    ])->and($this->shop->differencesWhenPlanned())->toBe([]);
+    $problems = implode(' ', $this->shop->import(['purchases.csv' => $head
+        ."P-41,3,{$supplier},FOOT-1,40,0.9,2026-12-04,sent,\n"
+        ."P-43,1,{$supplier},FOOT-1,40,0.9,2026-12-04,sent,\n"
+        ."P-43,2,{$supplier},BOLT-8,40,0.9,2026-12-04,draft,\n"
+        ."P-44,,{$supplier},FOOT-1,40,0.9,2026-12-04,half,\n"]));
+    expect($problems)->toContain('P-41 is there already')
+        ->and($problems)->toContain('line 4, state: is another than in')
+        ->and($problems)->toContain("'half' must be one of: draft, sent, confirmed");
+});

@@ -1,10 +1,15 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Cover\CoverBy;
 use App\Models\Booking;
 use App\Models\Lot;
+use App\Models\Order;
 use App\Models\PurchaseLine;
 use App\Models\Supplier;
+use App\Planner\KeepUp;
+use App\Planner\PlanRound;
+use App\Queries\Board\EffectOf;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use KeepPace\Core\Purchasing\PurchaseState;
@@ -134,4 +139,32 @@ it('takes a line in the unit it was ordered in', function () {
         ->assertSessionHasNoErrors();
     expect((float) $line->refresh()->received_quantity)->toBe(2 * $sheets->p / $sheets->q)
         ->and($this->shop->differencesWhenPlanned())->toBe([]);
+});
+
+it('says whose promise a short delivery breaks, and names nobody whose date has slack (W7)', function () {
+    DB::table('balances')->where('item_id', $this->shop->item('FOOT-1')->id)->delete();
+    $feet = $this->shop->purchase('P-1', 'FOOT-1', '80', '2026-11-26');
+    $made = function (string $promised): array {
+        $line = $this->shop->customerOrder(['TRAY-40' => '10'], $promised);
+        $this->shop->cover($line, CoverBy::NewOrder);
+
+        return [$line, Order::query()->latest('id')->firstOrFail()];
+    };
+    [$near, $first] = $made('2026-12-09');
+    [$far] = $made('2027-02-26');
+    app(PlanRound::class)->handle();
+    ($this->come)([$feet->id => ['quantity' => '12', 'rest' => 'day', 'rest_on' => '2026-12-21']])
+        ->assertSessionHasNoErrors();
+    $booking = Booking::query()->latest('id')->firstOrFail();
+    app(PlanRound::class)->handle();
+    $says = EffectOf::booking($booking->id)->says();
+    expect($says)->toContain("{$first->number} (")->and($says)->toContain('becomes late by it.')
+        ->and($says)->toContain("{$near->number}/10, promised 9 Dec, is finished ")
+        ->and($says)->not->toContain($far->number);
+    // taken back, the promise holds again
+    $this->shop->reverse($booking);
+    $feet->refresh()->update(['expected_on' => '2026-11-26']);
+    app(KeepUp::class)->handle(true);
+    expect((int) DB::table('plan_orders')->where('plan_id', 1)->where('order_id', $first->id)->value('late_minutes'))
+        ->toBeLessThanOrEqual(0);
 });
