@@ -21,6 +21,8 @@ function mainPages(): array
         'rank' => '/rank',
         'shortages' => '/shortages',
         'purchases' => '/purchases',
+        'bills' => '/bills',
+        'not billed' => '/not-billed',
         'board' => '/board',
         'late orders' => '/late',
         'dispatch list' => '/dispatch/1?days=30',

@@ -77,7 +77,7 @@ final readonly class Dock
                 'promised_on' => app(WorkedDays::class)->from(
                     CarbonImmutable::parse($line->expected_on)->addDays(4),
                 ),
-                'price' => null,
+                'price' => '18.50',
             ]],
             $this->staff->signs(Role::Sales),
         );

@@ -3,6 +3,7 @@
 namespace App\Queries\Billing;
 
 use App\Reading\Row;
+use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -46,18 +47,33 @@ final readonly class NotBilled
             ->join('suppliers AS s', 's.id', 'o.supplier_id')
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->joinSub(self::came($day), 'm', 'm.purchase_line_id', 'l.id')
-            ->leftJoinSub(self::settled($day), 'e', 'e.purchase_line_id', 'l.id')
             ->when($supplier !== null, fn (Builder $query) => $query->where('o.supplier_id', $supplier))
-            ->whereRaw('m.quantity <> COALESCE(e.quantity, 0)')
             ->orderBy('s.name')
             ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'o.supplier_id', 's.name AS supplier'])
             ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit'])
-            ->selectRaw('m.quantity - COALESCE(e.quantity, 0) AS owed')
             ->selectSub(self::onBills(), 'on_bill');
+        $day >= When::today()->toDateString() ? self::now($lines) : self::then($lines, $day);
 
         return Row::all($lines, self::from(...));
+    }
+
+    /** As the lines stand: of a year's lines few are not billed. */
+    private static function now(Builder $lines): void
+    {
+        $lines
+            ->whereRaw('l.received_quantity <> l.unpaid_quantity + l.billed_quantity')
+            ->selectRaw('l.received_quantity - l.unpaid_quantity - l.billed_quantity AS owed');
+    }
+
+    /** As it was booked by the end of a day. */
+    private static function then(Builder $lines, string $day): void
+    {
+        $lines
+            ->joinSub(self::came($day), 'm', 'm.purchase_line_id', 'l.id')
+            ->leftJoinSub(self::settled($day), 'e', 'e.purchase_line_id', 'l.id')
+            ->whereRaw('m.quantity <> COALESCE(e.quantity, 0)')
+            ->selectRaw('m.quantity - COALESCE(e.quantity, 0) AS owed');
     }
 
     private static function from(Row $row): self

@@ -56,7 +56,10 @@ final readonly class FlowPage
         $start = Row::first($free, fn (Row $row): BigDecimal => $row->decimal('quantity')) ?? BigDecimal::zero();
         $flow = StockFlow::of($start, BigDecimal::of($item->safety_stock), $events);
 
-        $moves = StockList::movements($item->id, 0);
+        // what is only revalued, or blocked and set free, neither comes nor goes
+        $moves = StockList::movements($item->id, 0)
+            ->filter(fn (Movement $move): bool => ! $move->signed->isZero())
+            ->values();
 
         return new self(
             $item,

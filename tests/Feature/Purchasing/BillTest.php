@@ -210,6 +210,9 @@ it('tells what was not billed at the end of any day', function () {
     expect(($this->owed)($this->gates, '2026-11-23'))->toBe(['0', 0])
         ->and(($this->owed)($this->gates, '2026-11-24'))->toBe(['40', 320000])
         ->and(($this->owed)($this->gates, '2026-11-25'))->toBe(['25', 200000]);
+    // the same by what was booked as by what stands on the line
+    $this->travelTo('2026-11-27 10:00:00');
+    expect(($this->owed)($this->gates, '2026-11-26'))->toBe(($this->owed)($this->gates, '2026-11-27'));
     $page = $this->actingAs($this->shop->as(Role::CostClerk))->get('/not-billed?on=2026-11-24');
     $page->assertSee('200.00')->assertSee($this->supplier->name);
     $this->get('/not-billed?on=never')->assertOk()->assertSee('is no day');
