@@ -61,6 +61,18 @@ final readonly class Step
      */
     public function suppliedAt(int $materialAt, array $afterJobs): self
     {
+        return $this->with($materialAt, $afterJobs, $this->heldBackTo);
+    }
+
+    /** Not begun before a minute, though it could be. */
+    public function heldBack(int $to): self
+    {
+        return $this->with($this->materialAt, $this->afterJobs, $to);
+    }
+
+    /** @param  list<int>  $afterJobs */
+    private function with(int $materialAt, array $afterJobs, int $heldBackTo): self
+    {
         return new self(
             $this->id,
             $this->workCentre,
@@ -81,34 +93,7 @@ final readonly class Step
             $this->passOn,
             $this->pin,
             $this->lead,
-            $this->heldBackTo,
-        );
-    }
-
-    /** Not begun before a minute, though it could be. */
-    public function heldBack(int $to): self
-    {
-        return new self(
-            $this->id,
-            $this->workCentre,
-            $this->minutes,
-            $this->wait,
-            $this->move,
-            $this->materialAt,
-            $this->afterJobs,
-            $this->started,
-            $this->setup,
-            $this->setupNeedsMaterial,
-            $this->setupWithRun,
-            $this->unbroken,
-            $this->family,
-            $this->size,
-            $this->crewing,
-            $this->alternatives,
-            $this->passOn,
-            $this->pin,
-            $this->lead,
-            $to,
+            $heldBackTo,
         );
     }
 }

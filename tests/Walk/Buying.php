@@ -3,7 +3,13 @@
 namespace Tests\Walk;
 
 use App\Access\Role;
+use App\Actions\Billing\AcceptBill;
+use App\Actions\Billing\EnterBill;
+use App\Actions\Billing\RefuseBill;
+use App\Actions\Billing\TypedBill;
+use App\Actions\Billing\TypedBillLine;
 use App\Actions\Cover\TieLine;
+use App\Actions\Purchasing\AnswerOver;
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\CancelPurchase;
 use App\Actions\Purchasing\LineToBuy;
@@ -19,12 +25,18 @@ use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ReserveComing;
 use App\Models\Balance;
+use App\Models\Bill;
 use App\Models\Booking;
 use App\Models\CustomerOrderLine;
 use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Models\Question;
 use App\Models\Supplier;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\SpreadBy;
+use KeepPace\Core\Purchasing\Holds;
+use KeepPace\Core\Purchasing\OverAnswer;
 use KeepPace\Core\Quantity\TypedQuantity;
 use Tests\Support\Shop;
 
@@ -40,6 +52,9 @@ final readonly class Buying
     /** @return array<string, \Closure(): ?Booking> by name */
     public function deeds(): array
     {
+        // more than that is not taken before somebody says so
+        Supplier::query()->update(['over_percent' => 20]);
+
         return [
             'put down to buy' => $this->putDown(...),
             'send a purchase' => $this->send(...),
@@ -51,6 +66,10 @@ final readonly class Buying
             'goods in on a purchase' => $this->goodsIn(...),
             'send back' => $this->back(...),
             'buy for a line' => $this->forLine(...),
+            'more than ordered' => $this->over(...),
+            'a bill comes' => $this->bill(...),
+            'a bill is accepted' => $this->accept(...),
+            'a bill goes back' => $this->refuse(...),
             'keep what comes' => $this->forOrder(...),
         ];
     }
@@ -137,6 +156,59 @@ final readonly class Buying
             ),
             $this->shop->sign(Role::Storekeeper, 'walk'),
         );
+    }
+
+    private function over(): ?Booking
+    {
+        $question = Question::query()->where('kind', Question::OVER)->whereNull('answered_at')->first();
+
+        return $question === null ? null : app(AnswerOver::class)->handle(
+            $question->id,
+            OverAnswer::cases()[mt_rand(0, 2)],
+            $this->shop->sign(Role::Buyer, 'walk'),
+        );
+    }
+
+    /** Now and then for more than came, dearer, or with freight. */
+    private function bill(): ?Booking
+    {
+        $line = PurchaseLine::query()
+            ->with('order')
+            ->whereRaw('received_quantity > unpaid_quantity + billed_quantity')
+            ->inRandomOrder(mt_rand())
+            ->first();
+        if ($line === null) {
+            return null;
+        }
+        $price = (string) BigDecimal::of($line->price)->plus(BigDecimal::of(mt_rand(-2, 9))->dividedBy(100, 2));
+        $rows = [TypedBillLine::goods('lines', $line->id, (string) mt_rand(1, 12), null, ltrim($price, '-'))];
+        if (mt_rand(0, 2) === 0) {
+            $rows[] = TypedBillLine::charge('charges', 'freight', mt_rand(1, 900), SpreadBy::cases()[mt_rand(0, 4)]);
+        }
+        $typed = new TypedBill($line->order->supplier_id, 'W-'.mt_rand(), '2026-11-24', null, null, $rows);
+
+        return app(EnterBill::class)->handle([$typed], $this->shop->sign(Role::CostClerk, 'walk'));
+    }
+
+    private function accept(): ?Booking
+    {
+        $bill = Bill::query()->with('lines')->where('state', 'open')->inRandomOrder(mt_rand())->first();
+        $holds = mt_rand(0, 2) === 0 ? Holds::Ours : Holds::Theirs;
+
+        return $bill === null ? null : app(AcceptBill::class)->handle(
+            $bill->id,
+            $bill->version,
+            array_fill_keys($bill->lines->pluck('id')->all(), $holds),
+            $this->shop->sign(Role::CostClerk, 'walk'),
+        );
+    }
+
+    private function refuse(): ?Booking
+    {
+        $bill = mt_rand(0, 3) > 0 ? null : Bill::query()->where('state', 'open')->inRandomOrder(mt_rand())->first();
+
+        return $bill === null ? null : app(RefuseBill::class)
+            ->handle($bill->id, $bill->version, $this->shop->sign(Role::CostClerk, 'walk'));
     }
 
     private function forLine(): ?Booking
