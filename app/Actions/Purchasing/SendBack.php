@@ -11,7 +11,6 @@ use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Item;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Purchasing\PurchaseRefused;
@@ -42,7 +41,9 @@ final class SendBack
         $order = $held->purchaseOrder($line->purchase_order_id)->load('supplier');
         $ledger->stock->read([$found->key()]);
         $amount = $found->item->quantity($typed->quantity)->amount;
-        self::assertCame($line, $found->item, $amount);
+        if ($found->item_id !== $line->item_id) {
+            throw PurchaseRefused::otherItem($line->number);
+        }
         WayBack::move($ledger, $line, $found->item, $amount, $found->key(), $signed->reason);
         $ledger->covers->assertStillThere($found->item, $amount);
         $ledger->kept->assertThere($found->item);
@@ -53,18 +54,6 @@ final class SendBack
                 ."{$order->supplier->name} on {$line->number}: {$signed->reason}. "
                 .($typed->isReplaced ? 'Others come.' : 'No others come.'),
         );
-    }
-
-    /** @throws Refused */
-    private static function assertCame(PurchaseLine $line, Item $item, BigDecimal $amount): void
-    {
-        if ($item->id !== $line->item_id) {
-            throw PurchaseRefused::otherItem($line->number);
-        }
-        if ($amount->isGreaterThan($line->received_quantity)) {
-            $came = Amount::plain($line->received_quantity)." {$item->unit->code}";
-            throw PurchaseRefused::moreThanCame($line->number, $came, Amount::plain($amount));
-        }
     }
 
     /** What is not sent again is no longer wanted. */

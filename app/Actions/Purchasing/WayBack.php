@@ -7,6 +7,8 @@ use App\Books\Ledger;
 use App\Models\Item;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Purchasing\PurchaseRefused;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
@@ -17,6 +19,7 @@ use KeepPace\Core\Stock\StockKey;
  */
 final class WayBack
 {
+    /** @throws PurchaseRefused when less came than is to go */
     public static function move(
         Ledger $ledger,
         PurchaseLine $line,
@@ -25,6 +28,10 @@ final class WayBack
         StockKey $from,
         string $reason = '',
     ): void {
+        if ($quantity->isGreaterThan($line->received_quantity)) {
+            $came = Amount::plain($line->received_quantity)." {$item->unit->code}";
+            throw PurchaseRefused::moreThanCame($line->number, $came, Amount::plain($quantity));
+        }
         $worth = $ledger->moves->move(
             $item,
             $quantity,

@@ -2,6 +2,8 @@
 
 use App\Access\Role;
 use App\Actions\Purchasing\AnswerOver;
+use App\Actions\Purchasing\SendBack;
+use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Stock\ChangeCondition;
 use App\Models\Balance;
 use App\Models\Booking;
@@ -109,6 +111,18 @@ it('has the tolerance of the item with that supplier before the supplier\'s own'
     );
     $this->shop->comes($this->line, '44');
     expect(($this->lies)()['blocked'])->toBe(4.0);
+});
+
+it('gives no more back than still stands as come', function () {
+    $this->shop->comes($this->line, '44');
+    $free = Balance::query()->where('item_id', $this->line->item_id)->where('condition', 'free')
+        ->orderByDesc('quantity')->firstOrFail();
+    app(SendBack::class)->handle(
+        new TypedReturn($this->line->id, $free->id, '43', false),
+        $this->shop->sign(Role::Storekeeper, 'soft'),
+    );
+    expect(fn () => ($this->answer)(OverAnswer::GiveBack))->toThrow(Refused::class, '1 pc came on P-71, 2 cannot go')
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
 });
 
 it('blocks of the lots that came last', function () {
