@@ -10,6 +10,8 @@ use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\Question;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Amount;
 
@@ -143,17 +145,21 @@ final class Questions implements Book
         return $undone->isWhole ? Needs::orders($questions->pluck('order_id')) : Needs::nothing();
     }
 
+    /** What came beyond what is taken goes back with its line, or not at all: nobody could answer for a part. */
     public function against(Undone $undone): array
     {
-        return [];
+        return array_values($this->asked($undone)
+            ->filter(fn (Question $question): bool => $undone->parts((int) $question->purchase_line_id))
+            ->map(fn (): string => 'More came on a line than is taken, and that is not answered yet. Answer it '
+                .'first, or take all of that line back.')
+            ->all());
     }
 
     /** A reversed booking takes its questions with it, and opens again those it had answered. */
     public function reverse(Undone $undone): void
     {
         Question::query()
-            ->where('booking_id', $undone->booking->id)
-            ->whereNull('answered_at')
+            ->whereKey($this->asked($undone)->modelKeys())
             ->update([
                 'answered_at' => now(),
                 'answered_by' => $this->ledger->booking->user_id,
@@ -185,6 +191,21 @@ final class Questions implements Book
 
     public function flush(): void
     {
+    }
+
+    /**
+     * What it had asked and nobody has answered; of lines what was asked about these.
+     *
+     * @return Collection<int, Question>
+     */
+    private function asked(Undone $undone): Collection
+    {
+        return Question::query()
+            ->where('booking_id', $undone->booking->id)
+            ->whereNull('answered_at')
+            ->when(! $undone->isWhole, fn (Builder $query) => $query
+                ->whereIn('purchase_line_id', $undone->moves->pluck('purchase_line_id')->filter()))
+            ->get();
     }
 
     /** More than ordered, that it had answered, is open again. */

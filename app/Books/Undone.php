@@ -34,6 +34,21 @@ final readonly class Undone
                 ->doesntExist();
     }
 
+    /** Some of what came on a purchase line goes back, and some of it stays. */
+    public function parts(int $purchaseLine): bool
+    {
+        $stays = Move::query()
+            ->where('booking_id', $this->booking->id)
+            ->where('purchase_line_id', $purchaseLine)
+            ->where('quantity', '>', 0)
+            ->whereKeyNot($this->moves->modelKeys())
+            ->whereDoesntHave('reversedBy');
+
+        return ! $this->isWhole
+            && $this->moves->contains('purchase_line_id', $purchaseLine)
+            && $stays->exists();
+    }
+
     /** @param  Collection<int, Move>  $moves */
     public static function lines(Booking $booking, Collection $moves): self
     {

@@ -47,12 +47,16 @@ class BillLine extends Model
         return $this->belongsTo(PurchaseLine::class, 'purchase_line_id');
     }
 
-    /** Against what came and was agreed, as it stands now; null = it is a charge. */
-    public function compared(): ?BilledLine
+    /**
+     * Against what came and was agreed, as it stands now; null = it is a charge.
+     *
+     * @param  BigDecimal|null  $before  billed of its purchase line by earlier lines of the same bill
+     */
+    public function compared(?BigDecimal $before = null): ?BilledLine
     {
         return $this->purchase === null ? null : new BilledLine(
             $this->purchase->number,
-            $this->purchase->owed(),
+            $this->purchase->owed()->minus($before ?? BigDecimal::zero()),
             BigDecimal::of($this->purchase->price),
             BigDecimal::of($this->quantity),
             $this->cents,

@@ -73,6 +73,20 @@ final class CoverRefused extends Refused
         );
     }
 
+    /**
+     * @param  array<string, BigDecimal>  $limits  what is promised to nobody, by where
+     *
+     * @throws self naming the first that has less
+     */
+    public static function beyond(BigDecimal $asked, array $limits): void
+    {
+        foreach ($limits as $where => $limit) {
+            if ($asked->isGreaterThan($limit)) {
+                throw self::promised($asked, $limit, $where);
+            }
+        }
+    }
+
     public static function untied(): self
     {
         return self::because('This cover has been used up or untied already.');

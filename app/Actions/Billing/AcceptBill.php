@@ -10,14 +10,13 @@ use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
+use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Bill;
-use App\Models\BillLine;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Move;
 use Brick\Math\BigDecimal;
-use KeepPace\Core\Purchasing\BilledLine;
 use KeepPace\Core\Purchasing\BillRefused;
 use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Purchasing\Holds;
@@ -95,10 +94,10 @@ final class AcceptBill
         $toStock = self::onto($ledger, $more);
         $all = array_sum(array_column($more, 1));
         $bill->fill(['state' => BillState::Accepted, 'accepted_booking_id' => $ledger->booking->id]);
-        $ledger->says("Bill {$bill->number} of {$bill->supplier->name} accepted: ".self::euros($paid).' €'
-            .($paid === $bill->cents ? '' : ' of '.self::euros($bill->cents).' €').'. '
-            .($more === [] ? '' : self::euros($all).' € beyond the goods as they were taken in: '
-                .self::euros($toStock).' to stock, '.self::euros($all - $toStock).' variance.'));
+        $ledger->says("Bill {$bill->number} of {$bill->supplier->name} accepted: ".Said::euros($paid).' €'
+            .($paid === $bill->cents ? '' : ' of '.Said::euros($bill->cents).' €').'. '
+            .($more === [] ? '' : Said::euros($all).' € beyond the goods as they were taken in: '
+                .Said::euros($toStock).' to stock, '.Said::euros($all - $toStock).' variance.'));
     }
 
     /**
@@ -110,15 +109,16 @@ final class AcceptBill
     private static function taken(Bill $bill, array $holds): array
     {
         $taken = $wrong = [];
-        $owed = [];
+        $before = [];
         foreach ($bill->lines->whereNotNull('purchase_line_id') as $line) {
-            $compared = self::compared($line, $owed);
+            $id = (int) $line->purchase_line_id;
+            $compared = $line->compared($before[$id] ?? null) ?? throw new \LogicException('It is a charge.');
             try {
                 $hold = $holds[$line->id] ?? ($compared->isAsAgreed() ? Holds::Theirs : throw Refused::because(
                     'It differs: say whose figure holds.',
                 ));
                 $taken[$line->id] = $compared->taken($hold);
-                $owed[(int) $line->purchase_line_id] = $compared->owed->minus($taken[$line->id]->quantity);
+                $before[$id] = ($before[$id] ?? BigDecimal::zero())->plus($taken[$line->id]->quantity);
             } catch (Refused $refused) {
                 $wrong["holds.{$line->id}"] = $refused->getMessage();
             }
@@ -134,34 +134,11 @@ final class AcceptBill
     }
 
     /**
-     * A bill can have two lines of one purchase line: the second has what the first left.
-     *
-     * @param  array<int, BigDecimal>  $owed  still, by purchase line
-     */
-    private static function compared(BillLine $line, array $owed): BilledLine
-    {
-        $purchase = $line->purchase ?? throw new \LogicException('It is a charge.');
-
-        return new BilledLine(
-            $purchase->number,
-            $owed[$purchase->id] ?? $purchase->owed(),
-            BigDecimal::of($purchase->price),
-            BigDecimal::of($line->quantity),
-            $line->cents,
-        );
-    }
-
-    /**
      * @param  list<array{Received, int}>  $more  cents by what came
      * @return int of it to stock
      */
     private static function onto(Ledger $ledger, array $more): int
     {
         return $more === [] ? 0 : (new LaterValue($ledger, array_column($more, 0)))->add(array_column($more, 1));
-    }
-
-    private static function euros(int $cents): string
-    {
-        return number_format($cents / 100, 2);
     }
 }

@@ -14,6 +14,7 @@ use Carbon\CarbonImmutable;
 use KeepPace\Core\Costing\SpreadBy;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Purchasing\BillRefused;
+use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 
 /** Bills of suppliers in one file, CSV or JSON: a row a line, rows of one number and supplier are one bill. */
@@ -164,6 +165,6 @@ final class BillFile
 
     private static function cents(string $euros): int
     {
-        return BigDecimal::of($euros)->multipliedBy(100)->toInt();
+        return Cents::of(BigDecimal::one(), $euros);
     }
 }

@@ -54,13 +54,13 @@ final class EnterBill
         $rows = self::rows($typed);
         $cents = array_sum(array_column($rows, 'cents'));
         if ($typed->total !== null && $typed->total !== $cents) {
-            throw BillRefused::otherTotal(self::euros($cents), self::euros($typed->total));
+            throw BillRefused::otherTotal(Said::euros($cents), Said::euros($typed->total));
         }
         $bill = self::entered($typed, $supplier, $cents);
         $bill->lines()->createMany($rows);
         $ledger->concernsBill($bill);
 
-        return "Bill {$bill->number} of {$supplier->name}, ".self::euros($cents).' €, of '
+        return "Bill {$bill->number} of {$supplier->name}, ".Said::euros($cents).' €, of '
             .Said::day($bill->billed_on).': '.count($rows).(count($rows) === 1 ? ' line.' : ' lines.');
     }
 
@@ -143,10 +143,5 @@ final class EnterBill
             'typed_price' => $line->price,
             'cents' => Cents::of(BigDecimal::of($line->quantity), $line->price),
         ];
-    }
-
-    private static function euros(int $cents): string
-    {
-        return number_format($cents / 100, 2);
     }
 }

@@ -91,12 +91,7 @@ final class TieLine
         BigDecimal $gives,
     ): BigDecimal {
         $amount = $line->item->quantity($typed)->amount;
-        $limits = [$supply => $gives, "line {$line->position}" => $line->uncovered()];
-        foreach ($limits as $where => $limit) {
-            if ($amount->isGreaterThan($limit)) {
-                throw CoverRefused::promised($amount, $limit, $where);
-            }
-        }
+        CoverRefused::beyond($amount, [$supply => $gives, "line {$line->position}" => $line->uncovered()]);
 
         return $amount;
     }

@@ -80,16 +80,28 @@ final class AnswerOver
         );
     }
 
-    /** @return Collection<int, Move> by which they came */
+    /**
+     * By which they came: the last of their line, for the whole of a delivery may have been booked in blocked.
+     *
+     * @return Collection<int, Move>
+     */
     private static function moves(Question $question): Collection
     {
-        return Move::query()
+        $left = BigDecimal::of($question->quantity);
+        $moves = Move::query()
             ->where('booking_id', $question->booking_id)
             ->where('purchase_line_id', $question->purchase_line_id)
             ->where('to_condition', Condition::Blocked->value)
             ->where('quantity', '>', 0)
-            ->orderBy('id')
+            ->orderByDesc('id')
             ->get();
+
+        return $moves->filter(function (Move $move) use (&$left): bool {
+            $isOver = $left->isPositive();
+            $left = $left->minus($move->quantity);
+
+            return $isOver;
+        })->reverse()->values();
     }
 
     /**

@@ -7,6 +7,7 @@ use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
+use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -43,7 +44,7 @@ final class AddLateCost
                 }
                 $shares = SpreadOver::receipts($cents, $by, $received);
                 $toStock = (new LaterValue($ledger, array_column($shares, 0)))->add(array_column($shares, 1));
-                $euros = fn (int $part): string => number_format($part / 100, 2);
+                $euros = Said::euros(...);
                 $ledger->says(
                     "{$euros($cents)} € late cost of booking {$receipt->id}, {$by->label()}: "
                         ."{$euros($toStock)} to stock, {$euros($cents - $toStock)} variance.",

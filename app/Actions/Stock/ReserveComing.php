@@ -48,12 +48,10 @@ final class ReserveComing
             throw PurchaseRefused::otherItem($purchase->number);
         }
         $amount = $component->item->quantity($typed)->amount;
-        $limits = [$purchase->number => $purchase->unpromised(), "order {$order->number}" => $component->untied()];
-        foreach ($limits as $where => $limit) {
-            if ($amount->isGreaterThan($limit)) {
-                throw CoverRefused::promised($amount, $limit, $where);
-            }
-        }
+        CoverRefused::beyond($amount, [
+            $purchase->number => $purchase->unpromised(),
+            "order {$order->number}" => $component->untied(),
+        ]);
         $ledger->bought->forPart($purchase, $component, $amount);
         $ledger->concerns($order);
         $ledger->concernsPurchase($held->purchaseOrder($purchase->purchase_order_id));

@@ -7,6 +7,7 @@ use App\Actions\Billing\TypedBillLine;
 use Brick\Math\BigDecimal;
 use Illuminate\Validation\Rules\Enum;
 use KeepPace\Core\Costing\SpreadBy;
+use KeepPace\Core\Quantity\Cents;
 
 /** A supplier's bill as it is typed from the paper. */
 class BillRequest extends DeedRequest
@@ -95,6 +96,6 @@ class BillRequest extends DeedRequest
 
     private static function cents(string $euros): int
     {
-        return BigDecimal::of($euros)->multipliedBy(100)->toInt();
+        return Cents::of(BigDecimal::one(), $euros);
     }
 }

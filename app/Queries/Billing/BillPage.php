@@ -51,10 +51,4 @@ final readonly class BillPage
     {
         return $this->lines->filter(fn (BillPageLine $line): bool => $line->differs())->count();
     }
-
-    /** Cents accepted. */
-    public function taken(): int
-    {
-        return (int) $this->lines->sum(fn (BillPageLine $line): int => $line->takenCents ?? 0);
-    }
 }

@@ -48,13 +48,7 @@ final readonly class BillPageLine
             $line->cents,
             $line->taken_cents,
             $purchase->item->unit->code ?? '',
-            $state === BillState::Open && $purchase !== null ? new BilledLine(
-                $purchase->number,
-                $purchase->owed()->minus($before),
-                BigDecimal::of($purchase->price),
-                BigDecimal::of($line->quantity),
-                $line->cents,
-            ) : null,
+            $state === BillState::Open ? $line->compared($before) : null,
         );
     }
 

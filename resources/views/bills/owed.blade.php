@@ -6,10 +6,7 @@
             {{ $print->money($page->total()) }} € of
             {{ $print->count($page->suppliers->count(), 'supplier', 'suppliers', 'nobody') }}, at the prices agreed now.
         </span>
-        <form class="ms-auto d-flex gap-2">
-            <x-day bare name="on" label="Another day" :value="''" />
-            <button class="btn btn-quiet btn-small" data-keep>Go</button>
-        </form>
+        <x-other-day />
     </div>
     @if ($wrong !== '')<p class="said not">{{ $wrong }}</p>@endif
     @if ($page->suppliers->isEmpty())

@@ -12,10 +12,7 @@
             {{ $print->count(count($list->goes), 'line goes', 'lines go', 'nothing goes') }}{{
                 $isToday ? '; what is overdue stands here too' : '' }}.
         </span>
-        <form class="ms-auto d-flex gap-2">
-            <x-day bare name="on" label="Another day" :value="''" />
-            <button class="btn btn-quiet btn-small" data-keep>Go</button>
-        </form>
+        <x-other-day />
     </div>
     @if ($wrong !== '')<p class="said not">{{ $wrong }}</p>@endif
     <div class="halves">

@@ -1,12 +1,14 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Bookings\ReverseLines;
 use App\Actions\Purchasing\AnswerOver;
 use App\Actions\Purchasing\SendBack;
 use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Stock\ChangeCondition;
 use App\Models\Balance;
 use App\Models\Booking;
+use App\Models\PurchaseLine;
 use App\Models\Question;
 use App\Models\SupplierItem;
 use Illuminate\Support\Facades\DB;
@@ -148,4 +150,38 @@ it('is answered once, by what becomes of it, while it lies there', function () {
     ($this->answer)(OverAnswer::Pay);
     expect(fn () => ($this->answer)(OverAnswer::GiveBack))
         ->toThrow(Refused::class, 'answered meanwhile: take and pay');
+});
+
+it('acts on what is beyond it alone where all of a delivery was booked in blocked', function () {
+    $this->shop->comes($this->line, '44', as: Condition::Blocked);
+    expect(($this->lies)()['blocked'])->toBe(44.0);
+    ($this->answer)(OverAnswer::Pay);
+    expect(($this->lies)())->toBe(['blocked' => 42.0, 'free' => $this->free + 2])
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
+});
+
+it('stays asked when another line of its delivery is taken back, and goes with its own', function () {
+    $gates = $this->shop->purchase('P-72', 'GATE-40', '10', '2026-12-03');
+    $this->actingAs($this->shop->as(Role::Storekeeper))->post('/goods-in', [
+        'token' => $this->shop->token(),
+        'form' => 'delivery',
+        'supplier' => $this->line->order->supplier_id,
+        'place_id' => $this->shop->place('STORES')->id,
+        'condition' => 'free',
+        'lines' => [$this->line->id => ['quantity' => '44'], $gates->id => ['quantity' => '10']],
+    ])->assertSessionHasNoErrors();
+    $booking = Booking::query()->latest('id')->firstOrFail();
+    $question = Question::query()->where('kind', Question::OVER)->sole();
+    $moves = fn (PurchaseLine $line): array => array_values(
+        $booking->moves()->where('purchase_line_id', $line->id)->where('quantity', '>', 0)->pluck('id')->all(),
+    );
+    $back = fn (array $ids): Booking => app(ReverseLines::class)
+        ->handle($booking->id, $ids, $this->shop->sign(Role::Supervisor, 'typing error'));
+    $back($moves($gates));
+    expect($question->refresh()->answered_at)->toBeNull();
+    expect(fn () => $back(array_slice($moves($this->line), 0, 1)))
+        ->toThrow(Refused::class, 'take all of that line back');
+    $back($moves($this->line));
+    expect($question->refresh()->answered_at)->not->toBeNull()
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
 });
