@@ -9,7 +9,7 @@
     </div>
     <x-form key="bill" :to="route('bills.store')">
         <input type="hidden" name="supplier" value="{{ $sheet->supplier->id }}">
-        <div class="actions align-items-end">
+        <div class="actions align-items-start">
             <x-field name="number" label="Their number" size="16" maxlength="60" />
             <x-day name="billed_on" label="Of" />
             <x-day name="due_on" label="Due" placeholder="not said" />
