@@ -21,6 +21,12 @@ it('shows demand, parts, stock and data', function () {
     );
     $this->browser->visit('/structures/14')->press('Change it in a draft')->see('It is whole.');
     $draft = $this->live->value('SELECT MAX(id) FROM structures');
+    // something came and is billed dearer than it was agreed
+    $this->live->php(<<<'PHP'
+        $line = $shop->purchase("P-71", "FOOT-1", "40", "2026-12-03");
+        $shop->comes($line, "40");
+        $shop->bill($line, "20", "81.5");
+        PHP)->wait();
     $pages = [
         '/promise',
         '/customer-orders',
@@ -41,6 +47,10 @@ it('shows demand, parts, stock and data', function () {
         '/goods-in',
         '/goods-in?supplier=1',
         '/chase',
+        '/bills',
+        '/bills/1',
+        '/bills/new?supplier=1',
+        '/not-billed',
         '/gate',
         '/suppliers/1/call',
         '/mails',
