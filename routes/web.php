@@ -376,6 +376,11 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/mails', [C\MailController::class, 'index'])->name('mails.index');
     Route::get('/mails/{mail}', [C\MailController::class, 'show'])->name('mails.show');
     Route::get('/mails/{mail}/paper.pdf', [C\MailController::class, 'paper'])->name('mails.paper');
+    Route::get('/the-suppliers', [C\StandInController::class, 'index'])->name('mails.suppliers');
+    Route::middleware('may:purchase')->group(function (): void {
+        Route::put('/the-suppliers', [C\StandInController::class, 'update'])->name('mails.go-by');
+        Route::post('/the-suppliers/{purchaseOrder}', [C\StandInController::class, 'store'])->name('mails.turn');
+    });
     Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])
         ->middleware('may:purchase')
         ->name('purchases.update');

@@ -4,19 +4,13 @@ namespace App\Demo;
 
 use App\Access\Role;
 use App\Actions\Billing\AcceptBill;
-use App\Actions\Billing\EnterBill;
-use App\Actions\Billing\TypedBill;
-use App\Actions\Billing\TypedBillLine;
 use App\Models\Bill;
-use App\Models\PurchaseLine;
 use App\Queries\Billing\NotBilled;
-use Brick\Math\RoundingMode;
+use App\StandIn\Billing;
+use App\StandIn\Turn;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
-use KeepPace\Core\Costing\SpreadBy;
 use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Purchasing\Holds;
-use KeepPace\Core\Quantity\Amount;
 
 /**
  * What suppliers bill in the story: on Fridays all that came up to the week before, most of it as it was agreed. The
@@ -33,7 +27,7 @@ final class Bills
 
     private int $count = 2200;
 
-    public function __construct(private readonly EnterBill $enter, private readonly AcceptBill $accept)
+    public function __construct(private readonly Billing $suppliers, private readonly AcceptBill $accept)
     {
     }
 
@@ -64,41 +58,21 @@ final class Bills
             ->whereIn('lineId', $before)
             ->groupBy('supplierId');
         foreach ($came as $supplier => $lines) {
-            $this->tries->of(fn () => $this->enter->handle(
-                [$this->bill((int) $supplier, $lines, $today)],
-                $this->staff->signs(Role::CostClerk),
+            $number = ++$this->count;
+            $turn = match ($number % self::EVERY) {
+                1 => Turn::BillDearer,
+                2 => Turn::BillFreight,
+                default => Turn::Bill,
+            };
+            $signed = $this->staff->signs(Role::CostClerk);
+            $this->tries->of(fn () => $this->suppliers->bill(
+                (int) $supplier,
+                $lines->values(),
+                "R-{$number}",
+                $turn,
+                $signed,
             ));
         }
-    }
-
-    /** @param  Collection<int, NotBilled>  $lines */
-    private function bill(int $supplier, Collection $lines, CarbonImmutable $today): TypedBill
-    {
-        $number = ++$this->count;
-        $rows = array_values($lines->map(fn (NotBilled $line, int $i): TypedBillLine => TypedBillLine::goods(
-            'lines',
-            $line->lineId,
-            Amount::plain($line->owed),
-            PurchaseLine::query()->with('item.unit')->findOrFail($line->lineId)->item->unit->code,
-            $number % self::EVERY === 1 && $i === $lines->keys()->first() ? self::dearer($line) : (string) $line->price,
-        ))->all());
-        if ($number % self::EVERY === 2) {
-            $rows[] = TypedBillLine::charge('charges', 'freight', 4850, SpreadBy::Value);
-        }
-
-        return new TypedBill(
-            $supplier,
-            "R-{$number}",
-            $today->subDays(1)->toDateString(),
-            $today->addDays(29)->toDateString(),
-            null,
-            $rows,
-        );
-    }
-
-    private static function dearer(NotBilled $line): string
-    {
-        return (string) $line->price->multipliedBy('1.03')->toScale(4, RoundingMode::HALF_UP);
     }
 
     /** @return array<int, Holds> theirs, where all of it is here */

@@ -7,12 +7,11 @@ use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Purchasing\SendPurchase;
-use App\Actions\Purchasing\TypedLine;
 use App\Actions\Purchasing\TypedSending;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
-use Brick\Math\BigDecimal;
-use Brick\Math\RoundingMode;
+use App\StandIn\Answering;
+use App\StandIn\Turn;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Purchasing\PurchaseState;
 
@@ -22,9 +21,6 @@ use KeepPace\Core\Purchasing\PurchaseState;
  */
 final class Buyer
 {
-    /** Of so many orders one is answered with another price, and one with another quantity or day. */
-    private const EVERY = 9;
-
     private Staff $staff;
 
     private Tries $tries;
@@ -33,7 +29,7 @@ final class Buyer
         private readonly RaisePurchases $raise,
         private readonly SendPurchase $send,
         private readonly AnswerPurchase $answer,
-        private readonly WorkedDays $days,
+        private readonly Answering $suppliers,
     ) {
     }
 
@@ -87,40 +83,8 @@ final class Buyer
             ->where('sent_on', '<', CarbonImmutable::now()->toDateString())
             ->get();
         foreach ($sent as $order) {
-            $this->tries->of(fn () => $this->answer->handle(
-                $order->id,
-                $order->version,
-                $this->said($order),
-                'C-'.(4000 + $order->id * 7),
-                $this->staff->signs(Role::Buyer),
-            ));
+            $turn = Turn::answerTo($order->id);
+            $this->tries->of(fn () => $this->suppliers->handle($order, $turn, $this->staff->signs(Role::Buyer)));
         }
-    }
-
-    /** @return array<int, TypedLine> by line */
-    private function said(PurchaseOrder $order): array
-    {
-        $lines = [];
-        $today = CarbonImmutable::now()->toDateString();
-        foreach ($order->lines()->with('item')->get() as $line) {
-            $on = max($line->expected_on, $this->days->from(CarbonImmutable::parse($today)->addDay()));
-            $lines[$line->id] = match ($order->id % self::EVERY) {
-                2 => new TypedLine((string) $line->asTyped($line->wanted()), self::dearer($line), $on),
-                5 => new TypedLine(
-                    (string) $line->asTyped($line->wanted()),
-                    $line->price,
-                    $this->days->from(CarbonImmutable::parse($on)->addDay()),
-                ),
-                default => new TypedLine((string) $line->asTyped($line->wanted()), $line->price, $on),
-            };
-        }
-
-        return $lines;
-    }
-
-    /** Two per cent more. */
-    private static function dearer(PurchaseLine $line): string
-    {
-        return (string) BigDecimal::of($line->price)->multipliedBy('1.02')->toScale(4, RoundingMode::HALF_UP);
     }
 }

@@ -5,6 +5,7 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Access\Roles;
 use App\Models\Person;
+use App\StandIn\StandIn;
 
 /** The people of the demo, one for each role, with a password that is told at the login. */
 final class People
@@ -29,6 +30,7 @@ final class People
             ]);
             $person->setRoles(Roles::of($role));
         }
+        StandIn::make();
     }
 
     /** @return array<string, Person> who has it, by role */

@@ -24,6 +24,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property \Carbon\CarbonImmutable|null $locked_at nobody gets in by this login
  * @property bool $must_change the password was given by somebody else
  * @property bool $is_demo has the demo's password
+ * @property string|null $stands_in for the suppliers of the demo: by 'hand' or by the 'clock'; null = for nobody
  * @property string|null $badge
  * @property string|null $remember_token
  * @property int $version of who works where

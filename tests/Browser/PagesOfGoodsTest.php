@@ -54,6 +54,7 @@ it('shows demand, parts, stock and data', function () {
         '/gate',
         '/suppliers/1/call',
         '/mails',
+        '/the-suppliers',
         '/coming-and-going',
         '/coming-and-going/1',
         '/questions',

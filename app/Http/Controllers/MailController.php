@@ -7,6 +7,8 @@ use App\Models\Mail;
 use App\Papers\PurchasePaper;
 use App\Queries\Purchasing\ListedMail;
 use App\Shop\PurchaseSheet;
+use App\StandIn\OpenOrder;
+use App\StandIn\StandIn;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
@@ -16,12 +18,15 @@ class MailController extends Controller
 {
     public function index(): View
     {
-        return view('mails.index', ['mails' => ListedMail::all()]);
+        return view('mails.index', ['mails' => ListedMail::all(), 'isDemo' => StandIn::person() !== null]);
     }
 
     public function show(int $mail): View
     {
-        return view('mails.show', ['mail' => Mail::query()->with('order.supplier')->findOrFail($mail)]);
+        $found = Mail::query()->with('order.supplier')->findOrFail($mail);
+        $open = StandIn::person() === null ? null : OpenOrder::find($found->purchase_order_id);
+
+        return view('mails.show', ['mail' => $found, 'turns' => $open?->turns() ?? []]);
     }
 
     /** The paper that was in it, as it was. */

@@ -96,6 +96,12 @@ final readonly class NotBilled
         );
     }
 
+    /** It is owed, and stands on no bill that is to be looked at. */
+    public function canBeBilled(): bool
+    {
+        return $this->owed->isPositive() && $this->onBill === null;
+    }
+
     private static function onBills(): Builder
     {
         return DB::table('bill_lines AS bl')

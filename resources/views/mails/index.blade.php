@@ -2,7 +2,11 @@
     <div class="head">
         <h1>Mail out</h1>
         <span class="say">{{ $print->count($mails->count, 'mail', 'mails', 'No mail') }} went to suppliers.</span>
-        <a class="ms-auto" href="{{ route('purchases.index') }}">Purchases</a>
+        <span class="ms-auto"></span>
+        @if ($isDemo)
+            <a href="{{ route('mails.suppliers') }}">The suppliers of the demo</a>
+        @endif
+        <a href="{{ route('purchases.index') }}">Purchases</a>
     </div>
     @if ($mails->rows->isEmpty())
         <div class="none">Nothing was sent by mail.</div>

@@ -9,12 +9,16 @@
         <a href="{{ route('purchases.show', $mail->purchase_order_id) }}">Purchase {{ $mail->order->number }}</a>
     </div>
     <p class="sub">
-        No mail leaves this house from here: what is sent is kept, to be looked at. What is answered is typed on the
-        purchase's page.
+        No mail leaves this house from here: what is sent is kept, to be looked at. What is answered is typed on
+        <a href="{{ route('purchases.show', $mail->purchase_order_id) }}">the purchase's page</a>.
     </p>
     @can('see-money')
         <pre class="letter">{{ $mail->body }}</pre>
     @else
         <div class="none">Its words tell prices; the paper in it is without.</div>
     @endcan
+    @if ($turns !== [])
+        <h2>What {{ $mail->order->supplier->name }} does</h2>
+        @include('stand-in.turns', ['turns' => $turns, 'id' => $mail->purchase_order_id])
+    @endif
 </x-layout>

@@ -35,6 +35,7 @@ use App\Models\Supplier;
 use App\Planner\PlanRound;
 use App\Settings\Settings;
 use App\Shop\Ties;
+use App\StandIn\StandIn;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -59,6 +60,7 @@ beforeEach(fn () => config(['pace.planner' => 'beside']));
  *     field: string,
  *     says: string,
  *     no: Role,
+ *     by?: int,
  * }
  */
 function deed(object $test, string $name): array
@@ -658,6 +660,33 @@ function deed(object $test, string $name): array
             'field' => 'lines.'.$order->lines[0]->id,
             'says' => 'cannot come before today',
         ])($bought()),
+        'let a supplier answer' => (function (int $order): array {
+            return [
+                'by' => StandIn::make()->id, // signs it, whoever sends it
+                'role' => Role::Buyer,
+                'method' => 'post',
+                'uri' => "/the-suppliers/{$order}",
+                'no' => Role::Operator,
+                'data' => ['turn' => 'two-weeks'],
+                'bad' => ['turn' => 'bill'],
+                'field' => 'refused',
+                'says' => 'Nothing stands on it',
+            ];
+        })($bought()->id),
+        'let the suppliers go by the clock' => (function (): array {
+            StandIn::make();
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'put',
+                'uri' => '/the-suppliers',
+                'no' => Role::Operator,
+                'data' => ['go_by' => 'clock'],
+                'bad' => ['go_by' => 'hand'],
+                'field' => 'go_by',
+                'says' => 'They go by hand already',
+            ];
+        })(),
         'answer more than was ordered' => (function () use ($shop): array {
             $line = $shop->purchase('P-9', 'FOOT-1', '40', '2026-12-10');
             $line->order->supplier->update(['over_percent' => 5]);
@@ -1666,6 +1695,8 @@ const DEEDS = [
     'send a purchase',
     'answer a purchase',
     'settle an answer',
+    'let a supplier answer',
+    'let the suppliers go by the clock',
     'change a purchase order',
     'cancel a purchase order',
     'buy of another supplier',
@@ -1866,7 +1897,8 @@ it('books a deed, once however often its form is sent, and the books agree', fun
     $first->assertSessionHasNoErrors()->assertSessionHas('done');
     $after = books();
     expect(Booking::query()->count())->toBe($bookings + 1)
-        ->and(Booking::query()->latest('id')->first()->user_id)->toBe($this->shop->as($deed['role'])->id);
+        ->and(Booking::query()->latest('id')->first()->user_id)
+        ->toBe($deed['by'] ?? $this->shop->as($deed['role'])->id);
     $send()->assertSessionHasNoErrors()->assertSessionHas('done', session('done'));
     expect(books())->toBe($after)->and($this->shop->differencesWhenPlanned())->toBe([]);
 })->with(DEEDS);
