@@ -329,6 +329,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/purchases', [C\PurchaseController::class, 'store'])
         ->middleware('may:purchase')
         ->name('purchases.store');
+    Route::post('/orders/{order}/purchases', [C\WordsController::class, 'store'])
+        ->middleware('may:purchase')
+        ->name('orders.buy');
     Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->name('purchases.show');
     Route::get('/purchases/{purchaseOrder}/paper.pdf', [C\PurchasePaperController::class, 'show'])
         ->name('purchases.paper');

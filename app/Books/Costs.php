@@ -39,20 +39,21 @@ final class Costs implements Book
         return [];
     }
 
-    /** Cost is taken back but for what lines reversed one by one took back already; of a line only its material is. */
+    /** Cost is taken back but for what lines reversed one by one took back already; of a line only its goods are. */
     public function reverse(Undone $undone): void
     {
         if (! $undone->isWhole) {
-            $this->materialBack($undone);
+            $this->goodsBack($undone);
 
             return;
         }
         $before = $this->linesBefore($undone);
         foreach ($undone->booking->costEntries as $entry) {
             $cents = $entry->cents;
-            if ($entry->kind === CostKind::Material->value && isset($before[$entry->order_id])) {
-                $done = $cents > 0 ? min($cents, $before[$entry->order_id]) : max($cents, $before[$entry->order_id]);
-                $before[$entry->order_id] -= $done;
+            $was = $before[$entry->kind][$entry->order_id] ?? null;
+            if ($was !== null) {
+                $done = $cents > 0 ? min($cents, $was) : max($cents, $was);
+                $before[$entry->kind][$entry->order_id] -= $done;
                 $cents -= $done;
             }
             $this->enter($entry->order_id, $entry->kind, -$cents, $entry->order_step_id);
@@ -83,17 +84,19 @@ final class Costs implements Book
         }
     }
 
-    private function materialBack(Undone $undone): void
+    private function goodsBack(Undone $undone): void
     {
-        foreach (self::intoOrders($undone->moves) as $order => $cents) {
-            $this->enter($order, CostKind::Material->value, -$cents, null);
+        foreach (self::intoOrders($undone->moves) as $kind => $sums) {
+            foreach ($sums as $order => $cents) {
+                $this->enter($order, $kind, -$cents, null);
+            }
         }
     }
 
     /**
-     * Material, in cents by order, that lines reversed one by one took back before.
+     * Goods, in cents by kind and order, that lines reversed one by one took back before.
      *
-     * @return array<int, int>
+     * @return array<string, array<int, int>>
      */
     private function linesBefore(Undone $undone): array
     {
@@ -102,24 +105,38 @@ final class Costs implements Book
             ->where('booking_id', '<>', $this->ledger->booking->id)
             ->get();
 
-        return array_map(fn (int $cents): int => -$cents, self::intoOrders($back));
+        return array_map(
+            fn (array $sums): array => array_map(fn (int $cents): int => -$cents, $sums),
+            self::intoOrders($back),
+        );
     }
 
     /**
      * @param  iterable<Move>  $moves
-     * @return array<int, int> cents of material they put into orders, by order; below zero out of it
+     * @return array<string, array<int, int>> cents of goods they put into orders, by kind and order; below zero out
      */
     private static function intoOrders(iterable $moves): array
     {
         $place = Place::end(PlaceKind::Order)->id;
         $sums = [];
         foreach ($moves as $move) {
-            if ($move->component_id !== null && $move->order_id !== null) {
+            $kind = self::kindOf($move);
+            if ($kind !== null && $move->order_id !== null) {
                 $cents = $move->to_place_id === $place ? $move->value : -$move->value;
-                $sums[$move->order_id] = ($sums[$move->order_id] ?? 0) + $cents;
+                $sums[$kind->value][$move->order_id] = ($sums[$kind->value][$move->order_id] ?? 0) + $cents;
             }
         }
 
         return $sums;
+    }
+
+    /** What a move puts into the cost of an order; null = what it gave, which another book takes back. */
+    private static function kindOf(Move $move): ?CostKind
+    {
+        return match (true) {
+            $move->component_id !== null => CostKind::Material,
+            $move->purchase_line_id !== null => CostKind::Bought,
+            default => null,
+        };
     }
 }

@@ -140,6 +140,20 @@ final class Moves implements Book
     }
 
     /**
+     * A cost known later of what was bought for an order alone.
+     *
+     * @param  int  $cents  below zero for a credit
+     */
+    public function cost(Item $item, int $cents, int $order, int $purchase): void
+    {
+        if ($cents !== 0) {
+            $ends = [End::outside($purchase), End::costOf($order, $purchase)];
+            [$from, $to] = $cents > 0 ? $ends : array_reverse($ends);
+            $this->moves[] = $this->row($item, BigDecimal::zero(), abs($cents), $from, $to, 0);
+        }
+    }
+
+    /**
      * Books the negative of an earlier move, out of and into the very layers it used.
      *
      * @param  End  $from  where the earlier one went

@@ -38,9 +38,12 @@ use KeepPace\Core\Purchasing\AnsweredLine;
  * @property string $billed_quantity
  * @property string $unpaid_quantity came, and is not to be paid
  * @property string|null $asked_for
+ * @property string $words what it is, where no item says it
+ * @property int|null $cost_order_id order into whose cost it goes when it comes
  * @property bool $is_open it is sent and something of it is still to come: the database says it
  * @property-read PurchaseOrder $order
  * @property-read Item $item
+ * @property-read Order|null $costOrder
  * @property-read Unit|null $typedUnit
  */
 class PurchaseLine extends Model
@@ -130,6 +133,24 @@ class PurchaseLine extends Model
     public function order(): BelongsTo
     {
         return $this->belongsTo(PurchaseOrder::class, 'purchase_order_id');
+    }
+
+    /** What was ordered, in the words of a page: those it was bought by, or the item's. */
+    public function name(): string
+    {
+        return $this->words === '' ? $this->item->name : $this->words;
+    }
+
+    /** The same with the item's number, or with whom it is bought for. */
+    public function whatFor(): string
+    {
+        return $this->words === '' ? $this->item->label() : $this->words;
+    }
+
+    /** @return BelongsTo<Order, $this> */
+    public function costOrder(): BelongsTo
+    {
+        return $this->belongsTo(Order::class, 'cost_order_id');
     }
 
     /** @return BelongsTo<Item, $this> */

@@ -177,7 +177,8 @@ final class Find
             ->join('items AS i', 'i.id', 'p.item_id')
             ->where('p.number_key', 'like', $this->key)
             ->limit(self::MOST)
-            ->select(['p.purchase_order_id', 'p.number AS code', 'i.name']);
+            ->select(['p.purchase_order_id', 'p.number AS code'])
+            ->selectRaw("COALESCE(NULLIF(p.words, ''), i.name) AS name");
 
         return $this->all('purchase', $query, fn (Row $row): array => [
             route('purchases.show', $row->int('purchase_order_id')),

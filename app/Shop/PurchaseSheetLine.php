@@ -35,7 +35,7 @@ final readonly class PurchaseSheetLine
         return new self(
             $line->position,
             $line->item->number,
-            $line->item->name,
+            $line->name(),
             $theirs,
             Amount::plain((string) $line->asTyped($line->wanted())),
             $line->typedUnit->code ?? $line->item->unit->code,

@@ -73,7 +73,7 @@ final readonly class OpenOrder
             ->havingRaw('expected_on IS NOT NULL OR owed > 0')
             ->orderByRaw("o.state <> 'sent', expected_on IS NULL, expected_on, o.id")
             ->select(['o.id', 'o.number', 's.name AS supplier', 'o.state', 'o.sent_on', 'o.changed_on'])
-            ->selectRaw('GROUP_CONCAT(i.name ORDER BY l.id SEPARATOR \', \') AS what')
+            ->selectRaw("GROUP_CONCAT(COALESCE(NULLIF(l.words, ''), i.name) ORDER BY l.id SEPARATOR ', ') AS what")
             ->selectRaw('MIN(IF(l.is_open, l.expected_on, NULL)) AS expected_on')
             ->selectRaw('SUM(l.received_quantity - l.unpaid_quantity - l.billed_quantity - COALESCE(b.quantity, 0)) '
                 .'AS owed');

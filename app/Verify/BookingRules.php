@@ -37,12 +37,12 @@ final class BookingRules
             SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', cost_entries') AS difference
             FROM bookings r
             JOIN (
-                SELECT booking_id, SUM(IF(kind = 'material', 0, cents)) AS c
+                SELECT booking_id, SUM(IF(kind IN ('material', 'bought'), 0, cents)) AS c
                 FROM cost_entries
                 GROUP BY booking_id
             ) o ON o.booking_id = r.reverses_id
             LEFT JOIN (
-                SELECT booking_id, SUM(IF(kind = 'material', 0, cents)) AS c
+                SELECT booking_id, SUM(IF(kind IN ('material', 'bought'), 0, cents)) AS c
                 FROM cost_entries
                 GROUP BY booking_id
             ) n ON n.booking_id = r.id

@@ -185,10 +185,29 @@ final class OrderRules
                 FROM moves m
                 JOIN places f ON f.id = m.from_place_id
                 JOIN places t ON t.id = m.to_place_id
-                WHERE m.component_id IS NULL AND 'order' IN (f.kind, t.kind)
+                WHERE m.component_id IS NULL AND m.purchase_line_id IS NULL AND 'order' IN (f.kind, t.kind)
                 GROUP BY m.order_id
             ) m ON m.order_id = o.id
             WHERE COALESCE(e.cents, 0) <> 0 - COALESCE(m.value, 0)
+            SQL,
+        'what was bought for an order alone is in its cost' => <<<'SQL'
+            SELECT CONCAT('order ', o.number, ': bought ', COALESCE(e.cents, 0), ', moves ', COALESCE(m.value, 0))
+                AS difference
+            FROM orders o
+            LEFT JOIN (
+                SELECT order_id, SUM(cents) AS cents
+                FROM cost_entries
+                WHERE kind = 'bought'
+                GROUP BY order_id
+            ) e ON e.order_id = o.id
+            LEFT JOIN (
+                SELECT m.order_id, SUM(IF(t.kind = 'order', m.value, -m.value)) AS value
+                FROM moves m
+                JOIN places t ON t.id = m.to_place_id
+                WHERE m.purchase_line_id IS NOT NULL AND m.order_id IS NOT NULL
+                GROUP BY m.order_id
+            ) m ON m.order_id = o.id
+            WHERE COALESCE(e.cents, 0) <> COALESCE(m.value, 0)
             SQL,
         'a closed order holds no cost, a firm one has none' => <<<'SQL'
             SELECT CONCAT('order ', o.number, ' ', o.state, ': ', SUM(e.cents)) AS difference

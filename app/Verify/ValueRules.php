@@ -17,8 +17,8 @@ final class ValueRules
                     IF(f.kind = 'outside', d.value, 0) - IF(t.kind = 'outside', d.value, 0) AS came,
                     IF(t.kind IN ('store', 'supplier'), d.value, 0)
                         - IF(f.kind IN ('store', 'supplier'), d.value, 0) AS stock,
-                    IF(t.kind IN ('customer', 'scrap', 'variance'), d.value, 0)
-                        - IF(f.kind IN ('customer', 'scrap', 'variance'), d.value, 0) AS went,
+                    IF(t.kind IN ('customer', 'scrap', 'variance', 'used'), d.value, 0)
+                        - IF(f.kind IN ('customer', 'scrap', 'variance', 'used'), d.value, 0) AS went,
                     0 AS orders, 0 AS variance
                 FROM (
                     SELECT b.booked_on, m.from_place_id, m.to_place_id, SUM(m.value) AS value

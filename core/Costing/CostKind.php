@@ -12,6 +12,7 @@ enum CostKind: string
     case Machine = 'machine';
     case Overhead = 'overhead';
     case Outside = 'outside';
+    case Bought = 'bought'; // for this order alone, never in stock
     case Receipt = 'receipt'; // goods taken into stock
     case Variance = 'variance'; // what is left at closing
 }

@@ -28,6 +28,13 @@ final class OrderRefused extends Refused
         );
     }
 
+    public static function takesNoCost(string $order, OrderState $state): self
+    {
+        return self::because($state->isFirm()
+            ? "Order {$order} is firm: cost goes into it once it is released. Release it first."
+            : "Order {$order} is {$state->value}: nothing is bought for it any more.");
+    }
+
     /** @param  int  $room  free numbers before the step */
     public static function noRoomBefore(int $step, int $room, int $count): self
     {

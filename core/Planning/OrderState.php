@@ -43,6 +43,12 @@ enum OrderState: string
         return in_array($this, self::IN_THE_SHOP, true);
     }
 
+    /** What is bought for it goes into its cost. */
+    public function takesCost(): bool
+    {
+        return $this->isInTheShop() || $this->isBuilt();
+    }
+
     /** It is to be made, but the shop was not told yet. */
     public function isFirm(): bool
     {

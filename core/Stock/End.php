@@ -39,6 +39,18 @@ final readonly class End
         return new self(PlaceKind::Order, order: $order, output: $output);
     }
 
+    /** The cost of an order: what was bought for it alone. */
+    public static function costOf(int $order, int $purchase): self
+    {
+        return new self(PlaceKind::Order, purchase: $purchase, order: $order);
+    }
+
+    /** Used in the shop without being counted. */
+    public static function used(): self
+    {
+        return new self(PlaceKind::Used);
+    }
+
     /** A component of an order. */
     public static function component(int $order, int $component): self
     {

@@ -14,6 +14,7 @@ enum PlaceKind: string
     case Customer = 'customer';
     case Scrap = 'scrap';
     case Variance = 'variance';
+    case Used = 'used'; // in the shop, without being counted
     case Between = 'between';
 
     public function holdsStock(): bool

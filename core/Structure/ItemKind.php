@@ -39,6 +39,12 @@ enum ItemKind: string
         return $this->isMadeHere() || $this === self::Phantom;
     }
 
+    /** It lies on shelves when it has come. */
+    public function isCounted(): bool
+    {
+        return $this !== self::Consumable;
+    }
+
     public function isMadeHere(): bool
     {
         return $this === self::Made || $this === self::Assembled;

@@ -4,6 +4,7 @@ namespace App\Actions\Billing;
 
 use App\Actions\Orders\ChangedMeanwhile;
 use App\Actions\Stock\LaterValue;
+use App\Actions\Stock\Receipts;
 use App\Actions\Stock\Received;
 use App\Books\Bookings;
 use App\Books\Held;
@@ -62,6 +63,7 @@ final class AcceptBill
 
         return Needs::bill($id)
             ->and(Needs::purchaseOrders($bill->lines->pluck('purchase.purchase_order_id')))
+            ->and(Needs::orders([...$bill->lines->pluck('purchase.cost_order_id'), ...Receipts::intoOrders($on)]))
             ->and(Needs::items([...$bill->lines->pluck('purchase.item_id'), ...$on->pluck('item_id')]));
     }
 

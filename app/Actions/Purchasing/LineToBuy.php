@@ -15,6 +15,8 @@ final readonly class LineToBuy
      * @param  int|null  $supplier  null = the item's own
      * @param  TieDemand|null  $for  whom it is kept for when it comes, as far as these want it; null = the shelf
      * @param  int|null  $insteadOf  a purchase line: whom that was bought for gets it of this one
+     * @param  string  $words  what it is, where the item does not say it
+     * @param  int|null  $costOrder  order into whose cost it goes when it comes
      */
     public function __construct(
         public int $item,
@@ -26,6 +28,8 @@ final readonly class LineToBuy
         public string $key = '',
         public ?TieDemand $for = null,
         public ?int $insteadOf = null,
+        public string $words = '',
+        public ?int $costOrder = null,
     ) {
     }
 }

@@ -95,6 +95,8 @@ final class NewPurchases
                 'ratio_q' => (string) $typed->ratio->getDenominator(),
                 'price' => $line->price ?? $this->agreed($item, $terms, $quantity) ?? $item->cost,
                 'expected_on' => $this->day($line, $item, $supplier, $terms),
+                'words' => $line->words,
+                'cost_order_id' => $line->costOrder,
             ],
         ];
     }

@@ -66,6 +66,8 @@ final class OtherSupplier
                     supplier: $supplier,
                     key: (string) $line->id,
                     insteadOf: $line->id,
+                    words: $line->words,
+                    costOrder: $line->cost_order_id,
                 );
             }
         }

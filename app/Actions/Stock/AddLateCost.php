@@ -55,7 +55,10 @@ final class AddLateCost
 
     private function needs(int $bookingId): Needs
     {
+        $moves = Move::query()->where('booking_id', $bookingId);
+
         return Needs::booking($bookingId)
-            ->and(Needs::items(Move::query()->where('booking_id', $bookingId)->pluck('item_id')));
+            ->and(Needs::orders(Receipts::intoOrders($moves)))
+            ->and(Needs::items($moves->pluck('item_id')));
     }
 }

@@ -9,6 +9,7 @@ use App\Books\Needs;
 use App\Models\Lot;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
@@ -24,7 +25,10 @@ final class Arrivals
     {
         $lines = array_filter(array_map(fn (Arrival $one): ?int => $one->purchaseId, $arrivals));
 
-        return Needs::purchaseOrders(PurchaseLine::query()->whereKey($lines)->pluck('purchase_order_id'))
+        $bought = PurchaseLine::query()->whereKey($lines)->get();
+
+        return Needs::purchaseOrders($bought->pluck('purchase_order_id'))
+            ->and(Needs::orders($bought->pluck('cost_order_id')))
             ->and(Needs::items(array_map(fn (Arrival $one): int => $one->itemId, $arrivals)));
     }
 
@@ -48,7 +52,7 @@ final class Arrivals
     {
         TrackedCodes::assertSerialsAreNew($one->item, $one->lots);
         TrackedCodes::dated($one->lots, $one->arrival->expiresOn, $one->arrival->supplierLot);
-        self::into($ledger, $one);
+        $one->item->kind->isCounted() ? self::into($ledger, $one) : self::used($ledger, $held, $one);
         $kept = $one->purchase === null ? [] : self::onPurchase($ledger, $held, $one, $one->purchase);
         if ($one->isOver && $one->purchase !== null) {
             return self::over($ledger, $one, $one->purchase);
@@ -72,6 +76,22 @@ final class Arrivals
                 End::stock($keys[$i]),
                 $i === 0 && ! $one->isOver ? self::typed($one) : null,
             );
+        }
+    }
+
+    /** What is not counted goes into the cost of the order it is bought for, or of the shop. */
+    private static function used(Ledger $ledger, Held $held, Arrived $one): void
+    {
+        $purchase = $one->purchase;
+        $order = $purchase?->cost_order_id === null ? null : $held->order($purchase->cost_order_id);
+        $order = $order?->state->takesCost() === true ? $order : null;
+        $into = $order === null || $purchase === null ? End::used() : End::costOf($order->id, $purchase->id);
+        $cents = Cents::of($one->amount, $one->arrival->price);
+        $from = End::outside($one->arrival->purchaseId);
+        $ledger->moves->move($one->item, $one->amount, $cents, $from, $into, self::typed($one));
+        if ($order !== null) {
+            $ledger->costs->add($order, CostKind::Bought, $cents);
+            $ledger->concerns($order);
         }
     }
 
@@ -119,12 +139,23 @@ final class Arrivals
         $arrival = $one->arrival;
 
         return Amount::plain($one->amount)
-            ." {$one->item->unit->code} {$one->item->label()} in"
+            ." {$one->item->unit->code} ".($one->purchase?->whatFor() ?? $one->item->label()).' in'
             .($one->purchase === null ? '' : " on {$one->purchase->number}")
-            .", to {$one->place->name}"
+            .self::where($one)
             .($one->as === Condition::Free ? '' : ", {$one->as->label()}")
             .($arrival->owner === 0 ? '' : ", the customer's own")
             .($kept === [] ? '' : ': '.implode(', ', $kept))
             .'.';
+    }
+
+    private static function where(Arrived $one): string
+    {
+        $order = $one->purchase?->costOrder;
+
+        return match (true) {
+            $one->item->kind->isCounted() => ", to {$one->place->name}",
+            $order !== null && $order->state->takesCost() => ", into the cost of order {$order->number}",
+            default => ', to be used',
+        };
     }
 }

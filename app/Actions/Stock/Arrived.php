@@ -44,7 +44,8 @@ final readonly class Arrived
     public static function all(Arrival $arrival): array
     {
         $one = self::of($arrival);
-        $split = $one->purchase === null ? null : self::split($one, $one->purchase);
+        $isTaken = $one->purchase === null || ! $one->item->kind->isCounted();
+        $split = $isTaken ? null : self::split($one, $one->purchase);
         if ($split === null || $split->over->isZero()) {
             return [$one];
         }
@@ -103,9 +104,12 @@ final readonly class Arrived
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
         $purchase = $arrival->purchaseId === null
             ? null
-            : PurchaseLine::query()->with('order.supplier')->findOrFail($arrival->purchaseId);
+            : PurchaseLine::query()->with('order.supplier', 'costOrder')->findOrFail($arrival->purchaseId);
         if ($purchase !== null && $purchase->item_id !== $item->id) {
             throw PurchaseRefused::otherItem($purchase->number);
+        }
+        if ($arrival->owner !== 0 && ! $item->kind->isCounted()) {
+            throw Refused::because("{$item->label()} is used without being counted: nobody can own it here.", 'owner');
         }
         $amount = $item->typed($arrival->quantity)->amount;
         $place = Place::thatHolds($arrival->placeId);
@@ -119,14 +123,15 @@ final readonly class Arrived
     public function isUsable(): bool
     {
         return $this->arrival->owner === 0
+            && $this->item->kind->isCounted()
             && $this->as === Condition::Free
             && $this->place->kind === PlaceKind::Store->value;
     }
 
-    /** @return non-empty-list<StockKey> where it goes, by lot */
+    /** @return list<StockKey> where it goes, by lot; none where it is not counted */
     public function keys(): array
     {
-        return array_map(
+        return ! $this->item->kind->isCounted() ? [] : array_map(
             fn (array $lot): StockKey => new StockKey(
                 $this->arrival->itemId,
                 $this->arrival->placeId,

@@ -6,6 +6,7 @@ use App\Books\Ledger;
 use App\Models\Item;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Costing\LateCost;
 use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Stock\End;
@@ -54,11 +55,34 @@ final readonly class LaterValue
         $this->ledger->stock->readFree(array_values(array_diff($items, $own)));
     }
 
+    /**
+     * What was bought for an order alone: into its cost, or variance once that is settled.
+     *
+     * @return int 0: none of it to stock
+     */
+    private function ontoOrder(Item $item, int $order, int $purchase, int $share): int
+    {
+        $of = $this->ledger->held()->order($order);
+        if (! $of->state->takesCost()) {
+            $this->ledger->moves->variance($item, $share);
+
+            return 0;
+        }
+        $this->ledger->moves->cost($item, $share, $order, $purchase);
+        $this->ledger->costs->add($of, CostKind::Bought, $share);
+        $this->ledger->touch($of);
+
+        return 0;
+    }
+
     private function spread(Received $received, int $share): int
     {
         $move = $received->move;
         $stock = $this->ledger->stock;
         $item = $this->items[$move->item_id] ?? throw new \LogicException('It came in of an item.');
+        if ($move->order_id !== null && $move->purchase_line_id !== null) {
+            return $this->ontoOrder($item, $move->order_id, $move->purchase_line_id, $share);
+        }
         $rule = $stock->values->rule($item->id);
         $key = $stock->onHand($item->id, $rule === CostingRule::Own ? $move->lot_id : 0)[0]['key'] ?? null;
         $there = match (true) {

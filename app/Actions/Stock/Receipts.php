@@ -44,6 +44,19 @@ final class Receipts
         );
     }
 
+    /**
+     * Orders for which alone some of it was bought.
+     *
+     * @param  Builder<Move>  $moves
+     * @return list<int>
+     */
+    public static function intoOrders(Builder $moves): array
+    {
+        $bought = (clone $moves)->whereNotNull('purchase_line_id')->whereNotNull('order_id');
+
+        return array_values($bought->pluck('order_id')->map(fn ($id): int => (int) $id)->all());
+    }
+
     /** @return Builder<Move> */
     private static function moves(): Builder
     {

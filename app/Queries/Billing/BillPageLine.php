@@ -42,7 +42,7 @@ final readonly class BillPageLine
             $purchase === null
                 ? "{$line->says}, {$line->spread_by?->label()}"
                     .($line->receipt_booking_id === null ? '' : ", on the goods of booking {$line->receipt_booking_id}")
-                : $purchase->item->label(),
+                : $purchase->whatFor(),
             $purchase === null ? '' : Figures::amount($line->typed_quantity)." {$line->typed_unit}",
             $purchase === null ? '' : Amount::plain($line->typed_price),
             $line->cents,

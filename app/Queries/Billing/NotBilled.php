@@ -51,7 +51,8 @@ final readonly class NotBilled
             ->orderBy('s.name')
             ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'o.supplier_id', 's.name AS supplier'])
-            ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit'])
+            ->addSelect(['i.number AS item_number', 'u.code AS unit'])
+            ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
             ->selectSub(self::onBills(), 'on_bill');
         $day >= When::today()->toDateString() ? self::now($lines) : self::then($lines, $day);
 

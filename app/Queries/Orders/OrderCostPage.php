@@ -3,6 +3,7 @@
 namespace App\Queries\Orders;
 
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Costing\CostKind;
 
 /** What an order was to cost and what it has cost; what went out of it again, and what is in it still. In cents. */
 final readonly class OrderCostPage
@@ -13,6 +14,7 @@ final readonly class OrderCostPage
         'machine' => 'machine',
         'overhead' => 'overhead',
         'outside' => 'outside work',
+        'bought' => 'bought for it',
     ];
 
     /** @param  list<CostLine>  $lines */
@@ -34,7 +36,9 @@ final readonly class OrderCostPage
             ->pluck('cents', 'kind');
         $lines = [];
         foreach (self::KINDS as $kind => $says) {
-            $lines[] = new CostLine($says, $planned[$kind], (int) ($actual[$kind] ?? 0));
+            $line = new CostLine($says, $planned[$kind] ?? 0, (int) ($actual[$kind] ?? 0));
+            // nobody plans to buy for one order alone: it is told where it happened
+            $kind === CostKind::Bought->value && $line->actual === 0 ?: $lines[] = $line;
         }
         $putIn = new CostLine(
             'put in',

@@ -53,6 +53,7 @@ final readonly class OrderPage
      * @param  string|null  $orderBy  by when what nothing is ordered for has to be, in words
      * @param  bool  $isTooLate  that day has passed
      * @param  list<NewerMaster>  $newer  than what it was copied from
+     * @param  Collection<int, BoughtAlone>  $bought  what is bought for it alone
      */
     private function __construct(
         public ListedOrder $order,
@@ -72,6 +73,7 @@ final readonly class OrderPage
         public ?string $orderBy,
         public bool $isTooLate,
         public array $newer,
+        public Collection $bought,
     ) {
     }
 
@@ -104,6 +106,7 @@ final readonly class OrderPage
             self::orderBy($order, $deliveries),
             $order->orderBy !== null && $order->orderBy < $deliveries->today,
             NewerMaster::of($id),
+            BoughtAlone::of($id),
         );
     }
 

@@ -35,7 +35,7 @@ final readonly class DeliveryRow
             $line->id,
             $line->number,
             $line->purchase_order_id,
-            $line->item->name,
+            $line->name(),
             $line->item->number,
             $line->typedUnit->code ?? $line->item->unit->code,
             $line->asTyped($line->openQuantity()),

@@ -63,7 +63,8 @@ final class DueList
             ->select(['l.id', 'l.number', 'l.expected_on', 'l.first_expected_on', 'l.days_passed', 'l.ask_again_on'])
             ->addSelect(['l.purchase_order_id'])
             ->selectRaw('COALESCE(l.confirmed_on, o.confirmed_on) AS confirmed_on')
-            ->addSelect(['o.supplier_id', 's.name AS supplier', 'i.name AS item', 'i.number AS item_number'])
+            ->addSelect(['o.supplier_id', 's.name AS supplier', 'i.number AS item_number'])
+            ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
             ->addSelect('u.code AS unit')
             ->selectRaw('l.quantity - l.received_quantity - l.cancelled_quantity AS open');
         $waiting = HeldUp::byLine();

@@ -43,7 +43,7 @@ final readonly class PurchaseLineRow
             $line->id,
             $line->number,
             $line->item_id,
-            $line->item->name,
+            $line->name(),
             $line->item->number,
             $line->item->unit->code,
             $line->typedUnit->code ?? $line->item->unit->code,

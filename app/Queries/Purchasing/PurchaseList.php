@@ -61,9 +61,9 @@ final class PurchaseList
                 'u.is_open',
                 's.name AS supplier',
                 'i.number AS item_number',
-                'i.name AS item_name',
                 'x.code AS unit',
-            ]);
+            ])
+            ->selectRaw("COALESCE(NULLIF(u.words, ''), i.name) AS item_name");
 
         return Cut::read(
             $lines,

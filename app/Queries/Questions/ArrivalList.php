@@ -36,25 +36,31 @@ final class ArrivalList
             ->where('u.is_open', true)
             ->whereRaw('COALESCE(u.ask_again_on, u.expected_on + INTERVAL 1 DAY) <= ?', [$deliveries->today])
             ->select(['u.id', 'u.number', 'u.expected_on', 'u.first_expected_on', 'u.days_passed'])
-            ->addSelect(['s.name AS supplier', 'i.name AS item', 'x.code AS unit'])
+            ->addSelect(['s.name AS supplier', 'x.code AS unit'])
+            ->selectRaw("COALESCE(NULLIF(u.words, ''), i.name) AS item")
             ->selectRaw('u.quantity - u.received_quantity - u.cancelled_quantity AS open');
-        $question = function (Row $row) use ($deliveries): ArrivalQuestion {
-            $expected = $row->text('expected_on');
-            $first = $row->textOrNull('first_expected_on') ?? $expected;
 
-            return new ArrivalQuestion(
-                'purchase',
-                $row->int('id'),
-                "{$row->text('number')} was due ".When::onDay($expected).': when does it come?',
-                Figures::amount($row->text('open'))." {$row->text('unit')} {$row->text('item')}",
-                $row->text('supplier'),
-                $expected,
-                ArrivalWords::history($first, $row->int('days_passed') + 1),
-                When::day($deliveries->assumedOn()),
-            );
-        };
+        return array_values(Row::all(
+            $rows,
+            fn (Row $row): ArrivalQuestion => self::ofPurchase($row, $deliveries),
+        )->all());
+    }
 
-        return array_values(Row::all($rows, $question)->all());
+    private static function ofPurchase(Row $row, Deliveries $deliveries): ArrivalQuestion
+    {
+        $expected = $row->text('expected_on');
+        $first = $row->textOrNull('first_expected_on') ?? $expected;
+
+        return new ArrivalQuestion(
+            'purchase',
+            $row->int('id'),
+            "{$row->text('number')} was due ".When::onDay($expected).': when does it come?',
+            Figures::amount($row->text('open'))." {$row->text('unit')} {$row->text('item')}",
+            $row->text('supplier'),
+            $expected,
+            ArrivalWords::history($first, $row->int('days_passed') + 1),
+            When::day($deliveries->assumedOn()),
+        );
     }
 
     /** @return list<ArrivalQuestion> */

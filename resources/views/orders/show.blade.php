@@ -5,6 +5,7 @@
     @endif
     @include('orders.steps')
     @include('orders.components')
+    @include('orders.bought')
     @if ($page->isOpen())
         @can('change-order')
             @include('orders.changes')

@@ -660,6 +660,23 @@ function deed(object $test, string $name): array
             'field' => 'lines.'.$order->lines[0]->id,
             'says' => 'cannot come before today',
         ])($bought()),
+        'buy by words for an order' => (fn (Order $order): array => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => "/orders/{$order->id}/purchases",
+            'no' => Role::Operator,
+            'data' => [
+                'words' => 'crane for a day',
+                'supplier' => '1',
+                'quantity' => '1',
+                'unit_id' => '1',
+                'price' => '60.25',
+                'expected_on' => '2026-12-04',
+            ],
+            'bad' => ['expected_on' => '2026-11-02'],
+            'field' => 'quantity',
+            'says' => 'It cannot come before today',
+        ])($released()),
         'let a supplier answer' => (function (int $order): array {
             return [
                 'by' => StandIn::make()->id, // signs it, whoever sends it
@@ -1696,6 +1713,7 @@ const DEEDS = [
     'answer a purchase',
     'settle an answer',
     'let a supplier answer',
+    'buy by words for an order',
     'let the suppliers go by the clock',
     'change a purchase order',
     'cancel a purchase order',

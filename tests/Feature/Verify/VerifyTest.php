@@ -302,6 +302,11 @@ function corruptions(): array
         ['a purchase order stands as its lines do', "UPDATE purchase_orders SET state = 'confirmed' LIMIT 1"],
         ['a purchase order stands as its lines do', 'UPDATE purchase_lines SET cancelled_quantity = 5 LIMIT 1'],
         [
+            'what was bought for an order alone is in its cost',
+            "INSERT INTO cost_entries (booking_id, order_id, kind, cents) SELECT MAX(b.id), MIN(o.id), 'bought', 5 "
+                .'FROM bookings b, orders o',
+        ],
+        [
             'value that came in is all there, each day',
             "UPDATE cost_entries SET cents = cents + 1 WHERE kind = 'variance' OR kind = 'receipt' LIMIT 1",
         ],
