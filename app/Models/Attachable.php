@@ -11,6 +11,7 @@ enum Attachable: string
     case Customer = 'customers';
     case Supplier = 'suppliers';
     case WorkCentre = 'work_centres';
+    case Lot = 'lots';
 
     /** The column of an attachment that names it. */
     public function key(): string
@@ -20,6 +21,7 @@ enum Attachable: string
             self::Customer => 'customer_id',
             self::Supplier => 'supplier_id',
             self::WorkCentre => 'work_centre_id',
+            self::Lot => 'lot_id',
         };
     }
 
@@ -31,6 +33,7 @@ enum Attachable: string
             self::Customer => Deed::KeepCustomers,
             self::Supplier => Deed::KeepSuppliers,
             self::WorkCentre => Deed::DrawUp,
+            self::Lot => Deed::GoodsIn,
         };
     }
 
@@ -48,6 +51,7 @@ enum Attachable: string
             self::Customer => Customer::query()->findOrFail($id)->number,
             self::Supplier => Supplier::query()->findOrFail($id)->number,
             self::WorkCentre => WorkCentre::query()->findOrFail($id)->code,
+            self::Lot => 'lot '.Lot::query()->findOrFail($id)->code,
         };
     }
 }

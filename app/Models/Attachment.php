@@ -14,6 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $customer_id
  * @property int|null $supplier_id
  * @property int|null $work_centre_id
+ * @property int|null $lot_id
  * @property AttachmentKind $kind
  * @property string $name
  * @property int|null $step_number of an item's routing, whose instruction it is

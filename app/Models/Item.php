@@ -43,6 +43,7 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $lot_least
  * @property string $number_rule by which new ones like it are numbered; '' = it is no pattern
  * @property string $makers_number what it is called by who makes it
+ * @property int $inspection_days working days it is looked at when it has come; 0 = it is free at once
  * @property int $minimum_days
  * @property string $category
  * @property string $description

@@ -15,6 +15,7 @@ final class Documents
         return match ($kept->enum('kind', DocumentKind::class)) {
             DocumentKind::Order => Document::order($id, $number),
             DocumentKind::Purchase => Document::purchase($id, $number),
+            DocumentKind::Inspection => Document::inspection($id, $number),
         };
     }
 

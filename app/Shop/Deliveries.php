@@ -34,7 +34,7 @@ final class Deliveries
     /** @var array<string, Arrival> by supplier and lead time */
     private array $ifOrdered = [];
 
-    /** @var array<string, int> usable from, by day */
+    /** @var array<string, int> usable from, by day and days of inspection */
     private array $usable = [];
 
     /** @var array<string, OpenWindows> by supplier and how far it was looked up */
@@ -95,16 +95,33 @@ final class Deliveries
      *
      * @param  string  $on  the day given
      * @param  string|null  $askAgainOn  nobody knows; it is asked again on that day
+     * @param  int  $inspection  our working days until it is free, once it has come
      */
-    public function ordered(string $on, ?string $askAgainOn = null): Arrival
+    public function ordered(string $on, ?string $askAgainOn = null, int $inspection = 0): Arrival
     {
         if ($on >= $this->today && $askAgainOn === null) {
-            return new Arrival($this->usableAt($on), on: $on);
+            return new Arrival($this->usableAt($on, $inspection), on: $on);
         }
 
         $assumed = $this->assumedOn($askAgainOn);
 
-        return new Arrival($this->usableAt($assumed), Expected::Overdue, $on, $assumed);
+        return new Arrival($this->usableAt($assumed, $inspection), Expected::Overdue, $on, $assumed);
+    }
+
+    /**
+     * Of what came and is being looked at.
+     *
+     * @param  string  $cameOn  into inspection
+     * @param  int  $days  our working days it takes, above 0
+     */
+    public function inspected(string $cameOn, int $days): Arrival
+    {
+        $freeOn = $this->plant->workingDaysFrom($cameOn, $days);
+        if ($freeOn >= $this->today) {
+            return new Arrival($this->usableAt($freeOn), on: $freeOn);
+        }
+
+        return new Arrival($this->usableAt($this->assumedOn()), Expected::Overdue, $freeOn, $this->assumedOn());
     }
 
     /**
@@ -180,9 +197,9 @@ final class Deliveries
         return max($assumed, $askAgainOn ?? '');
     }
 
-    public function usableAt(string $day): int
+    public function usableAt(string $day, int $inspection = 0): int
     {
-        return $this->usable[$day] ??= $this->of(new LeadTime(1))->usableAt($day);
+        return $this->usable["{$day} {$inspection}"] ??= $this->of(new LeadTime(1, null, $inspection))->usableAt($day);
     }
 
     private function of(LeadTime $lead): Delivery
@@ -194,12 +211,13 @@ final class Deliveries
             $this->suppliers->days($lead->supplier),
             $this->open,
             $lead->isKnown() ? $lead->days : Settings::whole(Setting::LeadTimeDays),
+            $lead->inspection,
             usableFrom: $from === '' ? null : $from,
         );
     }
 
     private static function key(LeadTime $lead): string
     {
-        return "{$lead->supplier} {$lead->days}";
+        return "{$lead->supplier} {$lead->days} {$lead->inspection}";
     }
 }

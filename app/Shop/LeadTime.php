@@ -15,8 +15,9 @@ final readonly class LeadTime
     /**
      * @param  int  $days  working days, of the supplier or of ours; 0 = not known
      * @param  int|null  $supplier  whose days they are; null = it is made here, or nobody sells it
+     * @param  int  $inspection  our working days until it is free, once it has come
      */
-    public function __construct(public int $days, public ?int $supplier = null)
+    public function __construct(public int $days, public ?int $supplier = null, public int $inspection = 0)
     {
     }
 
@@ -29,7 +30,7 @@ final readonly class LeadTime
     {
         $days = $terms->lead_time_days ?? 0;
 
-        return new self($days === 0 ? $item->lead_time_days : $days, $supplier);
+        return new self($days === 0 ? $item->lead_time_days : $days, $supplier, $item->inspection_days);
     }
 
     /** @param  Builder  $items  with items AS i: gets the columns of which from() makes it */
@@ -39,7 +40,7 @@ final readonly class LeadTime
             ->leftJoin('supplier_items AS terms', fn (JoinClause $join) => $join
                 ->on('terms.item_id', 'i.id')
                 ->on('terms.supplier_id', 'i.supplier_id'))
-            ->addSelect(['i.supplier_id AS usual_supplier_id', 'i.kind'])
+            ->addSelect(['i.supplier_id AS usual_supplier_id', 'i.kind', 'i.inspection_days'])
             ->selectRaw('COALESCE(NULLIF(terms.lead_time_days, 0), i.lead_time_days) AS lead_time_days');
     }
 
@@ -47,7 +48,13 @@ final readonly class LeadTime
     {
         $isMadeHere = $row->enum('kind', ItemKind::class)->isMadeHere();
 
-        return new self($row->int('lead_time_days'), $isMadeHere ? null : $row->intOrNull('usual_supplier_id'));
+        return $isMadeHere
+            ? new self($row->int('lead_time_days'))
+            : new self(
+                $row->int('lead_time_days'),
+                $row->intOrNull('usual_supplier_id'),
+                $row->int('inspection_days'),
+            );
     }
 
     public function isKnown(): bool

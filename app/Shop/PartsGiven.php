@@ -60,7 +60,11 @@ final class PartsGiven
         $this->readNeeds();
         $items = collect($this->needs)->flatten()->pluck('item')->unique()->values();
         $this->readStock($items);
-        $this->supplies = [...$this->purchases($items), ...$this->ordersComing($items)];
+        $this->supplies = [
+            ...$this->inspected($items),
+            ...$this->purchases($items),
+            ...$this->ordersComing($items),
+        ];
     }
 
     /**
@@ -203,12 +207,36 @@ final class PartsGiven
     }
 
     /**
+     * What came and is being looked at counts from the day it is free (W7).
+     *
+     * @param  Collection<int, mixed>  $items
+     * @return list<Supply>
+     */
+    private function inspected(Collection $items): array
+    {
+        $lying = Shelves::inspected()->whereIn('b.item_id', $items);
+
+        return array_values(Row::all($lying, fn (Row $row): Supply => new Supply(
+            Document::inspection($row->int('item_id'), $row->text('number')),
+            $row->int('item_id'),
+            $row->decimal('quantity'),
+            $this->deliveries->inspected($row->text('came_on'), $row->int('inspection_days')),
+        ))->all());
+    }
+
+    /**
      * @param  Collection<int, mixed>  $items
      * @return list<Supply>
      */
     private function purchases(Collection $items): array
     {
-        $open = DB::table('purchase_lines')->where('is_open', true)->whereIn('item_id', $items)->orderBy('expected_on');
+        $open = DB::table('purchase_lines AS l')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->where('l.is_open', true)
+            ->whereIn('l.item_id', $items)
+            ->orderBy('l.expected_on')
+            ->select(['l.id', 'l.number', 'l.item_id', 'l.quantity', 'l.received_quantity', 'l.cancelled_quantity'])
+            ->addSelect(['l.expected_on', 'l.ask_again_on', 'i.inspection_days']);
         $supplies = [];
         foreach (Row::all($open, fn (Row $row): Row => $row) as $row) {
             $id = $row->int('id');
@@ -221,9 +249,11 @@ final class PartsGiven
                     Document::purchase($id, $row->text('number')),
                     $row->int('item_id'),
                     $left,
-                    isset($this->supposed->days[$id])
-                        ? $this->deliveries->ordered($this->supposed->days[$id])
-                        : $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')),
+                    $this->deliveries->ordered(
+                        $this->supposed->days[$id] ?? $row->text('expected_on'),
+                        isset($this->supposed->days[$id]) ? null : $row->textOrNull('ask_again_on'),
+                        $row->int('inspection_days'),
+                    ),
                 ),
                 $this->boughtFor[$id] ?? [],
             ));

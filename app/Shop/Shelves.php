@@ -68,6 +68,35 @@ final class Shelves
             ->where('b.quantity', '>', 0);
     }
 
+    /**
+     * Our own of what came and is being looked at, of items that say how long that takes: `id` of the balance,
+     * `item_id`, `number` of the lot or the item, `quantity`, `came_on`, `inspection_days`.
+     */
+    public static function inspected(): Builder
+    {
+        $came = DB::table('moves AS m')
+            ->whereColumn('m.item_id', 'b.item_id')
+            ->whereColumn('m.to_place_id', 'b.place_id')
+            ->whereColumn('m.lot_id', 'b.lot_id')
+            ->where('m.to_condition', Condition::InInspection->value)
+            ->where('m.owner_id', 0)
+            ->selectRaw('MAX(m.booked_on)');
+
+        return DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->join('items AS i', 'i.id', 'b.item_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
+            ->where('p.kind', PlaceKind::Store->value)
+            ->where('b.condition', Condition::InInspection->value)
+            ->where('b.owner_id', 0)
+            ->where('b.quantity', '>', 0)
+            ->where('i.inspection_days', '>', 0)
+            ->orderBy('b.id')
+            ->select(['b.id', 'b.item_id', 'b.quantity', 'i.inspection_days'])
+            ->selectRaw('COALESCE(l.code, i.number) AS number')
+            ->selectSub($came, 'came_on');
+    }
+
     /** Our own of them by item: `item_id`, `quantity`. */
     public static function sums(): Builder
     {

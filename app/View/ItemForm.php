@@ -41,6 +41,8 @@ final readonly class ItemForm
         'tracking' => 'By lot: what came in together can be told apart. By serial: each piece has a number.',
         'lot_rule' => 'Which lot is proposed first when it is issued.',
         'minimum_days' => 'A lot must still be good for so many days when it is issued or shipped.',
+        'inspection_days' => 'Working days it is looked at when it has come: it is booked into inspection, and '
+            .'counted on from then. 0: free at once.',
         'minimum_issue' => 'Never less than this is taken at once: a whole bar, a full bottle.',
         'weight' => 'Of one stock unit. Freight can be spread by it.',
         'volume' => 'Of one stock unit, in litres. Freight can be spread by it.',
@@ -116,6 +118,7 @@ final readonly class ItemForm
     private static function ordered(Item $item): array
     {
         return [
+            'inspection_days' => (string) $item->inspection_days,
             'ordered_by' => $item->ordered_by,
             'reorder_point' => self::some($item->reorder_point),
             'safety_stock' => self::some($item->safety_stock),

@@ -130,6 +130,12 @@ final class Printed
         return $labels;
     }
 
+    /** @return array<string, string> how goods can come in */
+    public function comesAs(): array
+    {
+        return ['usual' => 'as the item says', ...$this->conditions()];
+    }
+
     /** @return array<string, string> what becomes of what nobody wants, by what is sent */
     public function noLongerFor(): array
     {

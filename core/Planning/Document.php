@@ -21,6 +21,15 @@ final readonly class Document
         return new self(DocumentKind::Purchase, $id, $number);
     }
 
+    /**
+     * @param  int  $item  of which it is
+     * @param  string  $number  of the lot, or the item
+     */
+    public static function inspection(int $item, string $number): self
+    {
+        return new self(DocumentKind::Inspection, $item, $number);
+    }
+
     public function isPurchase(): bool
     {
         return $this->kind === DocumentKind::Purchase;
@@ -32,7 +41,7 @@ final readonly class Document
         return $this->kind === DocumentKind::Order ? $this->id : null;
     }
 
-    /** "order 218", "purchase P-558/1" */
+    /** "order 218", "purchase P-558/1", "inspection H-1" */
     public function label(): string
     {
         return "{$this->kind->value} {$this->number}";

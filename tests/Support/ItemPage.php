@@ -9,7 +9,8 @@ use Illuminate\Testing\TestResponse;
 final class ItemPage
 {
     private const FIELDS = ['name', 'unit_id', 'cover_for', 'costing', 'lot_rule', 'category', 'description',
-        'supplier_id', 'lead_time_days', 'minimum_days', 'reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot',
+        'supplier_id', 'lead_time_days', 'minimum_days', 'inspection_days',
+        'reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot',
         'ordered_by', 'lot_sizing', 'lot_quantity', 'lot_least', 'cost', 'price', 'makers_number', 'number_rule'];
 
     /** @param  array<string, mixed>  $typed */

@@ -30,27 +30,38 @@ final class HangFile
     public function handle(Attachable $on, int $id, TypedFile $typed, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::ProductData, $signed, Part::writing(
-            function (Ledger $ledger) use ($on, $id, $typed): void {
-                $label = $on->label($id);
-                $file = $this->kept($typed);
-                self::assertNew($on, $id, $file, $typed);
-                if ($typed->kind === AttachmentKind::Picture) {
-                    $this->takeOff($on, $id, $ledger);
-                }
-                Attachment::query()->create([
-                    $on->key() => $id,
-                    'file_id' => $file->id,
-                    'kind' => $typed->kind,
-                    'name' => $typed->name,
-                    'step_number' => $on === Attachable::Item ? $typed->step : null,
-                    'booking_id' => $ledger->booking->id,
-                ]);
-                $changes = new ProductChanges($ledger->booking->id);
-                $changes->field($on->value, $id, $label, $typed->kind->label(), '', $typed->name);
-                $changes->write();
-                $ledger->says(ucfirst($typed->kind->label())." {$typed->name} hangs on {$label}.");
-            },
+            fn (Ledger $ledger) => $ledger->says($this->hang($ledger, $on, $id, $typed)),
         ));
+    }
+
+    /**
+     * Within a deed: the certificate that came with a lot.
+     *
+     * @return string what hangs where, in a sentence
+     *
+     * @throws Refused
+     */
+    public function hang(Ledger $ledger, Attachable $on, int $id, TypedFile $typed): string
+    {
+        $label = $on->label($id);
+        $file = $this->kept($typed);
+        self::assertNew($on, $id, $file, $typed);
+        if ($typed->kind === AttachmentKind::Picture) {
+            $this->takeOff($on, $id, $ledger);
+        }
+        Attachment::query()->create([
+            $on->key() => $id,
+            'file_id' => $file->id,
+            'kind' => $typed->kind,
+            'name' => $typed->name,
+            'step_number' => $on === Attachable::Item ? $typed->step : null,
+            'booking_id' => $ledger->booking->id,
+        ]);
+        $changes = new ProductChanges($ledger->booking->id);
+        $changes->field($on->value, $id, $label, $typed->kind->label(), '', $typed->name);
+        $changes->write();
+
+        return ucfirst($typed->kind->label())." {$typed->name} hangs on {$label}.";
     }
 
     /** @throws Refused when it does not hang there any more */

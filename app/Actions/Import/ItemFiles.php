@@ -54,6 +54,7 @@ final class ItemFiles
             Column::decimal('minimum_issue', '0'),
             Column::choice('lot_rule', ['oldest', 'expiry', 'ask'], 'oldest'),
             Column::whole('minimum_days', '0'),
+            Column::whole('inspection_days', '0', most: '60'),
             Column::decimal('weight', ''),
             Column::decimal('volume', ''),
             Column::text('category', 40, ''),

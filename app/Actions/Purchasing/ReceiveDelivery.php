@@ -2,6 +2,7 @@
 
 namespace App\Actions\Purchasing;
 
+use App\Actions\Files\HangFile;
 use App\Actions\Stock\Arrivals;
 use App\Actions\Stock\Arrived;
 use App\Books\Bookings;
@@ -11,6 +12,7 @@ use App\Books\Needs;
 use App\Books\Part;
 use App\Books\Said;
 use App\Books\Signed;
+use App\Models\Attachable;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\PurchaseLine;
@@ -31,7 +33,7 @@ final class ReceiveDelivery
     /** So many things are told one by one; of more the moves tell. */
     private const SAID = 2;
 
-    public function __construct(private readonly Bookings $bookings)
+    public function __construct(private readonly Bookings $bookings, private readonly HangFile $files)
     {
     }
 
@@ -60,6 +62,7 @@ final class ReceiveDelivery
                 $ledger->says("Delivery of {$name}".($paper === '' ? '' : ", their note {$paper}").':');
                 $in = Arrivals::write($ledger, $held, $all);
                 $ledger->says(count($in) > self::SAID ? count($in).' things in.' : implode(' ', $in));
+                $this->certificates($ledger, $all);
                 foreach ($rows as $row) {
                     $said = self::rest($ledger, $held, $row);
                     $said === '' ?: $ledger->says($said);
@@ -86,6 +89,23 @@ final class ReceiveDelivery
         }
 
         return $wrong === [] ? $all : throw new Refused($wrong);
+    }
+
+    /**
+     * Hangs what came along on the lots it came with.
+     *
+     * @param  list<Arrived>  $all
+     */
+    private function certificates(Ledger $ledger, array $all): void
+    {
+        foreach ($all as $one) {
+            $file = $one->arrival->certificate;
+            // more than is taken is of the same lots
+            $lots = $file === null || $one->isOver ? [] : array_filter(array_column($one->lots, 'lot'));
+            foreach ($lots as $lot) {
+                $ledger->says($this->files->hang($ledger, Attachable::Lot, $lot, $file));
+            }
+        }
     }
 
     /**

@@ -116,7 +116,9 @@ final readonly class Arrived
 
         $lots = TrackedCodes::split($item, $amount, $arrival->codes);
 
-        return new self($arrival, $item, $purchase, $place, $amount, $lots, $arrival->as, false);
+        $usual = $item->inspection_days > 0 ? Condition::InInspection : Condition::Free;
+
+        return new self($arrival, $item, $purchase, $place, $amount, $lots, $arrival->as ?? $usual, false);
     }
 
     /** It is ours, free, in a store: somebody can be given it. */

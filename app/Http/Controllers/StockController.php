@@ -13,8 +13,10 @@ use App\Http\Requests\ExpiryRequest;
 use App\Http\Requests\GoodsInRequest;
 use App\Http\Requests\ScrapRequest;
 use App\Http\Requests\StandardCostRequest;
+use App\Models\Attachable;
 use App\Models\Item;
 use App\Models\PurchaseLine;
+use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Queries\Stock\GoodsInForm;
 use App\Queries\Stock\StockList;
@@ -52,6 +54,7 @@ class StockController extends Controller
             'item' => $found,
             'lots' => $lots,
             'position' => Positions::of($found->id),
+            'files' => HangingFile::onAll(Attachable::Lot, $lots->rows->pluck('lotId'))->groupBy('recordId'),
             'moves' => $moves,
             'older' => $moves->count() === StockList::PAGE ? $moves->last()?->id : null,
             'changes' => ProductTrail::of('items', $found->id),

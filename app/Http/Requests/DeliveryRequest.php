@@ -4,8 +4,11 @@ namespace App\Http\Requests;
 
 use App\Actions\Purchasing\Delivered;
 use App\Actions\Stock\Arrival;
+use App\Http\TakenFile;
+use App\Models\AttachmentKind;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
+use Illuminate\Http\UploadedFile;
 use KeepPace\Core\Purchasing\RestOfLine;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
@@ -20,10 +23,11 @@ class DeliveryRequest extends DeedRequest
             'paper' => ['nullable', ...Rules::text(60)],
             'booked_on' => ['nullable', ...Rules::day()],
             'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
-            'condition' => ['required', 'in:free,inspection,blocked'],
+            'condition' => ['required', 'in:usual,free,inspection,blocked'],
             'lines' => ['nullable', 'array', 'max:300'],
-            'lines.*' => ['array:seen,quantity,unit,codes,supplier_lot,expires_on,rest,rest_on'],
+            'lines.*' => ['array:seen,quantity,unit,codes,supplier_lot,expires_on,rest,rest_on,certificate'],
             ...$this->came('lines'),
+            'lines.*.certificate' => ['nullable', ...TakenFile::rules()],
             'lines.*.seen' => ['nullable', ...Rules::amountOrZero()],
             'lines.*.rest' => ['nullable', 'in:day,never,unknown'],
             'lines.*.rest_on' => ['nullable', ...Rules::workedDay()],
@@ -32,6 +36,16 @@ class DeliveryRequest extends DeedRequest
             ...$this->came('other'),
             'other.*.item' => ['nullable', ...Rules::text(60)],
             'other.*.price' => ['nullable', ...Rules::price()],
+        ];
+    }
+
+    public function messages(): array
+    {
+        return [
+            ...parent::messages(),
+            'lines.*.certificate.max' => TakenFile::tooBig(),
+            'lines.*.certificate.uploaded' => TakenFile::tooBig(),
+            'lines.*.certificate.file' => 'Choose the certificate as a file.',
         ];
     }
 
@@ -85,6 +99,7 @@ class DeliveryRequest extends DeedRequest
     private function arrival(array $row, int $item, string $price, ?int $line): ?Arrival
     {
         $quantity = (string) ($row['quantity'] ?? '0');
+        $certificate = $row['certificate'] ?? null;
 
         return BigDecimal::of($quantity)->isZero() ? null : new Arrival(
             $item,
@@ -93,10 +108,13 @@ class DeliveryRequest extends DeedRequest
             $this->integer('place_id'),
             $row['codes'] ?? '',
             $line,
-            Condition::from($this->validated('condition')),
+            Condition::tryFrom($this->validated('condition')),
             0,
             $row['expires_on'] ?? null,
             $row['supplier_lot'] ?? '',
+            $certificate instanceof UploadedFile
+                ? TakenFile::of($certificate, AttachmentKind::Certificate)
+                : null,
         );
     }
 }

@@ -3,7 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Actions\Files\TypedFile;
-use App\Http\Upload;
+use App\Http\TakenFile;
 use App\Models\AttachmentKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Validation\Rule;
@@ -11,13 +11,10 @@ use Illuminate\Validation\Rule;
 /** A file that is to hang on something. */
 class FileRequest extends DeedRequest
 {
-    /** kB. */
-    private const MOST = 10_240;
-
     protected function fields(): array
     {
         return [
-            'file' => ['required', 'bail', 'file', 'max:'.min(self::MOST, Upload::limit())],
+            'file' => ['required', ...TakenFile::rules()],
             'kind' => ['required', Rule::enum(AttachmentKind::class)],
             'name' => ['nullable', ...Rules::text(120)],
             'step' => ['nullable', 'bail', 'integer', 'between:1,9999'],
@@ -26,13 +23,11 @@ class FileRequest extends DeedRequest
 
     public function messages(): array
     {
-        $most = 'A file has '.Upload::say(min(self::MOST, Upload::limit())).' at most.';
-
         return [
             ...parent::messages(),
             'file.required' => 'Choose a file.',
-            'file.max' => $most,
-            'file.uploaded' => $most,
+            'file.max' => TakenFile::tooBig(),
+            'file.uploaded' => TakenFile::tooBig(),
         ];
     }
 
@@ -42,13 +37,11 @@ class FileRequest extends DeedRequest
         if (! $file instanceof UploadedFile) {
             throw new \LogicException('The rules ask for a file.');
         }
-        $name = $this->string('name')->trim()->value();
-        $own = (string) preg_replace('/[\x00-\x1F\x7F\/\\\\"]+/', ' ', $file->getClientOriginalName());
 
-        return new TypedFile(
-            $file->getContent(),
-            $name !== '' ? $name : mb_strimwidth(trim($own) === '' ? 'file' : trim($own), 0, 120, '…'),
+        return TakenFile::of(
+            $file,
             AttachmentKind::from($this->validated('kind')),
+            $this->string('name')->trim()->value(),
             $this->validated('step') === null ? null : (int) $this->validated('step'),
         );
     }

@@ -64,6 +64,7 @@ class ItemRequest extends DeedRequest
                 ['nullable', ...Rules::amountOrZero()],
             ),
             ...array_fill_keys(['weight', 'volume'], ['nullable', ...Rules::amount()]),
+            'inspection_days' => ['nullable', 'bail', 'integer', 'between:0,60'],
         ];
     }
 
@@ -94,6 +95,7 @@ class ItemRequest extends DeedRequest
             $money('price'),
             ...[...$this->lists(), ...$this->lots()],
             makersNumber: $some('makers_number', ''),
+            inspectionDays: (int) $some('inspection_days', '0'),
             numberRule: $some('number_rule', ''),
         );
     }

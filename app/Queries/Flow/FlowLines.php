@@ -7,6 +7,8 @@ use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\Deliveries;
+use App\Shop\Shelves;
+use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
@@ -31,7 +33,13 @@ final class FlowLines
     /** @return list<FlowLine> */
     public function all(): array
     {
-        return [...$this->purchases(), ...$this->outputs(), ...$this->needs(), ...$this->lines()];
+        return [
+            ...$this->purchases(),
+            ...$this->inspected(),
+            ...$this->outputs(),
+            ...$this->needs(),
+            ...$this->lines(),
+        ];
     }
 
     /** @return list<FlowLine> */
@@ -40,13 +48,18 @@ final class FlowLines
         $lines = DB::table('purchase_lines AS l')
             ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
             ->join('suppliers AS s', 's.id', 'o.supplier_id')
+            ->join('items AS i', 'i.id', 'l.item_id')
             ->where('l.is_open', true)
             ->select(['l.id', 'l.item_id', 'l.number', 'l.expected_on', 'l.ask_again_on', 'l.purchase_order_id'])
-            ->addSelect('s.name AS supplier')
+            ->addSelect(['s.name AS supplier', 'i.inspection_days'])
             ->selectRaw('l.quantity - l.received_quantity - l.cancelled_quantity AS open');
 
         return array_values(Row::all($this->narrow($lines, 'l.item_id'), function (Row $row): FlowLine {
-            $arrival = $this->deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on'));
+            $arrival = $this->deliveries->ordered(
+                $row->text('expected_on'),
+                $row->textOrNull('ask_again_on'),
+                $row->int('inspection_days'),
+            );
 
             return FlowLine::of(
                 $row,
@@ -55,6 +68,25 @@ final class FlowLines
                 "purchase {$row->text('number')}",
                 route('purchases.show', $row->int('purchase_order_id')),
                 $row->text('supplier').($arrival->rests === Expected::Overdue ? ', overdue' : ''),
+            );
+        })->all());
+    }
+
+    /** @return list<FlowLine> */
+    private function inspected(): array
+    {
+        $lying = $this->narrow(Shelves::inspected(), 'b.item_id');
+
+        return array_values(Row::all($lying, function (Row $row): FlowLine {
+            $arrival = $this->deliveries->inspected($row->text('came_on'), $row->int('inspection_days'));
+
+            return FlowLine::of(
+                $row,
+                $arrival->at,
+                $row->decimal('quantity'),
+                "inspection of {$row->text('number')}",
+                route('stock.show', $row->int('item_id')),
+                'came '.When::day($row->text('came_on')).($arrival->isLate() ? ', overdue' : ''),
             );
         })->all());
     }

@@ -10,12 +10,10 @@ use App\Queries\Demand\DemandLine;
 use App\Queries\Files\HangingFile;
 use App\Queries\ProductTrail;
 use App\Reading\Cut;
-use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Wording\Figures;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 
 /** A customer with what is known of them and what is going on with them. */
 final readonly class CustomerPage
@@ -42,21 +40,11 @@ final readonly class CustomerPage
 
     public static function of(int $id): self
     {
-        $material = DB::table('balances AS b')
-            ->join('items AS i', 'i.id', 'b.item_id')
-            ->join('units AS u', 'u.id', 'i.unit_id')
-            ->where('b.owner_id', $id)
-            ->where('b.quantity', '>', 0)
-            ->groupBy('i.id', 'i.number', 'i.name', 'u.code')
-            ->orderBy('i.number')
-            ->select(['i.id', 'i.number', 'i.name', 'u.code AS unit'])
-            ->selectRaw('SUM(b.quantity) AS quantity');
-
         return new self(
             Customer::query()->with('contacts.ways')->findOrFail($id),
             CustomerOrderList::ofCustomer($id),
             PartnerOrder::of(PartnerKind::Customer, $id),
-            Row::all($material, OwnMaterial::from(...)),
+            OwnMaterial::of($id),
             ProductTrail::of(PartnerKind::Customer->value, $id),
             HangingFile::on(self::FILES, $id),
         );

@@ -142,6 +142,7 @@ final readonly class ItemPage
             'Lead time' => $days($item->lead_time_days),
             ...$this->ordered($some),
             'Smallest issue' => $some($item->minimum_issue),
+            'Days of inspection' => $days($item->inspection_days),
             'Days left when used' => $days($item->minimum_days),
             'Valued by' => CostingRule::from($item->costing)->label(),
         ], fn (string $says): bool => $says !== '');

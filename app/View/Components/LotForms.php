@@ -29,6 +29,7 @@ class LotForms extends Component
     {
         $this->isLot = $row->lotId !== 0 && $item->tracking === Tracking::Lot;
         $keys = ["count-{$row->id}", "condition-{$row->id}", "scrap-{$row->id}", "lot-{$row->lotId}"];
+        $keys[] = "paper-{$row->lotId}";
         $mine = array_filter($keys, fn (string $key): bool => (new Typed($key))->isMine());
         $this->isOpen = $mine !== [];
         $this->conditions = array_diff_key((new Printed)->conditions(), [$row->condition->value => true]);

@@ -21,7 +21,7 @@
         </div>
         <x-field name="supplier_lot" label="Supplier's lot" size="9" maxlength="60" />
         <x-day name="expires_on" label="Good until" />
-        <x-choice name="condition" label="As" :options="$print->conditions()" />
+        <x-choice name="condition" label="As" :options="$print->comesAs()" />
         <x-choice name="owner_id" label="Whose" :options="$form->owners" />
         <x-day name="booked_on" label="Came in on"
             title="empty = today; an earlier day for a receipt that was missed" />

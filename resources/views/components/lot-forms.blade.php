@@ -7,6 +7,17 @@
             <button class="btn btn-quiet btn-small">Book the count</button>
         </x-form>
     @endcan
+    @if ($row->lotId)
+        @can('goods-in')
+            <x-form class="actions align-items-start" :key="'paper-'.$row->lotId" enctype="multipart/form-data"
+                :to="route('lots.files', $row->lotId)">
+                <input type="hidden" name="kind" value="certificate">
+                <input class="form-control paper" type="file" name="file" aria-label="Certificate of {{ $row->lot }}">
+                <x-why field="file" />
+                <button class="btn btn-quiet btn-small">Hang the certificate on the lot</button>
+            </x-form>
+        @endcan
+    @endif
     @can('issue')
         <x-form class="actions align-items-start" :key="'condition-'.$row->id" :to="route('stock.condition', $row->id)">
             <x-field bare name="quantity" :label="'How much at '.$row->where()" class="n"

@@ -1,4 +1,4 @@
-@props(['lots', 'unit'])
+@props(['lots', 'unit', 'files'])
 {{-- Where an item lies, lot by lot; the one asked for is marked and stands first. --}}
 @if ($lots->says() !== '')
     <form class="actions">
@@ -29,6 +29,10 @@
                             until {{ $print->day($row->expiresOn) }}
                         </span>
                     @endif
+                    @foreach ($files[$row->lotId] ?? [] as $file)
+                        <a class="sub" href="{{ route('files.show', $file->id) }}" title="{{ $file->name }}"
+                            >{{ $file->kind->label() }}</a>
+                    @endforeach
                 </td>
                 <td class="n">{{ $print->amount($row->quantity) }}</td>
                 <td class="n">{{ $print->money($row->value) }}</td>

@@ -1,5 +1,5 @@
 {{-- All that the supplier can bring, typed down as it comes off the lorry; empty = nothing of it came. --}}
-<x-form key="delivery" :to="route('deliveries.store')">
+<x-form key="delivery" :to="route('deliveries.store')" enctype="multipart/form-data">
     <input type="hidden" name="supplier" value="{{ $sheet->supplier->id }}">
     <div class="wide">
         <table class="list typed level">
@@ -12,7 +12,7 @@
                     <th class="n">Came</th>
                     <th>Unit</th>
                     <th>Lot, or serials one a line</th>
-                    <th>Supplier's lot, good until</th>
+                    <th>Supplier's lot, good until, certificate</th>
                     <th>The rest</th>
                 </tr>
             </thead>
@@ -52,6 +52,12 @@
                                         size="8" maxlength="60" :label="'Supplier\'s lot of '.$row->number" />
                                     <x-day bare :name="$row->field('expires_on')" :field="$row->key('expires_on')"
                                         placeholder="good until" :label="$row->number.' is good until'" />
+                                    <input class="form-control paper" type="file"
+                                        name="{{ $row->field('certificate') }}"
+                                        title="the certificate that came with it"
+                                        accept=".pdf,.png,.jpg,.jpeg,.webp,.txt"
+                                        aria-label="Certificate of {{ $row->number }}">
+                                    <x-why :field="$row->key('certificate')" />
                                 </span>
                             @endif
                         </td>
@@ -73,7 +79,7 @@
         <div class="actions align-items-end">
             <x-field name="paper" label="Their delivery note" size="14" maxlength="60" />
             <x-choice name="place_id" label="To" :options="$sheet->places" />
-            <x-choice name="condition" label="As" :options="$print->conditions()" />
+            <x-choice name="condition" label="As" :options="$print->comesAs()" />
             <x-day name="booked_on" label="Came in on" placeholder="today" />
             <button class="btn btn-act">Book the delivery in</button>
         </div>

@@ -14,6 +14,19 @@
             @if ($page->material->isNotEmpty())
                 <h2>Their own material with us</h2>
                 <table class="list">
+                    <thead>
+                        <tr>
+                            <th>Item</th>
+                            <th></th>
+                            <th class="n">Came</th>
+                            <th class="n">Used</th>
+                            <th class="n">Scrap</th>
+                            <th class="n">Replaced</th>
+                            <th class="n">Back</th>
+                            <th class="n">Left</th>
+                            <th></th>
+                        </tr>
+                    </thead>
                     <tbody>
                         @foreach ($page->material as $own)
                             <tr>
@@ -21,7 +34,12 @@
                                     <a class="num" href="{{ route('stock.show', $own->itemId) }}">{{ $own->number }}</a>
                                 </td>
                                 <td class="cut">{{ $own->name }}</td>
-                                <td class="n">{{ $print->amount($own->quantity) }}</td>
+                                <td class="n">{{ $print->amount($own->came) }}</td>
+                                <td class="n">{{ $print->some($own->used) }}</td>
+                                <td class="n">{{ $print->some($own->scrapped) }}</td>
+                                <td class="n">{{ $print->some($own->replaced) }}</td>
+                                <td class="n">{{ $print->some($own->returned) }}</td>
+                                <td class="n">{{ $print->amount($own->left) }}</td>
                                 <td>{{ $own->unit }}</td>
                             </tr>
                         @endforeach

@@ -55,6 +55,10 @@
             <x-field name="minimum_days" label="Days left when used" class="n" :value="$form->value('minimum_days')"
                 inputmode="numeric" />
         </x-asked>
+        <x-asked :says="$form->help('inspection_days')">
+            <x-field name="inspection_days" label="Days of inspection" class="n"
+                :value="$form->value('inspection_days')" inputmode="numeric" />
+        </x-asked>
         <x-asked :says="$form->help('minimum_issue')">
             <x-field name="minimum_issue" label="Smallest issue" class="n" :value="$form->value('minimum_issue')"
                 inputmode="decimal" />

@@ -20,7 +20,7 @@
         </section>
         <section>
             <h2 class="mt-0">On hand</h2>
-            <x-stock-of-item :lots="$lots" :unit="$item->unit->code" />
+            <x-stock-of-item :lots="$lots" :unit="$item->unit->code" :files="$files" />
             <h2>Coming</h2>
             @if ($purchases->isEmpty())
                 <div class="none">No purchase is open.</div>
