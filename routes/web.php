@@ -329,9 +329,10 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/purchases', [C\PurchaseController::class, 'store'])
         ->middleware('may:purchase')
         ->name('purchases.store');
-    Route::post('/orders/{order}/purchases', [C\WordsController::class, 'store'])
-        ->middleware('may:purchase')
-        ->name('orders.buy');
+    Route::middleware('may:purchase')->group(function (): void {
+        Route::get('/orders/{order}/purchases', [C\WordsController::class, 'create'])->name('orders.buy-form');
+        Route::post('/orders/{order}/purchases', [C\WordsController::class, 'store'])->name('orders.buy');
+    });
     Route::get('/purchases/{purchaseOrder}', [C\PurchaseController::class, 'show'])->name('purchases.show');
     Route::get('/purchases/{purchaseOrder}/paper.pdf', [C\PurchasePaperController::class, 'show'])
         ->name('purchases.paper');

@@ -78,6 +78,16 @@ final class Deliveries
         );
     }
 
+    /**
+     * The days somebody is likely to name when asked: the next three that are worked, and the one a week on.
+     *
+     * @return list<string> "YYYY-MM-DD"
+     */
+    public function likely(): array
+    {
+        return array_map(fn (int $days): string => $this->plant->workingDaysFrom($this->today, $days), [1, 2, 3, 5]);
+    }
+
     /** The day it comes if it is ordered today. */
     public function comesOn(LeadTime $lead): string
     {

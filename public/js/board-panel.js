@@ -54,10 +54,19 @@ class BoardPanel {
         if (mayMove) does.push(this.button('move', 'Move by keys'));
         if (bar.pinned && may) does.push(this.button('unpin', 'Take the pin out'));
         else if (mayMove) does.push(this.button('pin-here', 'Pin it where it is'));
+        const back = (data.away[bar.id] ?? []).map((one) => this.back(one)).join('');
         const family = bar.family ? ` · ${esc(bar.family)}` : '';
         const time = `${esc(this.board.when(bar.start))} to ${esc(this.board.when(bar.end))}`;
         const says = `${this.head(bar)} · ${time}${family} · ${this.pace(order)}`;
-        return `<div>${says}</div><div class="does">${does.join('')}</div>`;
+        return `<div>${says}</div>${back}<div class="does">${does.join('')}</div>`;
+    }
+
+    /* Pieces at a supplier: the day they are back, in one touch. */
+    back({ id, says }) {
+        const { data, root } = this.board;
+        const days = [...data.likely, { on: 'unknown', says: 'not known' }];
+        const touch = root.dataset.asks === '1' ? days.map(({ on, says }) => this.button(`${id} ${on}`, says)) : [];
+        return `<div class="does back">${BoardMarks.escaped(says)} ${touch.join('')}</div>`;
     }
 
     pace(order) {
@@ -119,6 +128,8 @@ class BoardPanel {
             const here = { centre: bar.centre, machine: bar.machine, minute: bar.start };
             this.send('POST', url(bar), { ...here, pin: 1 });
         }
+        const [handful, touch] = what.split(' ');
+        if (touch) this.send('PUT', `${root.dataset.back}/${handful}/arrival`, { touch });
         if (what === 'unpin') this.send('DELETE', `${url(bar)}/pin`, {});
     }
 
@@ -155,7 +166,7 @@ class BoardPanel {
         if (ok && answer.says) {
             this.token = null;
             this.board.put(drag?.preview?.moved ?? []);
-            this.did(answer.says);
+            this.did(answer.says, answer.booking);
             this.board.refresh();
             return;
         }
@@ -167,13 +178,15 @@ class BoardPanel {
         if (status === 422) this.board.refresh(true);
     }
 
-    did(says) {
-        const undo = '<button class="btn btn-quiet btn-small" data-undo>Undo</button>';
+    /* What changed the plan is undone here; a booking on its own page. */
+    did(says, booking) {
+        const page = `<a class="btn btn-quiet btn-small" href="/bookings/${booking}">The booking</a>`;
+        const undo = booking ? page : '<button class="btn btn-quiet btn-small" data-undo>Undo</button>';
         const text = `<span>${BoardMarks.escaped(says)}</span>`;
         this.says.innerHTML = `<div class="said did" role="status">${text}${undo}</div>`;
         this.says
             .querySelector('[data-undo]')
-            .addEventListener('click', () => document.querySelector('#board-undo').requestSubmit());
+            ?.addEventListener('click', () => document.querySelector('#board-undo').requestSubmit());
     }
 
     refused(says) {

@@ -20,6 +20,10 @@
                 'none' => 'No firm order has its parts.',
                 'pace' => true,
             ])
+            @if ($today->arrivals !== [])
+                <h2><a href="{{ route('questions.index') }}">Should be here</a></h2>
+                @include('today.arrivals')
+            @endif
             @if ($today->questions->isNotEmpty())
                 <h2>Open questions</h2>
                 @include('today.questions')

@@ -6,6 +6,7 @@ use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Shop\ChangeBack;
 use App\Http\Requests\ArrivalRequest;
 use App\Models\PurchaseLine;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 
 /** The answer to 'when does it come?': a day, nobody knows, or no more. */
@@ -32,12 +33,18 @@ class ArrivalController extends Controller
         return $this->done(back(), $booking);
     }
 
-    public function consignment(ArrivalRequest $request, int $consignment, ChangeBack $change): RedirectResponse
-    {
+    /** The board asks for JSON. */
+    public function consignment(
+        ArrivalRequest $request,
+        int $consignment,
+        ChangeBack $change,
+    ): RedirectResponse|JsonResponse {
         $booking = $request->answer() === 'again'
             ? $change->askAgain($consignment, $request->on(), $request->signed($request->reason()))
             : $change->date($consignment, $request->on(), $request->signed($request->reason()));
 
-        return $this->done(back(), $booking);
+        return $request->expectsJson()
+            ? response()->json(['says' => $booking->says, 'booking' => $booking->id])
+            : $this->done(back(), $booking);
     }
 }

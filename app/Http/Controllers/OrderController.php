@@ -12,9 +12,8 @@ use App\Http\Requests\MakeOrderRequest;
 use App\Http\Requests\OrderRequest;
 use App\Http\Requests\SplitRequest;
 use App\Models\Customer;
-use App\Models\Supplier;
-use App\Models\Unit;
 use App\Models\WorkCentre;
+use App\Queries\Orders\BuyForm;
 use App\Queries\Orders\OrderFilter;
 use App\Queries\Orders\OrderList;
 use App\Queries\Orders\OrderPage;
@@ -70,8 +69,7 @@ class OrderController extends Controller
             'page' => $page,
             'order' => $page->order,
             'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id'),
-            'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
-            'units' => Unit::query()->orderBy('id')->pluck('code', 'id'),
+            'buy' => (new Typed('buy'))->isMine() ? BuyForm::now() : null,
             'typed' => fn (string $form): Typed => new Typed($form),
         ]);
     }

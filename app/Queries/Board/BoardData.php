@@ -11,6 +11,7 @@ use App\Shop\HeldPromises;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use App\Shop\StepWays;
+use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
@@ -31,23 +32,16 @@ final class BoardData
     {
         $standing = StandingPlan::of($planId);
         $problem = $standing->problem();
-        $bars = self::barsOf($planId);
+        $deliveries = Deliveries::now();
+        $away = self::away($deliveries);
+        $bars = self::barsOf($planId, $away);
         $from = min([$problem->now, ...array_column($bars, 3)]);
         $to = max([$problem->now + 7 * 1440, ...array_column($bars, 5)]);
         $days = self::days($from, $to);
         [$calendars, $centres] = self::centres($problem, $days);
 
         return [
-            'plan' => [
-                'id' => $planId,
-                'name' => $standing->plan->name,
-                'live' => $standing->plan->is_live,
-                'seen' => (int) $standing->plan->change_id,
-                'computed' => $standing->plan->computed_at === null
-                    ? null
-                    : ShopState::minute($standing->plan->computed_at),
-                'stamp' => $standing->plan->stamp,
-            ],
+            'plan' => self::plan($standing->plan),
             'zone' => When::zone(),
             'now' => ShopState::minute(CarbonImmutable::now()),
             'from' => $days[0],
@@ -58,21 +52,45 @@ final class BoardData
             'bars' => $bars,
             'orders' => self::orders($planId, $problem),
             'held' => self::held(),
+            'away' => (object) array_map(self::backs(...), $away),
+            'likely' => self::likely($deliveries),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function plan(Plan $plan): array
+    {
+        return [
+            'id' => $plan->id,
+            'name' => $plan->name,
+            'live' => $plan->is_live,
+            'seen' => (int) $plan->change_id,
+            'computed' => $plan->computed_at === null ? null : ShopState::minute($plan->computed_at),
+            'stamp' => $plan->stamp,
+        ];
+    }
+
+    /** @return list<array{on: string, says: string}> days somebody names when asked when something is back */
+    private static function likely(Deliveries $deliveries): array
+    {
+        return array_map(
+            fn (string $day): array => ['on' => $day, 'says' => When::day($day)],
+            $deliveries->likely(),
+        );
     }
 
     /**
      * What stands in a plan, one row a step; which column is what, the board's script says.
      *
+     * @param  array<int, list<Handful>>  $away  by step
      * @return list<array{
      *     mixed, int, int, int, int, int, mixed, mixed, mixed, int, int, mixed, mixed, int, list<int>,
      * }>
      */
-    private static function barsOf(int $planId): array
+    private static function barsOf(int $planId, array $away): array
     {
         $bars = [];
         $ways = StepWays::ofPlan($planId);
-        $late = self::lateBack();
         foreach (DB::select(self::bars(), [$planId]) as $row) {
             $id = $row->id;
             $bars[] = [
@@ -89,7 +107,7 @@ final class BoardData
                 (int) $row->pinned,
                 $row->supplier ?? '',
                 $row->family ?? '',
-                isset($late[$id]) ? 1 : 0,
+                is_int($id) && self::isLate($away[$id] ?? []) ? 1 : 0,
                 self::others((int) $row->home, is_int($id) ? $ways[$id] ?? [] : [])];
         }
 
@@ -127,22 +145,34 @@ final class BoardData
             ORDER BY p.start_at";
     }
 
-    /**
-     * Steps of which pieces should be back from their supplier.
-     *
-     * @return array<int, true>
-     */
-    private static function lateBack(): array
+    /** @return array<int, list<Handful>> pieces at suppliers, by step */
+    private static function away(Deliveries $deliveries): array
     {
-        $late = [];
         $outside = DB::table('order_steps')->whereNotNull('supplier_id')->whereNotNull('started_at')->pluck('id');
-        foreach (Away::of($outside, Deliveries::now()) as $step => $handfuls) {
-            if (array_filter($handfuls, fn (Handful $handful): bool => $handful->back->isLate()) !== []) {
-                $late[$step] = true;
-            }
-        }
 
-        return $late;
+        return Away::of($outside, $deliveries);
+    }
+
+    /**
+     * Some of it should be back.
+     *
+     * @param  list<Handful>  $handfuls
+     */
+    private static function isLate(array $handfuls): bool
+    {
+        return array_filter($handfuls, fn (Handful $handful): bool => $handful->back->isLate()) !== [];
+    }
+
+    /**
+     * @param  list<Handful>  $handfuls
+     * @return list<array{id: int, says: string}>
+     */
+    private static function backs(array $handfuls): array
+    {
+        return array_map(fn (Handful $handful): array => [
+            'id' => $handful->id,
+            'says' => Figures::amount($handful->away).' back: '.ArrivalWords::day($handful->back),
+        ], $handfuls);
     }
 
     /** @return list<int> midnights of the plant around a span */

@@ -11,6 +11,7 @@ use App\Queries\Orders\PaceStrip;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\ReceiveList;
 use App\Queries\Questions\ArrivalList;
+use App\Queries\Questions\ArrivalQuestion;
 use App\Queries\Questions\OpenQuestion;
 use App\Queries\Questions\QuestionList;
 use App\Queries\Station\OutsideJob;
@@ -32,6 +33,8 @@ final readonly class TodayPage
 
     private const SHOWN = 7;
 
+    private const ARRIVALS = 4;
+
     /**
      * @param  Collection<int, ListedOrder>  $release  orders that can be released, the first of them
      * @param  Collection<int, ListedOrder>  $stuck  likewise
@@ -42,6 +45,8 @@ final readonly class TodayPage
      * @param  array<string, int>  $missing  how many stuck orders miss which item, the most first
      * @param  array<int, PaceStrip>  $strips
      * @param  Collection<int, OpenQuestion>  $questions  open ones, the oldest of them
+     * @param  list<ArrivalQuestion>  $arrivals  what should be here, the first of it
+     * @param  list<string>  $days  somebody is likely to name
      */
     private function __construct(
         public Collection $release,
@@ -56,6 +61,8 @@ final readonly class TodayPage
         public Collection $questions,
         public int $questionCount,
         public int $short,
+        public array $arrivals,
+        public array $days,
     ) {
     }
 
@@ -71,6 +78,7 @@ final readonly class TodayPage
             ->map(fn (OpenOrder $order): ListedOrder => $shown[$order->id])
             ->values();
         $deliveries = Deliveries::now();
+        $arrivals = ArrivalList::asked($deliveries);
 
         return new self(
             $rows($release, self::SHOWN),
@@ -90,8 +98,10 @@ final readonly class TodayPage
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
             ($open = QuestionList::open(5))->rows,
-            $open->count + count(ArrivalList::asked($deliveries)),
+            $open->count + count($arrivals),
             self::missingItems(),
+            array_slice($arrivals, 0, self::ARRIVALS),
+            $deliveries->likely(),
         );
     }
 

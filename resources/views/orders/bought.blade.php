@@ -23,17 +23,13 @@
 @endif
 @if ($order->state->takesCost())
     @can('purchase')
-        <x-more summary="Buy something for it that has no number" :open="$typed('buy')->isMine()">
-            <x-form class="actions align-items-end" key="buy" :to="route('orders.buy', $order->id)">
-                <x-field name="words" label="What" size="34" maxlength="200" required />
-                <x-choice name="supplier" label="Of" :options="$suppliers" />
-                <x-field name="quantity" label="Quantity" class="n" inputmode="decimal" required />
-                <x-choice name="unit_id" label="Unit" :options="$units" />
-                <x-field name="price" label="€ for one" class="n" inputmode="decimal" required />
-                <x-day worked name="expected_on" label="Comes" required />
-                <button class="btn btn-act">Put it on a draft</button>
-            </x-form>
-            <p class="sub">It comes into no stock: when it is booked in, it goes into the cost of this order.</p>
+        <x-more summary="Buy something for it that has no number" :open="$buy !== null">
+            @if ($buy)
+                @include('orders.buy')
+            @else
+                <div hx-get="{{ route('orders.buy-form', $order->id) }}"
+                    hx-trigger="toggle from:closest details once"></div>
+            @endif
         </x-more>
     @endcan
 @endif

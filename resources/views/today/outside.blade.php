@@ -17,7 +17,15 @@
                     {{ $out->job->name }}, <x-amount :of="$out->job->toDo()" :unit="$out->job->unit" />
                 </td>
                 <td class="cut outside">{{ $out->supplier }}</td>
-                <td><x-back :handfuls="$out->handfuls" :unit="$out->job->unit" /></td>
+                <td>
+                    <x-back :handfuls="$out->handfuls" :unit="$out->job->unit" />
+                    @foreach ($out->handfuls as $handful)
+                        <x-more summary="back when?" class="when">
+                            <x-comes :to="route('arrivals.consignment', $handful->id)" :days="$today->days"
+                                :form="'arrival-consignment-'.$handful->id" />
+                        </x-more>
+                    @endforeach
+                </td>
             </tr>
         @endforeach
     </tbody>

@@ -277,3 +277,40 @@ it('counts the days of a supplier who has a calendar by it, planned and sent ali
     expect($back->all())->toBe(['2026-11-30 09:00', '2026-12-02 09:00'])
         ->and($this->shop->differences())->toBe([]);
 });
+
+it('takes a day in one touch, from Today, the lists and the board', function () {
+    nothingThere($this, 'GATE-40');
+    $line = bought($this, 'GATE-40', '40', '2026-11-25');
+    DB::table('purchase_lines')->where('id', $line->id)->update(['expected_on' => '2026-11-20']);
+    $buyer = $this->actingAs($this->shop->as(Role::Buyer));
+    $buyer->get('/')->assertOk()->assertSee('Should be here')->assertSee('value="2026-11-26"', false);
+    $send = fn (string $touch) => $buyer->from('/')->put("/purchase-lines/{$line->id}/arrival", [
+        'token' => $this->shop->token(),
+        'touch' => $touch,
+    ]);
+    $send('2026-11-26')->assertSessionHas('done');
+    expect($line->refresh()->expected_on)->toBe('2026-11-26')->and($line->ask_again_on)->toBeNull();
+    $send('unknown')->assertSessionHas('done');
+    expect($line->refresh()->ask_again_on)->toBe('2026-11-25'); // the next day that is worked
+    $send('2026-11-29')->assertSessionHasErrors('expected_on'); // a Sunday
+    $send('soon')->assertSessionHasErrors('expected_on');
+    // who may not order of suppliers is not asked
+    $this->actingAs($this->shop->as(Role::Operator))->get('/')->assertDontSee('name="touch"', false);
+});
+
+it('says to the board what is away, and takes the day from it', function () {
+    $order = $this->shop->order('DRUM-20', '6', '2027-01-15');
+    $this->shop->release($order);
+    sent($this, $order, '6');
+    $outside = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $handful = Consignment::query()->where('order_step_id', $outside->id)->firstOrFail();
+    $planner = $this->actingAs($this->shop->as(Role::Supervisor));
+    $data = $planner->getJson('/board/data')->assertOk()->json();
+    expect($data['away'][$outside->id][0]['id'])->toBe($handful->id)
+        ->and($data['away'][$outside->id][0]['says'])->toStartWith('6 back: ')
+        ->and(array_column($data['likely'], 'on'))->toBe(['2026-11-25', '2026-11-26', '2026-11-27', '2026-12-01']);
+    $planner->putJson("/consignments/{$handful->id}/arrival", ['token' => 'touch', 'touch' => '2026-12-01'])
+        ->assertOk()
+        ->assertJsonPath('booking', fn ($id): bool => is_int($id));
+    expect(CarbonImmutable::parse($handful->refresh()->back_at, 'UTC')->toDateString())->toBe('2026-12-01');
+});
