@@ -154,6 +154,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/orders/{order}/components', [C\OrderComponentController::class, 'store'])
         ->middleware('may:change-order')
         ->name('order-components.store');
+    Route::post('/order-components/{component}/order', [C\OrderComponentController::class, 'make'])
+        ->middleware('may:change-order')
+        ->name('order-components.make');
     Route::put('/order-components/{component}', [C\OrderComponentController::class, 'update'])
         ->middleware('may:change-order')
         ->name('order-components.update');

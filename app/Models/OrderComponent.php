@@ -72,6 +72,14 @@ class OrderComponent extends Model
         return $this->basis === LineBasis::PerOrder;
     }
 
+    /** It is wanted still, and neither kept, bought nor made for it. */
+    public function unsupplied(): BigDecimal
+    {
+        $tied = Tie::query()->where('component_id', $this->id)->sum('quantity');
+
+        return $this->openQuantity()->minus((string) $tied);
+    }
+
     /**
      * What its order still takes of the item, beyond what is kept or bought for it: components of one item stand for
      * one another.

@@ -4,8 +4,10 @@ namespace App\Http\Controllers;
 
 use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
+use App\Actions\Orders\MakeForPart;
 use App\Http\Requests\AddComponentRequest;
 use App\Http\Requests\ComponentRequest;
+use App\Http\Requests\MakePartRequest;
 use App\Http\Requests\SwapComponentRequest;
 use Illuminate\Http\RedirectResponse;
 
@@ -44,6 +46,17 @@ class OrderComponentController extends Controller
                 $request->signed(),
             ),
         );
+    }
+
+    /** An order of its own for what it misses. */
+    public function make(MakePartRequest $request, int $component, MakeForPart $make): RedirectResponse
+    {
+        return $this->done(back(), $make->handle(
+            $component,
+            $request->validated('quantity'),
+            $request->boolean('with_parts'),
+            $request->signed(),
+        ));
     }
 
     public function swap(SwapComponentRequest $request, int $component, ChangeComponents $change): RedirectResponse

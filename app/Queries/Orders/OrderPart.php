@@ -98,6 +98,11 @@ final readonly class OrderPart
         return $this->missing->isPositive() && ! $this->kind->isMadeHere() && ! $this->isCustomersOwn();
     }
 
+    public function canBeMade(): bool
+    {
+        return $this->missing->isPositive() && $this->kind->isMadeHere() && ! $this->isCustomersOwn();
+    }
+
     /** The order wants another quantity than the master. */
     public function isChanged(): bool
     {

@@ -44,6 +44,20 @@
             <button class="btn btn-quiet btn-small">Keep it for this order</button>
         </form>
     @endcan
+    @can('change-order')
+        @if ($part->canBeMade())
+            <form class="actions" method="post" action="{{ route('order-components.make', $part->id) }}">
+                @csrf
+                @token($part->form('make'))
+                <x-field bare :in="$typed($part->form('make'))" name="quantity" :label="'Make of '.$part->item"
+                    class="n" :value="$print->amount($part->missing)" inputmode="decimal" />
+                <label class="d-inline">
+                    <input type="checkbox" name="with_parts" value="1" checked> with its parts
+                </label>
+                <button class="btn btn-quiet btn-small">Make it for this order</button>
+            </form>
+        @endif
+    @endcan
     @can('purchase')
         @if ($part->canBeBought())
             <form class="actions" method="post" action="{{ route('purchases.store') }}">

@@ -1,17 +1,21 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Billing\AcceptBill;
 use App\Actions\Purchasing\SendBack;
 use App\Actions\Purchasing\TypedReturn;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
+use App\Actions\Stock\ScrapStock;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\PurchaseLine;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Purchasing\Holds;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\ScrapClass;
 
 /* Goods go back to the supplier they came from: out of stock at their value, common practice. */
 
@@ -107,4 +111,31 @@ it('is done on the purchase\'s page', function () {
     $this->get($page)->assertSee('value="99"', false);
     $send(['is_replaced' => '1'])->assertSessionHasNoErrors();
     $this->get($page)->assertSee('sent back')->assertSee('Others come.');
+});
+
+it('pays for what is rejected as ours, and for none that is theirs (W5, goods)', function () {
+    // 30 pieces come, 2 are bad of theirs, 1 was spoiled by us: 28 are owed
+    ($this->come)('30');
+    ($this->back)('2');
+    $owed = fn (): float => (float) (string) PurchaseLine::query()->findOrFail($this->line->id)->owed();
+    expect($owed())->toBe(28.0);
+    $there = Balance::query()->where('item_id', $this->line->item_id)->where('quantity', '>', 0)->firstOrFail();
+    app(ScrapStock::class)->handle(
+        $there->id,
+        '1',
+        ScrapClass::Handling,
+        $this->shop->sign(Role::Storekeeper, 'dropped'),
+    );
+    expect($owed())->toBe(28.0); // ours is paid
+    $bill = $this->shop->bill($this->line->refresh(), '30', '1.20');
+    $accept = fn (Holds $holds) => app(AcceptBill::class)->handle(
+        $bill->id,
+        $bill->refresh()->version,
+        array_fill_keys($bill->lines->pluck('id')->all(), $holds),
+        $this->shop->sign(Role::CostClerk),
+    );
+    // the two that went back are not paid for
+    expect(fn () => $accept(Holds::Theirs))->toThrow(Refused::class, '28 of P-1 are here and not billed');
+    $accept(Holds::Ours);
+    expect($owed())->toBe(0.0)->and($this->shop->differences())->toBe([]);
 });
