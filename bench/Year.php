@@ -45,6 +45,8 @@ final class Year
 
     private readonly YearBooks $books;
 
+    private readonly YearPurchases $purchases;
+
     private readonly int $unit;
 
     private int $seed = 7;
@@ -67,6 +69,7 @@ final class Year
         $this->stock = new YearStock($this->bulk, $this->places);
         $this->unit = (int) DB::table('units')->where('code', 'pc')->value('id');
         $this->books = new YearBooks($this->bulk, $this->unit, (int) DB::table('people')->value('id'));
+        $this->purchases = new YearPurchases($this->bulk, $this->books, $this->places, $this->unit);
         $this->orderNumber = 1 + (int) DB::table('numberings')->where('code', 'order')->value('next') + 1000;
     }
 
@@ -83,20 +86,24 @@ final class Year
                 $inWork[] = $this->start($d, firm: $d === $this->days - 1 && $i % 2 === 0);
             }
             $this->fillYard();
+            $this->purchases->endOfDay();
         }
         array_map($this->books->writeOrder(...), $inWork);
+        $this->purchases->end($this->bought);
         $this->stock->write();
         $this->bulk->flush();
         $this->numberings();
         DB::statement('SET foreign_key_checks = 1, unique_checks = 1');
         DB::statement(
             'ANALYZE TABLE moves, bookings, orders, order_steps, order_components, step_entries, cost_entries, '
-                .'ties, tie_entries, customer_order_lines, balances, lots',
+                .'ties, tie_entries, customer_order_lines, balances, lots, purchase_orders, purchase_lines, bills, '
+                .'bill_lines, purchase_entries',
         );
     }
 
     private function productData(): void
     {
+        $this->purchases->begin();
         $calendars = DB::table('calendars')->pluck('id');
         for ($i = 0; $i < 25; $i++) {
             DB::table('work_centres')->insert([
@@ -138,7 +145,9 @@ final class Year
         $ids = [];
         for ($i = 0; $i < $count; $i++) {
             $tracking = $i % $trackedEvery === 0 ? $tracked : Tracking::None;
-            $ids[] = $id = $this->bulk->add('items', [
+            $ids[] = $id = $this->bulk->id('items');
+            $this->bulk->add('items', [
+                'id' => $id,
                 'number' => sprintf("{$prefix}-%05d", $i),
                 'name' => "{$name} {$i}",
                 'kind' => $kind,
@@ -148,6 +157,7 @@ final class Year
                 'lead_time_days' => 5,
                 'safety_stock' => 2 + $i % 50,
                 'cost' => 100,
+                'supplier_id' => $kind === 'bought' ? $this->purchases->supplierOf($id) : null,
             ]);
             $this->stock->item($id, $tracking);
         }
@@ -288,8 +298,11 @@ final class Year
 
     private function goodsIn(int $item, int $quantity): void
     {
-        $booking = $this->books->booking('goods_in', "{$quantity} pc in, to Main stores.");
-        $this->stock->in($booking, $item, $quantity, $quantity * $this->dice(800, 1200), 'outside');
+        $value = $quantity * $this->dice(800, 1200);
+        $line = $this->purchases->comes($item, $quantity, $value);
+        $order = $this->purchases->orderOf($item);
+        $booking = $this->books->booking('goods_in', "{$quantity} pc in, to Main stores.", purchase: $order);
+        $this->stock->in($booking, $item, $quantity, $value, 'outside', ['purchase_line_id' => $line]);
     }
 
     /** Some plates each day, a lot of each delivery. */
@@ -370,7 +383,11 @@ final class Year
 
     private function numberings(): void
     {
-        $last = ['order' => ['', $this->orderNumber], 'customer_order' => ['C-', $this->customerNumber]];
+        $last = [
+            'order' => ['', $this->orderNumber],
+            'customer_order' => ['C-', $this->customerNumber],
+            'purchase' => ['P-', $this->purchases->numbers()],
+        ];
         foreach ($last as $code => [$prefix, $last]) {
             DB::table('numberings')->updateOrInsert(['code' => $code], ['prefix' => $prefix, 'next' => $last + 1]);
         }

@@ -140,8 +140,14 @@ final class YearBooks
         ]);
     }
 
-    public function booking(string $kind, string $says, ?int $order = null, ?int $customerOrder = null): int
-    {
+    public function booking(
+        string $kind,
+        string $says,
+        ?int $order = null,
+        ?int $customerOrder = null,
+        ?int $purchase = null,
+        ?int $bill = null,
+    ): int {
         $id = $this->bulk->id('bookings');
         $this->bulk->add('bookings', [
             'id' => $id,
@@ -157,6 +163,8 @@ final class YearBooks
             'says' => $says,
             'order_id' => $order,
             'customer_order_id' => $customerOrder,
+            'purchase_order_id' => $purchase,
+            'bill_id' => $bill,
         ]);
 
         return $id;

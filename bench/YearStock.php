@@ -148,6 +148,7 @@ final class YearStock
             'component_id' => $for['component_id'] ?? null,
             'output_id' => $for['output_id'] ?? null,
             'line_id' => $for['line_id'] ?? null,
+            'purchase_line_id' => $for['purchase_line_id'] ?? null,
         ]);
     }
 }

@@ -388,6 +388,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         Route::put('/the-suppliers', [C\StandInController::class, 'update'])->name('mails.go-by');
         Route::post('/the-suppliers/{purchaseOrder}', [C\StandInController::class, 'store'])->name('mails.turn');
     });
+    Route::post('/purchase-lines/{line}/part', [C\PurchasePartController::class, 'store'])
+        ->middleware('may:purchase')
+        ->name('purchase-lines.part');
     Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])
         ->middleware('may:purchase')
         ->name('purchases.update');

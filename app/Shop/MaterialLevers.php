@@ -139,17 +139,52 @@ final class MaterialLevers
             }
         }
 
+        $open = $line->openQuantity();
+        $part = BigDecimal::min($open, $this->wantedOf($line));
+        $isPart = $part->isPositive() && $part->isLessThan($open);
+        $what = self::what($line->item, $isPart ? $part : $open).($isPart ? ' of '.Figures::amount($open) : '');
+
         return $this->lever(
             $steps,
-            "Hurry {$line->number} of {$line->order->supplier->name}, ".self::what($line->item, $line->openQuantity())
-                .', to '.When::day($on).' instead of '.When::day($is),
-            new LeverDeed('Ask for it', 'purchase', 'put', 'purchases.update', $line->id, [
-                // as it was given, though it may be a closed day
-                'expected_on' => "{$is}!",
-                'asked_for' => $on,
-                'reason' => "order {$this->number} waits for it",
-            ]),
+            "Hurry {$line->number} of {$line->order->supplier->name}, {$what}, to ".When::day($on).' instead of '
+                .When::day($is),
+            $isPart ? $this->askForPart($line, $part, $on) : $this->askFor($line, $is, $on),
         );
+    }
+
+    /** Of a line, as much as the order and those that are made for it wait for. */
+    private function wantedOf(PurchaseLine $line): BigDecimal
+    {
+        $wanted = BigDecimal::zero();
+        foreach ([...$this->shop->parts->servants($this->order), $this->order] as $order) {
+            foreach ($this->shop->parts->of($order) as $row) {
+                foreach ($row->coming as ['supply' => $supply, 'quantity' => $quantity]) {
+                    $isOfIt = $supply->by->isPurchase() && $supply->by->id === $line->id;
+                    $wanted = $isOfIt ? $wanted->plus($quantity) : $wanted;
+                }
+            }
+        }
+
+        return $wanted;
+    }
+
+    private function askFor(PurchaseLine $line, string $is, string $on): LeverDeed
+    {
+        return new LeverDeed('Ask for it', 'purchase', 'put', 'purchases.update', $line->id, [
+            // as it was given, though it may be a closed day
+            'expected_on' => "{$is}!",
+            'asked_for' => $on,
+            'reason' => "order {$this->number} waits for it",
+        ]);
+    }
+
+    private function askForPart(PurchaseLine $line, BigDecimal $part, string $on): LeverDeed
+    {
+        return new LeverDeed('Ask for so much', 'purchase', 'post', 'purchase-lines.part', $line->id, [
+            'quantity' => Amount::plain($part),
+            'asked_for' => $on,
+            'reason' => "order {$this->number} waits for it",
+        ]);
     }
 
     /** @return list<Lever> */

@@ -144,6 +144,15 @@ final class PurchaseRefused extends Refused
         return self::because("{$number} is complete: nothing of it is to come.");
     }
 
+    /** @param  string  $open  to come of it, with its unit */
+    public static function notAPart(string $line, string $open): self
+    {
+        return self::because(
+            "{$open} are to come of {$line}: ask for fewer of it, or for all of it sooner.",
+            'quantity',
+        );
+    }
+
     public static function otherItem(string $number): self
     {
         return self::because("Purchase {$number} is for another item. Choose the item it is for.", 'item');

@@ -50,7 +50,7 @@
         const says = reply.status === 200 ? await reply.text() : '';
         if (says === '') box.remove();
         else {
-            box.textContent = says;
+            box.innerHTML = says;
             box.hidden = false;
             box.removeAttribute('data-effect');
         }

@@ -63,7 +63,7 @@ it('cures a late order by a lever on its supplier', function () {
         DB::table("balances")->where("item_id", $shop->item("FOOT-1")->id)->delete();
         $shop->goodsIn("SS-15", "900", "46", "H-1", null, "RACK");
         $shop->purchase("P-71", "FOOT-1", "40", now()->addDays(60)->toDateString());
-        $shop->order("TRAY-40", "4", now()->addDays(21)->toDateString());
+        $shop->order("TRAY-40", "10", now()->addDays(21)->toDateString());
         PHP)->wait();
     $this->live->untilPlanned();
     $order = $this->live->value('SELECT MAX(id) FROM orders');

@@ -3,13 +3,13 @@
 namespace App\Http\Controllers;
 
 use App\Queries\Board\EffectOf;
-use App\View\Printed;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
 
 /** What a booking did to the dates, asked for by the page it was made on until it is planned. */
 class EffectController extends Controller
 {
-    public function show(int $booking, Printed $print): Response
+    public function show(int $booking): Response|View
     {
         $effect = EffectOf::booking($booking);
         $says = $effect->says();
@@ -17,7 +17,7 @@ class EffectController extends Controller
         return match (true) {
             ! $effect->isPlanned => response('', Response::HTTP_ACCEPTED),
             $says === '' => response()->noContent(),
-            default => response($print->says($says))->header('Content-Type', 'text/plain; charset=utf-8'),
+            default => view('bookings.effect', ['effect' => $effect, 'says' => $says]),
         };
     }
 }

@@ -14,11 +14,14 @@ use Illuminate\Support\Facades\DB;
 /** What the planning of one booking did to the dates: who became late by it, who is in time again. */
 final readonly class EffectOf
 {
+    private const CURES = 2;
+
     /**
      * @param  array<string, int>  $late  minutes by number of the order, the most first
      * @param  list<string>  $saved  numbers
      * @param  int  $bookings  that were planned with it, itself among them
      * @param  list<string>  $broken  promises to customers that are missed now, in words
+     * @param  int|null  $worst  order that becomes late by the most
      */
     private function __construct(
         public bool $isPlanned,
@@ -26,6 +29,7 @@ final readonly class EffectOf
         private array $saved,
         private int $bookings,
         private array $broken,
+        public ?int $worst = null,
     ) {
     }
 
@@ -59,6 +63,22 @@ final readonly class EffectOf
         );
     }
 
+    /**
+     * What would help the order that becomes late by the most, lending among it (W7).
+     *
+     * @return list<ShownOffer> the best that help, first those that are done at one click
+     */
+    public function cures(): array
+    {
+        $offers = $this->worst === null ? [] : ShownOffer::all($this->worst);
+        $help = array_filter($offers, fn (ShownOffer $offer): bool => $offer->gain > 0);
+
+        $atOnce = fn (ShownOffer $offer): bool => $offer->deed !== null;
+        $others = array_filter($help, fn (ShownOffer $offer): bool => ! $atOnce($offer));
+
+        return array_slice([...array_filter($help, $atOnce), ...$others], 0, self::CURES);
+    }
+
     private static function from(Row $row): self
     {
         /** @var array<int, int> $late */
@@ -76,6 +96,7 @@ final readonly class EffectOf
             array_map($number, $saved),
             $row->int('bookings'),
             self::broken(array_keys($late)),
+            array_key_first($late),
         );
     }
 

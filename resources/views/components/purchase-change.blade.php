@@ -10,6 +10,11 @@
             <x-day worked name="asked_for" label="Asked for" :value="$line->askedFor ?? ''" />
             <button class="btn btn-quiet btn-small align-self-end">Change</button>
         </x-form>
+        <x-form class="actions" :key="$line->form('part')" :to="route('purchase-lines.part', $line->id)">
+            <x-field name="quantity" label="Part of it sooner" class="n" inputmode="decimal" />
+            <x-day worked name="asked_for" label="Asked for" />
+            <button class="btn btn-quiet btn-small align-self-end">Ask for it</button>
+        </x-form>
         <x-form class="actions" method="delete" :key="$line->form('drop')" :to="route('purchases.destroy', $line->id)">
             <x-field bare name="reason" label="Why it is no longer wanted" placeholder="why no longer"
                 maxlength="200" />

@@ -687,6 +687,16 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => 'It cannot come before today',
         ])($released()),
+        'ask for part of a purchase sooner' => (fn (int $line): array => [
+            'role' => Role::Buyer,
+            'method' => 'post',
+            'uri' => "/purchase-lines/{$line}/part",
+            'no' => Role::Operator,
+            'data' => ['quantity' => '2', 'asked_for' => '2026-11-26'],
+            'bad' => ['quantity' => '5'],
+            'field' => 'quantity',
+            'says' => '5 pc are to come',
+        ])((int) $bought()->lines()->value('id')),
         'let a supplier answer' => (function (int $order): array {
             return [
                 'by' => StandIn::make()->id, // signs it, whoever sends it
@@ -1723,6 +1733,7 @@ const DEEDS = [
     'send a purchase',
     'answer a purchase',
     'settle an answer',
+    'ask for part of a purchase sooner',
     'let a supplier answer',
     'buy by words for an order',
     'let the suppliers go by the clock',

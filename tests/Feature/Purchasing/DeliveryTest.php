@@ -168,3 +168,27 @@ it('says whose promise a short delivery breaks, and names nobody whose date has 
     expect((int) DB::table('plan_orders')->where('plan_id', 1)->where('order_id', $first->id)->value('late_minutes'))
         ->toBeLessThanOrEqual(0);
 });
+
+it('offers lending in the answer where another order needs its part later (W7)', function () {
+    DB::table('balances')->where('item_id', $this->shop->item('FOOT-1')->id)->delete();
+    $feet = $this->shop->purchase('P-1', 'FOOT-1', '80', '2026-11-26');
+    // who has the higher rank is dealt the parts first, though it is due much later
+    $lender = $this->shop->order('TRAY-40', '10', '2027-02-26');
+    $lender->update(['rank' => 100]);
+    $needs = $this->shop->order('TRAY-40', '3', '2026-12-09');
+    app(PlanRound::class)->handle();
+    ($this->come)([$feet->id => ['quantity' => '12', 'rest' => 'day', 'rest_on' => '2026-12-21']])
+        ->assertSessionHasNoErrors();
+    $booking = Booking::query()->latest('id')->firstOrFail();
+    app(PlanRound::class)->handle();
+    $effect = EffectOf::booking($booking->id);
+    expect($effect->says())->toContain("{$needs->number} (")
+        ->and($effect->worst)->toBe($needs->id)
+        ->and($effect->cures()[0]->says)->toContain("from order {$lender->number}");
+    $this->actingAs($this->shop->as(Role::Buyer))
+        ->get("/bookings/{$booking->id}/effect")
+        ->assertOk()
+        ->assertSee('What helps:')
+        ->assertSee("from order {$lender->number}")
+        ->assertSee("/late/{$needs->id}", false);
+});

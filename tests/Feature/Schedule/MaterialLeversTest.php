@@ -1,7 +1,9 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Purchasing\PartSooner;
 use App\Actions\Schedule\WhatIf;
+use App\Actions\Stock\ReserveComing;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Models\PurchaseLine;
@@ -16,13 +18,13 @@ use Illuminate\Support\Facades\DB;
 
 beforeEach(function () {
     /** A tray that waits for feet: none is there, 40 are to come too late. */
-    $this->late = function (string $comes = '2027-01-15'): Order {
+    $this->late = function (string $comes = '2027-01-15', string $quantity = '4'): Order {
         $feet = $this->shop->item('FOOT-1');
         DB::table('balances')->where('item_id', $feet->id)->delete();
         DB::table('purchase_lines')->where('item_id', $feet->id)->delete();
         $this->purchase = $this->shop->purchase('P-71', 'FOOT-1', '40', $comes);
 
-        return $this->shop->order('TRAY-40', '4', '2026-12-10');
+        return $this->shop->order('TRAY-40', $quantity, '2026-12-10');
     };
     /** what is offered about material, by what it says */
     $this->offers = fn (Order $order): array => array_values(array_filter(
@@ -34,7 +36,7 @@ beforeEach(function () {
 });
 
 it('hurries a purchase no more than it has to, and says what that gains', function () {
-    $order = ($this->late)();
+    $order = ($this->late)(quantity: '10');
     [$hurry] = ($this->offers)($order);
     expect($hurry['says'])->toStartWith('Hurry P-71 of ')
         ->and($hurry['says'])->toContain('40 pc FOOT-1')
@@ -55,7 +57,7 @@ it('hurries a purchase no more than it has to, and says what that gains', functi
 });
 
 it('asks the supplier at one click: the day is asked for, and not taken before somebody gives it', function () {
-    $order = ($this->late)();
+    $order = ($this->late)(quantity: '10');
     $deed = ($this->offers)($order)[0]['deed'];
     $this->actingAs($this->shop->as(Role::Buyer))->get("/late/{$order->id}/levers")->assertSee('Ask for it');
     $this->put("/purchase-lines/{$deed['id']}", ['token' => $this->shop->token(), ...$deed['fields']])
@@ -156,4 +158,37 @@ it('changes no fact by trying, and can be tried as a what-if', function () {
     $late = fn (int $id): int => (int) DB::table('plan_orders')->where('plan_id', $id)->where('order_id', $order->id)
         ->value('late_minutes');
     expect($late($plan->id))->toBeLessThan($late(Plan::LIVE))->and($facts())->toBe($before);
+});
+
+it('hurries only so much of a purchase as the order waits for, on a line of its own', function () {
+    $order = ($this->late)();
+    [$hurry] = ($this->offers)($order);
+    expect($hurry['says'])->toContain('16 pc FOOT-1 of 40');
+    $deed = $hurry['deed'];
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/late/{$order->id}/levers")->assertSee('Ask for so much');
+    $this->post("/purchase-lines/{$deed['id']}/part", ['token' => $this->shop->token(), ...$deed['fields']])
+        ->assertSessionHasNoErrors()
+        ->assertSessionHas('done');
+    $part = PurchaseLine::query()->latest('id')->firstOrFail();
+    $rest = $this->purchase->refresh();
+    expect([$part->quantity, $rest->quantity])->toBe(['16.000000', '24.000000'])
+        ->and([$part->asked_for, $rest->asked_for])->toBe([$deed['fields']['asked_for'], null])
+        ->and($part->expected_on)->toBe('2027-01-15')
+        ->and($part->purchase_order_id)->toBe($rest->purchase_order_id)
+        ->and($rest->order->changed_on)->not->toBeNull();
+    // once the supplier says so, the order is in time
+    $part->update(['expected_on' => $part->asked_for]);
+    app(App\Planner\KeepUp::class)->handle(true);
+    expect((int) DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $order->id)
+        ->value('late_minutes'))->toBeLessThanOrEqual(0);
+});
+
+it('gives of the part to whom it was bought for first', function () {
+    $order = ($this->late)();
+    $feet = $this->shop->component($order, 'FOOT-1');
+    app(ReserveComing::class)->handle($feet->id, $this->purchase->id, '16', $this->shop->sign(Role::Buyer));
+    app(PartSooner::class)->handle($this->purchase->id, '10', '2026-12-01', $this->shop->sign(Role::Buyer));
+    $part = PurchaseLine::query()->latest('id')->firstOrFail();
+    expect([$part->ties()->sum('quantity'), $this->purchase->ties()->sum('quantity')])
+        ->toBe(['10.000000', '6.000000']);
 });

@@ -91,9 +91,9 @@ it('says what a planning did, and when others were planned with it', function ()
     app(PlanRound::class)->handle();
     $this->get("/bookings/{$booking->id}/effect")
         ->assertOk()
-        ->assertHeader('Content-Type', 'text/plain; charset=utf-8')
         ->assertSee("{$order->number} (")
-        ->assertSee('becomes late by it.');
+        ->assertSee('becomes late by it.')
+        ->assertSee('All that would help');
     $again = [$this->shop->goodsIn('BRG-25', '5', '7'), $this->shop->goodsIn('BRG-25', '6', '7')];
     DB::table('orders')->where('id', $order->id)->update(['due_on' => '2026-12-20']);
     app(PlanRound::class)->handle();
