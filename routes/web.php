@@ -391,6 +391,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/purchase-lines/{line}/part', [C\PurchasePartController::class, 'store'])
         ->middleware('may:purchase')
         ->name('purchase-lines.part');
+    Route::get('/purchase-lines/{line}/forms', [C\PurchaseController::class, 'edit'])->name('purchase-lines.forms');
     Route::put('/purchase-lines/{line}', [C\PurchaseController::class, 'update'])
         ->middleware('may:purchase')
         ->name('purchases.update');

@@ -6,6 +6,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
@@ -30,6 +31,8 @@ use KeepPace\Core\Routing\StepTime;
  * @property int $move_minutes
  * @property int $lead_time_days
  * @property string $price
+ * @property int $setup_cents the supplier charges once
+ * @property int $minimum_cents the supplier charges for the pieces at least
  * @property string $instructions
  * @property int $baseline_minutes
  * @property int $planned_minutes
@@ -108,6 +111,12 @@ class OrderStep extends Model
     public function rates(): Rates
     {
         return new Rates(...array_map(fn (string $rate): string => $this->getAttribute($rate) ?? '0', self::RATES));
+    }
+
+    /** What the supplier of it charges. */
+    public function charge(): ServiceCharge
+    {
+        return new ServiceCharge($this->price, $this->setup_cents, $this->minimum_cents);
     }
 
     public function isOutside(): bool

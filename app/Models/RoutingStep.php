@@ -23,6 +23,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $move_minutes
  * @property int $lead_time_days
  * @property string $price
+ * @property int $setup_cents the supplier charges once
+ * @property int $minimum_cents the supplier charges for the pieces at least
  * @property string $instructions
  */
 class RoutingStep extends Model

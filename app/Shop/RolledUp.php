@@ -14,6 +14,7 @@ use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\Making;
 use KeepPace\Core\Costing\PlannedValue;
 use KeepPace\Core\Costing\RollUp;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Costing\StepCost;
 use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Routing\RunBasis;
@@ -70,7 +71,7 @@ final readonly class RolledUp
         $steps = [];
         $each = function (Row $row) use (&$steps, $routings): StepCost {
             $step = $row->intOrNull('supplier_id') !== null
-                ? StepCost::outside($row->text('price'))
+                ? StepCost::outside(self::charge($row))
                 : StepCost::here(
                     new StepTime(
                         $row->decimal('setup_minutes'),
@@ -90,6 +91,12 @@ final readonly class RolledUp
         return $steps;
     }
 
+    /** What the supplier of a step charges, as it stands in its row. */
+    public static function charge(Row $row): ServiceCharge
+    {
+        return new ServiceCharge($row->text('price'), $row->int('setup_cents'), $row->int('minimum_cents'));
+    }
+
     /** @param  list<int>  $routings */
     private static function stepsOf(array $routings): Builder
     {
@@ -99,7 +106,7 @@ final readonly class RolledUp
             ->orderBy('s.routing_id')
             ->orderBy('s.number')
             ->select(['s.routing_id', 's.supplier_id', 's.price', 's.setup_minutes', 's.run_basis', 's.run_rate'])
-            ->addSelect(['s.batch', 's.crew', 's.machine_minutes']);
+            ->addSelect(['s.batch', 's.crew', 's.machine_minutes', 's.setup_cents', 's.minimum_cents']);
 
         return CentreRates::select($steps);
     }

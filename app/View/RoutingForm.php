@@ -34,6 +34,8 @@ final class RoutingForm
         'move' => '',
         'lead_time_days' => '',
         'price' => '',
+        'setup_charge' => '',
+        'minimum' => '',
         'ways' => '',
         'family' => '',
         'setup_crew' => '1',
@@ -70,9 +72,13 @@ final class RoutingForm
         'Machine, min each' => 'How long it is held for a piece, where that is not the run: then the run is what '
             .'people work at it, and nobody is bound to it while it runs.',
         'Tools' => 'What has to be fetched; stands at the station and on the list for the work centre.',
+        'Set-up charge of the supplier, €' => 'Once for an order, whatever its pieces.',
+        'Minimum of the supplier, €' => 'The pieces of an order cost no less than this.',
         'Days at the supplier' => 'From the day it goes to the day it is back.',
         'What to look out for' => 'Stands at the station beside the job.',
     ];
+
+    private const MONEY = ['price', 'setup_charge', 'minimum'];
 
     /** What is seldom needed, and hidden from who may not see money. */
     private const MORE = [
@@ -86,6 +92,8 @@ final class RoutingForm
         'tools' => 'Tools',
         'lead_time_days' => 'Days at the supplier',
         'price' => 'Price of the supplier, € each',
+        'setup_charge' => 'Set-up charge of the supplier, €',
+        'minimum' => 'Minimum of the supplier, €',
         'instructions' => 'What to look out for',
     ];
 
@@ -119,7 +127,9 @@ final class RoutingForm
             'wait' => $some($step->wait),
             'move' => $some($step->move),
             'lead_time_days' => $some($step->leadTimeDays),
-            'price' => $some(Amount::plain($step->price)),
+            'price' => $some(Amount::plain($step->charge->price)),
+            'setup_charge' => self::euros($step->charge->setup),
+            'minimum' => self::euros($step->charge->minimum),
             'ways' => $step->ways,
             'family' => $step->family,
             'setup_crew' => (string) $step->setupCrew,
@@ -146,9 +156,14 @@ final class RoutingForm
         ];
     }
 
+    private static function euros(int $cents): string
+    {
+        return $cents === 0 ? '' : Amount::plain((string) BigDecimal::ofUnscaledValue($cents, 2));
+    }
+
     /** @return array<string, string> */
     private static function more(): array
     {
-        return Gate::allows(Deed::SeeMoney->value) ? self::MORE : array_diff_key(self::MORE, ['price' => '']);
+        return Gate::allows(Deed::SeeMoney->value) ? self::MORE : array_diff_key(self::MORE, array_flip(self::MONEY));
     }
 }

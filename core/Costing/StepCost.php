@@ -6,7 +6,6 @@ namespace KeepPace\Core\Costing;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
-use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Routing\StepTime;
 use KeepPace\Core\Structure\LineBasis;
 use KeepPace\Core\Structure\Takes;
@@ -15,14 +14,14 @@ use KeepPace\Core\Structure\Takes;
 final readonly class StepCost
 {
     /**
-     * @param  string  $price  euros a piece, of what a supplier does
-     * @param  bool  $isOnce  the price is for all, however many pieces
+     * @param  ServiceCharge  $charge  of what a supplier does
+     * @param  bool  $isOnce  it is for all, however many pieces
      */
     private function __construct(
         private ?StepTime $time,
         private int $crew,
         private Rates $rates,
-        private string $price,
+        private ServiceCharge $charge,
         private bool $isOnce = false,
     ) {
     }
@@ -30,12 +29,12 @@ final readonly class StepCost
     /** @param  int  $crew  people, 0 where it runs alone */
     public static function here(StepTime $time, int $crew, Rates $rates): self
     {
-        return new self($time, $crew, $rates, '0');
+        return new self($time, $crew, $rates, new ServiceCharge('0'));
     }
 
-    public static function outside(string $price): self
+    public static function outside(ServiceCharge $charge): self
     {
-        return new self(null, 0, new Rates('0', '0', '0'), $price);
+        return new self(null, 0, new Rates('0', '0', '0'), $charge);
     }
 
     /** The same for a step of a phantom, of which the product takes so much. */
@@ -47,7 +46,11 @@ final readonly class StepCost
             $isEach ? $this->time?->perPiece($takes->ratio) : $this->time?->once($takes->ratio),
             $this->crew,
             $this->rates,
-            (string) $takes->ratio->multipliedBy($this->price)->toScale(6, RoundingMode::HALF_UP),
+            new ServiceCharge(
+                (string) $takes->ratio->multipliedBy($this->charge->price)->toScale(6, RoundingMode::HALF_UP),
+                $this->charge->setup,
+                $this->charge->minimum,
+            ),
             ! $isEach,
         );
     }
@@ -55,7 +58,7 @@ final readonly class StepCost
     public function of(BigDecimal $pieces): ExactCost
     {
         if ($this->time === null) {
-            return ExactCost::of(outside: Cents::of($this->isOnce ? BigDecimal::one() : $pieces, $this->price));
+            return ExactCost::of(outside: $this->charge->of($this->isOnce ? BigDecimal::one() : $pieces));
         }
         $minutes = $this->time->minutes($pieces);
         $cost = $this->rates->cost($this->time->labour($pieces, $this->crew), $minutes, $pieces);

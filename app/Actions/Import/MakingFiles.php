@@ -56,6 +56,8 @@ final class MakingFiles
             Column::text('qualification', 40, ''),
             Column::text('tools', 200, ''),
             Column::decimal('machine_minutes', '', '0', most: '99999'),
+            Column::decimal('setup_charge', '0', '0', 2, '999999'),
+            Column::decimal('minimum', '0', '0', 2, '999999'),
         ];
     }
 

@@ -8,8 +8,10 @@ use App\Models\Family;
 use App\Models\RevisionKind;
 use App\Models\Routing;
 use App\Models\Structure;
+use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Quantity\Cents;
 
 /** Writes structures and routings: an approved revision stays as it is; a difference asks for a new revision. */
 final class RevisionWriter
@@ -142,6 +144,8 @@ final class RevisionWriter
             'machine_minutes' => $row['machine_minutes'] === '' ? null : $row['machine_minutes'],
             'transfer_quantity' => $row['transfer'] === '' ? null : $row['transfer'],
             'ways' => (string) $row['alternatives'],
+            'setup_cents' => Cents::of(BigDecimal::one(), (string) $row['setup_charge']),
+            'minimum_cents' => Cents::of(BigDecimal::one(), (string) $row['minimum']),
         ];
     }
 

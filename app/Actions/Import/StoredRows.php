@@ -191,6 +191,7 @@ final class StoredRows
             ->leftJoin('families AS f', 'f.id', 'l.family_id')
             ->addSelect(['w.code AS work_centre', 'v.number AS supplier', 'f.code AS family'])
             ->selectRaw('IF(l.may_be_interrupted, 0, 1) AS unbroken, l.transfer_quantity AS transfer')
+            ->selectRaw('l.setup_cents / 100 AS setup_charge, l.minimum_cents / 100 AS minimum')
             ->selectSub(
                 DB::table('routing_step_ways AS y')
                     ->join('work_centres AS o', 'o.id', 'y.work_centre_id')

@@ -85,7 +85,7 @@ final class PlannedCost
         $quantity ??= BigDecimal::of($order->quantity);
         foreach ($order->steps()->get() as $step) {
             if ($step->isOutside()) {
-                $cost['outside'] += Cents::of($quantity, $step->price);
+                $cost['outside'] += $step->charge()->of($quantity);
             } else {
                 $minutes = $step->planned_minutes;
                 $labour = self::labour($step, $quantity);

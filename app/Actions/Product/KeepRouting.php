@@ -14,6 +14,7 @@ use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\OtherWays;
 use KeepPace\Core\Routing\RunBasis;
@@ -63,7 +64,7 @@ final class KeepRouting
      */
     private function judged(array $steps, array $have): array
     {
-        $known = array_column($have, 'price', 'id');
+        $known = array_column($have, null, 'id');
         $rows = $wrong = $seen = [];
         foreach ($steps as $at => $step) {
             foreach ($this->wrong($step) as $field => $says) {
@@ -134,7 +135,7 @@ final class KeepRouting
     }
 
     /**
-     * @param  array<int, mixed>  $known  prices by id
+     * @param  array<int, array<string, mixed>>  $known  as they stand, by id
      * @return array<string, mixed>
      */
     private static function row(TypedStep $step, array $known): array
@@ -155,7 +156,7 @@ final class KeepRouting
             'wait_minutes' => $step->wait,
             'move_minutes' => $step->move,
             'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
-            'price' => $isHere ? '0' : $step->price ?? $known[$step->id ?? 0] ?? '0',
+            ...self::charges($step, $known[$step->id ?? 0] ?? []),
             'instructions' => $step->instructions,
             'family_id' => $step->family === '' ? null : Family::called($step->family)->id,
             'setup_crew' => $step->setupCrew,
@@ -165,6 +166,26 @@ final class KeepRouting
             'tools' => $step->tools,
             'machine_minutes' => $isHere ? $step->machine : null,
             'ways' => $step->ways,
+        ];
+    }
+
+    /**
+     * What the supplier charges; it stays where who types may not see it.
+     *
+     * @param  array<string, mixed>  $stands
+     * @return array<string, mixed>
+     */
+    private static function charges(TypedStep $step, array $stands): array
+    {
+        $isHere = $step->supplier === null;
+        $cents = fn (?string $euros, string $column): mixed => $euros === null
+            ? $stands[$column] ?? 0
+            : Cents::of(BigDecimal::one(), $euros);
+
+        return [
+            'price' => $isHere ? '0' : $step->price ?? $stands['price'] ?? '0',
+            'setup_cents' => $isHere ? 0 : $cents($step->setupCharge, 'setup_cents'),
+            'minimum_cents' => $isHere ? 0 : $cents($step->minimum, 'minimum_cents'),
         ];
     }
 }

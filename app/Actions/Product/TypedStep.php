@@ -12,6 +12,8 @@ final readonly class TypedStep
      * @param  string  $setup  minutes
      * @param  string|null  $price  euros a piece, of what a supplier does; null where who types may not see it: it
      *     stays
+     * @param  string|null  $setupCharge  euros the supplier charges once; null likewise
+     * @param  string|null  $minimum  euros he charges for the pieces at least; null likewise
      * @param  string  $ways  other work centres, such as "SAW2|BENCH:150"
      * @param  string|null  $transfer  so many pieces go on together; null = all at once
      * @param  string|null  $machine  minutes the machine is held for a piece; null = as long as people work at it
@@ -41,6 +43,8 @@ final readonly class TypedStep
         public string $qualification = '',
         public string $tools = '',
         public ?string $machine = null,
+        public ?string $setupCharge = '0',
+        public ?string $minimum = '0',
     ) {
     }
 }

@@ -17,7 +17,7 @@ class NotBilledController extends Controller
         $asked = AskedDay::of($request, $today);
 
         return view('bills.owed', [
-            'page' => NotBilledPage::on($asked->day),
+            'page' => NotBilledPage::on($asked->day, $request->integer('supplier') ?: null),
             'wrong' => $asked->wrong,
             'isToday' => $asked->day === $today,
         ]);

@@ -46,6 +46,14 @@ class PurchaseController extends Controller
         ]);
     }
 
+    /** What can be done with a line of a list, asked for when it is opened. */
+    public function edit(int $line): View
+    {
+        return view('purchases.line-forms', [
+            'line' => PurchaseList::line($line) ?? abort(404, 'Nothing of it is to come any more.'),
+        ]);
+    }
+
     public function store(PurchasesRequest $request, RaisePurchases $raise): RedirectResponse
     {
         return $this->done(

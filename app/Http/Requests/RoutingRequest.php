@@ -56,6 +56,7 @@ class RoutingRequest extends DeedRequest
                 ? $rows->number($at, 'price', new PlainNumber(most: '9999999'), '0')
                 : null,
             ...$this->seldom($rows, $at),
+            ...$this->charges($rows, $at),
         );
     }
 
@@ -77,6 +78,16 @@ class RoutingRequest extends DeedRequest
             $rows->text($at, 'tools', 200),
             self::orNone($rows->number($at, 'machine', new PlainNumber(most: '99999'), '')),
         ];
+    }
+
+    /** @return array{string|null, string|null} set-up and minimum; null where who types may not see them */
+    private function charges(TypedRows $rows, int $at): array
+    {
+        $euros = new PlainNumber(most: '999999', decimals: 2);
+
+        return $this->person()->may(Deed::SeeMoney)
+            ? [$rows->number($at, 'setup_charge', $euros, '0'), $rows->number($at, 'minimum', $euros, '0')]
+            : [null, null];
     }
 
     private static function orNone(string $typed): ?string

@@ -38,6 +38,8 @@ final class Beside
         'move' => 'move_minutes',
         'lead time days' => 'lead_time_days',
         'price' => 'price',
+        'set-up charge' => 'setup_charge',
+        'minimum' => 'minimum',
         'family' => 'family',
         'machine each' => 'machine_minutes',
         'passed on in lots of' => 'transfer_quantity',
@@ -117,6 +119,7 @@ final class Beside
             ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price'])
             ->addSelect(['s.instructions', 'f.code AS family', 's.transfer_quantity', 's.qualification', 's.tools'])
             ->addSelect('s.machine_minutes')
+            ->selectRaw('s.setup_cents / 100 AS setup_charge, s.minimum_cents / 100 AS minimum')
             ->selectRaw(implode(', ', array_map($text, $whole)))
             ->selectRaw("CONCAT('step ', s.number) AS known_by, COALESCE(v.name, w.name) AS place");
     }

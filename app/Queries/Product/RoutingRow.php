@@ -4,10 +4,12 @@ namespace App\Queries\Product;
 
 use App\Reading\Row;
 use App\Shop\CentreRates;
+use App\Shop\RolledUp;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\ExactCost;
 use KeepPace\Core\Costing\Rates;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Costing\StepCost;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
@@ -30,7 +32,7 @@ final readonly class RoutingRow
         public int $wait,
         public int $move,
         public int $leadTimeDays,
-        public BigDecimal $price,
+        public ServiceCharge $charge,
         public string $instructions,
         public string $family,
         public string $ways,
@@ -62,7 +64,7 @@ final readonly class RoutingRow
             $row->int('wait_minutes'),
             $row->int('move_minutes'),
             $row->int('lead_time_days'),
-            $row->decimal('price'),
+            RolledUp::charge($row),
             $row->text('instructions'),
             (string) $row->textOrNull('family'),
             (string) $row->textOrNull('ways'),
@@ -121,6 +123,15 @@ final readonly class RoutingRow
         return implode(', ', array_filter([$machine, $lots, $this->tools === '' ? '' : "tools: {$this->tools}"]));
     }
 
+    /** ", set-up 15.00 €, at least 75.00 €" */
+    public function lumpsSay(): string
+    {
+        $euros = fn (int $cents): string => (string) BigDecimal::ofUnscaledValue($cents, 2);
+
+        return ($this->charge->setup === 0 ? '' : ", set-up {$euros($this->charge->setup)} €")
+            .($this->charge->minimum === 0 ? '' : ", at least {$euros($this->charge->minimum)} €");
+    }
+
     /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */
     public function minutes(): int
     {
@@ -136,7 +147,7 @@ final readonly class RoutingRow
     public function exactCost(): ExactCost
     {
         $step = $this->isOutside()
-            ? StepCost::outside((string) $this->price)
+            ? StepCost::outside($this->charge)
             : StepCost::here($this->time(), $this->crew, $this->rates);
 
         return $step->of($this->pieces);

@@ -26,6 +26,12 @@ final class PurchaseList
         return self::read(fn (Builder $lines): Builder => self::open($lines)->where('po.supplier_id', $supplier));
     }
 
+    /** One that is to come; null = nothing of it is. */
+    public static function line(int $id): ?OpenPurchase
+    {
+        return self::read(fn (Builder $lines): Builder => self::open($lines)->where('u.id', $id))->rows->first();
+    }
+
     private static function open(Builder $lines): Builder
     {
         return $lines->where('u.is_open', true)->orderBy('u.expected_on');

@@ -36,7 +36,7 @@
                         </td>
                         <td class="n"><strong>{{ $print->money($page->sum($lines)) }}</strong></td>
                     </tr>
-                    @foreach ($lines as $line)
+                    @foreach ($page->shown($lines) as $line)
                         <tr>
                             <td class="num tight">
                                 <a href="{{ route('purchases.show', $line->orderId) }}">{{ $line->number }}</a>
@@ -53,6 +53,15 @@
                             <td class="n">{{ $print->money($line->cents) }}</td>
                         </tr>
                     @endforeach
+                    @if ($page->more($lines) > 0)
+                        <tr>
+                            <td colspan="6">
+                                <a href="{{ route('owed.index', $page->of($lines)) }}">
+                                    {{ $print->count($page->more($lines), 'line', 'lines') }} more of
+                                    {{ $supplier }}</a>
+                            </td>
+                        </tr>
+                    @endif
                 </tbody>
             @endforeach
         </table>

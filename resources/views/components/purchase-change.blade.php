@@ -1,24 +1,9 @@
-@props(['line'])
-{{-- What can be done with a line that is still to come. --}}
-<x-more summary="change" :open="old('form') === $line->form('line')">
-    @can('goods-in')
-        <a href="{{ route('stock.index', ['receive' => $line->id]) }}#in">Book it in</a>
-    @endcan
-    @can('purchase')
-        <x-form class="actions" method="put" :key="$line->form('line')" :to="route('purchases.update', $line->id)">
-            <x-day worked name="expected_on" label="Expected" :value="$line->expectedOn" />
-            <x-day worked name="asked_for" label="Asked for" :value="$line->askedFor ?? ''" />
-            <button class="btn btn-quiet btn-small align-self-end">Change</button>
-        </x-form>
-        <x-form class="actions" :key="$line->form('part')" :to="route('purchase-lines.part', $line->id)">
-            <x-field name="quantity" label="Part of it sooner" class="n" inputmode="decimal" />
-            <x-day worked name="asked_for" label="Asked for" />
-            <button class="btn btn-quiet btn-small align-self-end">Ask for it</button>
-        </x-form>
-        <x-form class="actions" method="delete" :key="$line->form('drop')" :to="route('purchases.destroy', $line->id)">
-            <x-field bare name="reason" label="Why it is no longer wanted" placeholder="why no longer"
-                maxlength="200" />
-            <button class="btn btn-quiet btn-small">Give up what is to come</button>
-        </x-form>
-    @endcan
+{{-- What can be done with a line that is still to come: asked for when it is opened. --}}
+<x-more summary="change" :open="$isTyped">
+    @if ($isTyped)
+        @include('purchases.line-forms')
+    @else
+        <div hx-get="{{ route('purchase-lines.forms', $line->id) }}"
+            hx-trigger="toggle from:closest details once"></div>
+    @endif
 </x-more>

@@ -47,7 +47,11 @@
                 <td class="n">{{ $print->some($row->setup) }}</td>
                 <td class="tight">
                     {{ $row->run() }}
-                    @if ($row->isOutside())<span class="sub">{{ $print->price($row->price) }} € each</span>@endif
+                    @if ($row->isOutside())
+                        <span class="sub">
+                            {{ $print->price($row->charge->price) }} € each{{ $print->says($row->lumpsSay()) }}
+                        </span>
+                    @endif
                 </td>
                 <td class="n w2">{{ $row->crewSays() }}</td>
                 <td class="n w2">{{ $print->some($row->wait) }}</td>

@@ -8,6 +8,7 @@ use KeepPace\Core\Costing\Making;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\RolledLine;
 use KeepPace\Core\Costing\RollUp;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Costing\StepCost;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
@@ -61,7 +62,7 @@ it('makes each level in its own usual lot', function () {
 it('counts the steps of a phantom with the order that does them', function () {
     $making = [
         'TOP' => making([['KIT', 2]], [euroStep(10, 1)]),
-        'KIT' => making([['BOLT', 4]], [euroStep(20, 3), StepCost::outside('0.50')]),
+        'KIT' => making([['BOLT', 4]], [euroStep(20, 3), StepCost::outside(new ServiceCharge('0.50'))]),
     ];
     $rollUp = new RollUp($making, ['BOLT' => BigRational::of(10)], ['KIT' => true]);
     // ten: 10 + 10 of the top, 20 + 60 of the kits, 80 bolts at 0.10, 20 kits at 0.50
@@ -71,7 +72,7 @@ it('counts the steps of a phantom with the order that does them', function () {
 it('counts a phantom that is taken once for the order once', function () {
     $making = [
         'TOP' => making([['KIT', 2, LineBasis::PerOrder]]),
-        'KIT' => making([], [euroStep(20, 3), StepCost::outside('0.50')]),
+        'KIT' => making([], [euroStep(20, 3), StepCost::outside(new ServiceCharge('0.50'))]),
     ];
     $rollUp = new RollUp($making, [], ['KIT' => true]);
     foreach ([1, 10] as $pieces) { // 20 + 2 × 3 and 2 × 0.50, however many
@@ -182,7 +183,7 @@ it('comes to what the matrix of direct needs says, for random structures', funct
 it('keeps kinds of cost apart on their way up', function () {
     $time = new StepTime(BigDecimal::of(10), RunBasis::MinutesPerUnit, BigDecimal::of(5));
     $rollUp = new RollUp([
-        'TOP' => making([['SUB', 2]], [StepCost::outside('3.50')]),
+        'TOP' => making([['SUB', 2]], [StepCost::outside(new ServiceCharge('3.50'))]),
         'SUB' => making([['BAR', 4]], [StepCost::here($time, 2, new Rates('30', '12', '50'))]),
     ], ['BAR' => BigRational::of(150)]);
     $unit = $rollUp->of('TOP')->unit();

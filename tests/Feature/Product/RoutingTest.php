@@ -8,6 +8,7 @@ use App\Actions\Product\TypedApproval;
 use App\Actions\Product\TypedStep;
 use App\Models\RevisionKind;
 use App\Models\Routing;
+use App\Models\RoutingStep;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
 use App\Queries\Product\RoutingPage;
@@ -197,4 +198,22 @@ it('shows no price to who may not see money, and keeps it when such a person cha
     keepSteps($this, $draft, $dearer);
     $this->actingAs($this->shop->as(Role::Operator))->get("/routings/{$draft->id}")->assertOk()->assertDontSee('12.35');
     $this->actingAs($this->shop->as(Role::Planner))->get("/routings/{$draft->id}")->assertSee(' to 12.35');
+});
+
+it('keeps what a supplier charges once and at least', function () {
+    $draft = routingDraft($this, 'TRAY-40')->id;
+    $line = ['number' => '10', 'name' => 'Coat', 'at' => 's5', 'price' => '1.20'];
+    $keep = fn (Role $role, int $version, array $line) => $this->actingAs($this->shop->as($role))
+        ->put("/routings/{$draft}", ['token' => $this->shop->token(), 'version' => $version, 'lines' => [$line]])
+        ->assertSessionHasNoErrors();
+    $keep(Role::Supervisor, 1, [...$line, 'setup_charge' => '15', 'minimum' => '75.00']);
+    $step = RoutingStep::query()->where('routing_id', $draft)->firstOrFail();
+    expect([$step->setup_cents, $step->minimum_cents])->toBe([1500, 7500]);
+    $this->get("/routings/{$draft}")->assertOk()->assertSee('set-up 15.00 €, at least 75.00 €');
+    $bad = $this->put("/routings/{$draft}", [
+        'token' => $this->shop->token(),
+        'version' => 2,
+        'lines' => [[...$line, 'minimum' => '-1']],
+    ]);
+    $bad->assertSessionHasErrors('lines.0.minimum');
 });
