@@ -42,28 +42,61 @@ final readonly class NotBilled
      */
     public static function on(string $day, ?int $supplier = null): Collection
     {
+        return self::first($day, $supplier, PHP_INT_MAX);
+    }
+
+    /**
+     * Of each supplier no more than so many.
+     *
+     * @param  int|null  $supplier  null = all
+     * @return Collection<int, self> by supplier and line
+     */
+    public static function first(string $day, ?int $supplier, int $most): Collection
+    {
+        $lines = DB::query()
+            ->fromSub(self::lines($day, $supplier), 'l')
+            ->where('place', '<=', $most)
+            ->orderBy('supplier')
+            ->orderBy('l.id')
+            ->select('l.*')
+            ->selectSub(self::onBills(), 'on_bill');
+
+        return Row::all($lines, self::from(...));
+    }
+
+    /** Of each supplier: `supplier_id`, `supplier`, `lines`, and `cents` at the prices agreed now. */
+    public static function sums(string $day, ?int $supplier): Builder
+    {
+        return DB::query()
+            ->fromSub(self::lines($day, $supplier), 'l')
+            ->groupBy('supplier_id', 'supplier')
+            ->orderBy('supplier')
+            ->select(['supplier_id', 'supplier'])
+            ->selectRaw('COUNT(*) AS `lines`, SUM(ROUND(owed * price * 100)) AS cents');
+    }
+
+    private static function lines(string $day, ?int $supplier): Builder
+    {
         $lines = DB::table('purchase_lines AS l')
             ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
             ->join('suppliers AS s', 's.id', 'o.supplier_id')
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->when($supplier !== null, fn (Builder $query) => $query->where('o.supplier_id', $supplier))
-            ->orderBy('s.name')
-            ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'o.supplier_id', 's.name AS supplier'])
             ->addSelect(['i.number AS item_number', 'u.code AS unit'])
             ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
-            ->selectSub(self::onBills(), 'on_bill');
+            ->selectRaw('ROW_NUMBER() OVER (PARTITION BY o.supplier_id ORDER BY l.id) AS place');
         $day >= When::today()->toDateString() ? self::now($lines) : self::then($lines, $day);
 
-        return Row::all($lines, self::from(...));
+        return $lines;
     }
 
     /** As the lines stand: of a year's lines few are not billed. */
     private static function now(Builder $lines): void
     {
         $lines
-            ->whereRaw('l.received_quantity <> l.unpaid_quantity + l.billed_quantity')
+            ->where('l.is_owed', true)
             ->selectRaw('l.received_quantity - l.unpaid_quantity - l.billed_quantity AS owed');
     }
 

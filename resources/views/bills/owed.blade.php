@@ -23,20 +23,19 @@
                     <th class="n">€</th>
                 </tr>
             </thead>
-            @foreach ($page->suppliers as $supplier => $lines)
+            @foreach ($page->suppliers as $supplier)
                 <tbody>
                     <tr class="order-head">
                         <td colspan="5">
-                            <a href="{{ route('suppliers.show', $lines[0]->supplierId) }}">{{ $supplier }}</a>
+                            <a href="{{ route('suppliers.show', $supplier->id) }}">{{ $supplier->name }}</a>
                             @can('bill')
                                 ·
-                                <a href="{{ route('bills.create', ['supplier' => $lines[0]->supplierId]) }}">type its
-                                    bill</a>
+                                <a href="{{ route('bills.create', ['supplier' => $supplier->id]) }}">type its bill</a>
                             @endcan
                         </td>
-                        <td class="n"><strong>{{ $print->money($page->sum($lines)) }}</strong></td>
+                        <td class="n"><strong>{{ $print->money($supplier->cents) }}</strong></td>
                     </tr>
-                    @foreach ($page->shown($lines) as $line)
+                    @foreach ($supplier->lines as $line)
                         <tr>
                             <td class="num tight">
                                 <a href="{{ route('purchases.show', $line->orderId) }}">{{ $line->number }}</a>
@@ -53,12 +52,12 @@
                             <td class="n">{{ $print->money($line->cents) }}</td>
                         </tr>
                     @endforeach
-                    @if ($page->more($lines) > 0)
+                    @if ($supplier->more() > 0)
                         <tr>
                             <td colspan="6">
-                                <a href="{{ route('owed.index', $page->of($lines)) }}">
-                                    {{ $print->count($page->more($lines), 'line', 'lines') }} more of
-                                    {{ $supplier }}</a>
+                                <a href="{{ route('owed.index', ['on' => $page->day, 'supplier' => $supplier->id]) }}">
+                                    {{ $print->count($supplier->more(), 'line', 'lines') }} more of
+                                    {{ $supplier->name }}</a>
                             </td>
                         </tr>
                     @endif
