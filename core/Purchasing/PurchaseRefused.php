@@ -144,6 +144,11 @@ final class PurchaseRefused extends Refused
         return self::because("{$number} is complete: nothing of it is to come.");
     }
 
+    public static function settleFirst(string $line): self
+    {
+        return self::because("The supplier answered {$line} otherwise: say first which holds.");
+    }
+
     /** @param  string  $open  to come of it, with its unit */
     public static function notAPart(string $line, string $open): self
     {

@@ -54,11 +54,16 @@ final readonly class NotBilled
     public static function first(string $day, ?int $supplier, int $most): Collection
     {
         $lines = DB::query()
-            ->fromSub(self::lines($day, $supplier), 'l')
-            ->where('place', '<=', $most)
-            ->orderBy('supplier')
+            ->fromSub(self::placed($day, $supplier), 'l')
+            ->join('suppliers AS s', 's.id', 'l.supplier_id')
+            ->join('items AS i', 'i.id', 'l.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->where('l.place', '<=', $most)
+            ->orderBy('s.name')
             ->orderBy('l.id')
-            ->select('l.*')
+            ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.supplier_id', 's.name AS supplier'])
+            ->addSelect(['l.owed', 'i.number AS item_number', 'u.code AS unit'])
+            ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
             ->selectSub(self::onBills(), 'on_bill');
 
         return Row::all($lines, self::from(...));
@@ -67,29 +72,40 @@ final readonly class NotBilled
     /** Of each supplier: `supplier_id`, `supplier`, `lines`, and `cents` at the prices agreed now. */
     public static function sums(string $day, ?int $supplier): Builder
     {
+        $lines = self::lines($day, $supplier)->select(['o.supplier_id', 'l.price']);
+        self::owed($lines, $day);
+
         return DB::query()
-            ->fromSub(self::lines($day, $supplier), 'l')
-            ->groupBy('supplier_id', 'supplier')
-            ->orderBy('supplier')
-            ->select(['supplier_id', 'supplier'])
-            ->selectRaw('COUNT(*) AS `lines`, SUM(ROUND(owed * price * 100)) AS cents');
+            ->fromSub($lines, 'l')
+            ->join('suppliers AS s', 's.id', 'l.supplier_id')
+            ->groupBy('l.supplier_id', 's.name')
+            ->orderBy('s.name')
+            ->select(['l.supplier_id', 's.name AS supplier'])
+            ->selectRaw('COUNT(*) AS `lines`, SUM(ROUND(l.owed * l.price * 100)) AS cents');
+    }
+
+    /** Each with its place among those of its supplier. */
+    private static function placed(string $day, ?int $supplier): Builder
+    {
+        $lines = self::lines($day, $supplier)
+            ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.item_id', 'l.words', 'o.supplier_id'])
+            ->selectRaw('ROW_NUMBER() OVER (PARTITION BY o.supplier_id ORDER BY l.id) AS place');
+        self::owed($lines, $day);
+
+        return $lines;
     }
 
     private static function lines(string $day, ?int $supplier): Builder
     {
-        $lines = DB::table('purchase_lines AS l')
+        return DB::table('purchase_lines AS l')
             ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
-            ->join('suppliers AS s', 's.id', 'o.supplier_id')
-            ->join('items AS i', 'i.id', 'l.item_id')
-            ->join('units AS u', 'u.id', 'i.unit_id')
-            ->when($supplier !== null, fn (Builder $query) => $query->where('o.supplier_id', $supplier))
-            ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'o.supplier_id', 's.name AS supplier'])
-            ->addSelect(['i.number AS item_number', 'u.code AS unit'])
-            ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
-            ->selectRaw('ROW_NUMBER() OVER (PARTITION BY o.supplier_id ORDER BY l.id) AS place');
-        $day >= When::today()->toDateString() ? self::now($lines) : self::then($lines, $day);
+            ->when($supplier !== null, fn (Builder $query) => $query->where('o.supplier_id', $supplier));
+    }
 
-        return $lines;
+    /** Narrows them to what is owed, and says how much: `owed`. */
+    private static function owed(Builder $lines, string $day): void
+    {
+        $day >= When::today()->toDateString() ? self::now($lines) : self::then($lines, $day);
     }
 
     /** As the lines stand: of a year's lines few are not billed. */

@@ -13,6 +13,7 @@ use App\Models\Tie;
 use App\Shop\LeverOffers;
 use App\Shop\PlanLever;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Refused;
 
 /* What could be done about material a late order waits for; each is tried on the plan (our own rules). */
 
@@ -191,4 +192,15 @@ it('gives of the part to whom it was bought for first', function () {
     $part = PurchaseLine::query()->latest('id')->firstOrFail();
     expect([$part->ties()->sum('quantity'), $this->purchase->ties()->sum('quantity')])
         ->toBe(['10.000000', '6.000000']);
+});
+
+it('parts no line of which the supplier says something else that is not settled', function () {
+    ($this->late)();
+    $this->purchase->update(['answered_quantity' => '38', 'answered_price' => '80']);
+    $part = fn () => app(PartSooner::class)
+        ->handle($this->purchase->id, '10', '2026-12-01', $this->shop->sign(Role::Buyer));
+    expect($part)->toThrow(Refused::class, 'say first which holds');
+    $this->purchase->update(['answered_quantity' => null, 'answered_price' => null]);
+    $part();
+    expect($this->purchase->refresh()->quantity)->toBe('30.000000');
 });
