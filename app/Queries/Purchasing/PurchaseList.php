@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\DB;
 /** What is to come of suppliers, line by line, soonest first. */
 final class PurchaseList
 {
-    private const SHOWN = 200;
+    private const SHOWN = 150;
 
     /** @return Cut<OpenPurchase> still to come, soonest first */
     public static function lines(): Cut
