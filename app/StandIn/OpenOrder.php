@@ -8,6 +8,7 @@ use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Purchasing\BillState;
 use KeepPace\Core\Purchasing\PurchaseState;
 
 /** What was ordered of a supplier, as it stands to him: to be answered, brought or billed. */
@@ -83,7 +84,7 @@ final readonly class OpenOrder
     {
         return DB::table('bill_lines AS x')
             ->join('bills AS y', 'y.id', 'x.bill_id')
-            ->where('y.state', 'open')
+            ->where('y.state', BillState::Open->value)
             ->whereNotNull('x.purchase_line_id')
             ->groupBy('x.purchase_line_id')
             ->select('x.purchase_line_id')

@@ -2,12 +2,8 @@
 
 namespace App\StandIn;
 
-use App\Books\Bookings;
-use App\Books\Ledger;
-use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
-use App\Models\BookingKind;
 use App\Models\Person;
 use App\Models\PurchaseOrder;
 use KeepPace\Core\Refused;
@@ -21,7 +17,6 @@ final readonly class StandIn
     private const NAME = 'The suppliers (stand-in)';
 
     public function __construct(
-        private Bookings $bookings,
         private Answering $answering,
         private Bringing $bringing,
         private Billing $billing,
@@ -50,7 +45,8 @@ final readonly class StandIn
      */
     public function turn(PurchaseOrder $order, Turn $turn, Signed $signed): Booking
     {
-        $person = self::person() ?? throw self::nobody();
+        $person = self::person()
+            ?? throw Refused::because('Nobody stands in for the suppliers here: that belongs to the demo.');
         $theirs = new Signed($signed->token, $person, fingerprint: $signed->fingerprint);
 
         return match (true) {
@@ -58,30 +54,5 @@ final readonly class StandIn
             $turn->isDelivery() => $this->bringing->handle($order, $turn, $theirs),
             default => $this->billing->handle($order, $turn, $theirs),
         };
-    }
-
-    /** @throws Refused when it goes so already */
-    public function goBy(bool $clock, Signed $signed): Booking
-    {
-        return $this->bookings->once(BookingKind::Person, $signed, Part::writing(
-            function (Ledger $ledger) use ($clock): void {
-                $person = Person::query()->whereNotNull('stands_in')->lockForUpdate()->first()
-                    ?? throw self::nobody();
-                $goes = $clock ? 'clock' : 'hand';
-                if ($person->stands_in === $goes) {
-                    $how = $clock ? 'by the clock' : 'by hand';
-                    throw Refused::because("They go {$how} already.", 'go_by');
-                }
-                $person->fill(['stands_in' => $goes])->save();
-                $ledger->says($clock
-                    ? 'The suppliers answer, bring and bill by the clock now.'
-                    : 'The suppliers do only what somebody makes them do now.');
-            },
-        ));
-    }
-
-    private static function nobody(): Refused
-    {
-        return Refused::because('Nobody stands in for the suppliers here: that belongs to the demo.');
     }
 }

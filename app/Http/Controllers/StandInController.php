@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\People\LetSuppliersGo;
 use App\Http\Requests\GoByRequest;
 use App\Http\Requests\TurnRequest;
 use App\Models\PurchaseOrder;
@@ -28,8 +29,8 @@ class StandInController extends Controller
         return $this->done(back(), $standIn->turn($order, $request->turn(), $request->signed()));
     }
 
-    public function update(GoByRequest $request, StandIn $standIn): RedirectResponse
+    public function update(GoByRequest $request, LetSuppliersGo $let): RedirectResponse
     {
-        return $this->done(back(), $standIn->goBy($request->isClock(), $request->signed()));
+        return $this->done(back(), $let->handle($request->isClock(), $request->signed()));
     }
 }

@@ -3,7 +3,6 @@
     @if ($isTyped)
         @include('purchases.line-forms')
     @else
-        <div hx-get="{{ route('purchase-lines.forms', $line->id) }}"
-            hx-trigger="toggle from:closest details once"></div>
+        <x-later :from="route('purchase-lines.forms', $line->id)" />
     @endif
 </x-more>

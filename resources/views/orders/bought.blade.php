@@ -27,8 +27,7 @@
             @if ($buy)
                 @include('orders.buy')
             @else
-                <div hx-get="{{ route('orders.buy-form', $order->id) }}"
-                    hx-trigger="toggle from:closest details once"></div>
+                <x-later :from="route('orders.buy-form', $order->id)" />
             @endif
         </x-more>
     @endcan

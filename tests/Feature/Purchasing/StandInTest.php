@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\People\LetSuppliersGo;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Purchasing\SendPurchase;
@@ -127,7 +128,7 @@ it('goes by the clock once it is let: answers, brings on the day, bills, each on
     $order = ($this->sent)();
     $clock = app(ByClock::class);
     expect($clock->round())->toBe(0);
-    app(StandIn::class)->goBy(true, $this->shop->sign(Role::Buyer));
+    app(LetSuppliersGo::class)->handle(true, $this->shop->sign(Role::Buyer));
     expect($clock->round())->toBe(1)
         ->and($order->refresh()->state)->not->toBe(PurchaseState::Sent)
         ->and($clock->round())->toBe(0);
