@@ -9,9 +9,10 @@
         <button class="btn btn-quiet btn-small align-self-end">Change</button>
     </x-form>
     <x-form class="actions" :key="$line->form('part')" :to="route('purchase-lines.part', $line->id)">
-        <x-field name="quantity" label="Part of it sooner" class="n" inputmode="decimal" />
-        <x-day worked name="asked_for" label="Asked for" />
-        <button class="btn btn-quiet btn-small align-self-end">Ask for it</button>
+        <x-field bare name="quantity" label="How much of it sooner" placeholder="part of it" size="8" class="n few"
+            inputmode="decimal" />
+        <x-day bare worked name="asked_for" label="Day that part is asked for" placeholder="sooner, on" />
+        <button class="btn btn-quiet btn-small">Ask for so much</button>
     </x-form>
     <x-form class="actions" method="delete" :key="$line->form('drop')" :to="route('purchases.destroy', $line->id)">
         <x-field bare name="reason" label="Why it is no longer wanted" placeholder="why no longer"
