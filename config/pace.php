@@ -35,6 +35,7 @@ return [
         'order' => ['', 218],
         'customer_order' => ['C-', 1041],
         'purchase' => ['P-', 500],
+        'consignment' => ['OUT-', 101],
         'serial' => ['MX-', 10001],
     ],
 ];

@@ -266,8 +266,19 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/order-steps/{step}/report', [C\StationController::class, 'report'])
         ->middleware('may:report')
         ->name('station.report');
+    Route::get('/send-out', [C\ConsignmentController::class, 'index'])->name('send-outs.index');
+    Route::post('/send-out', [C\ConsignmentController::class, 'store'])
+        ->middleware('may:outside')
+        ->name('send-outs.store');
+    Route::get('/consignments/{consignment}', [C\ConsignmentController::class, 'show'])->name('consignments.show');
+    Route::get('/consignments/{consignment}/paper.pdf', [C\ConsignmentController::class, 'paper'])
+        ->name('consignments.paper');
+    Route::get('/consignments/{consignment}/labels.pdf', [C\ConsignmentController::class, 'labels'])
+        ->name('consignments.labels');
+    Route::get('/at-suppliers', [C\OutsideController::class, 'index'])->name('at-suppliers.index');
+    Route::get('/order-steps/{step}/back', [C\OutsideController::class, 'edit'])->name('outside.edit');
     Route::post('/order-steps/{step}/back', [C\OutsideController::class, 'store'])
-        ->middleware('may:from-supplier')
+        ->middleware('may:outside')
         ->name('outside.store');
     Route::get('/receive', [C\ReceiveController::class, 'index'])->name('receive.index');
     Route::post('/orders/{order}/receive', [C\ReceiveController::class, 'store'])
@@ -401,7 +412,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::put('/purchase-lines/{line}/arrival', [C\ArrivalController::class, 'purchase'])
         ->middleware('may:purchase')
         ->name('arrivals.purchase');
-    Route::put('/consignments/{consignment}/arrival', [C\ArrivalController::class, 'consignment'])
+    Route::put('/consignment-lines/{line}/arrival', [C\ArrivalController::class, 'consignment'])
         ->middleware('may:purchase')
         ->name('arrivals.consignment');
     Route::get('/people', [C\PersonController::class, 'index'])->middleware('may:people')->name('people.index');

@@ -20,7 +20,7 @@ enum Deed: string
     case Release = 'release';
     case Issue = 'issue';
     case Report = 'report';
-    case FromSupplier = 'from-supplier';
+    case Outside = 'outside';
     case GoodsIn = 'goods-in';
     case Receive = 'receive';
     case Ship = 'ship';
@@ -52,7 +52,7 @@ enum Deed: string
         'release' => 'release orders',
         'issue' => 'issue components',
         'report' => 'count and pass on',
-        'from-supplier' => 'book what comes back from suppliers',
+        'outside' => 'send pieces to suppliers and book them back',
         'goods-in' => 'book goods in',
         'receive' => 'receive from orders',
         'ship' => 'ship',

@@ -34,7 +34,7 @@ enum Role: string
         'storekeeper' => [
             Deed::Look,
             Deed::Issue,
-            Deed::FromSupplier,
+            Deed::Outside,
             Deed::GoodsIn,
             Deed::Receive,
             Deed::Ship,

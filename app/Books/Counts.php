@@ -2,7 +2,6 @@
 
 namespace App\Books;
 
-use App\Models\Consignment;
 use App\Models\OrderStep;
 use App\Models\StepEntry;
 use Brick\Math\BigDecimal;
@@ -12,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\Pieces;
 
-/** Pieces counted at steps, with the minutes and the clock; handfuls that went to the supplier of a step. */
+/** Pieces counted at steps, with the minutes and the clock. */
 final class Counts implements Book
 {
     /** @var list<array<string, CarbonImmutable|int|string|null>> to be written at the end */
@@ -35,6 +34,9 @@ final class Counts implements Book
         array $clock = [],
     ): void {
         $was = $step->pieces();
+        if ($step->isOutside() && $now->toDo()->isLessThan($was->toDo())) {
+            Consigned::assertNotThere($step, $now->toDo());
+        }
         $this->entries[] = [
             'booking_id' => $this->ledger->booking->id,
             'order_step_id' => $step->id,
@@ -77,9 +79,6 @@ final class Counts implements Book
     public function reverse(Undone $undone): void
     {
         $entries = self::of($undone);
-        if ($entries->isNotEmpty()) {
-            Consignment::query()->where('booking_id', $undone->booking->id)->update(['quantity' => '0']); // never went
-        }
         foreach ($entries->reverse() as $entry) {
             $step = OrderStep::query()->findOrFail($entry->order_step_id);
             $this->set(

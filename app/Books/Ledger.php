@@ -30,6 +30,8 @@ final class Ledger
 
     public readonly Moves $moves;
 
+    public readonly Consigned $consigned;
+
     public readonly Counts $counts;
 
     public readonly Costs $costs;
@@ -56,6 +58,7 @@ final class Ledger
     {
         $this->stock = new LockedBalances;
         $this->moves = new Moves($this);
+        $this->consigned = new Consigned($this);
         $this->counts = new Counts($this);
         $this->costs = new Costs($this);
         $this->outputs = new Outputs($this);
@@ -78,6 +81,7 @@ final class Ledger
     {
         return [
             $this->moves,
+            $this->consigned,
             $this->counts,
             $this->costs,
             $this->ties,

@@ -5,19 +5,26 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Demand\ShipLines;
 use App\Actions\Orders\ReceiveOrder;
-use App\Actions\Shop\ComesBack;
+use App\Actions\Outside\ComesBack;
+use App\Actions\Outside\SendOut;
+use App\Actions\Outside\TypedBack;
+use App\Actions\Outside\TypedSendOut;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\UseLine;
+use App\Models\ConsignmentLine;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
 use App\Models\PurchaseLine;
+use App\Queries\Outside\ReadyList;
+use App\Queries\Outside\ReadyPieces;
 use App\Reading\Row;
+use App\Shop\Away;
 use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
@@ -44,6 +51,7 @@ final class Floor
         private readonly StartStep $start,
         private readonly ReportStep $report,
         private readonly ComesBack $back,
+        private readonly SendOut $send,
         private readonly ReceiveOrder $receive,
         private readonly ShipLines $shipLines,
     ) {
@@ -178,9 +186,7 @@ final class Floor
                 continue;
             }
             $outside = $step->isOutside();
-            $back = $outside
-                && $step->started_at !== null
-                && $step->started_at->addDays($step->lead_time_days + ($left < 10 ? 2 : 0))->isPast();
+            $back = $outside && $this->isDueBack($step, $left);
             if ($outside ? $back : $row['end_at'] <= $now) {
                 $this->tries->of(fn () => $this->count($step, $left));
             } elseif (! $outside && $row['start_at'] <= $now && $step->started_at === null) {
@@ -190,7 +196,40 @@ final class Floor
                 ));
             }
         }
+        $this->sendOut($left);
         $this->receiveAll($left);
+    }
+
+    /** Somebody drives there: the supplier's pieces are back when they said, in the last days a little later. */
+    private function isDueBack(OrderStep $step, int $left): bool
+    {
+        $there = ConsignmentLine::query()
+            ->where('order_step_id', $step->id)
+            ->where('there', '>', 0)
+            ->oldest('id')
+            ->first();
+
+        return $there !== null && $there->sent_at->addDays($step->lead_time_days + ($left < 10 ? 2 : 0))->isPast();
+    }
+
+    /** The storekeeper sends what waits to each supplier; of the last days some still waits. */
+    private function sendOut(int $left): void
+    {
+        $waiting = ReadyList::all()->all->rows->filter(fn (ReadyPieces $row): bool => $row->isHere());
+        foreach ($waiting->groupBy(fn (ReadyPieces $row): int => $row->supplierId) as $supplier => $rows) {
+            if ($left < 4 && $this->dice->chance(70)) {
+                continue;
+            }
+            $typed = $rows->map(
+                fn (ReadyPieces $row): TypedSendOut => new TypedSendOut($row->id, Amount::plain($row->here)),
+            );
+            $this->tries->of(fn () => $this->send->handle(
+                (int) $supplier,
+                array_values($typed->all()),
+                '',
+                $this->staff->signs(Role::Storekeeper),
+            ));
+        }
     }
 
     /**
@@ -245,7 +284,7 @@ final class Floor
 
     private function count(OrderStep $step, int $left): void
     {
-        $todo = $step->pieces()->toDo();
+        $todo = $step->isOutside() ? Away::pieces($step->id) : $step->pieces()->toDo();
         $part = $left < 3 && $todo->isGreaterThan(2) && $this->dice->chance(60)
                 ? $todo->dividedBy(2, 0, \Brick\Math\RoundingMode::DOWN)
                 : $todo;
@@ -256,19 +295,27 @@ final class Floor
         $good = $part->minus($scrap);
         $last = ! OrderStep::query()->where('order_id', $step->order_id)->where('number', '>', $step->number)->exists();
         $planned = $step->time()->minutes($part);
-        $deed = $step->isOutside() ? $this->back : $this->report;
-        $deed->handle(
+        $reason = $scrap->isZero() ? '' : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']);
+        $passOn = $last ? '0' : Amount::plain($good);
+        if ($step->isOutside()) {
+            $this->back->handle(
+                $step->id,
+                new TypedBack(Amount::plain($good), $passOn, Amount::plain($scrap), reason: $reason),
+                $this->staff->signs(Role::Storekeeper),
+            );
+
+            return;
+        }
+        $this->report->handle(
             $step->id,
             [
-                'good' => Amount::plain((string) $good),
-                'scrap' => Amount::plain((string) $scrap),
-                'pass_on' => $last ? '0' : Amount::plain((string) $good),
-                'minutes' => $step->isOutside() ? 0 : max(1, intdiv($planned * $this->dice->between(88, 121), 100)),
-                'reason' => $scrap->isZero()
-                    ? ''
-                    : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']),
+                'good' => Amount::plain($good),
+                'scrap' => Amount::plain($scrap),
+                'pass_on' => $passOn,
+                'minutes' => max(1, intdiv($planned * $this->dice->between(88, 121), 100)),
+                'reason' => $reason,
             ],
-            $this->staff->signs($step->isOutside() ? Role::Storekeeper : Role::Operator),
+            $this->staff->signs(Role::Operator),
         );
     }
 

@@ -46,6 +46,8 @@ enum BookingKind: string
     case BillEntered = 'bill_entered';
     case BillAccepted = 'bill_accepted';
     case BillRefused = 'bill_refused';
+    case SentOut = 'sent_out';
+    case CameBack = 'came_back';
     case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
@@ -101,6 +103,8 @@ enum BookingKind: string
             self::BillEntered => 'bill',
             self::BillAccepted => 'bill accepted',
             self::BillRefused => 'bill sent back',
+            self::SentOut => 'sent out',
+            self::CameBack => 'back from a supplier',
             self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
@@ -132,6 +136,8 @@ enum BookingKind: string
             self::Return,
             self::Start,
             self::Report,
+            self::SentOut,
+            self::CameBack,
             self::Receive,
             self::Ship,
             self::Close,

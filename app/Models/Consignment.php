@@ -4,20 +4,19 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * A handful of pieces sent to the supplier of a step, with the day it is to be back.
+ * What went to a supplier in one go, in lines.
  *
  * @property int $id
- * @property int $order_step_id
- * @property int $booking_id
- * @property string $quantity as sent
+ * @property string $number
+ * @property int $supplier_id
+ * @property int $booking_id that sent it
  * @property \Carbon\CarbonImmutable $sent_at
- * @property \Carbon\CarbonImmutable $back_at
- * @property \Carbon\CarbonImmutable|null $first_back_at as it was said first, once it was said anew
- * @property int $days_passed days given before this one that passed
- * @property string|null $ask_again_on nobody knows the day: it is asked for again then
- * @property-read OrderStep $step
+ * @property string $note on its paper
+ * @property-read Supplier $supplier
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, ConsignmentLine> $lines
  */
 class Consignment extends Model
 {
@@ -28,16 +27,21 @@ class Consignment extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return [
-            'sent_at' => 'immutable_datetime',
-            'back_at' => 'immutable_datetime',
-            'first_back_at' => 'immutable_datetime',
-        ];
+        return ['sent_at' => 'immutable_datetime'];
     }
 
-    /** @return BelongsTo<OrderStep, $this> */
-    public function step(): BelongsTo
+    /** @return BelongsTo<Supplier, $this> */
+    public function supplier(): BelongsTo
     {
-        return $this->belongsTo(OrderStep::class, 'order_step_id');
+        return $this->belongsTo(Supplier::class);
+    }
+
+    /** @return HasMany<ConsignmentLine, $this> */
+    public function lines(): HasMany
+    {
+        $relation = $this->hasMany(ConsignmentLine::class);
+        $relation->orderBy('position');
+
+        return $relation;
     }
 }

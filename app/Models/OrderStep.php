@@ -124,6 +124,16 @@ class OrderStep extends Model
         return $this->supplier_id !== null;
     }
 
+    /** The step before it; null = it is the first. */
+    public function before(): ?self
+    {
+        return self::query()
+            ->where('order_id', $this->order_id)
+            ->where('number', '<', $this->number)
+            ->orderByDesc('number')
+            ->first();
+    }
+
     public function label(): string
     {
         return "step {$this->number} {$this->name}";

@@ -8,6 +8,7 @@ enum Numbered: string
     case Order = 'order';
     case CustomerOrder = 'customer_order';
     case Purchase = 'purchase';
+    case Consignment = 'consignment';
     case Serial = 'serial';
 
     public function label(): string
@@ -16,6 +17,7 @@ enum Numbered: string
             self::Order => 'order',
             self::CustomerOrder => 'customer order',
             self::Purchase => 'purchase order',
+            self::Consignment => 'consignment to a supplier',
             self::Serial => 'serial of ours',
         };
     }
@@ -27,6 +29,7 @@ enum Numbered: string
             self::Order => ['orders', 'number'],
             self::CustomerOrder => ['customer_orders', 'number'],
             self::Purchase => ['purchase_orders', 'number'],
+            self::Consignment => ['consignments', 'number'],
             self::Serial => ['lots', 'code'],
         };
     }

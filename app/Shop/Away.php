@@ -2,13 +2,14 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderState;
 
 /**
- * Handfuls of pieces that are at a supplier: each was sent on its own day and has a day on which it is to be back.
- * What was sent first comes back first, so what is away is the newest of what was sent.
+ * Handfuls of pieces that are at a supplier: each is a line of a consignment, was sent on its own day and has a day on
+ * which it is to be back.
  */
 final class Away
 {
@@ -31,35 +32,28 @@ final class Away
     private static function read(Builder $query, Deliveries $deliveries): array
     {
         $handfuls = [];
-        foreach ($query->orderBy('h.id')->get() as $row) {
-            $back = $deliveries->back($row->back_at, $row->ask_again_on);
-            $handfuls[$row->order_step_id][] = new Handful(
-                $row->id,
-                $row->away,
-                $back,
-                $row->days_passed + ($back->isLate() ? 1 : 0),
-                $row->ask_again_on,
-            );
+        foreach (Row::all($query->orderBy('h.id'), fn (Row $row): Row => $row) as $row) {
+            $handfuls[$row->int('order_step_id')][] = Handful::from($row, $deliveries);
         }
 
         return $handfuls;
     }
 
-    /** Rows with id, order_step_id, away (pieces), sent_at, back_at, first_back_at, days_passed, ask_again_on. */
+    /** Pieces of a step that are with its supplier. */
+    public static function pieces(int $step): BigDecimal
+    {
+        return Row::sum(DB::table('consignment_lines')->where('order_step_id', $step), 'there');
+    }
+
+    /** Rows with id, consignment_id, order_step_id, number, away (pieces), and what is known of their day back. */
     public static function handfuls(): Builder
     {
-        $sent = DB::table('consignments AS c')
-            ->join('order_steps AS s', 's.id', 'c.order_step_id')
-            ->join('orders AS o', 'o.id', 's.order_id')
-            ->whereIn('o.state', OrderState::IN_THE_SHOP)
+        return DB::table('consignment_lines AS h')
+            ->join('consignments AS k', 'k.id', 'h.consignment_id')
+            ->where('h.there', '>', 0)
             ->select([
-                'c.id', 'c.order_step_id', 'c.quantity', 'c.sent_at', 'c.back_at', 'c.first_back_at', 'c.days_passed',
-                'c.ask_again_on',
-            ])
-            ->selectRaw('s.taken_in - s.good - s.scrap - COALESCE(SUM(c.quantity) OVER (PARTITION BY c.order_step_id
-                ORDER BY c.id DESC ROWS BETWEEN UNBOUNDED PRECEDING AND 1 PRECEDING), 0) AS most');
-
-        return DB::query()->fromSub($sent, 'h')->where('h.most', '>', 0)
-            ->select(['h.*'])->selectRaw('LEAST(h.quantity, h.most) AS away');
+                'h.id', 'h.consignment_id', 'h.order_step_id', 'k.number', 'h.there AS away', 'h.sent_at', 'h.back_at',
+                'h.first_back_at', 'h.days_passed', 'h.ask_again_on',
+            ]);
     }
 }

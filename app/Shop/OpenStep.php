@@ -102,9 +102,10 @@ final class OpenStep
         return $this->supplierId !== null;
     }
 
+    /** Somebody works at it; outside, its pieces are with the supplier. */
     public function isStarted(): bool
     {
-        return $this->startedAt !== null;
+        return $this->isOutside() ? $this->backAt !== null : $this->startedAt !== null;
     }
 
     /** Pieces were counted at it, good or scrap. */

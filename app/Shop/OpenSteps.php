@@ -77,7 +77,7 @@ final class OpenSteps
     {
         $step = $this->byOrder[$order][0] ?? null;
 
-        return $step !== null && $step->isOutside() && $step->isStarted();
+        return $step !== null && $step->backAt !== null;
     }
 
     /**
@@ -109,7 +109,7 @@ final class OpenSteps
         if ($handfuls === []) {
             return null;
         }
-        $away = BigDecimal::sum(...array_map(fn (Handful $one): string => $one->away, $handfuls));
+        $away = BigDecimal::sum(...array_map(fn (Handful $one): BigDecimal => $one->away, $handfuls));
         $back = max(array_map(fn (Handful $one): int => $one->back->at, $handfuls));
 
         return $left->isGreaterThan($away)

@@ -14,6 +14,7 @@ final class Checks
             ...StockRules::ALL,
             ...BookingRules::ALL,
             ...OrderRules::ALL,
+            ...OutsideRules::ALL,
             ...CoverRules::ALL,
             ...PurchaseRules::ALL,
             ...ValueRules::ALL,

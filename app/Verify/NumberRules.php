@@ -12,6 +12,7 @@ final class NumberRules
             'the next order number is unused' => self::next('order', 'orders'),
             'the next customer order number is unused' => self::next('customer_order', 'customer_orders'),
             'the next purchase number is unused' => self::next('purchase', 'purchase_orders'),
+            'the next consignment number is unused' => self::next('consignment', 'consignments'),
         ];
     }
 

@@ -15,6 +15,7 @@ enum OrderDeed
     case Reserve;
     case Start;
     case Count;
+    case SendOut; // pieces of it go to a supplier
     case Issue;
     case Receive;
     case Close;
@@ -34,7 +35,7 @@ enum OrderDeed
             self::Change, self::Split, self::Rank, self::Reserve => $state->isOpen(),
             self::CopyAnew => $state->isFirm(),
             self::Cancel => $state->canBeCancelled(),
-            self::Start, self::Count, self::Issue, self::Receive => $state->isInTheShop(),
+            self::Start, self::Count, self::SendOut, self::Issue, self::Receive => $state->isInTheShop(),
             self::Close => $state->isBuilt(),
             self::BookAgain => $state !== OrderState::Closed,
         };
@@ -43,7 +44,7 @@ enum OrderDeed
     /** Not while it is held. */
     private function needsToGo(): bool
     {
-        return in_array($this, [self::Start, self::Count, self::Issue, self::Receive], true);
+        return in_array($this, [self::Start, self::Count, self::SendOut, self::Issue, self::Receive], true);
     }
 
     /** What follows 'Order 1 is held'. */
@@ -58,6 +59,7 @@ enum OrderDeed
             self::Reserve => ': nothing is kept for it.',
             self::Start => '. It cannot be started.',
             self::Count => '. Nothing can be counted on it.',
+            self::SendOut => '. Nothing of it goes to a supplier.',
             self::Issue => '. Components go to released orders only.',
             self::Receive => '. Nothing can be received from it.',
             self::Close => '. Only a built order can be closed: receive or scrap the rest first.',

@@ -37,6 +37,11 @@ final readonly class Pieces
         return $this->good->minus($this->passedOn);
     }
 
+    public function isUncounted(): bool
+    {
+        return $this->good->plus($this->scrap)->isZero();
+    }
+
     public function isDone(): bool
     {
         return $this->toDo()->isZero() && $this->inHand()->isZero();

@@ -253,6 +253,23 @@
         next?.select?.();
     });
 
+    // a scanned order is ticked in the list its box belongs to
+    document.addEventListener('keydown', (event) => {
+        if (event.key !== 'Enter' || !event.target.matches?.('[data-tick]')) return;
+        event.preventDefault();
+        const code = event.target.value.trim().toUpperCase();
+        const rows = [...event.target.form.querySelectorAll('[data-code]')];
+        const found = rows.filter((row) => row.dataset.code.toUpperCase() === code);
+        found.forEach((row) => (row.querySelector('input[type=checkbox]').checked = true));
+        found[0]?.scrollIntoView({ block: 'nearest' });
+        event.target.setCustomValidity(found.length === 0 ? `${code} is not on this list.` : '');
+        event.target.reportValidity();
+        event.target.select();
+    });
+    document.addEventListener('input', (event) => {
+        if (event.target.matches?.('[data-tick]')) event.target.setCustomValidity('');
+    });
+
     // the rank: a row is dragged, or moved by Alt and an arrow; what it would do is asked before it is kept
     let dragged = null;
     const ask = (row) => {

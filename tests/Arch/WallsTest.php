@@ -73,6 +73,7 @@ it('takes what was typed from requests', function () {
 it('keeps the order of the rooms in core', function () {
     $after = [
         'Purchasing' => ['Quantity', 'Calendar', 'Naming'],
+        'Outside' => ['Quantity', 'Calendar', 'Naming'],
         'Planning' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
         'Scheduling' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
         'Costing' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],

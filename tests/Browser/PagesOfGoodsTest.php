@@ -26,6 +26,12 @@ it('shows demand, parts, stock and data', function () {
         $line = $shop->purchase("P-71", "FOOT-1", "40", "2026-12-03");
         $shop->comes($line, "40");
         $shop->bill($line, "20", "81.5");
+        $drum = $shop->order("DRUM-9", "4");
+        $shop->release($drum);
+        foreach ($drum->steps()->get()->takeWhile(fn ($step) => ! $step->isOutside()) as $step) {
+            $shop->report($step, "4", "4");
+        }
+        $shop->sendOut($drum->steps()->whereNotNull("supplier_id")->firstOrFail(), "3");
         PHP)->wait();
     $pages = [
         '/promise',
@@ -47,6 +53,9 @@ it('shows demand, parts, stock and data', function () {
         '/goods-in',
         '/goods-in?supplier=1',
         '/chase',
+        '/send-out',
+        '/at-suppliers',
+        '/consignments/1',
         '/bills',
         '/bills/1',
         '/bills/new?supplier=1',

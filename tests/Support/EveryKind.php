@@ -21,6 +21,7 @@ use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\Order;
+use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Models\Question;
 use Closure;
@@ -40,6 +41,7 @@ final class EveryKind
      */
     public static function in(Shop $shop, Closure $do): array
     {
+        $outside = self::toOutside($shop);
         $customerOrder = $do(fn (): Booking => Booking::query()->findOrFail(
             Booking::query()->where('customer_order_id', $shop->customerOrder(['TRAY-40' => '5'])->id)->value('id'),
         ));
@@ -89,6 +91,8 @@ final class EveryKind
             ...$order->steps()->get()->slice(1)->values()->map(
                 fn ($step, int $i): Closure => fn (): Booking => $shop->report($step, '4', $i === 1 ? '0' : '4'),
             )->all(),
+            fn (): Booking => $shop->sendOut($outside, '3'),
+            fn (): Booking => $shop->back($outside, '2', '1', '1'),
             fn (): Booking => $shop->receive($order, '4'),
             fn (): Booking => $shop->ship($demand, [$demand->lines[0]->id => '3']),
             fn (): Booking => $shop->close($order->refresh()),
@@ -97,6 +101,18 @@ final class EveryKind
         }
 
         return $done;
+    }
+
+    /** A step done outside, to which pieces were passed on. */
+    private static function toOutside(Shop $shop): OrderStep
+    {
+        $order = $shop->order('DRUM-9', '3');
+        $shop->release($order);
+        foreach ($order->steps()->get()->takeWhile(fn (OrderStep $step): bool => ! $step->isOutside()) as $step) {
+            $shop->report($step, '3', '3');
+        }
+
+        return $order->steps()->whereNotNull('supplier_id')->firstOrFail();
     }
 
     /** Some of what was issued goes back to stores. */

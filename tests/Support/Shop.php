@@ -17,9 +17,12 @@ use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Outside\ComesBack;
+use App\Actions\Outside\SendOut;
+use App\Actions\Outside\TypedBack;
+use App\Actions\Outside\TypedSendOut;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
-use App\Actions\Shop\ComesBack;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
@@ -44,6 +47,7 @@ use App\Models\PurchaseOrder;
 use App\Models\Supplier;
 use App\Planner\PlanRound;
 use App\Planner\Unplanned;
+use App\Shop\Away;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -195,9 +199,11 @@ final class Shop
         string $scrap = '0',
         array $over = [],
     ): Booking {
-        $deed = $step->isOutside() ? app(ComesBack::class) : app(ReportStep::class);
+        if ($step->isOutside()) {
+            return $this->back($step, $good, $passOn, $scrap, $over['reason'] ?? 'spoiled');
+        }
 
-        return $deed->handle(
+        return app(ReportStep::class)->handle(
             $step->id,
             [
                 'good' => $good,
@@ -207,7 +213,42 @@ final class Shop
                 'reason' => $scrap === '0' ? '' : 'scratched',
                 ...$over,
             ],
-            $this->sign($step->isOutside() ? Role::Storekeeper : Role::Operator),
+            $this->sign(Role::Operator),
+        );
+    }
+
+    /** Pieces come back from the supplier of a step; what waits to go there goes first. */
+    public function back(
+        OrderStep $step,
+        string $good,
+        string $passOn = '0',
+        string $spoiled = '0',
+        string $reason = 'spoiled',
+    ): Booking {
+        $this->sendAll($step);
+
+        return app(ComesBack::class)->handle(
+            $step->id,
+            new TypedBack($good, $passOn, $spoiled, reason: $spoiled === '0' ? '' : $reason),
+            $this->sign(Role::Storekeeper),
+        );
+    }
+
+    /** All that waits at a step goes to its supplier; null = nothing waits. */
+    public function sendAll(OrderStep $step): ?Booking
+    {
+        $here = $step->refresh()->pieces()->toDo()->minus(Away::pieces($step->id));
+
+        return $here->isZero() ? null : $this->sendOut($step, (string) $here);
+    }
+
+    public function sendOut(OrderStep $step, string $pieces, bool $countThrough = false): Booking
+    {
+        return app(SendOut::class)->handle(
+            (int) $step->supplier_id,
+            [new TypedSendOut($step->id, $pieces, $countThrough)],
+            '',
+            $this->sign(Role::Storekeeper),
         );
     }
 

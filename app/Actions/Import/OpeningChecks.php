@@ -235,6 +235,23 @@ final readonly class OpeningChecks
                     'good + scrap cannot be more than taken in, nor passed on more than good.',
                 );
             }
+            $this->away($line, $row, BigDecimal::of((string) $row['taken_in'])->minus($counted));
+        }
+    }
+
+    /**
+     * No more are with a supplier than are to do, and they come back after they went.
+     *
+     * @param  array<string, ?string>  $row
+     */
+    private function away(int $line, array $row, BigDecimal $toDo): void
+    {
+        if ($row['at_supplier'] !== '' && BigDecimal::of((string) $row['at_supplier'])->isGreaterThan($toDo)) {
+            $says = 'no more can be with the supplier than taken in less good less scrap.';
+            $this->folder->problem('order-steps', $line, 'at_supplier', $says);
+        }
+        if ($row['sent_on'] !== '' && $row['back_on'] !== '' && $row['back_on'] < $row['sent_on']) {
+            $this->folder->problem('order-steps', $line, 'back_on', 'they cannot be back before they went.');
         }
     }
 

@@ -112,6 +112,9 @@ final class OpeningFiles
                 Column::decimal('good', '0'),
                 Column::decimal('scrap', '0'),
                 Column::decimal('passed_on', '0'),
+                Column::decimal('at_supplier', ''),
+                Column::date('sent_on', ''),
+                Column::date('back_on', ''),
             ],
         );
     }

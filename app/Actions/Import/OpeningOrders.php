@@ -8,8 +8,12 @@ use App\Books\Ledger;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use App\Models\OrderComponent;
+use App\Models\OrderStep;
 use App\Models\Person;
+use App\Models\Supplier;
+use App\Shop\Deliveries;
 use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Planning\OrderState;
@@ -21,7 +25,12 @@ use KeepPace\Core\Stock\End;
 /** Writes what was being made when the shop went live, half done as it was. */
 final class OpeningOrders
 {
+    /** Hour of the day at which something went, where a file says only the day. */
+    private const SENT_AT = '12:00';
+
     private const NONE_YET = ['taken_in' => '0', 'good' => '0', 'scrap' => '0', 'passed_on' => '0'];
+
+    private readonly Deliveries $deliveries;
 
     /** @var array<string, list<array<string, ?string>>> lines of order-steps.csv by key of the order */
     private array $steps = [];
@@ -33,6 +42,7 @@ final class OpeningOrders
         private readonly Folder $folder,
         private readonly Ledger $ledger,
     ) {
+        $this->deliveries = Deliveries::now();
     }
 
     public function write(ImportResult $result, Person $by): void
@@ -124,6 +134,7 @@ final class OpeningOrders
             }
             $passed = $pieces->passedOn;
             $this->ledger->counts->set($step, $pieces);
+            ! $step->isOutside() ?: $this->away($step, $counts[(string) $step->number] ?? []);
         }
         $passed->isZero() ?: $this->wrong(
             $line,
@@ -131,6 +142,33 @@ final class OpeningOrders
             "order {$row['number']}: what its last step passed on is stock; put it in opening-stock.csv and lower the "
                 .'order.',
         );
+    }
+
+    /**
+     * Pieces that are with the supplier of a step: all that are to do there, unless the file says how many.
+     *
+     * @param  array<string, ?string>  $row  of the step; empty = there is none
+     */
+    private function away(OrderStep $step, array $row): void
+    {
+        $toDo = $step->pieces()->toDo();
+        $typed = (string) ($row['at_supplier'] ?? '');
+        $there = match (true) {
+            $typed !== '' => BigDecimal::min($toDo, $typed),
+            $row === [] => BigDecimal::zero(),
+            default => $toDo,
+        };
+        if ($there->isZero()) {
+            return;
+        }
+        $to = Supplier::query()->findOrFail($step->supplier_id);
+        $now = CarbonImmutable::now()->startOfSecond();
+        $sent = (string) ($row['sent_on'] ?? '');
+        $at = $sent === '' ? $now : CarbonImmutable::parse($this->deliveries->at($sent, self::SENT_AT));
+        $back = (string) ($row['back_on'] ?? '');
+        $this->ledger->consigned->send($step, $to, $there, $at, $back === ''
+            ? $this->deliveries->backFrom($at, $to->id, $step->lead_time_days)
+            : $this->deliveries->at($back, self::SENT_AT));
     }
 
     private function wrong(int $line, string $column, string $says): void

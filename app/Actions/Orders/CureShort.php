@@ -182,7 +182,7 @@ final class CureShort
             ->leftJoin('bookings AS r', 'r.reverses_id', 'b.id')
             ->where('u.order_id', $order)
             ->whereNotNull('t.line_id')
-            ->where('b.kind', BookingKind::Report->value)
+            ->whereIn('b.kind', [BookingKind::Report->value, BookingKind::CameBack->value])
             ->whereNull('r.id')
             ->groupBy('t.line_id')->selectRaw('t.line_id, -SUM(e.quantity) AS quantity')->pluck('quantity', 'line_id');
 

@@ -2,8 +2,8 @@
 
 namespace App\Actions\Purchasing;
 
-use App\Actions\Shop\BackDay;
-use App\Actions\Shop\ChangeBack;
+use App\Actions\Outside\BackDay;
+use App\Actions\Outside\ChangeBack;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -12,7 +12,7 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Consignment;
+use App\Models\ConsignmentLine;
 use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Models\Supplier;
@@ -102,7 +102,7 @@ final class TypeDays
 
     private static function handful(Ledger $ledger, Held $held, int $supplier, int $id, TypedDay $typed): string
     {
-        $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
+        $step = OrderStep::query()->findOrFail(ConsignmentLine::query()->findOrFail($id)->order_step_id);
         $order = $held->order($step->order_id);
         $handful = BackDay::assertAway($id, $step, $order);
         if ($step->supplier_id !== $supplier) {

@@ -12,14 +12,11 @@ use App\Books\Signed;
 use App\Books\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Consignment;
 use App\Models\CostEntry;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\StepEntry;
-use App\Shop\Deliveries;
 use Brick\Math\BigDecimal;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
@@ -45,38 +42,48 @@ final class ReportStep
         return $this->bookings->once(
             BookingKind::Report,
             $signed->because($report['reason']),
-            $this->part($stepId, $report, false),
+            new Part(
+                fn (): Needs => Backflush::needs($stepId),
+                function (Ledger $ledger, Held $held) use ($stepId, $report): void {
+                    $order = $held->order($held->needs->orders[0] ?? 0);
+                    $steps = $order->steps()->get();
+                    $step = $steps->findOrFail($stepId);
+                    if ($step->isOutside()) {
+                        throw OrderRefused::elsewhere($step->label(), true);
+                    }
+                    $this->write($ledger, $held, $order, $steps, $step, $report);
+                },
+                asksAgain: false,
+            ),
         );
     }
 
     /**
-     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
-     * @param  bool  $isBack  it comes back from a supplier; else it is counted in the shop
+     * Pieces that nobody counted are done and gone on: counted good and passed on, with the time that was clocked.
+     *
+     * @throws Refused when so many are not there
      */
-    public function part(int $stepId, array $report, bool $isBack): Part
+    public function countThrough(Ledger $ledger, Held $held, Order $order, OrderStep $step, BigDecimal $pieces): void
     {
-        return new Part(
-            fn (): Needs => Backflush::needs($stepId),
-            function (Ledger $ledger, Held $held) use ($stepId, $report, $isBack): void {
-                $order = $held->order($held->needs->orders[0] ?? 0)->load('item.unit', 'item.units.unit');
-                $steps = $order->steps()->get();
-                $step = $steps->findOrFail($stepId);
-                if ($step->isOutside() !== $isBack) {
-                    throw OrderRefused::elsewhere($step->label(), $step->isOutside());
-                }
-                $this->write($ledger, $held, $order, $steps, $step, $report);
-            },
-            asksAgain: false,
-        );
+        $missing = $pieces->minus($step->pieces()->inHand());
+        $this->write($ledger, $held, $order, $order->steps()->get(), $step, [
+            'good' => Amount::plain(BigDecimal::max(0, $missing)),
+            'scrap' => '0',
+            'pass_on' => Amount::plain($pieces),
+            'minutes' => null,
+            'reason' => '',
+        ]);
     }
 
     /**
-     * @param  Collection<int, OrderStep>  $steps
+     * Counts within a deed, in the shop or what came back from outside.
+     *
+     * @param  Collection<int, OrderStep>  $steps  of the order
      * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
      *
      * @throws Refused
      */
-    private function write(
+    public function write(
         Ledger $ledger,
         Held $held,
         Order $order,
@@ -84,7 +91,7 @@ final class ReportStep
         OrderStep $step,
         array $report,
     ): void {
-        $order->assertMay(OrderDeed::Count);
+        $order->load('item.unit', 'item.units.unit')->assertMay(OrderDeed::Count);
         $next = $steps->firstWhere('number', '>', $step->number);
         [$good, $scrap, $passOn] = self::counted($order, $report, $next);
         $backflush = Backflush::of($ledger, $held, $order, $step);
@@ -95,7 +102,7 @@ final class ReportStep
         $label = $step->label();
         $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
         $ledger->counts->set($step, $now, $labour, $machine, $clock->stands());
-        $next === null || ! $passOn->isPositive() ?: $this->passOn($ledger, $next, $passOn);
+        $next === null || ! $passOn->isPositive() ?: $ledger->counts->set($next, $next->pieces()->takeIn($passOn));
         $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
         $backflush->book();
         if ($scrap->isPositive()) {
@@ -124,29 +131,6 @@ final class ReportStep
             $next === null && $passOn->isPositive() => throw OrderRefused::lastStep(),
             default => [$good, $scrap, $passOn],
         };
-    }
-
-    private function passOn(Ledger $ledger, OrderStep $next, BigDecimal $pieces): void
-    {
-        $ledger->counts->set($next, $next->pieces()->takeIn($pieces));
-        if ($next->isOutside()) {
-            $this->send($ledger, $next, $pieces);
-        }
-    }
-
-    /** Out of the house from now on: each handful has a day of its own to be back. */
-    private function send(Ledger $ledger, OrderStep $step, BigDecimal $quantity): void
-    {
-        $now = CarbonImmutable::now()->startOfSecond();
-        Consignment::query()->create([
-            'order_step_id' => $step->id,
-            'booking_id' => $ledger->booking->id,
-            'quantity' => (string) $quantity,
-            'sent_at' => $now,
-            'back_at' => Deliveries::now()->backFrom($now, $step->supplier_id, $step->lead_time_days),
-        ]);
-        $step->started_at ??= $now;
-        $step->save();
     }
 
     private function cost(

@@ -2,8 +2,8 @@
 
 namespace App\Http\Controllers;
 
+use App\Actions\Outside\ChangeBack;
 use App\Actions\Purchasing\ChangePurchase;
-use App\Actions\Shop\ChangeBack;
 use App\Http\Requests\ArrivalRequest;
 use App\Models\PurchaseLine;
 use Illuminate\Http\JsonResponse;
@@ -36,12 +36,12 @@ class ArrivalController extends Controller
     /** The board asks for JSON. */
     public function consignment(
         ArrivalRequest $request,
-        int $consignment,
+        int $line,
         ChangeBack $change,
     ): RedirectResponse|JsonResponse {
         $booking = $request->answer() === 'again'
-            ? $change->askAgain($consignment, $request->on(), $request->signed($request->reason()))
-            : $change->date($consignment, $request->on(), $request->signed($request->reason()));
+            ? $change->askAgain($line, $request->on(), $request->signed($request->reason()))
+            : $change->date($line, $request->on(), $request->signed($request->reason()));
 
         return $request->expectsJson()
             ? response()->json(['says' => $booking->says, 'booking' => $booking->id])

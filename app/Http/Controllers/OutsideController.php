@@ -2,15 +2,35 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Shop\ComesBack;
-use App\Http\Requests\ReportRequest;
+use App\Actions\Outside\ComesBack;
+use App\Http\Requests\BackRequest;
+use App\Queries\Outside\AtSuppliers;
+use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
-/** Steps at suppliers: what comes back. */
+/** What is with suppliers, and what comes back from them. */
 class OutsideController extends Controller
 {
-    public function store(ReportRequest $request, int $step, ComesBack $deed): RedirectResponse
+    public function index(Request $request): View
     {
-        return $this->done(back(), $deed->handle($step, $request->report(), $request->signed()));
+        $by = (string) $request->string('by');
+
+        return view('outside.index', [
+            'page' => AtSuppliers::by(array_key_exists($by, AtSuppliers::BY) ? $by : 'supplier'),
+        ]);
+    }
+
+    /** The form in which what came back of one step is counted. */
+    public function edit(int $step): View
+    {
+        return view('outside.back', [
+            'row' => AtSuppliers::step($step) ?? abort(404, 'All of it is back.'),
+        ]);
+    }
+
+    public function store(BackRequest $request, int $step, ComesBack $deed): RedirectResponse
+    {
+        return $this->done(back(), $deed->handle($step, $request->back(), $request->signed()));
     }
 }

@@ -7,10 +7,9 @@ use App\Actions\Shop\StartStep;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReportRequest;
 use App\Models\WorkCentre;
-use App\Queries\Station\OutsideJob;
+use App\Queries\Outside\AtSuppliers;
 use App\Queries\Station\StationLoad;
 use App\Queries\Station\StationQueue;
-use App\Shop\Deliveries;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -21,7 +20,7 @@ class StationController extends Controller
     {
         return view('station.index', [
             'stations' => StationLoad::all(),
-            'outside' => OutsideJob::all(Deliveries::now()),
+            'outside' => AtSuppliers::count(),
         ]);
     }
 

@@ -171,7 +171,7 @@ final class BoardData
     {
         return array_map(fn (Handful $handful): array => [
             'id' => $handful->id,
-            'says' => Figures::amount($handful->away).' back: '.ArrivalWords::day($handful->back),
+            'says' => Figures::amount((string) $handful->away).' back: '.ArrivalWords::day($handful->back),
         ], $handfuls);
     }
 

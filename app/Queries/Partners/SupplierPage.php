@@ -6,13 +6,13 @@ use App\Models\Attachable;
 use App\Models\PartnerKind;
 use App\Models\Supplier;
 use App\Queries\Files\HangingFile;
+use App\Queries\Outside\AtSuppliers;
+use App\Queries\Outside\PiecesThere;
 use App\Queries\ProductTrail;
 use App\Queries\Purchasing\HeldUp;
 use App\Queries\Purchasing\OpenPurchase;
 use App\Queries\Purchasing\PurchaseList;
-use App\Queries\Station\OutsideJob;
 use App\Reading\Cut;
-use App\Shop\Deliveries;
 use App\Shop\Suppliers;
 use App\Wording\Figures;
 use App\Wording\Weekdays;
@@ -35,7 +35,7 @@ final readonly class SupplierPage
     /**
      * @param  Cut<OpenPurchase>  $lines  still to come
      * @param  array<string, list<HeldUp>>  $waiting  orders that wait, by purchase line
-     * @param  Collection<int, OutsideJob>  $outside  pieces that are with them
+     * @param  Collection<int, PiecesThere>  $outside  pieces that are with them
      * @param  Cut<PartnerOrder>  $orders
      * @param  Cut<SoldItem>  $items
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
@@ -65,7 +65,7 @@ final readonly class SupplierPage
             is_string($calendar) ? $calendar : '',
             $lines,
             $lines->rows->isEmpty() ? [] : HeldUp::byLine(),
-            OutsideJob::at($id, Deliveries::now()),
+            AtSuppliers::of($id),
             PartnerOrder::of(PartnerKind::Supplier, $id),
             Cut::read(self::sold($id), self::ITEMS, SoldItem::from(...)),
             ProductTrail::of(PartnerKind::Supplier->value, $id),

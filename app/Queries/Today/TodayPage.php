@@ -10,11 +10,13 @@ use App\Queries\Orders\OrderList;
 use App\Queries\Orders\PaceStrip;
 use App\Queries\Orders\PaceStrips;
 use App\Queries\Orders\ReceiveList;
+use App\Queries\Outside\AtSuppliers;
+use App\Queries\Outside\PiecesThere;
+use App\Queries\Outside\ReadyList;
 use App\Queries\Questions\ArrivalList;
 use App\Queries\Questions\ArrivalQuestion;
 use App\Queries\Questions\OpenQuestion;
 use App\Queries\Questions\QuestionList;
-use App\Queries\Station\OutsideJob;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
@@ -39,9 +41,11 @@ final readonly class TodayPage
      * @param  Collection<int, ListedOrder>  $release  orders that can be released, the first of them
      * @param  Collection<int, ListedOrder>  $stuck  likewise
      * @param  Collection<int, ListedOrder>  $late  latest first, likewise
-     * @param  array{release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int}  $counts
+     * @param  array{
+     *     release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int, outside: int, to_go: int,
+     * }  $counts
      * @param  Cut<DemandLine>  $uncovered  customer lines, the first of them
-     * @param  Collection<int, OutsideJob>  $outside  steps at suppliers
+     * @param  Collection<int, PiecesThere>  $outside  pieces at suppliers, what is due first first
      * @param  array<string, int>  $missing  how many stuck orders miss which item, the most first
      * @param  array<int, PaceStrip>  $strips
      * @param  Collection<int, OpenQuestion>  $questions  open ones, the oldest of them
@@ -91,9 +95,11 @@ final readonly class TodayPage
                 'for_parts' => $late->filter(fn (OpenOrder $order): bool => $order->isLateForParts())->count(),
                 'receive' => ReceiveList::count(),
                 'shippable' => self::shippable(),
+                'outside' => AtSuppliers::count(),
+                'to_go' => ReadyList::count(),
             ],
             CustomerOrderList::page('uncovered', ''),
-            OutsideJob::all($deliveries),
+            AtSuppliers::first(self::SHOWN),
             self::missing($stuck),
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),

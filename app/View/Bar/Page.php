@@ -34,6 +34,8 @@ enum Page: string
     case Purchases = 'purchases.index';
     case GoodsIn = 'deliveries.index';
     case Gate = 'gate.index';
+    case SendOut = 'send-outs.index';
+    case AtSuppliers = 'at-suppliers.index';
     case Chase = 'chase.index';
     case Mails = 'mails.index';
     case Bills = 'bills.index';
@@ -80,6 +82,8 @@ enum Page: string
         'purchases.index' => 'Purchases',
         'deliveries.index' => 'Goods in',
         'gate.index' => 'At the gate',
+        'send-outs.index' => 'Send out',
+        'at-suppliers.index' => 'At suppliers',
         'chase.index' => 'Chase',
         'mails.index' => 'Mail out',
         'bills.index' => 'Bills',
@@ -117,8 +121,8 @@ enum Page: string
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
-            self::Purchases, self::GoodsIn, self::Gate, self::Chase, self::Mails, self::Bills,
-            self::NotBilled => Subject::Suppliers,
+            self::Purchases, self::GoodsIn, self::Gate, self::SendOut, self::AtSuppliers, self::Chase,
+            self::Mails, self::Bills, self::NotBilled => Subject::Suppliers,
             self::Stock, self::Flow, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,
             self::Items, self::Drafts, self::WorkCentres, self::Crews, self::Customers, self::Suppliers,
@@ -154,6 +158,7 @@ enum Page: string
             self::Stations => 's',
             self::Receive => 'v',
             self::Purchases => 'p',
+            self::AtSuppliers => 'u',
             self::Stock => 'k',
             self::Items => 'e',
             default => null,
@@ -181,6 +186,8 @@ enum Page: string
         $room = match ($room) {
             'slips' => 'issue',
             'reservations' => 'stock',
+            'consignments' => 'send-outs',
+            'outside' => 'at-suppliers',
             'structures', 'routings', 'retired-items', 'replaced-items', 'files' => 'items',
             'work_centres' => 'centres',
             default => $room,

@@ -23,13 +23,13 @@
                         @foreach ($page->outside as $out)
                             <tr>
                                 <td class="tight">
-                                    <a class="num" href="{{ route('orders.show', $out->job->orderId) }}">
-                                        {{ $out->job->order }}</a>
+                                    <a class="num" href="{{ route('orders.show', $out->orderId) }}">
+                                        {{ $out->order }}</a>
                                 </td>
-                                <td class="cut">{{ $out->job->item }}</td>
-                                <td>{{ $out->job->step() }}</td>
-                                <td class="n">{{ $print->amount($out->job->toDo()) }} {{ $out->job->unit }}</td>
-                                <td><x-back :handfuls="$out->handfuls" :unit="$out->job->unit" /></td>
+                                <td class="cut">{{ $out->item }}</td>
+                                <td>{{ $out->step() }}</td>
+                                <td class="n">{{ $print->amount($out->there) }} {{ $out->unit }}</td>
+                                <td><x-back :handfuls="$out->handfuls" :unit="$out->unit" /></td>
                             </tr>
                         @endforeach
                     </tbody>

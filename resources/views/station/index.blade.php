@@ -9,11 +9,9 @@
             </a>
         @endforeach
     </div>
-    <h2>At suppliers</h2>
-    @if ($outside->isEmpty())
-        <div class="none">Nothing is outside.</div>
-    @else
-        <x-outside-jobs :jobs="$outside" />
-    @endif
-    <x-reasons for="scrap" />
+    <p class="mt-3">
+        <a class="outside" href="{{ route('at-suppliers.index') }}">
+            {{ $print->count($outside, 'step is', 'steps are', 'Nothing is') }} at suppliers</a>:
+        what comes back is counted there.
+    </p>
 </x-layout>

@@ -13,8 +13,10 @@
     <a href="{{ route('customer-orders.index', ['show' => 'uncovered']) }}"
         @class(['soon' => $today->uncovered->count > 0])>
         {{ $print->count($today->uncovered->count, 'customer line is', 'customer lines are') }} not covered</a>.
-    <a href="{{ route('orders.index', ['pace' => 'outside']) }}" class="outside">
-        {{ $print->count($today->outside->count(), 'job is', 'jobs are') }} outside</a>.
+    <a href="{{ route('at-suppliers.index') }}" class="outside">
+        {{ $print->count($today->counts['outside'], 'job is', 'jobs are') }} outside</a>,
+    <a href="{{ route('send-outs.index') }}" @class(['soon' => $today->counts['to_go'] > 0])>
+        {{ $print->count($today->counts['to_go'], 'waits', 'wait') }} to go</a>.
     <a href="{{ route('receive.index') }}">
         {{ $print->count($today->counts['receive'], 'order waits', 'orders wait') }} to be received</a>,
     <a href="{{ route('ship.index') }}">

@@ -8,17 +8,17 @@
         </tr>
     </thead>
     <tbody>
-        @foreach ($today->outside->take(7) as $out)
+        @foreach ($today->outside as $out)
             <tr>
                 <td class="tight">
-                    <a class="num" href="{{ route('orders.show', $out->job->orderId) }}">{{ $out->job->order }}</a>
+                    <a class="num" href="{{ route('orders.show', $out->orderId) }}">{{ $out->order }}</a>
                 </td>
                 <td class="cut">
-                    {{ $out->job->name }}, <x-amount :of="$out->job->toDo()" :unit="$out->job->unit" />
+                    {{ $out->name }}, <x-amount :of="$out->there" :unit="$out->unit" />
                 </td>
                 <td class="cut outside">{{ $out->supplier }}</td>
                 <td>
-                    <x-back :handfuls="$out->handfuls" :unit="$out->job->unit" />
+                    <x-back :handfuls="$out->handfuls" :unit="$out->unit" />
                     @foreach ($out->handfuls as $handful)
                         <x-more summary="back when?" class="when">
                             <x-comes :to="route('arrivals.consignment', $handful->id)" :days="$today->days"

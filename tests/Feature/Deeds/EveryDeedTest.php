@@ -28,6 +28,7 @@ use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Order;
+use App\Models\OrderStep;
 use App\Models\PartnerKind;
 use App\Models\PurchaseOrder;
 use App\Models\RevisionKind;
@@ -79,6 +80,15 @@ function deed(object $test, string $name): array
         $shop->workThrough($order);
 
         return $order->refresh();
+    };
+    $toOutside = function () use ($shop): OrderStep {
+        $order = $shop->order('DRUM-9', '3');
+        $shop->release($order);
+        foreach ($order->steps()->get()->takeWhile(fn (OrderStep $step): bool => ! $step->isOutside()) as $step) {
+            $shop->report($step, '3', '3');
+        }
+
+        return $order->steps()->whereNotNull('supplier_id')->firstOrFail();
     };
     $line = fn () => $shop->customerOrder(['LID-9' => '4'])->lines[0];
     $version = fn (Order $order): int => $order->refresh()->version;
@@ -908,23 +918,34 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '7 to receive, 6 good',
         ])($finished()),
-        'come back from a supplier' => (function () use ($shop): array {
-            $order = $shop->order('DRUM-9', '3');
-            $shop->release($order);
-            $step = null;
-            foreach ($order->steps()->get() as $step) {
-                if ($step->isOutside()) {
-                    break;
-                }
-                $shop->report($step, '3', '3');
-            }
+        'send out' => (function () use ($toOutside): array {
+            $step = $toOutside();
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => '/send-out',
+                'no' => Role::Operator,
+                'data' => [
+                    'supplier' => $step->supplier_id,
+                    'do' => 'ticked',
+                    'steps' => [$step->id => ['goes' => '1', 'pieces' => '2']],
+                ],
+                'bad' => ['steps' => [$step->id => ['goes' => '1', 'pieces' => '4']]],
+                'field' => "steps.{$step->id}.pieces",
+                'says' => 'has 3 that can go',
+            ];
+        })(),
+        'come back from a supplier' => (function () use ($shop, $toOutside): array {
+            $step = $toOutside();
+            $shop->sendAll($step);
 
             return [
                 'role' => Role::Storekeeper,
                 'method' => 'post',
                 'uri' => "/order-steps/{$step->id}/back",
                 'no' => Role::Operator,
-                'data' => ['good' => '2', 'scrap' => '1', 'pass_on' => '0', 'reason' => 'dented there'],
+                'data' => ['good' => '2', 'spoiled' => '1', 'pass_on' => '0', 'reason' => 'dented there'],
                 'bad' => ['good' => '4'],
                 'field' => 'good',
                 'says' => '3',
@@ -1227,17 +1248,13 @@ function deed(object $test, string $name): array
             'field' => 'expected_on',
             'says' => 'is no day',
         ],
-        'answer when a handful is back' => (function () use ($shop): array {
-            $order = $shop->order('DRUM-20', '2', '2027-01-15');
-            $shop->release($order);
-            foreach ($order->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
-                $shop->report($step->refresh(), '2', '2');
-            }
+        'answer when a handful is back' => (function () use ($shop, $toOutside): array {
+            $shop->sendAll($toOutside());
 
             return [
                 'role' => Role::Buyer,
                 'method' => 'put',
-                'uri' => '/consignments/'.App\Models\Consignment::query()->value('id').'/arrival',
+                'uri' => '/consignment-lines/'.App\Models\ConsignmentLine::query()->value('id').'/arrival',
                 'no' => Role::Operator,
                 'data' => ['answer' => 'day', 'expected_on' => '2026-12-10'],
                 'bad' => ['expected_on' => '2026-11-12'],
@@ -1511,6 +1528,8 @@ function deed(object $test, string $name): array
                 'next_order' => '9001',
                 'prefix_customer_order' => 'C-',
                 'next_customer_order' => '70001',
+                'prefix_consignment' => 'OUT-',
+                'next_consignment' => 300,
                 'prefix_purchase' => 'P-',
                 'next_purchase' => '80001',
                 'prefix_serial' => 'MX-',
@@ -1753,6 +1772,7 @@ const DEEDS = [
     'answer a question',
     'start a step',
     'count and pass on',
+    'send out',
     'come back from a supplier',
     'receive',
     'receive and ship',
@@ -1901,6 +1921,8 @@ function books(): array
             'questions',
             'periods',
             'consignments',
+            'consignment_lines',
+            'consignment_entries',
             'people',
             'calendars',
             'item_units',

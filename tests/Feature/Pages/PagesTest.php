@@ -25,6 +25,12 @@ function fill(object $test, int $n): void
                 ->firstOrFail();
             $step = $tray->steps()->firstOrFail();
             $test->shop->report($step, '1', '1');
+            $drum = $test->shop->order('DRUM-9', '2');
+            $test->shop->release($drum);
+            foreach ($drum->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
+                $test->shop->report($step, '2', '2');
+            }
+            $test->shop->sendOut($drum->steps()->whereNotNull('supplier_id')->firstOrFail(), '1');
             $bought = \App\Models\PurchaseOrder::query()->count();
             $line = $test->shop->purchase('P-'.($bought + 20), 'FOOT-1', '5', '2026-12-09');
             $test->shop->comes($line, '4');
@@ -93,6 +99,10 @@ function pages(): array
         'coming and going' => '/coming-and-going',
         'coming and going of an item' => '/coming-and-going/'.DB::table('items')->where('number', 'SS-15')->value('id'),
         'chase' => '/chase',
+        'send out' => '/send-out',
+        'at suppliers' => '/at-suppliers',
+        'at suppliers, by item' => '/at-suppliers?by=item',
+        'a consignment' => '/consignments/'.DB::table('consignments')->min('id'),
         'bills' => '/bills',
         'a bill to type' => '/bills/new?supplier='.DB::table('suppliers')->min('id'),
         'a bill' => '/bills/'.DB::table('bills')->min('id'),

@@ -1,12 +1,12 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Outside\ChangeBack;
 use App\Actions\Purchasing\ChangePurchase;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
-use App\Actions\Shop\ChangeBack;
 use App\Books\Signed;
-use App\Models\Consignment;
+use App\Models\ConsignmentLine;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Models\PurchaseLine;
@@ -191,6 +191,7 @@ function sent(object $test, Order $order, string $quantity): void
     foreach ($order->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
         $test->shop->report($step->refresh(), $quantity, $quantity);
     }
+    $test->shop->sendAll($order->steps()->whereNotNull('supplier_id')->firstOrFail());
 }
 
 it('gives each handful that goes to a supplier a day of its own, and asks for the one that is late', function () {
@@ -199,14 +200,16 @@ it('gives each handful that goes to a supplier a day of its own, and asks for th
     sent($this, $order, '4');
     day($this, '2026-11-26');
     sent($this, $order, '6');
-    $handfuls = Consignment::query()->orderBy('id')->get();
-    $back = fn (Consignment $one): string => $one->back_at->setTimezone('Europe/Dublin')->format('Y-m-d H:i');
+    $handfuls = ConsignmentLine::query()->orderBy('id')->get();
+    $back = fn (ConsignmentLine $one): string => $one->back_at->setTimezone('Europe/Dublin')->format('Y-m-d H:i');
     // Sat 28 Nov and Mon 30 Nov: the first on the next day that is worked
     expect($handfuls->map($back)->all())->toBe(['2026-11-30 09:00', '2026-11-30 09:00'])
-        ->and($handfuls->pluck('quantity')->all())->toBe(['4.000000', '6.000000']);
+        ->and($handfuls->pluck('sent')->all())->toBe(['4.000000', '6.000000']);
     app(ChangeBack::class)->date($handfuls[1]->id, '2026-12-03', new Signed('c', $this->buyer, 'bath is down'));
     day($this, '2026-12-01');
-    $this->actingAs($this->buyer)->get('/station')->assertSee('was due yesterday, taken for Thu')->assertSee('Thu');
+    $this->actingAs($this->buyer)->get('/at-suppliers')
+        ->assertSee('was due yesterday, taken for Thu')
+        ->assertSee('Thu');
     expect(asked())->toContain(
         "Order {$order->number} was to be back from step 40 Passivate yesterday: when does it come?",
     );
@@ -223,7 +226,7 @@ it('gives each handful that goes to a supplier a day of its own, and asks for th
     expect(array_filter(asked(), fn (string $says): bool => str_contains($says, $order->number)))->toBe([]);
     $this->actingAs($this->buyer)->from('/questions')
         ->put(
-            "/consignments/{$handfuls[1]->id}/arrival",
+            "/consignment-lines/{$handfuls[1]->id}/arrival",
             ['token' => 'n', 'answer' => 'again', 'expected_on' => '9.12.'],
         )
         ->assertSessionHasNoErrors();
@@ -235,13 +238,13 @@ it('gives each handful that goes to a supplier a day of its own, and asks for th
     expect($this->shop->differences())->toBe([]);
 });
 
-it('takes a handful back with the count that sent it', function () {
+it('takes a handful back with the booking that sent it', function () {
     $order = $this->shop->order('DRUM-20', '10', '2027-01-15');
     $this->shop->release($order);
     sent($this, $order, '4');
     $this->shop->reverse(App\Models\Booking::query()->latest('id')->firstOrFail());
     expect(App\Shop\Away::handfuls()->count())->toBe(0)->and($this->shop->differences())->toBe([]);
-    $this->actingAs($this->buyer)->get('/station')->assertOk();
+    $this->actingAs($this->buyer)->get('/at-suppliers')->assertSee('Nothing is outside.');
 });
 
 it('counts the days of a supplier who has a calendar by it, planned and sent alike', function () {
@@ -271,8 +274,8 @@ it('counts the days of a supplier who has a calendar by it, planned and sent ali
     sent($this, $order, '4');
     day($this, '2026-11-26');
     sent($this, $order, '6');
-    $back = Consignment::query()->orderBy('id')->get()
-        ->map(fn (Consignment $one): string => $one->back_at->setTimezone('Europe/Dublin')->format('Y-m-d H:i'));
+    $back = ConsignmentLine::query()->orderBy('id')->get()
+        ->map(fn (ConsignmentLine $one): string => $one->back_at->setTimezone('Europe/Dublin')->format('Y-m-d H:i'));
     // of Tuesday: Wed, Thu, Fri, Mon; of Thursday: Fri, Mon, Tue, Wed
     expect($back->all())->toBe(['2026-11-30 09:00', '2026-12-02 09:00'])
         ->and($this->shop->differences())->toBe([]);
@@ -303,13 +306,13 @@ it('says to the board what is away, and takes the day from it', function () {
     $this->shop->release($order);
     sent($this, $order, '6');
     $outside = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
-    $handful = Consignment::query()->where('order_step_id', $outside->id)->firstOrFail();
+    $handful = ConsignmentLine::query()->where('order_step_id', $outside->id)->firstOrFail();
     $planner = $this->actingAs($this->shop->as(Role::Supervisor));
     $data = $planner->getJson('/board/data')->assertOk()->json();
     expect($data['away'][$outside->id][0]['id'])->toBe($handful->id)
         ->and($data['away'][$outside->id][0]['says'])->toStartWith('6 back: ')
         ->and(array_column($data['likely'], 'on'))->toBe(['2026-11-25', '2026-11-26', '2026-11-27', '2026-12-01']);
-    $planner->putJson("/consignments/{$handful->id}/arrival", ['token' => 'touch', 'touch' => '2026-12-01'])
+    $planner->putJson("/consignment-lines/{$handful->id}/arrival", ['token' => 'touch', 'touch' => '2026-12-01'])
         ->assertOk()
         ->assertJsonPath('booking', fn ($id): bool => is_int($id));
     expect(CarbonImmutable::parse($handful->refresh()->back_at, 'UTC')->toDateString())->toBe('2026-12-01');

@@ -1,7 +1,7 @@
 <?php
 
 use App\Access\Role;
-use App\Models\Consignment;
+use App\Models\ConsignmentLine;
 use App\Models\Order;
 use App\Models\PurchaseLine;
 use App\Models\Supplier;
@@ -27,6 +27,7 @@ function atSupplier(object $test): Order
     foreach ($order->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
         $test->shop->report($step, '4', '4');
     }
+    $test->shop->sendAll($order->steps()->whereNotNull('supplier_id')->firstOrFail());
 
     return $order->refresh();
 }
@@ -57,7 +58,7 @@ it('puts what holds up the latest order first, then what is overdue, then what n
 
 it('saves days of lines and of pieces at one supplier in one booking', function () {
     $order = atSupplier($this);
-    $handful = Consignment::query()->latest('id')->firstOrFail();
+    $handful = ConsignmentLine::query()->latest('id')->firstOrFail();
     $this->supplier = Supplier::query()->findOrFail($handful->step->supplier_id);
     $line = $this->shop->purchase('P-1', 'FOOT-1', '40', '2026-11-27');
     $other = $this->shop->purchase('P-2', 'BOLT-8', '40', '2026-11-27');

@@ -29,6 +29,13 @@ beforeEach(function () {
     $this->shop->close($built->refresh());
     $this->shop->cover($this->shop->customerOrder(['LID-9' => '1']), CoverBy::Stock);
     $this->shop->purchase('P-1', 'MOT-120', '5', '2026-12-01');
+    $drum = $this->shop->order('DRUM-9', '3');
+    $this->shop->release($drum);
+    foreach ($drum->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
+        $this->shop->report($step, '3', '3');
+    }
+    $this->shop->sendAll($drum->steps()->whereNotNull('supplier_id')->firstOrFail());
+    $this->shop->back($drum->steps()->whereNotNull('supplier_id')->firstOrFail(), '1', '1');
     $this->shop->order('TRAY-40', '2');
     $tank = $this->shop->order('TANK-50', '2');
     $this->shop->release($tank);
@@ -199,6 +206,24 @@ function corruptions(): array
         ],
         ['a step stands as its entries say', 'UPDATE order_steps SET good = good + 1 WHERE taken_in > 0 LIMIT 1'],
         ['a step stands as its entries say', 'UPDATE order_steps SET booked_minutes = booked_minutes + 1 LIMIT 1'],
+        ['a consignment line is the sum of its entries', 'UPDATE consignment_lines SET lost = lost + 1 LIMIT 1'],
+        [
+            'no more comes back from a supplier than went',
+            'UPDATE consignment_lines SET good = sent + 1 LIMIT 1',
+        ],
+        [
+            'pieces with a supplier are to do at the step they went from',
+            'UPDATE consignment_lines SET sent = sent + 9 LIMIT 1',
+        ],
+        [
+            'pieces with a supplier are to do at the step they went from',
+            'UPDATE consignments SET supplier_id = (SELECT MAX(id) FROM suppliers) LIMIT 1',
+        ],
+        [
+            'what is counted at a step outside came back from there',
+            'UPDATE consignment_lines SET spoiled = spoiled + 1 LIMIT 1',
+        ],
+        ['the next consignment number is unused', "UPDATE numberings SET next = 1 WHERE code = 'consignment'"],
         ['no step gives more than it took in', 'UPDATE order_steps SET scrap = taken_in + 1 LIMIT 1'],
         [
             'what one step passes on the next takes in',

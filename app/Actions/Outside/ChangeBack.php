@@ -1,6 +1,6 @@
 <?php
 
-namespace App\Actions\Shop;
+namespace App\Actions\Outside;
 
 use App\Books\Bookings;
 use App\Books\Held;
@@ -10,7 +10,7 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Consignment;
+use App\Models\ConsignmentLine;
 use App\Models\OrderStep;
 use KeepPace\Core\Refused;
 
@@ -31,7 +31,7 @@ final class ChangeBack
         return $this->change(
             $id,
             $signed,
-            fn (Consignment $handful, string $what): string => BackDay::said($handful, $what, $on),
+            fn (ConsignmentLine $handful, string $what): string => BackDay::said($handful, $what, $on),
         );
     }
 
@@ -47,18 +47,18 @@ final class ChangeBack
         return $this->change(
             $id,
             $signed,
-            fn (Consignment $handful, string $what): string => BackDay::unknown($handful, $what, $on),
+            fn (ConsignmentLine $handful, string $what): string => BackDay::unknown($handful, $what, $on),
         );
     }
 
-    /** @param  \Closure(Consignment, string): string  $work */
+    /** @param  \Closure(ConsignmentLine, string): string  $work */
     private function change(int $id, Signed $signed, \Closure $work): Booking
     {
         return $this->bookings->once(
             BookingKind::BackChanged,
             $signed,
             new Part(Needs::orders([self::orderOf($id)]), function (Ledger $ledger, Held $held) use ($id, $work): void {
-                $step = OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id);
+                $step = OrderStep::query()->findOrFail(ConsignmentLine::query()->findOrFail($id)->order_step_id);
                 $order = $held->order($step->order_id);
                 $handful = BackDay::assertAway($id, $step, $order);
                 $said = $work($handful, "{$order->number} {$step->label()}:");
@@ -72,6 +72,6 @@ final class ChangeBack
     /** The order whose pieces they are. */
     public static function orderOf(int $id): int
     {
-        return OrderStep::query()->findOrFail(Consignment::query()->findOrFail($id)->order_step_id)->order_id;
+        return OrderStep::query()->findOrFail(ConsignmentLine::query()->findOrFail($id)->order_step_id)->order_id;
     }
 }

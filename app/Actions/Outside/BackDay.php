@@ -1,9 +1,9 @@
 <?php
 
-namespace App\Actions\Shop;
+namespace App\Actions\Outside;
 
 use App\Books\Said;
-use App\Models\Consignment;
+use App\Models\ConsignmentLine;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Shop\Away;
@@ -14,13 +14,13 @@ use KeepPace\Core\Refused;
 final class BackDay
 {
     /** @throws Refused when all of it is back */
-    public static function assertAway(int $id, OrderStep $step, Order $order): Consignment
+    public static function assertAway(int $id, OrderStep $step, Order $order): ConsignmentLine
     {
         if (! Away::handfuls()->where('h.id', $id)->exists()) {
             throw Refused::because("All of it is back from {$step->label()} of order {$order->number}.");
         }
 
-        return Consignment::query()->findOrFail($id);
+        return ConsignmentLine::query()->findOrFail($id);
     }
 
     /**
@@ -30,7 +30,7 @@ final class BackDay
      *
      * @throws Refused for a day that has passed
      */
-    public static function said(Consignment $handful, string $what, string $on): string
+    public static function said(ConsignmentLine $handful, string $what, string $on): string
     {
         $deliveries = Deliveries::now();
         if ($on < $deliveries->today) {
@@ -57,7 +57,7 @@ final class BackDay
      *
      * @throws Refused for a day that has come
      */
-    public static function unknown(Consignment $handful, string $what, string $again): string
+    public static function unknown(ConsignmentLine $handful, string $what, string $again): string
     {
         if ($again <= Deliveries::now()->today) {
             throw Refused::because('Ask again on a day after today.', 'expected_on');

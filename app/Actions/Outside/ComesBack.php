@@ -1,0 +1,90 @@
+<?php
+
+namespace App\Actions\Outside;
+
+use App\Actions\Shop\ReportStep;
+use App\Actions\Usage\Backflush;
+use App\Books\Bookings;
+use App\Books\Held;
+use App\Books\Ledger;
+use App\Books\Needs;
+use App\Books\Part;
+use App\Books\Signed;
+use App\Models\Booking;
+use App\Models\BookingKind;
+use App\Models\Order;
+use App\Models\OrderStep;
+use KeepPace\Core\Outside\CameBack;
+use KeepPace\Core\Outside\OutsideRefused;
+use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Counts what comes back from the supplier of a step, and passes it on: a deed of who receives it. */
+final class ComesBack
+{
+    public function __construct(private readonly Bookings $bookings, private readonly ReportStep $report)
+    {
+    }
+
+    /** @throws Refused when more came back than is there, and where the step is done in the shop */
+    public function handle(int $stepId, TypedBack $typed, Signed $signed): Booking
+    {
+        return $this->bookings->once(
+            BookingKind::CameBack,
+            $signed->because($typed->reason),
+            new Part(
+                fn (): Needs => Backflush::needs($stepId),
+                function (Ledger $ledger, Held $held) use ($stepId, $typed): void {
+                    $step = OrderStep::query()->findOrFail($stepId);
+                    $order = $held->order($step->order_id)->load('item.unit', 'item.units.unit');
+                    if (! $step->isOutside()) {
+                        throw OrderRefused::elsewhere($step->label(), false);
+                    }
+                    $this->write($ledger, $held, $order, $step, $typed);
+                },
+                asksAgain: false,
+            ),
+        );
+    }
+
+    /** @throws Refused */
+    private function write(Ledger $ledger, Held $held, Order $order, OrderStep $step, TypedBack $typed): void
+    {
+        $came = self::counted($order, $typed);
+        $ledger->consigned->came($step, $came);
+        $passOn = $order->item->quantity($typed->passOn)->amount;
+        if ($came->good->plus($came->scrap())->plus($passOn)->isZero()) {
+            $ledger->concerns($order);
+            $ledger->says("{$order->number} {$step->label()}: {$came->says()}; they can go again.");
+
+            return;
+        }
+        $this->report->write($ledger, $held, $order, $order->steps()->get(), $step, [
+            'good' => Amount::plain($came->good),
+            'scrap' => Amount::plain($came->scrap()),
+            'pass_on' => $typed->passOn,
+            'minutes' => 0,
+            'reason' => $typed->reason,
+        ]);
+        $came->lost->plus($came->unworked)->isZero() ?: $ledger->says("Of those that went {$came->says()}.");
+    }
+
+    /** @throws Refused */
+    private static function counted(Order $order, TypedBack $typed): CameBack
+    {
+        $amount = fn (string $typed) => $order->item->quantity($typed)->amount;
+        $came = new CameBack(
+            $amount($typed->good),
+            $amount($typed->spoiled),
+            $amount($typed->lost),
+            $amount($typed->unworked),
+        );
+
+        return match (true) {
+            $came->all()->plus($amount($typed->passOn))->isZero() => throw OutsideRefused::nothingCame(),
+            $came->scrap()->isPositive() && trim($typed->reason) === '' => throw OutsideRefused::unexplained(),
+            default => $came,
+        };
+    }
+}

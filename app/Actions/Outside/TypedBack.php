@@ -1,0 +1,23 @@
+<?php
+
+namespace App\Actions\Outside;
+
+/** What came back from the supplier of a step, as it was typed. */
+final readonly class TypedBack
+{
+    /**
+     * @param  string  $spoiled  there
+     * @param  string  $lost  there, or on the way
+     * @param  string  $unworked  come back as they went
+     * @param  string  $reason  why some were spoiled or lost
+     */
+    public function __construct(
+        public string $good,
+        public string $passOn = '0',
+        public string $spoiled = '0',
+        public string $lost = '0',
+        public string $unworked = '0',
+        public string $reason = '',
+    ) {
+    }
+}

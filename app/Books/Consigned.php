@@ -1,0 +1,185 @@
+<?php
+
+namespace App\Books;
+
+use App\Models\Consignment;
+use App\Models\ConsignmentLine;
+use App\Models\OrderStep;
+use App\Models\Supplier;
+use App\Reading\Row;
+use App\Shop\Away;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\CameBack;
+use KeepPace\Core\Outside\OutsideRefused;
+use KeepPace\Core\Outside\Sent;
+use KeepPace\Core\Refused;
+
+/**
+ * Pieces that are with suppliers, by consignment. A line is guarded by the order whose pieces it has; its figures are
+ * the sums of its entries.
+ */
+final class Consigned implements Book
+{
+    /** @var list<array<string, int|string>> to be written at the end */
+    private array $entries = [];
+
+    /** @var array<int, Consignment> of this booking, by supplier */
+    private array $made = [];
+
+    public function __construct(private readonly Ledger $ledger)
+    {
+    }
+
+    /** Pieces of a step go to its supplier, with what else goes in this booking. */
+    public function send(OrderStep $step, Supplier $to, BigDecimal $pieces, CarbonImmutable $at, string $backAt): void
+    {
+        $head = $this->made[$to->id] ??= Consignment::query()->create([
+            'number' => Numbers::next('consignment'),
+            'supplier_id' => $to->id,
+            'booking_id' => $this->ledger->booking->id,
+            'sent_at' => $at,
+        ]);
+        $line = ConsignmentLine::query()->create([
+            'consignment_id' => $head->id,
+            'position' => 1 + $head->lines()->count(),
+            'order_step_id' => $step->id,
+            'sent_at' => $at,
+            'back_at' => $backAt,
+        ]);
+        $none = BigDecimal::zero();
+        $this->enter($line->refresh(), new Sent($pieces, $none, $none, $none, $none));
+        if ($step->started_at === null) {
+            $step->started_at = $at;
+            $step->save();
+        }
+    }
+
+    /** The consignment of this booking to a supplier. */
+    public function to(Supplier $supplier): Consignment
+    {
+        return $this->made[$supplier->id] ?? throw new \LogicException('Nothing was sent to them.');
+    }
+
+    /**
+     * Pieces of a step are not with its supplier any more.
+     *
+     * @throws Refused when more came back than are there
+     */
+    public function came(OrderStep $step, CameBack $came): void
+    {
+        $lines = ConsignmentLine::query()
+            ->where('order_step_id', $step->id)
+            ->where('there', '>', 0)
+            ->orderBy('id')
+            ->get()
+            ->keyBy('id');
+        $there = [];
+        foreach ($lines as $line) {
+            $there[$line->id] = $line->pieces()->there();
+        }
+        $here = $step->pieces()->toDo()->minus(BigDecimal::sum(BigDecimal::zero(), ...array_values($there)));
+        foreach ($came->dealtOver($there, $step->label(), $here) as $id => $of) {
+            $this->enter($lines[$id] ?? throw new \LogicException('Dealt to nobody.'), $of);
+        }
+    }
+
+    public function locks(Undone $undone): Needs
+    {
+        $lines = self::of($undone)->map(fn (Row $row): int => $row->int('consignment_line_id'));
+        $orders = OrderStep::query()
+            ->whereIn('id', ConsignmentLine::query()->whereKey($lines)->select('order_step_id'))
+            ->pluck('order_id');
+
+        return Needs::orders($orders);
+    }
+
+    public function against(Undone $undone): array
+    {
+        return [];
+    }
+
+    public function reverse(Undone $undone): void
+    {
+        foreach (self::of($undone) as $row) {
+            $line = ConsignmentLine::query()
+                ->with('consignment', 'step')
+                ->findOrFail($row->int('consignment_line_id'));
+            $back = self::entry($row)->negated();
+            if ($line->pieces()->plus($back)->isImpossible()) {
+                $says = "Pieces of {$line->consignment->number} came back since.";
+                throw LaterBookings::ofSteps($undone->booking, $line->step->order_id)->refused($says);
+            }
+            $this->enter($line, $back);
+            if (Away::pieces($line->order_step_id)->isZero() && $line->step->pieces()->isUncounted()) {
+                $line->step->update(['started_at' => null]);
+            }
+        }
+    }
+
+    public function flush(): void
+    {
+        DB::table('consignment_entries')->insert($this->entries);
+        $this->entries = [];
+    }
+
+    /**
+     * No piece leaves a step while it is with the supplier.
+     *
+     * @throws Refused naming where they are
+     */
+    public static function assertNotThere(OrderStep $step, BigDecimal $toDo): void
+    {
+        $there = Away::pieces($step->id);
+        if ($there->isGreaterThan($toDo)) {
+            throw OutsideRefused::withTheSupplier($there, $step->label());
+        }
+    }
+
+    private function enter(ConsignmentLine $line, Sent $change): void
+    {
+        $now = $line->pieces()->plus($change);
+        $line->update(self::columns($now));
+        $this->entries[] = [
+            'booking_id' => $this->ledger->booking->id,
+            'consignment_line_id' => $line->id,
+            ...self::columns($change),
+        ];
+    }
+
+    /** @return array<string, string> */
+    private static function columns(Sent $pieces): array
+    {
+        return [
+            'sent' => (string) $pieces->sent,
+            'good' => (string) $pieces->good,
+            'spoiled' => (string) $pieces->spoiled,
+            'lost' => (string) $pieces->lost,
+            'unworked' => (string) $pieces->unworked,
+        ];
+    }
+
+    private static function entry(Row $row): Sent
+    {
+        return new Sent(
+            $row->decimal('sent'),
+            $row->decimal('good'),
+            $row->decimal('spoiled'),
+            $row->decimal('lost'),
+            $row->decimal('unworked'),
+        );
+    }
+
+    /** @return Collection<int, Row> */
+    private static function of(Undone $undone): Collection
+    {
+        return $undone->isWhole
+            ? Row::all(
+                DB::table('consignment_entries')->where('booking_id', $undone->booking->id)->orderByDesc('id'),
+                fn (Row $row): Row => $row,
+            )
+            : collect();
+    }
+}

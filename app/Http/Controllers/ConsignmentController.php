@@ -1,0 +1,60 @@
+<?php
+
+namespace App\Http\Controllers;
+
+use App\Actions\Outside\SendOut;
+use App\Http\Requests\SendOutRequest;
+use App\Models\Consignment;
+use App\Papers\ConsignmentLabels;
+use App\Papers\PackingList;
+use App\Queries\Outside\ConsignmentPage;
+use App\Queries\Outside\ListedConsignment;
+use App\Queries\Outside\ReadyList;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response;
+
+/** Sending pieces out, and what went. */
+class ConsignmentController extends Controller
+{
+    public function index(): View
+    {
+        return view('outside.send-out', ['ready' => ReadyList::all(), 'sent' => ListedConsignment::newest()]);
+    }
+
+    public function store(SendOutRequest $request, SendOut $send): RedirectResponse
+    {
+        $booking = $send->handle($request->supplier(), $request->rows(), $request->note(), $request->signed());
+        $sent = Consignment::query()->where('booking_id', $booking->id)->firstOrFail();
+
+        return $this->done(redirect()->route('consignments.show', $sent->id), $booking);
+    }
+
+    public function show(int $consignment): View
+    {
+        return view('outside.consignment', ['page' => ConsignmentPage::of($consignment)]);
+    }
+
+    /** Goes along with the pieces. */
+    public function paper(int $consignment): Response
+    {
+        $page = ConsignmentPage::of($consignment);
+
+        return $this->pdf(PackingList::pdf($page), "packing-list-{$page->consignment->number}");
+    }
+
+    public function labels(int $consignment): Response
+    {
+        $page = ConsignmentPage::of($consignment);
+
+        return $this->pdf(ConsignmentLabels::pdf($page), "labels-{$page->consignment->number}");
+    }
+
+    private function pdf(string $content, string $name): Response
+    {
+        return response($content, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$name}.pdf\"",
+        ]);
+    }
+}

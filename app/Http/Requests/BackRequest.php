@@ -1,0 +1,33 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Actions\Outside\TypedBack;
+
+/** What came back from the supplier of a step. */
+class BackRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'good' => ['nullable', ...Rules::amountOrZero()],
+            'spoiled' => ['nullable', ...Rules::amountOrZero()],
+            'lost' => ['nullable', ...Rules::amountOrZero()],
+            'unworked' => ['nullable', ...Rules::amountOrZero()],
+            'pass_on' => ['nullable', ...Rules::amountOrZero()],
+            'reason' => ['nullable', ...Rules::text(200)],
+        ];
+    }
+
+    public function back(): TypedBack
+    {
+        return new TypedBack(
+            $this->validated('good') ?? '0',
+            $this->validated('pass_on') ?? '0',
+            $this->validated('spoiled') ?? '0',
+            $this->validated('lost') ?? '0',
+            $this->validated('unworked') ?? '0',
+            $this->validated('reason') ?? '',
+        );
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+namespace App\Http\Requests;
+
+use App\Actions\Outside\TypedSendOut;
+
+/** What is to go to a supplier: pieces of each step, all that stands here or what was ticked. */
+class SendOutRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'supplier' => ['required', ...Rules::id(), 'exists:suppliers,id'],
+            'note' => ['nullable', ...Rules::text(200)],
+            'do' => ['required', 'in:all,ticked'],
+            'steps' => ['nullable', 'array', 'max:300'],
+            'steps.*' => ['array:pieces,goes,here,through'],
+            'steps.*.pieces' => ['nullable', ...Rules::amountOrZero()],
+            'steps.*.here' => ['nullable', ...Rules::amountOrZero()],
+            'steps.*.goes' => ['nullable', 'boolean'],
+            'steps.*.through' => ['nullable', 'boolean'],
+        ];
+    }
+
+    public function supplier(): int
+    {
+        return (int) $this->validated('supplier');
+    }
+
+    public function note(): string
+    {
+        return (string) $this->validated('note');
+    }
+
+    /** @return list<TypedSendOut> */
+    public function rows(): array
+    {
+        $all = $this->validated('do') === 'all';
+        $rows = [];
+        foreach ($this->validated('steps') ?? [] as $step => $row) {
+            $goes = (bool) ($row['goes'] ?? false);
+            $pieces = (string) ($row['pieces'] ?? '');
+            if ($all && ! $goes) {
+                $pieces = (string) ($row['here'] ?? '');
+            }
+            if (($all || $goes) && ! in_array($pieces, ['', '0'], true)) {
+                $rows[] = new TypedSendOut((int) $step, $pieces, (bool) ($row['through'] ?? false));
+            }
+        }
+
+        return $rows;
+    }
+}

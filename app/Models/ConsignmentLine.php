@@ -1,0 +1,69 @@
+<?php
+
+namespace App\Models;
+
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use KeepPace\Core\Outside\Sent;
+
+/**
+ * Pieces of one step in a consignment, with the day they are to be back. Its figures are the sums of its entries.
+ *
+ * @property int $id
+ * @property int $consignment_id
+ * @property int $position
+ * @property int $order_step_id
+ * @property string $sent
+ * @property string $good
+ * @property string $spoiled there
+ * @property string $lost there
+ * @property string $unworked came back as they went
+ * @property string $there still with the supplier: the database says it
+ * @property \Carbon\CarbonImmutable $sent_at
+ * @property \Carbon\CarbonImmutable $back_at
+ * @property \Carbon\CarbonImmutable|null $first_back_at as it was said first, once it was said anew
+ * @property int $days_passed days given before this one that passed
+ * @property string|null $ask_again_on nobody knows the day: it is asked for again then
+ * @property-read Consignment $consignment
+ * @property-read OrderStep $step
+ */
+class ConsignmentLine extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'sent_at' => 'immutable_datetime',
+            'back_at' => 'immutable_datetime',
+            'first_back_at' => 'immutable_datetime',
+        ];
+    }
+
+    public function pieces(): Sent
+    {
+        return new Sent(
+            BigDecimal::of($this->sent),
+            BigDecimal::of($this->good),
+            BigDecimal::of($this->spoiled),
+            BigDecimal::of($this->lost),
+            BigDecimal::of($this->unworked),
+        );
+    }
+
+    /** @return BelongsTo<Consignment, $this> */
+    public function consignment(): BelongsTo
+    {
+        return $this->belongsTo(Consignment::class);
+    }
+
+    /** @return BelongsTo<OrderStep, $this> */
+    public function step(): BelongsTo
+    {
+        return $this->belongsTo(OrderStep::class, 'order_step_id');
+    }
+}

@@ -1,0 +1,96 @@
+<?php
+
+namespace App\Queries\Outside;
+
+use App\Reading\Row;
+use App\Shop\Handful;
+use Brick\Math\BigDecimal;
+use Carbon\CarbonImmutable;
+use KeepPace\Core\Outside\ValueThere;
+
+/** Pieces of a step that are with its supplier: when they went, when they are due, what they are worth. */
+final readonly class PiecesThere
+{
+    /**
+     * @param  BigDecimal  $there  pieces
+     * @param  int  $cents  part of what is in the order
+     * @param  int|null  $next  number of the step behind it
+     * @param  list<Handful>  $handfuls  oldest first
+     */
+    private function __construct(
+        public int $stepId,
+        public int $supplierId,
+        public string $supplier,
+        public int $orderId,
+        public string $order,
+        public int $itemId,
+        public string $item,
+        public string $itemNumber,
+        public string $unit,
+        public int $number,
+        public string $name,
+        public BigDecimal $there,
+        public int $cents,
+        public ?int $next,
+        public array $handfuls,
+    ) {
+    }
+
+    /** @param  array<int, list<Handful>>  $handfuls  by step */
+    public static function from(Row $row, array $handfuls): self
+    {
+        $there = $row->decimal('there');
+
+        return new self(
+            $row->int('id'),
+            $row->int('supplier_id'),
+            $row->text('supplier'),
+            $row->int('order_id'),
+            $row->text('order_number'),
+            $row->int('item_id'),
+            $row->text('item'),
+            $row->text('item_number'),
+            $row->text('unit'),
+            $row->int('number'),
+            $row->text('name'),
+            $there,
+            ValueThere::of($row->int('in_order'), $there, $row->decimal('alive')),
+            $row->intOrNull('next_number'),
+            $handfuls[$row->int('id')] ?? [],
+        );
+    }
+
+    public function step(): string
+    {
+        return "{$this->number} {$this->name}";
+    }
+
+    /** Its form among the others of a page. */
+    public function form(string $deed): string
+    {
+        return "{$deed}-{$this->stepId}";
+    }
+
+    public function isLate(): bool
+    {
+        return array_filter($this->handfuls, fn (Handful $one): bool => $one->back->isLate()) !== [];
+    }
+
+    /** UTC minute at which the first of them is due. */
+    public function dueBack(): int
+    {
+        return min([PHP_INT_MAX, ...array_map(fn (Handful $one): int => $one->back->at, $this->handfuls)]);
+    }
+
+    /** Days since the oldest of them went. */
+    public function daysOut(CarbonImmutable $now): int
+    {
+        return $this->handfuls === [] ? 0 : $this->handfuls[0]->daysOut($now);
+    }
+
+    /** What a touch does: "12 good, pass on", "12 good". */
+    public function allGoodSays(string $pieces): string
+    {
+        return $this->next === null ? "All {$pieces} good" : "All {$pieces} good, pass on";
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+namespace App\Queries\Outside;
+
+use App\Models\Plan;
+use App\Reading\Cut;
+use App\Wording\Figures;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
+
+/** What can go to suppliers: pieces that stand at a step done outside, and those one step before it. */
+final readonly class ReadyList
+{
+    /** So many are shown. */
+    private const SHOWN = 300;
+
+    /**
+     * @param  Cut<ReadyPieces>  $all
+     * @param  Collection<int, Collection<int, ReadyPieces>>  $bySupplier  those who can take something first
+     */
+    private function __construct(public Cut $all, public Collection $bySupplier)
+    {
+    }
+
+    public static function all(): self
+    {
+        $steps = self::steps()
+            ->orderByRaw('here = 0')
+            ->orderBy('v.name')
+            ->orderByRaw('p.start_at IS NULL, p.start_at')
+            ->orderBy('s.id');
+        $all = Cut::read($steps, self::SHOWN, ReadyPieces::from(...));
+
+        return new self($all, $all->rows->groupBy(fn (ReadyPieces $row): int => $row->supplierId));
+    }
+
+    /** Steps of which something stands here and was not sent. */
+    public static function count(): int
+    {
+        return DB::query()->fromSub(self::steps(), 'r')->where('here', '>', 0)->count();
+    }
+
+    /** "5 steps of orders have pieces to go to 2 suppliers." */
+    public function says(): string
+    {
+        $here = $this->all->rows->filter(fn (ReadyPieces $row): bool => $row->isHere());
+        $suppliers = $here->pluck('supplierId')->unique()->count();
+
+        return $here->isEmpty()
+            ? 'Nothing that stands here has to go to a supplier.'
+            : Figures::count($here->count(), 'step').' of orders '.($here->count() === 1 ? 'has' : 'have')
+                .' pieces to go to '.Figures::count($suppliers, 'supplier').'.';
+    }
+
+    private static function steps(): Builder
+    {
+        return self::joined()
+            ->whereIn('o.state', OrderState::IN_THE_SHOP)
+            ->where('o.is_held', false)
+            ->whereRaw('(s.taken_in - s.good - s.scrap > COALESCE(a.there, 0) '
+                .'OR b.taken_in - b.scrap - b.passed_on > 0)')
+            ->select(['s.id', 's.supplier_id', 'v.name AS supplier', 's.order_id', 'o.number AS order_number'])
+            ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit', 's.number', 's.name'])
+            ->addSelect(['b.number AS before_number', 'b.name AS before_name', 'b.supplier_id AS before_supplier'])
+            ->addSelect(['a.there', 'p.start_at', 'po.late_minutes'])
+            ->selectRaw('s.taken_in - s.good - s.scrap - COALESCE(a.there, 0) AS here')
+            ->selectRaw('b.taken_in - b.scrap - b.passed_on AS before_pieces');
+    }
+
+    /** Steps done outside with what is away of them, the step before, and what the plan says. */
+    private static function joined(): Builder
+    {
+        $away = DB::table('consignment_lines')
+            ->where('there', '>', 0)
+            ->groupBy('order_step_id')
+            ->select('order_step_id')
+            ->selectRaw('SUM(there) AS there');
+        $before = DB::table('order_steps AS y')
+            ->whereColumn('y.order_id', 's.order_id')
+            ->whereColumn('y.number', '<', 's.number')
+            ->selectRaw('MAX(y.number)');
+        $live = fn (string $table, string $key, string $of) => fn (JoinClause $join) => $join
+            ->on("{$table}.{$key}", $of)
+            ->where("{$table}.plan_id", Plan::LIVE);
+
+        return DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->join('items AS i', 'i.id', 'o.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('suppliers AS v', 'v.id', 's.supplier_id')
+            ->leftJoinSub($away, 'a', 'a.order_step_id', 's.id')
+            ->leftJoin('order_steps AS b', fn (JoinClause $join) => $join
+                ->on('b.order_id', 's.order_id')
+                ->where('b.number', '=', $before))
+            ->leftJoin('plan_steps AS p', $live('p', 'order_step_id', 's.id'))
+            ->leftJoin('plan_orders AS po', $live('po', 'order_id', 'o.id'));
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+namespace App\Verify;
+
+/** What is with suppliers is what went there less what came back. */
+final class OutsideRules
+{
+    /** @var array<string, string> SQL by what must hold */
+    public const ALL = [
+        'a consignment line is the sum of its entries' => <<<'SQL'
+            SELECT CONCAT('consignment ', k.number, ' line ', l.position) AS difference
+            FROM consignment_lines l
+            JOIN consignments k ON k.id = l.consignment_id
+            LEFT JOIN (
+                SELECT consignment_line_id, SUM(sent) a, SUM(good) b, SUM(spoiled) c, SUM(lost) d, SUM(unworked) e
+                FROM consignment_entries
+                GROUP BY consignment_line_id
+            ) x ON x.consignment_line_id = l.id
+            WHERE l.sent <> COALESCE(x.a, 0) OR l.good <> COALESCE(x.b, 0) OR l.spoiled <> COALESCE(x.c, 0)
+                OR l.lost <> COALESCE(x.d, 0) OR l.unworked <> COALESCE(x.e, 0)
+            SQL,
+        'no more comes back from a supplier than went' => <<<'SQL'
+            SELECT CONCAT('consignment ', k.number, ' line ', l.position, ': ', l.sent, ' sent, ', l.there, ' there')
+                AS difference
+            FROM consignment_lines l
+            JOIN consignments k ON k.id = l.consignment_id
+            WHERE l.there < 0 OR LEAST(l.sent, l.good, l.spoiled, l.lost, l.unworked) < 0
+            SQL,
+        'pieces with a supplier are to do at the step they went from' => <<<'SQL'
+            SELECT CONCAT(
+                'step ', s.id, ' of order ', s.order_id, ': ', x.there, ' away, ', s.taken_in - s.good - s.scrap,
+                    ' to do'
+            ) AS difference
+            FROM (
+                SELECT l.order_step_id, SUM(l.there) AS there, MIN(k.supplier_id) AS least, MAX(k.supplier_id) AS most
+                FROM consignment_lines l
+                JOIN consignments k ON k.id = l.consignment_id
+                WHERE l.there > 0
+                GROUP BY l.order_step_id
+            ) x
+            JOIN order_steps s ON s.id = x.order_step_id
+            JOIN orders o ON o.id = s.order_id
+            WHERE x.there > s.taken_in - s.good - s.scrap OR NOT s.supplier_id <=> x.least
+                OR NOT s.supplier_id <=> x.most OR o.state NOT IN ('released', 'running')
+            SQL,
+        'what is counted at a step outside came back from there' => <<<'SQL'
+            SELECT CONCAT(
+                'step ', s.id, ' of order ', s.order_id, ': ', COALESCE(e.good, 0), ' good, ', COALESCE(e.scrap, 0),
+                    ' scrap, back ', COALESCE(c.good, 0), ' and ', COALESCE(c.scrap, 0)
+            ) AS difference
+            FROM order_steps s
+            LEFT JOIN (
+                SELECT e.order_step_id, SUM(e.good) AS good, SUM(e.scrap) AS scrap
+                FROM step_entries e
+                JOIN bookings b ON b.id = e.booking_id AND b.kind <> 'import'
+                GROUP BY e.order_step_id
+            ) e ON e.order_step_id = s.id
+            LEFT JOIN (
+                SELECT order_step_id, SUM(good) AS good, SUM(spoiled + lost) AS scrap
+                FROM consignment_lines
+                GROUP BY order_step_id
+            ) c ON c.order_step_id = s.id
+            WHERE s.supplier_id IS NOT NULL
+                AND (COALESCE(e.good, 0) <> COALESCE(c.good, 0) OR COALESCE(e.scrap, 0) <> COALESCE(c.scrap, 0))
+            SQL,
+    ];
+}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Outside;
+
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Why pieces do not go to a supplier, or do not come back, in sentences with the figures and the way on. */
+final class OutsideRefused extends Refused
+{
+    /**
+     * @param  BigDecimal  $there  with the supplier by the books
+     * @param  BigDecimal  $here  at the step and never sent
+     */
+    public static function moreThanIsThere(
+        BigDecimal $came,
+        BigDecimal $there,
+        BigDecimal $here,
+        string $step,
+    ): self {
+        $figures = Amount::plain($came).' came back from '.$step.', '.Amount::plain($there).' are there by the books';
+        $way = $here->isPositive()
+            ? '; '.Amount::plain($here).' more stand here and were never sent out. Book their send-out first.'
+            : '. Count again.';
+
+        return self::because($figures.$way, 'good');
+    }
+
+    public static function withTheSupplier(BigDecimal $there, string $step): self
+    {
+        return self::because(
+            Amount::plain($there)." pieces are with the supplier of {$step}. Book them back, or take the booking that "
+                .'sent them back first.',
+        );
+    }
+
+    public static function nothingCame(): self
+    {
+        return self::because('Say how many came back: good, spoiled there, lost, or as they went.', 'good');
+    }
+
+    public static function unexplained(): self
+    {
+        return self::because('Say why pieces were spoiled or lost.', 'reason');
+    }
+
+    public static function nothingSent(): self
+    {
+        return self::because('Nothing is to go: say how many of one step at least.');
+    }
+
+    public static function atAnother(string $what, string $supplier): self
+    {
+        return self::because("{$what} is not done at {$supplier}. Look at the list again: it may have been moved.");
+    }
+
+    /**
+     * More than stand there, but pieces at the step before could be counted through.
+     *
+     * @param  BigDecimal  $here  stand at the step and were not sent
+     * @param  BigDecimal  $before  pieces at the step before
+     */
+    public static function notPassedOn(
+        BigDecimal $wanted,
+        BigDecimal $here,
+        string $what,
+        BigDecimal $before,
+        string $stepBefore,
+    ): self {
+        return self::because(
+            Amount::plain($wanted)." to go, {$what} has ".Amount::plain($here).' here. '
+                .Amount::plain($before)." more stand at {$stepBefore}: tick 'count through' if they are done.",
+        );
+    }
+
+    /** @param  BigDecimal  $has  pieces that could go at all */
+    public static function moreThanItHas(BigDecimal $wanted, BigDecimal $has, string $what): self
+    {
+        return self::because(
+            Amount::plain($wanted)." to go, {$what} has ".Amount::plain($has).' that can go: no more were made of it.',
+        );
+    }
+}

@@ -1,0 +1,12 @@
+{{-- What came back of one step, counted. --}}
+<x-form class="actions align-items-end" :key="$row->form('back')" :to="route('outside.store', $row->stepId)">
+    <x-field name="good" :label="'Good, of '.$print->amount($row->there)" class="n few" size="6" inputmode="decimal" />
+    @if ($row->next)
+        <x-field name="pass_on" label="Pass on" class="n few" size="6" inputmode="decimal" />
+    @endif
+    <x-field name="spoiled" label="Spoiled there" class="n few" size="6" inputmode="decimal" />
+    <x-field name="lost" label="Lost" class="n few" size="6" inputmode="decimal" />
+    <x-field name="reason" label="Why spoiled or lost" list="reasons-scrap" size="16" maxlength="200" />
+    <x-field name="unworked" label="Back as they went" class="n few" size="6" inputmode="decimal" />
+    <button class="btn btn-act btn-small">Book it back</button>
+</x-form>
