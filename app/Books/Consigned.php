@@ -86,6 +86,22 @@ final class Consigned implements Book
         }
     }
 
+    /** The work on pieces that one booking had back spoiled is to be paid after all. */
+    public function paidAfterAll(OrderStep $step, int $booking): void
+    {
+        $entries = DB::table('consignment_entries AS e')
+            ->join('consignment_lines AS l', 'l.id', 'e.consignment_line_id')
+            ->where('e.booking_id', $booking)
+            ->where('l.order_step_id', $step->id)
+            ->where('e.unpaid', '>', 0)
+            ->select(['e.consignment_line_id', 'e.unpaid']);
+        foreach (Row::all($entries, fn (Row $row): Row => $row) as $row) {
+            $line = ConsignmentLine::query()->findOrFail($row->int('consignment_line_id'));
+            $none = BigDecimal::zero();
+            $this->enter($line, new Sent($none, $none, $none, $none, $none, $row->decimal('unpaid')->negated()));
+        }
+    }
+
     public function locks(Undone $undone): Needs
     {
         $lines = self::of($undone)->map(fn (Row $row): int => $row->int('consignment_line_id'));
@@ -158,6 +174,7 @@ final class Consigned implements Book
             'spoiled' => (string) $pieces->spoiled,
             'lost' => (string) $pieces->lost,
             'unworked' => (string) $pieces->unworked,
+            'unpaid' => (string) $pieces->unpaid,
         ];
     }
 
@@ -169,6 +186,7 @@ final class Consigned implements Book
             $row->decimal('spoiled'),
             $row->decimal('lost'),
             $row->decimal('unworked'),
+            $row->decimal('unpaid'),
         );
     }
 

@@ -50,6 +50,8 @@ final class Ledger
 
     public readonly Owed $owed;
 
+    public readonly Claims $claims;
+
     public readonly Records $records;
 
     public readonly Questions $questions;
@@ -68,6 +70,7 @@ final class Ledger
         $this->madeFor = new MadeFor($this);
         $this->bought = new Bought($this);
         $this->owed = new Owed($this);
+        $this->claims = new Claims($this);
         $this->records = new Records($this);
         $this->questions = new Questions($this);
     }
@@ -86,6 +89,7 @@ final class Ledger
             $this->costs,
             $this->ties,
             $this->owed,
+            $this->claims,
             $this->records,
             $this->questions,
         ];

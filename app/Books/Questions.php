@@ -3,6 +3,7 @@
 namespace App\Books;
 
 use App\Access\Role;
+use App\Models\Claim;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\Order;
@@ -78,6 +79,38 @@ final class Questions implements Book
             'role' => Role::Buyer->value,
             'opened_at' => now(),
         ]);
+    }
+
+    /** Pieces came back spoiled, and nobody said whose fault it was: the buyer is asked. */
+    public function rejects(Order $order, Claim $claim, string $says): void
+    {
+        Question::query()->create([
+            'booking_id' => $this->ledger->booking->id,
+            'kind' => Question::REJECTS,
+            'order_id' => $order->id,
+            'claim_id' => $claim->id,
+            'says' => $says,
+            'quantity' => $claim->pieces,
+            'open_quantity' => $claim->pieces,
+            'role' => Role::Buyer->value,
+            'opened_at' => now(),
+        ]);
+    }
+
+    /** What was asked about it is answered, if it was. */
+    public function claimSettled(Claim $claim, string $answer): void
+    {
+        $asked = Question::query()->where('claim_id', $claim->id)->whereNull('answered_at')->first();
+        $asked === null ?: $this->answered($asked, $answer);
+    }
+
+    /** What was asked about it was answered by the deed that settled it. */
+    public function answeredWith(Claim $claim): bool
+    {
+        return Question::query()
+            ->where('claim_id', $claim->id)
+            ->where('answer_booking_id', $claim->ended_by_booking_id)
+            ->exists();
     }
 
     /** It is answered by this deed. */
@@ -208,12 +241,12 @@ final class Questions implements Book
             ->get();
     }
 
-    /** More than ordered, that it had answered, is open again. */
+    /** More than ordered, or whose fault it was, that it had answered, is open again. */
     private function askAgain(Undone $undone): void
     {
         Question::query()
             ->where('answer_booking_id', $undone->booking->id)
-            ->where('kind', Question::OVER)
+            ->whereIn('kind', [Question::OVER, Question::REJECTS])
             ->update([
                 'answered_at' => null,
                 'answered_by' => null,

@@ -30,6 +30,7 @@ use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -300,7 +301,13 @@ final class Floor
         if ($step->isOutside()) {
             $this->back->handle(
                 $step->id,
-                new TypedBack(Amount::plain($good), $passOn, Amount::plain($scrap), reason: $reason),
+                new TypedBack(
+                    Amount::plain($good),
+                    $passOn,
+                    Amount::plain($scrap),
+                    reason: $reason,
+                    whose: Whose::Ours,
+                ),
                 $this->staff->signs(Role::Storekeeper),
             );
 

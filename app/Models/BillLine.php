@@ -60,6 +60,7 @@ class BillLine extends Model
             BigDecimal::of($this->purchase->price),
             BigDecimal::of($this->quantity),
             $this->cents,
+            $this->purchase->owedCents(),
         );
     }
 }

@@ -48,6 +48,7 @@ enum BookingKind: string
     case BillRefused = 'bill_refused';
     case SentOut = 'sent_out';
     case CameBack = 'came_back';
+    case ClaimSettled = 'claim_settled';
     case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
@@ -105,6 +106,7 @@ enum BookingKind: string
             self::BillRefused => 'bill sent back',
             self::SentOut => 'sent out',
             self::CameBack => 'back from a supplier',
+            self::ClaimSettled => 'claim on a supplier',
             self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
@@ -138,6 +140,7 @@ enum BookingKind: string
             self::Report,
             self::SentOut,
             self::CameBack,
+            self::ClaimSettled,
             self::Receive,
             self::Ship,
             self::Close,
@@ -177,7 +180,7 @@ enum BookingKind: string
             $this,
             [
                 self::PeriodClosed, self::LateCost, self::Revalued, self::TakenOut,
-                self::BillEntered, self::BillAccepted, self::BillRefused,
+                self::BillEntered, self::BillAccepted, self::BillRefused, self::ClaimSettled,
             ],
             true,
         );

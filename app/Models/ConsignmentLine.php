@@ -19,6 +19,7 @@ use KeepPace\Core\Outside\Sent;
  * @property string $spoiled there
  * @property string $lost there
  * @property string $unworked came back as they went
+ * @property string $unpaid of those spoiled or lost: the work is not paid
  * @property string $there still with the supplier: the database says it
  * @property \Carbon\CarbonImmutable $sent_at
  * @property \Carbon\CarbonImmutable $back_at
@@ -52,6 +53,7 @@ class ConsignmentLine extends Model
             BigDecimal::of($this->spoiled),
             BigDecimal::of($this->lost),
             BigDecimal::of($this->unworked),
+            BigDecimal::of($this->unpaid),
         );
     }
 

@@ -33,6 +33,7 @@ use KeepPace\Core\Routing\StepTime;
  * @property string $price
  * @property int $setup_cents the supplier charges once
  * @property int $minimum_cents the supplier charges for the pieces at least
+ * @property int|null $service_item_id
  * @property string $instructions
  * @property int $baseline_minutes
  * @property int $planned_minutes

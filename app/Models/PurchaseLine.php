@@ -8,6 +8,7 @@ use Brick\Math\RoundingMode;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Purchasing\AnsweredLine;
 
 /**
@@ -38,6 +39,11 @@ use KeepPace\Core\Purchasing\AnsweredLine;
  * @property string $billed_quantity
  * @property string $unpaid_quantity came, and is not to be paid
  * @property string|null $asked_for
+ * @property int|null $order_step_id work on its pieces; null = goods
+ * @property int $setup_cents charged for the work once
+ * @property int $minimum_cents charged for the work at least
+ * @property int $work_cents charged for the work that came
+ * @property int $billed_cents
  * @property string $words what it is, where no item says it
  * @property int|null $cost_order_id order into whose cost it goes when it comes
  * @property bool $is_open it is sent and something of it is still to come: the database says it
@@ -45,6 +51,7 @@ use KeepPace\Core\Purchasing\AnsweredLine;
  * @property-read Item $item
  * @property-read Order|null $costOrder
  * @property-read Unit|null $typedUnit
+ * @property-read OrderStep|null $step
  */
 class PurchaseLine extends Model
 {
@@ -117,6 +124,24 @@ class PurchaseLine extends Model
         return BigDecimal::of($this->received_quantity)->minus($this->unpaid_quantity)->minus($this->billed_quantity);
     }
 
+    /** Cents of work that came and was not billed; null = they are goods, paid by their price. */
+    public function owedCents(): ?int
+    {
+        return $this->isWork() ? $this->work_cents - $this->billed_cents : null;
+    }
+
+    /** Work on pieces of an order: no goods come on it. */
+    public function isWork(): bool
+    {
+        return $this->order_step_id !== null;
+    }
+
+    /** What the supplier charges for the work. */
+    public function charge(): ServiceCharge
+    {
+        return new ServiceCharge($this->price, $this->setup_cents, $this->minimum_cents);
+    }
+
     /** Still to come, and bought for nobody. */
     public function unpromised(): BigDecimal
     {
@@ -151,6 +176,12 @@ class PurchaseLine extends Model
     public function costOrder(): BelongsTo
     {
         return $this->belongsTo(Order::class, 'cost_order_id');
+    }
+
+    /** @return BelongsTo<OrderStep, $this> */
+    public function step(): BelongsTo
+    {
+        return $this->belongsTo(OrderStep::class, 'order_step_id');
     }
 
     /** @return BelongsTo<Item, $this> */

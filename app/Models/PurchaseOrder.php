@@ -6,6 +6,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Purchasing\PurchaseDeed;
+use KeepPace\Core\Purchasing\PurchaseKind;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Purchasing\PurchaseState;
 
@@ -15,6 +16,7 @@ use KeepPace\Core\Purchasing\PurchaseState;
  * @property int $id
  * @property string $number
  * @property int $supplier_id
+ * @property \KeepPace\Core\Purchasing\PurchaseKind $kind goods, or work on pieces of ours
  * @property string $ordered_on
  * @property \KeepPace\Core\Purchasing\PurchaseState $state
  * @property string|null $sent_on
@@ -37,7 +39,7 @@ class PurchaseOrder extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => PurchaseState::class];
+        return ['state' => PurchaseState::class, 'kind' => PurchaseKind::class];
     }
 
     /** @throws PurchaseRefused when it does not allow the deed as it stands */

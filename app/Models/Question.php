@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $order_id
  * @property int|null $component_id
  * @property int|null $purchase_line_id
+ * @property int|null $claim_id
  * @property string $quantity
  * @property string $open_quantity
  * @property string $role
@@ -29,6 +30,9 @@ class Question extends Model
 {
     /** More came on a purchase than is taken: it is answered by what becomes of it. */
     public const OVER = 'over';
+
+    /** Pieces were spoiled at a supplier: it is answered by whose fault that was. */
+    public const REJECTS = 'rejects';
 
     public $timestamps = false;
 

@@ -78,6 +78,8 @@ final readonly class PurchasePaper
     private function foot(): void
     {
         $this->sheet->note('');
+        $lumps = $this->withMoney ? $this->order->lumps : 0;
+        $lumps === 0 ?: $this->sheet->note('Set-up and up to the minimum '.Figures::money($lumps).' €');
         ! $this->withMoney ?: $this->sheet->note('In all '.Figures::money($this->order->total()).' €', 'B');
         $this->order->terms === '' ?: $this->sheet->note($this->order->terms);
         $this->order->note === '' ?: $this->sheet->note($this->order->note);

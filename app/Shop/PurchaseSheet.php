@@ -15,6 +15,7 @@ final readonly class PurchaseSheet
     /**
      * @param  string  $from  our name and address
      * @param  list<PurchaseSheetLine>  $lines  without those that are no longer wanted
+     * @param  int  $lumps  cents of set-ups for work, and of what is missing to minimums
      */
     private function __construct(
         public string $number,
@@ -25,6 +26,7 @@ final readonly class PurchaseSheet
         public string $terms,
         public string $note,
         public array $lines,
+        public int $lumps,
     ) {
     }
 
@@ -48,13 +50,14 @@ final readonly class PurchaseSheet
                     $theirs[$line->item_id] ?? '',
                 ))
                 ->all()),
+            WorkCharges::lumps($lines),
         );
     }
 
     /** Cents it comes to. */
     public function total(): int
     {
-        return array_sum(array_map(fn (PurchaseSheetLine $line): int => $line->cents, $this->lines));
+        return $this->lumps + array_sum(array_map(fn (PurchaseSheetLine $line): int => $line->cents, $this->lines));
     }
 
     /** @return array<string, mixed> as it is kept and written into a file */
@@ -69,6 +72,7 @@ final readonly class PurchaseSheet
             'terms' => $this->terms,
             'note' => $this->note,
             'currency' => 'EUR',
+            'setup_and_minimum_cents' => $this->lumps,
             'total_cents' => $this->total(),
             'lines' => array_map(fn (PurchaseSheetLine $line): array => $line->asArray(), $this->lines),
         ];
@@ -79,7 +83,7 @@ final readonly class PurchaseSheet
     {
         $all = $this->asArray();
         if (! $withMoney) {
-            unset($all['total_cents']);
+            unset($all['total_cents'], $all['setup_and_minimum_cents']);
             $all['lines'] = array_map(
                 fn (PurchaseSheetLine $line): array => array_diff_key($line->asArray(), ['price' => 0, 'cents' => 0]),
                 $this->lines,
@@ -104,6 +108,7 @@ final readonly class PurchaseSheet
             $text('terms'),
             $text('note'),
             array_values(array_map(PurchaseSheetLine::kept(...), $lines)),
+            is_int($kept['setup_and_minimum_cents'] ?? null) ? $kept['setup_and_minimum_cents'] : 0,
         );
     }
 

@@ -12,12 +12,14 @@ final class OutsideRules
             FROM consignment_lines l
             JOIN consignments k ON k.id = l.consignment_id
             LEFT JOIN (
-                SELECT consignment_line_id, SUM(sent) a, SUM(good) b, SUM(spoiled) c, SUM(lost) d, SUM(unworked) e
+                SELECT consignment_line_id, SUM(sent) a, SUM(good) b, SUM(spoiled) c, SUM(lost) d, SUM(unworked) e,
+                    SUM(unpaid) f
                 FROM consignment_entries
                 GROUP BY consignment_line_id
             ) x ON x.consignment_line_id = l.id
             WHERE l.sent <> COALESCE(x.a, 0) OR l.good <> COALESCE(x.b, 0) OR l.spoiled <> COALESCE(x.c, 0)
                 OR l.lost <> COALESCE(x.d, 0) OR l.unworked <> COALESCE(x.e, 0)
+                OR l.unpaid <> COALESCE(x.f, 0) OR l.unpaid > l.spoiled + l.lost
             SQL,
         'no more comes back from a supplier than went' => <<<'SQL'
             SELECT CONCAT('consignment ', k.number, ' line ', l.position, ': ', l.sent, ' sent, ', l.there, ' there')
@@ -42,6 +44,23 @@ final class OutsideRules
             JOIN orders o ON o.id = s.order_id
             WHERE x.there > s.taken_in - s.good - s.scrap OR NOT s.supplier_id <=> x.least
                 OR NOT s.supplier_id <=> x.most OR o.state NOT IN ('released', 'running')
+            SQL,
+        'a claim stands on pieces whose work is not paid' => <<<'SQL'
+            SELECT CONCAT('step ', x.order_step_id, ': ', x.unpaid, ' unpaid, ', x.claimed, ' claimed') AS difference
+            FROM (
+                SELECT order_step_id, SUM(unpaid) AS unpaid, SUM(claimed) AS claimed
+                FROM (
+                    SELECT order_step_id, unpaid, 0 AS claimed FROM consignment_lines
+                    UNION ALL
+                    SELECT order_step_id, 0, pieces FROM claims WHERE state NOT IN ('ours', 'taken_back')
+                ) y
+                GROUP BY order_step_id
+            ) x
+            WHERE x.unpaid <> x.claimed
+            UNION ALL
+            SELECT CONCAT('claim ', id, ': ', granted_cents, ' granted of ', cents, ', it is ', state)
+            FROM claims
+            WHERE granted_cents > cents OR (granted_cents > 0) <> (state = 'granted')
             SQL,
         'what is counted at a step outside came back from there' => <<<'SQL'
             SELECT CONCAT(

@@ -20,7 +20,37 @@ final class PurchaseRules
                 WHERE purchase_line_id IS NOT NULL
                 GROUP BY purchase_line_id
             ) m ON m.purchase_line_id = u.id
-            WHERE u.received_quantity <> COALESCE(m.quantity, 0)
+            WHERE u.order_step_id IS NULL AND u.received_quantity <> COALESCE(m.quantity, 0)
+            SQL,
+        'work on a purchase line is what its entries say, on pieces that came back' => <<<'SQL'
+            SELECT CONCAT(
+                'purchase ', u.number, ': ', u.received_quantity, ' / ', u.work_cents, ', entries ',
+                    COALESCE(e.pieces, 0), ' / ', COALESCE(e.cents, 0)
+            ) AS difference
+            FROM purchase_lines u
+            LEFT JOIN (
+                SELECT purchase_line_id, SUM(IF(kind = 'work', quantity, 0)) AS pieces,
+                    SUM(IF(kind IN ('work', 'later'), cents, 0)) AS cents
+                FROM purchase_entries
+                GROUP BY purchase_line_id
+            ) e ON e.purchase_line_id = u.id
+            WHERE IF(u.order_step_id IS NULL, 0, u.received_quantity) <> COALESCE(e.pieces, 0)
+                OR u.work_cents <> COALESCE(e.cents, 0)
+            UNION ALL
+            SELECT CONCAT('step ', s.id, ' of order ', s.order_id, ': work on ', l.received, ' came, ', s.good + s.scrap)
+            FROM order_steps s
+            JOIN (
+                SELECT order_step_id, SUM(received_quantity) AS received
+                FROM purchase_lines
+                WHERE order_step_id IS NOT NULL
+                GROUP BY order_step_id
+            ) l ON l.order_step_id = s.id
+            WHERE l.received > s.good + s.scrap
+            UNION ALL
+            SELECT CONCAT('purchase ', u.number, ' is work, its order ', o.number, ' is of ', o.kind)
+            FROM purchase_lines u
+            JOIN purchase_orders o ON o.id = u.purchase_order_id
+            WHERE (u.order_step_id IS NOT NULL) <> (o.kind = 'service')
             SQL,
         'what went back to a supplier is what stands on the line' => <<<'SQL'
             SELECT CONCAT(
@@ -69,11 +99,13 @@ final class PurchaseRules
             FROM purchase_lines u
             LEFT JOIN (
                 SELECT purchase_line_id, SUM(IF(kind = 'unpaid', quantity, 0)) AS unpaid,
-                    SUM(IF(kind = 'billed', quantity, 0)) AS billed
+                    SUM(IF(kind = 'billed', quantity, 0)) AS billed,
+                    SUM(IF(kind = 'billed', cents, 0)) AS cents
                 FROM purchase_entries
                 GROUP BY purchase_line_id
             ) e ON e.purchase_line_id = u.id
             WHERE u.unpaid_quantity <> COALESCE(e.unpaid, 0) OR u.billed_quantity <> COALESCE(e.billed, 0)
+                OR u.billed_cents <> COALESCE(e.cents, 0)
             SQL,
         'an accepted bill is booked as it was taken, no other is' => <<<'SQL'
             SELECT CONCAT('bill ', b.number, ': ', b.state, ', booked ', COALESCE(e.q, 0)) AS difference

@@ -8,7 +8,10 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/** What became of pieces that were at a supplier, as it was counted: good, spoiled there, lost, or not worked. */
+/**
+ * What became of pieces that were at a supplier, as it was counted: good, spoiled there, lost, or not worked. Of those
+ * spoiled or lost it is said whose fault it was.
+ */
 final readonly class CameBack
 {
     public function __construct(
@@ -16,6 +19,7 @@ final readonly class CameBack
         public BigDecimal $spoiled,
         public BigDecimal $lost,
         public BigDecimal $unworked,
+        public Whose $whose = Whose::Ours,
     ) {
     }
 
@@ -27,6 +31,18 @@ final readonly class CameBack
     public function all(): BigDecimal
     {
         return BigDecimal::sum($this->good, $this->spoiled, $this->lost, $this->unworked);
+    }
+
+    /** The work on so many is paid. */
+    public function paid(): BigDecimal
+    {
+        return $this->whose->isPaid() ? $this->good->plus($this->scrap()) : $this->good;
+    }
+
+    /** The work on so many is not. */
+    public function unpaid(): BigDecimal
+    {
+        return $this->whose->isPaid() ? BigDecimal::zero() : $this->scrap();
     }
 
     /** The order has so many less from now on. */
@@ -66,7 +82,15 @@ final readonly class CameBack
                 $left[$what] = $wanted->minus($take);
                 $pieces = $pieces->minus($take);
             }
-            $of = new Sent(BigDecimal::zero(), $got['good'], $got['spoiled'], $got['lost'], $got['unworked']);
+            $scrap = $got['spoiled']->plus($got['lost']);
+            $of = new Sent(
+                BigDecimal::zero(),
+                $got['good'],
+                $got['spoiled'],
+                $got['lost'],
+                $got['unworked'],
+                $this->whose->isPaid() ? null : $scrap,
+            );
             $of->gone()->isZero() ?: $dealt[$line] = $of;
         }
 

@@ -37,6 +37,16 @@ final class OutsideRefused extends Refused
         );
     }
 
+    public static function noWork(): self
+    {
+        return self::because('Say the work of which step is to be ordered.');
+    }
+
+    public static function workIsOrdered(string $what): self
+    {
+        return self::because("The work of {$what} is ordered already, all of it.");
+    }
+
     public static function nothingCame(): self
     {
         return self::because('Say how many came back: good, spoiled there, lost, or as they went.', 'good');
@@ -45,6 +55,27 @@ final class OutsideRefused extends Refused
     public static function unexplained(): self
     {
         return self::because('Say why pieces were spoiled or lost.', 'reason');
+    }
+
+    public static function whose(): self
+    {
+        return self::because('Say whose fault it was: theirs, ours, or open until somebody says.', 'whose');
+    }
+
+    public static function claimIs(ClaimState $state): self
+    {
+        return self::because("That claim is {$state->label()}: look at it again.");
+    }
+
+    /** @param  string  $claimed  euros */
+    public static function creditOutOfBounds(string $claimed): self
+    {
+        return self::because("A credit is more than nothing and no more than the {$claimed} € claimed.", 'euros');
+    }
+
+    public static function unsaid(): self
+    {
+        return self::because('Say why nothing is credited.', 'reason');
     }
 
     public static function nothingSent(): self

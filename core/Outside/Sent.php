@@ -7,17 +7,22 @@ namespace KeepPace\Core\Outside;
 use Brick\Math\BigDecimal;
 
 /**
- * Pieces of one line of a consignment at a supplier: sent = back good + spoiled there + lost + back unworked + there.
+ * Pieces of one line of a consignment at a supplier: sent = back good + spoiled there + lost + back unworked + there. Of
+ * those spoiled and lost the work on some is not paid.
  */
 final readonly class Sent
 {
+    public BigDecimal $unpaid;
+
     public function __construct(
         public BigDecimal $sent,
         public BigDecimal $good,
         public BigDecimal $spoiled,
         public BigDecimal $lost,
         public BigDecimal $unworked,
+        ?BigDecimal $unpaid = null,
     ) {
+        $this->unpaid = $unpaid ?? BigDecimal::zero();
     }
 
     public static function nothing(): self
@@ -47,6 +52,7 @@ final readonly class Sent
             $this->spoiled->plus($other->spoiled),
             $this->lost->plus($other->lost),
             $this->unworked->plus($other->unworked),
+            $this->unpaid->plus($other->unpaid),
         );
     }
 
@@ -58,19 +64,16 @@ final readonly class Sent
             $this->spoiled->negated(),
             $this->lost->negated(),
             $this->unworked->negated(),
+            $this->unpaid->negated(),
         );
-    }
-
-    public function isNothing(): bool
-    {
-        return $this->sent->isZero() && $this->gone()->isZero() && $this->good->isZero() && $this->spoiled->isZero();
     }
 
     /** No line may come to this: more came back than went, or less than nothing did. */
     public function isImpossible(): bool
     {
-        $least = BigDecimal::min($this->sent, $this->good, $this->spoiled, $this->lost, $this->unworked);
+        $paid = $this->spoiled->plus($this->lost)->minus($this->unpaid);
+        $all = [$this->sent, $this->good, $this->spoiled, $this->lost, $this->unworked, $this->unpaid];
 
-        return $least->isNegative() || $this->there()->isNegative();
+        return BigDecimal::min($paid, $this->there(), ...$all)->isNegative();
     }
 }

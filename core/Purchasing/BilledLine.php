@@ -19,6 +19,7 @@ final readonly class BilledLine
      * @param  BigDecimal  $agreed  euros per stock unit
      * @param  BigDecimal  $quantity  billed, stock units, above 0
      * @param  int  $cents  billed for it
+     * @param  int|null  $owedCents  of work: what is charged for all that is owed, whatever it comes to a piece
      */
     public function __construct(
         private string $number,
@@ -26,6 +27,7 @@ final readonly class BilledLine
         private BigDecimal $agreed,
         public BigDecimal $quantity,
         public int $cents,
+        private ?int $owedCents = null,
     ) {
         $this->owed = BigDecimal::max(0, $owed);
     }
@@ -70,6 +72,8 @@ final readonly class BilledLine
 
     private function agreedFor(BigDecimal $quantity): int
     {
-        return Cents::of($quantity, (string) $this->agreed);
+        return $this->owedCents === null || $this->owed->isZero()
+            ? Cents::of($quantity, (string) $this->agreed)
+            : Cents::part($this->owedCents, $quantity, $this->owed);
     }
 }

@@ -158,6 +158,20 @@ final class PurchaseRefused extends Refused
         );
     }
 
+    public static function isWork(string $line): self
+    {
+        return self::because(
+            "{$line} is work on pieces of ours: book them back at 'At suppliers'.",
+            'purchase_id',
+        );
+    }
+
+    public static function workStays(string $number): self
+    {
+        return self::because("{$number} is work on pieces of ours, and is done where their step is. Cancel it, and "
+            .'order the work anew from the order.');
+    }
+
     public static function otherItem(string $number): self
     {
         return self::because("Purchase {$number} is for another item. Choose the item it is for.", 'item');

@@ -5,6 +5,7 @@ namespace Tests\Support;
 use App\Access\Role;
 use App\Actions\Billing\AcceptBill;
 use App\Actions\Orders\CureShort;
+use App\Actions\Outside\SettleClaim;
 use App\Actions\Purchasing\AnswerOver;
 use App\Actions\Purchasing\SendBack;
 use App\Actions\Purchasing\TypedReturn;
@@ -19,6 +20,7 @@ use App\Actions\Usage\ReturnComponents;
 use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
+use App\Models\Claim;
 use App\Models\CustomerOrder;
 use App\Models\Order;
 use App\Models\OrderStep;
@@ -26,6 +28,8 @@ use App\Models\PurchaseLine;
 use App\Models\Question;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\ClaimAnswer;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Purchasing\OverAnswer;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -92,7 +96,13 @@ final class EveryKind
                 fn ($step, int $i): Closure => fn (): Booking => $shop->report($step, '4', $i === 1 ? '0' : '4'),
             )->all(),
             fn (): Booking => $shop->sendOut($outside, '3'),
-            fn (): Booking => $shop->back($outside, '2', '1', '1'),
+            fn (): Booking => $shop->back($outside, '2', '1', '1', whose: Whose::Theirs),
+            fn (): Booking => app(SettleClaim::class)->handle(
+                Claim::query()->sole()->id,
+                ClaimAnswer::Granted,
+                Claim::query()->sole()->cents,
+                $shop->sign(Role::Buyer),
+            ),
             fn (): Booking => $shop->receive($order, '4'),
             fn (): Booking => $shop->ship($demand, [$demand->lines[0]->id => '3']),
             fn (): Booking => $shop->close($order->refresh()),

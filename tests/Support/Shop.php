@@ -18,11 +18,14 @@ use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Outside\ComesBack;
+use App\Actions\Outside\OrderWork;
 use App\Actions\Outside\SendOut;
 use App\Actions\Outside\TypedBack;
 use App\Actions\Outside\TypedSendOut;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
+use App\Actions\Purchasing\SendPurchase;
+use App\Actions\Purchasing\TypedSending;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
@@ -51,6 +54,7 @@ use App\Shop\Away;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Purchasing\Holds;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -224,12 +228,13 @@ final class Shop
         string $passOn = '0',
         string $spoiled = '0',
         string $reason = 'spoiled',
+        Whose $whose = Whose::Ours,
     ): Booking {
         $this->sendAll($step);
 
         return app(ComesBack::class)->handle(
             $step->id,
-            new TypedBack($good, $passOn, $spoiled, reason: $spoiled === '0' ? '' : $reason),
+            new TypedBack($good, $passOn, $spoiled, reason: $spoiled === '0' ? '' : $reason, whose: $whose),
             $this->sign(Role::Storekeeper),
         );
     }
@@ -240,6 +245,22 @@ final class Shop
         $here = $step->refresh()->pieces()->toDo()->minus(Away::pieces($step->id));
 
         return $here->isZero() ? null : $this->sendOut($step, (string) $here);
+    }
+
+    /** The work of steps is ordered and sent; gives the purchase order, of one supplier. */
+    public function orderWork(OrderStep ...$steps): PurchaseOrder
+    {
+        $ids = array_values(array_map(fn (OrderStep $step): int => $step->id, $steps));
+        $booking = app(OrderWork::class)->handle($ids, $this->sign(Role::Buyer));
+        $order = PurchaseOrder::query()->findOrFail($booking->purchase_order_id);
+        app(SendPurchase::class)->handle(
+            $order->id,
+            $order->version,
+            new TypedSending(null, ''),
+            $this->sign(Role::Buyer),
+        );
+
+        return $order->refresh();
     }
 
     public function sendOut(OrderStep $step, string $pieces, bool $countThrough = false): Booking

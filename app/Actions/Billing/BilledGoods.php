@@ -27,7 +27,10 @@ final class BilledGoods
         if ($taken->quantity->isPositive()) {
             $before = $this->before[$purchase->id]
                 ?? BigDecimal::of($purchase->billed_quantity)->plus($purchase->unpaid_quantity);
-            $this->lines[] = [$purchase, $taken, Receipts::ofLine($purchase, $before, $taken->quantity)];
+            $received = $purchase->isWork()
+                ? [Received::work($purchase, $taken->quantity)]
+                : Receipts::ofLine($purchase, $before, $taken->quantity);
+            $this->lines[] = [$purchase, $taken, $received];
             // a second line of it on the same bill comes after this one
             $this->before[$purchase->id] = $before->plus($taken->quantity);
         }

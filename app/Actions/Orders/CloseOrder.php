@@ -7,10 +7,12 @@ use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
+use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
+use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -57,8 +59,25 @@ final class CloseOrder
         }
         $ledger->costs->add($order, CostKind::Variance, -$settled->variance);
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
-        $ledger->says("Order {$order->number} closed: ".number_format($settled->variance / 100,
+        $ledger->says(self::notBilled($order)."Order {$order->number} closed: ".number_format($settled->variance / 100,
             2).' variance, '.number_format($settled->toStock / 100, 2).' to stock.');
+    }
+
+    /** Work on it that is not billed yet: what the bill says otherwise is variance then. */
+    private static function notBilled(Order $order): string
+    {
+        $lines = PurchaseLine::query()
+            ->where('cost_order_id', $order->id)
+            ->whereNotNull('order_step_id')
+            ->where('is_owed', true)
+            ->orderBy('id')
+            ->get();
+        $cents = $lines->sum(fn (PurchaseLine $line): int => (int) $line->owedCents());
+
+        return $cents === 0
+            ? ''
+            : 'Its work on '.$lines->pluck('number')->join(', ', ' and ').', '.Said::euros($cents)
+                .' €, is not billed yet. ';
     }
 
     /**

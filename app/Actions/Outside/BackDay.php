@@ -6,6 +6,7 @@ use App\Books\Said;
 use App\Models\ConsignmentLine;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\PurchaseLine;
 use App\Shop\Away;
 use App\Shop\Deliveries;
 use KeepPace\Core\Refused;
@@ -36,16 +37,45 @@ final class BackDay
         if ($on < $deliveries->today) {
             throw Refused::because('It cannot be back before today.', 'expected_on');
         }
+        $was = $handful->back_at->setTimezone(config()->string('pace.zone'))->toDateString();
+        self::set($handful, $deliveries, $on);
+        self::onWork($handful->order_step_id, $on);
+
+        return "{$what} back on ".Said::day($on).', before '.Said::day($was).'.';
+    }
+
+    /**
+     * The supplier of ordered work said another day: the pieces that are there come then.
+     *
+     * @param  string  $on  "YYYY-MM-DD"
+     */
+    public static function ofWork(PurchaseLine $line, string $on): void
+    {
+        $there = ConsignmentLine::query()->where('order_step_id', $line->order_step_id)->where('there', '>', 0);
+        foreach ($there->orderBy('id')->get() as $handful) {
+            self::set($handful, Deliveries::now(), $on);
+            $handful->save();
+        }
+    }
+
+    /** Pieces that are there come on another day: so does the work that is ordered on them. */
+    public static function onWork(int $step, string $on): void
+    {
+        PurchaseLine::query()
+            ->where('order_step_id', $step)
+            ->where('is_open', true)
+            ->update(['expected_on' => $on, 'ask_again_on' => null]);
+    }
+
+    private static function set(ConsignmentLine $handful, Deliveries $deliveries, string $on): void
+    {
         $before = $handful->back_at->setTimezone(config()->string('pace.zone'));
-        $was = $before->toDateString();
         $handful->fill([
             'first_back_at' => $handful->first_back_at ?? $handful->back_at,
-            'days_passed' => $handful->days_passed + ($was < $deliveries->today ? 1 : 0),
+            'days_passed' => $handful->days_passed + ($before->toDateString() < $deliveries->today ? 1 : 0),
             'back_at' => $deliveries->at($on, $before->format('H:i')),
             'ask_again_on' => null,
         ]);
-
-        return "{$what} back on ".Said::day($on).', before '.Said::day($was).'.';
     }
 
     /**

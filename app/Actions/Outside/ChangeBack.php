@@ -57,7 +57,7 @@ final class ChangeBack
         return $this->bookings->once(
             BookingKind::BackChanged,
             $signed,
-            new Part(Needs::orders([self::orderOf($id)]), function (Ledger $ledger, Held $held) use ($id, $work): void {
+            new Part(self::needs($id), function (Ledger $ledger, Held $held) use ($id, $work): void {
                 $step = OrderStep::query()->findOrFail(ConsignmentLine::query()->findOrFail($id)->order_step_id);
                 $order = $held->order($step->order_id);
                 $handful = BackDay::assertAway($id, $step, $order);
@@ -69,8 +69,15 @@ final class ChangeBack
         );
     }
 
+    /** Their order, and the purchase orders on which the work on them is ordered. */
+    public static function needs(int $id): Needs
+    {
+        return Needs::orders([self::orderOf($id)])
+            ->and(WorkDone::needs(ConsignmentLine::query()->findOrFail($id)->order_step_id));
+    }
+
     /** The order whose pieces they are. */
-    public static function orderOf(int $id): int
+    private static function orderOf(int $id): int
     {
         return OrderStep::query()->findOrFail(ConsignmentLine::query()->findOrFail($id)->order_step_id)->order_id;
     }

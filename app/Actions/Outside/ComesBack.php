@@ -14,8 +14,12 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderStep;
+use Brick\Math\BigDecimal;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\CameBack;
 use KeepPace\Core\Outside\OutsideRefused;
+use KeepPace\Core\Outside\ValueThere;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -34,7 +38,7 @@ final class ComesBack
             BookingKind::CameBack,
             $signed->because($typed->reason),
             new Part(
-                fn (): Needs => Backflush::needs($stepId),
+                fn (): Needs => Backflush::needs($stepId)->and(WorkDone::needs($stepId)),
                 function (Ledger $ledger, Held $held) use ($stepId, $typed): void {
                     $step = OrderStep::query()->findOrFail($stepId);
                     $order = $held->order($step->order_id)->load('item.unit', 'item.units.unit');
@@ -43,7 +47,6 @@ final class ComesBack
                     }
                     $this->write($ledger, $held, $order, $step, $typed);
                 },
-                asksAgain: false,
             ),
         );
     }
@@ -52,6 +55,7 @@ final class ComesBack
     private function write(Ledger $ledger, Held $held, Order $order, OrderStep $step, TypedBack $typed): void
     {
         $came = self::counted($order, $typed);
+        $soFar = self::costOf($order, $came->scrap());
         $ledger->consigned->came($step, $came);
         $passOn = $order->item->quantity($typed->passOn)->amount;
         if ($came->good->plus($came->scrap())->plus($passOn)->isZero()) {
@@ -68,6 +72,20 @@ final class ComesBack
             'reason' => $typed->reason,
         ]);
         $came->lost->plus($came->unworked)->isZero() ?: $ledger->says("Of those that went {$came->says()}.");
+        (new WorkDone($ledger, $held))->book($order, $step->refresh(), $came->paid(), $came->unpaid());
+        if ($came->unpaid()->isPositive()) {
+            $ledger->claims->open($order, $step, $came->unpaid(), $soFar, $came->whose, $typed->reason);
+        }
+    }
+
+    /** Cents that so many pieces have cost so far (trade.md W5). */
+    private static function costOf(Order $order, BigDecimal $pieces): int
+    {
+        $inOrder = (int) DB::table('cost_entries')->where('order_id', $order->id)->sum('cents');
+        $scrap = (string) $order->steps()->sum('scrap');
+        $alive = BigDecimal::of($order->quantity)->minus($order->received())->minus($scrap);
+
+        return ValueThere::of($inOrder, $pieces, $alive);
     }
 
     /** @throws Refused */
@@ -79,11 +97,13 @@ final class ComesBack
             $amount($typed->spoiled),
             $amount($typed->lost),
             $amount($typed->unworked),
+            $typed->whose ?? Whose::Ours,
         );
 
         return match (true) {
             $came->all()->plus($amount($typed->passOn))->isZero() => throw OutsideRefused::nothingCame(),
             $came->scrap()->isPositive() && trim($typed->reason) === '' => throw OutsideRefused::unexplained(),
+            $came->scrap()->isPositive() && $typed->whose === null => throw OutsideRefused::whose(),
             default => $came,
         };
     }

@@ -16,6 +16,7 @@ use App\Models\OrderStep;
 use App\Models\Supplier;
 use App\Shop\Away;
 use App\Shop\Deliveries;
+use App\Shop\WorkWanted;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Outside\OutsideRefused;
@@ -92,7 +93,10 @@ final class SendOut
                 continue;
             }
             $step->refresh();
-            $back = $deliveries->backFrom($now, $to->id, $step->lead_time_days);
+            $promised = WorkWanted::confirmedOn($step->id);
+            $back = $promised === null
+                ? $deliveries->backFrom($now, $to->id, $step->lead_time_days)
+                : $deliveries->at($promised, $now->setTimezone(config()->string('pace.zone'))->format('H:i'));
             $ledger->consigned->send($step, $to, $pieces, $now, $back);
             $order = $held->order($step->order_id);
             count($rows) === 1 ? $ledger->concerns($order) : $ledger->touch($order);

@@ -2,6 +2,8 @@
 
 namespace App\Actions\Outside;
 
+use KeepPace\Core\Outside\Whose;
+
 /** What came back from the supplier of a step, as it was typed. */
 final readonly class TypedBack
 {
@@ -10,6 +12,7 @@ final readonly class TypedBack
      * @param  string  $lost  there, or on the way
      * @param  string  $unworked  come back as they went
      * @param  string  $reason  why some were spoiled or lost
+     * @param  Whose|null  $whose  fault that was; null = nobody said
      */
     public function __construct(
         public string $good,
@@ -18,6 +21,7 @@ final readonly class TypedBack
         public string $lost = '0',
         public string $unworked = '0',
         public string $reason = '',
+        public ?Whose $whose = null,
     ) {
     }
 }

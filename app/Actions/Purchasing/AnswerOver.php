@@ -134,7 +134,7 @@ final class AnswerOver
      */
     private static function received(Collection $moves): array
     {
-        $received = fn (Move $move): Received => new Received($move, BigDecimal::of($move->quantity));
+        $received = fn (Move $move): Received => Received::goods($move, BigDecimal::of($move->quantity));
 
         return array_values($moves->map($received)->all());
     }

@@ -10,12 +10,8 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\Item;
-use App\Models\Unit;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Structure\ItemKind;
 
 /**
  * What no item stands for is bought by words for one order: it is put on a draft, comes like anything else, and goes
@@ -52,7 +48,7 @@ final class BuyByWords
                 $new = new NewPurchases($ledger, true);
                 $open = $held->purchaseOrders->keyBy('supplier_id')->all();
                 try {
-                    $said = $new->write([$line(self::item($typed->unit)->id)], $open);
+                    $said = $new->write([$line(WordsItem::of($typed->unit)->id)], $open);
                 } catch (Refused $refused) {
                     throw Refused::because($refused->getMessage(), 'quantity');
                 }
@@ -61,22 +57,5 @@ final class BuyByWords
                 $new->hint() === '' ?: $ledger->says($new->hint());
             },
         ));
-    }
-
-    /** One for each unit, made when it is first wanted: purchases have an item, this one says only how it counts. */
-    private static function item(int $unit): Item
-    {
-        $code = Unit::query()->findOrFail($unit)->code;
-        $number = 'BY-WORDS-'.mb_strtoupper($code);
-        DB::table('items')->insertOrIgnore([
-            'number' => $number,
-            'name' => "Bought by words, by {$code}",
-            'kind' => ItemKind::Consumable->value,
-            'unit_id' => $unit,
-        ]);
-        $item = Item::query()->where('number', $number)->firstOrFail();
-        DB::table('item_stock')->insertOrIgnore(['item_id' => $item->id]);
-
-        return $item;
     }
 }

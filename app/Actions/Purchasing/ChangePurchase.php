@@ -78,7 +78,12 @@ final class ChangePurchase
             BookingKind::PurchaseChanged,
             $signed,
             new Part(
-                fn (): Needs => Needs::purchaseOrders([PurchaseLine::query()->findOrFail($id)->purchase_order_id]),
+                function () use ($id): Needs {
+                    $line = PurchaseLine::query()->findOrFail($id);
+
+                    return Needs::purchaseOrders([$line->purchase_order_id])
+                        ->and(Needs::orders($line->isWork() ? [$line->cost_order_id] : []));
+                },
                 function (Ledger $ledger, Held $held) use ($id, $work): void {
                     $purchase = PurchaseLine::query()->with('item.unit')->findOrFail($id);
                     $ledger->concernsPurchase($held->purchaseOrder($purchase->purchase_order_id));

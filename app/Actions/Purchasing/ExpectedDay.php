@@ -2,6 +2,7 @@
 
 namespace App\Actions\Purchasing;
 
+use App\Actions\Outside\BackDay;
 use App\Books\Said;
 use App\Models\PurchaseLine;
 use KeepPace\Core\Purchasing\PurchaseRefused;
@@ -29,6 +30,7 @@ final class ExpectedDay
         if ($before !== $on) {
             $line->first_expected_on ??= $before;
             $line->days_passed += $before < self::today() ? 1 : 0;
+            ! $line->isWork() ?: BackDay::ofWork($line, $on);
         }
         $asked = $askedFor === null ? 'no longer hurried' : 'asked for '.Said::day($askedFor);
 

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Purchasing;
 
+use App\Models\OrderStep;
 use KeepPace\Core\Planning\TieDemand;
 
 /** One item to be bought, as a person or a shortage asks for it. */
@@ -17,6 +18,7 @@ final readonly class LineToBuy
      * @param  int|null  $insteadOf  a purchase line: whom that was bought for gets it of this one
      * @param  string  $words  what it is, where the item does not say it
      * @param  int|null  $costOrder  order into whose cost it goes when it comes
+     * @param  OrderStep|null  $step  work on its pieces
      */
     public function __construct(
         public int $item,
@@ -30,6 +32,7 @@ final readonly class LineToBuy
         public ?int $insteadOf = null,
         public string $words = '',
         public ?int $costOrder = null,
+        public ?OrderStep $step = null,
     ) {
     }
 }

@@ -18,6 +18,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use KeepPace\Core\Planning\DemandKind;
 use KeepPace\Core\Planning\TieDemand;
+use KeepPace\Core\Purchasing\PurchaseKind;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Quantity\Amount;
@@ -35,8 +36,11 @@ final class NewPurchases
     private array $hints = [];
 
     /** @param  bool  $isDraft  they are not sent yet */
-    public function __construct(private readonly Ledger $ledger, private readonly bool $isDraft)
-    {
+    public function __construct(
+        private readonly Ledger $ledger,
+        private readonly bool $isDraft,
+        private readonly PurchaseKind $kind = PurchaseKind::Goods,
+    ) {
         $this->deliveries = Deliveries::now();
     }
 
@@ -97,6 +101,9 @@ final class NewPurchases
                 'expected_on' => $this->day($line, $item, $supplier, $terms),
                 'words' => $line->words,
                 'cost_order_id' => $line->costOrder,
+                'order_step_id' => $line->step?->id,
+                'setup_cents' => $line->step->setup_cents ?? 0,
+                'minimum_cents' => $line->step->minimum_cents ?? 0,
             ],
         ];
     }
@@ -144,6 +151,7 @@ final class NewPurchases
         $order ??= PurchaseOrder::query()->create([
             'number' => Numbers::next('purchase'),
             'supplier_id' => $supplier,
+            'kind' => $this->kind,
             'ordered_on' => $today,
             'sent_on' => $this->isDraft ? null : $today,
             'version' => 0,
@@ -184,14 +192,18 @@ final class NewPurchases
      * @param  list<LineToBuy>  $lines
      * @return list<int>
      */
-    public static function newest(array $lines, bool $isDraft): array
-    {
+    public static function newest(
+        array $lines,
+        bool $isDraft,
+        PurchaseKind $kind = PurchaseKind::Goods,
+    ): array {
         $usual = Item::query()
             ->whereKey(array_map(fn (LineToBuy $line): int => $line->item, $lines))
             ->pluck('supplier_id', 'id');
         $suppliers = array_map(fn (LineToBuy $line): mixed => $line->supplier ?? $usual[$line->item] ?? null, $lines);
         $newest = PurchaseOrder::query()
             ->whereIn('supplier_id', array_filter($suppliers))
+            ->where('kind', $kind)
             ->whereIn('state', $isDraft ? [PurchaseState::Draft] : PurchaseState::COMING)
             ->groupBy('supplier_id')
             ->selectRaw('MAX(id) AS newest');

@@ -8,6 +8,7 @@ use App\Models\Booking;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
 use KeepPace\Core\Purchasing\PurchaseDeed;
+use KeepPace\Core\Purchasing\PurchaseKind;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -37,6 +38,9 @@ final class OtherSupplier
             function (Ledger $ledger, PurchaseOrder $order) use ($supplier): string {
                 if ($supplier === $order->supplier_id) {
                     throw PurchaseRefused::sameSupplier($order->supplier->name);
+                }
+                if ($order->kind === PurchaseKind::Service) {
+                    throw PurchaseRefused::workStays($order->number);
                 }
                 $lines = self::open($order, $supplier);
                 $to = Supplier::query()->findOrFail($supplier);

@@ -55,6 +55,9 @@ final class PartSooner
         if (! $line->is_open) {
             throw PurchaseRefused::complete($line->number);
         }
+        if ($line->isWork()) {
+            throw PurchaseRefused::workStays($line->number);
+        }
         if ($line->asked() !== null) {
             throw PurchaseRefused::settleFirst($line->number);
         }

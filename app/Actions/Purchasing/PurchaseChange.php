@@ -11,6 +11,7 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use Closure;
 use KeepPace\Core\Purchasing\PurchaseDeed;
@@ -36,7 +37,11 @@ final class PurchaseChange
             BookingKind::PurchaseChanged,
             $signed,
             new Part(
-                Needs::purchaseOrders([$id]),
+                fn (): Needs => Needs::purchaseOrders([$id])->and(Needs::orders(
+                    // of work: its pieces go by what is said of it
+                    PurchaseLine::query()->where('purchase_order_id', $id)->whereNotNull('order_step_id')
+                        ->pluck('cost_order_id'),
+                )),
                 function (Ledger $ledger, Held $held) use ($id, $version, $deed, $work): void {
                     $order = $held->purchaseOrder($id)->load('supplier');
                     ChangedMeanwhile::check($order, $version);

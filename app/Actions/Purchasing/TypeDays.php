@@ -42,7 +42,13 @@ final class TypeDays
         return $this->bookings->once(BookingKind::PurchaseChanged, $signed, new Part(
             fn (): Needs => Needs::purchaseOrders(
                 PurchaseLine::query()->whereKey(array_keys($lines))->pluck('purchase_order_id'),
-            )->and(Needs::orders(array_map(ChangeBack::orderOf(...), array_keys($handfuls)))),
+            )
+                ->and(Needs::orders(PurchaseLine::query()->whereKey(array_keys($lines))->pluck('cost_order_id')))
+                ->and(array_reduce(
+                    array_keys($handfuls),
+                    fn (Needs $all, int $id): Needs => $all->and(ChangeBack::needs($id)),
+                    Needs::nothing(),
+                )),
             function (Ledger $ledger, Held $held) use ($supplier, $lines, $handfuls): void {
                 if ($lines === [] && $handfuls === []) {
                     throw PurchaseRefused::nothingChanged();

@@ -12,10 +12,8 @@ use App\Books\Signed;
 use App\Books\StepClock;
 use App\Models\Booking;
 use App\Models\BookingKind;
-use App\Models\CostEntry;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\StepEntry;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostKind;
@@ -142,36 +140,11 @@ final class ReportStep
         BigDecimal $pieces,
     ): void {
         if ($step->isOutside()) {
-            $ledger->costs->add($order, CostKind::Outside, self::charged($order, $step), $step);
-
-            return;
+            return; // what the supplier charges is booked by who books the pieces back
         }
         foreach ($step->rates()->cost($labour, $machine, $pieces) as $kind => $cents) {
             $ledger->costs->add($order, CostKind::from($kind), $cents, $step);
         }
-    }
-
-    /**
-     * What the supplier charges for the work done up to now, not the parts, less what is booked (W1): the last pieces
-     * take the rest. What was done before the shop went live came with its cost.
-     */
-    private static function charged(Order $order, OrderStep $step): int
-    {
-        $came = StepEntry::query()
-            ->where('order_step_id', $step->id)
-            ->whereHas('booking', fn ($booking) => $booking->where('kind', BookingKind::Import))
-            ->selectRaw('COALESCE(SUM(good + scrap), 0) AS pieces')
-            ->value('pieces');
-        $opening = BigDecimal::of((string) $came);
-        $done = BigDecimal::of($step->good)->plus($step->scrap)->minus($opening);
-        $lost = $order->steps()->where('number', '<', $step->number)->sum('scrap');
-        $expected = BigDecimal::of($order->quantity)->minus((string) $lost)->minus($opening);
-        $booked = CostEntry::query()
-            ->where('order_step_id', $step->id)
-            ->where('kind', CostKind::Outside->value)
-            ->sum('cents');
-
-        return $step->charge()->ofOrder($done, BigDecimal::max($done, $expected), $opening) - (int) $booked;
     }
 
     private function sentence(Order $order, OrderStep $step, BigDecimal $good, BigDecimal $scrap, BigDecimal $passOn,

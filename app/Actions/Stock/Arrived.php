@@ -105,6 +105,9 @@ final readonly class Arrived
         $purchase = $arrival->purchaseId === null
             ? null
             : PurchaseLine::query()->with('order.supplier', 'costOrder')->findOrFail($arrival->purchaseId);
+        if ($purchase?->isWork() === true) {
+            throw PurchaseRefused::isWork($purchase->number);
+        }
         if ($purchase !== null && $purchase->item_id !== $item->id) {
             throw PurchaseRefused::otherItem($purchase->number);
         }

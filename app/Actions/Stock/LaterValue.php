@@ -4,6 +4,7 @@ namespace App\Actions\Stock;
 
 use App\Books\Ledger;
 use App\Models\Item;
+use App\Models\PurchaseLine;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\CostKind;
@@ -23,7 +24,7 @@ final readonly class LaterValue
     /** @param  list<Received>  $received  what came, of our own */
     public function __construct(private Ledger $ledger, private array $received)
     {
-        $items = array_unique(array_map(fn (Received $one): int => $one->move->item_id, $received));
+        $items = array_unique(array_map(fn (Received $one): int => $one->itemId(), $received));
         $this->items = Item::query()->with('unit')->whereKey($items)->get()->keyBy('id');
         $this->read();
     }
@@ -49,7 +50,7 @@ final readonly class LaterValue
         $items = $this->items->keys()->all();
         $own = array_values(array_filter($items, $isOwn));
         $lots = array_values(array_unique(
-            array_map(fn (Received $one): int => $one->move->lot_id, $this->received),
+            array_map(fn (Received $one): int => $one->lotId(), $this->received),
         ));
         $this->ledger->stock->readFree($own, lots: $lots);
         $this->ledger->stock->readFree(array_values(array_diff($items, $own)));
@@ -75,11 +76,34 @@ final readonly class LaterValue
         return 0;
     }
 
+    /**
+     * What is charged for work on pieces: into the cost of their order, or variance once that is settled.
+     *
+     * @return int 0: none of it to stock
+     */
+    private function ontoWork(Item $item, PurchaseLine $line, int $share): int
+    {
+        $of = $this->ledger->held()->order((int) $line->cost_order_id);
+        $this->ledger->owed->later($line, $share);
+        if (! $of->state->takesCost()) {
+            $this->ledger->moves->variance($item, $share);
+
+            return 0;
+        }
+        $this->ledger->costs->add($of, CostKind::Outside, $share, $line->step()->firstOrFail());
+        $this->ledger->touch($of);
+
+        return 0;
+    }
+
     private function spread(Received $received, int $share): int
     {
-        $move = $received->move;
         $stock = $this->ledger->stock;
-        $item = $this->items[$move->item_id] ?? throw new \LogicException('It came in of an item.');
+        $item = $this->items[$received->itemId()] ?? throw new \LogicException('It came in of an item.');
+        if ($received->work !== null) {
+            return $this->ontoWork($item, $received->work, $share);
+        }
+        $move = $received->move ?? throw new \LogicException('Goods come by a move.');
         if ($move->order_id !== null && $move->purchase_line_id !== null) {
             return $this->ontoOrder($item, $move->order_id, $move->purchase_line_id, $share);
         }

@@ -26,7 +26,7 @@ final class Receipts
             $before = $before->minus($skip);
             $part = BigDecimal::min($take, BigDecimal::of($move->quantity)->minus($skip));
             if ($part->isPositive()) {
-                $received[] = new Received($move, $part);
+                $received[] = Received::goods($move, $part);
                 $take = $take->minus($part);
             }
         }
@@ -40,7 +40,7 @@ final class Receipts
         $moves = self::moves()->where('booking_id', $booking)->get();
 
         return array_values(
-            $moves->map(fn (Move $move): Received => new Received($move, BigDecimal::of($move->quantity)))->all(),
+            $moves->map(fn (Move $move): Received => Received::goods($move, BigDecimal::of($move->quantity)))->all(),
         );
     }
 

@@ -26,7 +26,7 @@ final class SpreadOver
     {
         $groups = [];
         foreach ($received as $one) {
-            $groups["{$one->move->item_id}-{$one->move->purchase_line_id}"][] = $one;
+            $groups[$one->group()][] = $one;
         }
 
         return self::lines($cents, $by, array_values(array_map(
@@ -86,13 +86,13 @@ final class SpreadOver
      */
     private static function came(array $group): ChargedLine
     {
-        $move = $group[0]->move;
         $quantity = self::sum($group);
-        $price = PurchaseLine::query()->find($move->purchase_line_id)?->price;
+        $line = $group[0]->work ?? PurchaseLine::query()->find($group[0]->move?->purchase_line_id);
+        $item = $group[0]->work->item ?? $group[0]->move->item ?? throw new \LogicException('It is of an item.');
 
-        return self::line($move->item, $quantity, $price === null
-            ? array_sum(array_map(fn (Received $one): int => $one->move->value, $group))
-            : Cents::of($quantity, $price));
+        return self::line($item, $quantity, $line === null
+            ? array_sum(array_map(fn (Received $one): int => $one->move->value ?? 0, $group))
+            : Cents::of($quantity, $line->price));
     }
 
     /** @param  list<Received>  $received */

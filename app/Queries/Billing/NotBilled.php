@@ -9,11 +9,20 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\BillState;
-use KeepPace\Core\Quantity\Cents;
 
 /** What came of a purchase line and was not billed by the end of a day. */
 final readonly class NotBilled
 {
+    /** Of goods by their price; of work what was charged for it by then, less what was billed. */
+    private const CENTS = <<<'SQL'
+        IF(l.order_step_id IS NULL, ROUND(l.owed * l.price * 100), (
+            SELECT COALESCE(SUM(CASE x.kind WHEN 'billed' THEN -x.cents ELSE x.cents END), 0)
+            FROM purchase_entries x
+            JOIN bookings y ON y.id = x.booking_id
+            WHERE x.purchase_line_id = l.id AND y.booked_on <= ?
+        ))
+        SQL;
+
     /**
      * @param  BigDecimal  $owed  stock units; below zero where what was billed went back
      * @param  int  $cents  of it at the price that is agreed now
@@ -64,6 +73,7 @@ final readonly class NotBilled
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.supplier_id', 's.name AS supplier'])
             ->addSelect(['l.owed', 'i.number AS item_number', 'u.code AS unit'])
             ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
+            ->selectRaw(self::CENTS.' AS cents', [$day])
             ->selectSub(self::onBills(), 'on_bill');
 
         return Row::all($lines, self::from(...));
@@ -72,7 +82,7 @@ final readonly class NotBilled
     /** Of each supplier: `supplier_id`, `supplier`, `lines`, and `cents` at the prices agreed now. */
     public static function sums(string $day, ?int $supplier): Builder
     {
-        $lines = self::lines($day, $supplier)->select(['o.supplier_id', 'l.price']);
+        $lines = self::lines($day, $supplier)->select(['o.supplier_id', 'l.id', 'l.price', 'l.order_step_id']);
         self::owed($lines, $day);
 
         return DB::query()
@@ -81,7 +91,7 @@ final readonly class NotBilled
             ->groupBy('l.supplier_id', 's.name')
             ->orderBy('s.name')
             ->select(['l.supplier_id', 's.name AS supplier'])
-            ->selectRaw('COUNT(*) AS `lines`, SUM(ROUND(l.owed * l.price * 100)) AS cents');
+            ->selectRaw('COUNT(*) AS `lines`, SUM('.self::CENTS.') AS cents', [$day]);
     }
 
     /** Each with its place among those of its supplier. */
@@ -89,6 +99,7 @@ final readonly class NotBilled
     {
         $lines = self::lines($day, $supplier)
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.item_id', 'l.words', 'o.supplier_id'])
+            ->addSelect('l.order_step_id')
             ->selectRaw('ROW_NUMBER() OVER (PARTITION BY o.supplier_id ORDER BY l.id) AS place');
         self::owed($lines, $day);
 
@@ -141,7 +152,7 @@ final readonly class NotBilled
             $row->text('unit'),
             $owed,
             $row->decimal('price'),
-            Cents::of($owed, $row->text('price')),
+            $row->decimal('cents')->toInt(),
             $row->textOrNull('on_bill'),
         );
     }
@@ -164,13 +175,22 @@ final readonly class NotBilled
     /** In, less what went back, by purchase line. */
     private static function came(string $day): Builder
     {
+        $work = DB::table('purchase_entries AS e')
+            ->join('bookings AS b', 'b.id', 'e.booking_id')
+            ->where('b.booked_on', '<=', $day)
+            ->where('e.kind', 'work')
+            ->groupBy('e.purchase_line_id')
+            ->select('e.purchase_line_id')
+            ->selectRaw('SUM(e.quantity) AS quantity');
+
         return DB::table('moves AS m')
             ->join('places AS p', 'p.id', 'm.from_place_id')
             ->whereNotNull('m.purchase_line_id')
             ->where('m.booked_on', '<=', $day)
             ->groupBy('m.purchase_line_id')
             ->select('m.purchase_line_id')
-            ->selectRaw("SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity");
+            ->selectRaw("SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity")
+            ->unionAll($work);
     }
 
     /** Billed, or not to be paid. */
@@ -179,6 +199,7 @@ final readonly class NotBilled
         return DB::table('purchase_entries AS e')
             ->join('bookings AS b', 'b.id', 'e.booking_id')
             ->where('b.booked_on', '<=', $day)
+            ->whereIn('e.kind', ['unpaid', 'billed'])
             ->groupBy('e.purchase_line_id')
             ->select('e.purchase_line_id')
             ->selectRaw('SUM(e.quantity) AS quantity');

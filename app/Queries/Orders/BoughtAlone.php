@@ -32,6 +32,7 @@ final readonly class BoughtAlone
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->where('l.cost_order_id', $order)
+            ->whereNull('l.order_step_id')
             ->orderBy('l.id')
             ->select(['l.purchase_order_id', 'l.number', 's.name AS supplier', 'u.code AS unit'])
             ->addSelect(['l.is_draft', 'l.is_open', 'l.expected_on'])

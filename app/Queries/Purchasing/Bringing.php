@@ -27,6 +27,7 @@ final readonly class Bringing
             ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
             ->join('suppliers AS s', 's.id', 'o.supplier_id')
             ->where('l.is_open', true)
+            ->whereNull('l.order_step_id')
             ->groupBy('s.id', 's.name')
             ->orderByRaw('MIN(l.expected_on), s.name')
             ->select(['s.id', 's.name'])

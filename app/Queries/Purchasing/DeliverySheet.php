@@ -28,6 +28,7 @@ final readonly class DeliverySheet
         $lines = PurchaseLine::query()
             ->with('item.unit', 'typedUnit')
             ->where('is_open', true)
+            ->whereNull('order_step_id')
             ->whereHas('order', fn ($order) => $order
                 ->where('supplier_id', $supplier->id)
                 ->whereIn('state', PurchaseState::COMING))

@@ -31,6 +31,10 @@ final readonly class PurchaseLineRow
         public ?string $confirmedOn,
         public ?AnsweredLine $asked,
         public bool $isOpen,
+        public bool $isWork,
+        private int $setup,
+        private int $minimum,
+        private int $workCents,
     ) {
     }
 
@@ -58,6 +62,10 @@ final readonly class PurchaseLineRow
             $line->confirmed_on,
             $line->asked(),
             $wanted->isGreaterThan($line->received_quantity),
+            $line->isWork(),
+            $line->setup_cents,
+            $line->minimum_cents,
+            $line->work_cents,
         );
     }
 
@@ -93,7 +101,16 @@ final readonly class PurchaseLineRow
     /** Cents of what came. */
     public function centsIn(): int
     {
-        return self::worth($this->received, $this->price);
+        return $this->isWork ? $this->workCents : self::worth($this->received, $this->price);
+    }
+
+    /** "set-up 15.00 €, at least 75.00 €", of work */
+    public function termsSay(): string
+    {
+        return implode(', ', array_filter([
+            $this->setup > 0 ? 'set-up '.Figures::money($this->setup).' €' : '',
+            $this->minimum > 0 ? 'at least '.Figures::money($this->minimum).' €' : '',
+        ]));
     }
 
     /** "36 pc at 1.25 €", as the supplier answered */

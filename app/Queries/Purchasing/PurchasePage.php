@@ -11,6 +11,7 @@ use App\Queries\Questions\OpenQuestion;
 use App\Queries\Questions\QuestionList;
 use App\Reading\Named;
 use App\Reading\Row;
+use App\Shop\WorkCharges;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -53,14 +54,15 @@ final readonly class PurchasePage
         public Collection $questions,
         public Collection $bookings,
         public array $lying,
+        public int $lumps, // cents of set-ups for work, and of what is missing to minimums
     ) {
     }
 
     public static function of(int $id): self
     {
         $order = PurchaseOrder::query()->with('supplier.contacts.ways')->findOrFail($id);
-        $lines = $order->lines()->with('item.unit', 'typedUnit')->get()
-            ->map(fn (PurchaseLine $line): PurchaseLineRow => PurchaseLineRow::from($line));
+        $ordered = $order->lines()->with('item.unit', 'typedUnit', 'costOrder')->get();
+        $lines = $ordered->map(fn (PurchaseLine $line): PurchaseLineRow => PurchaseLineRow::from($line));
         $mails = Mail::query()->where('purchase_order_id', $id)->orderByDesc('id')->get();
 
         return new self(
@@ -75,6 +77,7 @@ final readonly class PurchasePage
             QuestionList::ofPurchase($id),
             Row::all(self::bookings($id), BookedRow::from(...)),
             self::lying($lines),
+            WorkCharges::lumps($ordered),
         );
     }
 
@@ -102,7 +105,7 @@ final readonly class PurchasePage
     /** Cents of all that is wanted. */
     public function total(): int
     {
-        return array_sum($this->lines->map(fn (PurchaseLineRow $line): int => $line->cents())->all());
+        return $this->lumps + array_sum($this->lines->map(fn (PurchaseLineRow $line): int => $line->cents())->all());
     }
 
     /** Of a minimum the supplier asks for, what is missing, in cents; 0 = nothing. */
@@ -122,7 +125,7 @@ final readonly class PurchasePage
     /** Something of it came, and something lies in stores that could go back. */
     public function canGoBack(PurchaseLineRow $line): bool
     {
-        return $line->received->isPositive() && isset($this->lying[$line->itemId]);
+        return ! $line->isWork && $line->received->isPositive() && isset($this->lying[$line->itemId]);
     }
 
     /**
@@ -188,6 +191,12 @@ final readonly class PurchasePage
                     ->join('purchase_lines AS l', 'l.id', 'm.purchase_line_id')
                     ->where('l.purchase_order_id', $id)
                     ->select('m.booking_id'),
+            )
+            ->union(
+                DB::table('purchase_entries AS e')
+                    ->join('purchase_lines AS l', 'l.id', 'e.purchase_line_id')
+                    ->where('l.purchase_order_id', $id)
+                    ->select('e.booking_id'),
             )
             ->union(
                 DB::table('booking_says AS s')

@@ -34,6 +34,7 @@ final class ArrivalList
             ->join('items AS i', 'i.id', 'u.item_id')
             ->join('units AS x', 'x.id', 'i.unit_id')
             ->where('u.is_open', true)
+            ->whereNull('u.order_step_id') // of work the pieces are asked for
             ->whereRaw('COALESCE(u.ask_again_on, u.expected_on + INTERVAL 1 DAY) <= ?', [$deliveries->today])
             ->select(['u.id', 'u.number', 'u.expected_on', 'u.first_expected_on', 'u.days_passed'])
             ->addSelect(['s.name AS supplier', 'x.code AS unit'])

@@ -14,6 +14,7 @@ use App\Models\Plan;
 use App\Shop\Away;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use Tests\Support\PdfText;
@@ -138,7 +139,7 @@ it('takes back what is good, spoiled, lost or not worked, each in its place', fu
         '10 came back from step 40 Passivate, 9 are there by the books; 1 more stand here and were never sent out.',
     )->and(fn () => $back(new TypedBack('0')))->toThrow(Refused::class, 'Say how many came back')
         ->and(fn () => $back(new TypedBack('1', spoiled: '1')))->toThrow(Refused::class, 'Say why');
-    $first = $back(new TypedBack('5', '5', spoiled: '1', lost: '1', reason: 'bath too hot'));
+    $first = $back(new TypedBack('5', '5', '1', '1', reason: 'bath too hot', whose: Whose::Ours));
     expect(sentFigures($lines[0]))->toBe(['4', '4', '0', '0', '0', '0'])
         ->and(sentFigures($lines[1]))->toBe(['5', '1', '1', '1', '0', '2'])
         ->and(Amount::plain($step->refresh()->scrap))->toBe('2')
