@@ -16,6 +16,7 @@ Route::patterns(
             'centre',
             'component',
             'consignment',
+            'claim',
             'cover',
             'coming',
             'customerOrder',
@@ -275,6 +276,13 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
         ->name('consignments.paper');
     Route::get('/consignments/{consignment}/labels.pdf', [C\ConsignmentController::class, 'labels'])
         ->name('consignments.labels');
+    Route::post('/order-steps/work', [C\WorkController::class, 'store'])
+        ->middleware('may:purchase')
+        ->name('work.store');
+    Route::get('/claims', [C\ClaimController::class, 'index'])->name('claims.index');
+    Route::put('/claims/{claim}', [C\ClaimController::class, 'update'])
+        ->middleware('may:purchase')
+        ->name('claims.update');
     Route::get('/at-suppliers', [C\OutsideController::class, 'index'])->name('at-suppliers.index');
     Route::get('/order-steps/{step}/back', [C\OutsideController::class, 'edit'])->name('outside.edit');
     Route::post('/order-steps/{step}/back', [C\OutsideController::class, 'store'])

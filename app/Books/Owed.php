@@ -148,9 +148,13 @@ final class Owed implements Book
     /** Pieces of a line that the same booking put down as not to be paid. */
     private function unpaidWith(Undone $undone, int $line): BigDecimal
     {
-        return $this->of($undone)
-            ->filter(fn (Row $row): bool => $row->text('kind') === self::UNPAID && $row->int('purchase_line_id') === $line)
-            ->reduce(fn (BigDecimal $sum, Row $row): BigDecimal => $sum->plus($row->decimal('quantity')), BigDecimal::zero());
+        $sum = BigDecimal::zero();
+        foreach ($this->of($undone) as $row) {
+            $isMine = $row->text('kind') === self::UNPAID && $row->int('purchase_line_id') === $line;
+            $sum = $isMine ? $sum->plus($row->decimal('quantity')) : $sum;
+        }
+
+        return $sum;
     }
 
     /** @return Collection<int, Row> of the whole booking: none of its lines has an entry alone */

@@ -5,11 +5,13 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\LineToBuy;
+use App\Actions\Purchasing\OrderWork;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Actions\Purchasing\SendPurchase;
 use App\Actions\Purchasing\TypedSending;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Queries\Outside\ReadyList;
 use App\StandIn\Answering;
 use App\StandIn\Turn;
 use Carbon\CarbonImmutable;
@@ -30,6 +32,7 @@ final class Buyer
         private readonly SendPurchase $send,
         private readonly AnswerPurchase $answer,
         private readonly Answering $suppliers,
+        private readonly OrderWork $work,
     ) {
     }
 
@@ -46,6 +49,16 @@ final class Buyer
             return;
         }
         $this->tries->of(fn () => $this->raise->handle($lines, false, $this->staff->signs(Role::Buyer), true));
+    }
+
+    /** The work of what is one step from its supplier is ordered; on the last days some is not yet. */
+    public function orderWork(int $left): void
+    {
+        $ready = ReadyList::all();
+        $steps = $ready->notOrdered($ready->all->rows);
+        if ($steps !== [] && $left > 1) {
+            $this->tries->of(fn () => $this->work->handle($steps, $this->staff->signs(Role::Buyer)));
+        }
     }
 
     /** Drafts go out by mail; who has no address gets them on paper. The last ones wait still. */

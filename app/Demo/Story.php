@@ -102,6 +102,7 @@ final class Story
             [8, 5, fn () => $this->office->coverAgain($day, $left)],
             [8, 10, fn () => $this->buyer->answers($left)],
             [8, 15, fn () => $this->buyer->putDown($this->office->shelf($left))],
+            [8, 18, fn () => $this->buyer->orderWork($left)],
             [8, 20, fn () => $this->buyer->send($left)],
             [8, 30, fn () => $this->office->release($left)],
             [9, 0, fn () => $this->floor->issue($left)],

@@ -27,6 +27,7 @@ final readonly class Shape
         'deliveries.store' => ['lines.*.*', 'other.*.*'],
         'bills.store' => ['lines.*.*', 'charges.*.*'],
         'bills.accept' => ['holds.*'],
+        'work.store' => ['steps.*'],
         'send-outs.store' => ['steps.*.*'],
         'chase.days' => ['lines.*.*', 'back.*.*'],
         'purchase-orders.update' => ['lines.*.*'],

@@ -49,8 +49,8 @@ final class WorkWanted
         $end = DB::table('plan_steps')->where('plan_id', Plan::LIVE)->where('order_step_id', $step->id);
         $planned = Row::first($end->select('end_at'), fn (Row $row): CarbonImmutable => $row->moment('end_at'));
         $deliveries = Deliveries::now();
-        $on = ($planned ?? CarbonImmutable::now()->addDays($step->lead_time_days))->setTimezone($zone)->toDateString();
+        $on = ($planned ?? CarbonImmutable::now()->addDays($step->lead_time_days))->setTimezone($zone);
 
-        return max($on, $deliveries->today);
+        return $deliveries->plant->workingDaysFrom(max($on->subDay()->toDateString(), $deliveries->today), 1);
     }
 }

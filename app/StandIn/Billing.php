@@ -61,7 +61,7 @@ final readonly class Billing
             $line->lineId,
             Amount::plain($line->owed),
             $line->unit,
-            $turn === Turn::BillDearer && $i === 0 ? self::dearer($line) : (string) $line->price,
+            $turn === Turn::BillDearer && $i === 0 ? self::dearer($line) : (string) $line->each(),
         ))->all());
         if ($turn === Turn::BillFreight) {
             $rows[] = TypedBillLine::charge('charges', 'freight', self::FREIGHT, SpreadBy::Value);
@@ -74,6 +74,6 @@ final readonly class Billing
 
     private static function dearer(NotBilled $line): string
     {
-        return (string) $line->price->multipliedBy('1.03')->toScale(4, RoundingMode::HALF_UP);
+        return (string) $line->each()->multipliedBy('1.03')->toScale(4, RoundingMode::HALF_UP);
     }
 }

@@ -61,11 +61,18 @@ final readonly class ByClock
 
         return match (true) {
             $open->isAsked() => Turn::answerTo($open->id),
-            $hour >= self::BRING_FROM && self::isDue($open, $deliveries) => $open->state === PurchaseState::PartIn
-                ? Turn::Whole
-                : Turn::deliveryOf($open->id),
+            $hour >= self::BRING_FROM && $open->isComing() && self::isDue($open, $deliveries) => self::brings($open),
             $hour >= self::BILL_FROM && ! $open->isBilled() => Turn::billOf($open->id),
             default => null,
+        };
+    }
+
+    private static function brings(OpenOrder $open): Turn
+    {
+        return match (true) {
+            $open->state === PurchaseState::PartIn => Turn::Whole,
+            $open->isWork => Turn::backOf($open->id),
+            default => Turn::deliveryOf($open->id),
         };
     }
 

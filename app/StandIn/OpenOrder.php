@@ -24,6 +24,8 @@ final readonly class OpenOrder
         public string $what,
         public ?string $expectedOn,
         public string $sentOn,
+        public bool $isWork,
+        private BigDecimal $there,
         private bool $isChanged,
         private BigDecimal $owed,
     ) {
@@ -44,7 +46,7 @@ final readonly class OpenOrder
     /** @return array<string, list<Turn>> by what they are */
     public function turns(): array
     {
-        return Turn::of($this->isAsked(), $this->expectedOn !== null, ! $this->isBilled());
+        return Turn::of($this->isAsked(), $this->isComing(), ! $this->isBilled(), $this->isWork);
     }
 
     public function order(): PurchaseOrder
@@ -55,6 +57,12 @@ final readonly class OpenOrder
     public function isAsked(): bool
     {
         return $this->state === PurchaseState::Sent && ! $this->isChanged;
+    }
+
+    /** Something can be brought; of work, pieces are there. */
+    public function isComing(): bool
+    {
+        return $this->expectedOn !== null && (! $this->isWork || $this->there->isPositive());
     }
 
     public function isBilled(): bool
@@ -70,14 +78,26 @@ final readonly class OpenOrder
             ->join('items AS i', 'i.id', 'l.item_id')
             ->leftJoinSub(self::onBills(), 'b', 'b.purchase_line_id', 'l.id')
             ->where('o.state', '<>', PurchaseState::Draft->value)
-            ->groupBy(['o.id', 'o.number', 's.name', 'o.state', 'o.sent_on', 'o.changed_on'])
+            ->leftJoinSub(self::there(), 't', 't.order_step_id', 'l.order_step_id')
+            ->groupBy(['o.id', 'o.number', 's.name', 'o.state', 'o.sent_on', 'o.changed_on', 'o.kind'])
             ->havingRaw('expected_on IS NOT NULL OR owed > 0')
             ->orderByRaw("o.state <> 'sent', expected_on IS NULL, expected_on, o.id")
             ->select(['o.id', 'o.number', 's.name AS supplier', 'o.state', 'o.sent_on', 'o.changed_on'])
+            ->selectRaw("o.kind = 'service' AS is_work, COALESCE(SUM(IF(l.is_open, t.there, 0)), 0) AS there")
             ->selectRaw("GROUP_CONCAT(COALESCE(NULLIF(l.words, ''), i.name) ORDER BY l.id SEPARATOR ', ') AS what")
             ->selectRaw('MIN(IF(l.is_open, l.expected_on, NULL)) AS expected_on')
             ->selectRaw('SUM(l.received_quantity - l.unpaid_quantity - l.billed_quantity - COALESCE(b.quantity, 0)) '
                 .'AS owed');
+    }
+
+    /** Pieces with suppliers, by step. */
+    private static function there(): Builder
+    {
+        return DB::table('consignment_lines')
+            ->where('there', '>', 0)
+            ->groupBy('order_step_id')
+            ->select('order_step_id')
+            ->selectRaw('SUM(there) AS there');
     }
 
     private static function onBills(): Builder
@@ -101,6 +121,8 @@ final readonly class OpenOrder
             $row->text('what'),
             $row->textOrNull('expected_on'),
             $row->text('sent_on'),
+            $row->flag('is_work'),
+            $row->decimal('there'),
             $row->textOrNull('changed_on') !== null,
             $row->decimal('owed'),
         );

@@ -6,6 +6,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\Person;
 use App\Models\PurchaseOrder;
+use KeepPace\Core\Purchasing\PurchaseKind;
 use KeepPace\Core\Refused;
 
 /**
@@ -19,6 +20,7 @@ final readonly class StandIn
     public function __construct(
         private Answering $answering,
         private Bringing $bringing,
+        private GivingBack $givingBack,
         private Billing $billing,
     ) {
     }
@@ -51,6 +53,8 @@ final readonly class StandIn
 
         return match (true) {
             $turn->isAnswer() => $this->answering->handle($order, $turn, $theirs),
+            $turn->isDelivery() && $order->kind === PurchaseKind::Service => $this->givingBack
+                ->handle($order, $turn, $theirs),
             $turn->isDelivery() => $this->bringing->handle($order, $turn, $theirs),
             default => $this->billing->handle($order, $turn, $theirs),
         };

@@ -15,6 +15,7 @@ enum Turn: string
     case Short = 'short';
     case Over = 'over';
     case Wrong = 'wrong';
+    case Rejects = 'rejects';
     case Bill = 'bill';
     case BillDearer = 'bill-dearer';
     case BillFreight = 'bill-freight';
@@ -22,6 +23,9 @@ enum Turn: string
     private const ANSWERS = [self::AsOrdered, self::Later, self::TwoWeeks, self::Dearer, self::Fewer];
 
     private const DELIVERIES = [self::Whole, self::Half, self::Short, self::Over, self::Wrong];
+
+    /** Of work: pieces go back. */
+    private const BACK = [self::Whole, self::Half, self::Rejects];
 
     private const BILLS = [self::Bill, self::BillDearer, self::BillFreight];
 
@@ -42,6 +46,7 @@ enum Turn: string
             self::Short => 'Most, the rest never',
             self::Over => 'A fifth more',
             self::Wrong => 'Something else',
+            self::Rejects => 'All, one of them spoiled',
             self::Bill => 'As agreed',
             self::BillDearer => '3 % dearer',
             self::BillFreight => 'With freight',
@@ -55,7 +60,7 @@ enum Turn: string
 
     public function isDelivery(): bool
     {
-        return in_array($this, self::DELIVERIES, true);
+        return in_array($this, self::DELIVERIES, true) || $this === self::Rejects;
     }
 
     /**
@@ -63,11 +68,12 @@ enum Turn: string
      *
      * @return array<string, list<self>>
      */
-    public static function of(bool $isAsked, bool $isComing, bool $isOwed): array
+    public static function of(bool $isAsked, bool $isComing, bool $isOwed, bool $isWork): array
     {
         return array_filter([
             'Says' => $isAsked ? self::ANSWERS : [],
-            'Brings' => $isComing ? self::DELIVERIES : [],
+            'Brings' => $isComing && ! $isWork ? self::DELIVERIES : [],
+            'Gives back' => $isComing && $isWork ? self::BACK : [],
             'Bills' => $isOwed ? self::BILLS : [],
         ]);
     }
@@ -89,6 +95,16 @@ enum Turn: string
             3 => self::Half,
             6 => self::Over,
             7 => self::Short,
+            default => self::Whole,
+        };
+    }
+
+    /** how pieces are given back, */
+    public static function backOf(int $order): self
+    {
+        return match ($order % self::EVERY) {
+            3 => self::Half,
+            6, 7 => self::Rejects,
             default => self::Whole,
         };
     }

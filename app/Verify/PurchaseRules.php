@@ -37,7 +37,7 @@ final class PurchaseRules
             WHERE IF(u.order_step_id IS NULL, 0, u.received_quantity) <> COALESCE(e.pieces, 0)
                 OR u.work_cents <> COALESCE(e.cents, 0)
             UNION ALL
-            SELECT CONCAT('step ', s.id, ' of order ', s.order_id, ': work on ', l.received, ' came, ', s.good + s.scrap)
+            SELECT CONCAT('step ', s.id, ': work on ', l.received, ' came, ', s.good + s.scrap, ' came back')
             FROM order_steps s
             JOIN (
                 SELECT order_step_id, SUM(received_quantity) AS received

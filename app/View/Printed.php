@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use DateTimeInterface;
 use Illuminate\Support\Facades\Gate;
 use KeepPace\Core\Costing\SpreadBy;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Stock\Condition;
@@ -125,6 +126,17 @@ final class Printed
         $labels = [];
         foreach (Condition::cases() as $condition) {
             $labels[$condition->value] = $condition->label();
+        }
+
+        return $labels;
+    }
+
+    /** @return array<string, string> whose fault spoiled pieces can be, by what is sent */
+    public function whose(): array
+    {
+        $labels = ['' => '–'];
+        foreach (Whose::cases() as $whose) {
+            $labels[$whose->value] = $whose->label();
         }
 
         return $labels;

@@ -67,6 +67,16 @@ final class OutsideRefused extends Refused
         return self::because("That claim is {$state->label()}: look at it again.");
     }
 
+    public static function nothingThere(string $number): self
+    {
+        return self::because("No pieces of {$number} are with the supplier: send them out first.");
+    }
+
+    public static function answeredOnClaims(): self
+    {
+        return self::because("Whose fault it was is said on the page 'Claims'.");
+    }
+
     /** @param  string  $claimed  euros */
     public static function creditOutOfBounds(string $claimed): self
     {

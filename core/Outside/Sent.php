@@ -7,8 +7,8 @@ namespace KeepPace\Core\Outside;
 use Brick\Math\BigDecimal;
 
 /**
- * Pieces of one line of a consignment at a supplier: sent = back good + spoiled there + lost + back unworked + there. Of
- * those spoiled and lost the work on some is not paid.
+ * Pieces of one line of a consignment at a supplier: sent = back good + spoiled there + lost + back unworked + there.
+ * Of those spoiled and lost the work on some is not paid.
  */
 final readonly class Sent
 {

@@ -55,6 +55,7 @@ it('shows demand, parts, stock and data', function () {
         '/chase',
         '/send-out',
         '/at-suppliers',
+        '/claims',
         '/consignments/1',
         '/bills',
         '/bills/1',

@@ -46,7 +46,7 @@ final class SendOut
 
         return $this->bookings->once(BookingKind::SentOut, $signed, new Part(
             fn (): Needs => Needs::orders(OrderStep::query()->whereKey($steps)->pluck('order_id'))
-                ->and(self::ofStepsBefore($rows)),
+                ->and(self::besides($rows)),
             function (Ledger $ledger, Held $held) use ($supplier, $rows, $note): void {
                 $to = Supplier::query()->findOrFail($supplier);
                 if ($rows === []) {
@@ -60,11 +60,16 @@ final class SendOut
         ));
     }
 
-    /** @param  list<TypedSendOut>  $rows */
-    private static function ofStepsBefore(array $rows): Needs
+    /**
+     * The purchase orders on which their work is ordered, and what counting through at the steps before them needs.
+     *
+     * @param  list<TypedSendOut>  $rows
+     */
+    private static function besides(array $rows): Needs
     {
         $needs = Needs::nothing();
         foreach ($rows as $row) {
+            $needs = $needs->and(WorkDone::needs($row->step));
             $before = $row->countThrough ? OrderStep::query()->findOrFail($row->step)->before() : null;
             $needs = $before === null ? $needs : $needs->and(Backflush::needs($before->id));
         }
@@ -93,17 +98,31 @@ final class SendOut
                 continue;
             }
             $step->refresh();
-            $promised = WorkWanted::confirmedOn($step->id);
-            $back = $promised === null
-                ? $deliveries->backFrom($now, $to->id, $step->lead_time_days)
-                : $deliveries->at($promised, $now->setTimezone(config()->string('pace.zone'))->format('H:i'));
-            $ledger->consigned->send($step, $to, $pieces, $now, $back);
+            $ledger->consigned->send($step, $to, $pieces, $now, self::back($deliveries, $step, $now));
             $order = $held->order($step->order_id);
             count($rows) === 1 ? $ledger->concerns($order) : $ledger->touch($order);
             $said[] = Amount::plain($pieces)." of {$order->number} {$step->label()}";
         }
 
         return $wrong === [] ? $said : throw new Refused($wrong);
+    }
+
+    /**
+     * The day the supplier confirmed; else his lead time from now, which is then the day of the work too.
+     *
+     * @return string UTC
+     */
+    private static function back(Deliveries $deliveries, OrderStep $step, CarbonImmutable $now): string
+    {
+        $zone = config()->string('pace.zone');
+        $promised = WorkWanted::confirmedOn($step->id);
+        if ($promised !== null) {
+            return $deliveries->at($promised, $now->setTimezone($zone)->format('H:i'));
+        }
+        $back = $deliveries->backFrom($now, $step->supplier_id, $step->lead_time_days);
+        BackDay::onWork($step->id, CarbonImmutable::parse($back, 'UTC')->setTimezone($zone)->toDateString());
+
+        return $back;
     }
 
     /**

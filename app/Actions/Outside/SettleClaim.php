@@ -22,8 +22,8 @@ use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
 /**
- * What becomes of a claim on a supplier (trade.md W5): whose fault it was, what they credit, or that nothing comes of it.
- * A credit lowers the cost of the order; is that closed, it is variance.
+ * What becomes of a claim on a supplier (trade.md W5): whose fault it was, what they credit, or that nothing comes of
+ * it. A credit lowers the cost of the order; is that closed, it is variance.
  */
 final class SettleClaim
 {

@@ -24,8 +24,8 @@ use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Quantity\Cents;
 
 /**
- * What is charged for work that came back, booked into its order (trade.md W1, W5): by the lines on which it is ordered,
- * the oldest first, and by the terms of the step where it was not ordered.
+ * What is charged for work that came back, booked into its order (trade.md W1, W5): by the lines on which it is
+ * ordered, the oldest first, and by the terms of the step where it was not ordered.
  */
 final readonly class WorkDone
 {
@@ -156,7 +156,8 @@ final readonly class WorkDone
             ->value('pieces');
         $opening = BigDecimal::of((string) $came);
         [$ordered, $received, $unpaid] = self::onLines($step->id);
-        $notPaid = Row::sum(DB::table('consignment_lines')->where('order_step_id', $step->id), 'unpaid')->minus($unpaid);
+        $ofAll = DB::table('consignment_lines')->where('order_step_id', $step->id);
+        $notPaid = Row::sum($ofAll, 'unpaid')->minus($unpaid);
         $done = BigDecimal::of($step->good)->plus($step->scrap)->minus($opening)->minus($received)->minus($notPaid);
         $lost = $order->steps()->where('number', '<', $step->number)->sum('scrap');
         $expected = BigDecimal::of($order->quantity)->minus((string) $lost)->minus($opening)->minus($ordered);

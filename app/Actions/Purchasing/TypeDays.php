@@ -40,15 +40,7 @@ final class TypeDays
     public function handle(int $supplier, array $lines, array $handfuls, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::PurchaseChanged, $signed, new Part(
-            fn (): Needs => Needs::purchaseOrders(
-                PurchaseLine::query()->whereKey(array_keys($lines))->pluck('purchase_order_id'),
-            )
-                ->and(Needs::orders(PurchaseLine::query()->whereKey(array_keys($lines))->pluck('cost_order_id')))
-                ->and(array_reduce(
-                    array_keys($handfuls),
-                    fn (Needs $all, int $id): Needs => $all->and(ChangeBack::needs($id)),
-                    Needs::nothing(),
-                )),
+            fn (): Needs => self::needs(array_keys($lines), array_keys($handfuls)),
             function (Ledger $ledger, Held $held) use ($supplier, $lines, $handfuls): void {
                 if ($lines === [] && $handfuls === []) {
                     throw PurchaseRefused::nothingChanged();
@@ -70,6 +62,22 @@ final class TypeDays
                 $ledger->says("{$name} on the telephone: ".implode(' ', $says));
             },
         ));
+    }
+
+    /**
+     * @param  list<int>  $lines
+     * @param  list<int>  $handfuls
+     */
+    private static function needs(array $lines, array $handfuls): Needs
+    {
+        $ordered = PurchaseLine::query()->whereKey($lines);
+
+        return array_reduce(
+            $handfuls,
+            fn (Needs $all, int $id): Needs => $all->and(ChangeBack::needs($id)),
+            Needs::purchaseOrders($ordered->pluck('purchase_order_id'))
+                ->and(Needs::orders($ordered->pluck('cost_order_id'))),
+        );
     }
 
     /**

@@ -11,6 +11,7 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Question;
+use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Refused;
 
@@ -33,6 +34,9 @@ final class AnswerQuestion
                     $question = Question::query()->findOrFail($id);
                     if ($question->kind === Question::OVER) {
                         throw PurchaseRefused::overIsAnswered();
+                    }
+                    if ($question->kind === Question::REJECTS) {
+                        throw OutsideRefused::answeredOnClaims();
                     }
                     $order = $question->order_id === null ? null : $held->order($question->order_id);
                     if ($question->answered_at !== null) {

@@ -3,6 +3,8 @@
 namespace App\Http\Requests;
 
 use App\Actions\Outside\TypedBack;
+use Illuminate\Validation\Rule;
+use KeepPace\Core\Outside\Whose;
 
 /** What came back from the supplier of a step. */
 class BackRequest extends DeedRequest
@@ -16,6 +18,7 @@ class BackRequest extends DeedRequest
             'unworked' => ['nullable', ...Rules::amountOrZero()],
             'pass_on' => ['nullable', ...Rules::amountOrZero()],
             'reason' => ['nullable', ...Rules::text(200)],
+            'whose' => ['nullable', Rule::enum(Whose::class)],
         ];
     }
 
@@ -28,6 +31,7 @@ class BackRequest extends DeedRequest
             $this->validated('lost') ?? '0',
             $this->validated('unworked') ?? '0',
             $this->validated('reason') ?? '',
+            $this->enum('whose', Whose::class),
         );
     }
 }

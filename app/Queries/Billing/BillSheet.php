@@ -7,7 +7,6 @@ use App\Models\PurchaseLine;
 use App\Models\Supplier;
 use App\Reading\Row;
 use App\Wording\When;
-use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -59,7 +58,7 @@ final readonly class BillSheet
             $owed,
             $line->typedUnit->code ?? $line->item->unit->code,
             Amount::plain($line->asTyped($owed->owed)),
-            Amount::plain($line->ratio()->multipliedBy(BigDecimal::of($line->price))->toScale(
+            Amount::plain($line->ratio()->multipliedBy($owed->each())->toScale(
                 6,
                 RoundingMode::HALF_UP,
             )),

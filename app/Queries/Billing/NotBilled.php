@@ -5,10 +5,12 @@ namespace App\Queries\Billing;
 use App\Reading\Row;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\BillState;
+use KeepPace\Core\Quantity\Cents;
 
 /** What came of a purchase line and was not billed by the end of a day. */
 final readonly class NotBilled
@@ -155,6 +157,14 @@ final readonly class NotBilled
             $row->decimal('cents')->toInt(),
             $row->textOrNull('on_bill'),
         );
+    }
+
+    /** Euros for one: the price agreed, or of work what is charged in all, shared over the pieces. */
+    public function each(): BigDecimal
+    {
+        return Cents::of($this->owed, (string) $this->price) === $this->cents || $this->owed->isZero()
+            ? $this->price
+            : BigDecimal::ofUnscaledValue($this->cents, 2)->dividedBy($this->owed, 6, RoundingMode::HALF_UP);
     }
 
     /** It is owed, and stands on no bill that is to be looked at. */

@@ -4,6 +4,7 @@ namespace App\Queries\Orders;
 
 use App\Models\Plan;
 use App\Queries\Bookings\BookedRow;
+use App\Queries\Outside\WorkOrdered;
 use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
@@ -54,6 +55,7 @@ final readonly class OrderPage
      * @param  bool  $isTooLate  that day has passed
      * @param  list<NewerMaster>  $newer  than what it was copied from
      * @param  Collection<int, BoughtAlone>  $bought  what is bought for it alone
+     * @param  array<int, list<WorkOrdered>>  $work  on what the work of steps done outside is ordered, by step
      */
     private function __construct(
         public ListedOrder $order,
@@ -74,6 +76,7 @@ final readonly class OrderPage
         public bool $isTooLate,
         public array $newer,
         public Collection $bought,
+        private array $work,
     ) {
     }
 
@@ -107,7 +110,36 @@ final readonly class OrderPage
             $order->orderBy !== null && $order->orderBy < $deliveries->today,
             NewerMaster::of($id),
             BoughtAlone::of($id),
+            self::work($steps),
         );
+    }
+
+    /** @return list<WorkOrdered> on what the work of a step is ordered */
+    public function workOf(OrderStepLine $step): array
+    {
+        return $this->work[$step->id] ?? [];
+    }
+
+    /** The work of a step can be ordered: it is done outside, and nobody ordered it. */
+    public function canOrderWork(OrderStepLine $step): bool
+    {
+        return $step->isOutside()
+            && $this->workOf($step) === []
+            && $this->order->state->takesCost()
+            && $step->good->plus($step->scrap)->isLessThan($this->order->quantity);
+    }
+
+    /**
+     * @param  Collection<int, OrderStepLine>  $steps
+     * @return array<int, list<WorkOrdered>> asked for only where a step is done outside
+     */
+    private static function work(Collection $steps): array
+    {
+        $outside = $steps->filter(fn (OrderStepLine $step): bool => $step->isOutside());
+
+        return $outside->isEmpty()
+            ? []
+            : WorkOrdered::of($outside->map(fn (OrderStepLine $step): int => $step->id)->values());
     }
 
     /** It may still be changed, and wants time and material. */

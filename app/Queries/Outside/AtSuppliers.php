@@ -27,15 +27,26 @@ final readonly class AtSuppliers
 
     public const BY = ['supplier' => 'supplier', 'item' => 'item', 'order' => 'order'];
 
-    /** @param  Cut<PiecesThere>  $all  what is due first stands first */
-    private function __construct(public Cut $all, public string $by)
+    /**
+     * @param  Cut<PiecesThere>  $all  what is due first stands first
+     * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
+     */
+    private function __construct(public Cut $all, public string $by, private array $work)
     {
     }
 
     /** @param  string  $by  a key of BY */
     public static function by(string $by): self
     {
-        return new self(self::read(self::steps()), $by);
+        $all = self::read(self::steps());
+
+        return new self($all, $by, WorkOrdered::of($all->rows->map(fn (PiecesThere $row): int => $row->stepId)));
+    }
+
+    /** @return list<WorkOrdered> on what the work of a step is ordered */
+    public function workOf(PiecesThere $row): array
+    {
+        return $this->work[$row->stepId] ?? [];
     }
 
     /** @return Collection<int, PiecesThere> those at one supplier, what is due first first */

@@ -20,8 +20,9 @@ final readonly class ReadyList
     /**
      * @param  Cut<ReadyPieces>  $all
      * @param  Collection<int, Collection<int, ReadyPieces>>  $bySupplier  those who can take something first
+     * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
      */
-    private function __construct(public Cut $all, public Collection $bySupplier)
+    private function __construct(public Cut $all, public Collection $bySupplier, private array $work)
     {
     }
 
@@ -34,7 +35,29 @@ final readonly class ReadyList
             ->orderBy('s.id');
         $all = Cut::read($steps, self::SHOWN, ReadyPieces::from(...));
 
-        return new self($all, $all->rows->groupBy(fn (ReadyPieces $row): int => $row->supplierId));
+        return new self(
+            $all,
+            $all->rows->groupBy(fn (ReadyPieces $row): int => $row->supplierId),
+            WorkOrdered::of($all->rows->map(fn (ReadyPieces $row): int => $row->id)),
+        );
+    }
+
+    /** @return list<WorkOrdered> on what the work of a step is ordered */
+    public function workOf(ReadyPieces $row): array
+    {
+        return $this->work[$row->id] ?? [];
+    }
+
+    /**
+     * @param  Collection<int, ReadyPieces>  $rows
+     * @return list<int> steps whose work nobody ordered
+     */
+    public function notOrdered(Collection $rows): array
+    {
+        return array_values($rows
+            ->filter(fn (ReadyPieces $row): bool => $this->workOf($row) === [])
+            ->map(fn (ReadyPieces $row): int => $row->id)
+            ->all());
     }
 
     /** Steps of which something stands here and was not sent. */

@@ -7,6 +7,7 @@ use App\Models\PartnerKind;
 use App\Models\Supplier;
 use App\Queries\Files\HangingFile;
 use App\Queries\Outside\AtSuppliers;
+use App\Queries\Outside\ListedClaim;
 use App\Queries\Outside\PiecesThere;
 use App\Queries\ProductTrail;
 use App\Queries\Purchasing\HeldUp;
@@ -36,6 +37,7 @@ final readonly class SupplierPage
      * @param  Cut<OpenPurchase>  $lines  still to come
      * @param  array<string, list<HeldUp>>  $waiting  orders that wait, by purchase line
      * @param  Collection<int, PiecesThere>  $outside  pieces that are with them
+     * @param  Cut<ListedClaim>  $claims  what they are to make good
      * @param  Cut<PartnerOrder>  $orders
      * @param  Cut<SoldItem>  $items
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
@@ -47,6 +49,7 @@ final readonly class SupplierPage
         public Cut $lines,
         public array $waiting,
         public Collection $outside,
+        public Cut $claims,
         public Cut $orders,
         public Cut $items,
         public Collection $changes,
@@ -66,6 +69,7 @@ final readonly class SupplierPage
             $lines,
             $lines->rows->isEmpty() ? [] : HeldUp::byLine(),
             AtSuppliers::of($id),
+            ListedClaim::of($id),
             PartnerOrder::of(PartnerKind::Supplier, $id),
             Cut::read(self::sold($id), self::ITEMS, SoldItem::from(...)),
             ProductTrail::of(PartnerKind::Supplier->value, $id),

@@ -69,6 +69,12 @@ final readonly class OpenQuestion
         return $this->kind === Question::OVER;
     }
 
+    /** Pieces were spoiled at a supplier: whose fault it was is said on the claims. */
+    public function isOfRejects(): bool
+    {
+        return $this->kind === Question::REJECTS;
+    }
+
     /** @return list<OverAnswer> */
     public function overAnswers(): array
     {
@@ -87,6 +93,7 @@ final readonly class OpenQuestion
         return match (true) {
             $this->isOfScrap() => route('orders.show', $this->orderId),
             $this->isOfOver() => route('purchases.show', $this->purchaseOrderId),
+            $this->isOfRejects() => route('claims.index'),
             default => route('questions.index'),
         };
     }

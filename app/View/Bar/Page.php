@@ -36,6 +36,7 @@ enum Page: string
     case Gate = 'gate.index';
     case SendOut = 'send-outs.index';
     case AtSuppliers = 'at-suppliers.index';
+    case Claims = 'claims.index';
     case Chase = 'chase.index';
     case Mails = 'mails.index';
     case Bills = 'bills.index';
@@ -84,6 +85,7 @@ enum Page: string
         'gate.index' => 'At the gate',
         'send-outs.index' => 'Send out',
         'at-suppliers.index' => 'At suppliers',
+        'claims.index' => 'Claims',
         'chase.index' => 'Chase',
         'mails.index' => 'Mail out',
         'bills.index' => 'Bills',
@@ -121,7 +123,7 @@ enum Page: string
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,
-            self::Purchases, self::GoodsIn, self::Gate, self::SendOut, self::AtSuppliers, self::Chase,
+            self::Purchases, self::GoodsIn, self::Gate, self::SendOut, self::AtSuppliers, self::Claims, self::Chase,
             self::Mails, self::Bills, self::NotBilled => Subject::Suppliers,
             self::Stock, self::Flow, self::Bookings => Subject::Stock,
             self::Periods, self::Standards => Subject::Books,

@@ -48,7 +48,7 @@
                             </td>
                             <td class="n">{{ $print->amount($line->owed) }}</td>
                             <td>{{ $line->unit }}</td>
-                            <td class="n">{{ $print->price($line->price) }}</td>
+                            <td class="n">{{ $print->price($line->each()) }}</td>
                             <td class="n">{{ $print->money($line->cents) }}</td>
                         </tr>
                     @endforeach

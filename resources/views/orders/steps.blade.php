@@ -32,6 +32,14 @@
                 <td>
                     @if ($step->isOutside())
                         <span class="outside">{{ $step->supplier }}</span>
+                        <x-work :of="$page->workOf($step)" />
+                        @if ($page->canOrderWork($step))
+                            @can('purchase')
+                                <x-order-work :steps="[$step->id]" :form="'work-'.$step->id">
+                                    Order the work
+                                </x-order-work>
+                            @endcan
+                        @endif
                     @else
                         <a href="{{ route('station.show', $step->workCentreId) }}">{{ $step->workCentre }}</a>
                     @endif
@@ -54,7 +62,9 @@
                 <td class="n">{{ $print->some($step->passedOn) }}</td>
                 <td class="tight">
                     @if ($step->handfuls !== [])
-                        back <x-back :handfuls="$step->handfuls" :unit="$order->unit" />
+                        <div class="d-flex gap-1">
+                            back <div><x-back :handfuls="$step->handfuls" :unit="$order->unit" /></div>
+                        </div>
                     @elseif ($step->startAt)
                         {{ $print->span($step->startAt, $step->endAt) }}
                     @endif

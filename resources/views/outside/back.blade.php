@@ -7,6 +7,7 @@
     <x-field name="spoiled" label="Spoiled there" class="n few" size="6" inputmode="decimal" />
     <x-field name="lost" label="Lost" class="n few" size="6" inputmode="decimal" />
     <x-field name="reason" label="Why spoiled or lost" list="reasons-scrap" size="16" maxlength="200" />
+    <x-choice name="whose" label="Whose fault" :options="$print->whose()" />
     <x-field name="unworked" label="Back as they went" class="n few" size="6" inputmode="decimal" />
     <button class="btn btn-act btn-small">Book it back</button>
 </x-form>

@@ -18,6 +18,7 @@
                     <th>Order</th>
                     <th>Item</th>
                     <th>Step</th>
+                    <th>Work ordered</th>
                     <th>Planned</th>
                     <th class="n">There now</th>
                     <th class="n">Here</th>
@@ -42,6 +43,13 @@
                         </td>
                         <td class="cut">{{ $row->item }} <span class="sub">{{ $row->itemNumber }}</span></td>
                         <td>{{ $row->step() }}</td>
+                        <td>
+                            @if ($ready->workOf($row) === [])
+                                <span class="soon">not ordered</span>
+                            @else
+                                <x-work :of="$ready->workOf($row)" />
+                            @endif
+                        </td>
                         <td @class(['tight', 'behind notched' => $row->late > 0])>{{ $print->when($row->planned) }}</td>
                         <td class="n">{{ $print->some($row->there) }}</td>
                         <td class="n">{{ $print->some($row->here) }}</td>
@@ -67,3 +75,10 @@
         </div>
     @endcan
 </x-form>
+@can('purchase')
+    @if ($ready->notOrdered($rows) !== [])
+        <x-order-work :steps="$ready->notOrdered($rows)" :form="'work-of-'.$supplier">
+            Order the work of {{ $print->count(count($ready->notOrdered($rows)), 'step', 'steps') }}
+        </x-order-work>
+    @endif
+@endcan

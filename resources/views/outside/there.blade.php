@@ -9,6 +9,7 @@
                 <th>At</th>
             @endif
             <th>With</th>
+            <th>Work on</th>
             <th class="n">There</th>
             <th class="n">Days out</th>
             <th>Back</th>
@@ -37,6 +38,7 @@
                             {{ $handful->consignment }}</a>
                     @endforeach
                 </td>
+                <td><x-work :of="$page->workOf($row)" /></td>
                 <td class="n">{{ $print->amount($row->there) }} {{ $row->unit }}</td>
                 <td class="n">{{ $row->daysOut($print->today()) }}</td>
                 <td><x-back :handfuls="$row->handfuls" :unit="$row->unit" /></td>

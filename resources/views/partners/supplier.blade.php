@@ -35,6 +35,10 @@
                     </tbody>
                 </table>
             @endif
+            @if ($page->claims->rows->isNotEmpty())
+                <h2>Claims</h2>
+                @include('outside.claim-rows', ['rows' => $page->claims->rows])
+            @endif
             <h2>What they sell us</h2>
             @include('partners.sold')
             <h2>Orders we gave them</h2>

@@ -22,8 +22,7 @@
             <tr>
                 <td class="num tight">{{ $line->number }}</td>
                 <td>
-                    <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
-                    <span class="sub">{{ $line->itemNumber }}</span>
+                    @include('purchases.line-item')
                     @include('purchases.for')
                 </td>
                 <td class="n">{{ $line->typed() }}</td>
@@ -44,6 +43,9 @@
                     @endforeach
                 </td>
                 <td class="tight">
+                    @if ($line->isWork && $line->isOpen)
+                        <a href="{{ route('at-suppliers.index') }}">Book it back</a>
+                    @endif
                     @can('goods-in')
                         @if ($page->canGoBack($line))
                             @include('purchases.back')

@@ -17,6 +17,11 @@
             It was changed since it was sent: {{ $page->order->supplier->name }} does not know yet. Send it again.
         </div>
     @endif
+    @if ($page->lumps > 0)
+        <div class="said note" role="status">
+            In it {{ $print->money($page->lumps) }} € of set-up and up to the minimum, shared over its orders by pieces.
+        </div>
+    @endif
     @if ($page->missingToMinimum() > 0)
         <div class="said note" role="status">
             {{ $print->money($page->missingToMinimum()) }} € are missing to what

@@ -18,8 +18,7 @@
                     <tr @class(['wrong' => $errors->has("lines.{$line->id}")])>
                         <td class="num tight">{{ $line->number }}</td>
                         <td>
-                            <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
-                            <span class="sub">{{ $line->itemNumber }}</span>
+                            @include('purchases.line-item')
                             @include('purchases.for')
                             <x-why :field="'lines.'.$line->id" />
                         </td>

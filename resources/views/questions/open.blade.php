@@ -23,7 +23,9 @@
                     @if ($question->isOfScrap())
                         <a class="btn btn-act btn-small me-2" href="{{ $question->address() }}">Cure it on the order</a>
                     @endif
-                    @if ($question->isOfOver())
+                    @if ($question->isOfRejects())
+                        <a class="btn btn-act btn-small" href="{{ $question->address() }}">Say whose it was</a>
+                    @elseif ($question->isOfOver())
                         <x-over :question="$question" />
                     @elsecan('issue')
                         <span class="d-inline-flex gap-2 flex-wrap">

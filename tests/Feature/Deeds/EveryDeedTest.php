@@ -25,6 +25,7 @@ use App\Actions\Usage\ProposeSlip;
 use App\Models\Attachable;
 use App\Models\AttachmentKind;
 use App\Models\Booking;
+use App\Models\Claim;
 use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Order;
@@ -39,6 +40,7 @@ use App\Shop\Ties;
 use App\StandIn\StandIn;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Quantity\TypedQuantity;
 use Tests\Support\Fields;
 use Tests\Support\Locks;
@@ -936,6 +938,34 @@ function deed(object $test, string $name): array
                 'says' => 'has 3 that can go',
             ];
         })(),
+        'order work' => (function () use ($toOutside): array {
+            $step = $toOutside();
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'post',
+                'uri' => '/order-steps/work',
+                'no' => Role::Operator,
+                'data' => ['steps' => [$step->id]],
+                'bad' => ['steps' => [$step->before()?->id]],
+                'field' => "steps.{$step->before()?->id}",
+                'says' => 'is done in the shop',
+            ];
+        })(),
+        'settle a claim' => (function () use ($shop, $toOutside): array {
+            $shop->back($toOutside(), '2', '2', '1', whose: Whose::Theirs);
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'put',
+                'uri' => '/claims/'.Claim::query()->sole()->id,
+                'no' => Role::Storekeeper,
+                'data' => ['answer' => 'granted', 'euros' => '0.50'],
+                'bad' => ['euros' => '99999.99'],
+                'field' => 'euros',
+                'says' => 'A credit is more than nothing',
+            ];
+        })(),
         'come back from a supplier' => (function () use ($shop, $toOutside): array {
             $step = $toOutside();
             $shop->sendAll($step);
@@ -945,7 +975,13 @@ function deed(object $test, string $name): array
                 'method' => 'post',
                 'uri' => "/order-steps/{$step->id}/back",
                 'no' => Role::Operator,
-                'data' => ['good' => '2', 'spoiled' => '1', 'pass_on' => '0', 'reason' => 'dented there'],
+                'data' => [
+                    'good' => '2',
+                    'spoiled' => '1',
+                    'pass_on' => '0',
+                    'reason' => 'dented there',
+                    'whose' => 'open',
+                ],
                 'bad' => ['good' => '4'],
                 'field' => 'good',
                 'says' => '3',
@@ -1773,6 +1809,8 @@ const DEEDS = [
     'start a step',
     'count and pass on',
     'send out',
+    'order work',
+    'settle a claim',
     'come back from a supplier',
     'receive',
     'receive and ship',
@@ -1923,6 +1961,7 @@ function books(): array
             'consignments',
             'consignment_lines',
             'consignment_entries',
+            'claims',
             'people',
             'calendars',
             'item_units',

@@ -3,11 +3,11 @@
 use App\Access\Role;
 use App\Actions\Billing\AcceptBill;
 use App\Actions\Outside\ComesBack;
-use App\Actions\Outside\OrderWork;
 use App\Actions\Outside\SettleClaim;
 use App\Actions\Outside\TypedBack;
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\BuyByWords;
+use App\Actions\Purchasing\OrderWork;
 use App\Actions\Purchasing\TypedLine;
 use App\Actions\Purchasing\WordsToBuy;
 use App\Models\Booking;
@@ -97,9 +97,10 @@ it('pays no reject where nothing is charged at least', function () {
 /* trade.md W5, its example: 30 pieces, 24.00 each so far, work 2.00; 27 good, 2 theirs, 1 ours; 40.00 granted. */
 it('claims what is theirs, pays what is ours, and lowers the loss by what is granted', function () {
     $step = drumsToWork($this, '30', ['price' => '2', 'setup_cents' => 0, 'minimum_cents' => 0]);
+    $unit = $this->shop->item('DRUM-9')->unit_id;
     $bought = app(BuyByWords::class)->handle(
         $step->order_id,
-        new WordsToBuy('Blanks', (int) $step->supplier_id, '30', $this->shop->item('DRUM-9')->unit_id, '24', '2026-12-01'),
+        new WordsToBuy('Blanks', (int) $step->supplier_id, '30', $unit, '24', '2026-12-01'),
         $this->shop->sign(Role::Buyer),
     );
     $line = PurchaseLine::query()->where('purchase_order_id', $bought->purchase_order_id)->sole();

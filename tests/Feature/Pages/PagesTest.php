@@ -30,7 +30,9 @@ function fill(object $test, int $n): void
             foreach ($drum->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
                 $test->shop->report($step, '2', '2');
             }
-            $test->shop->sendOut($drum->steps()->whereNotNull('supplier_id')->firstOrFail(), '1');
+            $outside = $drum->steps()->whereNotNull('supplier_id')->firstOrFail();
+            $test->shop->orderWork($outside);
+            $test->shop->sendOut($outside, '1');
             $bought = \App\Models\PurchaseOrder::query()->count();
             $line = $test->shop->purchase('P-'.($bought + 20), 'FOOT-1', '5', '2026-12-09');
             $test->shop->comes($line, '4');
@@ -100,6 +102,7 @@ function pages(): array
         'coming and going of an item' => '/coming-and-going/'.DB::table('items')->where('number', 'SS-15')->value('id'),
         'chase' => '/chase',
         'send out' => '/send-out',
+        'claims' => '/claims',
         'at suppliers' => '/at-suppliers',
         'at suppliers, by item' => '/at-suppliers?by=item',
         'a consignment' => '/consignments/'.DB::table('consignments')->min('id'),

@@ -10,6 +10,7 @@ use App\Books\Signed;
 use App\Models\Bill;
 use App\Models\Booking;
 use App\Models\Mail;
+use App\Models\OrderStep;
 use App\Models\PurchaseOrder;
 use App\Models\Question;
 use App\Models\Supplier;
@@ -155,4 +156,30 @@ it('does nothing twice when a round is begun twice', function () {
     $standIn = app(StandIn::class);
     $one = $standIn->turn($order, Turn::AsOrdered, $signed);
     expect($standIn->turn($order, Turn::AsOrdered, $signed)->id)->toBe($one->id);
+});
+
+it('gives back pieces it worked on, whole, half or with a reject, and bills what it charged', function () {
+    StandIn::make();
+    $order = $this->shop->order('DRUM-9', '4', '2027-01-15');
+    $this->shop->release($order);
+    foreach ($order->steps()->get()->takeWhile(fn (OrderStep $step): bool => ! $step->isOutside()) as $step) {
+        $this->shop->report($step, '4', '4');
+    }
+    $step = $order->steps()->whereNotNull('supplier_id')->firstOrFail();
+    DB::table('order_steps')->where('id', $step->id)->update(['price' => '3', 'setup_cents' => 500]);
+    $work = $this->shop->orderWork($step->refresh());
+    ($this->turn)($work, Turn::AsOrdered);
+    expect(fn () => ($this->turn)($work, Turn::Whole))->toThrow(Refused::class, 'send them out first');
+    $this->shop->sendAll($step);
+    $this->actingAs($this->shop->as(Role::Buyer))->get('/the-suppliers')
+        ->assertSee('All, one of them spoiled')
+        ->assertDontSee('A fifth more');
+    ($this->turn)($work, Turn::Half);
+    $booking = ($this->turn)($work, Turn::Rejects);
+    expect($booking->user_id)->toBe(StandIn::person()?->id)
+        ->and($step->refresh()->good)->toBe('3.000000')
+        ->and(Question::query()->where('kind', Question::REJECTS)->count())->toBe(1);
+    ($this->turn)($work, Turn::Bill);
+    // three at 3.00, and three of four parts of the set-up and a fourth: the reject bears its own
+    expect(Bill::query()->sole()->cents)->toBe(1400)->and($this->shop->differences())->toBe([]);
 });

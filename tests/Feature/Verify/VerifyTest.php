@@ -5,6 +5,7 @@ use App\Actions\Cover\CoverBy;
 use App\Models\Order;
 use App\Verify\Checks;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\Whose;
 
 /** A little of everything: cover, release, issue, scrap, part receipt, shipment, reversal, purchase, close. */
 beforeEach(function () {
@@ -34,8 +35,10 @@ beforeEach(function () {
     foreach ($drum->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
         $this->shop->report($step, '3', '3');
     }
-    $this->shop->sendAll($drum->steps()->whereNotNull('supplier_id')->firstOrFail());
-    $this->shop->back($drum->steps()->whereNotNull('supplier_id')->firstOrFail(), '1', '1');
+    $outside = $drum->steps()->whereNotNull('supplier_id')->firstOrFail();
+    $this->shop->orderWork($outside);
+    $this->shop->sendAll($outside);
+    $this->shop->back($outside, '1', '1', '1', whose: Whose::Theirs);
     $this->shop->order('TRAY-40', '2');
     $tank = $this->shop->order('TANK-50', '2');
     $this->shop->release($tank);
@@ -222,6 +225,21 @@ function corruptions(): array
         [
             'what is counted at a step outside came back from there',
             'UPDATE consignment_lines SET spoiled = spoiled + 1 LIMIT 1',
+        ],
+        ['a consignment line is the sum of its entries', 'UPDATE consignment_lines SET unpaid = 0 LIMIT 1'],
+        ['a claim stands on pieces whose work is not paid', "UPDATE claims SET state = 'taken_back'"],
+        ['a claim stands on pieces whose work is not paid', 'UPDATE claims SET granted_cents = 1'],
+        [
+            'work on a purchase line is what its entries say, on pieces that came back',
+            'UPDATE purchase_lines SET work_cents = work_cents + 1 WHERE order_step_id IS NOT NULL LIMIT 1',
+        ],
+        [
+            'work on a purchase line is what its entries say, on pieces that came back',
+            "UPDATE purchase_orders SET kind = 'goods' WHERE kind = 'service' LIMIT 1",
+        ],
+        [
+            'work on a purchase line is what its entries say, on pieces that came back',
+            'UPDATE order_steps SET scrap = 0 WHERE supplier_id IS NOT NULL AND scrap > 0 LIMIT 1',
         ],
         ['the next consignment number is unused', "UPDATE numberings SET next = 1 WHERE code = 'consignment'"],
         ['no step gives more than it took in', 'UPDATE order_steps SET scrap = taken_in + 1 LIMIT 1'],

@@ -1,10 +1,7 @@
 <?php
 
-namespace App\Actions\Outside;
+namespace App\Actions\Purchasing;
 
-use App\Actions\Purchasing\LineToBuy;
-use App\Actions\Purchasing\NewPurchases;
-use App\Actions\Purchasing\WordsItem;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
