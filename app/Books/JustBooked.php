@@ -18,10 +18,14 @@ final class JustBooked
     /** A sentence; null = all is up to date. */
     public ?string $behind = null;
 
+    /** Pieces reached a step whose work is ordered with them. */
+    public bool $reachedOutside = false;
+
     /** A new request has booked nothing yet. */
     public function begin(): void
     {
         $this->booking = null;
         $this->behind = null;
+        $this->reachedOutside = false;
     }
 }

@@ -299,29 +299,28 @@ final class Floor
         $planned = $step->time()->minutes($part);
         $reason = $scrap->isZero() ? '' : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']);
         $passOn = $last ? '0' : Amount::plain($good);
-        $step->isOutside()
-            ? $this->back->handle(
-                $step->id,
-                new TypedBack(
-                    Amount::plain($good),
-                    $passOn,
-                    Amount::plain($scrap),
-                    reason: $reason,
-                    whose: self::whose($step),
-                ),
-                $this->staff->signs(Role::Storekeeper),
-            )
-            : $this->report->handle(
-                $step->id,
-                [
-                    'good' => Amount::plain($good),
-                    'scrap' => Amount::plain($scrap),
-                    'pass_on' => $passOn,
-                    'minutes' => max(1, intdiv($planned * $this->dice->between(88, 121), 100)),
-                    'reason' => $reason,
-                ],
-                $this->staff->signs(Role::Operator),
-            );
+        if ($step->isOutside()) {
+            $this->cameBack($step, Amount::plain($good), $passOn, Amount::plain($scrap), $reason);
+
+            return;
+        }
+        $this->report->handle(
+            $step->id,
+            [
+                'good' => Amount::plain($good),
+                'scrap' => Amount::plain($scrap),
+                'pass_on' => $passOn,
+                'minutes' => max(1, intdiv($planned * $this->dice->between(88, 121), 100)),
+                'reason' => $reason,
+            ],
+            $this->staff->signs(Role::Operator),
+        );
+    }
+
+    private function cameBack(OrderStep $step, string $good, string $passOn, string $spoiled, string $reason): void
+    {
+        $typed = new TypedBack($good, $passOn, $spoiled, reason: $reason, whose: self::whose($step));
+        $this->back->handle($step->id, $typed, $this->staff->signs(Role::Storekeeper));
     }
 
     /** Whose fault it is that something is spoiled outside: by the step, so that the story is the same each time. */

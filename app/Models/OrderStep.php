@@ -10,6 +10,7 @@ use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Routing\Pieces;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /**
  * One step of an order: its own times and rates, and the pieces at it.
@@ -35,6 +36,7 @@ use KeepPace\Core\Routing\StepTime;
  * @property int $minimum_cents the supplier charges for the pieces at least
  * @property int|null $service_item_id
  * @property string $instructions
+ * @property \KeepPace\Core\Routing\WorkOrdered $work_ordered when the work is ordered of the supplier
  * @property int $baseline_minutes
  * @property int $planned_minutes
  * @property string|null $labour_rate
@@ -71,7 +73,11 @@ class OrderStep extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['started_at' => 'immutable_datetime', 'spell_from' => 'immutable_datetime'];
+        return [
+            'started_at' => 'immutable_datetime',
+            'spell_from' => 'immutable_datetime',
+            'work_ordered' => WorkOrdered::class,
+        ];
     }
 
     /** @return BelongsTo<Order, $this> */

@@ -23,6 +23,7 @@ use KeepPace\Core\Purchasing\PurchaseState;
  * @property string|null $confirmed_on
  * @property string $supplier_reference their number of it
  * @property string $note to the supplier
+ * @property string|null $cut_off_on of work: it gathers until then
  * @property string|null $changed_on since it was sent; the supplier does not know of it
  * @property int $version
  * @property-read Supplier $supplier

@@ -10,6 +10,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /** The steps of a routing's draft as a form. */
 final class RoutingForm
@@ -36,6 +37,7 @@ final class RoutingForm
         'price' => '',
         'setup_charge' => '',
         'minimum' => '',
+        'work_ordered' => '',
         'ways' => '',
         'family' => '',
         'setup_crew' => '1',
@@ -75,6 +77,8 @@ final class RoutingForm
         'Set-up charge of the supplier, €' => 'Once for an order, whatever its pieces.',
         'Minimum of the supplier, €' => 'The pieces of an order cost no less than this.',
         'Days at the supplier' => 'From the day it goes to the day it is back.',
+        'Its work is ordered: release, pieces (empty: by hand)' => 'Release: put on the draft to the supplier when the '
+            .'order is released. Pieces: when the first of them reach the step.',
         'What to look out for' => 'Stands at the station beside the job.',
     ];
 
@@ -94,6 +98,7 @@ final class RoutingForm
         'price' => 'Price of the supplier, € each',
         'setup_charge' => 'Set-up charge of the supplier, €',
         'minimum' => 'Minimum of the supplier, €',
+        'work_ordered' => 'Its work is ordered: release, pieces (empty: by hand)',
         'instructions' => 'What to look out for',
     ];
 
@@ -127,9 +132,7 @@ final class RoutingForm
             'wait' => $some($step->wait),
             'move' => $some($step->move),
             'lead_time_days' => $some($step->leadTimeDays),
-            'price' => $some(Amount::plain($step->charge->price)),
-            'setup_charge' => self::euros($step->charge->setup),
-            'minimum' => self::euros($step->charge->minimum),
+            ...self::outside($step),
             'ways' => $step->ways,
             'family' => $step->family,
             'setup_crew' => (string) $step->setupCrew,
@@ -139,6 +142,19 @@ final class RoutingForm
             'tools' => $step->tools,
             'machine' => $plain($step->machine),
             'instructions' => $step->instructions,
+        ];
+    }
+
+    /** @return array<string, string> what it costs there, and when the work is ordered */
+    private static function outside(RoutingRow $step): array
+    {
+        $price = Amount::plain($step->charge->price);
+
+        return [
+            'price' => $price === '0' ? '' : $price,
+            'setup_charge' => self::euros($step->charge->setup),
+            'minimum' => self::euros($step->charge->minimum),
+            'work_ordered' => $step->workOrdered === WorkOrdered::ByHand ? '' : $step->workOrdered->value,
         ];
     }
 

@@ -3,7 +3,7 @@
 use Tests\Support\LiveShop;
 use Tests\Support\Meeting;
 
-/* Two who book the same pieces out or back at once. Common practice: the second sees what the first did, with figures. */
+/* Two book the same pieces out or back at once. Common practice: the second sees what the first did, with figures. */
 
 beforeEach(function () {
     $this->live = new LiveShop('keep_pace_outside_meet');

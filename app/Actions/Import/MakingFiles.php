@@ -58,6 +58,7 @@ final class MakingFiles
             Column::decimal('machine_minutes', '', '0', most: '99999'),
             Column::decimal('setup_charge', '0', '0', 2, '999999'),
             Column::decimal('minimum', '0', '0', 2, '999999'),
+            Column::choice('work_ordered', ['hand', 'release', 'pieces'], 'hand'),
         ];
     }
 

@@ -137,6 +137,7 @@ final class RevisionWriter
                     'setup_crew',
                     'qualification',
                     'tools',
+                    'work_ordered',
                 ])
                 ->all(),
             'family_id' => (string) $row['family'] === '' ? null : $this->family((string) $row['family']),

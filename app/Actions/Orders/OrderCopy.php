@@ -49,6 +49,7 @@ final class OrderCopy
         'transport_days',
         'minimum_cents',
         'setup_cents',
+        'work_ordered',
         'service_item_id',
     ];
 

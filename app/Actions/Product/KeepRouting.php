@@ -18,6 +18,7 @@ use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\OtherWays;
 use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /** Keeps the steps of a routing's draft as they were typed, by their numbers. */
 final class KeepRouting
@@ -156,6 +157,7 @@ final class KeepRouting
             'wait_minutes' => $step->wait,
             'move_minutes' => $step->move,
             'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
+            'work_ordered' => $isHere ? WorkOrdered::ByHand->value : $step->workOrdered->value,
             ...self::charges($step, $known[$step->id ?? 0] ?? []),
             'instructions' => $step->instructions,
             'family_id' => $step->family === '' ? null : Family::called($step->family)->id,

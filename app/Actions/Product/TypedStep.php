@@ -3,6 +3,7 @@
 namespace App\Actions\Product;
 
 use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /** A step of a routing as it was typed. */
 final readonly class TypedStep
@@ -45,6 +46,7 @@ final readonly class TypedStep
         public ?string $machine = null,
         public ?string $setupCharge = '0',
         public ?string $minimum = '0',
+        public WorkOrdered $workOrdered = WorkOrdered::ByHand,
     ) {
     }
 }

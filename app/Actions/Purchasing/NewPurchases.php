@@ -14,8 +14,10 @@ use App\Models\Supplier;
 use App\Models\SupplierItem;
 use App\Shop\Deliveries;
 use App\Shop\LeadTime;
+use App\Shop\Suppliers;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
+use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\DemandKind;
 use KeepPace\Core\Planning\TieDemand;
 use KeepPace\Core\Purchasing\PurchaseKind;
@@ -148,14 +150,7 @@ final class NewPurchases
         if ($of->retired_at !== null) {
             throw PurchaseRefused::retired($of->name);
         }
-        $order ??= PurchaseOrder::query()->create([
-            'number' => Numbers::next('purchase'),
-            'supplier_id' => $supplier,
-            'kind' => $this->kind,
-            'ordered_on' => $today,
-            'sent_on' => $this->isDraft ? null : $today,
-            'version' => 0,
-        ]);
+        $order ??= $this->head($of, $today);
         $this->made[$supplier] = $order;
         $place = (int) $order->lines()->max('position');
         foreach ($rows as [$asked, $row]) {
@@ -177,6 +172,33 @@ final class NewPurchases
             .($isNew ? ' on ' : ' added to ')
             .($this->isDraft ? 'draft ' : '')
             ."{$order->number} of {$of->name}";
+    }
+
+    private function head(Supplier $supplier, string $today): PurchaseOrder
+    {
+        return PurchaseOrder::query()->create([
+            'number' => Numbers::next('purchase'),
+            'supplier_id' => $supplier->id,
+            'kind' => $this->kind,
+            'ordered_on' => $today,
+            'sent_on' => $this->isDraft ? null : $today,
+            'cut_off_on' => $this->kind === PurchaseKind::Service ? self::cutOffOn($supplier, $today) : null,
+            'version' => 0,
+        ]);
+    }
+
+    /** The next day on which the supplier takes orders, if he has such days: what gathers for him goes out then. */
+    private static function cutOffOn(Supplier $supplier, string $today): ?string
+    {
+        $weekdays = Suppliers::weekdays($supplier->orders_on);
+        for ($i = 0; $weekdays !== [] && $i < 7; $i++) {
+            $day = CarbonImmutable::parse($today)->addDays($i);
+            if (in_array($day->isoWeekday(), $weekdays, true)) {
+                return $day->toDateString();
+            }
+        }
+
+        return null;
     }
 
     private function tied(PurchaseLine $line, LineToBuy $asked): void

@@ -5,6 +5,7 @@ namespace App\Actions\Shop;
 use App\Actions\Usage\Backflush;
 use App\Books\Bookings;
 use App\Books\Held;
+use App\Books\JustBooked;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
@@ -21,11 +22,12 @@ use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /** Counts good and scrap at a step, books the time and passes pieces on to the next. */
 final class ReportStep
 {
-    public function __construct(private readonly Bookings $bookings)
+    public function __construct(private readonly Bookings $bookings, private readonly JustBooked $just)
     {
     }
 
@@ -100,7 +102,10 @@ final class ReportStep
         $label = $step->label();
         $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
         $ledger->counts->set($step, $now, $labour, $machine, $clock->stands());
-        $next === null || ! $passOn->isPositive() ?: $ledger->counts->set($next, $next->pieces()->takeIn($passOn));
+        if ($next !== null && $passOn->isPositive()) {
+            $ledger->counts->set($next, $next->pieces()->takeIn($passOn));
+            $this->just->reachedOutside = $next->isOutside() && $next->work_ordered === WorkOrdered::WithPieces;
+        }
         $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
         $backflush->book();
         if ($scrap->isPositive()) {

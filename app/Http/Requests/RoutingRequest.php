@@ -5,6 +5,7 @@ namespace App\Http\Requests;
 use App\Access\Deed;
 use App\Actions\Product\TypedStep;
 use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /** The steps of a routing's draft. */
 class RoutingRequest extends DeedRequest
@@ -57,6 +58,7 @@ class RoutingRequest extends DeedRequest
                 : null,
             ...$this->seldom($rows, $at),
             ...$this->charges($rows, $at),
+            ...[$rows->choice($at, 'work_ordered', WorkOrdered::ByHand)],
         );
     }
 

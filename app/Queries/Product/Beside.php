@@ -40,6 +40,7 @@ final class Beside
         'price' => 'price',
         'set-up charge' => 'setup_charge',
         'minimum' => 'minimum',
+        'work ordered' => 'work_ordered',
         'family' => 'family',
         'machine each' => 'machine_minutes',
         'passed on in lots of' => 'transfer_quantity',
@@ -118,7 +119,7 @@ final class Beside
             ->leftJoin('families AS f', 'f.id', 's.family_id')
             ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price'])
             ->addSelect(['s.instructions', 'f.code AS family', 's.transfer_quantity', 's.qualification', 's.tools'])
-            ->addSelect('s.machine_minutes')
+            ->addSelect(['s.machine_minutes', 's.work_ordered'])
             ->selectRaw('s.setup_cents / 100 AS setup_charge, s.minimum_cents / 100 AS minimum')
             ->selectRaw(implode(', ', array_map($text, $whole)))
             ->selectRaw("CONCAT('step ', s.number) AS known_by, COALESCE(v.name, w.name) AS place");

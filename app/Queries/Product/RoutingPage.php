@@ -85,6 +85,7 @@ final readonly class RoutingPage
             ->select(['s.id', 's.number', 's.name', 's.work_centre_id', 's.supplier_id', 's.setup_minutes'])
             ->addSelect(['s.run_basis', 's.run_rate', 's.batch', 's.crew', 's.wait_minutes', 's.move_minutes'])
             ->addSelect(['s.lead_time_days', 's.price', 's.setup_cents', 's.minimum_cents', 's.instructions'])
+            ->addSelect('s.work_ordered')
             ->addSelect(['s.setup_crew', 's.transfer_quantity'])
             ->addSelect(['s.qualification', 's.tools', 's.machine_minutes'])
             ->leftJoin('families AS f', 'f.id', 's.family_id')

@@ -13,6 +13,7 @@ use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Costing\StepCost;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
+use KeepPace\Core\Routing\WorkOrdered;
 
 /** A step of a routing, with the time and the cost of a number of pieces at it. */
 final readonly class RoutingRow
@@ -33,6 +34,7 @@ final readonly class RoutingRow
         public int $move,
         public int $leadTimeDays,
         public ServiceCharge $charge,
+        public WorkOrdered $workOrdered,
         public string $instructions,
         public string $family,
         public string $ways,
@@ -65,6 +67,7 @@ final readonly class RoutingRow
             $row->int('move_minutes'),
             $row->int('lead_time_days'),
             RolledUp::charge($row),
+            $row->enum('work_ordered', WorkOrdered::class),
             $row->text('instructions'),
             (string) $row->textOrNull('family'),
             (string) $row->textOrNull('ways'),

@@ -17,6 +17,12 @@
             It was changed since it was sent: {{ $page->order->supplier->name }} does not know yet. Send it again.
         </div>
     @endif
+    @if ($page->order->state->isDraft() && $page->order->cut_off_on)
+        <div class="said note" role="status">
+            Work of several orders gathers on it until {{ $print->day($page->order->cut_off_on) }} 15:00; then it goes
+            out by mail.
+        </div>
+    @endif
     @if ($page->lumps > 0)
         <div class="said note" role="status">
             In it {{ $print->money($page->lumps) }} € of set-up and up to the minimum, shared over its orders by pieces.

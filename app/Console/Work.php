@@ -1,0 +1,22 @@
+<?php
+
+namespace App\Console;
+
+use App\Actions\Purchasing\CutOffWork;
+use App\Actions\Purchasing\RaiseWork;
+use Illuminate\Console\Command;
+
+/** Work done outside: what orders itself is put on drafts, and drafts whose day has come go out. Every minute. */
+class Work extends Command
+{
+    protected $signature = 'pace:work';
+
+    protected $description = 'Order work of suppliers that is due, and send what gathers until today';
+
+    public function handle(RaiseWork $raise, CutOffWork $cutOff): int
+    {
+        $this->info("Work of {$raise->due()} steps ordered, {$cutOff->due()} orders sent.");
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Routing;
+
+/** When the work of a step done outside is ordered. */
+enum WorkOrdered: string
+{
+    case ByHand = 'hand';
+    case AtRelease = 'release';
+
+    /** When the first pieces reach the step. */
+    case WithPieces = 'pieces';
+}
