@@ -126,6 +126,26 @@ final readonly class OpeningChecks
             $first[$head] ??= [$line, $row];
             $this->likeFirst($line, $row, ...$first[$head]);
         }
+        $this->work($heads);
+    }
+
+    /**
+     * Work is ordered under numbers of its own.
+     *
+     * @param  array<string, int>  $heads  that are there
+     */
+    private function work(array $heads): void
+    {
+        $goods = [];
+        foreach ($this->folder->rowsOf('purchases') as $row) {
+            $goods[Code::keyOf((string) $row['number'])] = true;
+        }
+        foreach ($this->folder->rowsOf('work-orders') as $line => $row) {
+            $head = Code::keyOf((string) $row['number']);
+            if (isset($heads[$head]) || isset($goods[$head])) {
+                $this->folder->problem('work-orders', $line, 'number', "{$row['number']} is there already.");
+            }
+        }
     }
 
     /**

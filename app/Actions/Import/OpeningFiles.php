@@ -17,6 +17,7 @@ final class OpeningFiles
             self::orders(),
             self::orderSteps(),
             self::orderComponents(),
+            self::work(),
         ];
     }
 
@@ -115,6 +116,26 @@ final class OpeningFiles
                 Column::decimal('at_supplier', ''),
                 Column::date('sent_on', ''),
                 Column::date('back_on', ''),
+            ],
+        );
+    }
+
+    /** Work ordered of suppliers. */
+    private static function work(): FileSpec
+    {
+        return new FileSpec(
+            'work-orders',
+            ['number', 'line'],
+            [
+                Column::code('number', 30),
+                Column::wholeOrNone('line', '999'),
+                Column::text('order', 30),
+                Column::whole('step', null, '1'),
+                Column::decimal('quantity', null, '0.000001'),
+                Column::decimal('price', '', most: '9999999'),
+                Column::date('expected_on'),
+                Column::choice('state', OpeningPurchases::STATES, OpeningPurchases::SENT),
+                Column::text('reference', 60, ''),
             ],
         );
     }

@@ -6,6 +6,7 @@ use App\Books\Ledger;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Purchasing\PurchaseKind;
 
 /** Writes what was ordered of suppliers when the shop went live: lines of one number stand under one head. */
 final readonly class OpeningPurchases
@@ -26,7 +27,11 @@ final readonly class OpeningPurchases
     {
         foreach ($folder->rowsOf('purchases') as $row) {
             $head = PurchaseOrder::query()->firstWhere('number_key', Code::keyOf((string) $row['number']))
-                ?? $this->head($row);
+                ?? self::head(
+                    $row,
+                    (int) $this->ids->of(['suppliers', 'number'], $row['supplier']),
+                    PurchaseKind::Goods,
+                );
             PurchaseLine::query()->create([
                 'number' => self::number($row),
                 'is_draft' => $row['state'] === self::DRAFT,
@@ -53,13 +58,14 @@ final readonly class OpeningPurchases
     }
 
     /** @param  array<string, ?string>  $row */
-    private function head(array $row): PurchaseOrder
+    public static function head(array $row, int $supplier, PurchaseKind $kind): PurchaseOrder
     {
         $today = now(config()->string('pace.zone'))->toDateString();
 
         return PurchaseOrder::query()->create([
             'number' => $row['number'],
-            'supplier_id' => (int) $this->ids->of(['suppliers', 'number'], $row['supplier']),
+            'supplier_id' => $supplier,
+            'kind' => $kind,
             'ordered_on' => $today,
             'sent_on' => $row['state'] === self::DRAFT ? null : $today,
             'confirmed_on' => $row['state'] === self::CONFIRMED ? $today : null,

@@ -51,6 +51,7 @@ final class OpeningWriter
         (new OpeningPurchases($this->ids, $items))->write($folder, $ledger, $result);
         (new OpeningCustomerOrders($this->ids, $items))->write($folder, $result, $progress);
         (new OpeningOrders($this->copy, $this->cost, $items, $folder, $ledger))->write($result, $by);
+        (new OpeningWork($folder))->write($ledger, $result);
         // last of all: whoever draws a number waits for this row
         foreach ([
             'purchase' => 'purchases',
@@ -59,6 +60,7 @@ final class OpeningWriter
         ] as $code => $file) {
             Numbers::passBy($code, array_column($folder->rows[$file] ?? [], 'number'));
         }
+        Numbers::passBy('purchase', array_map(strval(...), array_column($folder->rows['work-orders'] ?? [], 'number')));
     }
 
     /** @param  callable(string, int): void  $progress */

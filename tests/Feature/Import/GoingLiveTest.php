@@ -225,3 +225,36 @@ it('refuses serials that are more than one piece, and lots where there are none'
     ['LIVE-N,NOWHERE,,1,1', "'NOWHERE' is not among the places"],
     ['LIVE-N,STORES,,1,1.005', 'more than 2 decimals'],
 ]);
+
+it('brings pieces at suppliers along, and the work that is ordered on them', function () {
+    $head = "number,item,quantity,due_on,state\n";
+    $steps = "order,step,taken_in,good,scrap,passed_on,at_supplier,sent_on,back_on\n";
+    $work = "number,line,order,step,quantity,price,expected_on,state,reference\n";
+    $order = "M-77,DRUM-9,10,2027-01-15,released\n";
+    $counted = "M-77,10,10,10,0,10,,,\nM-77,20,10,10,0,10,,,\nM-77,30,10,10,0,8,,,\n";
+    expect($this->shop->import([
+        'orders.csv' => $head.$order,
+        'order-steps.csv' => $steps.$counted."M-77,40,8,1,0,0,5,2026-11-20,2026-11-30\n",
+        'work-orders.csv' => $work."P-77,,M-77,40,9,3.5,2026-11-30,confirmed,W-1\n",
+    ]))->toBe([]);
+    $step = App\Models\OrderStep::query()->whereNotNull('supplier_id')->latest('id')->firstOrFail();
+    $line = App\Models\ConsignmentLine::query()->where('order_step_id', $step->id)->sole();
+    expect($line->there)->toBe('5.000000')
+        ->and($line->back_at->setTimezone('Europe/Dublin')->toDateString())->toBe('2026-11-30')
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
+    // they come back on that order, at its price; what is not there is not taken back
+    $this->actingAs($this->shop->as(App\Access\Role::Storekeeper))->get('/at-suppliers')->assertSee('P-77');
+    $this->shop->back($step, '5');
+    expect(App\Models\PurchaseLine::query()->where('number', 'P-77')->value('received_quantity'))->toBe('5.000000')
+        ->and((int) DB::table('cost_entries')->where('order_step_id', $step->id)->sum('cents'))->toBe(1750)
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
+    $problems = implode(' ', $this->shop->import([
+        'orders.csv' => $head.str_replace('M-77', 'M-78', $order),
+        'order-steps.csv' => $steps.str_replace('M-77', 'M-78', $counted)
+            ."M-78,40,8,1,0,0,9,2026-11-30,2026-11-20\n",
+        'work-orders.csv' => $work."P-77,,M-78,40,9,3.5,2026-11-30,sent,\nP-79,,M-78,30,9,3.5,2026-11-30,sent,\n",
+    ]));
+    expect($problems)->toContain('no more can be with the supplier than taken in less good less scrap')
+        ->toContain('they cannot be back before they went')
+        ->toContain('P-77 is there already');
+});
