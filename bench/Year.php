@@ -47,6 +47,8 @@ final class Year
 
     private readonly YearPurchases $purchases;
 
+    private readonly YearOutside $outside;
+
     private readonly int $unit;
 
     private int $seed = 7;
@@ -70,6 +72,7 @@ final class Year
         $this->unit = (int) DB::table('units')->where('code', 'pc')->value('id');
         $this->books = new YearBooks($this->bulk, $this->unit, (int) DB::table('people')->value('id'));
         $this->purchases = new YearPurchases($this->bulk, $this->books, $this->places, $this->unit);
+        $this->outside = new YearOutside($this->bulk, $this->books, $this->unit);
         $this->orderNumber = 1 + (int) DB::table('numberings')->where('code', 'order')->value('next') + 1000;
     }
 
@@ -89,6 +92,7 @@ final class Year
             $this->purchases->endOfDay();
         }
         array_map($this->books->writeOrder(...), $inWork);
+        array_map($this->outside->end(...), $inWork);
         $this->purchases->end($this->bought);
         $this->stock->write();
         $this->bulk->flush();
@@ -97,7 +101,7 @@ final class Year
         DB::statement(
             'ANALYZE TABLE moves, bookings, orders, order_steps, order_components, step_entries, cost_entries, '
                 .'ties, tie_entries, customer_order_lines, balances, lots, purchase_orders, purchase_lines, bills, '
-                .'bill_lines, purchase_entries',
+                .'bill_lines, purchase_entries, consignments, consignment_lines, consignment_entries',
         );
     }
 
@@ -217,6 +221,9 @@ final class Year
                 $setup,
                 $run,
                 $setup + $run * $quantity,
+                $i === YearOutside::STEP && $number % YearOutside::EVERY === 0
+                    ? $this->purchases->supplierOf($number)
+                    : null,
             );
         }
         $number % 2 === 0 ? $this->demand($order) : $order->madeBy = $this->books->booking(
@@ -328,6 +335,12 @@ final class Year
     private function workStep(YearOrder $order, int $i): void
     {
         $step = $order->steps[$i];
+        if ($step->supplier !== null) {
+            $this->outside->back($order, $step);
+            $this->reach($order, $i + 1);
+
+            return;
+        }
         $isLast = $i === self::STEPS - 1;
         $minutes = intdiv($step->minutes * $this->dice(85, 120), 100);
         $says = "{$order->number} step ".($i + 1)."0 Work: {$order->quantity} good.";
@@ -337,14 +350,23 @@ final class Year
         $step->booked = $minutes;
         $this->books->stepEntry($booking, $step->id, good: $step->good, passed: $step->passedOn, minutes: $minutes);
         if (! $isLast) {
-            $order->steps[$i + 1]->takenIn = $order->quantity;
-            $this->books->stepEntry($booking, $order->steps[$i + 1]->id, in: $order->quantity);
+            $this->reach($order, $i + 1, $booking);
         }
         $labour = intdiv((int) $step->centre->labour_rate * 100 * $minutes + 30, 60);
         $machine = intdiv((int) $step->centre->machine_rate * 100 * $minutes + 30, 60);
         $this->books->cost($order, $booking, 'labour', $labour, $step->id);
         $this->books->cost($order, $booking, 'machine', $machine, $step->id);
         $this->books->cost($order, $booking, 'overhead', intdiv($labour * 40 + 50, 100), $step->id);
+    }
+
+    /** Pieces come to a step; those of one outside go out. */
+    private function reach(YearOrder $order, int $i, ?int $booking = null): void
+    {
+        $next = $order->steps[$i];
+        $next->takenIn = $order->quantity;
+        $booking ??= $this->books->booking('report', "{$order->number} passed on.", $order->id);
+        $this->books->stepEntry($booking, $next->id, in: $order->quantity);
+        $next->supplier === null ?: $this->outside->send($order, $next);
     }
 
     private function finish(YearOrder $order): void
@@ -387,6 +409,7 @@ final class Year
             'order' => ['', $this->orderNumber],
             'customer_order' => ['C-', $this->customerNumber],
             'purchase' => ['P-', $this->purchases->numbers()],
+            'consignment' => ['OUT-', $this->outside->numbers()],
         ];
         foreach ($last as $code => [$prefix, $last]) {
             DB::table('numberings')->updateOrInsert(['code' => $code], ['prefix' => $prefix, 'next' => $last + 1]);

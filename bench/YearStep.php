@@ -13,13 +13,17 @@ final class YearStep
 
     public int $booked = 0;
 
-    /** @param  \stdClass  $centre  its work centre's row */
+    /**
+     * @param  \stdClass  $centre  its work centre's row
+     * @param  int|null  $supplier  who does it outside; null = it is done here
+     */
     public function __construct(
         public readonly int $id,
         public readonly \stdClass $centre,
         public readonly int $setup,
         public readonly int $run,
         public readonly int $minutes,
+        public readonly ?int $supplier = null,
     ) {
     }
 }

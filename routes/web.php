@@ -279,6 +279,16 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/order-steps/work', [C\WorkController::class, 'store'])
         ->middleware('may:purchase')
         ->name('work.store');
+    Route::get('/purchase-lines/{line}/made', [C\MadeController::class, 'edit'])->name('made.edit');
+    Route::post('/purchase-lines/{line}/made', [C\MadeController::class, 'store'])
+        ->middleware('may:outside')
+        ->name('made.store');
+    Route::post('/purchases/{purchaseOrder}/parts', [C\PurchasePartsController::class, 'store'])
+        ->middleware('may:purchase')
+        ->name('purchase-orders.parts');
+    Route::put('/questions/{question}/left', [C\LeftController::class, 'update'])
+        ->middleware('may:purchase')
+        ->name('questions.left');
     Route::get('/claims', [C\ClaimController::class, 'index'])->name('claims.index');
     Route::put('/claims/{claim}', [C\ClaimController::class, 'update'])
         ->middleware('may:purchase')

@@ -5,9 +5,11 @@ namespace App\Books;
 use App\Models\Consignment;
 use App\Models\ConsignmentLine;
 use App\Models\OrderStep;
+use App\Models\PurchasePart;
 use App\Models\Supplier;
 use App\Reading\Row;
 use App\Shop\Away;
+use App\Shop\Deliveries;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -23,6 +25,9 @@ use KeepPace\Core\Refused;
  */
 final class Consigned implements Book
 {
+    /** Hour of its day at which what is made of parts is due. */
+    private const DUE_AT = '12:00';
+
     /** @var list<array<string, int|string>> to be written at the end */
     private array $entries = [];
 
@@ -36,25 +41,49 @@ final class Consigned implements Book
     /** Pieces of a step go to its supplier, with what else goes in this booking. */
     public function send(OrderStep $step, Supplier $to, BigDecimal $pieces, CarbonImmutable $at, string $backAt): void
     {
-        $head = $this->made[$to->id] ??= Consignment::query()->create([
-            'number' => Numbers::next('consignment'),
-            'supplier_id' => $to->id,
-            'booking_id' => $this->ledger->booking->id,
-            'sent_at' => $at,
-        ]);
-        $line = ConsignmentLine::query()->create([
-            'consignment_id' => $head->id,
-            'position' => 1 + $head->lines()->count(),
-            'order_step_id' => $step->id,
-            'sent_at' => $at,
-            'back_at' => $backAt,
-        ]);
-        $none = BigDecimal::zero();
-        $this->enter($line->refresh(), new Sent($pieces, $none, $none, $none, $none));
+        $this->line($to, $pieces, $at, ['order_step_id' => $step->id, 'back_at' => $backAt]);
         if ($step->started_at === null) {
             $step->started_at = $at;
             $step->save();
         }
+    }
+
+    /** Stock goes along to a supplier, who makes something of it that is bought; it is moved to his place besides. */
+    public function sendPart(PurchasePart $part, Supplier $to, int $lot, BigDecimal $amount, CarbonImmutable $at): void
+    {
+        $back = Deliveries::now()->at($part->line->expected_on, self::DUE_AT);
+        $this->line($to, $amount, $at, ['part_id' => $part->id, 'lot_id' => $lot, 'back_at' => $back]);
+    }
+
+    /**
+     * Stock that went along is not there any more: used up for good or spoiled pieces, lost, or back. What went first
+     * goes first.
+     *
+     * @return array<int, array{lot: int, of: Sent}> by line
+     *
+     * @throws Refused when more of it is gone than is there
+     */
+    public function partGone(PurchasePart $part, CameBack $gone, string $field): array
+    {
+        $lines = ConsignmentLine::query()->where('part_id', $part->id)->where('there', '>', 0)->orderBy('id')->get()
+            ->keyBy('id');
+        $there = [];
+        foreach ($lines as $line) {
+            $there[$line->id] = $line->pieces()->there();
+        }
+        $all = BigDecimal::sum(BigDecimal::zero(), ...array_values($there));
+        if ($gone->all()->isGreaterThan($all)) {
+            $unit = $part->item->unit->code;
+            throw OutsideRefused::moreUsedThanThere($gone->all(), $all, $unit, $part->item->label(), $field);
+        }
+        $dealt = [];
+        foreach ($gone->dealtOver($there, $part->item->label(), BigDecimal::zero()) as $id => $of) {
+            $line = $lines[$id] ?? throw new \LogicException('Dealt to nobody.');
+            $this->enter($line, $of);
+            $dealt[$id] = ['lot' => $line->lot_id, 'of' => $of];
+        }
+
+        return $dealt;
     }
 
     /** The consignment of this booking to a supplier. */
@@ -126,10 +155,16 @@ final class Consigned implements Book
             $back = self::entry($row)->negated();
             if ($line->pieces()->plus($back)->isImpossible()) {
                 $says = "Pieces of {$line->consignment->number} came back since.";
-                throw LaterBookings::ofSteps($undone->booking, $line->step->order_id)->refused($says);
+                throw $line->step === null
+                    ? Refused::because("{$says} Reverse that booking first.")
+                    : LaterBookings::ofSteps($undone->booking, $line->step->order_id)->refused($says);
             }
             $this->enter($line, $back);
-            if (Away::pieces($line->order_step_id)->isZero() && $line->step->pieces()->isUncounted()) {
+            if (
+                $line->step !== null
+                && Away::pieces($line->step->id)->isZero()
+                && $line->step->pieces()->isUncounted()
+            ) {
                 $line->step->update(['started_at' => null]);
             }
         }
@@ -152,6 +187,25 @@ final class Consigned implements Book
         if ($there->isGreaterThan($toDo)) {
             throw OutsideRefused::withTheSupplier($there, $step->label());
         }
+    }
+
+    /** @param  array<string, int|string>  $of  whose pieces they are, or which part; and the day they are due */
+    private function line(Supplier $to, BigDecimal $sent, CarbonImmutable $at, array $of): void
+    {
+        $head = $this->made[$to->id] ??= Consignment::query()->create([
+            'number' => Numbers::next('consignment'),
+            'supplier_id' => $to->id,
+            'booking_id' => $this->ledger->booking->id,
+            'sent_at' => $at,
+        ]);
+        $line = ConsignmentLine::query()->create([
+            'consignment_id' => $head->id,
+            'position' => 1 + $head->lines()->count(),
+            'sent_at' => $at,
+            ...$of,
+        ]);
+        $none = BigDecimal::zero();
+        $this->enter($line->refresh(), new Sent($sent, $none, $none, $none, $none));
     }
 
     private function enter(ConsignmentLine $line, Sent $change): void

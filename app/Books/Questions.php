@@ -9,6 +9,7 @@ use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
+use App\Models\PurchasePart;
 use App\Models\Question;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
@@ -92,6 +93,21 @@ final class Questions implements Book
             'says' => $says,
             'quantity' => $claim->pieces,
             'open_quantity' => $claim->pieces,
+            'role' => Role::Buyer->value,
+            'opened_at' => now(),
+        ]);
+    }
+
+    /** A part of ours is left at a supplier when all that was made of it has come: the buyer is asked. */
+    public function left(PurchasePart $part, BigDecimal $amount, string $says): void
+    {
+        Question::query()->create([
+            'booking_id' => $this->ledger->booking->id,
+            'kind' => Question::LEFT,
+            'part_id' => $part->id,
+            'says' => $says,
+            'quantity' => (string) $amount,
+            'open_quantity' => (string) $amount,
             'role' => Role::Buyer->value,
             'opened_at' => now(),
         ]);
@@ -246,7 +262,7 @@ final class Questions implements Book
     {
         Question::query()
             ->where('answer_booking_id', $undone->booking->id)
-            ->whereIn('kind', [Question::OVER, Question::REJECTS])
+            ->whereIn('kind', [Question::OVER, Question::REJECTS, Question::LEFT])
             ->update([
                 'answered_at' => null,
                 'answered_by' => null,

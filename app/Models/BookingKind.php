@@ -49,6 +49,8 @@ enum BookingKind: string
     case SentOut = 'sent_out';
     case CameBack = 'came_back';
     case ClaimSettled = 'claim_settled';
+    case ComesMade = 'comes_made';
+    case LeftSettled = 'left_settled';
     case BackChanged = 'back_changed';
     case Split = 'split';
     case Remake = 'remake';
@@ -107,6 +109,8 @@ enum BookingKind: string
             self::SentOut => 'sent out',
             self::CameBack => 'back from a supplier',
             self::ClaimSettled => 'claim on a supplier',
+            self::ComesMade => 'made of parts of ours',
+            self::LeftSettled => 'left at a supplier',
             self::BackChanged => 'back on another day',
             self::Split => 'order split',
             self::Remake => 'remake',
@@ -141,6 +145,8 @@ enum BookingKind: string
             self::SentOut,
             self::CameBack,
             self::ClaimSettled,
+            self::ComesMade,
+            self::LeftSettled,
             self::Receive,
             self::Ship,
             self::Close,

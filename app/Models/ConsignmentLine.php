@@ -13,7 +13,9 @@ use KeepPace\Core\Outside\Sent;
  * @property int $id
  * @property int $consignment_id
  * @property int $position
- * @property int $order_step_id
+ * @property int|null $order_step_id whose pieces they are
+ * @property int|null $part_id stock that went along, for a purchase
+ * @property int $lot_id of such stock
  * @property string $sent
  * @property string $good
  * @property string $spoiled there
@@ -27,7 +29,8 @@ use KeepPace\Core\Outside\Sent;
  * @property int $days_passed days given before this one that passed
  * @property string|null $ask_again_on nobody knows the day: it is asked for again then
  * @property-read Consignment $consignment
- * @property-read OrderStep $step
+ * @property-read OrderStep|null $step
+ * @property-read PurchasePart|null $part
  */
 class ConsignmentLine extends Model
 {
@@ -61,6 +64,12 @@ class ConsignmentLine extends Model
     public function consignment(): BelongsTo
     {
         return $this->belongsTo(Consignment::class);
+    }
+
+    /** @return BelongsTo<PurchasePart, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(PurchasePart::class);
     }
 
     /** @return BelongsTo<OrderStep, $this> */

@@ -32,6 +32,19 @@ class Place extends Model
         return self::query()->where('kind', $kind->value)->firstOrFail();
     }
 
+    /** The place that stands for a supplier: what is ours there lies at it. */
+    public static function ofSupplier(Supplier $supplier): self
+    {
+        return self::query()->firstOrCreate(
+            ['supplier_id' => $supplier->id],
+            [
+                'code' => "AT-{$supplier->number}",
+                'name' => "At {$supplier->name}",
+                'kind' => PlaceKind::Supplier->value,
+            ],
+        );
+    }
+
     /** @return Builder<static> places of the stores, in the order they were entered */
     public static function stores(): Builder
     {

@@ -178,6 +178,15 @@ class PurchaseLine extends Model
         return $this->belongsTo(Order::class, 'cost_order_id');
     }
 
+    /** @return HasMany<PurchasePart, $this> of ours that go along, of which it is made */
+    public function parts(): HasMany
+    {
+        $relation = $this->hasMany(PurchasePart::class);
+        $relation->orderBy('position');
+
+        return $relation;
+    }
+
     /** @return BelongsTo<OrderStep, $this> */
     public function step(): BelongsTo
     {

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $component_id
  * @property int|null $purchase_line_id
  * @property int|null $claim_id
+ * @property int|null $part_id
  * @property string $quantity
  * @property string $open_quantity
  * @property string $role
@@ -33,6 +34,9 @@ class Question extends Model
 
     /** Pieces were spoiled at a supplier: it is answered by whose fault that was. */
     public const REJECTS = 'rejects';
+
+    /** A part of ours is left at a supplier: it is answered by what becomes of it. */
+    public const LEFT = 'left';
 
     public $timestamps = false;
 

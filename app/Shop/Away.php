@@ -51,6 +51,7 @@ final class Away
         return DB::table('consignment_lines AS h')
             ->join('consignments AS k', 'k.id', 'h.consignment_id')
             ->where('h.there', '>', 0)
+            ->whereNotNull('h.order_step_id')
             ->select([
                 'h.id', 'h.consignment_id', 'h.order_step_id', 'k.number', 'h.there AS away', 'h.sent_at', 'h.back_at',
                 'h.first_back_at', 'h.days_passed', 'h.ask_again_on',

@@ -45,6 +45,21 @@ final class OutsideRules
             WHERE x.there > s.taken_in - s.good - s.scrap OR NOT s.supplier_id <=> x.least
                 OR NOT s.supplier_id <=> x.most OR o.state NOT IN ('released', 'running')
             SQL,
+        'parts that went along lie at the place of the supplier' => <<<'SQL'
+            SELECT CONCAT('item ', x.item_id, ' at supplier ', x.supplier_id, ': ', x.there, ' there, ',
+                COALESCE(b.quantity, 0), ' lie') AS difference
+            FROM (
+                SELECT p.item_id, l.lot_id, k.supplier_id, SUM(l.there) AS there
+                FROM consignment_lines l
+                JOIN consignments k ON k.id = l.consignment_id
+                JOIN purchase_line_parts p ON p.id = l.part_id
+                GROUP BY p.item_id, l.lot_id, k.supplier_id
+            ) x
+            LEFT JOIN places a ON a.supplier_id = x.supplier_id
+            LEFT JOIN balances b ON b.place_id = a.id AND b.item_id = x.item_id AND b.lot_id = x.lot_id
+                AND b.condition = 'free' AND b.owner_id = 0
+            WHERE x.there > COALESCE(b.quantity, 0)
+            SQL,
         'a claim stands on pieces whose work is not paid' => <<<'SQL'
             SELECT CONCAT('step ', x.order_step_id, ': ', x.unpaid, ' unpaid, ', x.claimed, ' claimed') AS difference
             FROM (

@@ -67,9 +67,52 @@ final class OutsideRefused extends Refused
         return self::because("That claim is {$state->label()}: look at it again.");
     }
 
+    public static function noPart(string $item): self
+    {
+        return self::because(
+            "{$item} cannot go along: choose an item that lies in stores and is not what is bought.",
+            'item',
+        );
+    }
+
+    public static function partWent(string $item, string $line): self
+    {
+        return self::because("Some of {$item} went along for {$line} already.", 'each');
+    }
+
+    public static function notOfThePart(string $item): self
+    {
+        return self::because("What was chosen is not {$item}, or does not lie free in stores any more.");
+    }
+
+    /** @param  string  $unit  of the part */
+    public static function moreUsedThanThere(
+        BigDecimal $used,
+        BigDecimal $there,
+        string $unit,
+        string $item,
+        string $field,
+    ): self {
+        return self::because(
+            Amount::plain($used)." {$unit} {$item} would be used or come back, ".Amount::plain($there)." {$unit} are "
+                .'there by the books. Count again, or book the send-out that is missing.',
+            $field,
+        );
+    }
+
+    public static function nothingLeft(): self
+    {
+        return self::because('Nothing of it is left there any more.');
+    }
+
     public static function nothingThere(string $number): self
     {
         return self::because("No pieces of {$number} are with the supplier: send them out first.");
+    }
+
+    public static function answeredThere(): self
+    {
+        return self::because('Choose what becomes of it: it stays, comes back, was used, or is lost.');
     }
 
     public static function answeredOnClaims(): self

@@ -166,6 +166,14 @@ final class PurchaseRefused extends Refused
         );
     }
 
+    public static function isMadeOfOurs(string $line): self
+    {
+        return self::because(
+            "{$line} is made of parts of ours: book it in at 'At suppliers', where these are used up.",
+            'purchase_id',
+        );
+    }
+
     public static function workStays(string $number): self
     {
         return self::because("{$number} is work on pieces of ours, and is done where their step is. Cancel it, and "

@@ -5,7 +5,10 @@ namespace Tests\Support;
 use App\Access\Role;
 use App\Actions\Billing\AcceptBill;
 use App\Actions\Orders\CureShort;
+use App\Actions\Outside\ComesMade;
 use App\Actions\Outside\SettleClaim;
+use App\Actions\Outside\SettleLeft;
+use App\Actions\Outside\TypedMade;
 use App\Actions\Purchasing\AnswerOver;
 use App\Actions\Purchasing\SendBack;
 use App\Actions\Purchasing\TypedReturn;
@@ -29,6 +32,7 @@ use App\Models\Question;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\ClaimAnswer;
+use KeepPace\Core\Outside\PartLeft;
 use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Purchasing\OverAnswer;
@@ -46,6 +50,10 @@ final class EveryKind
     public static function in(Shop $shop, Closure $do): array
     {
         $outside = self::toOutside($shop);
+        $shop->goodsIn('BOLT-8', '30', '2');
+        $made = $shop->purchase('P-76', 'GATE-40', '10', '2026-12-01');
+        $part = $shop->goesAlong($made, 'BOLT-8');
+        $comes = fn (): TypedMade => new TypedMade('10', '1', $shop->place('STORES')->id);
         $customerOrder = $do(fn (): Booking => Booking::query()->findOrFail(
             Booking::query()->where('customer_order_id', $shop->customerOrder(['TRAY-40' => '5'])->id)->value('id'),
         ));
@@ -96,6 +104,13 @@ final class EveryKind
                 fn ($step, int $i): Closure => fn (): Booking => $shop->report($step, '4', $i === 1 ? '0' : '4'),
             )->all(),
             fn (): Booking => $shop->sendOut($outside, '3'),
+            fn (): Booking => $shop->partOut($part, '25'),
+            fn (): Booking => app(ComesMade::class)->handle($made->id, $comes(), $keeper()),
+            fn (): Booking => app(SettleLeft::class)->handle(
+                Question::query()->where('kind', Question::LEFT)->sole()->id,
+                PartLeft::Used,
+                $shop->sign(Role::Buyer),
+            ),
             fn (): Booking => $shop->back($outside, '2', '1', '1', whose: Whose::Theirs),
             fn (): Booking => app(SettleClaim::class)->handle(
                 Claim::query()->sole()->id,

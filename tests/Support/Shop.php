@@ -20,7 +20,9 @@ use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Outside\ComesBack;
 use App\Actions\Outside\SendOut;
 use App\Actions\Outside\TypedBack;
+use App\Actions\Outside\TypedPartOut;
 use App\Actions\Outside\TypedSendOut;
+use App\Actions\Purchasing\GoAlong;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\OrderWork;
 use App\Actions\Purchasing\RaisePurchases;
@@ -33,6 +35,7 @@ use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\ProposeSlip;
 use App\Actions\Usage\UseLine;
 use App\Books\Signed;
+use App\Models\Balance;
 use App\Models\Bill;
 use App\Models\BillLine;
 use App\Models\Booking;
@@ -47,6 +50,7 @@ use App\Models\Person;
 use App\Models\Place;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Models\PurchasePart;
 use App\Models\Supplier;
 use App\Planner\PlanRound;
 use App\Planner\Unplanned;
@@ -261,6 +265,38 @@ final class Shop
         );
 
         return $order->refresh();
+    }
+
+    /** A part of ours of which something is made that is bought: two of it for one. */
+    public function goesAlong(PurchaseLine $line, string $item, string $each = '2'): PurchasePart
+    {
+        app(GoAlong::class)->handle(
+            $line->id,
+            PurchaseOrder::query()->findOrFail($line->purchase_order_id)->version,
+            $this->item($item)->id,
+            $each,
+            $this->sign(Role::Buyer),
+        );
+
+        return PurchasePart::query()->where('purchase_line_id', $line->id)->latest('id')->firstOrFail();
+    }
+
+    /** So much of it goes out. */
+    public function partOut(PurchasePart $part, string $quantity): Booking
+    {
+        $balance = Balance::query()
+            ->where('item_id', $part->item_id)
+            ->where('quantity', '>', 0)
+            ->whereHas('place', fn ($place) => $place->where('kind', 'store'))
+            ->firstOrFail();
+
+        return app(SendOut::class)->handle(
+            PurchaseOrder::query()->findOrFail($part->line()->firstOrFail()->purchase_order_id)->supplier_id,
+            [],
+            '',
+            $this->sign(Role::Storekeeper),
+            [new TypedPartOut($part->id, $quantity, $balance->id)],
+        );
     }
 
     public function sendOut(OrderStep $step, string $pieces, bool $countThrough = false): Booking

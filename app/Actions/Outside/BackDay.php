@@ -39,7 +39,7 @@ final class BackDay
         }
         $was = $handful->back_at->setTimezone(config()->string('pace.zone'))->toDateString();
         self::set($handful, $deliveries, $on);
-        self::onWork($handful->order_step_id, $on);
+        self::onWork((int) $handful->order_step_id, $on);
 
         return "{$what} back on ".Said::day($on).', before '.Said::day($was).'.';
     }

@@ -73,7 +73,7 @@ final class ChangeBack
     public static function needs(int $id): Needs
     {
         return Needs::orders([self::orderOf($id)])
-            ->and(WorkDone::needs(ConsignmentLine::query()->findOrFail($id)->order_step_id));
+            ->and(WorkDone::needs((int) ConsignmentLine::query()->findOrFail($id)->order_step_id));
     }
 
     /** The order whose pieces they are. */

@@ -37,22 +37,24 @@ final class SendOut
     /**
      * @param  list<TypedSendOut>  $rows
      * @param  string  $note  on its paper
+     * @param  list<TypedPartOut>  $parts  stock that goes along
      *
-     * @throws Refused with a sentence beside each step that is wrong; nothing is written then
+     * @throws Refused with a sentence beside each row that is wrong; nothing is written then
      */
-    public function handle(int $supplier, array $rows, string $note, Signed $signed): Booking
+    public function handle(int $supplier, array $rows, string $note, Signed $signed, array $parts = []): Booking
     {
         $steps = array_map(fn (TypedSendOut $row): int => $row->step, $rows);
 
         return $this->bookings->once(BookingKind::SentOut, $signed, new Part(
             fn (): Needs => Needs::orders(OrderStep::query()->whereKey($steps)->pluck('order_id'))
-                ->and(self::besides($rows)),
-            function (Ledger $ledger, Held $held) use ($supplier, $rows, $note): void {
+                ->and(self::besides($rows))->and(PartsOut::needs($parts)),
+            function (Ledger $ledger, Held $held) use ($supplier, $rows, $note, $parts): void {
                 $to = Supplier::query()->findOrFail($supplier);
-                if ($rows === []) {
+                if ($rows === [] && $parts === []) {
                     throw OutsideRefused::nothingSent();
                 }
-                $said = $this->write($ledger, $held, $to, $rows);
+                $along = (new PartsOut($ledger))->write($to, $parts, CarbonImmutable::now()->startOfSecond());
+                $said = [...$this->write($ledger, $held, $to, $rows), ...$along];
                 $head = $ledger->consigned->to($to);
                 $head->update(['note' => $note]);
                 $ledger->says("{$head->number} to {$to->name}: ".implode('; ', $said).'.');

@@ -32,12 +32,7 @@ final class AnswerQuestion
                 Needs::orders([Question::query()->findOrFail($id)->order_id]),
                 function (Ledger $ledger, Held $held) use ($id, $answer, $signed): void {
                     $question = Question::query()->findOrFail($id);
-                    if ($question->kind === Question::OVER) {
-                        throw PurchaseRefused::overIsAnswered();
-                    }
-                    if ($question->kind === Question::REJECTS) {
-                        throw OutsideRefused::answeredOnClaims();
-                    }
+                    self::assertAnsweredSo($question);
                     $order = $question->order_id === null ? null : $held->order($question->order_id);
                     if ($question->answered_at !== null) {
                         throw Refused::because("This was answered meanwhile: {$question->answer}.");
@@ -55,5 +50,23 @@ final class AnswerQuestion
                 },
             ),
         );
+    }
+
+    /**
+     * What asks for a deed is answered by that.
+     *
+     * @throws Refused naming where
+     */
+    private static function assertAnsweredSo(Question $question): void
+    {
+        $elsewhere = match ($question->kind) {
+            Question::OVER => PurchaseRefused::overIsAnswered(),
+            Question::REJECTS => OutsideRefused::answeredOnClaims(),
+            Question::LEFT => OutsideRefused::answeredThere(),
+            default => null,
+        };
+        if ($elsewhere !== null) {
+            throw $elsewhere;
+        }
     }
 }

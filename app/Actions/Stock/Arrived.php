@@ -57,6 +57,18 @@ final readonly class Arrived
         ]));
     }
 
+    /**
+     * What a supplier made of parts of ours: all of it is taken.
+     *
+     * @return list<self>
+     *
+     * @throws Refused
+     */
+    public static function made(Arrival $arrival): array
+    {
+        return [self::of($arrival, isMade: true)];
+    }
+
     private static function split(self $one, PurchaseLine $purchase): OverDelivery
     {
         $supplier = $purchase->order->supplier;
@@ -99,7 +111,7 @@ final readonly class Arrived
     }
 
     /** @throws Refused */
-    private static function of(Arrival $arrival): self
+    private static function of(Arrival $arrival, bool $isMade = false): self
     {
         $item = Item::query()->with('unit', 'units.unit')->findOrFail($arrival->itemId);
         $purchase = $arrival->purchaseId === null
@@ -107,6 +119,9 @@ final readonly class Arrived
             : PurchaseLine::query()->with('order.supplier', 'costOrder')->findOrFail($arrival->purchaseId);
         if ($purchase?->isWork() === true) {
             throw PurchaseRefused::isWork($purchase->number);
+        }
+        if ($purchase !== null && ! $isMade && $purchase->parts()->exists()) {
+            throw PurchaseRefused::isMadeOfOurs($purchase->number);
         }
         if ($purchase !== null && $purchase->item_id !== $item->id) {
             throw PurchaseRefused::otherItem($purchase->number);

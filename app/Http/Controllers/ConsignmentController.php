@@ -24,7 +24,13 @@ class ConsignmentController extends Controller
 
     public function store(SendOutRequest $request, SendOut $send): RedirectResponse
     {
-        $booking = $send->handle($request->supplier(), $request->rows(), $request->note(), $request->signed());
+        $booking = $send->handle(
+            $request->supplier(),
+            $request->rows(),
+            $request->note(),
+            $request->signed(),
+            $request->parts(),
+        );
         $sent = Consignment::query()->where('booking_id', $booking->id)->firstOrFail();
 
         return $this->done(redirect()->route('consignments.show', $sent->id), $booking);

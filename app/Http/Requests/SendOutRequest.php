@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Outside\TypedPartOut;
 use App\Actions\Outside\TypedSendOut;
 
 /** What is to go to a supplier: pieces of each step, all that stands here or what was ticked. */
@@ -19,6 +20,10 @@ class SendOutRequest extends DeedRequest
             'steps.*.here' => ['nullable', ...Rules::amountOrZero()],
             'steps.*.goes' => ['nullable', 'boolean'],
             'steps.*.through' => ['nullable', 'boolean'],
+            'parts' => ['nullable', 'array', 'max:100'],
+            'parts.*' => ['array:quantity,balance'],
+            'parts.*.quantity' => ['nullable', ...Rules::amountOrZero()],
+            'parts.*.balance' => ['nullable', ...Rules::id()],
         ];
     }
 
@@ -30,6 +35,20 @@ class SendOutRequest extends DeedRequest
     public function note(): string
     {
         return (string) $this->validated('note');
+    }
+
+    /** @return list<TypedPartOut> stock that goes along: of what a quantity was typed */
+    public function parts(): array
+    {
+        $parts = [];
+        foreach ($this->validated('parts') ?? [] as $part => $row) {
+            $quantity = (string) ($row['quantity'] ?? '');
+            if (! in_array($quantity, ['', '0'], true)) {
+                $parts[] = new TypedPartOut((int) $part, $quantity, (int) ($row['balance'] ?? 0));
+            }
+        }
+
+        return $parts;
     }
 
     /** @return list<TypedSendOut> */

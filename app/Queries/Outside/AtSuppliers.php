@@ -30,9 +30,14 @@ final readonly class AtSuppliers
     /**
      * @param  Cut<PiecesThere>  $all  what is due first stands first
      * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
+     * @param  Collection<int, PartAlong>  $parts  of ours there, of which something is made that is bought
      */
-    private function __construct(public Cut $all, public string $by, private array $work)
-    {
+    private function __construct(
+        public Cut $all,
+        public string $by,
+        private array $work,
+        public Collection $parts,
+    ) {
     }
 
     /** @param  string  $by  a key of BY */
@@ -40,7 +45,10 @@ final readonly class AtSuppliers
     {
         $all = self::read(self::steps());
 
-        return new self($all, $by, WorkOrdered::of($all->rows->map(fn (PiecesThere $row): int => $row->stepId)));
+        $work = WorkOrdered::of($all->rows->map(fn (PiecesThere $row): int => $row->stepId));
+        $parts = PartAlong::all()->filter(fn (PartAlong $part): bool => $part->there->isPositive());
+
+        return new self($all, $by, $work, $parts->values());
     }
 
     /** @return list<WorkOrdered> on what the work of a step is ordered */
@@ -101,6 +109,12 @@ final readonly class AtSuppliers
     public function cents(): int
     {
         return $this->all->rows->sum(fn (PiecesThere $row): int => $row->cents);
+    }
+
+    /** Cents of parts there: stock of ours at those places. */
+    public function centsOfParts(): int
+    {
+        return $this->parts->sum(fn (PartAlong $part): int => $part->cents);
     }
 
     /** @return Cut<PiecesThere> */

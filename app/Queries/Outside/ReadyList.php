@@ -21,9 +21,16 @@ final readonly class ReadyList
      * @param  Cut<ReadyPieces>  $all
      * @param  Collection<int, Collection<int, ReadyPieces>>  $bySupplier  those who can take something first
      * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
+     * @param  Collection<int, Collection<int, PartAlong>>  $parts  that go along for what is bought, by supplier
+     * @param  array<int, array<int|string, string>>  $lying  from where they can be taken, by item
      */
-    private function __construct(public Cut $all, public Collection $bySupplier, private array $work)
-    {
+    private function __construct(
+        public Cut $all,
+        public Collection $bySupplier,
+        private array $work,
+        private Collection $parts,
+        public array $lying,
+    ) {
     }
 
     public static function all(): self
@@ -34,12 +41,35 @@ final readonly class ReadyList
             ->orderByRaw('p.start_at IS NULL, p.start_at')
             ->orderBy('s.id');
         $all = Cut::read($steps, self::SHOWN, ReadyPieces::from(...));
+        $parts = PartAlong::all()->filter(fn (PartAlong $part): bool => $part->toGo()->isPositive());
 
         return new self(
             $all,
             $all->rows->groupBy(fn (ReadyPieces $row): int => $row->supplierId),
             WorkOrdered::of($all->rows->map(fn (ReadyPieces $row): int => $row->id)),
+            $parts->groupBy(fn (PartAlong $part): int => $part->supplierId),
+            $parts->isEmpty() ? [] : PartAlong::lying($parts),
         );
+    }
+
+    /** @return Collection<int, PartAlong> that have to go along to a supplier */
+    public function partsFor(int $supplier): Collection
+    {
+        return $this->parts->get($supplier) ?? collect();
+    }
+
+    /** @return Collection<int, string> suppliers who can take something, by id */
+    public function suppliers(): Collection
+    {
+        $names = [];
+        foreach ($this->all->rows as $row) {
+            $names[$row->supplierId] = $row->supplier;
+        }
+        foreach ($this->parts as $supplier => $parts) {
+            $names[$supplier] ??= $parts->first()->supplier ?? '';
+        }
+
+        return collect($names);
     }
 
     /** @return list<WorkOrdered> on what the work of a step is ordered */

@@ -29,6 +29,7 @@ final readonly class DeliverySheet
             ->with('item.unit', 'typedUnit')
             ->where('is_open', true)
             ->whereNull('order_step_id')
+            ->whereDoesntHave('parts')
             ->whereHas('order', fn ($order) => $order
                 ->where('supplier_id', $supplier->id)
                 ->whereIn('state', PurchaseState::COMING))

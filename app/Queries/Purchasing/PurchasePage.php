@@ -7,6 +7,7 @@ use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Supplier;
 use App\Queries\Bookings\BookedRow;
+use App\Queries\Outside\PartAlong;
 use App\Queries\Questions\OpenQuestion;
 use App\Queries\Questions\QuestionList;
 use App\Reading\Named;
@@ -40,6 +41,7 @@ final readonly class PurchasePage
      * @param  array<int|string, string>  $others  suppliers it could go to
      * @param  Collection<int, OpenQuestion>  $questions  what is open about it
      * @param  Collection<int, BookedRow>  $bookings
+     * @param  Collection<int, PartAlong>  $parts  of ours that go along for its lines
      * @param  array<int, array<int|string, string>>  $lying  balances of what came, by item: 'Main stores, lot H-1: 12'
      */
     private function __construct(
@@ -54,6 +56,7 @@ final readonly class PurchasePage
         public Collection $questions,
         public Collection $bookings,
         public array $lying,
+        public Collection $parts,
         public int $lumps, // cents of set-ups for work, and of what is missing to minimums
     ) {
     }
@@ -77,6 +80,7 @@ final readonly class PurchasePage
             QuestionList::ofPurchase($id),
             Row::all(self::bookings($id), BookedRow::from(...)),
             self::lying($lines),
+            PartAlong::onPurchase($id),
             WorkCharges::lumps($ordered),
         );
     }
@@ -114,6 +118,19 @@ final readonly class PurchasePage
         $least = Cents::of(BigDecimal::one(), $this->order->supplier->minimum_order);
 
         return $this->order->state->isDraft() ? max(0, $least - $this->total()) : 0;
+    }
+
+    /** @return array<int|string, string> lines of goods that are open, for which parts can go along */
+    public function goods(): array
+    {
+        $lines = [];
+        foreach ($this->lines as $line) {
+            if (! $line->isWork && $this->isOpen($line)) {
+                $lines[$line->id] = "{$line->number} {$line->item}";
+            }
+        }
+
+        return $lines;
     }
 
     /** @return Collection<int, PurchaseLineRow> that the supplier answered otherwise, and nobody has settled */

@@ -6,6 +6,7 @@ use App\Models\Question;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use KeepPace\Core\Outside\PartLeft;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Purchasing\OverAnswer;
 
@@ -73,6 +74,18 @@ final readonly class OpenQuestion
     public function isOfRejects(): bool
     {
         return $this->kind === Question::REJECTS;
+    }
+
+    /** A part of ours is left at a supplier. */
+    public function isOfLeft(): bool
+    {
+        return $this->kind === Question::LEFT;
+    }
+
+    /** @return list<PartLeft> */
+    public function leftAnswers(): array
+    {
+        return PartLeft::cases();
     }
 
     /** @return list<OverAnswer> */

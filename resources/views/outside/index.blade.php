@@ -16,12 +16,15 @@
         </nav>
         <a href="{{ route('send-outs.index') }}">Send out</a>
     </div>
-    @if ($page->all->rows->isEmpty())
+    @if ($page->all->rows->isEmpty() && $page->parts->isEmpty())
         <div class="none">Nothing is outside.</div>
     @endif
     @foreach ($page->groups() as $name => $rows)
         <h2>{{ $name }}</h2>
         @include('outside.there')
     @endforeach
+    @if ($page->parts->isNotEmpty())
+        @include('outside.parts')
+    @endif
     <x-reasons for="scrap" />
 </x-layout>

@@ -4,8 +4,11 @@
         <span class="say">{{ $ready->says() }} {{ $ready->all->says() }}</span>
         <a class="ms-auto outside" href="{{ route('at-suppliers.index') }}">At suppliers</a>
     </div>
-    @foreach ($ready->bySupplier as $supplier => $rows)
-        @include('outside.ready')
+    @foreach ($ready->suppliers() as $supplier => $name)
+        @include('outside.ready', [
+            'rows' => $ready->bySupplier[$supplier] ?? collect(),
+            'parts' => $ready->partsFor($supplier),
+        ])
     @endforeach
     <h2>Sent</h2>
     @if ($sent->isEmpty())

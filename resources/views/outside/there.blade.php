@@ -1,56 +1,58 @@
 {{-- Pieces with suppliers; what came back is booked in its row. --}}
-<table class="list there">
-    <thead>
-        <tr>
-            <th>Order</th>
-            <th>Item</th>
-            <th>Step</th>
-            @if ($page->by !== 'supplier')
-                <th>At</th>
-            @endif
-            <th>With</th>
-            <th>Work on</th>
-            <th class="n">There</th>
-            <th class="n">Days out</th>
-            <th>Back</th>
-            @can('see-money')
-                <th class="n">€ in the order</th>
-            @endcan
-            @can('outside')
-                <th>Came back</th>
-            @endcan
-        </tr>
-    </thead>
-    <tbody>
-        @foreach ($rows as $row)
+<div class="wide">
+    <table class="list there">
+        <thead>
             <tr>
-                <td class="tight">
-                    <a class="num" href="{{ route('orders.show', $row->orderId) }}">{{ $row->order }}</a>
-                </td>
-                <td class="cut">{{ $row->item }}</td>
-                <td class="cut">{{ $row->step() }}</td>
+                <th>Order</th>
+                <th>Item</th>
+                <th>Step</th>
                 @if ($page->by !== 'supplier')
-                    <td class="cut outside">{{ $row->supplier }}</td>
+                    <th>At</th>
                 @endif
-                <td class="tight">
-                    @foreach ($row->handfuls as $handful)
-                        <a class="num" href="{{ route('consignments.show', $handful->consignmentId) }}">
-                            {{ $handful->consignment }}</a>
-                    @endforeach
-                </td>
-                <td><x-work :of="$page->workOf($row)" /></td>
-                <td class="n">{{ $print->amount($row->there) }} {{ $row->unit }}</td>
-                <td class="n">{{ $row->daysOut($print->today()) }}</td>
-                <td><x-back :handfuls="$row->handfuls" :unit="$row->unit" /></td>
+                <th>With</th>
+                <th>Work on</th>
+                <th class="n">There</th>
+                <th class="n">Days out</th>
+                <th>Back</th>
                 @can('see-money')
-                    <td class="n">{{ $print->money($row->cents) }}</td>
+                    <th class="n">€ in the order</th>
                 @endcan
                 @can('outside')
-                    <td>
-                        <x-back-forms :row="$row" />
-                    </td>
+                    <th>Came back</th>
                 @endcan
             </tr>
-        @endforeach
-    </tbody>
-</table>
+        </thead>
+        <tbody>
+            @foreach ($rows as $row)
+                <tr>
+                    <td class="tight">
+                        <a class="num" href="{{ route('orders.show', $row->orderId) }}">{{ $row->order }}</a>
+                    </td>
+                    <td class="cut">{{ $row->item }}</td>
+                    <td class="cut">{{ $row->step() }}</td>
+                    @if ($page->by !== 'supplier')
+                        <td class="cut outside">{{ $row->supplier }}</td>
+                    @endif
+                    <td class="tight">
+                        @foreach ($row->handfuls as $handful)
+                            <a class="num" href="{{ route('consignments.show', $handful->consignmentId) }}">
+                                {{ $handful->consignment }}</a>
+                        @endforeach
+                    </td>
+                    <td><x-work :of="$page->workOf($row)" /></td>
+                    <td class="n">{{ $print->amount($row->there) }} {{ $row->unit }}</td>
+                    <td class="n">{{ $row->daysOut($print->today()) }}</td>
+                    <td><x-back :handfuls="$row->handfuls" :unit="$row->unit" /></td>
+                    @can('see-money')
+                        <td class="n">{{ $print->money($row->cents) }}</td>
+                    @endcan
+                    @can('outside')
+                        <td>
+                            <x-back-forms :row="$row" />
+                        </td>
+                    @endcan
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+</div>

@@ -39,6 +39,7 @@
     @else
         @include('purchases.sent')
     @endif
+    @include('purchases.parts')
     @if ($page->mails->isNotEmpty())
         <h2>Mail</h2>
         <table class="list">

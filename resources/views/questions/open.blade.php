@@ -25,6 +25,8 @@
                     @endif
                     @if ($question->isOfRejects())
                         <a class="btn btn-act btn-small" href="{{ $question->address() }}">Say whose it was</a>
+                    @elseif ($question->isOfLeft())
+                        <x-left :question="$question" />
                     @elseif ($question->isOfOver())
                         <x-over :question="$question" />
                     @elsecan('issue')

@@ -24,12 +24,12 @@ it('says for each state what may be done', function (OrderState $state, array $m
     ],
     'released' => [
         OrderState::Released,
-        ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'Start', 'Count', 'Issue', 'Receive', 'BookAgain'],
+        ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'SendOut', 'Start', 'Count', 'Issue', 'Receive', 'BookAgain'],
         ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'BookAgain'],
     ],
     'running' => [
         OrderState::Running,
-        ['Change', 'Split', 'Rank', 'Reserve', 'Start', 'Count', 'Issue', 'Receive', 'BookAgain'],
+        ['Change', 'Split', 'Rank', 'Reserve', 'SendOut', 'Start', 'Count', 'Issue', 'Receive', 'BookAgain'],
         ['Change', 'Split', 'Rank', 'Reserve', 'BookAgain'],
     ],
     'built' => [OrderState::Built, ['Close', 'BookAgain'], ['Close', 'BookAgain']],

@@ -5,6 +5,8 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieLine;
 use App\Actions\Files\HangFile;
 use App\Actions\Files\TypedFile;
+use App\Actions\Outside\ComesMade;
+use App\Actions\Outside\TypedMade;
 use App\Actions\Partners\RetirePartner;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\RetireItem;
@@ -32,6 +34,7 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\PartnerKind;
 use App\Models\PurchaseOrder;
+use App\Models\Question;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Planner\PlanRound;
@@ -952,6 +955,62 @@ function deed(object $test, string $name): array
                 'says' => 'is done in the shop',
             ];
         })(),
+        'send a part along' => (function () use ($shop): array {
+            $line = $shop->purchase('P-61', 'GATE-40', '10', '2026-12-09');
+            $shop->goodsIn('BOLT-8', '30', '2');
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'post',
+                'uri' => "/purchases/{$line->purchase_order_id}/parts",
+                'no' => Role::Operator,
+                'data' => ['version' => $line->order->version, 'line' => $line->id, 'item' => 'BOLT-8', 'each' => '2'],
+                'bad' => ['item' => 'GATE-40'],
+                'field' => 'item',
+                'says' => 'cannot go along',
+            ];
+        })(),
+        'book in what is made of parts of ours' => (function () use ($shop): array {
+            $line = $shop->purchase('P-61', 'GATE-40', '10', '2026-12-09');
+            $shop->goodsIn('BOLT-8', '30', '2');
+            $part = $shop->goesAlong($line, 'BOLT-8');
+            $shop->partOut($part, '10');
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/purchase-lines/{$line->id}/made",
+                'no' => Role::Operator,
+                'data' => [
+                    'good' => '4',
+                    'spoiled' => '1',
+                    'place_id' => $shop->place('STORES')->id,
+                    'parts' => [$part->id => ['used' => '', 'back' => '']],
+                ],
+                'bad' => ['good' => '5'],
+                'field' => "parts.{$part->id}.used",
+                'says' => 'are there by the books',
+            ];
+        })(),
+        'say what becomes of what is left' => (function () use ($shop): array {
+            $line = $shop->purchase('P-61', 'GATE-40', '10', '2026-12-09');
+            $shop->goodsIn('BOLT-8', '30', '2');
+            $part = $shop->goesAlong($line, 'BOLT-8');
+            $shop->partOut($part, '25');
+            $typed = new TypedMade('10', '0', $shop->place('STORES')->id);
+            app(ComesMade::class)->handle($line->id, $typed, $shop->sign(Role::Storekeeper));
+
+            return [
+                'role' => Role::Buyer,
+                'method' => 'put',
+                'uri' => '/questions/'.Question::query()->where('kind', Question::LEFT)->sole()->id.'/left',
+                'no' => Role::Storekeeper,
+                'data' => ['left' => 'back'],
+                'bad' => ['left' => 'eaten'],
+                'field' => 'left',
+                'says' => '',
+            ];
+        })(),
         'settle a claim' => (function () use ($shop, $toOutside): array {
             $shop->back($toOutside(), '2', '2', '1', whose: Whose::Theirs);
 
@@ -1811,6 +1870,9 @@ const DEEDS = [
     'send out',
     'order work',
     'settle a claim',
+    'send a part along',
+    'book in what is made of parts of ours',
+    'say what becomes of what is left',
     'come back from a supplier',
     'receive',
     'receive and ship',
@@ -1962,6 +2024,7 @@ function books(): array
             'consignment_lines',
             'consignment_entries',
             'claims',
+            'purchase_line_parts',
             'people',
             'calendars',
             'item_units',

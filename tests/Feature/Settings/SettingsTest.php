@@ -84,6 +84,7 @@ it('numbers as it is told from then on, and gives no number twice', function () 
     $typed = [
         'prefix_order' => '', 'next_order' => '9001', 'prefix_customer_order' => 'K-', 'next_customer_order' => '1',
         'prefix_purchase' => 'P-', 'next_purchase' => '99001', 'prefix_serial' => 'MX-', 'next_serial' => '99001',
+        'prefix_consignment' => 'OUT-', 'next_consignment' => '300',
     ];
     setUp($this, $typed, '/numberings')->assertSessionHasNoErrors();
     $order = $this->shop->order('TRAY-40', '1');
@@ -100,7 +101,8 @@ it('numbers as it is told from then on, and gives no number twice', function () 
 it('offers its reasons where one is asked for', function () {
     setUp($this, ['scrap' => "burr\n\n wrong radius \nburr", 'change' => 'customer <asked>'], '/reasons')
         ->assertSessionHasNoErrors();
-    $this->get('/station')->assertSeeInOrder(['id="reasons-scrap"', 'value="burr"', 'value="wrong radius"'], false);
+    $this->get('/at-suppliers')
+        ->assertSeeInOrder(['id="reasons-scrap"', 'value="burr"', 'value="wrong radius"'], false);
     $order = $this->shop->order('TRAY-40', '1');
     $this->get("/orders/{$order->id}")->assertSee('value="customer &lt;asked&gt;"', false)
         ->assertSee('list="reasons-change"', false);

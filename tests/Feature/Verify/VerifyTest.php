@@ -35,6 +35,9 @@ beforeEach(function () {
     foreach ($drum->steps()->get()->takeWhile(fn ($step): bool => ! $step->isOutside()) as $step) {
         $this->shop->report($step, '3', '3');
     }
+    $this->shop->goodsIn('BOLT-8', '30', '2');
+    $made = $this->shop->purchase('P-61', 'GATE-40', '9', '2026-12-09');
+    $this->shop->partOut($this->shop->goesAlong($made, 'BOLT-8'), '9');
     $outside = $drum->steps()->whereNotNull('supplier_id')->firstOrFail();
     $this->shop->orderWork($outside);
     $this->shop->sendAll($outside);
@@ -216,17 +219,21 @@ function corruptions(): array
         ],
         [
             'pieces with a supplier are to do at the step they went from',
-            'UPDATE consignment_lines SET sent = sent + 9 LIMIT 1',
+            'UPDATE consignment_lines SET sent = sent + 9 WHERE order_step_id IS NOT NULL LIMIT 1',
         ],
         [
             'pieces with a supplier are to do at the step they went from',
-            'UPDATE consignments SET supplier_id = (SELECT MAX(id) FROM suppliers) LIMIT 1',
+            'UPDATE consignments SET supplier_id = (SELECT MAX(id) FROM suppliers) ORDER BY id DESC LIMIT 1',
         ],
         [
             'what is counted at a step outside came back from there',
-            'UPDATE consignment_lines SET spoiled = spoiled + 1 LIMIT 1',
+            'UPDATE consignment_lines SET spoiled = spoiled + 1 WHERE order_step_id IS NOT NULL LIMIT 1',
         ],
         ['a consignment line is the sum of its entries', 'UPDATE consignment_lines SET unpaid = 0 LIMIT 1'],
+        [
+            'parts that went along lie at the place of the supplier',
+            'UPDATE consignment_lines SET sent = sent + 5 WHERE part_id IS NOT NULL',
+        ],
         ['a claim stands on pieces whose work is not paid', "UPDATE claims SET state = 'taken_back'"],
         ['a claim stands on pieces whose work is not paid', 'UPDATE claims SET granted_cents = 1'],
         [

@@ -1,0 +1,181 @@
+<?php
+
+namespace App\Queries\Outside;
+
+use App\Reading\Named;
+use App\Reading\Row;
+use App\Wording\Figures;
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\PlaceKind;
+
+/** A part of ours of which a supplier makes what is bought on a line: what is there, and what still has to go. */
+final readonly class PartAlong
+{
+    /** Cents of all stock of the part, and how much that is. */
+    private const WORTH = '(SELECT COALESCE(SUM(s.value), 0) FROM stock_values s WHERE s.item_id = p.item_id)';
+
+    private const LIE = '(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
+        WHERE b.item_id = p.item_id AND b.owner_id = 0)';
+
+    /**
+     * @param  BigDecimal  $open  of what is bought, to come
+     * @param  BigDecimal  $there  of the part with the supplier
+     * @param  int  $cents  of it: part of the item's stock
+     */
+    private function __construct(
+        public int $id,
+        public int $lineId,
+        public string $line,
+        public int $purchaseId,
+        public int $supplierId,
+        public string $supplier,
+        public int $itemId,
+        public string $item,
+        public string $itemNumber,
+        public string $unit,
+        public string $made,
+        public string $madeUnit,
+        public BigDecimal $open,
+        private BigRational $ratio,
+        private int $decimals,
+        public BigDecimal $there,
+        public int $cents,
+    ) {
+    }
+
+    /** @return Collection<int, self> of lines that are open, or of which something is left at the supplier */
+    public static function all(): Collection
+    {
+        return Row::all(self::query()->whereRaw('(l.is_open OR a.there > 0)'), self::from(...));
+    }
+
+    /** @return Collection<int, self> of one line */
+    public static function of(int $line): Collection
+    {
+        return Row::all(self::query()->where('l.id', $line), self::from(...));
+    }
+
+    /** @return Collection<int, self> of the lines of a purchase order */
+    public static function onPurchase(int $order): Collection
+    {
+        return Row::all(self::query()->where('o.id', $order), self::from(...));
+    }
+
+    /**
+     * From where they can be taken: 'Main stores, H-1: 12', by balance.
+     *
+     * @param  Collection<int, self>  $parts
+     * @return array<int, array<int|string, string>> by item
+     */
+    public static function lying(Collection $parts): array
+    {
+        $balances = DB::table('balances AS b')
+            ->join('places AS p', 'p.id', 'b.place_id')
+            ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
+            ->whereIn('b.item_id', $parts->map(fn (self $part): int => $part->itemId)->unique())
+            ->where('p.kind', PlaceKind::Store->value)
+            ->where('b.owner_id', 0)
+            ->where('b.condition', Condition::Free->value)
+            ->where('b.quantity', '>', 0)
+            ->orderBy('b.id')
+            ->limit(500)
+            ->select(['b.id', 'b.item_id', 'b.quantity', 'p.name', 'l.code']);
+        $lying = [];
+        foreach (Row::all($balances, fn (Row $row): Row => $row) as $row) {
+            $lying[$row->int('item_id')][$row->int('id')] = $row->text('name')
+                .($row->textOrNull('code') === null ? '' : ", {$row->text('code')}")
+                .': '.Figures::amount($row->text('quantity'));
+        }
+
+        return $lying;
+    }
+
+    /** Of it for one: "0.42". */
+    public function each(): BigDecimal
+    {
+        return $this->ratio->toScale(6, RoundingMode::HALF_UP);
+    }
+
+    /** Still has to go, for what is to come. */
+    public function toGo(): BigDecimal
+    {
+        $needed = $this->ratio->multipliedBy($this->open)->toScale($this->decimals, RoundingMode::UP);
+
+        return BigDecimal::max(0, $needed->minus($this->there));
+    }
+
+    /** One of its fields among those of a form. */
+    public function field(string $name): string
+    {
+        return "parts[{$this->id}][{$name}]";
+    }
+
+    /** Its name among the errors. */
+    public function key(string $name): string
+    {
+        return "parts.{$this->id}.{$name}";
+    }
+
+    /** A form of its line among the others of a page. */
+    public function form(string $deed): string
+    {
+        return "{$deed}-{$this->lineId}";
+    }
+
+    private static function query(): Builder
+    {
+        $away = DB::table('consignment_lines')->whereNotNull('part_id')->groupBy('part_id')->select('part_id');
+
+        return DB::table('purchase_line_parts AS p')
+            ->join('purchase_lines AS l', 'l.id', 'p.purchase_line_id')
+            ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
+            ->join('suppliers AS v', 'v.id', 'o.supplier_id')
+            ->join('items AS i', 'i.id', 'p.item_id')
+            ->join('units AS u', 'u.id', 'i.unit_id')
+            ->join('items AS m', 'm.id', 'l.item_id')
+            ->join('units AS w', 'w.id', 'm.unit_id')
+            ->leftJoinSub($away->selectRaw('SUM(there) AS there'), 'a', 'a.part_id', 'p.id')
+            ->orderBy('v.name')
+            ->orderBy('l.id')
+            ->orderBy('p.position')
+            ->select(['p.id', 'p.purchase_line_id', 'l.number', 'l.purchase_order_id', 'o.supplier_id'])
+            ->addSelect(['v.name AS supplier', 'p.item_id', 'i.name AS item', 'i.number AS item_number'])
+            ->addSelect(['u.code AS unit', 'u.decimals', 'm.name AS made', 'w.code AS made_unit', 'a.there'])
+            ->addSelect(['p.ratio_p', 'p.ratio_q'])
+            ->selectRaw('GREATEST(0, l.quantity - l.received_quantity - l.cancelled_quantity) AS open')
+            ->selectRaw(self::WORTH.' AS worth, '.self::LIE.' AS lie');
+    }
+
+    private static function from(Row $row): self
+    {
+        $there = $row->decimalOrZero('there');
+        $lie = $row->decimal('lie');
+
+        return new self(
+            $row->int('id'),
+            $row->int('purchase_line_id'),
+            $row->text('number'),
+            $row->int('purchase_order_id'),
+            $row->int('supplier_id'),
+            $row->text('supplier'),
+            $row->int('item_id'),
+            $row->text('item'),
+            $row->text('item_number'),
+            $row->text('unit'),
+            $row->text('made'),
+            $row->text('made_unit'),
+            $row->decimal('open'),
+            BigRational::of("{$row->text('ratio_p')}/{$row->text('ratio_q')}"),
+            $row->int('decimals'),
+            $there,
+            $lie->isPositive() ? Cents::part($row->decimal('worth')->toInt(), $there, $lie) : 0,
+        );
+    }
+}

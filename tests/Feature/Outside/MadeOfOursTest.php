@@ -1,0 +1,139 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Outside\ComesMade;
+use App\Actions\Outside\SendOut;
+use App\Actions\Outside\SettleLeft;
+use App\Actions\Outside\TypedMade;
+use App\Actions\Outside\TypedPartOut;
+use App\Actions\Purchasing\GoAlong;
+use App\Models\Balance;
+use App\Models\Booking;
+use App\Models\Place;
+use App\Models\PurchasePart;
+use App\Models\Question;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\PartLeft;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/* A supplier makes what is bought of parts of ours (trade.md W4, its example). */
+
+beforeEach(function () {
+    expect($this->shop->import([
+        'items.csv' => "number,name,kind,unit\nWIRE-A,Wire,bought,m\nHOOK-B,Hook,bought,pc\n",
+    ]))->toBe([]);
+    $this->shop->goodsIn('WIRE-A', '50', '6');
+    $this->line = $this->shop->purchase('P-90', 'HOOK-B', '100', '2026-12-03');
+    $this->line->update(['price' => '2.5']);
+    $this->supplier = $this->line->order->supplier;
+    app(GoAlong::class)->handle(
+        $this->line->id,
+        $this->line->order->version,
+        $this->shop->item('WIRE-A')->id,
+        '0.42',
+        $this->shop->sign(Role::Buyer),
+    );
+    $this->part = PurchasePart::query()->sole();
+    $this->send = fn (string $metres): Booking => app(SendOut::class)->handle(
+        $this->supplier->id,
+        [],
+        '',
+        $this->shop->sign(Role::Storekeeper),
+        [new TypedPartOut($this->part->id, $metres, Balance::query()
+            ->where('item_id', $this->part->item_id)
+            ->whereHas('place', fn ($place) => $place->where('kind', 'store'))
+            ->firstOrFail()->id)],
+    );
+    $this->comes = fn (string $good, string $spoiled = '0', string $used = '', string $back = ''): Booking => app(
+        ComesMade::class,
+    )->handle(
+        $this->line->id,
+        new TypedMade($good, $spoiled, $this->shop->place('STORES')->id, '', [
+            $this->part->id => ['used' => $used, 'back' => $back],
+        ]),
+        $this->shop->sign(Role::Storekeeper),
+    );
+    $this->value = fn (string $item): int => $this->shop->stock($item)['value'];
+    $this->there = fn (): string => Amount::plain($this->part->there());
+});
+
+it('uses the part up by the ratio or as reported, and asks what is left', function () {
+    ($this->send)('50');
+    $place = Place::query()->where('supplier_id', $this->supplier->id)->sole();
+    expect(($this->there)())->toBe('50')
+        ->and($this->shop->stock('WIRE-A'))->toBe(['quantity' => '50', 'value' => 30000])
+        ->and(Amount::plain((string) Balance::query()->where('place_id', $place->id)->sole()->quantity))->toBe('50');
+    // 60 good and 2 spoiled: 26.04 m; 25.20 m in the good ones = 151.20, and 150.00 for making them
+    $first = ($this->comes)('60', '2');
+    expect(($this->value)('HOOK-B'))->toBe(30120)
+        ->and(($this->value)('WIRE-A'))->toBe(30000 - 15120 - 504)
+        ->and(($this->there)())->toBe('23.96')
+        ->and((int) DB::table('moves AS m')->join('places AS p', 'p.id', 'm.to_place_id')
+            ->where('p.kind', 'scrap')->sum('m.value'))->toBe(504)
+        ->and($this->shop->differences())->toBe([]);
+    // 38 good, 17.50 m used as he says, 5.90 m come back
+    $this->line->refresh()->update(['cancelled_quantity' => '2']);
+    ($this->comes)('38', '0', '17.50', '5.90');
+    expect(($this->value)('HOOK-B'))->toBe(30120 + 20000)
+        ->and(($this->there)())->toBe('0.56')
+        ->and(($this->value)('WIRE-A'))->toBe(3540 + 336)
+        ->and($this->shop->differences())->toBe([]);
+    $question = Question::query()->where('kind', Question::LEFT)->sole();
+    expect($question->says)->toStartWith('0.56 m WIRE-A Wire are left at');
+    $this->actingAs($this->shop->as(Role::Buyer))->get('/questions')->assertSee('are left at')->assertSee('Is lost');
+    $lost = app(SettleLeft::class)->handle($question->id, PartLeft::Lost, $this->shop->sign(Role::Buyer));
+    expect(($this->there)())->toBe('0')
+        ->and(($this->value)('WIRE-A'))->toBe(3540)
+        ->and($this->shop->differences())->toBe([]);
+    // all of it can be taken back, newest first
+    $this->shop->reverse($lost);
+    expect(($this->there)())->toBe('0.56')->and($question->refresh()->answered_at)->toBeNull();
+    expect($this->shop->differences())->toBe([])->and($first->says)->toContain('26.04 m WIRE-A Wire used');
+});
+
+it('does with what is left what is said of it', function (PartLeft $answer, string $there, int $wire, int $hooks) {
+    ($this->send)('50');
+    ($this->comes)('100', '0', '49');
+    $question = Question::query()->where('kind', Question::LEFT)->sole();
+    app(SettleLeft::class)->handle($question->id, $answer, $this->shop->sign(Role::Buyer));
+    expect(($this->there)())->toBe($there)
+        ->and(($this->value)('WIRE-A'))->toBe($wire)
+        ->and(($this->value)('HOOK-B'))->toBe($hooks)
+        ->and($this->shop->differences())->toBe([])
+        ->and(fn () => app(SettleLeft::class)->handle($question->id, $answer, $this->shop->sign(Role::Buyer)))
+        ->toThrow(Refused::class);
+})->with([
+    'it stays' => [PartLeft::Stays, '1', 600, 54400],
+    'it comes back' => [PartLeft::Back, '0', 600, 54400],
+    'it was used' => [PartLeft::Used, '0', 0, 55000],
+    'it is lost' => [PartLeft::Lost, '0', 0, 54400],
+]);
+
+it('refuses with figures what cannot be', function () {
+    expect(fn () => ($this->comes)('10'))->toThrow(Refused::class, '4.2 m WIRE-A Wire would be used')
+        ->and(fn () => ($this->send)('51'))->toThrow(Refused::class);
+    $sent = ($this->send)('20');
+    expect(fn () => ($this->comes)('60'))
+        ->toThrow(Refused::class, '25.2 m WIRE-A Wire would be used or come back, 20 m')
+        ->and(fn () => ($this->comes)('10', '0', '4.2', '16'))->toThrow(Refused::class, '20.2 m')
+        ->and(fn () => ($this->comes)('0'))->toThrow(Refused::class)
+        ->and(fn () => $this->shop->comes($this->line->refresh()->load('item'), '10'))
+        ->toThrow(Refused::class, 'made of parts of ours');
+    $some = ($this->comes)('10');
+    expect(fn () => $this->shop->reverse($sent))->toThrow(Refused::class, 'has been used since');
+    $this->shop->reverse($some);
+    $this->shop->reverse($sent);
+    expect(($this->there)())->toBe('0')
+        ->and($this->shop->stock('WIRE-A'))->toBe(['quantity' => '50', 'value' => 30000])
+        ->and($this->shop->differences())->toBe([]);
+});
+
+/* trade.md W29: 23.96 m of A at the supplier are 143.76 of stock, beside pieces of orders, counted once. */
+it('is stock at that place, beside the pieces of orders', function () {
+    ($this->send)('23.96');
+    $page = $this->actingAs($this->shop->as(Role::Storekeeper))->get('/at-suppliers')->assertOk();
+    $page->assertSee('WIRE-A')->assertSee('143.76')->assertSee('23.96');
+    // nobody can be given what lies there
+    expect(fn () => ($this->send)('26.05'))->toThrow(Refused::class);
+});
