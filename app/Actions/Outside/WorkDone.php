@@ -53,7 +53,7 @@ final readonly class WorkDone
             [$paid, $unpaid] = [$paid->minus($ofPaid), $unpaid->minus($ofUnpaid)];
             $this->onLine($order, $step, $line, $ofPaid, $ofUnpaid);
         }
-        $this->ledger->costs->add($order, CostKind::Outside, self::byStep($order, $step) - $before, $step);
+        $this->cost($order, $step, self::byStep($order, $step) - $before);
     }
 
     /** It turned out that the work on pieces is to be paid: they were spoiled by our own fault. */
@@ -67,7 +67,7 @@ final readonly class WorkDone
             $of->isZero() ?: $this->ledger->owed->unpaid($line, $of->negated());
             $this->charge($order, $step, $line->refresh(), BigDecimal::zero());
         }
-        $this->ledger->costs->add($order, CostKind::Outside, self::byStep($order, $step) - $before, $step);
+        $this->cost($order, $step, self::byStep($order, $step) - $before);
     }
 
     private function onLine(
@@ -93,8 +93,16 @@ final readonly class WorkDone
     {
         $cents = self::upTo($line) - Owed::workBooked($line);
         $this->ledger->owed->work($line, $pieces, $cents);
-        $this->ledger->costs->add($order, CostKind::Outside, $cents, $step);
+        $this->cost($order, $step, $cents);
         $this->ledger->touch($this->held->purchaseOrder($line->purchase_order_id));
+    }
+
+    /** Into the order; once that is settled it is variance. */
+    private function cost(Order $order, OrderStep $step, int $cents): void
+    {
+        $order->state->takesCost()
+            ? $this->ledger->costs->add($order, CostKind::Outside, $cents, $step)
+            : $this->ledger->moves->variance($order->load('item.unit')->item, $cents);
     }
 
     /** Cents of a line up to now, with its share of what all that is gathered with it costs beside the pieces. */

@@ -39,7 +39,13 @@
                                 {{ $handful->consignment }}</a>
                         @endforeach
                     </td>
-                    <td><x-work :of="$page->workOf($row)" /></td>
+                    <td class="tight">
+                        @if ($page->workOf($row) === [])
+                            <span class="soon">not ordered</span>
+                        @else
+                            <x-work :of="$page->workOf($row)" />
+                        @endif
+                    </td>
                     <td class="n">{{ $print->amount($row->there) }} {{ $row->unit }}</td>
                     <td class="n">{{ $row->daysOut($print->today()) }}</td>
                     <td><x-back :handfuls="$row->handfuls" :unit="$row->unit" /></td>

@@ -247,3 +247,39 @@ it('says at closing what of its work is not billed', function () {
     expect($closed->says)->toStartWith("Its work on {$work->number}/1, 4.00 €, is not billed yet.")
         ->and($this->shop->differences())->toBe([]);
 });
+
+it('books what is settled after the order is closed as variance', function (ClaimAnswer $answer, int $cents) {
+    $step = drumsToWork($this, '3', ['price' => '2']);
+    $unit = $this->shop->item('DRUM-9')->unit_id;
+    app(BuyByWords::class)->handle(
+        $step->order_id,
+        new WordsToBuy('Blanks', (int) $step->supplier_id, '3', $unit, '5', '2026-12-01'),
+        $this->shop->sign(Role::Buyer),
+    );
+    $blanks = PurchaseLine::query()->where('words', 'Blanks')->sole();
+    app(App\Actions\Purchasing\SendPurchase::class)->handle(
+        $blanks->purchase_order_id,
+        PurchaseOrder::query()->findOrFail($blanks->purchase_order_id)->version,
+        new App\Actions\Purchasing\TypedSending(null),
+        $this->shop->sign(Role::Buyer),
+    );
+    $this->shop->comes($blanks->refresh()->load('item'), '3', price: '5');
+    $this->shop->orderWork($step);
+    $this->shop->sendAll($step);
+    $whose = $answer === ClaimAnswer::Ours ? Whose::Open : Whose::Theirs;
+    comesBack($this, $step, new TypedBack('2', '2', '1', reason: 'bent', whose: $whose));
+    $order = Order::query()->findOrFail($step->order_id);
+    foreach ($order->steps()->where('number', '>', $step->number)->get() as $next) {
+        $todo = (string) $next->refresh()->pieces()->toDo();
+        $isLast = ! $order->steps()->where('number', '>', $next->number)->exists();
+        $this->shop->report($next, $todo, $isLast ? '0' : $todo, over: ['minutes' => 0]);
+    }
+    $this->shop->receive($order->refresh(), '2', place: 'STORES');
+    $this->shop->close($order->refresh());
+    $before = outsideCents($step);
+    app(SettleClaim::class)->handle(Claim::query()->sole()->id, $answer, $cents, $this->shop->sign(Role::Buyer));
+    expect(outsideCents($step))->toBe($before)->and($this->shop->differences())->toBe([]);
+})->with([
+    'ours after all' => [ClaimAnswer::Ours, 0],
+    'credited' => [ClaimAnswer::Granted, 300],
+]);
