@@ -4,6 +4,7 @@ namespace App\Papers;
 
 use App\Queries\Outside\ConsignmentPage;
 use App\Queries\Outside\SentLine;
+use App\Queries\Outside\SentPart;
 use App\Wording\Figures;
 use App\Wording\When;
 
@@ -26,6 +27,12 @@ final class PackingList
             $sheet->barcode($line->code(), 22, $y + 6, 50);
             $sheet->endRow($y + 13.4, $y + 14, 190);
         }
+        foreach ($page->parts->filter(fn (SentPart $part): bool => $part->amounts->sent->isPositive()) as $part) {
+            ! $sheet->isFull(265) ?: self::page($sheet, $page);
+            $y = $sheet->row(self::part($part));
+            $sheet->barcode($part->lot === '' ? $part->itemNumber : $part->lot, 22, $y + 6, 50);
+            $sheet->endRow($y + 13.4, $y + 14, 190);
+        }
         $page->consignment->note === '' ?: $sheet->note($page->consignment->note);
 
         return $sheet->output();
@@ -43,6 +50,21 @@ final class PackingList
             Figures::amount((string) $line->pieces->sent),
             $line->unit,
             When::day($line->given),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function part(SentPart $part): array
+    {
+        return [
+            (string) $part->position,
+            $part->line,
+            $part->itemNumber,
+            $part->item,
+            $part->lot,
+            Figures::amount((string) $part->amounts->sent),
+            $part->unit,
+            '',
         ];
     }
 

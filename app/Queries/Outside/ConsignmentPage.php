@@ -8,22 +8,24 @@ use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\Deliveries;
-use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\Sent;
 
 /** A consignment with its lines and what was booked on it; its paper and labels are made of the same. */
 final readonly class ConsignmentPage
 {
     /**
-     * @param  Collection<int, SentLine>  $lines
+     * @param  Collection<int, SentLine>  $lines  pieces of steps
+     * @param  Collection<int, SentPart>  $parts  of ours that went along
      * @param  Collection<int, BookedRow>  $bookings  newest first
      * @param  list<string>  $days  likely ones on which something is back
      */
     private function __construct(
         public Consignment $consignment,
         public Collection $lines,
+        public Collection $parts,
         public Collection $bookings,
         public array $days,
         public string $from, // who sends it, with the address
@@ -43,26 +45,30 @@ final readonly class ConsignmentPage
         return new self(
             $consignment,
             Row::all(self::lines($id), fn (Row $row): SentLine => SentLine::from($row, $deliveries)),
+            SentPart::of($id),
             Row::all($bookings->limit(BookedRow::PAGE), BookedRow::from(...)),
             $deliveries->likely(),
             trim(Settings::text(Setting::ShopName)."\n".Settings::text(Setting::ShopAddress)),
         );
     }
 
-    /** "30 of 42 pieces are back.", "All of it is there.", "All of it is back." */
+    /** "All of it is there.", "Part of it is back or used.", "All of it is back." */
     public function says(): string
     {
-        $sent = $there = BigDecimal::zero();
-        foreach ($this->lines as $line) {
-            $sent = $sent->plus($line->pieces->sent);
-            $there = $there->plus($line->there());
+        $sent = $there = $gone = false;
+        foreach ([...$this->lines->pluck('pieces'), ...$this->parts->pluck('amounts')] as $of) {
+            if ($of instanceof Sent) {
+                $sent = $sent || $of->sent->isPositive();
+                $there = $there || $of->there()->isPositive();
+                $gone = $gone || $of->gone()->isPositive();
+            }
         }
 
         return match (true) {
-            $sent->isZero() => 'It was taken back: nothing of it went.',
-            $there->isZero() => 'All of it is back.',
-            $there->isEqualTo($sent) => 'All of it is there.',
-            default => 'Part of it is back.',
+            ! $sent => 'It was taken back: nothing of it went.',
+            ! $there => $this->parts->isEmpty() ? 'All of it is back.' : 'Nothing of it is there any more.',
+            ! $gone => 'All of it is there.',
+            default => $this->parts->isEmpty() ? 'Part of it is back.' : 'Part of it is back or used.',
         };
     }
 

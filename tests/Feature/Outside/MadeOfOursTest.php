@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\PartLeft;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use Tests\Support\PdfText;
 
 /* A supplier makes what is bought of parts of ours (trade.md W4, its example). */
 
@@ -134,6 +135,13 @@ it('is stock at that place, beside the pieces of orders', function () {
     ($this->send)('23.96');
     $page = $this->actingAs($this->shop->as(Role::Storekeeper))->get('/at-suppliers')->assertOk();
     $page->assertSee('WIRE-A')->assertSee('143.76')->assertSee('23.96');
+    $sent = App\Models\Consignment::query()->sole()->id;
+    $this->get("/consignments/{$sent}")->assertSee('All of it is there.')->assertSee('Went along')->assertSee('P-90');
+    expect(PdfText::of((string) $this->get("/consignments/{$sent}/paper.pdf")->assertOk()->getContent()))
+        ->toContain('WIRE-A');
+    $this->get("/purchases/{$this->line->purchase_order_id}")->assertSee('Goes along')->assertSee('0.42');
+    $this->get('/send-out')->assertSee('Still to go')->assertSee('18.04');
+    $this->get("/purchase-lines/{$this->line->id}/made")->assertSee('Good, of 100');
     // nobody can be given what lies there
     expect(fn () => ($this->send)('26.05'))->toThrow(Refused::class);
 });

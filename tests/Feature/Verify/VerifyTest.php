@@ -229,7 +229,10 @@ function corruptions(): array
             'what is counted at a step outside came back from there',
             'UPDATE consignment_lines SET spoiled = spoiled + 1 WHERE order_step_id IS NOT NULL LIMIT 1',
         ],
-        ['a consignment line is the sum of its entries', 'UPDATE consignment_lines SET unpaid = 0 WHERE unpaid > 0 LIMIT 1'],
+        [
+            'a consignment line is the sum of its entries',
+            'UPDATE consignment_lines SET unpaid = 0 WHERE unpaid > 0 LIMIT 1',
+        ],
         [
             'parts that went along lie at the place of the supplier',
             'UPDATE consignment_lines SET sent = sent + 5 WHERE part_id IS NOT NULL',
