@@ -100,7 +100,7 @@ final readonly class AtSuppliers
         $suppliers = $rows->pluck('supplierId')->unique()->count();
 
         return $rows->isEmpty()
-            ? 'Nothing of ours is with a supplier.'
+            ? 'No pieces of orders are with a supplier.'
             : Figures::count($rows->count(), 'step').($rows->count() === 1 ? ' has' : ' have').' pieces at '
                 .Figures::count($suppliers, 'supplier').', '.($late === 0 ? 'none' : $late).' overdue.';
     }

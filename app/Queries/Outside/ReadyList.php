@@ -102,10 +102,14 @@ final readonly class ReadyList
         $here = $this->all->rows->filter(fn (ReadyPieces $row): bool => $row->isHere());
         $suppliers = $here->pluck('supplierId')->unique()->count();
 
-        return $here->isEmpty()
-            ? 'Nothing that stands here has to go to a supplier.'
+        $parts = $this->parts->flatten(1)->count();
+        $along = $parts === 0 ? '' : ' '.ucfirst(Figures::count($parts, 'part').' of ours still '
+            .($parts === 1 ? 'has' : 'have').' to go along.');
+
+        return ($here->isEmpty()
+            ? 'No pieces that stand here have to go to a supplier.'
             : Figures::count($here->count(), 'step').' of orders '.($here->count() === 1 ? 'has' : 'have')
-                .' pieces to go to '.Figures::count($suppliers, 'supplier').'.';
+                .' pieces to go to '.Figures::count($suppliers, 'supplier').'.').$along;
     }
 
     private static function steps(): Builder

@@ -3,9 +3,9 @@
         <h1>At suppliers</h1>
         <span class="say">
             {{ $page->says() }} {{ $page->all->says() }}
-            @can('see-money')
+            @if ($page->all->rows->isNotEmpty() && $print->seesMoney())
                 They are worth {{ $print->money($page->cents()) }} €, part of what is in orders.
-            @endcan
+            @endif
         </span>
         <span class="ms-auto"></span>
         <nav class="pick" aria-label="Put together by">

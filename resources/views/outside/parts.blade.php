@@ -1,8 +1,8 @@
 {{-- Parts of ours at suppliers: stock there, of which something is made that is bought. --}}
 <h2>
-    Parts of ours
+    Parts of ours, stock
     @can('see-money')
-        <span class="say">stock there, worth {{ $print->money($page->centsOfParts()) }} €</span>
+        there: {{ $print->money($page->centsOfParts()) }} €
     @endcan
 </h2>
 <div class="wide">

@@ -3,10 +3,10 @@
     <input type="hidden" name="supplier" value="{{ $supplier }}">
     <div class="head">
         <h2><a class="outside" href="{{ route('suppliers.show', $supplier) }}">{{ $name }}</a></h2>
-        @can('outside')
+        @if ($rows->isNotEmpty() && Gate::allows('outside'))
             <x-field bare name="scan" data-tick label="Scan an order" placeholder="scan an order" size="14"
                 maxlength="40" />
-        @endcan
+        @endif
     </div>
     @if ($rows->isNotEmpty())
         <div class="wide">
@@ -78,7 +78,9 @@
             @if ($rows->first()?->isHere())
                 <button class="btn btn-act" name="do" value="all">Send all that is here</button>
             @endif
-            <button class="btn btn-quiet" name="do" value="ticked">Send what is ticked</button>
+            <button class="btn btn-quiet" name="do" value="ticked">
+                {{ $rows->isEmpty() ? 'Send what is typed' : 'Send what is ticked' }}
+            </button>
         </div>
     @endcan
 </x-form>

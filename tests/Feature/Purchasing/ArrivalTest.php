@@ -317,3 +317,9 @@ it('says to the board what is away, and takes the day from it', function () {
         ->assertJsonPath('booking', fn ($id): bool => is_int($id));
     expect(CarbonImmutable::parse($handful->refresh()->back_at, 'UTC')->toDateString())->toBe('2026-12-01');
 });
+
+it('tells the board where the day of what is away is sent', function () {
+    $to = (string) parse_url(route('arrivals.consignment', 7), PHP_URL_PATH);
+    $this->actingAs($this->shop->as(Role::Supervisor))->get('/board')
+        ->assertSee('data-back="'.str_replace('/7/arrival', '', $to).'"', false);
+});
