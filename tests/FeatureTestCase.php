@@ -66,6 +66,16 @@ abstract class FeatureTestCase extends TestCase
         });
     }
 
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        // An application is a ring of few objects, so PHP is in no hurry to look for it; with a search of the schedule
+        // in it, it weighs 100 MB and more, and a process that runs some 1,400 tests goes over its limit.
+        if (memory_get_usage() > 256 * 1024 * 1024) {
+            gc_collect_cycles();
+        }
+    }
+
     /**
      * @param  \Illuminate\Http\Response  $response
      * @param  \Illuminate\Http\Request  $request
