@@ -65,12 +65,8 @@ final class Consigned implements Book
      */
     public function partGone(PurchasePart $part, CameBack $gone, string $field): array
     {
-        $lines = ConsignmentLine::query()->where('part_id', $part->id)->where('there', '>', 0)->orderBy('id')->get()
-            ->keyBy('id');
-        $there = [];
-        foreach ($lines as $line) {
-            $there[$line->id] = $line->pieces()->there();
-        }
+        $lines = self::linesThere('part_id', $part->id);
+        $there = self::there($lines);
         $all = BigDecimal::sum(BigDecimal::zero(), ...array_values($there));
         if ($gone->all()->isGreaterThan($all)) {
             $unit = $part->item->unit->code;
@@ -99,16 +95,8 @@ final class Consigned implements Book
      */
     public function came(OrderStep $step, CameBack $came): void
     {
-        $lines = ConsignmentLine::query()
-            ->where('order_step_id', $step->id)
-            ->where('there', '>', 0)
-            ->orderBy('id')
-            ->get()
-            ->keyBy('id');
-        $there = [];
-        foreach ($lines as $line) {
-            $there[$line->id] = $line->pieces()->there();
-        }
+        $lines = self::linesThere('order_step_id', $step->id);
+        $there = self::there($lines);
         $here = $step->pieces()->toDo()->minus(BigDecimal::sum(BigDecimal::zero(), ...array_values($there)));
         foreach ($came->dealtOver($there, $step->label(), $here) as $id => $of) {
             $this->enter($lines[$id] ?? throw new \LogicException('Dealt to nobody.'), $of);
@@ -187,6 +175,30 @@ final class Consigned implements Book
         if ($there->isGreaterThan($toDo)) {
             throw OutsideRefused::withTheSupplier($there, $step->label());
         }
+    }
+
+    /**
+     * @param  string  $of  the column that says whose pieces they are
+     * @return Collection<int, ConsignmentLine> with the supplier, by id, oldest first
+     */
+    private static function linesThere(string $of, int $id): Collection
+    {
+        return ConsignmentLine::query()
+            ->where($of, $id)
+            ->where('there', '>', 0)
+            ->orderBy('id')
+            ->get()
+            ->toBase()
+            ->keyBy('id');
+    }
+
+    /**
+     * @param  Collection<int, ConsignmentLine>  $lines
+     * @return array<int, BigDecimal> pieces by line
+     */
+    private static function there(Collection $lines): array
+    {
+        return $lines->map(fn (ConsignmentLine $line): BigDecimal => $line->pieces()->there())->all();
     }
 
     /** @param  array<string, int|string>  $of  whose pieces they are, or which part; and the day they are due */
