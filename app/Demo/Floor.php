@@ -5,24 +5,17 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Demand\ShipLines;
 use App\Actions\Orders\ReceiveOrder;
-use App\Actions\Outside\ComesBack;
-use App\Actions\Outside\SendOut;
-use App\Actions\Outside\TypedBack;
-use App\Actions\Outside\TypedSendOut;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\UseLine;
-use App\Models\ConsignmentLine;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Models\Place;
 use App\Models\PurchaseLine;
-use App\Queries\Outside\ReadyList;
-use App\Queries\Outside\ReadyPieces;
 use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Ties;
@@ -30,7 +23,6 @@ use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -51,8 +43,7 @@ final class Floor
     public function __construct(private readonly GoodsIn $goodsIn, private readonly IssueComponents $issueComponents,
         private readonly StartStep $start,
         private readonly ReportStep $report,
-        private readonly ComesBack $back,
-        private readonly SendOut $send,
+        private readonly OutsideWork $outside,
         private readonly ReceiveOrder $receive,
         private readonly ShipLines $shipLines,
     ) {
@@ -63,6 +54,7 @@ final class Floor
         $this->staff = $staff;
         $this->dice = $dice;
         $this->tries = $tries;
+        $this->outside->begin($staff, $dice, $tries);
     }
 
     /** Purchases come in on their day, some a few days late; the last days' castings have not come. */
@@ -188,7 +180,7 @@ final class Floor
                 continue;
             }
             $outside = $step->isOutside();
-            $back = $outside && $this->isDueBack($step, $left);
+            $back = $outside && $this->outside->isDueBack($step, $left);
             if ($outside ? $back : $row['end_at'] <= $now) {
                 $this->tries->of(fn () => $this->count($step, $left));
             } elseif (! $outside && $row['start_at'] <= $now && $step->started_at === null) {
@@ -198,40 +190,8 @@ final class Floor
                 ));
             }
         }
-        $this->sendOut($left);
+        $this->outside->sendOut($left);
         $this->receiveAll($left);
-    }
-
-    /** Somebody drives there: the supplier's pieces are back when they said, in the last days a little later. */
-    private function isDueBack(OrderStep $step, int $left): bool
-    {
-        $there = ConsignmentLine::query()
-            ->where('order_step_id', $step->id)
-            ->where('there', '>', 0)
-            ->oldest('id')
-            ->first();
-
-        return $there !== null && $there->back_at->addDays($left < 10 ? 2 : 0)->isPast();
-    }
-
-    /** The storekeeper sends what waits to each supplier; of the last days some still waits. */
-    private function sendOut(int $left): void
-    {
-        $waiting = ReadyList::all()->all->rows->filter(fn (ReadyPieces $row): bool => $row->isHere());
-        foreach ($waiting->groupBy(fn (ReadyPieces $row): int => $row->supplierId) as $supplier => $rows) {
-            if ($left < 4 && $this->dice->chance(70)) {
-                continue;
-            }
-            $typed = $rows->map(
-                fn (ReadyPieces $row): TypedSendOut => new TypedSendOut($row->id, Amount::plain($row->here)),
-            );
-            $this->tries->of(fn () => $this->send->handle(
-                (int) $supplier,
-                array_values($typed->all()),
-                '',
-                $this->staff->signs(Role::Storekeeper),
-            ));
-        }
     }
 
     /**
@@ -300,7 +260,7 @@ final class Floor
         $reason = $scrap->isZero() ? '' : $this->dice->pick(['burnt through', 'undersize', 'scratched', 'weld pore']);
         $passOn = $last ? '0' : Amount::plain($good);
         if ($step->isOutside()) {
-            $this->cameBack($step, Amount::plain($good), $passOn, Amount::plain($scrap), $reason);
+            $this->outside->cameBack($step, Amount::plain($good), $passOn, Amount::plain($scrap), $reason);
 
             return;
         }
@@ -315,18 +275,6 @@ final class Floor
             ],
             $this->staff->signs(Role::Operator),
         );
-    }
-
-    private function cameBack(OrderStep $step, string $good, string $passOn, string $spoiled, string $reason): void
-    {
-        $typed = new TypedBack($good, $passOn, $spoiled, reason: $reason, whose: self::whose($step));
-        $this->back->handle($step->id, $typed, $this->staff->signs(Role::Storekeeper));
-    }
-
-    /** Whose fault it is that something is spoiled outside: by the step, so that the story is the same each time. */
-    private static function whose(OrderStep $step): Whose
-    {
-        return [Whose::Theirs, Whose::Ours, Whose::Open][$step->id % 3];
     }
 
     private function partsAreThere(OrderStep $step): bool
