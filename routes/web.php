@@ -279,6 +279,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/order-steps/work', [C\WorkController::class, 'store'])
         ->middleware('may:purchase')
         ->name('work.store');
+    Route::put('/order-steps/{step}/supplier', [C\StepSupplierController::class, 'update'])
+        ->middleware('may:purchase')
+        ->name('step-suppliers.update');
     Route::get('/purchase-lines/{line}/made', [C\MadeController::class, 'edit'])->name('made.edit');
     Route::post('/purchase-lines/{line}/made', [C\MadeController::class, 'store'])
         ->middleware('may:outside')

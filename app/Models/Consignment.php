@@ -15,7 +15,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $booking_id that sent it
  * @property \Carbon\CarbonImmutable $sent_at
  * @property string $note on its paper
+ * @property int|null $from_supplier_id at whom it is collected; null = it goes from here
  * @property-read Supplier $supplier
+ * @property-read Supplier|null $from
  * @property-read \Illuminate\Database\Eloquent\Collection<int, ConsignmentLine> $lines
  */
 class Consignment extends Model
@@ -34,6 +36,12 @@ class Consignment extends Model
     public function supplier(): BelongsTo
     {
         return $this->belongsTo(Supplier::class);
+    }
+
+    /** @return BelongsTo<Supplier, $this> */
+    public function from(): BelongsTo
+    {
+        return $this->belongsTo(Supplier::class, 'from_supplier_id');
     }
 
     /** @return HasMany<ConsignmentLine, $this> */

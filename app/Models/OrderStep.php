@@ -141,6 +141,16 @@ class OrderStep extends Model
             ->first();
     }
 
+    /** The step behind it; null = it is the last. */
+    public function after(): ?self
+    {
+        return self::query()
+            ->where('order_id', $this->order_id)
+            ->where('number', '>', $this->number)
+            ->orderBy('number')
+            ->first();
+    }
+
     public function label(): string
     {
         return "step {$this->number} {$this->name}";

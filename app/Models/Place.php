@@ -51,6 +51,15 @@ class Place extends Model
         return self::query()->where('kind', PlaceKind::Store->value)->orderBy('id');
     }
 
+    /** Where an item is booked in and out at once that never lies here: where it usually lies, else the first. */
+    public static function passedThrough(int $item): self
+    {
+        $usual = Balance::query()->where('item_id', $item)->select('place_id');
+
+        return self::stores()->whereNull('retired_at')->whereIn('id', $usual)->first()
+            ?? self::stores()->whereNull('retired_at')->firstOrFail();
+    }
+
     /** @return Collection<int, string> names of those things can be put at, by id */
     public static function offered(): Collection
     {

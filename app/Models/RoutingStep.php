@@ -2,7 +2,10 @@
 
 namespace App\Models;
 
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
+use KeepPace\Core\Routing\RunBasis;
+use KeepPace\Core\Routing\StepTime;
 
 /**
  * One step of a routing.
@@ -25,6 +28,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $price
  * @property int $setup_cents the supplier charges once
  * @property int $minimum_cents the supplier charges for the pieces at least
+ * @property int|null $service_item_id item that stands for the work of its supplier
  * @property string $instructions
  */
 class RoutingStep extends Model
@@ -34,4 +38,15 @@ class RoutingStep extends Model
     protected $table = 'routing_steps';
 
     protected $guarded = [];
+
+    public function time(): StepTime
+    {
+        return new StepTime(
+            BigDecimal::of($this->setup_minutes),
+            RunBasis::from($this->run_basis),
+            BigDecimal::of($this->run_rate),
+            BigDecimal::of($this->batch),
+            $this->machine_minutes === null ? null : BigDecimal::of($this->machine_minutes),
+        );
+    }
 }

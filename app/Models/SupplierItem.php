@@ -6,6 +6,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Costing\PriceBreaks;
+use KeepPace\Core\Costing\ServiceTerms;
 
 /**
  * On what terms a supplier sells an item.
@@ -17,6 +18,8 @@ use KeepPace\Core\Costing\PriceBreaks;
  * @property string $minimum_quantity stock units; 0 = any
  * @property int $lead_time_days 0 = as the item says
  * @property int|null $over_percent so much more than ordered is taken; null = as the supplier's own says
+ * @property int $setup_cents of a service: charged once for an order
+ * @property int $minimum_cents of a service: charged for the pieces of an order at least
  * @property-read Supplier $supplier
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SupplierPrice> $prices
  */
@@ -59,5 +62,13 @@ class SupplierItem extends Model
         return PriceBreaks::of(
             $this->prices->map(fn (SupplierPrice $one): array => [$one->from_quantity, $one->price])->all(),
         );
+    }
+
+    /** As terms of a service; null where no price is agreed. */
+    public function service(): ?ServiceTerms
+    {
+        $breaks = $this->breaks();
+
+        return $breaks === null ? null : new ServiceTerms($breaks, $this->setup_cents, $this->minimum_cents);
     }
 }

@@ -14,7 +14,6 @@ use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\Making;
 use KeepPace\Core\Costing\PlannedValue;
 use KeepPace\Core\Costing\RollUp;
-use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Costing\StepCost;
 use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Routing\RunBasis;
@@ -48,7 +47,11 @@ final readonly class RolledUp
             $of->items,
             fn (MadeItem $item): bool => $item->kind->isMadeHere() || $item->kind === ItemKind::Phantom,
         );
-        $steps = self::steps(array_column($made, 'id'), $routing);
+        $lots = [];
+        foreach ($made as $item) {
+            $lots[$item->id] = $item->lot();
+        }
+        $steps = self::steps($lots, $routing);
         $making = [];
         foreach ($made as $number => $item) {
             $lines = array_map(fn (MadeLine $line) => $line->toCore(), $of->lines[$number] ?? []);
@@ -62,39 +65,36 @@ final readonly class RolledUp
     }
 
     /**
-     * @param  list<int>  $items
+     * @param  array<int, BigDecimal>  $items  usual lots, by item
      * @return array<int, list<StepCost>> by item
      */
     private static function steps(array $items, ?Routing $routing): array
     {
-        $routings = MadeOf::inForce(RevisionKind::Routing, $items, $routing);
+        $routings = MadeOf::inForce(RevisionKind::Routing, array_keys($items), $routing);
+        $rows = Row::all(self::stepsOf(array_keys($routings)), fn (Row $row): Row => $row);
+        $services = Services::of($rows->map(fn (Row $row): ?int => $row->intOrNull('service_item_id'))->all());
         $steps = [];
-        $each = function (Row $row) use (&$steps, $routings): StepCost {
-            $step = $row->intOrNull('supplier_id') !== null
-                ? StepCost::outside(self::charge($row))
-                : StepCost::here(
-                    new StepTime(
-                        $row->decimal('setup_minutes'),
-                        RunBasis::from($row->text('run_basis')),
-                        $row->decimal('run_rate'),
-                        $row->decimal('batch'),
-                        $row->decimalOrNull('machine_minutes'),
-                    ),
-                    $row->int('crew'),
-                    CentreRates::of($row),
-                );
-
-            return $steps[$routings[$row->int('routing_id')]][] = $step;
-        };
-        Row::all(self::stepsOf(array_keys($routings)), $each);
+        foreach ($rows as $row) {
+            $item = $routings[$row->int('routing_id')];
+            $steps[$item][] = $row->intOrNull('supplier_id') === null
+                ? self::here($row)
+                : StepCost::outside($services->charge($row, $items[$item]));
+        }
 
         return $steps;
     }
 
-    /** What the supplier of a step charges, as it stands in its row. */
-    public static function charge(Row $row): ServiceCharge
+    private static function here(Row $row): StepCost
     {
-        return new ServiceCharge($row->text('price'), $row->int('setup_cents'), $row->int('minimum_cents'));
+        $time = new StepTime(
+            $row->decimal('setup_minutes'),
+            RunBasis::from($row->text('run_basis')),
+            $row->decimal('run_rate'),
+            $row->decimal('batch'),
+            $row->decimalOrNull('machine_minutes'),
+        );
+
+        return StepCost::here($time, $row->int('crew'), CentreRates::of($row));
     }
 
     /** @param  list<int>  $routings */
@@ -106,7 +106,8 @@ final readonly class RolledUp
             ->orderBy('s.routing_id')
             ->orderBy('s.number')
             ->select(['s.routing_id', 's.supplier_id', 's.price', 's.setup_minutes', 's.run_basis', 's.run_rate'])
-            ->addSelect(['s.batch', 's.crew', 's.machine_minutes', 's.setup_cents', 's.minimum_cents']);
+            ->addSelect(['s.batch', 's.crew', 's.machine_minutes', 's.setup_cents', 's.minimum_cents'])
+            ->addSelect('s.service_item_id');
 
         return CentreRates::select($steps);
     }

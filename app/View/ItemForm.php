@@ -255,6 +255,11 @@ final readonly class ItemForm
         return array_values(array_filter($all->all(), is_string(...)));
     }
 
+    private static function euros(int $cents): string
+    {
+        return $cents === 0 ? '' : number_format($cents / 100, 2, '.', '');
+    }
+
     /** @param  array<SupplierItem>  $sources */
     private static function sourcesOf(array $sources): DraftForm
     {
@@ -266,9 +271,11 @@ final readonly class ItemForm
             'lead_time_days' => $some((string) $one->lead_time_days),
             'over_percent' => (string) $one->over_percent,
             'prices' => (string) $one->breaks()?->written(),
+            'setup_charge' => self::euros($one->setup_cents),
+            'least_charge' => self::euros($one->minimum_cents),
         ], $sources);
         $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => '']
-            + ['over_percent' => ''];
+            + ['over_percent' => '', 'setup_charge' => '', 'least_charge' => ''];
         $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
         $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
 

@@ -34,6 +34,7 @@ final class RoutingForm
         'wait' => '',
         'move' => '',
         'lead_time_days' => '',
+        'service' => '',
         'price' => '',
         'setup_charge' => '',
         'minimum' => '',
@@ -56,6 +57,8 @@ final class RoutingForm
         'move' => 'Move, minutes',
     ];
 
+    private const WHEN = 'Its work is ordered: release, pieces, confirmed (empty: by hand)';
+
     private const HELP = [
         'Step' => 'Steps are done in the order of their numbers; tens leave room between.',
         'At' => 'The work centre that does it, or the supplier it goes to.',
@@ -74,11 +77,13 @@ final class RoutingForm
         'Machine, min each' => 'How long it is held for a piece, where that is not the run: then the run is what '
             .'people work at it, and nobody is bound to it while it runs.',
         'Tools' => 'What has to be fetched; stands at the station and on the list for the work centre.',
+        'Service, its item number' => 'An item of kind outside service: then price, set-up, minimum and days are as '
+            .'agreed with the supplier on the page of that item, where they are.',
         'Set-up charge of the supplier, €' => 'Once for an order, whatever its pieces.',
         'Minimum of the supplier, €' => 'The pieces of an order cost no less than this.',
         'Days at the supplier' => 'From the day it goes to the day it is back.',
-        'Its work is ordered: release, pieces (empty: by hand)' => 'Release: put on the draft to the supplier when the '
-            .'order is released. Pieces: when the first of them reach the step.',
+        self::WHEN => 'Release: put on the draft to the supplier when the order is released. Pieces: when the first of '
+            .'them reach the step. Confirmed: when the supplier of the step before has confirmed his work.',
         'What to look out for' => 'Stands at the station beside the job.',
     ];
 
@@ -95,10 +100,11 @@ final class RoutingForm
         'qualification' => 'Who is qualified for',
         'tools' => 'Tools',
         'lead_time_days' => 'Days at the supplier',
+        'service' => 'Service, its item number',
         'price' => 'Price of the supplier, € each',
         'setup_charge' => 'Set-up charge of the supplier, €',
         'minimum' => 'Minimum of the supplier, €',
-        'work_ordered' => 'Its work is ordered: release, pieces (empty: by hand)',
+        'work_ordered' => self::WHEN,
         'instructions' => 'What to look out for',
     ];
 
@@ -151,6 +157,7 @@ final class RoutingForm
         $price = Amount::plain($step->charge->price);
 
         return [
+            'service' => $step->service,
             'price' => $price === '0' ? '' : $price,
             'setup_charge' => self::euros($step->charge->setup),
             'minimum' => self::euros($step->charge->minimum),

@@ -47,6 +47,46 @@ final class OutsideRefused extends Refused
         return self::because("The work of {$what} is ordered already, all of it.");
     }
 
+    public static function noPrice(string $supplier, string $service, string $step): self
+    {
+        return self::because("{$supplier} has no price for {$service}. Type what it costs on the page of the service, "
+            ."or have another supplier do {$step}.");
+    }
+
+    public static function alreadyThere(string $supplier, string $step): self
+    {
+        return self::because("{$supplier} does {$step} already. Choose another supplier.", 'supplier_id');
+    }
+
+    public static function haveThemBack(BigDecimal $there, string $step, string $supplier): self
+    {
+        return self::because(
+            Amount::plain($there)." of {$step} are with {$supplier}. Have them back as they are first, or split off "
+                .'what is to go elsewhere.',
+            'supplier_id',
+        );
+    }
+
+    public static function noneGoesOn(): self
+    {
+        return self::because('Type how many are good: only these go straight on.', 'good');
+    }
+
+    public static function notLast(string $step, string $next): self
+    {
+        return self::because("After {$step} comes {$next}: from here nothing goes to the customer.", 'onward');
+    }
+
+    public static function nobodyNext(string $step): self
+    {
+        return self::because("{$step} is the last: have them back, or send them straight to the customer.", 'onward');
+    }
+
+    public static function nextIsHere(string $next): self
+    {
+        return self::because("{$next} is done here: have them back.", 'onward');
+    }
+
     public static function nothingCame(): self
     {
         return self::because('Say how many came back: good, spoiled there, lost, or as they went.', 'good');

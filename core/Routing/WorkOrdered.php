@@ -12,4 +12,7 @@ enum WorkOrdered: string
 
     /** When the first pieces reach the step. */
     case WithPieces = 'pieces';
+
+    /** When the supplier of the step before has confirmed his work: one of a chain is ordered after the other. */
+    case AfterBefore = 'confirmed';
 }

@@ -40,15 +40,21 @@ final class ReceiveAndShip
      */
     public function handle(int $orderId, string $quantity, int $placeId, string $codes, Signed $signed): Booking
     {
-        return $this->bookings->once(
-            BookingKind::Ship,
-            $signed,
+        $parts = $this->parts($orderId, $quantity, $placeId, $codes);
+
+        return $this->bookings->once(BookingKind::Ship, $signed, ...$parts);
+    }
+
+    /** @return list<Part> */
+    public function parts(int $orderId, string $quantity, int $placeId, string $codes): array
+    {
+        return [
             $this->receive->part($orderId, $quantity, $placeId, $codes),
             new Part(
                 fn (): Needs => $this->needs($orderId),
                 fn (Ledger $ledger, Held $held) => $this->on($ledger, $held, $held->order($orderId), trim($codes)),
             ),
-        );
+        ];
     }
 
     private function needs(int $orderId): Needs

@@ -98,6 +98,8 @@ final class ItemFiles
                 Column::whole('lead_time_days', '0', most: '999'),
                 Column::prices('prices'),
                 Column::wholeOrNone('over_percent', '100'),
+                Column::money('setup_charge', 2, '999999'),
+                Column::money('least_charge', 2, '999999'),
             ],
         );
     }

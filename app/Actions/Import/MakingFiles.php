@@ -2,6 +2,7 @@
 
 namespace App\Actions\Import;
 
+use KeepPace\Core\Routing\WorkOrdered;
 use KeepPace\Core\Structure\IssueBy;
 
 /** How items are made and what of. docs/formats.md says the same for people. */
@@ -56,9 +57,10 @@ final class MakingFiles
             Column::text('qualification', 40, ''),
             Column::text('tools', 200, ''),
             Column::decimal('machine_minutes', '', '0', most: '99999'),
-            Column::decimal('setup_charge', '0', '0', 2, '999999'),
-            Column::decimal('minimum', '0', '0', 2, '999999'),
-            Column::choice('work_ordered', ['hand', 'release', 'pieces'], 'hand'),
+            Column::money('setup_charge', 2, '999999'),
+            Column::money('minimum', 2, '999999'),
+            Column::choice('work_ordered', array_column(WorkOrdered::cases(), 'value'), WorkOrdered::ByHand->value),
+            Column::refers('service', 'items', 'number', 'service_item_id', ''),
         ];
     }
 

@@ -147,6 +147,7 @@ final class RevisionWriter
             'ways' => (string) $row['alternatives'],
             'setup_cents' => Cents::of(BigDecimal::one(), (string) $row['setup_charge']),
             'minimum_cents' => Cents::of(BigDecimal::one(), (string) $row['minimum']),
+            'service_item_id' => $this->ids->of(['items', 'number'], $row['service']),
         ];
     }
 

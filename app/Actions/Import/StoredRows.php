@@ -143,7 +143,8 @@ final class StoredRows
             ->select(['i.number AS item', 'v.number AS supplier', 't.number', 't.minimum_quantity AS minimum'])
             ->addSelect('t.lead_time_days')
             ->selectSub($prices, 'prices')
-            ->addSelect('t.over_percent');
+            ->addSelect('t.over_percent')
+            ->selectRaw('t.setup_cents / 100 AS setup_charge, t.minimum_cents / 100 AS least_charge');
     }
 
     private static function substitutes(): Builder
@@ -189,7 +190,8 @@ final class StoredRows
             ->orderBy('l.number')
             ->select(['l.*', 'i.number AS item', 'r.revision', 'r.status', 'r.effective_from', 'l.number AS step'])
             ->leftJoin('families AS f', 'f.id', 'l.family_id')
-            ->addSelect(['w.code AS work_centre', 'v.number AS supplier', 'f.code AS family'])
+            ->leftJoin('items AS e', 'e.id', 'l.service_item_id')
+            ->addSelect(['w.code AS work_centre', 'v.number AS supplier', 'f.code AS family', 'e.number AS service'])
             ->selectRaw('IF(l.may_be_interrupted, 0, 1) AS unbroken, l.transfer_quantity AS transfer')
             ->selectRaw('l.setup_cents / 100 AS setup_charge, l.minimum_cents / 100 AS minimum')
             ->selectSub(

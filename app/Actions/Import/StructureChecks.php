@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\OtherWays;
+use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\Line;
 use KeepPace\Core\Structure\Structures;
 
@@ -107,7 +108,22 @@ final class StructureChecks
         ) {
             $this->folder->problem('routings', $line, 'run_rate', 'must be above 0 units per hour.');
         }
+        $this->service($line, $row);
         $this->alternatives($line, (string) $row['alternatives']);
+    }
+
+    /** @param  array<string, ?string>  $row */
+    private function service(int $line, array $row): void
+    {
+        $service = (string) $row['service'];
+        $kind = $service === '' ? '' : $this->items->of($service)['kind'];
+        $says = match (true) {
+            $service === '' => null,
+            $row['supplier'] === '' => 'the step is done here: only what a supplier does is a service.',
+            $kind !== '' && $kind !== ItemKind::Outside->value => "{$service} is {$kind}, no outside service.",
+            default => null,
+        };
+        $says === null ?: $this->folder->problem('routings', $line, 'service', $says);
     }
 
     private function alternatives(int $line, string $written): void

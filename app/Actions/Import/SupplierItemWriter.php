@@ -7,7 +7,9 @@ use App\Actions\Product\TypedSource;
 use App\Books\ProductChanges;
 use App\Models\Item;
 use App\Models\SupplierItem;
+use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\PriceBreaks;
+use KeepPace\Core\Quantity\Cents;
 
 /** Writes on what terms suppliers sell items: a supplier's price list comes in so. */
 final readonly class SupplierItemWriter
@@ -36,6 +38,8 @@ final readonly class SupplierItemWriter
                 (int) $row['lead_time_days'],
                 ($row['over_percent'] ?? '') === '' ? null : (int) $row['over_percent'],
                 PriceBreaks::read((string) $row['prices']),
+                setup: Cents::of(BigDecimal::one(), (string) $row['setup_charge']),
+                least: Cents::of(BigDecimal::one(), (string) $row['least_charge']),
             ));
             $this->result->add('supplier-items', $isNew ? 'new' : ($differs ? 'changed' : 'same'));
         }

@@ -5,13 +5,12 @@ namespace App\Actions\Orders;
 use App\Models\Item;
 use App\Models\Routing;
 use App\Models\RoutingStep;
+use App\Shop\Services;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use KeepPace\Core\Planning\StepSequence;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Routing\RunBasis;
-use KeepPace\Core\Routing\StepTime;
 use KeepPace\Core\Structure\LineBasis;
 use KeepPace\Core\Structure\PhantomUse;
 use KeepPace\Core\Structure\Takes;
@@ -46,13 +45,22 @@ final readonly class CopiedSteps
     public function rows(BigDecimal $quantity): array
     {
         $rows = [];
+        $services = Services::of(array_map(
+            fn (RoutingStep $step): ?int => $step->service_item_id,
+            array_merge(...array_values($this->steps)),
+        ));
         foreach ($this->sequence->steps as $place) {
             $master = $this->steps[$place->use->item ?? ''][$place->number];
+            $row = [
+                ...$master->only(OrderCopy::STEP),
+                ...$services->columns($master->service_item_id, $master->supplier_id, $quantity),
+            ];
+            $takes = $place->use?->takes;
             $rows[] = [
                 'number' => $place->as,
                 'source_step_id' => $master->id,
-                ...$master->only(OrderCopy::STEP),
-                ...$place->use === null ? [] : self::within($master, $place->use->takes, $quantity),
+                ...$row,
+                ...$takes === null ? [] : self::within($master, (string) $row['price'], $takes, $quantity),
             ];
         }
 
@@ -68,22 +76,16 @@ final readonly class CopiedSteps
     /**
      * What is another for the phantom's part of a piece.
      *
+     * @param  string  $price  euros for one of the phantom, of what a supplier does
      * @return array<string, mixed>
      */
-    private static function within(RoutingStep $master, Takes $takes, BigDecimal $quantity): array
+    private static function within(RoutingStep $master, string $price, Takes $takes, BigDecimal $quantity): array
     {
         $isEach = $takes->basis === LineBasis::PerUnit;
         if ($isEach && $takes->ratio->isEqualTo(1)) {
             return [];
         }
-        $time = new StepTime(
-            BigDecimal::of($master->setup_minutes),
-            RunBasis::from($master->run_basis),
-            BigDecimal::of($master->run_rate),
-            BigDecimal::of($master->batch),
-            $master->machine_minutes === null ? null : BigDecimal::of($master->machine_minutes),
-        );
-        $time = $isEach ? $time->perPiece($takes->ratio) : $time->once($takes->ratio);
+        $time = $isEach ? $master->time()->perPiece($takes->ratio) : $master->time()->once($takes->ratio);
         // a price is by the piece: what is taken once for the order is shared among its pieces
         $each = $isEach ? $takes->ratio : $takes->ratio->dividedBy($quantity);
 
@@ -93,9 +95,10 @@ final readonly class CopiedSteps
             'run_rate' => (string) $time->rate,
             'batch' => (string) ($time->batch ?? BigDecimal::one()),
             'machine_minutes' => $time->machine === null ? null : (string) $time->machine,
-            'price' => (string) BigRational::of($master->price)
+            'price' => (string) BigRational::of($price)
                 ->multipliedBy($each)
                 ->toScale(6, RoundingMode::HALF_UP),
+            'service_item_id' => null, // its price is by the piece of the phantom, and is ordered as it stands here
             'transfer_quantity' => null, // lots of it are not lots of the product
         ];
     }

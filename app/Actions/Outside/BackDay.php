@@ -9,6 +9,8 @@ use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Shop\Away;
 use App\Shop\Deliveries;
+use App\Shop\WorkWanted;
+use Carbon\CarbonImmutable;
 use KeepPace\Core\Refused;
 
 /** The day on which a handful of pieces is back from a supplier, as somebody said it. */
@@ -56,6 +58,25 @@ final class BackDay
             self::set($handful, Deliveries::now(), $on);
             $handful->save();
         }
+    }
+
+    /**
+     * The day on which pieces that go now are back: the one the supplier confirmed; else his lead time from now, which
+     * is then the day of the work too.
+     *
+     * @return string UTC
+     */
+    public static function ofSending(Deliveries $deliveries, OrderStep $step, CarbonImmutable $now): string
+    {
+        $zone = config()->string('pace.zone');
+        $promised = WorkWanted::confirmedOn($step->id);
+        if ($promised !== null) {
+            return $deliveries->at($promised, $now->setTimezone($zone)->format('H:i'));
+        }
+        $back = $deliveries->backFrom($now, $step->supplier_id, $step->lead_time_days);
+        self::onWork($step->id, CarbonImmutable::parse($back, 'UTC')->setTimezone($zone)->toDateString());
+
+        return $back;
     }
 
     /** Pieces that are there come on another day: so does the work that is ordered on them. */

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Outside;
 
+use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Usage\Backflush;
 use App\Books\Bookings;
@@ -14,9 +15,11 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\Place;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\CameBack;
+use KeepPace\Core\Outside\Onward;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Outside\ValueThere;
 use KeepPace\Core\Outside\Whose;
@@ -27,18 +30,24 @@ use KeepPace\Core\Refused;
 /** Counts what comes back from the supplier of a step, and passes it on: a deed of who receives it. */
 final class ComesBack
 {
-    public function __construct(private readonly Bookings $bookings, private readonly ReportStep $report)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly ReportStep $report,
+        private readonly ReceiveAndShip $ship,
+    ) {
     }
 
-    /** @throws Refused when more came back than is there, and where the step is done in the shop */
+    /**
+     * @throws Refused when more came back than is there, where the step is done in the shop, and where what is to go
+     *     straight on cannot
+     */
     public function handle(int $stepId, TypedBack $typed, Signed $signed): Booking
     {
         return $this->bookings->once(
             BookingKind::CameBack,
             $signed->because($typed->reason),
             new Part(
-                fn (): Needs => Backflush::needs($stepId)->and(WorkDone::needs($stepId)),
+                fn (): Needs => self::needs($stepId, $typed->onward),
                 function (Ledger $ledger, Held $held) use ($stepId, $typed): void {
                     $step = OrderStep::query()->findOrFail($stepId);
                     $order = $held->order($step->order_id)->load('item.unit', 'item.units.unit');
@@ -48,16 +57,40 @@ final class ComesBack
                     $this->write($ledger, $held, $order, $step, $typed);
                 },
             ),
+            ...$this->toCustomer($stepId, $typed),
         );
+    }
+
+    private static function needs(int $stepId, Onward $onward): Needs
+    {
+        $next = $onward === Onward::Supplier ? OrderStep::query()->findOrFail($stepId)->after() : null;
+
+        return Backflush::needs($stepId)
+            ->and(WorkDone::needs($stepId))
+            ->and($next === null ? Needs::nothing() : WorkDone::needs($next->id));
+    }
+
+    /** @return list<Part> by which the good ones are received and shipped, where they go straight to the customer */
+    private function toCustomer(int $stepId, TypedBack $typed): array
+    {
+        if ($typed->onward !== Onward::Customer) {
+            return [];
+        }
+        $order = OrderStep::query()->findOrFail($stepId)->order()->firstOrFail();
+
+        return $this->ship->parts($order->id, $typed->good, Place::passedThrough($order->item_id)->id, '');
     }
 
     /** @throws Refused */
     private function write(Ledger $ledger, Held $held, Order $order, OrderStep $step, TypedBack $typed): void
     {
         $came = self::counted($order, $typed);
+        (new StraightOn($ledger))->assertCan($step, $came->good, $typed->onward);
         $soFar = self::costOf($order, $came->scrap());
         $ledger->consigned->came($step, $came);
-        $passOn = $order->item->quantity($typed->passOn)->amount;
+        $passOn = $typed->onward === Onward::Supplier
+            ? $came->good
+            : $order->item->quantity($typed->passOn)->amount;
         if ($came->good->plus($came->scrap())->plus($passOn)->isZero()) {
             $ledger->concerns($order);
             $ledger->says("{$order->number} {$step->label()}: {$came->says()}; they can go again.");
@@ -67,7 +100,7 @@ final class ComesBack
         $this->report->write($ledger, $held, $order, $order->steps()->get(), $step, [
             'good' => Amount::plain($came->good),
             'scrap' => Amount::plain($came->scrap()),
-            'pass_on' => $typed->passOn,
+            'pass_on' => Amount::plain($passOn),
             'minutes' => 0,
             'reason' => $typed->reason,
         ]);
@@ -76,6 +109,7 @@ final class ComesBack
         if ($came->unpaid()->isPositive()) {
             $ledger->claims->open($order, $step, $came->unpaid(), $soFar, $came->whose, $typed->reason);
         }
+        (new StraightOn($ledger))->go($step, $came->good, $typed->onward);
     }
 
     /** Cents that so many pieces have cost so far (trade.md W5). */

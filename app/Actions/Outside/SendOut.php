@@ -16,7 +16,6 @@ use App\Models\OrderStep;
 use App\Models\Supplier;
 use App\Shop\Away;
 use App\Shop\Deliveries;
-use App\Shop\WorkWanted;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Outside\OutsideRefused;
@@ -100,31 +99,13 @@ final class SendOut
                 continue;
             }
             $step->refresh();
-            $ledger->consigned->send($step, $to, $pieces, $now, self::back($deliveries, $step, $now));
+            $ledger->consigned->send($step, $to, $pieces, $now, BackDay::ofSending($deliveries, $step, $now));
             $order = $held->order($step->order_id);
             count($rows) === 1 ? $ledger->concerns($order) : $ledger->touch($order);
             $said[] = Amount::plain($pieces)." of {$order->number} {$step->label()}";
         }
 
         return $wrong === [] ? $said : throw new Refused($wrong);
-    }
-
-    /**
-     * The day the supplier confirmed; else his lead time from now, which is then the day of the work too.
-     *
-     * @return string UTC
-     */
-    private static function back(Deliveries $deliveries, OrderStep $step, CarbonImmutable $now): string
-    {
-        $zone = config()->string('pace.zone');
-        $promised = WorkWanted::confirmedOn($step->id);
-        if ($promised !== null) {
-            return $deliveries->at($promised, $now->setTimezone($zone)->format('H:i'));
-        }
-        $back = $deliveries->backFrom($now, $step->supplier_id, $step->lead_time_days);
-        BackDay::onWork($step->id, CarbonImmutable::parse($back, 'UTC')->setTimezone($zone)->toDateString());
-
-        return $back;
     }
 
     /**

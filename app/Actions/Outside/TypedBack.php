@@ -2,6 +2,7 @@
 
 namespace App\Actions\Outside;
 
+use KeepPace\Core\Outside\Onward;
 use KeepPace\Core\Outside\Whose;
 
 /** What came back from the supplier of a step, as it was typed. */
@@ -13,6 +14,7 @@ final readonly class TypedBack
      * @param  string  $unworked  come back as they went
      * @param  string  $reason  why some were spoiled or lost
      * @param  Whose|null  $whose  fault that was; null = nobody said
+     * @param  Onward  $onward  where the good ones went; on to somebody else they are all passed on
      */
     public function __construct(
         public string $good,
@@ -22,6 +24,7 @@ final readonly class TypedBack
         public string $unworked = '0',
         public string $reason = '',
         public ?Whose $whose = null,
+        public Onward $onward = Onward::Here,
     ) {
     }
 }

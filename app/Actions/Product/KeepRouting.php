@@ -10,15 +10,18 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Family;
+use App\Models\Item;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\OtherWays;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\WorkOrdered;
+use KeepPace\Core\Structure\ItemKind;
 
 /** Keeps the steps of a routing's draft as they were typed, by their numbers. */
 final class KeepRouting
@@ -95,6 +98,7 @@ final class KeepRouting
                 ? 'How many an hour? Type a number above 0.'
                 : null,
             'ways' => $this->wrongWays($step),
+            'service' => self::wrongService($step),
         ], is_string(...));
     }
 
@@ -105,6 +109,26 @@ final class KeepRouting
             : Supplier::query()->whereKey($step->supplier)->exists();
 
         return $isThere ? null : 'Choose where it is done: a work centre, or a supplier.';
+    }
+
+    private static function wrongService(TypedStep $step): ?string
+    {
+        $item = self::service($step);
+
+        return match (true) {
+            $step->service === '' => null,
+            $step->supplier === null => 'It is done here: only what a supplier does is a service.',
+            $item === null => "No item has the number {$step->service}.",
+            $item->kind !== ItemKind::Outside => "{$item->label()} is {$item->kind->label()}, no outside service.",
+            default => null,
+        };
+    }
+
+    private static function service(TypedStep $step): ?Item
+    {
+        return $step->service === ''
+            ? null
+            : Item::query()->firstWhere('number_key', Code::keyOf($step->service));
     }
 
     private function wrongWays(TypedStep $step): ?string
@@ -159,6 +183,7 @@ final class KeepRouting
             'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
             'work_ordered' => $isHere ? WorkOrdered::ByHand->value : $step->workOrdered->value,
             ...self::charges($step, $known[$step->id ?? 0] ?? []),
+            'service_item_id' => self::service($step)?->id,
             'instructions' => $step->instructions,
             'family_id' => $step->family === '' ? null : Family::called($step->family)->id,
             'setup_crew' => $step->setupCrew,

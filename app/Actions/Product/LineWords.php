@@ -13,6 +13,7 @@ final class LineWords
     /** Tables that columns refer to, with what a row of them is called by. */
     private const REFERS = [
         'item_id' => ['items', 'number'],
+        'service_item_id' => ['items', 'number'],
         'unit_id' => ['units', 'code'],
         'work_centre_id' => ['work_centres', 'code'],
         'supplier_id' => ['suppliers', 'number'],
@@ -22,6 +23,7 @@ final class LineWords
 
     private const FIELDS = [
         'item_id' => 'component',
+        'service_item_id' => 'service',
         'unit_id' => 'unit',
         'work_centre_id' => 'work centre',
         'supplier_id' => 'supplier',

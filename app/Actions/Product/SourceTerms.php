@@ -56,6 +56,7 @@ final readonly class SourceTerms
             'minimum_quantity' => $source->minimum,
             'lead_time_days' => $source->leadTimeDays,
             'over_percent' => $source->overPercent,
+            ...$source->keepsPrices ? [] : ['setup_cents' => $source->setup, 'minimum_cents' => $source->least],
         ])->save();
         if (! $source->keepsPrices && $row->breaks()?->written() !== $source->prices?->written()) {
             $row->prices()->delete();
@@ -82,7 +83,7 @@ final readonly class SourceTerms
     {
         $said = [
             'terms' => [self::terms($before), self::terms($after)],
-            'prices' => [(string) $before?->breaks()?->written(), (string) $after?->breaks()?->written()],
+            'prices' => [self::prices($before), self::prices($after)],
         ];
         $said = array_filter($said, fn (array $one): bool => $one[0] !== $one[1]);
         foreach ($said as $what => [$was, $is]) {
@@ -90,6 +91,21 @@ final readonly class SourceTerms
         }
 
         return $said !== [];
+    }
+
+    /** "2 50:1.8, set-up 15.00, at least 75.00" */
+    private static function prices(?SupplierItem $one): string
+    {
+        return $one === null ? '' : implode(', ', array_filter([
+            (string) $one->breaks()?->written(),
+            $one->setup_cents === 0 ? '' : 'set-up '.self::euros($one->setup_cents),
+            $one->minimum_cents === 0 ? '' : 'at least '.self::euros($one->minimum_cents),
+        ]));
+    }
+
+    private static function euros(int $cents): string
+    {
+        return number_format($cents / 100, 2);
     }
 
     /** "B-25, at least 10, 6 days" */

@@ -13,7 +13,9 @@ final readonly class TypedSource
      * @param  int  $leadTimeDays  0 = as the item says
      * @param  int|null  $overPercent  of what is ordered is taken beyond it; null = as the supplier's own says
      * @param  PriceBreaks|null  $prices  null = none agreed
-     * @param  bool  $keepsPrices  who types may not see them: they stay
+     * @param  bool  $keepsPrices  who types may not see what it costs: it stays
+     * @param  int  $setup  cents of a service, once for an order
+     * @param  int  $least  cents the pieces of an order cost at least, of a service
      */
     public function __construct(
         public int $supplierId,
@@ -23,6 +25,8 @@ final readonly class TypedSource
         public ?int $overPercent,
         public ?PriceBreaks $prices,
         public bool $keepsPrices = false,
+        public int $setup = 0,
+        public int $least = 0,
     ) {
     }
 }

@@ -18,6 +18,7 @@ final readonly class TypedStep
      * @param  string  $ways  other work centres, such as "SAW2|BENCH:150"
      * @param  string|null  $transfer  so many pieces go on together; null = all at once
      * @param  string|null  $machine  minutes the machine is held for a piece; null = as long as people work at it
+     * @param  string  $service  number of the item that stands for the work; '' = none
      * @param  string  $qualification  who does it must have it; '' = none
      */
     public function __construct(
@@ -47,6 +48,7 @@ final readonly class TypedStep
         public ?string $setupCharge = '0',
         public ?string $minimum = '0',
         public WorkOrdered $workOrdered = WorkOrdered::ByHand,
+        public string $service = '',
     ) {
     }
 }

@@ -3,6 +3,7 @@
 namespace App\Actions\Purchasing;
 
 use App\Models\OrderStep;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Planning\TieDemand;
 
 /** One item to be bought, as a person or a shortage asks for it. */
@@ -19,6 +20,7 @@ final readonly class LineToBuy
      * @param  string  $words  what it is, where the item does not say it
      * @param  int|null  $costOrder  order into whose cost it goes when it comes
      * @param  OrderStep|null  $step  work on its pieces
+     * @param  ServiceCharge|null  $charge  what is charged for that work
      */
     public function __construct(
         public int $item,
@@ -33,6 +35,7 @@ final readonly class LineToBuy
         public string $words = '',
         public ?int $costOrder = null,
         public ?OrderStep $step = null,
+        public ?ServiceCharge $charge = null,
     ) {
     }
 }

@@ -99,13 +99,16 @@ final class NewPurchases
                 'typed_unit_id' => $item->unitId($typed->unit->code),
                 'ratio_p' => (string) $typed->ratio->getNumerator(),
                 'ratio_q' => (string) $typed->ratio->getDenominator(),
-                'price' => $line->price ?? $this->agreed($item, $terms, $quantity) ?? $item->cost,
+                'price' => $line->charge->price
+                    ?? $line->price
+                    ?? $this->agreed($item, $terms, $quantity)
+                    ?? $item->cost,
                 'expected_on' => $this->day($line, $item, $supplier, $terms),
                 'words' => $line->words,
                 'cost_order_id' => $line->costOrder,
                 'order_step_id' => $line->step?->id,
-                'setup_cents' => $line->step->setup_cents ?? 0,
-                'minimum_cents' => $line->step->minimum_cents ?? 0,
+                'setup_cents' => $line->charge->setup ?? 0,
+                'minimum_cents' => $line->charge->minimum ?? 0,
             ],
         ];
     }
@@ -164,6 +167,7 @@ final class NewPurchases
             $this->tied($line->refresh(), $asked);
         }
         $isNew || $this->isDraft ?: $order->changed_on = $today;
+        GatheredPrice::settle($order);
         $this->ledger->concernsPurchase($order);
         $this->least($order, $of);
 

@@ -10,9 +10,13 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\SupplierItem;
 use App\Shop\WorkWanted;
+use Brick\Math\BigDecimal;
+use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Purchasing\PurchaseKind;
@@ -74,8 +78,8 @@ final class OrderWork
             ->and(Needs::purchaseOrders(NewPurchases::newest($lines, true, PurchaseKind::Service)));
     }
 
-    /** @throws Refused when it is not done outside, or all of it is ordered */
-    private static function line(Order $order, OrderStep $step): LineToBuy
+    /** @throws Refused when it is not done outside, all of it is ordered, or nobody knows what it costs */
+    public static function line(Order $order, OrderStep $step): LineToBuy
     {
         if (! $step->isOutside()) {
             throw OrderRefused::elsewhere($step->label(), false);
@@ -91,13 +95,28 @@ final class OrderWork
         return new LineToBuy(
             $step->service_item_id ?? WordsItem::of($order->item->unit_id)->id,
             Amount::plain($wanted),
-            price: $step->service_item_id === null ? $step->price : null,
             expectedOn: WorkWanted::backOn($step),
             supplier: $step->supplier_id,
             key: (string) $step->id,
             words: "{$step->name}, order {$order->number}",
             costOrder: $order->id,
             step: $step,
+            charge: self::charge($step, $wanted),
         );
+    }
+
+    /** @throws Refused when it is a service for which its supplier has no price */
+    private static function charge(OrderStep $step, BigDecimal $pieces): ServiceCharge
+    {
+        if ($step->service_item_id === null) {
+            return $step->charge();
+        }
+        $terms = SupplierItem::of($step->service_item_id, $step->supplier_id)?->service();
+        if ($terms === null && BigDecimal::of($step->price)->isZero()) {
+            $service = Item::query()->findOrFail($step->service_item_id)->label();
+            throw OutsideRefused::noPrice((string) $step->supplier?->name, $service, $step->label());
+        }
+
+        return $terms?->chargeFor($pieces) ?? $step->charge();
     }
 }

@@ -16,11 +16,31 @@ use KeepPace\Core\Refusal;
 use KeepPace\Core\Routing\WorkOrdered;
 
 /**
- * Orders the work of steps that say so by themselves: at the release, or when the first pieces reach the step. It is a
- * deed of who released the order. What is not raised with the booking is raised within the minute.
+ * Orders the work of steps that say so by themselves: at the release, when the first pieces reach the step, or when the
+ * supplier of the step before has confirmed his: one of a chain after the other. It is a deed of who released the
+ * order. What is not raised with the booking is raised within the minute.
  */
 final readonly class RaiseWork
 {
+    /** A step before it that is done outside, of which nothing came, waits for its supplier to confirm. */
+    private const ITS_TURN = <<<'SQL'
+        (s.work_ordered = 'release'
+            OR s.taken_in > s.good + s.scrap
+            OR (s.work_ordered = 'confirmed' AND NOT EXISTS (
+                SELECT 1
+                FROM order_steps b
+                WHERE b.order_id = s.order_id
+                    AND b.number = (
+                        SELECT MAX(c.number) FROM order_steps c WHERE c.order_id = s.order_id AND c.number < s.number
+                    )
+                    AND b.supplier_id IS NOT NULL
+                    AND b.good = 0
+                    AND NOT EXISTS (
+                        SELECT 1 FROM purchase_lines l WHERE l.order_step_id = b.id AND l.confirmed_on IS NOT NULL
+                    )
+            )))
+        SQL;
+
     public function __construct(private OrderWork $order, private JustBooked $just)
     {
     }
@@ -28,7 +48,12 @@ final readonly class RaiseWork
     /** Something was booked that may be followed by it. */
     public function after(Booked $booked): void
     {
-        if ($booked->booking->kind === BookingKind::Release || $this->just->reachedOutside) {
+        $kind = $booked->booking->kind;
+        if (
+            $kind === BookingKind::Release
+            || $kind === BookingKind::PurchaseChanged
+            || $this->just->reachedOutside
+        ) {
             $this->just->reachedOutside = false;
             $this->due();
         }
@@ -57,10 +82,10 @@ final readonly class RaiseWork
     {
         $steps = DB::table('order_steps AS s')
             ->join('orders AS o', 'o.id', 's.order_id')
-            ->whereIn('s.work_ordered', [WorkOrdered::AtRelease->value, WorkOrdered::WithPieces->value])
+            ->where('s.work_ordered', '<>', WorkOrdered::ByHand->value)
             ->whereNotNull('s.supplier_id')
             ->whereIn('o.state', OrderState::IN_THE_SHOP)
-            ->whereRaw("(s.work_ordered = 'release' OR s.taken_in > s.good + s.scrap)")
+            ->whereRaw(self::ITS_TURN)
             ->whereNotExists(fn (Builder $line) => $line
                 ->from('purchase_lines AS l')
                 ->whereColumn('l.order_step_id', 's.id'))

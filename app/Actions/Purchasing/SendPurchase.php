@@ -69,6 +69,7 @@ final class SendPurchase
             $line->is_draft = false;
             $line->save();
         }
+        GatheredPrice::settle($order);
     }
 
     private static function mail(

@@ -4,6 +4,7 @@ namespace App\Http\Requests;
 
 use App\Actions\Outside\TypedBack;
 use Illuminate\Validation\Rule;
+use KeepPace\Core\Outside\Onward;
 use KeepPace\Core\Outside\Whose;
 
 /** What came back from the supplier of a step. */
@@ -19,6 +20,7 @@ class BackRequest extends DeedRequest
             'pass_on' => ['nullable', ...Rules::amountOrZero()],
             'reason' => ['nullable', ...Rules::text(200)],
             'whose' => ['nullable', Rule::enum(Whose::class)],
+            'onward' => ['nullable', Rule::enum(Onward::class)],
         ];
     }
 
@@ -32,6 +34,7 @@ class BackRequest extends DeedRequest
             $this->validated('unworked') ?? '0',
             $this->validated('reason') ?? '',
             $this->enum('whose', Whose::class),
+            $this->enum('onward', Onward::class) ?? Onward::Here,
         );
     }
 }

@@ -11,11 +11,13 @@ use App\Actions\Product\TypedSubstitute;
 use App\Models\Customer;
 use App\Models\Item;
 use App\Models\Supplier;
+use Brick\Math\BigDecimal;
 use Illuminate\Validation\Rule;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\PriceBreaks;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Planning\LotSizing;
+use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\LotRule;
 use KeepPace\Core\Stock\Tracking;
@@ -174,11 +176,27 @@ class ItemRequest extends DeedRequest
                 $rows->whole($at, 'over_percent', 0, 100),
                 $this->prices($rows, $at),
                 ! $sees,
+                ...$sees ? $this->charged($rows, $at) : [],
             );
         }
         $rows->assertRight();
 
         return $sources;
+    }
+
+    /** @return array{int, int} cents of a service: set-up, and what its pieces cost at least */
+    private function charged(TypedRows $rows, int $at): array
+    {
+        $cents = [];
+        foreach (['setup_charge', 'least_charge'] as $field) {
+            $typed = $rows->number($at, $field, new PlainNumber(most: '999999', decimals: 2), '0');
+            $cents[] = is_numeric($typed) ? Cents::of(BigDecimal::one(), $typed) : 0;
+            if (end($cents) > 0 && $this->validated('kind') !== ItemKind::Outside->value) {
+                $rows->wrong($at, $field, 'Only an outside service is charged so: leave it empty.');
+            }
+        }
+
+        return $cents;
     }
 
     /** @return list<TypedSubstitute> */

@@ -58,7 +58,7 @@ class RoutingRequest extends DeedRequest
                 : null,
             ...$this->seldom($rows, $at),
             ...$this->charges($rows, $at),
-            ...[$rows->choice($at, 'work_ordered', WorkOrdered::ByHand)],
+            ...[$rows->choice($at, 'work_ordered', WorkOrdered::ByHand), $rows->text($at, 'service', 40)],
         );
     }
 

@@ -77,6 +77,7 @@ final readonly class OrderPage
         public array $newer,
         public Collection $bought,
         private array $work,
+        public OtherSuppliers $others,
     ) {
     }
 
@@ -111,6 +112,7 @@ final readonly class OrderPage
             NewerMaster::of($id),
             BoughtAlone::of($id),
             self::work($steps),
+            OtherSuppliers::of($steps),
         );
     }
 
@@ -281,7 +283,10 @@ final readonly class OrderPage
             )
             ->where('s.order_id', $id)
             ->orderBy('s.number')
-            ->select(['s.*', 'w.name AS work_centre_name', 'v.name AS supplier', 'p.start_at', 'p.end_at']);
+            ->leftJoin('items AS e', 'e.id', 's.service_item_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->select(['s.*', 'w.name AS work_centre_name', 'v.name AS supplier', 'p.start_at', 'p.end_at'])
+            ->addSelect(['e.number AS service', 'o.quantity AS pieces']);
         $rows = Row::all($query, fn (Row $row): Row => $row);
         $outside = $rows->filter(fn (Row $row): bool => $row->intOrNull('supplier_id') !== null);
         $away = Away::of($outside->map(fn (Row $row): int => $row->int('id')), $deliveries);

@@ -14,6 +14,7 @@ final readonly class OrderStepLine
 {
     /**
      * @param  string|null  $supplier  who does it outside; null = done here
+     * @param  string|null  $service  number of the item that stands for its work
      * @param  int  $plannedMinutes  for all pieces
      * @param  int  $baselineMinutes  as the master had it when the order was made
      * @param  CarbonImmutable|null  $startAt  by the plan
@@ -26,6 +27,9 @@ final readonly class OrderStepLine
         public ?int $workCentreId,
         public ?string $workCentre,
         public ?string $supplier,
+        public ?int $supplierId,
+        public ?int $serviceId,
+        public ?string $service,
         public int $leadTimeDays,
         public int $plannedMinutes,
         public int $baselineMinutes,
@@ -45,6 +49,7 @@ final readonly class OrderStepLine
         private ?BigDecimal $overheadPercent,
         private ?BigDecimal $overheadHour,
         private ?BigDecimal $overheadPiece,
+        private BigDecimal $pieces,
     ) {
     }
 
@@ -58,6 +63,9 @@ final readonly class OrderStepLine
             $row->intOrNull('work_centre_id'),
             $row->textOrNull('work_centre_name'),
             $row->textOrNull('supplier'),
+            $row->intOrNull('supplier_id'),
+            $row->intOrNull('service_item_id'),
+            $row->textOrNull('service'),
             $row->int('lead_time_days'),
             $row->int('planned_minutes'),
             $row->int('baseline_minutes'),
@@ -77,6 +85,7 @@ final readonly class OrderStepLine
             $row->decimalOrNull('overhead_percent'),
             $row->decimalOrNull('overhead_hour'),
             $row->decimalOrNull('overhead_piece'),
+            $row->decimal('pieces'),
         );
     }
 
@@ -93,6 +102,12 @@ final readonly class OrderStepLine
     public function toDo(): BigDecimal
     {
         return $this->takenIn->minus($this->good)->minus($this->scrap);
+    }
+
+    /** Pieces that are to come of it still. */
+    public function toCome(): BigDecimal
+    {
+        return $this->pieces->minus($this->good)->minus($this->scrap);
     }
 
     public function isUntouched(): bool

@@ -25,6 +25,14 @@ final readonly class AtSuppliers
 
     private const NEXT = '(SELECT MIN(n.number) FROM order_steps n WHERE n.order_id = o.id AND n.number > s.number)';
 
+    private const NEXT_SUPPLIER = '(SELECT nv.name FROM order_steps n JOIN suppliers nv ON nv.id = n.supplier_id '
+        .'WHERE n.order_id = o.id AND n.number = '.self::NEXT.')';
+
+    /** For whom alone it is made. */
+    private const CUSTOMER = '(SELECT MIN(c.name) FROM ties y JOIN customer_order_lines l ON l.id = y.line_id '
+        .'JOIN customer_orders k ON k.id = l.customer_order_id JOIN customers c ON c.id = k.customer_id '
+        .'WHERE y.output_id = t.id AND y.quantity > 0 HAVING COUNT(DISTINCT k.id) = 1)';
+
     public const BY = ['supplier' => 'supplier', 'item' => 'item', 'order' => 'order'];
 
     /**
@@ -148,6 +156,7 @@ final readonly class AtSuppliers
             ->addSelect(['s.number', 's.name', 'a.there', 'a.first_back'])
             ->selectRaw(self::IN_ORDER.' AS in_order')
             ->selectRaw(self::NEXT.' AS next_number')
+            ->selectRaw(self::NEXT_SUPPLIER.' AS next_supplier, '.self::CUSTOMER.' AS customer')
             ->selectRaw('o.quantity - t.received_quantity - '.self::SCRAP.' AS alive');
     }
 }

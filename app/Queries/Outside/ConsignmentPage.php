@@ -34,7 +34,7 @@ final readonly class ConsignmentPage
 
     public static function of(int $id): self
     {
-        $consignment = Consignment::query()->with('supplier')->findOrFail($id);
+        $consignment = Consignment::query()->with('supplier', 'from')->findOrFail($id);
         $deliveries = Deliveries::now();
         $bookings = BookedRow::query()->whereIn('b.id', fn (Builder $of) => $of
             ->from('consignment_entries AS e')
@@ -48,8 +48,21 @@ final readonly class ConsignmentPage
             SentPart::of($id),
             Row::all($bookings->limit(BookedRow::PAGE), BookedRow::from(...)),
             $deliveries->likely(),
-            trim(Settings::text(Setting::ShopName)."\n".Settings::text(Setting::ShopAddress)),
+            self::from($consignment),
         );
+    }
+
+    /** The shop, and where it is collected if that is not here. */
+    private static function from(Consignment $consignment): string
+    {
+        $at = $consignment->from;
+
+        return trim(implode("\n", array_filter([
+            Settings::text(Setting::ShopName),
+            Settings::text(Setting::ShopAddress),
+            $at === null ? '' : "Collected at {$at->name}",
+            $at->address ?? '',
+        ])));
     }
 
     /** "All of it is there.", "Part of it is back or used.", "All of it is back." */

@@ -6,6 +6,7 @@ use App\Reading\Row;
 use App\Shop\Handful;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use KeepPace\Core\Outside\Onward;
 use KeepPace\Core\Outside\ValueThere;
 
 /** Pieces of a step that are with its supplier: when they went, when they are due, what they are worth. */
@@ -15,6 +16,8 @@ final readonly class PiecesThere
      * @param  BigDecimal  $there  pieces
      * @param  int  $cents  part of what is in the order
      * @param  int|null  $next  number of the step behind it
+     * @param  string|null  $nextSupplier  who does the step behind it, where that is outside
+     * @param  string|null  $customer  for whose lines alone the order is, at its last step
      * @param  list<Handful>  $handfuls  oldest first
      */
     private function __construct(
@@ -32,6 +35,8 @@ final readonly class PiecesThere
         public BigDecimal $there,
         public int $cents,
         public ?int $next,
+        private ?string $nextSupplier,
+        private ?string $customer,
         public array $handfuls,
     ) {
     }
@@ -56,6 +61,8 @@ final readonly class PiecesThere
             $there,
             ValueThere::of($row->int('in_order'), $there, $row->decimal('alive')),
             $row->intOrNull('next_number'),
+            $row->textOrNull('next_supplier'),
+            $row->textOrNull('customer'),
             $handfuls[$row->int('id')] ?? [],
         );
     }
@@ -86,6 +93,23 @@ final readonly class PiecesThere
     public function daysOut(CarbonImmutable $now): int
     {
         return $this->handfuls === [] ? 0 : $this->handfuls[0]->daysOut($now);
+    }
+
+    /** @return array<string, string> where the good ones can go; none but here where it is not asked */
+    public function onward(): array
+    {
+        return array_filter([
+            Onward::Here->value => 'come here',
+            Onward::Supplier->value => $this->nextSupplier === null ? '' : "straight on to {$this->nextSupplier}",
+            Onward::Customer->value => $this->next !== null || $this->customer === null
+                ? ''
+                : "straight to {$this->customer}",
+        ]);
+    }
+
+    public function canGoOn(): bool
+    {
+        return count($this->onward()) > 1;
     }
 
     /** What a touch does: "12 good, pass on", "12 good". */

@@ -41,6 +41,7 @@ final class Beside
         'set-up charge' => 'setup_charge',
         'minimum' => 'minimum',
         'work ordered' => 'work_ordered',
+        'service' => 'service',
         'family' => 'family',
         'machine each' => 'machine_minutes',
         'passed on in lots of' => 'transfer_quantity',
@@ -119,7 +120,8 @@ final class Beside
             ->leftJoin('families AS f', 'f.id', 's.family_id')
             ->select(['s.name', 's.setup_minutes', 's.run_rate', 's.run_basis', 's.batch', 's.price'])
             ->addSelect(['s.instructions', 'f.code AS family', 's.transfer_quantity', 's.qualification', 's.tools'])
-            ->addSelect(['s.machine_minutes', 's.work_ordered'])
+            ->leftJoin('items AS e', 'e.id', 's.service_item_id')
+            ->addSelect(['s.machine_minutes', 's.work_ordered', 'e.number AS service'])
             ->selectRaw('s.setup_cents / 100 AS setup_charge, s.minimum_cents / 100 AS minimum')
             ->selectRaw(implode(', ', array_map($text, $whole)))
             ->selectRaw("CONCAT('step ', s.number) AS known_by, COALESCE(v.name, w.name) AS place");

@@ -14,6 +14,7 @@ use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\CentreRates;
+use App\Shop\Services;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -53,7 +54,9 @@ final readonly class RoutingPage
         $routing->loadMissing('item.unit');
         $lot = BigDecimal::of($routing->item->usual_lot);
         $for = $pieces ?? ($lot->isPositive() ? $lot : BigDecimal::one());
-        $rows = Row::all(self::steps($routing->id), fn (Row $row): RoutingRow => RoutingRow::from($row, $for));
+        $steps = Row::all(self::steps($routing->id), fn (Row $row): Row => $row);
+        $services = Services::of($steps->map(fn (Row $row): ?int => $row->intOrNull('service_item_id'))->all());
+        $rows = $steps->map(fn (Row $row): RoutingRow => RoutingRow::from($row, $for, $services));
         $refused = null;
         try {
             $rows->each(fn (RoutingRow $row): int => $row->minutes());
@@ -85,7 +88,8 @@ final readonly class RoutingPage
             ->select(['s.id', 's.number', 's.name', 's.work_centre_id', 's.supplier_id', 's.setup_minutes'])
             ->addSelect(['s.run_basis', 's.run_rate', 's.batch', 's.crew', 's.wait_minutes', 's.move_minutes'])
             ->addSelect(['s.lead_time_days', 's.price', 's.setup_cents', 's.minimum_cents', 's.instructions'])
-            ->addSelect('s.work_ordered')
+            ->leftJoin('items AS e', 'e.id', 's.service_item_id')
+            ->addSelect(['s.work_ordered', 's.service_item_id', 'e.number AS service'])
             ->addSelect(['s.setup_crew', 's.transfer_quantity'])
             ->addSelect(['s.qualification', 's.tools', 's.machine_minutes'])
             ->leftJoin('families AS f', 'f.id', 's.family_id')
@@ -127,7 +131,7 @@ final readonly class RoutingPage
     /** Days at suppliers. */
     public function days(): int
     {
-        return $this->rows->sum(fn (RoutingRow $row): int => $row->isOutside() ? $row->leadTimeDays : 0);
+        return $this->rows->sum(fn (RoutingRow $row): int => $row->daysAway());
     }
 
     public function strip(): PaceStrip
@@ -136,7 +140,7 @@ final readonly class RoutingPage
         $segments = $this->rows->map(fn (RoutingRow $row): PaceSegment => new PaceSegment(
             $row->number,
             $row->name,
-            max(1, $row->isOutside() ? $row->leadTimeDays * $day : $row->minutes()),
+            max(1, $row->isOutside() ? $row->daysAway() * $day : $row->minutes()),
             0.0,
             $row->isOutside(),
             false,

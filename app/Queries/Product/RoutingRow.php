@@ -2,9 +2,10 @@
 
 namespace App\Queries\Product;
 
+use App\Models\SupplierItem;
 use App\Reading\Row;
 use App\Shop\CentreRates;
-use App\Shop\RolledUp;
+use App\Shop\Services;
 use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\ExactCost;
@@ -34,6 +35,8 @@ final readonly class RoutingRow
         public int $move,
         public int $leadTimeDays,
         public ServiceCharge $charge,
+        public string $service,
+        private ?SupplierItem $terms,
         public WorkOrdered $workOrdered,
         public string $instructions,
         public string $family,
@@ -49,7 +52,8 @@ final readonly class RoutingRow
     ) {
     }
 
-    public static function from(Row $row, BigDecimal $pieces): self
+    /** @param  Services  $services  that steps name */
+    public static function from(Row $row, BigDecimal $pieces, Services $services): self
     {
         return new self(
             $row->int('id'),
@@ -66,7 +70,9 @@ final readonly class RoutingRow
             $row->int('wait_minutes'),
             $row->int('move_minutes'),
             $row->int('lead_time_days'),
-            RolledUp::charge($row),
+            new ServiceCharge($row->text('price'), $row->int('setup_cents'), $row->int('minimum_cents')),
+            (string) $row->textOrNull('service'),
+            $services->at($row->intOrNull('service_item_id'), $row->intOrNull('supplier_id')),
             $row->enum('work_ordered', WorkOrdered::class),
             $row->text('instructions'),
             (string) $row->textOrNull('family'),
@@ -99,7 +105,7 @@ final readonly class RoutingRow
         $rate = Figures::amount((string) $this->rate);
 
         return match (true) {
-            $this->isOutside() => "{$this->leadTimeDays} days",
+            $this->isOutside() => "{$this->daysAway()} days",
             $this->basis === RunBasis::UnitsPerHour => "{$rate} an hour",
             $this->basis === RunBasis::MinutesPerBatch => "{$rate} min a batch of "
                 .Figures::amount((string) $this->batch),
@@ -131,14 +137,28 @@ final readonly class RoutingRow
     {
         $euros = fn (int $cents): string => (string) BigDecimal::ofUnscaledValue($cents, 2);
 
-        return ($this->charge->setup === 0 ? '' : ", set-up {$euros($this->charge->setup)} €")
-            .($this->charge->minimum === 0 ? '' : ", at least {$euros($this->charge->minimum)} €");
+        return ($this->asked()->setup === 0 ? '' : ", set-up {$euros($this->asked()->setup)} €")
+            .($this->asked()->minimum === 0 ? '' : ", at least {$euros($this->asked()->minimum)} €");
+    }
+
+    /** What its supplier charges for all pieces: by the terms of its service, else as the step says. */
+    public function asked(): ServiceCharge
+    {
+        return $this->terms?->service()?->chargeFor($this->pieces) ?? $this->charge;
+    }
+
+    /** Days at its supplier, by those terms where they say it; 0 = it is done here. */
+    public function daysAway(): int
+    {
+        $agreed = $this->terms->lead_time_days ?? 0;
+
+        return $this->isOutside() ? ($agreed === 0 ? $this->leadTimeDays : $agreed) : 0;
     }
 
     /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */
     public function minutes(): int
     {
-        return $this->isOutside() ? $this->leadTimeDays * 1440 : $this->time()->minutes($this->pieces);
+        return $this->isOutside() ? $this->daysAway() * 1440 : $this->time()->minutes($this->pieces);
     }
 
     /** Cents for all pieces. */
@@ -150,7 +170,7 @@ final readonly class RoutingRow
     public function exactCost(): ExactCost
     {
         $step = $this->isOutside()
-            ? StepCost::outside($this->charge)
+            ? StepCost::outside($this->asked())
             : StepCost::here($this->time(), $this->crew, $this->rates);
 
         return $step->of($this->pieces);

@@ -25,6 +25,20 @@
             <button class="btn btn-quiet btn-small">Change</button>
         </form>
     @endif
+    @if ($page->others->for($step) !== [])
+        @can('purchase')
+            <form class="d-flex gap-2 align-items-end flex-wrap" method="post"
+                action="{{ route('step-suppliers.update', $step->id) }}">
+                @csrf
+                @method('put')
+                @token($step->form())
+                <input type="hidden" name="version" value="{{ $order->version }}">
+                <x-choice bare :in="$typed($step->form())" name="supplier"
+                    :label="'Supplier of step '.$step->number" :options="$page->others->for($step)" value="" />
+                <button class="btn btn-quiet btn-small">Have it done there</button>
+            </form>
+        @endcan
+    @endif
     @if ($step->isUntouched())
         <form class="mt-1" method="post" action="{{ route('order-steps.destroy', $step->id) }}">
             @csrf

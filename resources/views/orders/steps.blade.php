@@ -32,6 +32,7 @@
                 <td>
                     @if ($step->isOutside())
                         <span class="outside">{{ $step->supplier }}</span>
+                        @if ($step->service !== null)<span class="sub">{{ $step->service }}</span>@endif
                         <x-work :of="$page->workOf($step)" />
                         @if ($page->canOrderWork($step))
                             @can('purchase')

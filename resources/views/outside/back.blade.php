@@ -9,5 +9,8 @@
     <x-field name="reason" label="Why spoiled or lost" list="reasons-scrap" size="16" maxlength="200" />
     <x-choice name="whose" label="Whose fault" :options="$print->whose()" />
     <x-field name="unworked" label="Back as they went" class="n few" size="6" inputmode="decimal" />
+    @if ($row->canGoOn())
+        <x-choice name="onward" label="The good ones" :options="$row->onward()" />
+    @endif
     <button class="btn btn-act btn-small">Book it back</button>
 </x-form>

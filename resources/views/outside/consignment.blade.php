@@ -5,7 +5,9 @@
             to
             <a class="outside" href="{{ route('suppliers.show', $page->consignment->supplier_id) }}">
                 {{ $page->consignment->supplier->name }}</a>,
-            sent {{ $print->exact($page->consignment->sent_at) }}. {{ $page->says() }}
+            sent {{ $print->exact($page->consignment->sent_at) }}
+            @if ($page->consignment->from) straight from {{ $page->consignment->from->name }}@endif.
+            {{ $page->says() }}
             {{ $page->consignment->note }}
         </span>
         <span class="ms-auto"></span>

@@ -8,7 +8,11 @@
                 <th class="n">At least</th>
                 <th class="n">Lead time, days</th>
                 <th class="n">More taken, %</th>
-                @can('see-money')<th>€ each: 5.00 10:4.50 50:3.75</th>@endcan
+                @can('see-money')
+                    <th>€ each: 5.00 10:4.50 50:3.75</th>
+                    <th class="n">Set-up, €</th>
+                    <th class="n">Least, €</th>
+                @endcan
                 <th></th>
             </tr>
         </thead>
@@ -38,6 +42,15 @@
                         <td>
                             <x-cell :form="$form->sources" :at="$at" field="prices" label="Prices" size="26"
                                 maxlength="200" />
+                        </td>
+                        <td class="n">
+                            <x-cell class="n few" :form="$form->sources" :at="$at" field="setup_charge"
+                                label="Of a service: charged once for an order, €" inputmode="decimal" />
+                        </td>
+                        <td class="n">
+                            <x-cell class="n few" :form="$form->sources" :at="$at" field="least_charge"
+                                label="Of a service: charged for the pieces of an order at least, €"
+                                inputmode="decimal" />
                         </td>
                     @endcan
                     <td></td>

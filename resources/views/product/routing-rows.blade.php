@@ -42,6 +42,7 @@
                 </td>
                 <td @class(['outside' => $row->isOutside()])>
                     {{ $row->at }}
+                    @if ($row->service !== '')<span class="num">{{ $row->service }}</span>@endif
                     @if ($row->ways !== '')<span class="sub">or {{ $row->ways }}</span>@endif
                 </td>
                 <td class="n">{{ $print->some($row->setup) }}</td>
@@ -49,7 +50,7 @@
                     {{ $row->run() }}
                     @if ($row->isOutside())
                         <span class="sub">
-                            {{ $print->price($row->charge->price) }} € each{{ $print->says($row->lumpsSay()) }}
+                            {{ $print->price($row->asked()->price) }} € each{{ $print->says($row->lumpsSay()) }}
                         </span>
                     @endif
                 </td>

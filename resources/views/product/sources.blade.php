@@ -26,6 +26,12 @@
                             {{ $print->price($price->price) }}{{ $loop->last ? '' : ',' }}
                         </span>
                     @endforeach
+                    @if ($source->setup_cents > 0)
+                        <span class="sub">set-up {{ $print->money($source->setup_cents) }}</span>
+                    @endif
+                    @if ($source->minimum_cents > 0)
+                        <span class="sub">at least {{ $print->money($source->minimum_cents) }}</span>
+                    @endif
                 </td>
             </tr>
         @endforeach

@@ -217,3 +217,23 @@ it('keeps what a supplier charges once and at least', function () {
     ]);
     $bad->assertSessionHasErrors('lines.0.minimum');
 });
+
+it('keeps a service that is typed for a step, and says what is none', function () {
+    $this->shop->import(['items.csv' => "number,name,kind,unit\nCOAT-9,Coat grey,outside,pc\n"]);
+    $draft = routingDraft($this, 'TRAY-40')->id;
+    $line = ['number' => '10', 'name' => 'Coat', 'at' => 's5', 'service' => 'coat-9', 'work_ordered' => 'confirmed'];
+    $keep = fn (int $version, array $line) => $this->actingAs($this->shop->as(Role::Planner))
+        ->put("/routings/{$draft}", ['token' => $this->shop->token(), 'version' => $version, 'lines' => [$line]]);
+    $keep(1, [...$line, 'at' => 'c1'])
+        ->assertSessionHasErrors(['lines.0.service' => 'It is done here: only what a supplier does is a service.']);
+    $keep(1, [...$line, 'service' => 'COAT-8'])
+        ->assertSessionHasErrors(['lines.0.service' => 'No item has the number COAT-8.']);
+    $keep(1, [...$line, 'service' => 'TRAY-40'])->assertSessionHasErrors('lines.0.service');
+    $keep(1, $line)->assertSessionHasNoErrors();
+    $this->get("/routings/{$draft}")->assertOk()->assertSee('COAT-9')->assertSee('confirmed');
+    $step = RoutingStep::query()->where('routing_id', $draft)->sole();
+    expect($step->service_item_id)->toBe($this->shop->item('COAT-9')->id);
+    // kept by what does not speak of it
+    $keep(2, [...$line, 'id' => (string) $step->id, 'name' => 'Coat twice'])->assertSessionHasNoErrors();
+    $this->get("/routings/{$draft}")->assertSee('Coat twice');
+});

@@ -1,0 +1,150 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Outside\ComesBack;
+use App\Actions\Outside\TypedBack;
+use App\Models\Booking;
+use App\Models\Consignment;
+use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\Supplier;
+use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\Onward;
+use KeepPace\Core\Outside\Whose;
+use KeepPace\Core\Refused;
+
+/* Chains: pieces go from supplier to supplier and on to the customer without passing the house. */
+
+const CHAIN_FILES = [
+    'items.csv' => <<<'CSV'
+        number,name,kind,unit,tracking
+        PIN-7,Hinge pin,made,pc,
+        PIN-8,Hinge pin by lot,made,pc,lot
+        CSV,
+    'routings.csv' => <<<'CSV'
+        item,step,name,work_centre,supplier,run_rate,lead_time_days,price
+        PIN-7,10,Harden,,S-03,,3,2.00
+        PIN-7,20,Grind,,S-04,,3,3.00
+        PIN-7,30,Coat,,S-06,,3,1.00
+        PIN-8,10,Turn,TURN,,2,,
+        PIN-8,20,Grind,,S-04,,3,3.00
+        CSV,
+];
+
+beforeEach(function () {
+    expect($this->shop->import(CHAIN_FILES))->toBe([]);
+    $this->demand = fn (string $item, string $pieces): CustomerOrder => tap(
+        $this->shop->customerOrder([$item => $pieces]),
+        $this->shop->cover(...),
+    );
+    $this->orderOf = fn (string $item): Order => tap(
+        Order::query()->where('item_id', $this->shop->item($item)->id)->latest('id')->firstOrFail(),
+        $this->shop->release(...),
+    );
+    $this->step = fn (Order $order, int $number): OrderStep => $order->steps()->where('number', $number)->sole();
+    $back = fn (string $good, Onward $onward, string $spoiled): TypedBack => new TypedBack(
+        $good,
+        spoiled: $spoiled,
+        reason: $spoiled === '0' ? '' : 'cracked',
+        whose: $spoiled === '0' ? null : Whose::Theirs,
+        onward: $onward,
+    );
+    $this->on = fn (OrderStep $step, string $good, Onward $onward, string $spoiled = '0'): Booking => app(
+        ComesBack::class,
+    )->handle($step->id, $back($good, $onward, $spoiled), $this->shop->sign(Role::Storekeeper));
+});
+
+it('goes through three suppliers and to the customer, and never lies here', function () {
+    $demand = ($this->demand)('PIN-7', '10');
+    $order = ($this->orderOf)('PIN-7');
+    [$harden, $grind, $coat] = array_map(fn (int $number) => ($this->step)($order, $number), [10, 20, 30]);
+    $this->shop->sendAll($harden);
+    ($this->on)($harden, '10', Onward::Supplier);
+    $second = Consignment::query()->latest('id')->firstOrFail();
+    expect($second->supplier->number)->toBe('S-04')
+        ->and($second->from->number)->toBe('S-03')
+        ->and($grind->refresh()->taken_in)->toBe('10.000000')
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Storekeeper))->get("/consignments/{$second->id}")
+        ->assertSee('straight from Emberfield Heat Treatment');
+    ($this->on)($grind, '9', Onward::Supplier, '1');
+    $last = ($this->on)($coat, '9', Onward::Customer);
+    $line = CustomerOrderLine::query()->where('customer_order_id', $demand->id)->sole();
+    expect($line->shipped_quantity)->toBe('9.000000')
+        ->and($this->shop->stock('PIN-7')['quantity'])->toBe('0')
+        ->and($last->says)->toContain('9 pc PIN-7 Hinge pin received from order')
+        ->and($this->shop->differences())->toBe([]);
+    // all three works are in the cost of the order: 10 less the one unpaid × 2 and 3, and 9 × 1
+    expect((int) DB::table('cost_entries')->where('order_id', $order->id)->where('kind', 'outside')->sum('cents'))
+        ->toBe(2000 + 2700 + 900);
+    // reversed as one, and booked once more
+    $this->shop->reverse($last);
+    expect($line->refresh()->shipped_quantity)->toBe('0.000000')
+        ->and($coat->refresh()->good)->toBe('0.000000')
+        ->and($this->shop->differences())->toBe([]);
+    ($this->on)($coat, '9', Onward::Customer);
+    expect($line->refresh()->shipped_quantity)->toBe('9.000000')->and($this->shop->differences())->toBe([]);
+});
+
+it('takes back what went on to the next supplier only while it is there', function () {
+    ($this->demand)('PIN-7', '10');
+    $order = ($this->orderOf)('PIN-7');
+    $this->shop->sendAll(($this->step)($order, 10));
+    $booking = ($this->on)(($this->step)($order, 10), '10', Onward::Supplier);
+    $this->shop->back(($this->step)($order, 20), '4', '4');
+    expect(fn () => $this->shop->reverse($booking))->toThrow(Refused::class);
+    $this->shop->reverse(Booking::query()->where('kind', 'came_back')->latest('id')->firstOrFail());
+    $this->shop->reverse($booking);
+    expect(($this->step)($order, 20)->taken_in)->toBe('0.000000')
+        ->and(($this->step)($order, 10)->good)->toBe('0.000000')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('ships a lot that never lay here under the number of its order', function () {
+    $demand = ($this->demand)('PIN-8', '6');
+    $order = ($this->orderOf)('PIN-8');
+    $this->shop->report(($this->step)($order, 10), '6', '6');
+    $this->shop->sendAll(($this->step)($order, 20));
+    ($this->on)(($this->step)($order, 20), '6', Onward::Customer);
+    expect($demand->lines()->sole()->shipped_quantity)->toBe('6.000000')
+        ->and($this->shop->stock('PIN-8', $order->number)['quantity'])->toBe('0')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('says why pieces cannot go straight on', function () {
+    ($this->demand)('PIN-7', '10');
+    $pins = ($this->orderOf)('PIN-7');
+    $this->shop->sendAll(($this->step)($pins, 10));
+    expect(fn () => ($this->on)(($this->step)($pins, 10), '10', Onward::Customer))
+        ->toThrow(Refused::class, 'After step 10 Harden comes step 20 Grind: from here nothing goes to the customer.')
+        ->and(fn () => ($this->on)(($this->step)($pins, 10), '0', Onward::Supplier, '10'))
+        ->toThrow(Refused::class, 'Type how many are good');
+    $shelf = $this->shop->order('PIN-8', '3');
+    $this->shop->release($shelf);
+    $this->shop->report(($this->step)($shelf, 10), '3', '3');
+    $this->shop->sendAll(($this->step)($shelf, 20));
+    expect(fn () => ($this->on)(($this->step)($shelf, 20), '3', Onward::Supplier))
+        ->toThrow(Refused::class, 'step 20 Grind is the last')
+        // made for nobody
+        ->and(fn () => ($this->on)(($this->step)($shelf, 20), '3', Onward::Customer))->toThrow(Refused::class);
+    expect(Consignment::query()->whereNotNull('from_supplier_id')->exists())->toBeFalse()
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('offers where pieces can go, in the form that counts them', function () {
+    ($this->demand)('PIN-7', '10');
+    $order = ($this->orderOf)('PIN-7');
+    $this->shop->sendAll($step = ($this->step)($order, 10));
+    $this->actingAs($this->shop->as(Role::Storekeeper))->get("/order-steps/{$step->id}/back")
+        ->assertSee('straight on to Truewheel Grinding')->assertDontSee('straight to');
+    $this->from('/at-suppliers')->post("/order-steps/{$step->id}/back", [
+        'token' => $this->shop->token(),
+        'good' => '10',
+        'onward' => 'supplier',
+    ])->assertSessionHasNoErrors();
+    expect(Supplier::query()->find(Consignment::query()->latest('id')->value('supplier_id'))->number)->toBe('S-04');
+    $this->post("/order-steps/{$step->id}/back", ['token' => $this->shop->token(), 'good' => '1', 'onward' => 'moon'])
+        ->assertSessionHasErrors('onward');
+});

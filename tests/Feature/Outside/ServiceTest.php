@@ -1,0 +1,200 @@
+<?php
+
+use App\Access\Role;
+use App\Actions\Outside\ComesBack;
+use App\Actions\Outside\TypedBack;
+use App\Actions\Purchasing\AnswerPurchase;
+use App\Actions\Purchasing\OrderWork;
+use App\Actions\Purchasing\RaiseWork;
+use App\Actions\Purchasing\TypedLine;
+use App\Actions\Purchasing\WorkElsewhere;
+use App\Models\Consignment;
+use App\Models\Order;
+use App\Models\OrderStep;
+use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
+use App\Models\Routing;
+use App\Models\Supplier;
+use App\Models\SupplierItem;
+use App\Shop\RolledUp;
+use KeepPace\Core\Purchasing\PurchaseState;
+use KeepPace\Core\Refused;
+use KeepPace\Core\Routing\WorkOrdered;
+use Tests\Support\ItemPage;
+
+/*
+ * Services: work of suppliers as items, with terms of each supplier. Prices go by what is gathered when it is cut off
+ * (trade.md W1); the figures are from memory.
+ */
+
+const SERVICE_FILES = [
+    'items.csv' => <<<'CSV'
+        number,name,kind,unit,usual_lot
+        HARDEN-60,Harden to 60 HRC,outside,pc,
+        GRIND-H6,Grind to H6,outside,pc,
+        JAW-1,Clamping jaw,made,pc,25
+        CSV,
+    'supplier-items.csv' => <<<'CSV'
+        item,supplier,number,minimum,lead_time_days,prices,over_percent,setup_charge,least_charge
+        HARDEN-60,S-03,H60,,4,2.00 20:1.80 50:1.50,,15.00,30.00
+        HARDEN-60,S-05,,,2,2.40,,,
+        CSV,
+    'routings.csv' => <<<'CSV'
+        item,step,name,work_centre,supplier,run_rate,lead_time_days,price,service,work_ordered
+        JAW-1,10,Mill,MILL,,5,,,,
+        JAW-1,20,Harden,,S-03,,9,7.00,HARDEN-60,
+        JAW-1,30,Grind,,S-04,,3,3.00,,confirmed
+        CSV,
+];
+
+beforeEach(function () {
+    expect($this->shop->import(SERVICE_FILES))->toBe([]);
+    $this->jaws = fn (string $pieces): Order => $this->shop->order('JAW-1', $pieces);
+    $this->step = fn (Order $order, int $number): OrderStep => $order->steps()->where('number', $number)->sole();
+    $this->supplier = fn (string $number): Supplier => Supplier::query()->where('number', $number)->sole();
+    $this->elsewhere = fn (OrderStep $step, string $supplier) => app(WorkElsewhere::class)->handle(
+        $step->id,
+        $step->order()->firstOrFail()->version,
+        ($this->supplier)($supplier)->id,
+        $this->shop->sign(Role::Buyer),
+    );
+});
+
+it('takes price, charges and days of a step from what is agreed for its service', function () {
+    $step = ($this->step)(($this->jaws)('20'), 20);
+    expect([$step->price, $step->setup_cents, $step->minimum_cents, $step->lead_time_days])
+        ->toBe(['1.800000', 1500, 3000, 4])
+        // what names no service stays as its routing says
+        ->and(($this->step)(Order::query()->latest('id')->firstOrFail(), 30)->only(['price', 'lead_time_days']))
+        ->toBe(['price' => '3.000000', 'lead_time_days' => 3]);
+    // 25 at 1.80 and the set-up, 25 at 3.00: of the usual lot
+    $rolled = RolledUp::of([$this->shop->item('JAW-1')->id])->cost->of('JAW-1');
+    expect((string) $rolled->work->outside)->toBe((string) (4500 + 1500 + 7500));
+});
+
+it('shows on the routing what is agreed, and gives it out to who may see money', function () {
+    $routing = Routing::query()->where('item_id', $this->shop->item('JAW-1')->id)->sole();
+    $this->actingAs($this->shop->as(Role::Planner))->get("/routings/{$routing->id}?pieces=50")
+        ->assertSee('HARDEN-60')->assertSee('1.50 € each, set-up 15.00 €, at least 30.00 €')->assertSee('4 days');
+    $take = fn (Role $role): string => (string) file_get_contents($this->actingAs($this->shop->as($role))
+        ->post('/take-out', ['token' => $this->shop->token(), 'format' => 'csv', 'kinds' => ['supplier-items']])
+        ->assertDownload()->baseResponse->getFile()->getPathname());
+    expect($take(Role::Planner))->toContain('HARDEN-60,S-03,H60,0,4,"2 20:1.8 50:1.5",,15,30')
+        ->and($take(Role::Operator))->not->toContain('1.8')->not->toContain('15,30');
+});
+
+it('gathers at the price of all that is gathered, and leaves a price that was typed', function () {
+    [$one, $two] = [($this->step)(($this->jaws)('15'), 20), ($this->step)(($this->jaws)('10'), 20)];
+    $this->shop->release($one->order);
+    $this->shop->release($two->order);
+    $first = $this->shop->orderWork($one, $two);
+    expect($first->lines()->orderBy('id')->pluck('price')->all())->toBe(['1.800000', '1.800000'])
+        ->and($first->lines()->sum('setup_cents'))->toBe('3000'); // each line says it; it is charged once
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/purchases/{$first->id}")->assertSee('60.00 €');
+    // typed on the draft: another price than any agreed
+    $third = ($this->step)(($this->jaws)('5'), 20);
+    $this->shop->release($third->order);
+    app(OrderWork::class)->handle([$third->id], $this->shop->sign(Role::Buyer));
+    $line = PurchaseLine::query()->where('order_step_id', $third->id)->sole();
+    expect($line->price)->toBe('2.000000');
+    $line->update(['price' => '1.10']);
+    $this->shop->orderWork(($this->step)(tap(($this->jaws)('30'), $this->shop->release(...)), 20));
+    expect($line->refresh()->price)->toBe('1.100000')
+        ->and(PurchaseLine::query()->latest('id')->firstOrFail()->price)->toBe('1.800000')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('has a step done by another supplier on his terms, ordered anew', function () {
+    $order = tap(($this->jaws)('12'), $this->shop->release(...));
+    $step = ($this->step)($order, 20);
+    $was = $this->shop->orderWork($step);
+    $booking = ($this->elsewhere)($step, 'S-05');
+    $step->refresh();
+    $line = PurchaseLine::query()->where('order_step_id', $step->id)->latest('id')->firstOrFail();
+    expect($step->supplier->number)->toBe('S-05')
+        ->and([$step->price, $step->setup_cents, $step->lead_time_days])->toBe(['2.400000', 0, 2])
+        ->and($was->refresh()->state)->toBe(PurchaseState::Cancelled)
+        ->and($was->changed_on)->not->toBeNull() // he has to be told
+        ->and([$line->quantity, $line->price, $line->is_draft])->toBe(['12.000000', '2.400000', true])
+        ->and($booking->says)->toContain('is done by Clearpass Surface Works, not by Emberfield Heat Treatment')
+        ->and($this->shop->differences())->toBe([]);
+    // from its page
+    $this->actingAs($this->shop->as(Role::Planner))->get("/orders/{$order->id}")
+        ->assertSee('Emberfield Heat Treatment, 2.00 € each, 4 days');
+    $this->put("/order-steps/{$step->id}/supplier", [
+        'token' => $this->shop->token(),
+        'version' => $order->refresh()->version,
+        'supplier' => ($this->supplier)('S-03')->id,
+    ])->assertSessionHasNoErrors();
+    expect($step->refresh()->supplier->number)->toBe('S-03');
+});
+
+it('refuses another supplier while pieces are with the first, and one who does it already', function () {
+    $order = tap(($this->jaws)('12'), $this->shop->release(...));
+    $this->shop->report(($this->step)($order, 10), '12', '12');
+    $step = ($this->step)($order, 20);
+    expect(fn () => ($this->elsewhere)($step, 'S-03'))
+        ->toThrow(Refused::class, 'Emberfield Heat Treatment does step 20 Harden already');
+    $this->shop->sendOut($step, '5');
+    expect(fn () => ($this->elsewhere)($step->refresh(), 'S-05'))
+        ->toThrow(Refused::class, '5 of step 20 Harden are with Emberfield Heat Treatment')
+        ->and(fn () => ($this->elsewhere)(($this->step)($order, 10), 'S-05'))->toThrow(Refused::class);
+    // back as they went they can go to the other
+    app(ComesBack::class)->handle($step->id, new TypedBack('0', unworked: '5'), $this->shop->sign(Role::Storekeeper));
+    ($this->elsewhere)($step->refresh(), 'S-05');
+    $this->shop->sendOut($step->refresh(), '12');
+    expect(Consignment::query()->latest('id')->firstOrFail()->supplier->number)->toBe('S-05')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('orders no service of a supplier who has no price for it', function () {
+    $order = tap(($this->jaws)('12'), $this->shop->release(...));
+    $step = ($this->step)($order, 20);
+    SupplierItem::of($step->service_item_id, $step->supplier_id)->prices()->delete();
+    $step->update(['price' => '0']);
+    expect(fn () => $this->shop->orderWork($step))
+        ->toThrow(Refused::class, 'Emberfield Heat Treatment has no price for HARDEN-60 Harden to 60 HRC.');
+    expect(PurchaseOrder::query()->where('kind', 'service')->count())->toBe(0);
+});
+
+it('orders the next of a chain when the one before it is confirmed', function () {
+    $order = tap(($this->jaws)('12'), $this->shop->release(...));
+    $step = ($this->step)($order, 20);
+    expect(app(RaiseWork::class)->due())->toBe(0);
+    $work = $this->shop->orderWork($step);
+    expect(app(RaiseWork::class)->due())->toBe(0);
+    app(AnswerPurchase::class)->handle(
+        $work->id,
+        $work->version,
+        [$work->lines()->sole()->id => new TypedLine('12', '2', '2026-12-01')],
+        '',
+        $this->shop->sign(Role::Buyer),
+    );
+    $next = PurchaseLine::query()->where('order_step_id', ($this->step)($order, 30)->id)->sole();
+    expect($next->is_draft)->toBeTrue()
+        ->and($next->quantity)->toBe('12.000000')
+        ->and(($this->step)($order, 30)->work_ordered)->toBe(WorkOrdered::AfterBefore);
+});
+
+it('says at its row or field what is wrong with a service', function () {
+    $bad = [
+        str_replace('JAW-1,10', 'JAW-1,5', SERVICE_FILES['routings.csv']),
+        'JAW-1,40,Mark,MILL,,1,,,HARDEN-60,',
+        'JAW-1,50,Plate,,S-04,,3,1,JAW-1,',
+    ];
+    expect($this->shop->import(['routings.csv' => implode("\n", $bad)]))
+        ->toContain('routings.csv line 5, service: the step is done here: only what a supplier does is a service.')
+        ->toContain('routings.csv line 6, service: JAW-1 is made, no outside service.');
+    $sold = ['supplier' => (string) ($this->supplier)('S-01')->id, 'prices' => '5'];
+    ItemPage::change($this, 'SS-15', ['sources' => [[...$sold, 'setup_charge' => '15']]])
+        ->assertSessionHasErrors([
+            'sources.0.setup_charge' => 'Only an outside service is charged so: leave it empty.',
+        ]);
+    ItemPage::change($this, 'HARDEN-60', ['sources' => [[...$sold, 'setup_charge' => '15', 'least_charge' => '-1']]])
+        ->assertSessionHasErrors('sources.0.least_charge');
+    ItemPage::change($this, 'HARDEN-60', ['sources' => [[...$sold, 'setup_charge' => '15', 'least_charge' => '40']]])
+        ->assertSessionHasNoErrors();
+    $terms = SupplierItem::query()->where('item_id', $this->shop->item('HARDEN-60')->id)->sole();
+    expect([$terms->setup_cents, $terms->minimum_cents])->toBe([1500, 4000]);
+    $this->get('/items/'.$terms->item_id)->assertSee('set-up 15.00')->assertSee('5, set-up 15.00, at least 40.00');
+});
