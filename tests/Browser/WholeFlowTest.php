@@ -15,7 +15,7 @@ it('takes a customer line from entry to shipment through the pages', function ()
     $promise = '2026-12-18';
 
     // the sales desk enters an order by keyboard and covers it
-    $browser->login('sales')->visit('/customer-orders/new');
+    $browser->loginByHand('sales')->visit('/customer-orders/new');
     $browser->fill('Their reference', 'PO 77');
     $browser->field('Item')->sendKeys('TRAY-40'.WebDriverKeys::ENTER.'4'.WebDriverKeys::ENTER);
     $browser->fill('Promise date', $promise);

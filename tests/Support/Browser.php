@@ -114,12 +114,10 @@ final class Browser
         return $this;
     }
 
-    public function login(string $as): self
+    /** Logs in as everybody does, by typing. */
+    public function loginByHand(string $as): self
     {
-        // a request that is still under way would bring its cookie back
-        $this->driver->get('about:blank');
-        (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
-
+        $this->loggedOut();
         $this->visit('/login')->fill('Login', $as)->fill('Password', 'pace')->press('Log in');
         $this->driver
             ->wait(10, self::LOOKS_EVERY)
@@ -127,6 +125,31 @@ final class Browser
 
         // a role begins where it works; a story begins at Today
         return $this->visit('/')->see(' can be released');
+    }
+
+    /** Is logged in, at Today: with a session that was begun beside. */
+    public function login(string $as): self
+    {
+        $this->loggedOut();
+        $beside = new Page($this->base);
+        $beside->send('/login', ['login' => $as, 'password' => 'pace']);
+        foreach ($beside->cookies() as $name => $value) {
+            (new ChromeDevToolsDriver($this->driver))->execute('Network.setCookie', [
+                'name' => $name,
+                'value' => $value,
+                'url' => $this->base,
+                'httpOnly' => true,
+            ]);
+        }
+
+        return $this->visit('/')->see(' can be released');
+    }
+
+    private function loggedOut(): void
+    {
+        // a request that is still under way would bring its cookie back
+        $this->driver->get('about:blank');
+        (new ChromeDevToolsDriver($this->driver))->execute('Network.clearBrowserCookies');
     }
 
     /** Types into the field with this label (its own or its aria-label). */

@@ -294,6 +294,7 @@ final class LiveShop
             'APP_ENV' => 'production',
             'APP_DEBUG' => 'false',
             'QUEUE_CONNECTION' => 'sync',
+            'BCRYPT_ROUNDS' => '4', // of passwords that are no secret
             'CACHE_STORE' => 'database',
             'SESSION_DRIVER' => 'database',
             'PACE_TEST_CLOCK' => (string) $this->clock,

@@ -28,6 +28,18 @@ final class Page
         return (string) curl_exec($this->curl);
     }
 
+    /** @return array<string, string> what it would send back, as it was given */
+    public function cookies(): array
+    {
+        $cookies = [];
+        foreach ((array) curl_getinfo($this->curl, CURLINFO_COOKIELIST) as $line) {
+            $parts = explode("\t", (string) $line);
+            $cookies[$parts[5]] = $parts[6];
+        }
+
+        return $cookies;
+    }
+
     /**
      * Sends a form of the page at that address.
      *

@@ -69,10 +69,26 @@ beforeEach(function () {
     config(['pace.planner' => 'beside']); // hundreds of deeds; the plan follows at the end
 });
 
+/**
+ * Of the deeds every third: each value is sent to one deed in three, and each deed is sent one value in three.
+ *
+ * @return list<Route>
+ */
+function everyThird(string $what): array
+{
+    $from = (int) array_search($what, array_keys(malformed()), true);
+
+    return array_values(array_filter(
+        routesOf('POST', 'PUT', 'DELETE'),
+        fn (int $at): bool => $what === 'nothing' || $at % 3 === $from % 3,
+        ARRAY_FILTER_USE_KEY,
+    ));
+}
+
 it('answers every deed that is sent with nothing, or with everything malformed at once', function (string $what) {
     $value = $what === 'nothing' ? null : malformed()[$what];
     $faults = $taken = [];
-    foreach (routesOf('POST', 'PUT', 'DELETE') as $route) {
+    foreach (everyThird($what) as $route) {
         $method = strtolower(current(array_diff($route->methods(), ['HEAD'])));
         $data = $value === null ? [] : array_fill_keys(array_keys(Fields::RIGHT), $value);
         $before = Booking::query()->count();
