@@ -52,3 +52,49 @@ it('sends pieces of two orders out together and has them back', function () {
         ->see('1.00 € of');
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
+
+it('sends pieces through three suppliers and to the customer', function () {
+    $this->live->php(<<<'PHP'
+        $shop->import([
+            "items.csv" => "number,name,kind,unit\nPIN-7,Hinge pin,made,pc\n",
+            "routings.csv" => "item,step,name,supplier,lead_time_days,price,work_ordered\n"
+                ."PIN-7,10,Harden,S-03,3,2.00,release\nPIN-7,20,Grind,S-04,3,3.00,confirmed\n"
+                ."PIN-7,30,Coat,S-06,3,1.00,confirmed\n",
+        ]);
+        $demand = $shop->customerOrder(["PIN-7" => "10"]);
+        $shop->cover($demand);
+        PHP)->wait();
+    $browser = $this->browser;
+    $value = fn (string $sql): string => $this->live->value($sql);
+    $line = $value("SELECT MAX(l.id) FROM customer_order_lines l JOIN items i ON i.id = l.item_id AND i.number = 'PIN-7'");
+    $order = $value("SELECT o.number FROM orders o JOIN items i ON i.id = o.item_id AND i.number = 'PIN-7'");
+    $customer = $value("SELECT c.name FROM customer_order_lines l JOIN customer_orders k ON k.id = l.customer_order_id
+        JOIN customers c ON c.id = k.customer_id WHERE l.id = {$line}");
+
+    // released: the first work is on a draft by itself, the others wait for their turn
+    $browser->login('supervisor')->visit('/release')->field("Order {$order}")->click();
+    $browser->press('Release 1 order')->see("Released {$order}");
+    $browser->visit("/customer-lines/{$line}/chain")->see('To do: send the order')->see('orders itself when the one');
+    $step = fn (int $number): string => $value("SELECT s.id FROM order_steps s JOIN orders o ON o.id = s.order_id
+        WHERE o.number = '{$order}' AND s.number = {$number}");
+
+    // sent and confirmed, one raises the next
+    foreach ([10, 20, 30] as $number) {
+        $purchase = $value("SELECT l.purchase_order_id FROM purchase_lines l WHERE l.order_step_id = {$step($number)}");
+        expect($purchase)->not->toBe('', "step {$number} is not ordered");
+        $browser->login('buyer')->visit("/purchases/{$purchase}")->press('It goes on paper')->see('on paper');
+        $browser->press('That is what they say')->see('answered purchase');
+    }
+
+    // the lorry goes from one to the next
+    $browser->login('storekeeper')->visit('/send-out');
+    $browser->field("{$order} goes")->click();
+    $browser->press('Send what is ticked', 1)->see('All of it is there.'); // the drums go to another first
+    foreach (['straight on to Truewheel Grinding', 'straight on to Rainbow Gate Coatings', "straight to {$customer}"] as $to) {
+        $browser->visit('/at-suppliers')->press('else')->fill('Good, of 10', '10');
+        $browser->field('The good ones')->sendKeys($to);
+        $browser->press('Book it back')->see('10 good');
+    }
+    $browser->login('sales')->visit("/customer-lines/{$line}/chain")->see('10 of 10')->see('Nothing is to be done outside');
+    expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});

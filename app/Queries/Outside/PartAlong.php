@@ -62,6 +62,15 @@ final readonly class PartAlong
         return Row::all(self::query()->where('l.id', $line), self::from(...));
     }
 
+    /**
+     * @param  list<int>  $lines
+     * @return Collection<int, self>
+     */
+    public static function onLines(array $lines): Collection
+    {
+        return Row::all(self::query()->whereIn('l.id', $lines), self::from(...));
+    }
+
     /** @return Collection<int, self> of the lines of a purchase order */
     public static function onPurchase(int $order): Collection
     {

@@ -47,9 +47,13 @@ final readonly class WorkOrdered
     /** "draft", "sent", "confirmed", "part in", "done" */
     public function says(): string
     {
-        return $this->isConfirmed && $this->state === PurchaseState::Sent
-            ? PurchaseState::Confirmed->label()
-            : $this->state->label();
+        return $this->stage()->label();
+    }
+
+    /** As far as its line is. */
+    public function stage(): PurchaseState
+    {
+        return $this->isConfirmed && $this->state === PurchaseState::Sent ? PurchaseState::Confirmed : $this->state;
     }
 
     public function isDraft(): bool

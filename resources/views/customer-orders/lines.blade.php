@@ -37,6 +37,9 @@
                         @endif
                     @endforeach
                     <x-cover :line="$line" />
+                    @if ($line->covers->isNotEmpty())
+                        <a class="sub" href="{{ route('customer-lines.chain', $line->id) }}">chain</a>
+                    @endif
                 </td>
                 <td class="tight">
                     @if ($line->uncovered()->isPositive())

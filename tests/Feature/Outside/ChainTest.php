@@ -1,6 +1,7 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Cover\TieLine;
 use App\Actions\Outside\ComesBack;
 use App\Actions\Outside\TypedBack;
 use App\Models\Booking;
@@ -147,4 +148,35 @@ it('offers where pieces can go, in the form that counts them', function () {
     expect(Supplier::query()->find(Consignment::query()->latest('id')->value('supplier_id'))->number)->toBe('S-04');
     $this->post("/order-steps/{$step->id}/back", ['token' => $this->shop->token(), 'good' => '1', 'onward' => 'moon'])
         ->assertSessionHasErrors('onward');
+});
+
+it('shows the whole chain of a line, with what to do next', function () {
+    DB::table('routing_steps')->where('name', 'Grind')->update(['work_ordered' => 'confirmed']);
+    $demand = ($this->demand)('PIN-7', '10');
+    $line = $demand->lines()->sole();
+    $chain = fn () => $this->actingAs($this->shop->as(Role::Supervisor))->get("/customer-lines/{$line->id}/chain");
+    $order = ($this->orderOf)('PIN-7');
+    $chain()->assertSee("{$order->number} Hinge pin")->assertSee('0 of 10')->assertSee('10 here, to go')
+        ->assertSee('Order the work')->assertSee('orders itself when the one before is confirmed');
+    $harden = ($this->step)($order, 10);
+    $work = $this->shop->orderWork($harden);
+    $chain()->assertSee('Send them out')->assertSee($work->number);
+    $this->shop->sendAll($harden);
+    $chain()->assertSee('10 there')->assertSee('Have them back');
+    $this->travelTo('2026-12-20 09:00');
+    $chain()->assertSee('Ask when it comes');
+    ($this->on)($harden, '10', Onward::Supplier);
+    ($this->on)(($this->step)($order, 20), '10', Onward::Supplier);
+    ($this->on)(($this->step)($order, 30), '10', Onward::Customer);
+    $chain()->assertSee('10 of 10')->assertSee('Nothing is to be done outside now.');
+    $this->get('/customer-lines/999999/chain')->assertNotFound();
+});
+
+it('shows what is bought for a line, parts of its parts, and what goes along', function () {
+    $line = $this->shop->purchase('P-77', 'CAST-48', '6', '2026-12-04');
+    $demand = $this->shop->customerOrder(['CAST-48' => '6', 'EX-9H' => '2']);
+    app(TieLine::class)->toPurchase($demand->lines[0]->id, $line->id, '6', $this->shop->sign(Role::Sales));
+    $this->shop->goesAlong($line, 'FOOT-1');
+    $page = $this->actingAs($this->shop->as(Role::Sales))->get("/customer-lines/{$demand->lines[0]->id}/chain");
+    $page->assertSee('P-77')->assertSee('goes along')->assertSee('Have it confirmed')->assertSee('along');
 });
