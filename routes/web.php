@@ -280,6 +280,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/order-steps/work', [C\WorkController::class, 'store'])
         ->middleware('may:purchase')
         ->name('work.store');
+    Route::post('/order-components/{component}/unused', [C\UnusedController::class, 'store'])
+        ->middleware('may:outside')
+        ->name('unused.store');
     Route::put('/order-steps/{step}/supplier', [C\StepSupplierController::class, 'update'])
         ->middleware('may:purchase')
         ->name('step-suppliers.update');

@@ -4,7 +4,10 @@ namespace App\Books;
 
 use App\Models\Consignment;
 use App\Models\ConsignmentLine;
+use App\Models\Item;
+use App\Models\OrderComponent;
 use App\Models\OrderStep;
+use App\Models\Place;
 use App\Models\PurchasePart;
 use App\Models\Supplier;
 use App\Reading\Row;
@@ -55,28 +58,63 @@ final class Consigned implements Book
         $this->line($to, $amount, $at, ['part_id' => $part->id, 'lot_id' => $lot, 'back_at' => $back]);
     }
 
+    /** A component goes along with the pieces of its order; it is moved to the place of the supplier besides. */
+    public function sendComponent(
+        OrderComponent $component,
+        Supplier $to,
+        int $lot,
+        BigDecimal $amount,
+        CarbonImmutable $at,
+        string $backAt,
+    ): void {
+        $this->line($to, $amount, $at, ['component_id' => $component->id, 'lot_id' => $lot, 'back_at' => $backAt]);
+    }
+
     /**
      * Stock that went along is not there any more: used up for good or spoiled pieces, lost, or back. What went first
      * goes first.
      *
-     * @return array<int, array{lot: int, of: Sent}> by line
+     * @return array<int, array{lot: int, place: int, of: Sent}> by line: where it lay
      *
      * @throws Refused when more of it is gone than is there
      */
     public function partGone(PurchasePart $part, CameBack $gone, string $field): array
     {
-        $lines = self::linesThere('part_id', $part->id);
+        return $this->gone(self::linesThere('part_id', $part->id), $part->item, $gone, $field);
+    }
+
+    /**
+     * The same of a component that went along with pieces.
+     *
+     * @return array<int, array{lot: int, place: int, of: Sent}> by line: where it lay
+     *
+     * @throws Refused
+     */
+    public function componentGone(OrderComponent $component, CameBack $gone, string $field): array
+    {
+        return $this->gone(self::linesThere('component_id', $component->id), $component->item, $gone, $field);
+    }
+
+    /**
+     * @param  Collection<int, ConsignmentLine>  $lines
+     * @return array<int, array{lot: int, place: int, of: Sent}> by line: where it lay
+     *
+     * @throws Refused
+     */
+    private function gone(Collection $lines, Item $item, CameBack $gone, string $field): array
+    {
         $there = self::there($lines);
         $all = BigDecimal::sum(BigDecimal::zero(), ...array_values($there));
         if ($gone->all()->isGreaterThan($all)) {
-            $unit = $part->item->unit->code;
-            throw OutsideRefused::moreUsedThanThere($gone->all(), $all, $unit, $part->item->label(), $field);
+            $label = $item->label();
+            throw OutsideRefused::moreUsedThanThere($gone->all(), $all, $item->unit->code, $label, $field);
         }
         $dealt = [];
-        foreach ($gone->dealtOver($there, $part->item->label(), BigDecimal::zero()) as $id => $of) {
+        foreach ($gone->dealtOver($there, $item->label(), BigDecimal::zero()) as $id => $of) {
             $line = $lines[$id] ?? throw new \LogicException('Dealt to nobody.');
             $this->enter($line, $of);
-            $dealt[$id] = ['lot' => $line->lot_id, 'of' => $of];
+            $place = Place::ofSupplier($line->consignment->supplier)->id;
+            $dealt[$id] = ['lot' => $line->lot_id, 'place' => $place, 'of' => $of];
         }
 
         return $dealt;
@@ -122,11 +160,11 @@ final class Consigned implements Book
     public function locks(Undone $undone): Needs
     {
         $lines = self::of($undone)->map(fn (Row $row): int => $row->int('consignment_line_id'));
-        $orders = OrderStep::query()
-            ->whereIn('id', ConsignmentLine::query()->whereKey($lines)->select('order_step_id'))
-            ->pluck('order_id');
+        $of = ConsignmentLine::query()->whereKey($lines)->get();
+        $steps = OrderStep::query()->whereKey($of->pluck('order_step_id')->filter())->pluck('order_id');
+        $components = OrderComponent::query()->whereKey($of->pluck('component_id')->filter())->pluck('order_id');
 
-        return Needs::orders($orders);
+        return Needs::orders($steps)->and(Needs::orders($components));
     }
 
     public function against(Undone $undone): array
@@ -138,14 +176,15 @@ final class Consigned implements Book
     {
         foreach (self::of($undone) as $row) {
             $line = ConsignmentLine::query()
-                ->with('consignment', 'step')
+                ->with('consignment', 'step', 'component')
                 ->findOrFail($row->int('consignment_line_id'));
             $back = self::entry($row)->negated();
             if ($line->pieces()->plus($back)->isImpossible()) {
                 $says = "Pieces of {$line->consignment->number} came back since.";
-                throw $line->step === null
+                $order = $line->step->order_id ?? $line->component?->order_id;
+                throw $order === null
                     ? Refused::because("{$says} Reverse that booking first.")
-                    : LaterBookings::ofSteps($undone->booking, $line->step->order_id)->refused($says);
+                    : LaterBookings::ofSteps($undone->booking, $order)->refused($says);
             }
             $this->enter($line, $back);
             if (
@@ -184,6 +223,7 @@ final class Consigned implements Book
     private static function linesThere(string $of, int $id): Collection
     {
         return ConsignmentLine::query()
+            ->with('consignment.supplier')
             ->where($of, $id)
             ->where('there', '>', 0)
             ->orderBy('id')
@@ -224,6 +264,11 @@ final class Consigned implements Book
     {
         $now = $line->pieces()->plus($change);
         $line->update(self::columns($now));
+        if ($line->component_id !== null) {
+            $component = OrderComponent::query()->findOrFail($line->component_id);
+            $there = BigDecimal::of($component->along_quantity)->plus($change->there());
+            $component->update(['along_quantity' => (string) $there]);
+        }
         $this->entries[] = [
             'booking_id' => $this->ledger->booking->id,
             'consignment_line_id' => $line->id,

@@ -15,6 +15,7 @@ use KeepPace\Core\Outside\Sent;
  * @property int $position
  * @property int|null $order_step_id whose pieces they are
  * @property int|null $part_id stock that went along, for a purchase
+ * @property int|null $component_id stock that went along with pieces, for an order
  * @property int $lot_id of such stock
  * @property string $sent
  * @property string $good
@@ -31,6 +32,7 @@ use KeepPace\Core\Outside\Sent;
  * @property-read Consignment $consignment
  * @property-read OrderStep|null $step
  * @property-read PurchasePart|null $part
+ * @property-read OrderComponent|null $component
  */
 class ConsignmentLine extends Model
 {
@@ -70,6 +72,12 @@ class ConsignmentLine extends Model
     public function part(): BelongsTo
     {
         return $this->belongsTo(PurchasePart::class);
+    }
+
+    /** @return BelongsTo<OrderComponent, $this> */
+    public function component(): BelongsTo
+    {
+        return $this->belongsTo(OrderComponent::class);
     }
 
     /** @return BelongsTo<OrderStep, $this> */

@@ -28,6 +28,7 @@ use KeepPace\Core\Structure\Takes;
  * @property string $supplied_by
  * @property int|null $stands_for_id
  * @property string $replaced_quantity
+ * @property string $along_quantity with a supplier, not used yet
  * @property string $used_quantity
  * @property int $used_value
  * @property-read Order $order
@@ -96,10 +97,16 @@ class OrderComponent extends Model
             ->minus((string) $tied);
     }
 
+    /** Used, by what stood in for it too, and with a supplier for it. */
+    public function taken(): BigDecimal
+    {
+        return BigDecimal::of($this->used_quantity)->plus($this->replaced_quantity)->plus($this->along_quantity);
+    }
+
     /** Planned and not yet used, by itself or by what stands in for it; 0 or more. */
     public function openQuantity(): BigDecimal
     {
-        $open = BigDecimal::of($this->planned_quantity)->minus($this->used_quantity)->minus($this->replaced_quantity);
+        $open = BigDecimal::of($this->planned_quantity)->minus($this->taken());
 
         return $open->isNegative() ? BigDecimal::zero() : $open;
     }

@@ -87,9 +87,9 @@ final class PartsGiven
             ->join('items AS i', 'i.id', 'c.item_id')
             ->whereIn('c.order_id', $this->orders->keys())
             ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
-            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
+            ->where('c.open_quantity', '>', 0)
             ->select(['c.id', 'c.order_id', 'c.item_id', 'c.step_number', 'c.supplied_by', 'i.name'])
-            ->selectRaw('c.planned_quantity - c.used_quantity - c.replaced_quantity AS open');
+            ->addSelect('c.open_quantity AS open');
         foreach (Row::all($components, fn (Row $row): Row => $row) as $row) {
             $order = $this->orders[$row->int('order_id')];
             $order->isHeld ?: $this->need($order, $row, $row->int('id'));

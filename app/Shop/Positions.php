@@ -95,8 +95,6 @@ final class Positions
             ->whereIn('o.state', OrderState::OPEN)->where('o.is_held', false)
             ->where('c.supplied_by', 'us')
             ->groupBy('c.item_id')
-            ->selectRaw(
-                'c.item_id, SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0)) AS quantity',
-            );
+            ->selectRaw('c.item_id, SUM(c.open_quantity) AS quantity');
     }
 }

@@ -21,7 +21,7 @@ final class WhoLacks
     public static function of(int $item, BigDecimal $lost, Closure $free): array
     {
         $needs = [];
-        $open = 'SUM(GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0))';
+        $open = 'SUM(c.open_quantity)';
         $rows = DB::table('order_components AS c')
             ->join('orders AS o', 'o.id', 'c.order_id')
             ->where('c.item_id', $item)

@@ -49,16 +49,27 @@ final class OutsideRules
             SELECT CONCAT('item ', x.item_id, ' at supplier ', x.supplier_id, ': ', x.there, ' there, ',
                 COALESCE(b.quantity, 0), ' lie') AS difference
             FROM (
-                SELECT p.item_id, l.lot_id, k.supplier_id, SUM(l.there) AS there
+                SELECT COALESCE(p.item_id, c.item_id) AS item_id, l.lot_id, k.supplier_id, SUM(l.there) AS there
                 FROM consignment_lines l
                 JOIN consignments k ON k.id = l.consignment_id
-                JOIN purchase_line_parts p ON p.id = l.part_id
-                GROUP BY p.item_id, l.lot_id, k.supplier_id
+                LEFT JOIN purchase_line_parts p ON p.id = l.part_id
+                LEFT JOIN order_components c ON c.id = l.component_id
+                WHERE l.order_step_id IS NULL
+                GROUP BY COALESCE(p.item_id, c.item_id), l.lot_id, k.supplier_id
             ) x
             LEFT JOIN places a ON a.supplier_id = x.supplier_id
             LEFT JOIN balances b ON b.place_id = a.id AND b.item_id = x.item_id AND b.lot_id = x.lot_id
                 AND b.condition = 'free' AND b.owner_id = 0
             WHERE x.there > COALESCE(b.quantity, 0)
+            SQL,
+        'what went along with pieces is what an order has there' => <<<'SQL'
+            SELECT CONCAT('component ', c.id, ' of order ', c.order_id, ': ', c.along_quantity, ' there, lines have ',
+                COALESCE(x.there, 0)) AS difference
+            FROM order_components c
+            LEFT JOIN (
+                SELECT component_id, SUM(there) AS there FROM consignment_lines GROUP BY component_id
+            ) x ON x.component_id = c.id
+            WHERE c.along_quantity <> COALESCE(x.there, 0)
             SQL,
         'a claim stands on pieces whose work is not paid' => <<<'SQL'
             SELECT CONCAT('step ', x.order_step_id, ': ', x.unpaid, ' unpaid, ', x.claimed, ' claimed') AS difference

@@ -140,6 +140,25 @@ final class OutsideRefused extends Refused
         );
     }
 
+    public static function notOurs(string $item): self
+    {
+        return self::because("{$item} is not supplied by us: nothing of ours goes along for it.", 'quantity');
+    }
+
+    public static function moreThanItTakes(BigDecimal $wanted, BigDecimal $open, string $what): self
+    {
+        return self::because(
+            Amount::plain($wanted).' is more than the '.Amount::plain($open)." still wanted of {$what}.",
+            'quantity',
+        );
+    }
+
+    public static function stillAlong(BigDecimal $there, string $what, string $order): self
+    {
+        return self::because(Amount::plain($there)." {$what} that went along for {$order} are with the supplier by the "
+            ."books. Book what came back unused, or what was used, at 'At suppliers' first.");
+    }
+
     public static function nothingLeft(): self
     {
         return self::because('Nothing of it is left there any more.');

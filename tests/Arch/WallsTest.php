@@ -71,14 +71,15 @@ it('takes what was typed from requests', function () {
 
 /** A folder of core uses only those that come after it. */
 it('keeps the order of the rooms in core', function () {
+    $base = ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'];
     $after = [
         'Purchasing' => ['Quantity', 'Calendar', 'Naming'],
         'Outside' => ['Quantity', 'Calendar', 'Naming'],
-        'Planning' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
-        'Scheduling' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
-        'Costing' => ['Stock', 'Trace', 'Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
-        'Stock' => ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
-        'Trace' => ['Structure', 'Routing', 'Quantity', 'Calendar', 'Naming'],
+        'Planning' => ['Purchasing', 'Outside', 'Stock', 'Trace', ...$base],
+        'Scheduling' => ['Stock', 'Trace', ...$base],
+        'Costing' => ['Stock', 'Trace', ...$base],
+        'Stock' => $base,
+        'Trace' => $base,
         'Structure' => ['Quantity', 'Calendar', 'Naming'],
         'Routing' => ['Quantity', 'Calendar', 'Naming'],
         'Quantity' => [],

@@ -20,6 +20,7 @@ use App\Actions\Orders\ReleaseOrders;
 use App\Actions\Outside\ComesBack;
 use App\Actions\Outside\SendOut;
 use App\Actions\Outside\TypedBack;
+use App\Actions\Outside\TypedComponentOut;
 use App\Actions\Outside\TypedPartOut;
 use App\Actions\Outside\TypedSendOut;
 use App\Actions\Purchasing\GoAlong;
@@ -297,6 +298,33 @@ final class Shop
             $this->sign(Role::Storekeeper),
             [new TypedPartOut($part->id, $quantity, $balance->id)],
         );
+    }
+
+    /** A component of a step done outside, put in by hand, goes along with its pieces. */
+    public function along(OrderStep $step, string $item, string $quantity): OrderComponent
+    {
+        $component = OrderComponent::query()->create([
+            'order_id' => $step->order_id,
+            'item_id' => $this->item($item)->id,
+            'step_number' => $step->number,
+            'position' => 900,
+            'baseline_quantity' => $quantity,
+            'planned_quantity' => $quantity,
+        ]);
+        $balance = Balance::query()
+            ->where('item_id', $component->item_id)
+            ->where('quantity', '>', 0)
+            ->whereHas('place', fn ($place) => $place->where('kind', 'store'))
+            ->firstOrFail();
+        app(SendOut::class)->handle(
+            (int) $step->supplier_id,
+            [],
+            '',
+            $this->sign(Role::Storekeeper),
+            [new TypedComponentOut($component->id, $quantity, $balance->id)],
+        );
+
+        return $component->refresh();
     }
 
     public function sendOut(OrderStep $step, string $pieces, bool $countThrough = false): Booking

@@ -81,7 +81,7 @@ final class ChangeComponents
     /** No more of it than was used. */
     private static function endAtUsed(Ledger $ledger, Order $order, OrderComponent $component): void
     {
-        $used = BigDecimal::of($component->used_quantity)->plus($component->replaced_quantity);
+        $used = $component->taken();
         $what = "component {$component->item->number}";
         $ledger->change($order, $what, Amount::plain($component->planned_quantity), Amount::plain($used));
         $component->planned_quantity = (string) $used;

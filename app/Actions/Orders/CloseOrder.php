@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Costing\Settlement;
+use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -45,6 +46,7 @@ final class CloseOrder
     {
         $order = $held->order($id)->load('item');
         $order->assertMay(OrderDeed::Close);
+        self::assertNothingAlong($order);
         $ledger->concerns($order);
         $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
         $ledger->stock->readFree(
@@ -61,6 +63,19 @@ final class CloseOrder
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
         $ledger->says(self::notBilled($order)."Order {$order->number} closed: ".number_format($settled->variance / 100,
             2).' variance, '.number_format($settled->toStock / 100, 2).' to stock.');
+    }
+
+    /** @throws Refused naming what is with a supplier for it still */
+    private static function assertNothingAlong(Order $order): void
+    {
+        $along = $order->components()->with('item.unit')->where('along_quantity', '>', 0)->first();
+        if ($along !== null) {
+            throw OutsideRefused::stillAlong(
+                BigDecimal::of($along->along_quantity),
+                "{$along->item->unit->code} {$along->item->label()}",
+                $order->number,
+            );
+        }
     }
 
     /** Work on it that is not billed yet: what the bill says otherwise is variance then. */

@@ -103,6 +103,7 @@ final class ComesBack
             'pass_on' => Amount::plain($passOn),
             'minutes' => 0,
             'reason' => $typed->reason,
+            'used' => $typed->used,
         ]);
         $came->lost->plus($came->unworked)->isZero() ?: $ledger->says("Of those that went {$came->says()}.");
         (new WorkDone($ledger, $held))->book($order, $step->refresh(), $came->paid(), $came->unpaid());

@@ -4,7 +4,6 @@ namespace App\Actions\Outside;
 
 use App\Books\Ledger;
 use App\Books\Needs;
-use App\Models\Balance;
 use App\Models\Place;
 use App\Models\PurchasePart;
 use App\Models\Supplier;
@@ -12,10 +11,6 @@ use Carbon\CarbonImmutable;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\Condition;
-use KeepPace\Core\Stock\End;
-use KeepPace\Core\Stock\PlaceKind;
-use KeepPace\Core\Stock\StockKey;
 
 /** Stock goes along with a consignment to the place that is the supplier: it stays ours, and counted in the value. */
 final readonly class PartsOut
@@ -24,12 +19,12 @@ final readonly class PartsOut
     {
     }
 
-    /** @param  list<TypedPartOut>  $rows */
-    public static function needs(array $rows): Needs
+    /** @param  list<TypedPartOut|TypedComponentOut>  $along */
+    public static function needs(array $along): Needs
     {
         $parts = PurchasePart::query()
             ->with('line')
-            ->whereKey(array_map(fn (TypedPartOut $row): int => $row->part, $rows))
+            ->whereKey(array_map(fn (TypedPartOut $row): int => $row->part, self::of($along)))
             ->get();
 
         return Needs::items($parts->pluck('item_id'))
@@ -37,14 +32,15 @@ final readonly class PartsOut
     }
 
     /**
-     * @param  list<TypedPartOut>  $rows
+     * @param  list<TypedPartOut|TypedComponentOut>  $along
      * @return list<string> what went, in words
      *
      * @throws Refused with a sentence beside each row that is wrong
      */
-    public function write(Supplier $to, array $rows, CarbonImmutable $at): array
+    public function write(Supplier $to, array $along, CarbonImmutable $at): array
     {
         $said = $wrong = [];
+        $rows = self::of($along);
         $place = $rows === [] ? null : Place::ofSupplier($to);
         foreach ($rows as $row) {
             try {
@@ -61,26 +57,24 @@ final readonly class PartsOut
     private function one(Supplier $to, Place $place, TypedPartOut $row, CarbonImmutable $at): string
     {
         $part = PurchasePart::query()->with('item.unit', 'item.units.unit', 'line.order')->findOrFail($row->part);
-        $from = Balance::query()->with('place')->find($row->balance);
         if ($part->line->order->supplier_id !== $to->id) {
             throw OutsideRefused::atAnother($part->line->number, $to->name);
         }
-        $isFree = $from !== null
-            && $from->item_id === $part->item_id
-            && $from->owner_id === 0
-            && $from->condition === Condition::Free->value
-            && $from->place->kind === PlaceKind::Store->value;
-        if ($from === null || ! $isFree) {
-            throw OutsideRefused::notOfThePart($part->item->label());
-        }
         $amount = $part->item->quantity($row->quantity)->amount;
-        $key = new StockKey($part->item_id, $place->id, $from->lot_id);
-        $this->ledger->stock->read([$from->key(), $key]);
-        $this->ledger->moves->move($part->item, $amount, null, End::stock($from->key()), End::stock($key));
+        $lot = (new StockOut($this->ledger, $place))->carry($part->item, $amount, $row->balance);
         $this->ledger->covers->assertStillThere($part->item, $amount);
         $this->ledger->kept->assertThere($part->item);
-        $this->ledger->consigned->sendPart($part, $to, $from->lot_id, $amount, $at);
+        $this->ledger->consigned->sendPart($part, $to, $lot, $amount, $at);
 
         return Amount::plain($amount)." {$part->item->unit->code} {$part->item->label()} for {$part->line->number}";
+    }
+
+    /**
+     * @param  list<TypedPartOut|TypedComponentOut>  $along
+     * @return list<TypedPartOut>
+     */
+    private static function of(array $along): array
+    {
+        return array_values(array_filter($along, fn ($row): bool => $row instanceof TypedPartOut));
     }
 }

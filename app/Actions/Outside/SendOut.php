@@ -36,24 +36,28 @@ final class SendOut
     /**
      * @param  list<TypedSendOut>  $rows
      * @param  string  $note  on its paper
-     * @param  list<TypedPartOut>  $parts  stock that goes along
+     * @param  list<TypedPartOut|TypedComponentOut>  $along  stock that goes along
      *
      * @throws Refused with a sentence beside each row that is wrong; nothing is written then
      */
-    public function handle(int $supplier, array $rows, string $note, Signed $signed, array $parts = []): Booking
+    public function handle(int $supplier, array $rows, string $note, Signed $signed, array $along = []): Booking
     {
         $steps = array_map(fn (TypedSendOut $row): int => $row->step, $rows);
 
         return $this->bookings->once(BookingKind::SentOut, $signed, new Part(
             fn (): Needs => Needs::orders(OrderStep::query()->whereKey($steps)->pluck('order_id'))
-                ->and(self::besides($rows))->and(PartsOut::needs($parts)),
-            function (Ledger $ledger, Held $held) use ($supplier, $rows, $note, $parts): void {
+                ->and(self::besides($rows))->and(PartsOut::needs($along))->and(ComponentsOut::needs($along)),
+            function (Ledger $ledger, Held $held) use ($supplier, $rows, $note, $along): void {
                 $to = Supplier::query()->findOrFail($supplier);
-                if ($rows === [] && $parts === []) {
+                if ($rows === [] && $along === []) {
                     throw OutsideRefused::nothingSent();
                 }
-                $along = (new PartsOut($ledger))->write($to, $parts, CarbonImmutable::now()->startOfSecond());
-                $said = [...$this->write($ledger, $held, $to, $rows), ...$along];
+                $now = CarbonImmutable::now()->startOfSecond();
+                $went = [
+                    ...(new PartsOut($ledger))->write($to, $along, $now),
+                    ...(new ComponentsOut($ledger, $held))->write($to, $along, $now),
+                ];
+                $said = [...$this->write($ledger, $held, $to, $rows), ...$went];
                 $head = $ledger->consigned->to($to);
                 $head->update(['note' => $note]);
                 $ledger->says("{$head->number} to {$to->name}: ".implode('; ', $said).'.');

@@ -15,6 +15,7 @@ final readonly class TypedBack
      * @param  string  $reason  why some were spoiled or lost
      * @param  Whose|null  $whose  fault that was; null = nobody said
      * @param  Onward  $onward  where the good ones went; on to somebody else they are all passed on
+     * @param  array<int, string>  $used  there of components that went along, by component; else by the pieces
      */
     public function __construct(
         public string $good,
@@ -25,6 +26,7 @@ final readonly class TypedBack
         public string $reason = '',
         public ?Whose $whose = null,
         public Onward $onward = Onward::Here,
+        public array $used = [],
     ) {
     }
 }

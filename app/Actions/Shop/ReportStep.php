@@ -79,7 +79,8 @@ final class ReportStep
      * Counts within a deed, in the shop or what came back from outside.
      *
      * @param  Collection<int, OrderStep>  $steps  of the order
-     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string}  $report
+     * @param  array{good: string, scrap: string, pass_on: string, minutes: ?int, reason: string,
+     *     used?: array<int, string>}  $report  with what a supplier used of components, by component
      *
      * @throws Refused
      */
@@ -102,18 +103,23 @@ final class ReportStep
         $label = $step->label();
         $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
         $ledger->counts->set($step, $now, $labour, $machine, $clock->stands());
-        if ($next !== null && $passOn->isPositive()) {
-            $ledger->counts->set($next, $next->pieces()->takeIn($passOn));
-            $this->just->reachedOutside = $next->isOutside() && $next->work_ordered === WorkOrdered::WithPieces;
-        }
+        $this->passed($ledger, $next, $passOn);
         $this->cost($ledger, $order, $step, $labour, $machine, $good->plus($scrap));
-        $backflush->book();
+        $backflush->book($report['used'] ?? []);
         if ($scrap->isPositive()) {
             $ledger->questions->short($order, $step->number, $scrap);
         }
         $clock->counted();
         $ledger->concerns($order);
         $ledger->says($this->sentence($order, $step, $good, $scrap, $passOn, $next));
+    }
+
+    private function passed(Ledger $ledger, ?OrderStep $next, BigDecimal $pieces): void
+    {
+        if ($next !== null && $pieces->isPositive()) {
+            $ledger->counts->set($next, $next->pieces()->takeIn($pieces));
+            $this->just->reachedOutside = $next->isOutside() && $next->work_ordered === WorkOrdered::WithPieces;
+        }
     }
 
     /**

@@ -19,9 +19,12 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\CameBack;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\StockKey;
+use KeepPace\Core\Structure\IssueBy;
 use KeepPace\Core\Structure\ItemKind;
 
 /**
@@ -70,7 +73,7 @@ final class Backflush
             ->leftJoin('order_components AS c', fn (JoinClause $join) => $join
                 ->on('c.order_id', 's.order_id')
                 ->on('c.step_number', '<=', 's.number')
-                ->where('c.issue_by', 'backflush'))
+                ->whereRaw("(c.issue_by = 'backflush' OR c.along_quantity > 0)"))
             ->where('s.id', $step)
             ->get(['s.order_id', 'c.item_id']);
 
@@ -82,13 +85,17 @@ final class Backflush
     {
         return OrderComponent::query()
             ->where('order_id', $counted->order_id)
-            ->where('issue_by', 'backflush')
+            ->whereRaw("(issue_by = 'backflush' OR along_quantity > 0)")
             ->whereHas('item', fn ($item) => $item->whereNotIn('kind', ItemKind::NEVER_ISSUED))
             ->where('step_number', '<=', $counted->number);
     }
 
-    /** @throws Refused when too little is there and the shop refuses that */
-    public function book(): void
+    /**
+     * @param  array<int, string>  $reported  used at a supplier, by component; else it goes by the pieces
+     *
+     * @throws Refused when too little is there and the shop refuses that
+     */
+    public function book(array $reported = []): void
     {
         if ($this->use === null) {
             return;
@@ -96,11 +103,42 @@ final class Backflush
         $steps = $this->order->steps()->get();
         foreach ($this->components as $component) {
             $open = self::wanted($this->order, $component, $steps, $this->counted);
-            if ($open->isPositive()) {
+            $open = $open->minus($this->along($this->use, $component, $open, $reported[$component->id] ?? null));
+            if ($open->isPositive() && $component->issue_by === IssueBy::Backflush->value) {
                 $this->take($this->use, $component->id, $open);
             }
         }
         $this->use->write();
+    }
+
+    /**
+     * What went along to a supplier is used first.
+     *
+     * @param  string|null  $reported  by him; null = as far as the pieces take it
+     * @return BigDecimal what was used of it
+     *
+     * @throws Refused when more of it is reported than is there
+     */
+    private function along(
+        ComponentUse $use,
+        OrderComponent $component,
+        BigDecimal $wanted,
+        ?string $reported,
+    ): BigDecimal {
+        $there = BigDecimal::of($component->along_quantity);
+        $used = $reported === null
+            ? BigDecimal::min($there, $wanted)
+            : $component->item->quantity($reported)->amount;
+        if ($used->isZero() || $there->isZero() && $reported === null) {
+            return BigDecimal::zero();
+        }
+        $lines = $this->ledger->consigned->componentGone($component, CameBack::good($used), "used.{$component->id}");
+        foreach ($lines as ['lot' => $lot, 'place' => $place, 'of' => $of]) {
+            $key = new StockKey($component->item_id, $place, $lot);
+            $use->takeFrom($use->component($component->id), $key, $of->good);
+        }
+
+        return $used;
     }
 
     private function take(ComponentUse $use, int $id, BigDecimal $open): void

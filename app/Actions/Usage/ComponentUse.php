@@ -166,6 +166,14 @@ final class ComponentUse
         return $taken;
     }
 
+    /** Takes what lies where it is not free: with a supplier, for this component alone. */
+    public function takeFrom(OrderComponent $component, StockKey $from, BigDecimal $quantity): void
+    {
+        $order = $this->order($component->order_id);
+        $this->ledger->stock->read([$from]);
+        $this->into($order, $component, $this->item($component->item_id), $from, $quantity, new AsTyped);
+    }
+
     /** Writes the components that changed, in bulk: a slip may have a thousand. */
     public function write(): void
     {

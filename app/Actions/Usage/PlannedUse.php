@@ -38,7 +38,9 @@ final readonly class PlannedUse
             $row->int('item_id'),
             $row->int('step_number'),
             $row->decimal('planned_quantity'),
-            $row->decimal('used_quantity')->plus($row->decimal('replaced_quantity')),
+            $row->decimal('used_quantity')
+                ->plus($row->decimal('replaced_quantity'))
+                ->plus($row->decimal('along_quantity')),
             $row->decimal('quantity'),
             $row->text('supplied_by') === 'customer',
             $row->intOrNull('owner_id'),
@@ -76,6 +78,7 @@ final readonly class PlannedUse
                 'c.planned_quantity',
                 'c.used_quantity',
                 'c.replaced_quantity',
+                'c.along_quantity',
                 'c.supplied_by',
                 'c.issue_by',
                 'o.quantity',

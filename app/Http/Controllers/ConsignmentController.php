@@ -29,7 +29,7 @@ class ConsignmentController extends Controller
             $request->rows(),
             $request->note(),
             $request->signed(),
-            $request->parts(),
+            [...$request->parts(), ...$request->components()],
         );
         $sent = Consignment::query()->where('booking_id', $booking->id)->firstOrFail();
 

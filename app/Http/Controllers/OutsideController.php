@@ -5,6 +5,7 @@ namespace App\Http\Controllers;
 use App\Actions\Outside\ComesBack;
 use App\Http\Requests\BackRequest;
 use App\Queries\Outside\AtSuppliers;
+use App\Queries\Outside\ComponentAlong;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,6 +27,7 @@ class OutsideController extends Controller
     {
         return view('outside.back', [
             'row' => AtSuppliers::step($step) ?? abort(404, 'All of it is back.'),
+            'along' => ComponentAlong::at($step),
         ]);
     }
 

@@ -20,6 +20,8 @@ class BackRequest extends DeedRequest
             'pass_on' => ['nullable', ...Rules::amountOrZero()],
             'reason' => ['nullable', ...Rules::text(200)],
             'whose' => ['nullable', Rule::enum(Whose::class)],
+            'used' => ['nullable', 'array', 'max:100'],
+            'used.*' => ['nullable', ...Rules::amountOrZero()],
             'onward' => ['nullable', Rule::enum(Onward::class)],
         ];
     }
@@ -35,6 +37,15 @@ class BackRequest extends DeedRequest
             $this->validated('reason') ?? '',
             $this->enum('whose', Whose::class),
             $this->enum('onward', Onward::class) ?? Onward::Here,
+            $this->used(),
         );
+    }
+
+    /** @return array<int, string> by component; what is left empty goes by the pieces */
+    private function used(): array
+    {
+        $used = array_map(strval(...), $this->validated('used') ?? []);
+
+        return array_filter($used, fn (string $typed): bool => $typed !== '');
     }
 }

@@ -2,6 +2,7 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Outside\TypedComponentOut;
 use App\Actions\Outside\TypedPartOut;
 use App\Actions\Outside\TypedSendOut;
 
@@ -24,6 +25,10 @@ class SendOutRequest extends DeedRequest
             'parts.*' => ['array:quantity,balance'],
             'parts.*.quantity' => ['nullable', ...Rules::amountOrZero()],
             'parts.*.balance' => ['nullable', ...Rules::id()],
+            'components' => ['nullable', 'array', 'max:300'],
+            'components.*' => ['array:quantity,balance'],
+            'components.*.quantity' => ['nullable', ...Rules::amountOrZero()],
+            'components.*.balance' => ['nullable', ...Rules::id()],
         ];
     }
 
@@ -40,15 +45,30 @@ class SendOutRequest extends DeedRequest
     /** @return list<TypedPartOut> stock that goes along: of what a quantity was typed */
     public function parts(): array
     {
-        $parts = [];
-        foreach ($this->validated('parts') ?? [] as $part => $row) {
+        return array_map(fn (array $row): TypedPartOut => new TypedPartOut(...$row), $this->typed('parts'));
+    }
+
+    /** @return list<TypedComponentOut> that go along with pieces, likewise */
+    public function components(): array
+    {
+        return array_map(
+            fn (array $row): TypedComponentOut => new TypedComponentOut(...$row),
+            $this->typed('components'),
+        );
+    }
+
+    /** @return list<array{int, string, int}> what, how much, from which balance */
+    private function typed(string $list): array
+    {
+        $typed = [];
+        foreach ($this->validated($list) ?? [] as $id => $row) {
             $quantity = (string) ($row['quantity'] ?? '');
             if (! in_array($quantity, ['', '0'], true)) {
-                $parts[] = new TypedPartOut((int) $part, $quantity, (int) ($row['balance'] ?? 0));
+                $typed[] = [(int) $id, $quantity, (int) ($row['balance'] ?? 0)];
             }
         }
 
-        return $parts;
+        return $typed;
     }
 
     /** @return list<TypedSendOut> */

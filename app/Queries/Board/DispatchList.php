@@ -37,7 +37,7 @@ final readonly class DispatchList
     /** Components of a step that have to be brought to it still. */
     private const TO_ISSUE = "SELECT COUNT(*) FROM order_components c
         WHERE c.order_id = o.id AND c.step_number = s.number
-        AND c.used_quantity + c.replaced_quantity < c.planned_quantity AND c.issue_by = 'hand'";
+        AND c.open_quantity > 0 AND c.issue_by = 'hand'";
 
     private const SPANS = [1 => 'a day', 2 => '2 days', 7 => 'a week', 30 => 'a month'];
 

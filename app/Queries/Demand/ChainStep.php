@@ -10,7 +10,7 @@ use App\Wording\Figures;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
-use KeepPace\Core\Outside\NextOutside;
+use KeepPace\Core\Planning\NextOutside;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Routing\WorkOrdered as Orders;
 

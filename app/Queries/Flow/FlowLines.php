@@ -139,10 +139,10 @@ final class FlowLines
                 ->where('p.plan_id', Plan::LIVE))
             ->whereIn('o.state', OrderState::OPEN)
             ->where('c.supplied_by', 'us')
-            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity')
+            ->where('c.open_quantity', '>', 0)
             ->select(['c.id', 'c.item_id', 'o.number', 'o.id AS order_id', 'o.is_held', 'c.step_number'])
             ->addSelect(['i.name AS product', 'p.finish_at'])
-            ->selectRaw('c.planned_quantity - c.used_quantity - c.replaced_quantity AS open')
+            ->addSelect('c.open_quantity AS open')
             ->selectRaw(
                 '(SELECT MIN(ps.start_at) FROM order_steps os
                     JOIN plan_steps ps ON ps.order_step_id = os.id AND ps.plan_id = ?

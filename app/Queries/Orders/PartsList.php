@@ -68,6 +68,6 @@ final class PartsList
             ->whereIn('o.state', OrderState::OPEN)
             ->where('o.is_held', false)
             ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
-            ->whereRaw('c.planned_quantity > c.used_quantity + c.replaced_quantity');
+            ->where('c.open_quantity', '>', 0);
     }
 }

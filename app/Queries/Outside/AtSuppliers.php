@@ -2,6 +2,7 @@
 
 namespace App\Queries\Outside;
 
+use App\Models\Place;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Away;
@@ -39,12 +40,16 @@ final readonly class AtSuppliers
      * @param  Cut<PiecesThere>  $all  what is due first stands first
      * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
      * @param  Collection<int, PartAlong>  $parts  of ours there, of which something is made that is bought
+     * @param  Collection<int, ComponentAlong>  $components  that went along with pieces
+     * @param  Collection<int, string>  $places  into which they can come back, by id
      */
     private function __construct(
         public Cut $all,
         public string $by,
         private array $work,
         public Collection $parts,
+        public Collection $components,
+        public Collection $places,
     ) {
     }
 
@@ -56,7 +61,12 @@ final readonly class AtSuppliers
         $work = WorkOrdered::of($all->rows->map(fn (PiecesThere $row): int => $row->stepId));
         $parts = PartAlong::all()->filter(fn (PartAlong $part): bool => $part->there->isPositive());
 
-        return new self($all, $by, $work, $parts->values());
+        return new self($all, $by, $work, $parts->values(), ComponentAlong::there(), Place::offered());
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->all->rows->isEmpty() && $this->parts->isEmpty() && $this->components->isEmpty();
     }
 
     /** @return list<WorkOrdered> on what the work of a step is ordered */
@@ -122,7 +132,8 @@ final readonly class AtSuppliers
     /** Cents of parts there: stock of ours at those places. */
     public function centsOfParts(): int
     {
-        return $this->parts->sum(fn (PartAlong $part): int => $part->cents);
+        return $this->parts->sum(fn (PartAlong $part): int => $part->cents)
+            + $this->components->sum(fn (ComponentAlong $one): int => $one->cents);
     }
 
     /** @return Cut<PiecesThere> */

@@ -78,17 +78,17 @@ final readonly class PartAlong
     }
 
     /**
-     * From where they can be taken: 'Main stores, H-1: 12', by balance.
+     * From where items can be taken: 'Main stores, H-1: 12', by balance.
      *
-     * @param  Collection<int, self>  $parts
+     * @param  Collection<int, int>  $items
      * @return array<int, array<int|string, string>> by item
      */
-    public static function lying(Collection $parts): array
+    public static function lying(Collection $items): array
     {
         $balances = DB::table('balances AS b')
             ->join('places AS p', 'p.id', 'b.place_id')
             ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
-            ->whereIn('b.item_id', $parts->map(fn (self $part): int => $part->itemId)->unique())
+            ->whereIn('b.item_id', $items->unique())
             ->where('p.kind', PlaceKind::Store->value)
             ->where('b.owner_id', 0)
             ->where('b.condition', Condition::Free->value)

@@ -22,6 +22,7 @@ final readonly class ReadyList
      * @param  Collection<int, Collection<int, ReadyPieces>>  $bySupplier  those who can take something first
      * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
      * @param  Collection<int, Collection<int, PartAlong>>  $parts  that go along for what is bought, by supplier
+     * @param  Collection<int, Collection<int, ComponentAlong>>  $components  that go along with pieces, by supplier
      * @param  array<int, array<int|string, string>>  $lying  from where they can be taken, by item
      */
     private function __construct(
@@ -29,6 +30,7 @@ final readonly class ReadyList
         public Collection $bySupplier,
         private array $work,
         private Collection $parts,
+        private Collection $components,
         public array $lying,
     ) {
     }
@@ -43,12 +45,17 @@ final readonly class ReadyList
         $all = Cut::read($steps, self::SHOWN, ReadyPieces::from(...));
         $parts = PartAlong::all()->filter(fn (PartAlong $part): bool => $part->toGo()->isPositive());
 
+        $steps = $all->rows->map(fn (ReadyPieces $row): int => $row->id);
+        $components = ComponentAlong::toGoWith($steps);
+        $items = [...$parts->pluck('itemId'), ...$components->pluck('itemId')];
+
         return new self(
             $all,
             $all->rows->groupBy(fn (ReadyPieces $row): int => $row->supplierId),
-            WorkOrdered::of($all->rows->map(fn (ReadyPieces $row): int => $row->id)),
+            WorkOrdered::of($steps),
             $parts->groupBy(fn (PartAlong $part): int => $part->supplierId),
-            $parts->isEmpty() ? [] : PartAlong::lying($parts),
+            $components->groupBy(fn (ComponentAlong $one): int => $one->supplierId),
+            $items === [] ? [] : PartAlong::lying(collect(array_filter($items, is_int(...)))->values()),
         );
     }
 
@@ -56,6 +63,12 @@ final readonly class ReadyList
     public function partsFor(int $supplier): Collection
     {
         return $this->parts->get($supplier) ?? collect();
+    }
+
+    /** @return Collection<int, ComponentAlong> that go along with pieces to a supplier */
+    public function componentsFor(int $supplier): Collection
+    {
+        return $this->components->get($supplier) ?? collect();
     }
 
     /** @return Collection<int, string> suppliers who can take something, by id */

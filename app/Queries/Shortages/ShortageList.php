@@ -180,7 +180,7 @@ final readonly class ShortageList
             ->where('c.short_at_release', true)
             ->leftJoin('people AS w', 'w.id', 'o.released_by')
             ->addSelect('w.name AS person')
-            ->selectRaw('GREATEST(c.planned_quantity - c.used_quantity - c.replaced_quantity, 0) AS to_issue')
+            ->addSelect('c.open_quantity AS to_issue')
             ->selectRaw("p.missing = 0 AND p.coming = '[]' AS is_there");
 
         return Row::all($released, ReleasedShort::from(...))

@@ -81,7 +81,7 @@ final class StationSteps
         return DB::table('order_components AS c')
             ->whereColumn('c.order_id', 'o.id')
             ->whereColumn('c.step_number', 's.number')
-            ->whereRaw('c.used_quantity + c.replaced_quantity < c.planned_quantity')
+            ->where('c.open_quantity', '>', 0)
             ->where('c.issue_by', 'hand')
             ->selectRaw('COUNT(*)');
     }

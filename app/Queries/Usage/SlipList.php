@@ -26,7 +26,7 @@ final class SlipList
             )
             ->whereIn('o.state', OrderState::IN_THE_SHOP)
             ->where('o.is_held', false)
-            ->whereRaw('c.used_quantity + c.replaced_quantity < c.planned_quantity')
+            ->where('c.open_quantity', '>', 0)
             ->where('c.issue_by', 'hand')
             ->groupBy('o.id', 'o.number', 'o.due_on', 'o.rank', 'i.number', 'i.name', 'o.quantity', 'o.state')
             ->orderBy('o.rank')

@@ -2,6 +2,7 @@
 
 namespace App\View\Components;
 
+use App\Queries\Outside\ComponentAlong;
 use App\Queries\Outside\PiecesThere;
 use App\View\Typed;
 use Illuminate\Contracts\View\View;
@@ -20,6 +21,8 @@ class BackForms extends Component
 
     public function render(): View
     {
-        return view('components.back-forms');
+        return view('components.back-forms', [
+            'along' => $this->isTyped ? ComponentAlong::at($this->row->stepId) : collect(),
+        ]);
     }
 }

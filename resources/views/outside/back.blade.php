@@ -9,6 +9,11 @@
     <x-field name="reason" label="Why spoiled or lost" list="reasons-scrap" size="16" maxlength="200" />
     <x-choice name="whose" label="Whose fault" :options="$print->whose()" />
     <x-field name="unworked" label="Back as they went" class="n few" size="6" inputmode="decimal" />
+    @foreach ($along as $one)
+        <x-field :name="'used['.$one->id.']'" :field="'used.'.$one->id" class="n few" size="6"
+            :label="$one->itemNumber.' used, of '.$print->amount($one->there).' '.$one->unit"
+            inputmode="decimal" placeholder="by the pieces" />
+    @endforeach
     @if ($row->canGoOn())
         <x-choice name="onward" label="The good ones" :options="$row->onward()" />
     @endif

@@ -16,13 +16,24 @@
         </nav>
         <a href="{{ route('send-outs.index') }}">Send out</a>
     </div>
-    @if ($page->all->rows->isEmpty() && $page->parts->isEmpty())
+    @if ($page->isEmpty())
         <div class="none">Nothing is outside.</div>
     @endif
     @foreach ($page->groups() as $name => $rows)
         <h2>{{ $name }}</h2>
         @include('outside.there')
     @endforeach
+    @if ($page->parts->isNotEmpty() || $page->components->isNotEmpty())
+        <h2>
+            Parts of ours, stock
+            @can('see-money')
+                there: {{ $print->money($page->centsOfParts()) }} €
+            @endcan
+        </h2>
+    @endif
+    @if ($page->components->isNotEmpty())
+        @include('outside.components')
+    @endif
     @if ($page->parts->isNotEmpty())
         @include('outside.parts')
     @endif

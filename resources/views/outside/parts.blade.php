@@ -1,10 +1,4 @@
 {{-- Parts of ours at suppliers: stock there, of which something is made that is bought. --}}
-<h2>
-    Parts of ours, stock
-    @can('see-money')
-        there: {{ $print->money($page->centsOfParts()) }} €
-    @endcan
-</h2>
 <div class="wide">
     <table class="list">
         <thead>

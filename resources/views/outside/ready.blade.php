@@ -69,6 +69,9 @@
             </table>
         </div>
     @endif
+    @if ($components->isNotEmpty())
+        @include('outside.ready-components')
+    @endif
     @if ($parts->isNotEmpty())
         @include('outside.ready-parts')
     @endif

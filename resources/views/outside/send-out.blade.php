@@ -8,6 +8,7 @@
         @include('outside.ready', [
             'rows' => $ready->bySupplier[$supplier] ?? collect(),
             'parts' => $ready->partsFor($supplier),
+            'components' => $ready->componentsFor($supplier),
         ])
     @endforeach
     <h2>Sent</h2>

@@ -24,7 +24,7 @@
                     <td>{{ $part->item }} <span class="sub">{{ $part->itemNumber }}</span></td>
                     <td>{{ $part->lot }}</td>
                     <td class="tight">
-                        <a class="num" href="{{ route('purchases.show', $part->purchaseId) }}">{{ $part->line }}</a>
+                        <a class="num" href="{{ $part->address() }}">{{ $part->line }}</a>
                     </td>
                     <td class="n">{{ $print->amount($part->amounts->sent) }}</td>
                     <td class="n">{{ $print->some($part->amounts->good) }}</td>

@@ -237,6 +237,10 @@ function corruptions(): array
             'parts that went along lie at the place of the supplier',
             'UPDATE consignment_lines SET sent = sent + 5 WHERE part_id IS NOT NULL',
         ],
+        [
+            'what went along with pieces is what an order has there',
+            'UPDATE order_components SET along_quantity = along_quantity + 1 LIMIT 1',
+        ],
         ['a claim stands on pieces whose work is not paid', "UPDATE claims SET state = 'taken_back'"],
         ['a claim stands on pieces whose work is not paid', 'UPDATE claims SET granted_cents = 1'],
         [

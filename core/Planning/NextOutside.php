@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Outside;
+namespace KeepPace\Core\Planning;
 
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Routing\WorkOrdered;

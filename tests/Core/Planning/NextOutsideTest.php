@@ -1,6 +1,6 @@
 <?php
 
-use KeepPace\Core\Outside\NextOutside;
+use KeepPace\Core\Planning\NextOutside;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Routing\WorkOrdered;
 

@@ -1,0 +1,15 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** A component that comes back unused from a supplier. */
+class UnusedRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'quantity' => ['required', ...Rules::amount()],
+            'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
+        ];
+    }
+}

@@ -1,0 +1,46 @@
+{{-- Components of the steps above, which go along with their pieces. --}}
+<div class="wide">
+    <table class="list typed level">
+        <thead>
+            <tr>
+                <th>Goes along</th>
+                <th>With</th>
+                <th class="n">There now</th>
+                <th class="n">For pieces that are here</th>
+                <th>Unit</th>
+                @can('outside')
+                    <th>Going</th>
+                    <th>From</th>
+                @endcan
+            </tr>
+        </thead>
+        <tbody>
+            @foreach ($components as $one)
+                <tr>
+                    <td>{{ $one->item }} <span class="sub">{{ $one->itemNumber }}</span></td>
+                    <td>
+                        <a class="num" href="{{ route('orders.show', $one->orderId) }}">{{ $one->order }}</a>
+                        {{ $one->step }}
+                    </td>
+                    <td class="n">{{ $print->some($one->there) }}</td>
+                    <td class="n">
+                        {{ $print->some($one->toGo) }} <span class="sub">{{ $one->openSays() }}</span>
+                    </td>
+                    <td>{{ $one->unit }}</td>
+                    @can('outside')
+                        <td>
+                            <x-field bare :name="$one->field('quantity')" :field="$one->key('quantity')" size="7"
+                                :label="'How much of '.$one->itemNumber.' goes with '.$one->order" class="n few"
+                                inputmode="decimal" />
+                        </td>
+                        <td>
+                            <x-choice bare :name="$one->field('balance')" :field="$one->key('balance')"
+                                :label="'From where '.$one->itemNumber.' goes with '.$one->order"
+                                :options="$ready->lying[$one->itemId] ?? ['' => 'none lies in stores']" />
+                        </td>
+                    @endcan
+                </tr>
+            @endforeach
+        </tbody>
+    </table>
+</div>
