@@ -52,7 +52,7 @@ final class Morning
         $deeds = [
             $this->miscount(...), $this->slip(...), $this->keep(...),
             $this->hurry(...), $this->draft(...), $this->buys(...),
-            (new Dock($staff))->spares(...), (new Dock($staff))->more(...),
+            (new Dock($staff))->spares(...), (new Dock($staff))->more(...), (new Pins($staff))->play(...),
         ];
         foreach ($deeds as $deed) {
             $tries->of($deed);
