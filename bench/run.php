@@ -15,7 +15,8 @@ $database = $kind === 'parts' ? 'year' : $kind;
 putenv("DB_DATABASE=keep_pace_{$database}");
 $_ENV['DB_DATABASE'] = $_SERVER['DB_DATABASE'] = "keep_pace_{$database}";
 require __DIR__.'/../vendor/autoload.php';
-foreach (['Bulk', 'YearStock', 'YearDemand', 'YearStep', 'YearOrder', 'YearBooks', 'YearPurchases', 'Year'] as $part) {
+$year = ['Stock', 'Demand', 'Step', 'Order', 'Books', 'Purchases', 'Outside', ''];
+foreach (['Bulk', ...array_map(fn (string $part): string => "Year{$part}", $year)] as $part) {
     require __DIR__."/{$part}.php";
 }
 require __DIR__.'/Web.php';

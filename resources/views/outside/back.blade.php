@@ -8,7 +8,7 @@
     <x-field name="lost" label="Lost" class="n few" size="6" inputmode="decimal" />
     <x-field name="reason" label="Why spoiled or lost" list="reasons-scrap" size="16" maxlength="200" />
     <x-choice name="whose" label="Whose fault" :options="$print->whose()" />
-    <x-field name="unworked" label="Back as they went" class="n few" size="6" inputmode="decimal" />
+    <x-field name="unworked" label="To be done again" class="n few" size="6" inputmode="decimal" />
     @foreach ($along as $one)
         <x-field :name="'used['.$one->id.']'" :field="'used.'.$one->id" class="n few" size="6"
             :label="$one->itemNumber.' used, of '.$print->amount($one->there).' '.$one->unit"

@@ -29,7 +29,7 @@
                         <th class="n">Good</th>
                         <th class="n">Spoiled</th>
                         <th class="n">Lost</th>
-                        <th class="n">As they went</th>
+                        <th class="n">To do again</th>
                         <th class="n">There</th>
                         <th>Unit</th>
                         <th>Back</th>

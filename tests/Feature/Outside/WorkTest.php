@@ -283,3 +283,24 @@ it('books what is settled after the order is closed as variance', function (Clai
     'ours after all' => [ClaimAnswer::Ours, 0],
     'credited' => [ClaimAnswer::Granted, 300],
 ]);
+
+/* trade.md W5, rework at their cost: pieces go again, nothing is charged a second time, they have a day of their own. */
+it('has pieces done again at the cost of the supplier', function () {
+    $step = drumsToWork($this, '10', ['price' => '2', 'setup_cents' => 500]);
+    $work = $this->shop->orderWork($step);
+    $this->shop->sendAll($step);
+    comesBack($this, $step, new TypedBack('7', unworked: '3'));
+    expect(outsideCents($step))->toBe(1400 + 350)
+        ->and($work->refresh()->state)->toBe(PurchaseState::PartIn)
+        ->and(Claim::query()->count())->toBe(0);
+    // they stand here, and go again: still of the order, still to do at the step
+    $this->actingAs($this->shop->as(Role::Storekeeper))->get('/send-out')->assertSee('Passivate');
+    $this->shop->sendOut($step->refresh(), '3');
+    $again = ConsignmentLine::query()->latest('id')->firstOrFail();
+    app(App\Actions\Outside\ChangeBack::class)->date($again->id, '2026-12-18', $this->shop->sign(Role::Buyer));
+    expect($again->refresh()->back_at->toDateString())->toBe('2026-12-18');
+    comesBack($this, $step, new TypedBack('3'));
+    expect(outsideCents($step))->toBe(2000 + 500)
+        ->and($work->refresh()->state)->toBe(PurchaseState::Done)
+        ->and($this->shop->differences())->toBe([]);
+});
