@@ -69,6 +69,7 @@ final class Positions
     {
         return DB::table('purchase_lines')
             ->where('is_open', true)
+            ->whereNull('order_step_id') // work brings nothing
             ->groupBy('item_id')
             ->selectRaw('item_id, SUM(quantity - received_quantity - cancelled_quantity) AS quantity');
     }

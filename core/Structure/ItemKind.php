@@ -45,6 +45,12 @@ enum ItemKind: string
         return $this !== self::Consumable;
     }
 
+    /** It can lie in stock, and come and go there. */
+    public function hasStock(): bool
+    {
+        return ! in_array($this, self::NEVER_ISSUED, true);
+    }
+
     public function isMadeHere(): bool
     {
         return $this === self::Made || $this === self::Assembled;

@@ -26,7 +26,9 @@ class SendOutRequest extends DeedRequest
             'parts.*.quantity' => ['nullable', ...Rules::amountOrZero()],
             'parts.*.balance' => ['nullable', ...Rules::id()],
             'components' => ['nullable', 'array', 'max:300'],
-            'components.*' => ['array:quantity,balance'],
+            'components.*' => ['array:quantity,balance,here,step'],
+            'components.*.here' => ['nullable', ...Rules::amountOrZero()],
+            'components.*.step' => ['nullable', ...Rules::id()],
             'components.*.quantity' => ['nullable', ...Rules::amountOrZero()],
             'components.*.balance' => ['nullable', ...Rules::id()],
         ];
@@ -48,12 +50,21 @@ class SendOutRequest extends DeedRequest
         return array_map(fn (array $row): TypedPartOut => new TypedPartOut(...$row), $this->typed('parts'));
     }
 
-    /** @return list<TypedComponentOut> that go along with pieces, likewise */
+    /**
+     * That go along with pieces: what is offered goes when its pieces do, what is typed otherwise goes in any case.
+     *
+     * @return list<TypedComponentOut>
+     */
     public function components(): array
     {
+        $going = array_map(fn (TypedSendOut $row): int => $row->step, $this->rows());
+        $typed = $this->validated('components') ?? [];
+        $goes = fn (array $row): bool => in_array((int) ($typed[$row[0]]['step'] ?? 0), $going, true)
+            || (string) ($typed[$row[0]]['here'] ?? '') !== $row[1];
+
         return array_map(
             fn (array $row): TypedComponentOut => new TypedComponentOut(...$row),
-            $this->typed('components'),
+            array_values(array_filter($this->typed('components'), $goes)),
         );
     }
 

@@ -165,7 +165,7 @@ final readonly class ChainStep
 
     private function next(): NextOutside
     {
-        $stages = array_map(fn (WorkOrdered $work): PurchaseState => $work->stage(), $this->work);
+        $stages = array_map(fn (WorkOrdered $work): PurchaseState => $work->state, $this->work);
         $order = PurchaseState::cases();
         usort($stages, fn (PurchaseState $a, PurchaseState $b): int => array_search($a, $order, true)
             <=> array_search($b, $order, true));

@@ -59,11 +59,11 @@ final readonly class LineChain
         foreach ($this->groups as $group) {
             foreach ($group->rows as $row) {
                 $isToDo = $row->address !== null && $row->next !== '';
-                ! $isToDo || in_array($row->next, $next, true) ?: $next[] = $row->next;
+                ! $isToDo || in_array(lcfirst($row->next), $next, true) ?: $next[] = lcfirst($row->next);
             }
         }
 
-        return $next === [] ? 'Nothing is to be done outside now.' : 'To do: '.lcfirst(implode('; ', $next)).'.';
+        return $next === [] ? 'Nothing is to be done outside now.' : 'To do: '.implode('; ', $next).'.';
     }
 
     /** Orders that make it, and those that make their parts: the deepest first. */

@@ -10,11 +10,11 @@ use KeepPace\Core\Purchasing\PurchaseState;
 /** A purchase line on which the work of a step is ordered. */
 final readonly class WorkOrdered
 {
+    /** @param  PurchaseState  $state  of the line alone: its order may be further */
     private function __construct(
         public int $purchaseId,
         public string $number,
         public PurchaseState $state,
-        private bool $isConfirmed,
     ) {
     }
 
@@ -25,35 +25,34 @@ final readonly class WorkOrdered
     public static function of(Collection $steps): array
     {
         $lines = DB::table('purchase_lines AS l')
-            ->join('purchase_orders AS o', 'o.id', 'l.purchase_order_id')
             ->whereIn('l.order_step_id', $steps)
             ->whereRaw('l.quantity > l.cancelled_quantity')
             ->orderBy('l.id')
-            ->select(['l.order_step_id', 'l.purchase_order_id', 'l.number', 'o.state'])
-            ->selectRaw('l.confirmed_on IS NOT NULL AS confirmed');
+            ->select(['l.order_step_id', 'l.purchase_order_id', 'l.number', 'l.is_draft', 'l.is_open'])
+            ->selectRaw('l.confirmed_on IS NOT NULL AS is_confirmed, l.received_quantity > 0 AS has_come');
         $ordered = [];
         foreach (Row::all($lines, fn (Row $row): Row => $row) as $row) {
             $ordered[$row->int('order_step_id')][] = new self(
                 $row->int('purchase_order_id'),
                 $row->text('number'),
-                $row->enum('state', PurchaseState::class),
-                $row->flag('confirmed'),
+                $row->flag('is_draft')
+                    ? PurchaseState::Draft
+                    : PurchaseState::derived(
+                        true,
+                        $row->flag('is_confirmed'),
+                        $row->flag('is_open'),
+                        $row->flag('has_come'),
+                    ),
             );
         }
 
         return $ordered;
     }
 
-    /** "draft", "sent", "confirmed", "part in", "done" */
+    /** "a draft", "sent", "confirmed", "partly in", "done" */
     public function says(): string
     {
-        return $this->stage()->label();
-    }
-
-    /** As far as its line is. */
-    public function stage(): PurchaseState
-    {
-        return $this->isConfirmed && $this->state === PurchaseState::Sent ? PurchaseState::Confirmed : $this->state;
+        return $this->state->label();
     }
 
     public function isDraft(): bool

@@ -189,6 +189,7 @@ enum Page: string
             'slips' => 'issue',
             'reservations' => 'stock',
             'consignments' => 'send-outs',
+            'customer-lines' => 'customer-orders',
             'outside' => 'at-suppliers',
             'structures', 'routings', 'retired-items', 'replaced-items', 'files' => 'items',
             'work_centres' => 'centres',

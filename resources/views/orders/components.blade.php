@@ -36,6 +36,10 @@
                             <span class="sub"
                                 title="used of what stands in for it">+{{ $print->amount($part->replaced) }}</span>
                         @endif
+                        @if ($part->along->isPositive())
+                            <span class="sub" title="with the supplier, not used yet">
+                                {{ $print->amount($part->along) }} there</span>
+                        @endif
                     </td>
                     <td class="n">
                         {{ $print->some($part->fromStock) }}

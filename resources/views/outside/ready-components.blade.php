@@ -1,5 +1,5 @@
 {{-- Components of the steps above, which go along with their pieces. --}}
-<div class="wide">
+<div class="wide mt-2">
     <table class="list typed level">
         <thead>
             <tr>
@@ -29,9 +29,12 @@
                     <td>{{ $one->unit }}</td>
                     @can('outside')
                         <td>
+                            <input type="hidden" name="{{ $one->field('step') }}" value="{{ $one->stepId }}">
+                            <input type="hidden" name="{{ $one->field('here') }}"
+                                value="{{ $print->some($one->toGo) }}">
                             <x-field bare :name="$one->field('quantity')" :field="$one->key('quantity')" size="7"
                                 :label="'How much of '.$one->itemNumber.' goes with '.$one->order" class="n few"
-                                inputmode="decimal" />
+                                :value="$print->some($one->toGo)" inputmode="decimal" />
                         </td>
                         <td>
                             <x-choice bare :name="$one->field('balance')" :field="$one->key('balance')"

@@ -2,12 +2,14 @@
     <div class="head">
         <h1>{{ $item->number }} · {{ $item->name }}</h1>
         <span class="say">
-            {{ $item->kind->label() }} ·
-            <x-amount :of="$page->position->free" /> free + <x-amount :of="$page->position->coming" /> coming −
+            {{ $item->kind->label() }}
+            @if ($item->kind->hasStock())
+            · <x-amount :of="$page->position->free" /> free + <x-amount :of="$page->position->coming" /> coming −
             <x-amount :of="$page->position->promised" /> promised =
             <strong @class(['behind' => $page->position->isLow()])>
                 <x-amount :of="$page->position->position()" /> {{ $item->unit->code }}
             </strong>
+            @endif
         </span>
         @if ($item->is_running_out)<span class="tag">running out</span>@endif
         @if ($item->retired_at)<span class="tag held">retired {{ $print->day($item->retired_at) }}</span>@endif

@@ -42,7 +42,7 @@
                 </td>
                 <td @class(['outside' => $row->isOutside()])>
                     {{ $row->at }}
-                    @if ($row->service !== '')<span class="num">{{ $row->service }}</span>@endif
+                    @if ($row->service !== '')<span class="sub text-nowrap">{{ $row->service }}</span>@endif
                     @if ($row->ways !== '')<span class="sub">or {{ $row->ways }}</span>@endif
                 </td>
                 <td class="n">{{ $print->some($row->setup) }}</td>

@@ -102,6 +102,27 @@ it('sends components along as stock of ours at the supplier, and wants no more o
     $this->get('/at-suppliers')->assertSee('Went along with pieces')->assertSee('18.00 €');
 });
 
+it('lets what is offered go with its pieces alone, and what is typed in any case', function () {
+    $pad = ($this->component)('PAD-1');
+    $balance = Balance::query()->where('item_id', $pad->item_id)->where('quantity', '>', 0)->firstOrFail()->id;
+    $row = ['step' => (string) ($this->step)()->id, 'here' => '20', 'quantity' => '20', 'balance' => (string) $balance];
+    $supplier = ($this->step)()->supplier_id;
+    $send = fn (array $what) => $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->from('/send-out')
+        ->post('/send-out', ['token' => $this->shop->token(), 'supplier' => $supplier, ...$what]);
+    $send(['do' => 'ticked', 'components' => [$pad->id => $row]])->assertSessionHasErrors();
+    expect(Consignment::query()->count())->toBe(0);
+    $send(['do' => 'ticked', 'components' => [$pad->id => [...$row, 'quantity' => '3']]])->assertSessionHasNoErrors();
+    expect(($this->there)('PAD-1'))->toBe('3');
+    $send([
+        'do' => 'all',
+        'steps' => [($this->step)()->id => ['here' => '10', 'pieces' => '10']],
+        'components' => [$pad->id => [...$row, 'here' => '17', 'quantity' => '17']],
+    ])->assertSessionHasNoErrors();
+    expect(($this->there)('PAD-1'))->toBe('20')->and($this->shop->differences())->toBe([]);
+    $this->get('/orders/'.$this->order->id)->assertSee('with the supplier, not used yet');
+});
+
 it('uses them up by the pieces that come back, spoiled ones too', function () {
     ($this->out)(['PAD-1' => '12', 'BUSH-1' => '6']);
     $booking = ($this->back)(new TypedBack('4', spoiled: '1', reason: 'scratched', whose: Whose::Theirs));

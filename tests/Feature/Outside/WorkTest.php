@@ -297,7 +297,8 @@ it('has pieces done again at the cost of the supplier', function () {
     $this->actingAs($this->shop->as(Role::Storekeeper))->get('/send-out')->assertSee('Passivate');
     $this->shop->sendOut($step->refresh(), '3');
     $again = ConsignmentLine::query()->latest('id')->firstOrFail();
-    app(App\Actions\Outside\ChangeBack::class)->date($again->id, '2026-12-18', $this->shop->sign(Role::Buyer));
+    $change = app(App\Actions\Outside\ChangeBack::class);
+    $change->date($again->id, '2026-12-18', $this->shop->sign(Role::Buyer));
     expect($again->refresh()->back_at->toDateString())->toBe('2026-12-18');
     comesBack($this, $step, new TypedBack('3'));
     expect(outsideCents($step))->toBe(2000 + 500)
