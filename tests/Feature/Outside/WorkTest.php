@@ -284,7 +284,7 @@ it('books what is settled after the order is closed as variance', function (Clai
     'credited' => [ClaimAnswer::Granted, 300],
 ]);
 
-/* trade.md W5, rework at their cost: pieces go again, nothing is charged a second time, they have a day of their own. */
+/* trade.md W5, rework at their cost: pieces go again, nothing is charged a second time, their day is their own. */
 it('has pieces done again at the cost of the supplier', function () {
     $step = drumsToWork($this, '10', ['price' => '2', 'setup_cents' => 500]);
     $work = $this->shop->orderWork($step);
