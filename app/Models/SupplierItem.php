@@ -7,6 +7,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use KeepPace\Core\Costing\PriceBreaks;
 use KeepPace\Core\Costing\ServiceTerms;
+use KeepPace\Core\Quantity\Amount;
 
 /**
  * On what terms a supplier sells an item.
@@ -22,6 +23,7 @@ use KeepPace\Core\Costing\ServiceTerms;
  * @property int $minimum_cents of a service: charged for the pieces of an order at least
  * @property-read Supplier $supplier
  * @property-read \Illuminate\Database\Eloquent\Collection<int, SupplierPrice> $prices
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, SupplierItemPart> $parts
  */
 class SupplierItem extends Model
 {
@@ -54,6 +56,23 @@ class SupplierItem extends Model
         $relation->orderBy('from_quantity');
 
         return $relation;
+    }
+
+    /** @return HasMany<SupplierItemPart, $this> parts of ours of which he makes it */
+    public function parts(): HasMany
+    {
+        $relation = $this->hasMany(SupplierItemPart::class);
+        $relation->orderBy('position');
+
+        return $relation;
+    }
+
+    /** Of ours for one: "TUBE-42:0.42 BOLT-8:2"; parts with their items are loaded. */
+    public function along(): string
+    {
+        return $this->parts
+            ->map(fn (SupplierItemPart $part): string => "{$part->item->number}:".Amount::plain($part->quantity))
+            ->implode(' ');
     }
 
     /** Null where no price is agreed. */

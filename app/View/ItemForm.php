@@ -106,7 +106,7 @@ final readonly class ItemForm
             ],
             self::unitsOf($item->units),
             self::sourcesOf(
-                SupplierItem::query()->with('prices')->where('item_id', $item->id)->orderBy('id')->get()->all(),
+                SupplierItem::query()->with('prices', 'parts.item')->where('item_id', $item->id)->orderBy('id')->get()->all(),
             ),
             self::calledBy(CalledBy::of($item->id)),
             self::substitutesOf(MayStandIn::for($item->id)),
@@ -273,9 +273,10 @@ final readonly class ItemForm
             'prices' => (string) $one->breaks()?->written(),
             'setup_charge' => self::euros($one->setup_cents),
             'least_charge' => self::euros($one->minimum_cents),
+            'along' => $one->along(),
         ], $sources);
         $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => '']
-            + ['over_percent' => '', 'setup_charge' => '', 'least_charge' => ''];
+            + ['over_percent' => '', 'setup_charge' => '', 'least_charge' => '', 'along' => ''];
         $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
         $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
 

@@ -8,9 +8,12 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\ItemFacts;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Outside\GoesAlong;
 use KeepPace\Core\Planning\LotSize;
 use KeepPace\Core\Planning\LotSizing;
+use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Tracking;
+use KeepPace\Core\Structure\ItemKind;
 
 /** What an import says of units and items, against what is there: core judges it. */
 final readonly class ItemChecks
@@ -33,6 +36,9 @@ final readonly class ItemChecks
         foreach ($this->folder->rowsOf('item-units') as $line => $row) {
             $this->ratio($line, $row);
             $this->items->addUnit($row);
+        }
+        foreach ($this->folder->rowsOf('supplier-items') as $line => $row) {
+            $this->along($line, $row);
         }
         foreach ($this->folder->rowsOf('substitutes') as $line => $row) {
             if (Code::keyOf((string) $row['item']) === Code::keyOf((string) $row['substitute'])) {
@@ -61,6 +67,26 @@ final readonly class ItemChecks
         );
         foreach ($is->wrong($was, $isMoved, $this->by->may(Deed::Value)) + $lots->wrong() as $field => $says) {
             $this->folder->problem('items', $line, $field, $says);
+        }
+    }
+
+    /** @param  array<string, ?string>  $row */
+    private function along(int $line, array $row): void
+    {
+        try {
+            $along = GoesAlong::read((string) $row['along']);
+        } catch (Refused $refused) {
+            $this->folder->problem('supplier-items', $line, 'along', $refused->getMessage());
+
+            return;
+        }
+        foreach (array_keys($along->each) as $number) {
+            $kind = ItemKind::tryFrom($this->items->of((string) $number)['kind']);
+            $isItself = Code::keyOf((string) $number) === Code::keyOf((string) $row['item']);
+            if ($kind === null || $isItself || ! $kind->hasStock()) {
+                $says = $kind === null ? "no item has the number {$number}." : "{$number} cannot go along.";
+                $this->folder->problem('supplier-items', $line, 'along', $says);
+            }
         }
     }
 

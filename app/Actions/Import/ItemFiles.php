@@ -100,6 +100,7 @@ final class ItemFiles
                 Column::wholeOrNone('over_percent', '100'),
                 Column::money('setup_charge', 2, '999999'),
                 Column::money('least_charge', 2, '999999'),
+                Column::text('along', 200, ''),
             ],
         );
     }

@@ -144,7 +144,15 @@ final class StoredRows
             ->addSelect('t.lead_time_days')
             ->selectSub($prices, 'prices')
             ->addSelect('t.over_percent')
-            ->selectRaw('t.setup_cents / 100 AS setup_charge, t.minimum_cents / 100 AS least_charge');
+            ->selectRaw('t.setup_cents / 100 AS setup_charge, t.minimum_cents / 100 AS least_charge')
+            ->selectSub(
+                DB::table('supplier_item_parts AS a')
+                    ->join('items AS b', 'b.id', 'a.item_id')
+                    ->whereColumn('a.supplier_item_id', 't.id')
+                    ->selectRaw("GROUP_CONCAT(CONCAT(b.number, ':', TRIM(TRAILING '.' FROM TRIM(TRAILING '0' FROM
+                        a.quantity))) ORDER BY a.position SEPARATOR ' ')"),
+                'along',
+            );
     }
 
     private static function substitutes(): Builder

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Import;
 
+use App\Actions\Product\SourceParts;
 use App\Actions\Product\SourceTerms;
 use App\Actions\Product\TypedSource;
 use App\Books\ProductChanges;
@@ -9,6 +10,7 @@ use App\Models\Item;
 use App\Models\SupplierItem;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\PriceBreaks;
+use KeepPace\Core\Outside\GoesAlong;
 use KeepPace\Core\Quantity\Cents;
 
 /** Writes on what terms suppliers sell items: a supplier's price list comes in so. */
@@ -40,6 +42,7 @@ final readonly class SupplierItemWriter
                 PriceBreaks::read((string) $row['prices']),
                 setup: Cents::of(BigDecimal::one(), (string) $row['setup_charge']),
                 least: Cents::of(BigDecimal::one(), (string) $row['least_charge']),
+                along: SourceParts::of(GoesAlong::read((string) $row['along']), $item->id),
             ));
             $this->result->add('supplier-items', $isNew ? 'new' : ($differs ? 'changed' : 'same'));
         }

@@ -6,6 +6,7 @@ use App\Books\ProductChanges;
 use App\Models\Item;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
+use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Quantity\Amount;
 
@@ -30,6 +31,7 @@ final readonly class SourceTerms
             if (! in_array($was->supplier_id, $kept, true)) {
                 $this->trail($item, $was->supplier, $was, null);
                 $was->prices()->delete();
+                $was->parts()->delete();
                 $was->delete();
                 $differs = true;
             }
@@ -65,13 +67,30 @@ final readonly class SourceTerms
             }
         }
 
-        return $this->trail($item, $row->refresh()->load('supplier', 'prices')->supplier, $before, $row);
+        $this->along($row, $source->along);
+        $row->refresh()->load('supplier', 'prices', 'parts.item');
+
+        return $this->trail($item, $row->supplier, $before, $row);
+    }
+
+    /** @param  array<int, BigDecimal>  $along  by item */
+    private function along(SupplierItem $row, array $along): void
+    {
+        $row->parts()->delete();
+        $position = 0;
+        foreach ($along as $item => $each) {
+            $row->parts()->create(['position' => ++$position, 'item_id' => $item, 'quantity' => (string) $each]);
+        }
     }
 
     /** @return Collection<int, SupplierItem> */
     private function of(int $item): Collection
     {
-        return SupplierItem::query()->with('supplier', 'prices')->where('item_id', $item)->orderBy('id')->get();
+        return SupplierItem::query()
+            ->with('supplier', 'prices', 'parts.item')
+            ->where('item_id', $item)
+            ->orderBy('id')
+            ->get();
     }
 
     /**
@@ -116,6 +135,7 @@ final readonly class SourceTerms
             Amount::plain($one->minimum_quantity) === '0' ? '' : 'at least '.Amount::plain($one->minimum_quantity),
             $one->lead_time_days === 0 ? '' : "{$one->lead_time_days} days",
             $one->over_percent === null ? '' : "{$one->over_percent} % more taken",
+            $one->along() === '' ? '' : "of {$one->along()}",
         ], fn (string $term): bool => $term !== ''));
     }
 }

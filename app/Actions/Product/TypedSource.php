@@ -2,6 +2,7 @@
 
 namespace App\Actions\Product;
 
+use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\PriceBreaks;
 
 /** On what terms a supplier sells an item, as it was typed. */
@@ -15,6 +16,7 @@ final readonly class TypedSource
      * @param  PriceBreaks|null  $prices  null = none agreed
      * @param  bool  $keepsPrices  who types may not see what it costs: it stays
      * @param  int  $setup  cents of a service, once for an order
+     * @param  array<int, BigDecimal>  $along  of ours for one of it, by item
      * @param  int  $least  cents the pieces of an order cost at least, of a service
      */
     public function __construct(
@@ -27,6 +29,7 @@ final readonly class TypedSource
         public bool $keepsPrices = false,
         public int $setup = 0,
         public int $least = 0,
+        public array $along = [],
     ) {
     }
 }

@@ -10,12 +10,14 @@ use App\Models\Item;
 use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
+use App\Models\PurchasePart;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
 use App\Shop\Deliveries;
 use App\Shop\LeadTime;
 use App\Shop\Suppliers;
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\DemandKind;
@@ -165,6 +167,7 @@ final class NewPurchases
                 'number' => "{$order->number}/{$place}",
             ]);
             $this->tied($line->refresh(), $asked);
+            self::madeOf($line, $of);
         }
         $isNew || $this->isDraft ?: $order->changed_on = $today;
         GatheredPrice::settle($order);
@@ -176,6 +179,23 @@ final class NewPurchases
             .($isNew ? ' on ' : ' added to ')
             .($this->isDraft ? 'draft ' : '')
             ."{$order->number} of {$of->name}";
+    }
+
+    /** Parts of ours go along where the terms say so. */
+    private static function madeOf(PurchaseLine $line, Supplier $supplier): void
+    {
+        $terms = $line->isWork() ? null : SupplierItem::of($line->item_id, $supplier->id);
+        foreach ($terms?->parts()->get() ?? [] as $part) {
+            $ratio = BigRational::of($part->quantity)->simplified();
+            PurchasePart::query()->create([
+                'purchase_line_id' => $line->id,
+                'item_id' => $part->item_id,
+                'supplied_by' => 'us',
+                'position' => $part->position,
+                'ratio_p' => (string) $ratio->getNumerator(),
+                'ratio_q' => (string) $ratio->getDenominator(),
+            ]);
+        }
     }
 
     private function head(Supplier $supplier, string $today): PurchaseOrder

@@ -3,6 +3,7 @@
 namespace App\Http\Requests;
 
 use App\Access\Deed;
+use App\Actions\Product\SourceParts;
 use App\Actions\Product\TypedCustomerNumber;
 use App\Actions\Product\TypedItem;
 use App\Actions\Product\TypedSalesPrices;
@@ -16,6 +17,7 @@ use Illuminate\Validation\Rule;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\PriceBreaks;
 use KeepPace\Core\Naming\Code;
+use KeepPace\Core\Outside\GoesAlong;
 use KeepPace\Core\Planning\LotSizing;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
@@ -176,12 +178,25 @@ class ItemRequest extends DeedRequest
                 $rows->whole($at, 'over_percent', 0, 100),
                 $this->prices($rows, $at),
                 ! $sees,
-                ...$sees ? $this->charged($rows, $at) : [],
+                ...$sees ? $this->charged($rows, $at) : [0, 0],
+                ...[$this->along($rows, $at)],
             );
         }
         $rows->assertRight();
 
         return $sources;
+    }
+
+    /** @return array<int, BigDecimal> parts of ours of which he makes it, by item */
+    private function along(TypedRows $rows, int $at): array
+    {
+        try {
+            return SourceParts::of(GoesAlong::read($rows->text($at, 'along', 200)), $this->route('item'));
+        } catch (Refused $refused) {
+            $rows->wrong($at, 'along', $refused->getMessage());
+
+            return [];
+        }
     }
 
     /** @return array{int, int} cents of a service: set-up, and what its pieces cost at least */

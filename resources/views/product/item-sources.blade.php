@@ -13,6 +13,7 @@
                     <th class="n">Set-up, €</th>
                     <th class="n">Least, €</th>
                 @endcan
+                <th>Made of ours: TUBE-42:0.42</th>
                 <th></th>
             </tr>
         </thead>
@@ -53,6 +54,10 @@
                                 inputmode="decimal" />
                         </td>
                     @endcan
+                    <td>
+                        <x-cell :form="$form->sources" :at="$at" field="along" size="18" maxlength="200"
+                            label="Parts of ours that go along for one" />
+                    </td>
                     <td></td>
                 </tr>
             @endforeach

@@ -16,7 +16,10 @@
                     {{ $source->supplier->name }}
                     @if ($source->supplier_id === $item->supplier_id)<span class="tag good">usual</span>@endif
                 </td>
-                <td>{{ $source->number }}</td>
+                <td>
+                    {{ $source->number }}
+                    @if ($source->along() !== '')<span class="sub">made of {{ $source->along() }}</span>@endif
+                </td>
                 <td class="n">{{ $print->some($source->minimum_quantity) }}</td>
                 <td class="n">{{ $print->some($source->lead_time_days) }}</td>
                 <td>

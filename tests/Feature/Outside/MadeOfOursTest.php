@@ -1,21 +1,27 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Cover\CoverBy;
 use App\Actions\Outside\ComesMade;
 use App\Actions\Outside\SendOut;
 use App\Actions\Outside\SettleLeft;
 use App\Actions\Outside\TypedMade;
 use App\Actions\Outside\TypedPartOut;
 use App\Actions\Purchasing\GoAlong;
+use App\Actions\Purchasing\OtherSupplier;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\Place;
+use App\Models\PurchaseLine;
+use App\Models\PurchaseOrder;
 use App\Models\PurchasePart;
 use App\Models\Question;
+use App\Models\Supplier;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\PartLeft;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use Tests\Support\ItemPage;
 use Tests\Support\PdfText;
 
 /* A supplier makes what is bought of parts of ours (trade.md W4, its example). */
@@ -144,4 +150,58 @@ it('is stock at that place, beside the pieces of orders', function () {
     $this->get("/purchase-lines/{$this->line->id}/made")->assertSee('Good, of 100');
     // nobody can be given what lies there
     expect(fn () => ($this->send)('26.05'))->toThrow(Refused::class);
+});
+
+it('takes along what is agreed with the supplier who makes it, whoever orders it', function () {
+    $files = [
+        'items.csv' => "number,name,kind,unit,supplier,lead_time_days\nCLIP-5,Bent clip,bought,pc,S-04,5\n",
+        'supplier-items.csv' => "item,supplier,prices,along\nCLIP-5,S-04,2.50,SS-15:0.02 BOLT-8:2\nCLIP-5,S-01,3.00,\n",
+    ];
+    expect($this->shop->import($files))->toBe([]);
+    $demand = $this->shop->customerOrder(['CLIP-5' => '40']);
+    $this->shop->cover($demand, CoverBy::NewOrder);
+    $line = PurchaseLine::query()->where('item_id', $this->shop->item('CLIP-5')->id)->sole();
+    $parts = $line->parts()->with('item')->orderBy('position')->get();
+    expect($parts->map(fn ($part): string => "{$part->item->number} {$part->each()}")->all())
+        ->toBe(['SS-15 1/50', 'BOLT-8 2'])
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/items/{$line->item_id}")
+        ->assertSee('made of SS-15:0.02 BOLT-8:2');
+    // of another supplier, who makes it of his own, nothing goes along
+    $order = PurchaseOrder::query()->findOrFail($line->purchase_order_id);
+    app(OtherSupplier::class)->handle(
+        $order->id,
+        $order->version,
+        Supplier::query()->where('number', 'S-01')->sole()->id,
+        $this->shop->sign(Role::Buyer),
+    );
+    $other = PurchaseLine::query()->latest('id')->firstOrFail();
+    expect($other->id)->not->toBe($line->id)->and($other->parts()->count())->toBe(0);
+    // out as it came in, and no second time in the trail
+    $out = (string) file_get_contents($this->actingAs($this->shop->as(Role::Planner))->post('/take-out', [
+        'token' => $this->shop->token(),
+        'format' => 'csv',
+        'kinds' => ['supplier-items'],
+    ])->baseResponse->getFile()->getPathname());
+    expect($out)->toContain('SS-15:0.02 BOLT-8:2');
+    $changes = DB::table('product_changes')->count();
+    expect($this->shop->import(['supplier-items.csv' => $out]))->toBe([])
+        ->and(DB::table('product_changes')->count())->toBe($changes);
+});
+
+it('says what cannot go along, in a file and on the page', function () {
+    $says = fn (string $along): string => $this->shop->import([
+        'supplier-items.csv' => "item,supplier,along\nBRG-25,S-04,{$along}\n",
+    ])[0];
+    expect($says('NONE-1:2'))->toContain('no item has the number NONE-1')
+        ->and($says('BRG-25:1'))->toContain('BRG-25 cannot go along')
+        ->and($says('BOLT-8'))->toContain('such as TUBE-42:0.42');
+    $source = fn (string $along): array => ['sources' => [['supplier' => '1', 'along' => $along]]];
+    foreach (['NONE-1:2', 'BRG-25:1', 'BOLT-8:x'] as $along) {
+        ItemPage::change($this, 'BRG-25', $source($along))->assertSessionHasErrors('sources.0.along');
+    }
+    ItemPage::change($this, 'BRG-25', $source('BOLT-8:3'))->assertSessionHasNoErrors();
+    $item = $this->shop->item('BRG-25')->id;
+    $this->get("/items/{$item}")->assertSee('made of BOLT-8:3');
+    $this->get("/items/{$item}/change")->assertSee('BOLT-8:3');
 });
