@@ -101,3 +101,36 @@ it('sends pieces through three suppliers and to the customer', function () {
         ->see('10 of 10')->see('Nothing is to be done outside');
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
+
+/* trade.md W4 in the browser: a strip goes along, two of it for one clip; what is left is asked about. */
+it('buys what a supplier makes of a part of ours, and says what becomes of the rest', function () {
+    $this->live->php(<<<'PHP'
+        $shop->import([
+            "items.csv" => "number,name,kind,unit,supplier\n"
+                ."STRIP-2,Steel strip,bought,pc,\nCLIP-5,Bent clip,bought,pc,S-04\n",
+            "supplier-items.csv" => "item,supplier,prices,along\nCLIP-5,S-04,2.50,STRIP-2:2\n",
+        ]);
+        $shop->goodsIn("STRIP-2", "50", "3");
+        $shop->cover($shop->customerOrder(["CLIP-5" => "10"]), App\Actions\Cover\CoverBy::NewOrder);
+        PHP)->wait();
+    $browser = $this->browser;
+    $value = fn (string $sql): string => $this->live->value($sql);
+    $clip = $value("SELECT id FROM items WHERE number = 'CLIP-5'");
+    $purchase = $value("SELECT purchase_order_id FROM purchase_lines WHERE item_id = {$clip}");
+    $browser->login('buyer')->visit("/purchases/{$purchase}")->see('STRIP-2')
+        ->press('It goes on paper')->see('on paper');
+
+    $line = $value("SELECT number FROM purchase_lines WHERE item_id = {$clip}");
+    $browser->login('storekeeper')->visit('/send-out')->see('Goes along')
+        ->fill("How much of STRIP-2 goes for {$line}", '25')->press('Send what is typed')->see('Steel strip');
+    $browser->visit('/at-suppliers')->see('Parts of ours, stock')->press('it came in')
+        ->fill('Good, of 10', '9')->fill('Spoiled there', '1')->press('Book it in')->see('20 pc STRIP-2');
+
+    // nine clips are worth 18 strips and the price; five strips are left there
+    expect($value("SELECT value FROM stock_values WHERE item_id = {$clip}"))->toBe((string) (9 * 250 + 18 * 300));
+    $browser->visit('/at-suppliers')->press('it came in')->fill('Good, of 1', '3')->press('Book it in')
+        ->see('are there by the books');
+    $browser->fill('Good, of 1', '1')->press('Book it in')->see('2 pc STRIP-2');
+    $browser->login('buyer')->visit('/questions')->see('STRIP-2')->press('Comes back')->see('3 pc STRIP-2');
+    expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
