@@ -52,6 +52,7 @@ use KeepPace\Core\Purchasing\AnsweredLine;
  * @property-read Order|null $costOrder
  * @property-read Unit|null $typedUnit
  * @property-read OrderStep|null $step
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, PurchasePart> $parts
  */
 class PurchaseLine extends Model
 {

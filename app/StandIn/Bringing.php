@@ -2,6 +2,8 @@
 
 namespace App\StandIn;
 
+use App\Actions\Outside\ComesMade;
+use App\Actions\Outside\TypedMade;
 use App\Actions\Purchasing\Delivered;
 use App\Actions\Purchasing\ReceiveDelivery;
 use App\Actions\Stock\Arrival;
@@ -30,7 +32,7 @@ final readonly class Bringing
 
     private const REST = 3; // days that are worked until the rest comes
 
-    public function __construct(private ReceiveDelivery $receive)
+    public function __construct(private ReceiveDelivery $receive, private ComesMade $made)
     {
     }
 
@@ -39,25 +41,53 @@ final readonly class Bringing
     {
         $place = (int) Place::query()->where('kind', PlaceKind::Store->value)->orderBy('id')->value('id');
         $rows = [];
-        foreach ($order->lines()->with('item.unit')->where('is_open', true)->get() as $line) {
+        $made = null;
+        foreach ($order->lines()->with('item.unit', 'parts')->where('is_open', true)->get() as $line) {
             $open = $line->openQuantity();
-            $open->isZero() ?: $rows[] = self::row($line, $open, $turn, $place);
+            if ($line->parts->isNotEmpty()) {
+                $made = $this->made($line, $open, $turn, $place, $signed) ?? $made;
+            } elseif (! $open->isZero()) {
+                $rows[] = self::row($line, $open, $turn, $place);
+            }
         }
         if ($turn === Turn::Wrong) {
             $rows[] = self::wrong($order, $place);
+        }
+        if ($made !== null && $rows === []) {
+            return $made;
         }
 
         return $this->receive->handle($order->supplier_id, $rows, "DN-{$order->number}", $signed);
     }
 
-    private static function row(PurchaseLine $line, BigDecimal $open, Turn $turn, int $place): Delivered
+    /** What he made of parts of ours uses these up. */
+    private function made(PurchaseLine $line, BigDecimal $open, Turn $turn, int $place, Signed $signed): ?Booking
+    {
+        $comes = self::part($line, $open, $turn);
+        if ($comes === null || $comes->isZero()) {
+            return null;
+        }
+        $typed = new TypedMade(Amount::plain($comes), '0', $place, self::codes($line->item, $line, $comes));
+        $own = new Signed("{$signed->token}-{$line->id}", $signed->person, fingerprint: $signed->fingerprint);
+
+        return $this->made->handle($line->id, $typed, $own);
+    }
+
+    /** How much of a line comes; null = none of it, but something else. */
+    private static function part(PurchaseLine $line, BigDecimal $open, Turn $turn): ?BigDecimal
     {
         $part = self::PART[$turn->value] ?? null;
-        if ($part === null) {
+        $rounding = $turn === Turn::Short ? RoundingMode::DOWN : RoundingMode::UP;
+
+        return $part === null ? null : $open->multipliedBy($part)->toScale($line->item->unit->decimals, $rounding);
+    }
+
+    private static function row(PurchaseLine $line, BigDecimal $open, Turn $turn, int $place): Delivered
+    {
+        $comes = self::part($line, $open, $turn);
+        if ($comes === null) {
             return new Delivered("lines.{$line->id}", null, $line->id, rest: RestOfLine::Unknown);
         }
-        $rounding = $turn === Turn::Short ? RoundingMode::DOWN : RoundingMode::UP;
-        $comes = $open->multipliedBy($part)->toScale($line->item->unit->decimals, $rounding);
         $rest = $comes->isLessThan($open) ? self::rest($turn) : RestOfLine::AsSaid;
         $arrival = $comes->isZero() ? null : new Arrival(
             $line->item_id,

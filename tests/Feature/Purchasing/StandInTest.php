@@ -183,3 +183,18 @@ it('gives back pieces it worked on, whole, half or with a reject, and bills what
     // three at 3.00, and three of four parts of the set-up and a fourth: the reject bears its own
     expect(Bill::query()->sole()->cents)->toBe(1400)->and($this->shop->differences())->toBe([]);
 });
+
+it('brings what it makes of parts of ours as far as these are there, and uses them up', function () {
+    StandIn::make();
+    $line = $this->shop->purchase('P-61', 'GATE-40', '10', '2026-12-09');
+    $this->shop->goodsIn('BOLT-8', '30', '2');
+    $part = $this->shop->goesAlong($line, 'BOLT-8');
+    $order = $line->order()->sole();
+    expect(fn () => ($this->turn)($order, Turn::Whole))->toThrow(Refused::class, 'are there by the books');
+    $this->shop->partOut($part, '20');
+    ($this->turn)($order, Turn::Half);
+    ($this->turn)($order, Turn::Whole);
+    expect($line->refresh()->received_quantity)->toBe('10.000000')
+        ->and((string) $part->there())->toBe('0.000000')
+        ->and($this->shop->differences())->toBe([]);
+});
