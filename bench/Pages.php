@@ -14,6 +14,10 @@ function mainPages(): array
         'Today' => '/',
         'customer orders' => '/customer-orders',
         'one customer order' => '/customer-orders/'.DB::table('customer_orders')->max('id'),
+        'chain of a line' => '/customer-lines/'.DB::table('ties')
+            ->where('quantity', '>', 0)
+            ->where('supply_kind', 'output')
+            ->max('line_id').'/chain',
         'orders' => '/orders',
         'orders, closed' => '/orders?state=closed',
         'one order' => "/orders/{$running}",

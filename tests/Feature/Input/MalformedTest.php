@@ -70,25 +70,23 @@ beforeEach(function () {
 });
 
 /**
- * Of the deeds every third: each value is sent to one deed in three, and each deed is sent one value in three.
+ * Of routes every third: each value is sent to one in three, and each is sent one value in three.
  *
+ * @param  list<Route>  $routes
  * @return list<Route>
  */
-function everyThird(string $what): array
+function everyThird(array $routes, string $what): array
 {
     $from = (int) array_search($what, array_keys(malformed()), true);
 
-    return array_values(array_filter(
-        routesOf('POST', 'PUT', 'DELETE'),
-        fn (int $at): bool => $what === 'nothing' || $at % 3 === $from % 3,
-        ARRAY_FILTER_USE_KEY,
-    ));
+    return array_values(array_filter($routes, fn (int $at): bool => $at % 3 === $from % 3, ARRAY_FILTER_USE_KEY));
 }
 
 it('answers every deed that is sent with nothing, or with everything malformed at once', function (string $what) {
     $value = $what === 'nothing' ? null : malformed()[$what];
     $faults = $taken = [];
-    foreach (everyThird($what) as $route) {
+    $routes = routesOf('POST', 'PUT', 'DELETE');
+    foreach ($what === 'nothing' ? $routes : everyThird($routes, $what) as $route) {
         $method = strtolower(current(array_diff($route->methods(), ['HEAD'])));
         $data = $value === null ? [] : array_fill_keys(array_keys(Fields::RIGHT), $value);
         $before = Booking::query()->count();
@@ -420,7 +418,7 @@ it('answers every page whose address is malformed', function (string $what) {
         'from',
     ];
     $faults = [];
-    foreach (routesOf('GET') as $route) {
+    foreach (everyThird(routesOf('GET'), $what) as $route) {
         $fault = Sent::by($this, 'get', addressOf($route, '1'), array_fill_keys($names, malformed()[$what]))->fault();
         $fault === null ?: $faults[$route->uri()] = $fault;
     }
