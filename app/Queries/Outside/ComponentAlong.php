@@ -144,6 +144,12 @@ final readonly class ComponentAlong
         return $this->open->isGreaterThan($this->toGo) ? Figures::amount((string) $this->open).' in all' : '';
     }
 
+    /** "with 523" */
+    public function goesSays(): string
+    {
+        return "with {$this->order}";
+    }
+
     /** One of its fields among those of a form. */
     public function field(string $name): string
     {

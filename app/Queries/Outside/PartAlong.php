@@ -120,6 +120,12 @@ final readonly class PartAlong
         return BigDecimal::max(0, $needed->minus($this->there));
     }
 
+    /** "for P-571/1" */
+    public function goesSays(): string
+    {
+        return "for {$this->line}";
+    }
+
     /** One of its fields among those of a form. */
     public function field(string $name): string
     {

@@ -17,7 +17,11 @@
         <tbody>
             @foreach ($components as $one)
                 <tr>
-                    <td>{{ $one->item }} <span class="sub">{{ $one->itemNumber }}</span></td>
+                    <td>
+                        <input type="hidden" name="{{ $one->field('step') }}" value="{{ $one->stepId }}">
+                        <input type="hidden" name="{{ $one->field('here') }}" value="{{ $print->some($one->toGo) }}">
+                        {{ $one->item }} <span class="sub">{{ $one->itemNumber }}</span>
+                    </td>
                     <td>
                         <a class="num" href="{{ route('orders.show', $one->orderId) }}">{{ $one->order }}</a>
                         {{ $one->step }}
@@ -28,19 +32,7 @@
                     </td>
                     <td>{{ $one->unit }}</td>
                     @can('outside')
-                        <td>
-                            <input type="hidden" name="{{ $one->field('step') }}" value="{{ $one->stepId }}">
-                            <input type="hidden" name="{{ $one->field('here') }}"
-                                value="{{ $print->some($one->toGo) }}">
-                            <x-field bare :name="$one->field('quantity')" :field="$one->key('quantity')" size="7"
-                                :label="'How much of '.$one->itemNumber.' goes with '.$one->order" class="n few"
-                                :value="$print->some($one->toGo)" inputmode="decimal" />
-                        </td>
-                        <td>
-                            <x-choice bare :name="$one->field('balance')" :field="$one->key('balance')"
-                                :label="'From where '.$one->itemNumber.' goes with '.$one->order"
-                                :options="$ready->lying[$one->itemId] ?? ['' => 'none lies in stores']" />
-                        </td>
+                        @include('outside.along-cells', ['value' => $print->some($one->toGo)])
                     @endcan
                 </tr>
             @endforeach

@@ -28,16 +28,7 @@
                     <td class="n">{{ $print->amount($part->toGo()) }}</td>
                     <td>{{ $part->unit }}</td>
                     @can('outside')
-                        <td>
-                            <x-field bare :name="$part->field('quantity')" :field="$part->key('quantity')" size="7"
-                                :label="'How much of '.$part->itemNumber.' goes for '.$part->line" class="n few"
-                                inputmode="decimal" />
-                        </td>
-                        <td>
-                            <x-choice bare :name="$part->field('balance')" :field="$part->key('balance')"
-                                :label="'From where '.$part->itemNumber.' goes for '.$part->line"
-                                :options="$ready->lying[$part->itemId] ?? ['' => 'none lies in stores']" />
-                        </td>
+                        @include('outside.along-cells', ['one' => $part, 'value' => ''])
                     @endcan
                 </tr>
             @endforeach
