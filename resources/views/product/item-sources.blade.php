@@ -33,11 +33,11 @@
                     </td>
                     <td class="n">
                         <x-cell class="n few" :form="$form->sources" :at="$at" field="lead_time_days"
-                            label="Lead time of this supplier, days" inputmode="numeric" placeholder="as above" />
+                            label="Lead time of this supplier, days" inputmode="numeric" placeholder="above" />
                     </td>
                     <td class="n">
                         <x-cell class="n few" :form="$form->sources" :at="$at" field="over_percent"
-                            label="So much more than ordered is taken, %" inputmode="numeric" placeholder="as theirs" />
+                            label="So much more than ordered is taken, %" inputmode="numeric" placeholder="theirs" />
                     </td>
                     @can('see-money')
                         <td>
