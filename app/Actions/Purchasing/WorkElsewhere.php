@@ -100,7 +100,7 @@ final class WorkElsewhere
             $purchase->changed_on = $purchase->sent_on === null
                 ? null
                 : now(config()->string('pace.zone'))->toDateString();
-            GatheredPrice::settle($purchase);
+            $purchase->sent_on === null ? GatheredPrice::settle($purchase) : null; // cut off, a price stays
             $ledger->concernsPurchase($purchase);
         }
 

@@ -6,7 +6,9 @@ use App\Actions\Outside\TypedBack;
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\OrderWork;
 use App\Actions\Purchasing\RaiseWork;
+use App\Actions\Purchasing\SendPurchase;
 use App\Actions\Purchasing\TypedLine;
+use App\Actions\Purchasing\TypedSending;
 use App\Actions\Purchasing\WorkElsewhere;
 use App\Models\Consignment;
 use App\Models\Order;
@@ -127,6 +129,28 @@ it('has a step done by another supplier on his terms, ordered anew', function ()
         'supplier' => ($this->supplier)('S-03')->id,
     ])->assertSessionHasNoErrors();
     expect($step->refresh()->supplier->number)->toBe('S-03');
+});
+
+it('leaves the price of what was cut off, and gathers anew what was not', function () {
+    [$one, $two] = [($this->step)(($this->jaws)('15'), 20), ($this->step)(($this->jaws)('10'), 20)];
+    $this->shop->release($one->order);
+    $this->shop->release($two->order);
+    app(OrderWork::class)->handle([$one->id, $two->id], $this->shop->sign(Role::Buyer));
+    $price = fn (): string => PurchaseLine::query()->where('order_step_id', $one->id)->sole()->price;
+    expect($price())->toBe('1.800000');
+    ($this->elsewhere)($two, 'S-05');
+    expect($price())->toBe('2.000000');
+    ($this->elsewhere)($two->refresh(), 'S-03');
+    $draft = PurchaseOrder::query()->whereRelation('lines', 'order_step_id', $one->id)->sole();
+    expect($price())->toBe('1.800000');
+    app(SendPurchase::class)->handle(
+        $draft->id,
+        $draft->version,
+        new TypedSending(null, ''),
+        $this->shop->sign(Role::Buyer),
+    );
+    ($this->elsewhere)($two->refresh(), 'S-05');
+    expect($price())->toBe('1.800000')->and($this->shop->differences())->toBe([]);
 });
 
 it('refuses another supplier while pieces are with the first, and one who does it already', function () {
