@@ -1,5 +1,5 @@
 {{-- On what terms suppliers sell an item. --}}
-<div class="wide">
+<div class="wide most">
     <table class="list typed">
         <thead>
             <tr>
@@ -41,7 +41,7 @@
                     </td>
                     @can('see-money')
                         <td>
-                            <x-cell :form="$form->sources" :at="$at" field="prices" label="Prices" size="26"
+                            <x-cell :form="$form->sources" :at="$at" field="prices" label="Prices" size="22"
                                 maxlength="200" />
                         </td>
                         <td class="n">
@@ -55,7 +55,7 @@
                         </td>
                     @endcan
                     <td>
-                        <x-cell :form="$form->sources" :at="$at" field="along" size="18" maxlength="200"
+                        <x-cell :form="$form->sources" :at="$at" field="along" size="16" maxlength="200"
                             label="Parts of ours that go along for one" />
                     </td>
                     <td></td>
