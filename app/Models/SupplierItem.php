@@ -2,6 +2,7 @@
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -41,6 +42,16 @@ class SupplierItem extends Model
             ->where('item_id', $item)
             ->where('supplier_id', $supplier)
             ->first();
+    }
+
+    /** @return Collection<int, static> the terms of all who sell an item, whole */
+    public static function ofItem(int $item): Collection
+    {
+        return self::query()
+            ->with('supplier', 'prices', 'parts.item')
+            ->where('item_id', $item)
+            ->orderBy('id')
+            ->get();
     }
 
     /** @return BelongsTo<Supplier, $this> */

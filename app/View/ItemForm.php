@@ -105,9 +105,7 @@ final readonly class ItemForm
                 'price' => $decimal($item->price),
             ],
             self::unitsOf($item->units),
-            self::sourcesOf(
-                SupplierItem::query()->with('prices', 'parts.item')->where('item_id', $item->id)->orderBy('id')->get()->all(),
-            ),
+            self::sourcesOf(SupplierItem::ofItem($item->id)->all()),
             self::calledBy(CalledBy::of($item->id)),
             self::substitutesOf(MayStandIn::for($item->id)),
             self::soldAt(PriceList::of([$item->id])->levels($item->id)),

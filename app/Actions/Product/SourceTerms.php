@@ -7,7 +7,6 @@ use App\Models\Item;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Quantity\Amount;
 
 /** Writes on what terms suppliers sell an item, by page or by file; what differs goes into the trail of the item. */
@@ -27,7 +26,7 @@ final readonly class SourceTerms
     {
         $differs = false;
         $kept = array_map(fn (TypedSource $one): int => $one->supplierId, $sources);
-        foreach ($this->of($item->id) as $was) {
+        foreach (SupplierItem::ofItem($item->id) as $was) {
             if (! in_array($was->supplier_id, $kept, true)) {
                 $this->trail($item, $was->supplier, $was, null);
                 $was->prices()->delete();
@@ -46,7 +45,7 @@ final readonly class SourceTerms
     /** @return bool whether anything differs */
     public function write(Item $item, TypedSource $source): bool
     {
-        $was = $this->of($item->id)->firstWhere('supplier_id', $source->supplierId);
+        $was = SupplierItem::ofItem($item->id)->firstWhere('supplier_id', $source->supplierId);
         $before = $was === null ? null : clone $was;
         $row = $was ?? new SupplierItem([
             'supplier_id' => $source->supplierId,
@@ -81,16 +80,6 @@ final readonly class SourceTerms
         foreach ($along as $item => $each) {
             $row->parts()->create(['position' => ++$position, 'item_id' => $item, 'quantity' => (string) $each]);
         }
-    }
-
-    /** @return Collection<int, SupplierItem> */
-    private function of(int $item): Collection
-    {
-        return SupplierItem::query()
-            ->with('supplier', 'prices', 'parts.item')
-            ->where('item_id', $item)
-            ->orderBy('id')
-            ->get();
     }
 
     /**

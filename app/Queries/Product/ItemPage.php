@@ -85,7 +85,7 @@ final readonly class ItemPage
             $item->kind->hasStructure() ? self::cost($item, $rolled) : null,
             is_string($supplier) ? $supplier : '',
             ProductTrail::of('items', $item->id),
-            SupplierItem::query()->with('supplier', 'prices', 'parts.item')->where('item_id', $item->id)->orderBy('id')->get(),
+            SupplierItem::ofItem($item->id),
             HangingFile::on(Attachable::Item, $item->id),
             CalledBy::of($item->id),
             MayStandIn::for($item->id),
