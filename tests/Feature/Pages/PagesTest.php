@@ -229,12 +229,10 @@ it('lets nobody in without a login, and each role do what the one map says', fun
             array_filter($route->gatherMiddleware(), fn ($middleware): bool => is_string($middleware)
             && str_starts_with($middleware, 'may:')));
         expect($deeds)->not->toBe([], "{$route->getName()} asks for no deed");
-        // one that may and one that may not: of the others the map says the same as the page asks
-        $may = fn (Role $role): bool => array_filter($deeds, fn (Deed $deed): bool => ! $role->may($deed)) === [];
-        $roles = collect(Role::cases());
-        foreach (array_filter([$roles->last($may), $roles->last(fn (Role $role): bool => ! $may($role))]) as $role) {
+        foreach (Role::cases() as $role) {
+            $may = array_filter($deeds, fn (Deed $deed): bool => ! $role->may($deed)) === [];
             $status = $this->actingAs($this->shop->as($role))->call($method, $uri)->getStatusCode();
-            expect($status === 403)->toBe(! $may($role), "{$role->value} on {$route->getName()}: {$status}");
+            expect($status === 403)->toBe(! $may, "{$role->value} on {$route->getName()}: {$status}");
         }
     }
 });
