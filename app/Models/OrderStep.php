@@ -8,8 +8,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Routing\Pieces;
-use KeepPace\Core\Routing\RunBasis;
-use KeepPace\Core\Routing\StepTime;
 use KeepPace\Core\Routing\WorkOrdered;
 
 /**
@@ -58,6 +56,8 @@ use KeepPace\Core\Routing\WorkOrdered;
  */
 class OrderStep extends Model
 {
+    use HasStepTime;
+
     /** What comes on top of labour and machine. */
     public const OVERHEADS = ['overhead_percent', 'overhead_hour', 'overhead_piece'];
 
@@ -102,17 +102,6 @@ class OrderStep extends Model
     {
         return new Pieces(BigDecimal::of($this->taken_in), BigDecimal::of($this->good), BigDecimal::of($this->scrap),
             BigDecimal::of($this->passed_on));
-    }
-
-    public function time(): StepTime
-    {
-        return new StepTime(
-            BigDecimal::of($this->setup_minutes),
-            RunBasis::from($this->run_basis),
-            BigDecimal::of($this->run_rate),
-            BigDecimal::of($this->batch),
-            $this->machine_minutes === null ? null : BigDecimal::of($this->machine_minutes),
-        );
     }
 
     public function rates(): Rates

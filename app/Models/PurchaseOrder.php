@@ -49,6 +49,12 @@ class PurchaseOrder extends Model
         PurchaseRefused::unless($deed, $this->number, $this->state, $this->changed_on !== null);
     }
 
+    /** It was changed: once it is sent, its supplier has to be told. */
+    public function hasChanged(): void
+    {
+        $this->changed_on = $this->sent_on === null ? null : now(config()->string('pace.zone'))->toDateString();
+    }
+
     public function may(PurchaseDeed $deed): bool
     {
         return $deed->whyNot($this->number, $this->state, $this->changed_on !== null) === null;

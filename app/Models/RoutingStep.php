@@ -2,10 +2,7 @@
 
 namespace App\Models;
 
-use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
-use KeepPace\Core\Routing\RunBasis;
-use KeepPace\Core\Routing\StepTime;
 
 /**
  * One step of a routing.
@@ -33,20 +30,11 @@ use KeepPace\Core\Routing\StepTime;
  */
 class RoutingStep extends Model
 {
+    use HasStepTime;
+
     public $timestamps = false;
 
     protected $table = 'routing_steps';
 
     protected $guarded = [];
-
-    public function time(): StepTime
-    {
-        return new StepTime(
-            BigDecimal::of($this->setup_minutes),
-            RunBasis::from($this->run_basis),
-            BigDecimal::of($this->run_rate),
-            BigDecimal::of($this->batch),
-            $this->machine_minutes === null ? null : BigDecimal::of($this->machine_minutes),
-        );
-    }
 }

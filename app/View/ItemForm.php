@@ -105,7 +105,7 @@ final readonly class ItemForm
                 'price' => $decimal($item->price),
             ],
             self::unitsOf($item->units),
-            self::sourcesOf(SupplierItem::ofItem($item->id)->all()),
+            SourcesForm::of(SupplierItem::ofItem($item->id)->all()),
             self::calledBy(CalledBy::of($item->id)),
             self::substitutesOf(MayStandIn::for($item->id)),
             self::soldAt(PriceList::of([$item->id])->levels($item->id)),
@@ -145,7 +145,7 @@ final readonly class ItemForm
             ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none',
                 'ordered_by' => 'level'],
             self::unitsOf([]),
-            self::sourcesOf([]),
+            SourcesForm::of([]),
             self::calledBy([]),
             self::substitutesOf([]),
             self::soldAt([]),
@@ -251,34 +251,6 @@ final readonly class ItemForm
         $all = DB::table('items')->where('category', '<>', '')->distinct()->orderBy('category')->pluck('category');
 
         return array_values(array_filter($all->all(), is_string(...)));
-    }
-
-    private static function euros(int $cents): string
-    {
-        return $cents === 0 ? '' : number_format($cents / 100, 2, '.', '');
-    }
-
-    /** @param  array<SupplierItem>  $sources */
-    private static function sourcesOf(array $sources): DraftForm
-    {
-        $some = fn (string $of): string => $of === '0' ? '' : $of;
-        $rows = array_map(fn (SupplierItem $one): array => [
-            'supplier' => (string) $one->supplier_id,
-            'number' => $one->number,
-            'minimum' => $some(Amount::plain($one->minimum_quantity)),
-            'lead_time_days' => $some((string) $one->lead_time_days),
-            'over_percent' => (string) $one->over_percent,
-            'prices' => (string) $one->breaks()?->written(),
-            'setup_charge' => self::euros($one->setup_cents),
-            'least_charge' => self::euros($one->minimum_cents),
-            'along' => $one->along(),
-        ], $sources);
-        $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => '']
-            + ['over_percent' => '', 'setup_charge' => '', 'least_charge' => '', 'along' => ''];
-        $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
-        $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
-
-        return DraftForm::of($rows, $empty, ['supplier' => $names], more: 1, list: 'sources');
     }
 
     /** @return array<string, array{string, int, string}> what a field is called, its width, what stands in it empty */

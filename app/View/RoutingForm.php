@@ -6,6 +6,7 @@ use App\Access\Deed;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
 use App\Queries\Product\RoutingRow;
+use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Gate;
@@ -159,8 +160,8 @@ final class RoutingForm
         return [
             'service' => $step->service,
             'price' => $price === '0' ? '' : $price,
-            'setup_charge' => self::euros($step->charge->setup),
-            'minimum' => self::euros($step->charge->minimum),
+            'setup_charge' => Figures::typedEuros($step->charge->setup),
+            'minimum' => Figures::typedEuros($step->charge->minimum),
             'work_ordered' => $step->workOrdered === WorkOrdered::ByHand ? '' : $step->workOrdered->value,
         ];
     }
@@ -177,11 +178,6 @@ final class RoutingForm
                 ->mapWithKeys(fn (Supplier $one): array => ["s{$one->id}" => $one->name])
                 ->all(),
         ];
-    }
-
-    private static function euros(int $cents): string
-    {
-        return $cents === 0 ? '' : Amount::plain((string) BigDecimal::ofUnscaledValue($cents, 2));
     }
 
     /** @return array<string, string> */

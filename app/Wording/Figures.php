@@ -2,6 +2,7 @@
 
 namespace App\Wording;
 
+use Brick\Math\BigDecimal;
 use KeepPace\Core\Quantity\Amount;
 
 /** Amounts, money and durations as people read them. */
@@ -25,6 +26,12 @@ final class Figures
         $grouped = preg_replace('/(?<=\d)(?=(\d{3})+$)/', "\u{202F}", $whole);
 
         return $grouped.'.'.str_pad($part, 2, '0');
+    }
+
+    /** An amount of cents as it is typed: "7.5"; none is left empty. */
+    public static function typedEuros(int $cents): string
+    {
+        return $cents === 0 ? '' : Amount::plain((string) BigDecimal::ofUnscaledValue($cents, 2));
     }
 
     /** "1 order", "3 orders" */

@@ -23,6 +23,12 @@ final readonly class CameBack
     ) {
     }
 
+    /** Back as they went. */
+    public static function unworked(BigDecimal $pieces): self
+    {
+        return new self(BigDecimal::zero(), BigDecimal::zero(), BigDecimal::zero(), $pieces);
+    }
+
     public static function good(BigDecimal $pieces): self
     {
         return new self($pieces, BigDecimal::zero(), BigDecimal::zero(), BigDecimal::zero());

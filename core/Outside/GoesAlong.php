@@ -12,7 +12,7 @@ use KeepPace\Core\Refused;
 /** Parts of ours that go along for one of what a supplier makes of them, by number of the item. */
 final readonly class GoesAlong
 {
-    /** @param  array<string, BigDecimal>  $each  stock units, above 0 */
+    /** @param  array<array-key, BigDecimal>  $each  stock units, above 0 */
     private function __construct(public array $each)
     {
     }

@@ -159,6 +159,11 @@ final class OutsideRefused extends Refused
             ."books. Book what came back unused, or what was used, at 'At suppliers' first.");
     }
 
+    public static function nothingAlong(string $field): self
+    {
+        return self::because('Nothing of it is with the supplier by the books: leave it empty.', $field);
+    }
+
     public static function nothingLeft(): self
     {
         return self::because('Nothing of it is left there any more.');

@@ -42,6 +42,16 @@ enum PurchaseState: string
     }
 
     /**
+     * Of one line: its order may be further.
+     *
+     * @param  bool  $isOpen  it is sent, and something of it is to come
+     */
+    public static function ofLine(bool $isDraft, bool $isConfirmed, bool $isOpen, bool $hasCome): self
+    {
+        return $isDraft ? self::Draft : self::derived(true, $isConfirmed, $isOpen, $hasCome);
+    }
+
+    /**
      * @param  bool  $isOpen  something of it is still wanted and has not come
      * @param  bool  $hasCome  something of it came
      */

@@ -12,7 +12,6 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\OrderComponent;
 use App\Models\Place;
-use Brick\Math\BigDecimal;
 use KeepPace\Core\Outside\CameBack;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Quantity\Amount;
@@ -48,8 +47,7 @@ final class ComesUnused
         if ($amount->isZero()) {
             throw OutsideRefused::nothingCame();
         }
-        $none = BigDecimal::zero();
-        $back = new CameBack($none, $none, $none, $amount);
+        $back = CameBack::unworked($amount);
         foreach ($ledger->consigned->componentGone($component, $back, 'quantity') as $gone) {
             ['lot' => $lot, 'place' => $place, 'of' => $of] = $gone;
             [$from, $to] = [new StockKey($item->id, $place, $lot), new StockKey($item->id, $into->id, $lot)];

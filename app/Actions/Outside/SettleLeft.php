@@ -85,7 +85,7 @@ final class SettleLeft
     {
         $none = BigDecimal::zero();
         $gone = match ($answer) {
-            PartLeft::Back => new CameBack($none, $none, $none, $left),
+            PartLeft::Back => CameBack::unworked($left),
             PartLeft::Lost => new CameBack($none, $none, $left, $none),
             default => CameBack::good($left),
         };

@@ -10,12 +10,10 @@ use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Family;
-use App\Models\Item;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
-use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\OtherWays;
@@ -79,7 +77,7 @@ final class KeepRouting
                     "Step {$step->number} is there already: {$seen[$step->number]}. Give each its own number.";
             }
             $seen[$step->number] = $step->name;
-            $rows[$step->number] = self::row($step, $known);
+            $rows[$step->number] = $this->row($step, $known);
             unset($known[$step->id ?? 0]); // a step stands once
         }
         ksort($rows);
@@ -98,7 +96,7 @@ final class KeepRouting
                 ? 'How many an hour? Type a number above 0.'
                 : null,
             'ways' => $this->wrongWays($step),
-            'service' => self::wrongService($step),
+            'service' => $this->wrongService($step),
         ], is_string(...));
     }
 
@@ -111,9 +109,9 @@ final class KeepRouting
         return $isThere ? null : 'Choose where it is done: a work centre, or a supplier.';
     }
 
-    private static function wrongService(TypedStep $step): ?string
+    private function wrongService(TypedStep $step): ?string
     {
-        $item = self::service($step);
+        $item = $this->words->service($step->service);
 
         return match (true) {
             $step->service === '' => null,
@@ -122,13 +120,6 @@ final class KeepRouting
             $item->kind !== ItemKind::Outside => "{$item->label()} is {$item->kind->label()}, no outside service.",
             default => null,
         };
-    }
-
-    private static function service(TypedStep $step): ?Item
-    {
-        return $step->service === ''
-            ? null
-            : Item::query()->firstWhere('number_key', Code::keyOf($step->service));
     }
 
     private function wrongWays(TypedStep $step): ?string
@@ -163,7 +154,7 @@ final class KeepRouting
      * @param  array<int, array<string, mixed>>  $known  as they stand, by id
      * @return array<string, mixed>
      */
-    private static function row(TypedStep $step, array $known): array
+    private function row(TypedStep $step, array $known): array
     {
         $isHere = $step->supplier === null;
 
@@ -183,7 +174,7 @@ final class KeepRouting
             'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
             'work_ordered' => $isHere ? WorkOrdered::ByHand->value : $step->workOrdered->value,
             ...self::charges($step, $known[$step->id ?? 0] ?? []),
-            'service_item_id' => self::service($step)?->id,
+            'service_item_id' => $this->words->service($step->service)?->id,
             'instructions' => $step->instructions,
             'family_id' => $step->family === '' ? null : Family::called($step->family)->id,
             'setup_crew' => $step->setupCrew,

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Product;
 
+use App\Models\Item;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Quantity\Amount;
@@ -47,6 +48,9 @@ final class LineWords
     /** @var array<string, string> by "table id" */
     private array $codes = [];
 
+    /** @var array<string, Item|null> by key */
+    private array $services = [];
+
     /** @var array<string, int>|null  id by key */
     private ?array $workCentres = null;
 
@@ -89,6 +93,13 @@ final class LineWords
             : $this->say('work_centre_id', $row['work_centre_id'] ?? null);
 
         return $this->say('name', $row['name'] ?? '')." at {$at}";
+    }
+
+    /** The item of that number, whatever it is; null = there is none. */
+    public function service(string $number): ?Item
+    {
+        return $number === '' ? null : $this->services[Code::keyOf($number)]
+            ??= Item::query()->firstWhere('number_key', Code::keyOf($number));
     }
 
     /** @throws Refused when there is no such work centre */

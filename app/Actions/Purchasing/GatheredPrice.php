@@ -10,13 +10,13 @@ use KeepPace\Core\Purchasing\PurchaseKind;
 
 /**
  * What a service costs goes by all that is gathered on the order when it is cut off (trade.md W1). A price that
- * somebody typed stays.
+ * somebody typed stays, and so do all once it is cut off.
  */
 final class GatheredPrice
 {
     public static function settle(PurchaseOrder $order): void
     {
-        if ($order->kind !== PurchaseKind::Service) {
+        if ($order->kind !== PurchaseKind::Service || $order->sent_on !== null) {
             return;
         }
         $lines = $order->lines()->get();

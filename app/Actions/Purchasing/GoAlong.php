@@ -63,10 +63,21 @@ final class GoAlong
 
             return "{$item->label()} does not go along for {$line->number}.";
         }
+        self::put($part, $line, $item->id, $each);
+
+        return Amount::plain($each)." {$item->unit->code} {$what} go along.";
+    }
+
+    /**
+     * @param  PurchasePart|null  $part  as it stands on the line; null = not there yet
+     * @param  BigDecimal  $each  stock units for one, above 0
+     */
+    public static function put(?PurchasePart $part, PurchaseLine $line, int $item, BigDecimal $each): void
+    {
         $ratio = BigRational::of($each)->simplified();
         $part ??= new PurchasePart([
             'purchase_line_id' => $line->id,
-            'item_id' => $item->id,
+            'item_id' => $item,
             'supplied_by' => 'us',
             'position' => 1 + PurchasePart::query()->where('purchase_line_id', $line->id)->count(),
         ]);
@@ -74,8 +85,6 @@ final class GoAlong
             'ratio_p' => (string) $ratio->getNumerator(),
             'ratio_q' => (string) $ratio->getDenominator(),
         ])->save();
-
-        return Amount::plain($each)." {$item->unit->code} {$what} go along.";
     }
 
     /** @throws Refused when some of it went already */

@@ -10,14 +10,12 @@ use App\Models\Item;
 use App\Models\OrderComponent;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
-use App\Models\PurchasePart;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
 use App\Shop\Deliveries;
 use App\Shop\LeadTime;
 use App\Shop\Suppliers;
 use Brick\Math\BigDecimal;
-use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Planning\DemandKind;
@@ -186,15 +184,7 @@ final class NewPurchases
     {
         $terms = $line->isWork() ? null : SupplierItem::of($line->item_id, $supplier->id);
         foreach ($terms?->parts()->get() ?? [] as $part) {
-            $ratio = BigRational::of($part->quantity)->simplified();
-            PurchasePart::query()->create([
-                'purchase_line_id' => $line->id,
-                'item_id' => $part->item_id,
-                'supplied_by' => 'us',
-                'position' => $part->position,
-                'ratio_p' => (string) $ratio->getNumerator(),
-                'ratio_q' => (string) $ratio->getDenominator(),
-            ]);
+            GoAlong::put(null, $line, $part->item_id, BigDecimal::of($part->quantity));
         }
     }
 

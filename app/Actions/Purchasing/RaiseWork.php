@@ -36,7 +36,10 @@ final readonly class RaiseWork
                     AND b.supplier_id IS NOT NULL
                     AND b.good = 0
                     AND NOT EXISTS (
-                        SELECT 1 FROM purchase_lines l WHERE l.order_step_id = b.id AND l.confirmed_on IS NOT NULL
+                        SELECT 1 FROM purchase_lines l
+                        WHERE l.order_step_id = b.id
+                            AND l.confirmed_on IS NOT NULL
+                            AND l.quantity > l.cancelled_quantity
                     )
             )))
         SQL;

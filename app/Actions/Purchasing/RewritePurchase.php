@@ -54,10 +54,9 @@ final class RewritePurchase
                 if ($said === [] && $note === $order->note) {
                     throw PurchaseRefused::nothingChanged();
                 }
+                GatheredPrice::settle($order);
                 $order->note = $note;
-                $order->changed_on = $order->sent_on === null
-                    ? null
-                    : now(config()->string('pace.zone'))->toDateString();
+                $order->hasChanged();
 
                 return "Purchase {$order->number} changed".($said === [] ? '.' : ': '.implode('; ', $said).'.');
             },

@@ -97,10 +97,8 @@ final class WorkElsewhere
             $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)
                 ->plus($line->wanted()->minus($line->received_quantity));
             $line->fill(['answered_quantity' => null, 'answered_price' => null])->save();
-            $purchase->changed_on = $purchase->sent_on === null
-                ? null
-                : now(config()->string('pace.zone'))->toDateString();
-            $purchase->sent_on === null ? GatheredPrice::settle($purchase) : null; // cut off, a price stays
+            $purchase->hasChanged();
+            GatheredPrice::settle($purchase);
             $ledger->concernsPurchase($purchase);
         }
 

@@ -20,6 +20,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\CameBack;
+use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -29,8 +30,8 @@ use KeepPace\Core\Structure\ItemKind;
 
 /**
  * Books the components of a step that are used by backflush when its pieces are counted, with those of steps before it
- * that nothing was counted at. What is not there opens a question; operators are not stopped, unless the shop wants it
- * so.
+ * that nothing was counted at; and what went along to the supplier of a step, which is used first. What is not there
+ * opens a question; operators are not stopped, unless the shop wants it so.
  */
 final class Backflush
 {
@@ -93,19 +94,29 @@ final class Backflush
     /**
      * @param  array<int, string>  $reported  used at a supplier, by component; else it goes by the pieces
      *
-     * @throws Refused when too little is there and the shop refuses that
+     * @throws Refused when too little is there and the shop refuses that, or more is reported than is there
      */
     public function book(array $reported = []): void
     {
+        foreach (array_diff(array_keys($reported), $this->components->modelKeys()) as $other) {
+            throw OutsideRefused::nothingAlong("used.{$other}");
+        }
         if ($this->use === null) {
             return;
         }
         $steps = $this->order->steps()->get();
         foreach ($this->components as $component) {
+            $said = $reported[$component->id] ?? null;
+            if ($said !== null) {
+                $this->along($this->use, $component, $component->item->quantity($said)->amount);
+
+                continue;
+            }
             $open = self::wanted($this->order, $component, $steps, $this->counted);
-            $open = $open->minus($this->along($this->use, $component, $open, $reported[$component->id] ?? null));
-            if ($open->isPositive() && $component->issue_by === IssueBy::Backflush->value) {
-                $this->take($this->use, $component->id, $open);
+            $there = BigDecimal::min($open, $component->along_quantity);
+            $this->along($this->use, $component, $there);
+            if ($open->isGreaterThan($there) && $component->issue_by === IssueBy::Backflush->value) {
+                $this->take($this->use, $component->id, $open->minus($there));
             }
         }
         $this->use->write();
@@ -114,31 +125,19 @@ final class Backflush
     /**
      * What went along to a supplier is used first.
      *
-     * @param  string|null  $reported  by him; null = as far as the pieces take it
-     * @return BigDecimal what was used of it
-     *
-     * @throws Refused when more of it is reported than is there
+     * @throws Refused when less of it is there
      */
-    private function along(
-        ComponentUse $use,
-        OrderComponent $component,
-        BigDecimal $wanted,
-        ?string $reported,
-    ): BigDecimal {
-        $there = BigDecimal::of($component->along_quantity);
-        $used = $reported === null
-            ? BigDecimal::min($there, $wanted)
-            : $component->item->quantity($reported)->amount;
-        if ($used->isZero() || $there->isZero() && $reported === null) {
-            return BigDecimal::zero();
+    private function along(ComponentUse $use, OrderComponent $component, BigDecimal $used): void
+    {
+        if ($used->isZero()) {
+            return;
         }
-        $lines = $this->ledger->consigned->componentGone($component, CameBack::good($used), "used.{$component->id}");
+        $gone = CameBack::good($used);
+        $lines = $this->ledger->consigned->componentGone($component, $gone, "used.{$component->id}");
         foreach ($lines as ['lot' => $lot, 'place' => $place, 'of' => $of]) {
             $key = new StockKey($component->item_id, $place, $lot);
             $use->takeFrom($use->component($component->id), $key, $of->good);
         }
-
-        return $used;
     }
 
     private function take(ComponentUse $use, int $id, BigDecimal $open): void

@@ -170,6 +170,7 @@ class ItemRequest extends DeedRequest
             } elseif (in_array($supplier, array_column($sources, 'supplierId'), true)) {
                 $rows->wrong($at, 'supplier', 'Stands twice. Each supplier has one line.');
             }
+            [$setup, $least] = $this->charged($rows, $at);
             $sources[] = new TypedSource(
                 $supplier,
                 $rows->text($at, 'number', 60),
@@ -178,8 +179,9 @@ class ItemRequest extends DeedRequest
                 $rows->whole($at, 'over_percent', 0, 100),
                 $this->prices($rows, $at),
                 ! $sees,
-                ...$sees ? $this->charged($rows, $at) : [0, 0],
-                ...[$this->along($rows, $at)],
+                $setup,
+                $least,
+                $this->along($rows, $at),
             );
         }
         $rows->assertRight();

@@ -191,15 +191,17 @@ final readonly class LineChain
                 ->whereRaw('(t.quantity > 0 OR l.received_quantity > 0)')
                 ->where(fn (Builder $of) => $of->where('t.line_id', $line)->orWhereIn('c.order_id', $orders)))
             ->orderBy('l.id')
-            ->select(['l.id', 'l.purchase_order_id', 'l.number', 'i.name AS item', 'v.name AS supplier', 'o.state'])
+            ->select(['l.id', 'l.purchase_order_id', 'l.number', 'i.name AS item', 'v.name AS supplier', 'l.is_draft'])
             ->addSelect(['l.quantity', 'l.received_quantity', 'l.expected_on', 'l.ask_again_on', 'l.is_open'])
             ->selectRaw('l.confirmed_on IS NOT NULL AS is_confirmed');
     }
 
     private static function purchase(Row $row, Deliveries $deliveries): ChainRow
     {
-        $state = $row->enum('state', PurchaseState::class);
         $isOpen = $row->flag('is_open');
+        $isConfirmed = $row->flag('is_confirmed');
+        $hasCome = $row->decimal('received_quantity')->isPositive();
+        $state = PurchaseState::ofLine($row->flag('is_draft'), $isConfirmed, $isOpen, $hasCome);
         $arrival = $isOpen ? $deliveries->ordered($row->text('expected_on'), $row->textOrNull('ask_again_on')) : null;
         $isLate = $arrival !== null && $arrival->isLate();
 
@@ -215,7 +217,7 @@ final readonly class LineChain
             match (true) {
                 $state->isDraft() => 'Send the order',
                 $isLate => 'Ask when it comes',
-                $isOpen && ! $row->flag('is_confirmed') => 'Have it confirmed',
+                $isOpen && ! $isConfirmed => 'Have it confirmed',
                 default => '',
             },
             route('purchases.show', $row->int('purchase_order_id')),

@@ -12,18 +12,12 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Planning\UsageProposal;
-use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\LineBasis;
 
 /** A component of a step done outside, which goes along with its pieces: what is there, and what still has to go. */
 final readonly class ComponentAlong
 {
-    private const WORTH = '(SELECT COALESCE(SUM(v.value), 0) FROM stock_values v WHERE v.item_id = c.item_id)';
-
-    private const LIE = '(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
-        WHERE b.item_id = c.item_id AND b.owner_id = 0)';
-
     /**
      * @param  BigDecimal  $there  with the supplier, not used yet
      * @param  BigDecimal  $toGo  for the pieces that are there or stand here
@@ -49,14 +43,17 @@ final readonly class ComponentAlong
     }
 
     /**
-     * @param  Collection<int, int>  $steps
-     * @return Collection<int, self> of which something still has to go
+     * Of which something still has to go: with pieces that can go now, or behind those that are there.
+     *
+     * @param  Collection<int, int>  $steps  whose pieces can go
+     * @return Collection<int, self>
      */
     public static function toGoWith(Collection $steps): Collection
     {
         return Row::all(
             self::query()
-                ->whereIn('s.id', $steps)
+                ->where('o.is_held', false)
+                ->where(fn (Builder $of) => $of->whereIn('s.id', $steps)->orWhere('a.pieces', '>', 0))
                 ->where('c.open_quantity', '>', 0)
                 ->where('c.supplied_by', 'us')
                 ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED),
@@ -103,13 +100,12 @@ final readonly class ComponentAlong
             ->addSelect(['i.name AS item', 'i.number AS item_number', 'u.code AS unit', 'u.decimals', 'c.basis'])
             ->addSelect(['c.open_quantity', 'c.along_quantity', 'o.quantity'])
             ->addSelect(['c.planned_quantity', 'c.used_quantity', 'c.replaced_quantity', 's.taken_in'])
-            ->selectRaw(self::WORTH.' AS worth, '.self::LIE.' AS lie');
+            ->selectRaw(AlongStock::worth('c.item_id'));
     }
 
     private static function from(Row $row): self
     {
         $there = $row->decimal('along_quantity');
-        $lie = $row->decimal('lie');
         $gone = $row->decimal('used_quantity')->plus($row->decimal('replaced_quantity'))->plus($there);
 
         return new self(
@@ -134,7 +130,7 @@ final readonly class ComponentAlong
                 $row->int('decimals'),
                 BigDecimal::zero(),
             ),
-            $lie->isZero() ? 0 : Cents::part($row->int('worth'), $there, $lie),
+            AlongStock::cents($row, $there),
         );
     }
 

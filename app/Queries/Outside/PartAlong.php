@@ -2,28 +2,17 @@
 
 namespace App\Queries\Outside;
 
-use App\Reading\Named;
 use App\Reading\Row;
-use App\Wording\Figures;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Quantity\Cents;
-use KeepPace\Core\Stock\Condition;
-use KeepPace\Core\Stock\PlaceKind;
 
 /** A part of ours of which a supplier makes what is bought on a line: what is there, and what still has to go. */
 final readonly class PartAlong
 {
-    /** Cents of all stock of the part, and how much that is. */
-    private const WORTH = '(SELECT COALESCE(SUM(s.value), 0) FROM stock_values s WHERE s.item_id = p.item_id)';
-
-    private const LIE = '(SELECT COALESCE(SUM(b.quantity), 0) FROM balances b
-        WHERE b.item_id = p.item_id AND b.owner_id = 0)';
-
     /**
      * @param  BigDecimal  $open  of what is bought, to come
      * @param  BigDecimal  $there  of the part with the supplier
@@ -75,35 +64,6 @@ final readonly class PartAlong
     public static function onPurchase(int $order): Collection
     {
         return Row::all(self::query()->where('o.id', $order), self::from(...));
-    }
-
-    /**
-     * From where items can be taken: 'Main stores, H-1: 12', by balance.
-     *
-     * @param  Collection<int, int>  $items
-     * @return array<int, array<int|string, string>> by item
-     */
-    public static function lying(Collection $items): array
-    {
-        $balances = DB::table('balances AS b')
-            ->join('places AS p', 'p.id', 'b.place_id')
-            ->leftJoin('lots AS l', Named::on('l.id', 'b.lot_id'))
-            ->whereIn('b.item_id', $items->unique())
-            ->where('p.kind', PlaceKind::Store->value)
-            ->where('b.owner_id', 0)
-            ->where('b.condition', Condition::Free->value)
-            ->where('b.quantity', '>', 0)
-            ->orderBy('b.id')
-            ->limit(500)
-            ->select(['b.id', 'b.item_id', 'b.quantity', 'p.name', 'l.code']);
-        $lying = [];
-        foreach (Row::all($balances, fn (Row $row): Row => $row) as $row) {
-            $lying[$row->int('item_id')][$row->int('id')] = $row->text('name')
-                .($row->textOrNull('code') === null ? '' : ", {$row->text('code')}")
-                .': '.Figures::amount($row->text('quantity'));
-        }
-
-        return $lying;
     }
 
     /** Of it for one: "0.42". */
@@ -165,13 +125,12 @@ final readonly class PartAlong
             ->addSelect(['u.code AS unit', 'u.decimals', 'm.name AS made', 'w.code AS made_unit', 'a.there'])
             ->addSelect(['p.ratio_p', 'p.ratio_q'])
             ->selectRaw('GREATEST(0, l.quantity - l.received_quantity - l.cancelled_quantity) AS open')
-            ->selectRaw(self::WORTH.' AS worth, '.self::LIE.' AS lie');
+            ->selectRaw(AlongStock::worth('p.item_id'));
     }
 
     private static function from(Row $row): self
     {
         $there = $row->decimalOrZero('there');
-        $lie = $row->decimal('lie');
 
         return new self(
             $row->int('id'),
@@ -190,7 +149,7 @@ final readonly class PartAlong
             BigRational::of("{$row->text('ratio_p')}/{$row->text('ratio_q')}"),
             $row->int('decimals'),
             $there,
-            $lie->isPositive() ? Cents::part($row->decimal('worth')->toInt(), $there, $lie) : 0,
+            AlongStock::cents($row, $there),
         );
     }
 }

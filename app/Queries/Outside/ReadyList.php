@@ -21,8 +21,8 @@ final readonly class ReadyList
      * @param  Cut<ReadyPieces>  $all
      * @param  Collection<int, Collection<int, ReadyPieces>>  $bySupplier  those who can take something first
      * @param  array<int, list<WorkOrdered>>  $work  on what it is ordered, by step
-     * @param  Collection<int, Collection<int, PartAlong>>  $parts  that go along for what is bought, by supplier
-     * @param  Collection<int, Collection<int, ComponentAlong>>  $components  that go along with pieces, by supplier
+     * @param  Collection<int, PartAlong>  $parts  that go along for what is bought
+     * @param  Collection<int, ComponentAlong>  $components  that go along with pieces
      * @param  array<int, array<int|string, string>>  $lying  from where they can be taken, by item
      */
     private function __construct(
@@ -47,28 +47,29 @@ final readonly class ReadyList
 
         $steps = $all->rows->map(fn (ReadyPieces $row): int => $row->id);
         $components = ComponentAlong::toGoWith($steps);
-        $items = [...$parts->pluck('itemId'), ...$components->pluck('itemId')];
+        $items = $parts->map(fn (PartAlong $part): int => $part->itemId)
+            ->concat($components->map(fn (ComponentAlong $one): int => $one->itemId));
 
         return new self(
             $all,
             $all->rows->groupBy(fn (ReadyPieces $row): int => $row->supplierId),
             WorkOrdered::of($steps),
-            $parts->groupBy(fn (PartAlong $part): int => $part->supplierId),
-            $components->groupBy(fn (ComponentAlong $one): int => $one->supplierId),
-            $items === [] ? [] : PartAlong::lying(collect(array_filter($items, is_int(...)))->values()),
+            $parts,
+            $components,
+            AlongStock::lying($items),
         );
     }
 
     /** @return Collection<int, PartAlong> that have to go along to a supplier */
     public function partsFor(int $supplier): Collection
     {
-        return $this->parts->get($supplier) ?? collect();
+        return $this->parts->filter(fn (PartAlong $part): bool => $part->supplierId === $supplier);
     }
 
     /** @return Collection<int, ComponentAlong> that go along with pieces to a supplier */
     public function componentsFor(int $supplier): Collection
     {
-        return $this->components->get($supplier) ?? collect();
+        return $this->components->filter(fn (ComponentAlong $one): bool => $one->supplierId === $supplier);
     }
 
     /** @return Collection<int, string> suppliers who can take something, by id */
@@ -78,8 +79,8 @@ final readonly class ReadyList
         foreach ($this->all->rows as $row) {
             $names[$row->supplierId] = $row->supplier;
         }
-        foreach ($this->parts as $supplier => $parts) {
-            $names[$supplier] ??= $parts->first()->supplier ?? '';
+        foreach ([...$this->parts, ...$this->components] as $along) {
+            $names[$along->supplierId] ??= $along->supplier;
         }
 
         return collect($names);
@@ -115,7 +116,8 @@ final readonly class ReadyList
         $here = $this->all->rows->filter(fn (ReadyPieces $row): bool => $row->isHere());
         $suppliers = $here->pluck('supplierId')->unique()->count();
 
-        $parts = $this->parts->flatten(1)->count();
+        $waits = $this->components->filter(fn (ComponentAlong $one): bool => $one->toGo->isPositive());
+        $parts = $this->parts->count() + $waits->count();
         $along = $parts === 0 ? '' : ' '.ucfirst(Figures::count($parts, 'part').' of ours still '
             .($parts === 1 ? 'has' : 'have').' to go along.');
 

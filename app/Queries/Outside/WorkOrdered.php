@@ -35,14 +35,12 @@ final readonly class WorkOrdered
             $ordered[$row->int('order_step_id')][] = new self(
                 $row->int('purchase_order_id'),
                 $row->text('number'),
-                $row->flag('is_draft')
-                    ? PurchaseState::Draft
-                    : PurchaseState::derived(
-                        true,
-                        $row->flag('is_confirmed'),
-                        $row->flag('is_open'),
-                        $row->flag('has_come'),
-                    ),
+                PurchaseState::ofLine(
+                    $row->flag('is_draft'),
+                    $row->flag('is_confirmed'),
+                    $row->flag('is_open'),
+                    $row->flag('has_come'),
+                ),
             );
         }
 

@@ -27,16 +27,13 @@
     @endif
     @if ($page->others->for($step) !== [])
         @can('purchase')
-            <form class="d-flex gap-2 align-items-end flex-wrap" method="post"
-                action="{{ route('step-suppliers.update', $step->id) }}">
-                @csrf
-                @method('put')
-                @token($step->form())
+            <x-form method="put" class="d-flex gap-2 align-items-end flex-wrap" :key="$step->form()"
+                :to="route('step-suppliers.update', $step->id)">
                 <input type="hidden" name="version" value="{{ $order->version }}">
-                <x-choice bare :in="$typed($step->form())" name="supplier"
-                    :label="'Supplier of step '.$step->number" :options="$page->others->for($step)" value="" />
+                <x-choice bare name="supplier" :label="'Supplier of step '.$step->number"
+                    :options="$page->others->for($step)" value="" />
                 <button class="btn btn-quiet btn-small">Have it done there</button>
-            </form>
+            </x-form>
         @endcan
     @endif
     @if ($step->isUntouched())

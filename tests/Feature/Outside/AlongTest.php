@@ -102,6 +102,16 @@ it('sends components along as stock of ours at the supplier, and wants no more o
     $this->get('/at-suppliers')->assertSee('Went along with pieces')->assertSee('18.00 €');
 });
 
+it('still lists what has to go when its pieces went before it', function () {
+    ($this->out)([], '10');
+    $this->actingAs($this->shop->as(Role::Storekeeper))->get('/send-out')
+        ->assertSee('How much of PAD-1 goes with '.$this->order->number)
+        ->assertSee('2 parts of ours still have to go along');
+    ($this->out)(['PAD-1' => '20', 'BUSH-1' => '10'], '0');
+    $this->get('/send-out')->assertDontSee('How much of PAD-1 goes with')->assertDontSee('still have to go along');
+    expect($this->shop->differences())->toBe([]);
+});
+
 it('lets what is offered go with its pieces alone, and what is typed in any case', function () {
     $pad = ($this->component)('PAD-1');
     $balance = Balance::query()->where('item_id', $pad->item_id)->where('quantity', '>', 0)->firstOrFail()->id;
@@ -171,6 +181,24 @@ it('uses what the supplier reports, and has back what is left', function () {
         ->and($this->shop->differences())->toBe([]);
     $this->shop->close($this->order);
     expect($this->shop->differences())->toBe([]);
+});
+
+it('takes a report as it is: the rest is not taken from stores, and what never went was not used', function () {
+    ($this->component)('PAD-1')->update(['issue_by' => 'backflush']);
+    ($this->out)(['PAD-1' => '20'], '10');
+    $pad = ($this->component)('PAD-1');
+    $bush = ($this->component)('BUSH-1');
+    expect(fn () => ($this->back)(new TypedBack('10', used: [$bush->id => '3'])))
+        ->toThrow(Refused::class, 'Nothing of it is with the supplier by the books')
+        ->and(fn () => ($this->back)(new TypedBack('10', used: [$pad->id => '21'])))->toThrow(Refused::class);
+    ($this->back)(new TypedBack('6', used: [$pad->id => '10']));
+    expect(($this->component)('PAD-1')->only(['along_quantity', 'used_quantity']))
+        ->toBe(['along_quantity' => '10.000000', 'used_quantity' => '10.000000']);
+    // by the pieces again: what they take in all, first of what is there, then from stores
+    ($this->back)(new TypedBack('4'));
+    expect(($this->component)('PAD-1')->only(['along_quantity', 'used_quantity']))
+        ->toBe(['along_quantity' => '0.000000', 'used_quantity' => '20.000000'])
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('reverses a send-out with all that went along, and not when some of it was used', function () {

@@ -6,6 +6,7 @@ use App\Actions\Outside\TypedBack;
 use App\Actions\Purchasing\AnswerPurchase;
 use App\Actions\Purchasing\OrderWork;
 use App\Actions\Purchasing\RaiseWork;
+use App\Actions\Purchasing\RewritePurchase;
 use App\Actions\Purchasing\SendPurchase;
 use App\Actions\Purchasing\TypedLine;
 use App\Actions\Purchasing\TypedSending;
@@ -129,6 +130,21 @@ it('has a step done by another supplier on his terms, ordered anew', function ()
         'supplier' => ($this->supplier)('S-03')->id,
     ])->assertSessionHasNoErrors();
     expect($step->refresh()->supplier->number)->toBe('S-03');
+});
+
+it('gathers anew where a draft is changed', function () {
+    [$one, $two] = [($this->step)(($this->jaws)('15'), 20), ($this->step)(($this->jaws)('10'), 20)];
+    $this->shop->release($one->order);
+    $this->shop->release($two->order);
+    app(OrderWork::class)->handle([$one->id, $two->id], $this->shop->sign(Role::Buyer));
+    $lines = PurchaseLine::query()->whereIn('order_step_id', [$one->id, $two->id])->orderBy('id')->get();
+    $typed = $lines->mapWithKeys(fn (PurchaseLine $line): array => [
+        $line->id => new TypedLine($line->order_step_id === $two->id ? '2' : '15', $line->price, $line->expected_on),
+    ]);
+    $order = PurchaseOrder::query()->findOrFail($lines[0]->purchase_order_id);
+    app(RewritePurchase::class)->handle($order->id, $order->version, $typed->all(), '', $this->shop->sign(Role::Buyer));
+    expect($lines->map(fn (PurchaseLine $line): string => $line->refresh()->price)->all())
+        ->toBe(['2.000000', '2.000000']);
 });
 
 it('leaves the price of what was cut off, and gathers anew what was not', function () {

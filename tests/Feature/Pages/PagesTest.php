@@ -65,6 +65,7 @@ function pages(): array
         'one order' => '/orders/'.Order::query()->min('id'),
         'customer orders' => '/customer-orders',
         'one customer order' => '/customer-orders/'.DB::table('customer_orders')->min('id'),
+        'the chain of a line' => '/customer-lines/'.DB::table('ties')->whereNotNull('line_id')->max('line_id').'/chain',
         'new customer order' => '/customer-orders/new',
         'release' => '/release',
         'board' => '/board?zoom=quarter',
