@@ -305,6 +305,17 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/order-steps/{step}/back', [C\OutsideController::class, 'store'])
         ->middleware('may:outside')
         ->name('outside.store');
+    Route::get('/builds', [C\BuildController::class, 'index'])->name('builds.index');
+    Route::get('/builds/new', [C\BuildController::class, 'create'])->name('builds.create');
+    Route::post('/builds', [C\BuildController::class, 'store'])->middleware('may:build')->name('builds.store');
+    Route::get('/builds/{order}', [C\BuildController::class, 'show'])->name('builds.show');
+    Route::put('/builds/{order}', [C\BuildController::class, 'update'])->middleware('may:build')->name('builds.update');
+    Route::delete('/builds/{order}', [C\BuildController::class, 'destroy'])
+        ->middleware('may:change-order')
+        ->name('builds.destroy');
+    Route::get('/builds/{order}/paper.pdf', [C\BuildController::class, 'paper'])->name('builds.paper');
+    Route::get('/taking-apart', [C\ApartController::class, 'index'])->name('apart.index');
+    Route::post('/taking-apart', [C\ApartController::class, 'store'])->middleware('may:build')->name('apart.store');
     Route::get('/receive', [C\ReceiveController::class, 'index'])->name('receive.index');
     Route::post('/orders/{order}/receive', [C\ReceiveController::class, 'store'])
         ->middleware('may:receive')

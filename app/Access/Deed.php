@@ -23,6 +23,7 @@ enum Deed: string
     case Outside = 'outside';
     case GoodsIn = 'goods-in';
     case Receive = 'receive';
+    case Build = 'build';
     case Ship = 'ship';
     case Close = 'close';
     case Reverse = 'reverse';
@@ -55,6 +56,7 @@ enum Deed: string
         'outside' => 'send pieces to suppliers and book them back',
         'goods-in' => 'book goods in',
         'receive' => 'receive from orders',
+        'build' => 'book what was built',
         'ship' => 'ship',
         'close' => 'close orders',
         'reverse' => 'reverse bookings',

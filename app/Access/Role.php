@@ -26,6 +26,7 @@ enum Role: string
             Deed::Reserve,
             Deed::Purchase,
             Deed::Release,
+            Deed::Build,
             Deed::Import,
             Deed::SeeMoney,
             Deed::ChangeItems,
@@ -37,6 +38,7 @@ enum Role: string
             Deed::Outside,
             Deed::GoodsIn,
             Deed::Receive,
+            Deed::Build,
             Deed::Ship,
             Deed::Reverse,
             Deed::SeeMoney,
@@ -44,6 +46,7 @@ enum Role: string
         'operator' => [
             Deed::Look,
             Deed::Report,
+            Deed::Build,
             Deed::SayAbsent,
         ],
         'buyer' => [

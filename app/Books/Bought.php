@@ -140,7 +140,8 @@ final readonly class Bought
         $this->ledger->ties->add($for, TieSupply::purchase($purchase->id), true, $purchase->item_id, $quantity);
     }
 
-    private function fromStock(Tie $tie, BigDecimal $quantity): void
+    /** Who was to get it gets so much of stock. */
+    public function fromStock(Tie $tie, BigDecimal $quantity): void
     {
         match (true) {
             $tie->line !== null => $this->ledger->covers->add($tie->line, null, $quantity),

@@ -6,6 +6,7 @@ use App\Models\Move;
 use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Place;
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Stock\PlaceKind;
@@ -27,6 +28,25 @@ final class Costs implements Book
     public function add(Order $order, CostKind $kind, int $cents, ?OrderStep $step = null): void
     {
         $this->enter($order->id, $kind->value, $cents, $step?->id);
+    }
+
+    /** Cents that were put into an order, with those of this booking: what it gave is not taken off. */
+    public function putInto(Order $order): int
+    {
+        $out = [CostKind::Receipt->value, CostKind::Variance->value];
+        $now = array_filter(
+            $this->entries,
+            fn (array $row): bool => $row['order_id'] === $order->id && ! in_array($row['kind'], $out, true),
+        );
+        $booked = Row::first(
+            DB::table('cost_entries')
+                ->where('order_id', $order->id)
+                ->whereNotIn('kind', $out)
+                ->selectRaw('COALESCE(SUM(cents), 0) AS cents'),
+            fn (Row $row): Row => $row,
+        );
+
+        return ($booked?->int('cents') ?? 0) + array_sum(array_column($now, 'cents'));
     }
 
     public function locks(Undone $undone): Needs

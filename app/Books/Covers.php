@@ -36,11 +36,16 @@ final readonly class Covers
         }
         $this->ledger->ties->add(
             TieDemand::line($line->id),
-            $order === null ? TieSupply::stock() : TieSupply::output($order->output()->id),
+            $order === null ? TieSupply::stock() : TieSupply::output(self::output($order, $line->item_id)),
             true,
             $line->item_id,
             $quantity,
         );
+    }
+
+    private static function output(Order $order, int $item): int
+    {
+        return $order->outputOf($item)->id ?? throw new \LogicException("Order {$order->number} gives another item.");
     }
 
     /** Another line gets what this cover gave, of the same supply. */
@@ -65,25 +70,37 @@ final readonly class Covers
         $left = [];
         foreach ($facts as $fact) {
             $left[$fact->product->id] = $fact->willCome();
+            foreach ($fact->beside as $output) {
+                $left[$output->id] = $fact->willComeOf($output);
+            }
         }
         $ties = $left === []
             ? []
             : Tie::query()
-                ->with('line.customerOrder')
+                ->with('line.customerOrder', 'component.order', 'output.order')
                 ->whereIn('output_id', array_keys($left))
                 ->where('quantity', '>', 0)
                 ->get()
-                ->sortBy(fn (Tie $tie): array => [! $tie->is_hard, $tie->line?->promised_on, $tie->id]);
+                ->sortBy(fn (Tie $tie): array => [! $tie->is_hard, $tie->wantedOn(), $tie->id]);
         foreach ($ties as $tie) {
             $kept = BigDecimal::max(0, BigDecimal::min($left[$tie->output_id], $tie->quantity));
             $left[$tie->output_id] = $left[$tie->output_id]->minus($kept);
             $lost = $tie->left()->minus($kept);
             if ($lost->isPositive()) {
                 $this->ledger->ties->change($tie, $lost->negated());
-                $tie->line === null
-                ?: $this->ledger->says('It covers '.Amount::plain($lost)." less of {$tie->line->label()}.");
+                self::sayLost($this->ledger, $tie, $lost);
             }
         }
+    }
+
+    /** Whoever was promised it is told; an order it was only made for takes what comes by its rank. */
+    private static function sayLost(Ledger $ledger, Tie $tie, BigDecimal $lost): void
+    {
+        match (true) {
+            $tie->line !== null => $ledger->says('It covers '.Amount::plain($lost)." less of {$tie->line->label()}."),
+            $tie->is_hard => $ledger->says('It keeps '.Amount::plain($lost)." less for {$tie->forWhom()}."),
+            default => null,
+        };
     }
 
     /** What of an item's stock can be promised: neither promised nor kept for an order. */
@@ -147,7 +164,7 @@ final readonly class Covers
         $order = Order::query()->findOrFail($cover->output->order_id);
         $gives = $order->state === OrderState::Cancelled
             ? BigDecimal::zero()
-            : $order->unpromised();
+            : $order->unpromisedOf($line->item_id);
 
         return BigDecimal::max(0, BigDecimal::min($back, $wanted, $gives));
     }

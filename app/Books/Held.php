@@ -35,6 +35,12 @@ final readonly class Held
     ) {
     }
 
+    /** Made by this deed: nobody else can have it, so it is held. */
+    public function made(Order $order): void
+    {
+        $this->orders->put($order->id, $order);
+    }
+
     /** @throws ModelNotFoundException when the booking, the slip or the bill is not there */
     public static function of(Needs $needs, LockedBalances $stock): self
     {

@@ -16,10 +16,17 @@ final readonly class MadeDocuments
     {
     }
 
-    /** @return list<string> an order past being a mere intention, or lines others count on */
-    public function against(Order|CustomerOrder $document): array
+    /**
+     * @param  bool  $released  the same deed released it: what stands on that is asked there
+     * @return list<string> an order past being a mere intention, or lines others count on
+     */
+    public function against(Order|CustomerOrder $document, bool $released): array
     {
-        return $document instanceof Order ? self::againstOrder($document) : self::againstLines($document);
+        return match (true) {
+            $document instanceof CustomerOrder => self::againstLines($document),
+            $released => [],
+            default => self::againstOrder($document),
+        };
     }
 
     /** @throws Refused when an order is promised to somebody else than by the deed that made it */

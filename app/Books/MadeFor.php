@@ -85,12 +85,20 @@ final readonly class MadeFor
             $order = Order::query()->findOrFail($tie->output?->order_id);
             $tied = (string) Tie::query()->where('output_id', $tie->output_id)->sum('quantity');
             $gives = $order->state->isOpen()
-                ? $order->willGive()->minus($order->received())->minus($tied)
+                ? self::comes($order, $tie)->minus($tied)
                 : BigDecimal::zero();
             $back = BigDecimal::max(0, BigDecimal::min($back, $gives));
         }
         $back = BigDecimal::max($back, $tie->left()->negated());
         $back->isZero() ?: $this->ledger->ties->change($tie, $back);
+    }
+
+    /** What is to come of what it was to give. */
+    private static function comes(Order $order, Tie $tie): BigDecimal
+    {
+        $output = $tie->output ?? throw new \LogicException('No order gives it.');
+
+        return $output->isProduct() ? $order->willGive()->minus($order->received()) : $output->openQuantity();
     }
 
     /** @return list<Tie> what it was made for */

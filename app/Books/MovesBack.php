@@ -6,6 +6,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Models\Move;
 use App\Models\OrderComponent;
+use App\Models\OrderOutput;
 use App\Models\Place;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
@@ -89,7 +90,10 @@ final class MovesBack
         $move->purchase_line_id === null ?: $this->purchased($move, $move->purchase_line_id, $quantity);
         if ($this->isReceipt($move)) {
             $order = $this->ledger->held()->order((int) $move->order_id);
-            $this->ledger->outputs->received($order, $quantity->negated(), -$move->value);
+            $output = $move->output_id === $order->output()->id
+                ? $order->output()
+                : OrderOutput::query()->findOrFail($move->output_id);
+            $this->ledger->outputs->received($order, $output, $quantity->negated(), -$move->value);
         }
     }
 

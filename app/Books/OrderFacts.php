@@ -22,12 +22,16 @@ final readonly class OrderFacts
         'received_value',
     ];
 
-    /** @param  BigDecimal  $gives  in all, with what was received */
+    /**
+     * @param  BigDecimal  $gives  in all, with what was received
+     * @param  list<OrderOutput>  $beside  what comes back of it
+     */
     private function __construct(
         public Order $order,
         public OrderOutput $product,
         public OrderState $state,
         private BigDecimal $gives,
+        public array $beside,
     ) {
     }
 
@@ -39,6 +43,7 @@ final readonly class OrderFacts
     {
         $ids = array_map(fn (Order $order): int => $order->id, $orders);
         $rows = $ids === [] ? [] : self::rows($ids);
+        $beside = self::beside(array_keys(array_filter($rows, fn (array $row): bool => $row[3])));
         $facts = [];
         foreach ($orders as $order) {
             [$product, $worked, $steps] = $rows[$order->id];
@@ -50,7 +55,7 @@ final readonly class OrderFacts
                 $product->received(),
                 array_map(fn (StepFacts $step): BigDecimal => $step->alive(), $steps),
             );
-            $facts[$order->id] = new self($order, $product, $state, $gives);
+            $facts[$order->id] = new self($order, $product, $state, $gives, $beside[$order->id] ?? []);
         }
 
         return $facts;
@@ -63,16 +68,53 @@ final readonly class OrderFacts
     }
 
     /**
-     * The product of each order, whether anything was used for it, and its steps in sequence: in one query.
+     * Still to come of what comes back: with all the pieces that will be given, as long as the order is not over; what
+     * is built is there, and to be booked.
+     */
+    public function willComeOf(OrderOutput $output): BigDecimal
+    {
+        $isOver = $this->state === OrderState::Closed || $this->state === OrderState::Cancelled;
+        $pieces = BigDecimal::max($this->gives, $this->product->received());
+        $comes = $isOver || $pieces->isZero() ? BigDecimal::zero() : $output->comesWith($pieces);
+
+        return BigDecimal::max(0, $comes->minus($output->received()));
+    }
+
+    /**
+     * @param  list<int>  $orders
+     * @return array<int, list<OrderOutput>> by order
+     */
+    private static function beside(array $orders): array
+    {
+        $by = [];
+        $outputs = $orders === [] ? [] : OrderOutput::query()
+            ->with('item.unit')
+            ->whereIn('order_id', $orders)
+            ->where('position', '>', OrderOutput::PRODUCT)
+            ->orderBy('position')
+            ->get();
+        foreach ($outputs as $output) {
+            $by[$output->order_id][] = $output;
+        }
+
+        return $by;
+    }
+
+    /**
+     * The product of each order, whether anything was used for it, its steps in sequence, and whether anything comes
+     * back of it: in one query.
      *
      * @param  list<int>  $ids
-     * @return array<int, array{OrderOutput, bool, list<StepFacts>}> by order
+     * @return array<int, array{OrderOutput, bool, list<StepFacts>, bool}> by order
      */
     private static function rows(array $ids): array
     {
         $used = DB::table('order_components AS c')
             ->whereColumn('c.order_id', 'o.id')
             ->where('c.used_quantity', '>', 0);
+        $back = DB::table('order_outputs AS b')
+            ->whereColumn('b.order_id', 'o.id')
+            ->where('b.position', '>', OrderOutput::PRODUCT);
         $rows = DB::table('orders AS o')
             ->join('order_outputs AS u', 'u.order_id', 'o.id')
             ->leftJoin('order_steps AS s', 's.order_id', 'o.id')
@@ -82,10 +124,11 @@ final readonly class OrderFacts
             ->orderBy('s.number')
             ->select(['o.id AS order_id', 's.number', 's.taken_in', 's.good', 's.scrap', 's.passed_on', 's.started_at'])
             ->addSelect(array_map(fn (string $column): string => "u.{$column} AS output_{$column}", self::PRODUCT))
-            ->selectRaw("EXISTS ({$used->selectRaw('1')->toRawSql()}) AS used");
+            ->selectRaw("EXISTS ({$used->selectRaw('1')->toRawSql()}) AS used")
+            ->selectRaw("EXISTS ({$back->selectRaw('1')->toRawSql()}) AS has_back");
         $by = [];
         foreach (Row::all($rows, fn (Row $row): Row => $row) as $row) {
-            $by[$row->int('order_id')] ??= [self::product($row), $row->flag('used'), []];
+            $by[$row->int('order_id')] ??= [self::product($row), $row->flag('used'), [], $row->flag('has_back')];
             if ($row->intOrNull('number') !== null) {
                 $by[$row->int('order_id')][2][] = StepFacts::from($row);
             }

@@ -66,7 +66,7 @@ final class Records implements Book
         foreach ($this->of($undone) as $change) {
             $document = $this->held($change);
             if ($change->isMade()) {
-                array_push($against, ...$this->made->against($document));
+                array_push($against, ...$this->made->against($document, $this->released($document, $undone)));
             } elseif ($document instanceof Order) {
                 array_push($against, ...$this->changedSince($change, $document));
                 array_push($against, ...$this->standsOn($change, $document, $undone));
@@ -146,6 +146,15 @@ final class Records implements Book
         );
     }
 
+    private function released(Order|CustomerOrder $document, Undone $undone): bool
+    {
+        $isIt = fn (RecordChange $change): bool => $change->record === 'order'
+            && $change->id === $document->id
+            && $change->was('released_at');
+
+        return $document instanceof Order && $this->of($undone)->contains($isIt);
+    }
+
     /** @return list<string> */
     private function changedSince(RecordChange $change, Order $order): array
     {
@@ -172,13 +181,30 @@ final class Records implements Book
         $more = Row::sum($taken, 'e.taken_in');
 
         return array_values(array_filter([
-            $order->components()->where('used_quantity', '>', 0)->exists()
+            self::isMovedByOthers($order, 'output_id', $undone)
+                ? "Pieces of order {$order->number} were received. Reverse that first."
+                : null,
+            self::isMovedByOthers($order, 'component_id', $undone)
                 ? "Components were issued to order {$order->number}. Reverse the issue first."
                 : null,
             $more->isPositive()
                 ? "The quantity of order {$order->number} was changed after its release. Change it back first."
                 : null,
         ]));
+    }
+
+    /** By other bookings than the one that is taken back, and not taken back itself: used, or received. */
+    private static function isMovedByOthers(Order $order, string $column, Undone $undone): bool
+    {
+        return DB::table('moves AS m')
+            ->join('places AS t', 't.id', 'm.to_place_id')
+            ->where('m.order_id', $order->id)
+            ->whereNotNull("m.{$column}")
+            ->where('m.booking_id', '<>', $undone->booking->id)
+            ->groupBy("m.{$column}")
+            ->havingRaw("SUM(IF(t.kind = 'order', m.quantity, -m.quantity)) <> 0")
+            ->select("m.{$column}")
+            ->exists();
     }
 
     /** An order that is not released has nothing frozen: neither rates nor what it should cost. */
@@ -193,5 +219,6 @@ final class Records implements Book
         ]);
         $order->components()->update(['planned_value' => 0, 'short_at_release' => false]);
         $order->steps()->update(array_fill_keys(OrderStep::RATES, null));
+        $order->beside()->update(['planned_value' => 0, 'unit_value' => null]);
     }
 }

@@ -5,6 +5,7 @@ namespace App\Demo;
 use App\Access\Role;
 use App\Actions\Demand\ShipLines;
 use App\Actions\Orders\ReceiveOrder;
+use App\Actions\Orders\TypedReceipt;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\Arrival;
@@ -307,8 +308,14 @@ final class Floor
         $finished = (bool) preg_match('/^(EX|TANK|TRAY)/', $order->item->number);
         $more = ! $order->received()->isZero();
         $number = $order->item->tracking === Tracking::Lot && $more ? $order->number : '';
-        $this->receive->handle($order->id, Amount::plain((string) $last->pieces()->inHand()),
-            $places[$finished ? 'FINISHED' : 'STORES'],
-            $number, $this->staff->signs(Role::Storekeeper));
+        $this->receive->handle(
+            $order->id,
+            new TypedReceipt(
+                Amount::plain((string) $last->pieces()->inHand()),
+                $places[$finished ? 'FINISHED' : 'STORES'],
+                $number,
+            ),
+            $this->staff->signs(Role::Storekeeper),
+        );
     }
 }

@@ -53,6 +53,7 @@ final class Morning
             $this->miscount(...), $this->slip(...), $this->keep(...),
             $this->hurry(...), $this->draft(...), $this->buys(...),
             (new Dock($staff))->spares(...), (new Dock($staff))->more(...), (new Pins($staff))->play(...),
+            (new Sets($staff))->play(...),
         ];
         foreach ($deeds as $deed) {
             $tries->of($deed);

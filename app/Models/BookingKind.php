@@ -18,6 +18,8 @@ enum BookingKind: string
     case Start = 'start';
     case Report = 'report';
     case Receive = 'receive';
+    case Build = 'build';
+    case TakenApart = 'taken_apart';
     case Ship = 'ship';
     case Close = 'close';
     case Count = 'count';
@@ -78,6 +80,8 @@ enum BookingKind: string
             self::Start => 'start',
             self::Report => 'count and pass on',
             self::Receive => 'receive',
+            self::Build => 'build',
+            self::TakenApart => 'taken apart',
             self::Ship => 'ship',
             self::Close => 'close',
             self::Count => 'count',
@@ -148,6 +152,8 @@ enum BookingKind: string
             self::ComesMade,
             self::LeftSettled,
             self::Receive,
+            self::Build,
+            self::TakenApart,
             self::Ship,
             self::Close,
             self::Count,

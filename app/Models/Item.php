@@ -48,6 +48,7 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $category
  * @property string $description
  * @property string $usual_lot 0 = nobody said
+ * @property int $over_percent so much more than asked is built
  * @property string|null $weight kg per stock unit; null = not known
  * @property string|null $volume dm³ per stock unit
  * @property bool $is_running_out

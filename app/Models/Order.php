@@ -19,11 +19,13 @@ use KeepPace\Core\Planning\WillGive;
  *
  * @property int $id
  * @property string $number
+ * @property string $reference of one's own; '' = none
  * @property int $item_id
  * @property string $quantity
  * @property \KeepPace\Core\Planning\OrderState $state
  * @property bool $is_held
  * @property bool $is_loaded_late begins as late as its date allows
+ * @property bool $takes_apart it uses its item, and gives the parts
  * @property int|null $structure_id
  * @property int|null $routing_id
  * @property string|null $due_on
@@ -49,6 +51,7 @@ use KeepPace\Core\Planning\WillGive;
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderComponent> $components
  * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderStep> $steps
  * @property-read OrderOutput|null $product
+ * @property-read \Illuminate\Database\Eloquent\Collection<int, OrderOutput> $beside
  */
 class Order extends Model
 {
@@ -63,6 +66,7 @@ class Order extends Model
             'state' => OrderState::class,
             'is_held' => 'boolean',
             'is_loaded_late' => 'boolean',
+            'takes_apart' => 'boolean',
             'released_at' => 'immutable_datetime',
             'closed_at' => 'immutable_datetime',
         ];
@@ -122,6 +126,31 @@ class Order extends Model
         return $this->willGive()->minus($this->received())->minus($this->promised());
     }
 
+    /** @return HasMany<OrderOutput, $this> what comes out beside the product */
+    public function beside(): HasMany
+    {
+        $relation = $this->hasMany(OrderOutput::class);
+        $relation->where('position', '>', OrderOutput::PRODUCT)->orderBy('position');
+
+        return $relation;
+    }
+
+    /** What it gives of an item, its product before others. */
+    public function outputOf(int $item): ?OrderOutput
+    {
+        return $item === $this->item_id
+            ? $this->output()
+            : $this->beside()->with('item.unit')->firstWhere('item_id', $item);
+    }
+
+    /** What it will still give of an item and nobody was promised. */
+    public function unpromisedOf(int $item): BigDecimal
+    {
+        return $item === $this->item_id
+            ? $this->unpromised()
+            : $this->outputOf($item)?->unpromised() ?? BigDecimal::zero();
+    }
+
     /** @return HasOne<OrderOutput, $this> */
     public function product(): HasOne
     {
@@ -152,6 +181,12 @@ class Order extends Model
             $this->planned_overhead,
             $this->planned_outside,
         );
+    }
+
+    /** Cents of its planned cost that the product is to carry: what comes back carries the rest. */
+    public function plannedOfProduct(): int
+    {
+        return $this->plannedCost()->total() - (int) $this->beside()->sum('planned_value');
     }
 
     /** What it will give in all, as its steps stand: nothing once it is cancelled. */

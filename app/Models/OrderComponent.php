@@ -68,6 +68,14 @@ class OrderComponent extends Model
             : new Takes(BigRational::of("{$this->ratio_p}/{$this->ratio_q}"), $this->basis);
     }
 
+    /** What so many pieces take by the structure; null = added or changed by hand: a share of what is planned. */
+    public function exactFor(BigDecimal $pieces): ?BigRational
+    {
+        $isAsCopied = BigDecimal::of($this->planned_quantity)->isEqualTo($this->baseline_quantity);
+
+        return $isAsCopied ? $this->takes()?->for(BigRational::of($pieces)) : null;
+    }
+
     public function isPerOrder(): bool
     {
         return $this->basis === LineBasis::PerOrder;

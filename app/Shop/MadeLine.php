@@ -5,9 +5,12 @@ namespace App\Shop;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use KeepPace\Core\Structure\ComesBack;
 use KeepPace\Core\Structure\IssueBy;
 use KeepPace\Core\Structure\Line;
 use KeepPace\Core\Structure\LineBasis;
+use KeepPace\Core\Structure\OutputKind;
+use KeepPace\Core\Structure\ShareRule;
 
 /** A line of a structure, with what core does not reckon with. */
 final readonly class MadeLine
@@ -28,6 +31,9 @@ final readonly class MadeLine
         public IssueBy $issueBy,
         public string $suppliedBy,
         private BigRational $ratio,
+        public ?OutputKind $gives,
+        public ?ShareRule $shareRule,
+        public ?BigDecimal $share,
     ) {
     }
 
@@ -49,6 +55,9 @@ final readonly class MadeLine
             IssueBy::from($row->text('issue_by')),
             $row->text('supplied_by'),
             BigRational::nd($row->text('p'), $row->text('q')),
+            OutputKind::tryFrom((string) $row->textOrNull('gives')),
+            ShareRule::tryFrom((string) $row->textOrNull('share_rule')),
+            $row->decimalOrNull('share'),
         );
     }
 
@@ -63,6 +72,26 @@ final readonly class MadeLine
             $this->step,
             $this->scrap,
             $this->suppliedBy === 'us',
+        );
+    }
+
+    /**
+     * Of a line that comes back, by its item's number.
+     *
+     * @param  string  $cost  euros a stock unit, of its item: where nobody said another value
+     */
+    public function comesBack(string $cost): ComesBack
+    {
+        $rule = $this->shareRule ?? ShareRule::SetValue;
+
+        return new ComesBack(
+            (string) $this->id,
+            $this->item,
+            $this->gives ?? throw new \LogicException('It goes in.'),
+            $this->ratio->multipliedBy($this->quantity)->simplified(),
+            $this->basis,
+            $rule,
+            $this->share ?? BigDecimal::of($rule === ShareRule::Percent ? '0' : $cost),
         );
     }
 }

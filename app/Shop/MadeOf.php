@@ -11,6 +11,7 @@ use App\Wording\When;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Structure\ComesBack;
 use KeepPace\Core\Structure\Line;
 use KeepPace\Core\Structure\Revision;
 use KeepPace\Core\Structure\Structures;
@@ -20,9 +21,10 @@ final readonly class MadeOf
 {
     /**
      * @param  array<array-key, MadeItem>  $items  by number
-     * @param  array<array-key, list<MadeLine>>  $lines  by number of what is made of them
+     * @param  array<array-key, list<MadeLine>>  $lines  what goes in, by number of what is made of it
+     * @param  array<array-key, list<MadeLine>>  $comesBack  what comes out beside it, likewise
      */
-    private function __construct(public array $items, public array $lines)
+    private function __construct(public array $items, public array $lines, public array $comesBack)
     {
     }
 
@@ -34,7 +36,7 @@ final readonly class MadeOf
     {
         $items = $instead === null
             ? $items
-            : [...$items, $instead->item_id, ...Row::ints($instead->lines()->toBase(), 'item_id')];
+            : [...$items, $instead->item_id, ...self::namedBy($instead)];
         $ids = self::closure($items);
         $structures = self::inForce(RevisionKind::Structure, $ids, $instead);
         $known = [];
@@ -42,12 +44,13 @@ final readonly class MadeOf
             $known[$item->number] = $item;
         }
         $numbers = array_column($known, 'number', 'id');
-        $lines = [];
+        $lines = $comesBack = [];
         foreach (Row::all(self::linesOf(array_keys($structures)), MadeLine::from(...)) as $line) {
-            $lines[$numbers[$structures[$line->structureId]]][] = $line;
+            $of = $numbers[$structures[$line->structureId]];
+            $line->gives === null ? $lines[$of][] = $line : $comesBack[$of][] = $line;
         }
 
-        return new self($known, $lines);
+        return new self($known, $lines, $comesBack);
     }
 
     public function structures(): Structures
@@ -66,6 +69,15 @@ final readonly class MadeOf
         return array_map(
             fn (): bool => true,
             array_filter($this->items, fn (MadeItem $item): bool => $item->isPhantom()),
+        );
+    }
+
+    /** @return list<ComesBack> beside an item, at what its own items cost where nobody said another value */
+    public function given(string $item): array
+    {
+        return array_map(
+            fn (MadeLine $line): ComesBack => $line->comesBack($this->items[$line->item]->cost),
+            $this->comesBack[$item] ?? [],
         );
     }
 
@@ -105,9 +117,16 @@ final readonly class MadeOf
         return $force;
     }
 
+    /** @return list<int> items that its lines name */
+    private static function namedBy(Structure $structure): array
+    {
+        return Row::ints(DB::table('structure_lines')->where('structure_id', $structure->id), 'item_id');
+    }
+
     /**
      * @param  list<int>  $items
-     * @return list<int> they and all below them; a structure that was replaced may name some more
+     * @return list<int> they, all below them, and what comes back beside these; a structure
+     *     that was replaced may name some more
      */
     private static function closure(array $items): array
     {
@@ -121,8 +140,12 @@ final readonly class MadeOf
                 SELECT l.item_id FROM below b
                 JOIN structures s ON s.item_id = b.id AND s.status = 'approved'
                     AND (s.effective_from IS NULL OR s.effective_from <= ?)
-                JOIN structure_lines l ON l.structure_id = s.id)
-            SELECT id FROM below) AS down";
+                JOIN structure_lines l ON l.structure_id = s.id AND l.gives IS NULL)
+            SELECT id FROM below
+            UNION
+            SELECT l.item_id FROM below b
+            JOIN structures s ON s.item_id = b.id AND s.status = 'approved'
+            JOIN structure_lines l ON l.structure_id = s.id AND l.gives IS NOT NULL) AS down";
 
         return Row::ints(DB::query()->fromRaw($below, [When::today()->toDateString()]), 'id');
     }
@@ -151,6 +174,7 @@ final readonly class MadeOf
             ->orderBy('l.position')
             ->select(['l.id', 'l.structure_id', 'l.position', 'l.item_id', 'l.quantity', 'l.basis', 'l.scrap_percent'])
             ->addSelect(['l.step_number', 'l.designators', 'l.issue_by', 'l.supplied_by'])
+            ->addSelect(['l.gives', 'l.share_rule', 'l.share'])
             ->addSelect(['i.number AS item', 'i.name', 'u.code AS unit'])
             ->selectRaw('IF(l.unit_id = i.unit_id, 1, COALESCE(r.p, 1)) AS p')
             ->selectRaw('IF(l.unit_id = i.unit_id, 1, COALESCE(r.q, 1)) AS q');

@@ -2,7 +2,6 @@
 
 namespace App\Shop;
 
-use App\Models\OrderOutput;
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
@@ -30,10 +29,10 @@ final class PartsGiven
     /** @var array<int, BigDecimal> free and unpromised, by item */
     private array $stock = [];
 
-    /** @var array<int, BigDecimal> promised to customer lines, by order */
+    /** @var array<string, BigDecimal> promised to customer lines, by "order-item" */
     private array $promised = [];
 
-    /** @var array<int, array<int, BigDecimal>> what orders are made to give to others, by order and by whose part */
+    /** @var array<string, array<int, BigDecimal>> what orders are to give to others, by "order-item" and whose part */
     private array $madeFor = [];
 
     /** @var array<int, BigDecimal> bought for customer lines, by purchase line */
@@ -156,9 +155,10 @@ final class PartsGiven
         } elseif ($brings !== null) {
             $this->boughtForLines[$brings] = $quantity;
         } elseif ($gives !== null && $gets !== null) {
-            $this->madeFor[$gives][$gets] = $quantity;
+            // made for its part, or what falls out beside it kept for it
+            $this->madeFor["{$gives}-{$item}"][$gets] = $quantity->plus($this->madeFor["{$gives}-{$item}"][$gets] ?? 0);
         } elseif ($gives !== null) {
-            $this->promised[$gives] = $quantity;
+            $this->promised["{$gives}-{$item}"] = $quantity;
         } elseif ($gets !== null) {
             $this->reserved["{$gets}-{$item}"] = $quantity;
         } elseif (isset($this->stock[$item])) {
@@ -169,7 +169,13 @@ final class PartsGiven
     /** @return array<int, list<int>> orders it is made for a part of, by order */
     public function madeFor(): array
     {
-        return array_map(array_keys(...), $this->madeFor);
+        $orders = [];
+        foreach ($this->madeFor as $key => $for) {
+            $order = (int) explode('-', $key)[0];
+            $orders[$order] = array_values(array_unique([...$orders[$order] ?? [], ...array_keys($for)]));
+        }
+
+        return $orders;
     }
 
     /**
@@ -268,26 +274,27 @@ final class PartsGiven
      */
     private function ordersComing(Collection $items): array
     {
-        $products = DB::table('order_outputs')
+        $outputs = DB::table('order_outputs')
             ->where('is_open', true)
-            ->where('position', OrderOutput::PRODUCT)
             ->whereIn('item_id', $items)
+            ->orderBy('position')
             ->select(['order_id', 'item_id', 'planned_quantity', 'received_quantity', 'given_up_quantity']);
-        $open = Row::all($products, fn (Row $row): Row => $row)->keyBy(fn (Row $row): int => $row->int('order_id'));
+        $open = Row::all($outputs, fn (Row $row): Row => $row)->groupBy(fn (Row $row): int => $row->int('order_id'));
         $supplies = [];
         foreach ($this->orders as $id => $order) {
-            $left = isset($open[$id])
-                ? $open[$id]->decimal('planned_quantity')
-                    ->minus($open[$id]->decimal('received_quantity'))
-                    ->minus($open[$id]->decimal('given_up_quantity'))
-                    ->minus($this->promised[$id] ?? BigDecimal::zero())
-                : BigDecimal::zero();
-            if ($left->isPositive()) {
-                $by = Document::order($id, $order->number);
-                array_push($supplies, ...$this->shared(
-                    new Supply($by, $open[$id]->int('item_id'), $left),
-                    $this->madeFor[$id] ?? [],
-                ));
+            foreach ($open[$id] ?? [] as $output) {
+                $key = "{$id}-{$output->int('item_id')}";
+                $left = $output->decimal('planned_quantity')
+                    ->minus($output->decimal('received_quantity'))
+                    ->minus($output->decimal('given_up_quantity'))
+                    ->minus($this->promised[$key] ?? BigDecimal::zero());
+                if ($left->isPositive()) {
+                    $by = Document::order($id, $order->number);
+                    array_push($supplies, ...$this->shared(
+                        new Supply($by, $output->int('item_id'), $left),
+                        $this->madeFor[$key] ?? [],
+                    ));
+                }
             }
         }
 

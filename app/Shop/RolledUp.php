@@ -56,7 +56,13 @@ final readonly class RolledUp
         foreach ($made as $number => $item) {
             $lines = array_map(fn (MadeLine $line) => $line->toCore(), $of->lines[$number] ?? []);
             if ($lines !== [] || isset($steps[$item->id])) {
-                $making[$number] = new Making($lines, $steps[$item->id] ?? [], $item->lot());
+                $making[$number] = new Making(
+                    $lines,
+                    $steps[$item->id] ?? [],
+                    $item->lot(),
+                    $of->given((string) $number),
+                    BigDecimal::of($item->cost),
+                );
             }
         }
         $bought = self::worth(array_diff_key($of->items, $making), $costs);

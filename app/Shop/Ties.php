@@ -28,6 +28,31 @@ final class Ties
     }
 
     /**
+     * Whom an order is made for: names of customers.
+     *
+     * @param  string  $order  the column with its id
+     */
+    public static function customersOf(Builder $query, string $order): Builder
+    {
+        return self::linesOf($query, $order)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')");
+    }
+
+    /**
+     * Customer lines an order is made for: `l`, with their order `co` and its customer `cu`.
+     *
+     * @param  string  $order  the column with its id
+     */
+    public static function linesOf(Builder $query, string $order): Builder
+    {
+        return $query->from('ties AS t')
+            ->join('order_outputs AS made', 'made.id', 't.output_id')
+            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
+            ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
+            ->join('customers AS cu', 'cu.id', 'co.customer_id')
+            ->whereColumn('made.order_id', $order);
+    }
+
+    /**
      * @param  list<int>  $lines  of customers
      * @return list<int> orders that will give something to these
      */

@@ -44,6 +44,7 @@ final class ToApprove
         $gone = DB::table('structure_lines AS l')
             ->join('items AS i', 'i.id', 'l.item_id')
             ->where('l.structure_id', $inForce)
+            ->whereNull('l.gives')
             ->whereNotIn('l.item_id', Row::ints($draft->lines()->toBase(), 'item_id'))
             ->orderBy('l.position')
             ->select(['i.id', 'i.number', 'i.name']);

@@ -69,7 +69,7 @@ final class CoverRules
         'an order promises no more than is to come' => <<<'SQL'
             SELECT CONCAT('order ', o.number, ': ', SUM(t.quantity), ' promised') AS difference
             FROM orders o
-            JOIN order_outputs u ON u.order_id = o.id
+            JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
             JOIN ties t ON t.output_id = u.id
             GROUP BY o.id, o.number, o.quantity, u.received_quantity, o.state
             HAVING SUM(t.quantity) > IF(
@@ -79,6 +79,13 @@ final class CoverRules
                     SELECT COALESCE(SUM(s.scrap), 0) FROM order_steps s WHERE s.order_id = o.id
                 )
             )
+            UNION ALL
+            SELECT CONCAT('order ', o.number, ': ', SUM(t.quantity), ' promised of what comes back')
+            FROM orders o
+            JOIN order_outputs u ON u.order_id = o.id AND u.position > 1
+            JOIN ties t ON t.output_id = u.id
+            GROUP BY u.id, o.number, u.planned_quantity, u.received_quantity, u.given_up_quantity
+            HAVING SUM(t.quantity) > GREATEST(u.planned_quantity - u.received_quantity - u.given_up_quantity, 0)
             SQL,
         'a purchase promises no more than is to come, to open orders only' => <<<'SQL'
             SELECT CONCAT('purchase ', p.number, ': ', SUM(t.quantity), ' promised') AS difference

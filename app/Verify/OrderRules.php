@@ -88,6 +88,38 @@ final class OrderRules
                 u.planned_quantity - u.received_quantity
             )
             SQL,
+        'what comes back goes with the pieces of its order' => <<<'SQL'
+            SELECT CONCAT(
+                'output ', u.id, ' of order ', o.number, ': ', u.planned_quantity, ' planned, ', u.given_up_quantity,
+                    ' given up'
+            ) AS difference
+            FROM order_outputs u
+            JOIN orders o ON o.id = u.order_id
+            JOIN items i ON i.id = u.item_id
+            JOIN units n ON n.id = i.unit_id
+            WHERE u.position > 1 AND (
+                u.planned_quantity <> TRUNCATE(
+                    u.ratio_p * IF(u.basis = 'unit', o.quantity, 1) / u.ratio_q,
+                    n.decimals
+                )
+                OR (o.state IN ('closed', 'cancelled')
+                    AND u.given_up_quantity <> GREATEST(u.planned_quantity - u.received_quantity, 0))
+                OR u.given_up_quantity > u.planned_quantity
+                OR u.kind = 'product'
+            )
+            SQL,
+        'outputs together carry no more than their order is planned to cost' => <<<'SQL'
+            SELECT CONCAT('order ', o.number, ': ', SUM(u.planned_value), ' carried') AS difference
+            FROM orders o
+            JOIN order_outputs u ON u.order_id = o.id AND u.position > 1
+            GROUP BY o.id, o.number, o.planned_material, o.planned_labour, o.planned_machine, o.planned_overhead,
+                o.planned_outside
+            HAVING SUM(u.planned_value) > GREATEST(
+                    o.planned_material + o.planned_labour + o.planned_machine + o.planned_overhead + o.planned_outside,
+                    0
+                )
+                OR MIN(u.planned_value) < 0
+            SQL,
         'an output received what came in of it' => <<<'SQL'
             SELECT CONCAT(
                 'output ', u.id, ' of order ', u.order_id, ': ', u.received_quantity, ' / ', u.received_value,

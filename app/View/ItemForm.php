@@ -60,6 +60,7 @@ final readonly class ItemForm
         'safety_stock' => 'What should always be left for the unforeseen.',
         'usual_lot' => 'How many are usually made at once: setups are spread over so many when its cost is rolled '
             .'up.',
+        'over_percent' => 'So much more than asked may be built. Beyond it whoever may change orders books it.',
         'costing' => 'How the value of its stock is kept. It stays once the item has been moved.',
         'cost' => 'Euros for one stock unit: what it is taken to cost where none is in stock, or its standard '
             .'cost.',
@@ -124,6 +125,7 @@ final readonly class ItemForm
             'lot_quantity' => self::some($item->lot_quantity),
             'lot_least' => self::some($item->lot_least),
             'usual_lot' => self::some($item->usual_lot),
+            'over_percent' => $item->over_percent === 0 ? '' : (string) $item->over_percent,
             'weight' => self::some($item->weight ?? '0'),
             'volume' => self::some($item->volume ?? '0'),
         ];

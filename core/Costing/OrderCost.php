@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Costing;
 
-use Brick\Math\BigDecimal;
-use KeepPace\Core\Quantity\Cents;
-
 /** Cost put into an order, by kind, in cents. */
 final readonly class OrderCost
 {
@@ -22,11 +19,5 @@ final readonly class OrderCost
     public function total(): int
     {
         return $this->material + $this->labour + $this->machine + $this->overhead + $this->outside;
-    }
-
-    /** The stated interim value of a part receipt: planned unit cost. This cost is the planned one for $ordered. */
-    public function interimValue(BigDecimal $received, BigDecimal $ordered): int
-    {
-        return Cents::part($this->total(), $received, $ordered);
     }
 }

@@ -6,6 +6,7 @@ namespace KeepPace\Core\Costing;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use KeepPace\Core\Structure\Exploded;
 use KeepPace\Core\Structure\StructureRefused;
 use KeepPace\Core\Structure\Structures;
 
@@ -65,8 +66,25 @@ final class RollUp
             }
         }
         unset($this->path[$item]);
+        $rolled = new RolledCost($pieces, $lines, $work);
 
-        return new RolledCost($pieces, $lines, $work);
+        return new RolledCost($pieces, $lines, $work, $this->back($making, $exploded, $rolled));
+    }
+
+    /** @return list<RolledBack> */
+    private function back(Making $making, Exploded $exploded, RolledCost $rolled): array
+    {
+        $back = [];
+        foreach ($making->comesBack as $line) {
+            $back[] = [$line, $line->for(BigRational::of($rolled->pieces))];
+        }
+        foreach ($exploded->phantoms as $use) {
+            foreach ($this->making[$use->item]->comesBack ?? [] as $line) {
+                $back[] = [$line, $line->for($use->takes->for(BigRational::of($rolled->pieces)))];
+            }
+        }
+
+        return RolledBack::all($rolled, $making->worth ?? BigDecimal::zero(), $back);
     }
 
     /**

@@ -13,12 +13,30 @@ final readonly class RolledCost
     /**
      * @param  list<RolledLine>  $lines  phantoms by what they are made of
      * @param  ExactCost  $work  of its own steps
+     * @param  list<RolledBack>  $back  what comes back beside it
      */
-    public function __construct(public BigDecimal $pieces, public array $lines, public ExactCost $work)
-    {
+    public function __construct(
+        public BigDecimal $pieces,
+        public array $lines,
+        public ExactCost $work,
+        public array $back = [],
+    ) {
     }
 
+    /** Of the pieces: what comes back is taken off. */
     public function total(): ExactCost
+    {
+        return array_reduce(
+            $this->back,
+            fn (ExactCost $left, RolledBack $back): ExactCost => $left->plus(
+                $back->carries->times(BigRational::of(-1)),
+            ),
+            $this->gross(),
+        );
+    }
+
+    /** All that goes in, with the work. */
+    public function gross(): ExactCost
     {
         return array_reduce(
             $this->lines,

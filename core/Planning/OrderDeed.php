@@ -18,6 +18,7 @@ enum OrderDeed
     case SendOut; // pieces of it go to a supplier
     case Issue;
     case Receive;
+    case ReceiveBeside; // what comes back of it beside the product
     case Close;
     case BookAgain; // what was booked on it is taken back, or brought back
 
@@ -36,6 +37,7 @@ enum OrderDeed
             self::CopyAnew => $state->isFirm(),
             self::Cancel => $state->canBeCancelled(),
             self::Start, self::Count, self::SendOut, self::Issue, self::Receive => $state->isInTheShop(),
+            self::ReceiveBeside => $state->isInTheShop() || $state->isBuilt() || $state === OrderState::Closed,
             self::Close => $state->isBuilt(),
             self::BookAgain => $state !== OrderState::Closed,
         };
@@ -44,7 +46,11 @@ enum OrderDeed
     /** Not while it is held. */
     private function needsToGo(): bool
     {
-        return in_array($this, [self::Start, self::Count, self::SendOut, self::Issue, self::Receive], true);
+        return in_array(
+            $this,
+            [self::Start, self::Count, self::SendOut, self::Issue, self::Receive, self::ReceiveBeside],
+            true,
+        );
     }
 
     /** What follows 'Order 1 is held'. */
@@ -61,7 +67,7 @@ enum OrderDeed
             self::Count => '. Nothing can be counted on it.',
             self::SendOut => '. Nothing of it goes to a supplier.',
             self::Issue => '. Components go to released orders only.',
-            self::Receive => '. Nothing can be received from it.',
+            self::Receive, self::ReceiveBeside => '. Nothing can be received from it.',
             self::Close => '. Only a built order can be closed: receive or scrap the rest first.',
             self::BookAgain => '. Reverse its closing first.',
         };

@@ -106,6 +106,28 @@ final class OrderRefused extends Refused
         );
     }
 
+    public static function nothingToReceive(string $order): self
+    {
+        return self::because("Nothing of order {$order} comes in: every quantity is empty or 0.", 'quantity');
+    }
+
+    public static function sharedAlready(string $order, string $item): self
+    {
+        return self::because(
+            "Order {$order} is closed: its cost was shared over what had come of {$item}. Reverse its closing first.",
+        );
+    }
+
+    /** @param  list<string>  $left  amounts with their items */
+    public static function stillToCome(string $order, array $left): self
+    {
+        return self::because(
+            "Still to be booked back from order {$order}: ".implode(', ', $left)
+                .'. Book it, or say that nothing more comes.',
+            'nothing_more',
+        );
+    }
+
     public static function notGood(BigDecimal $asked, BigDecimal $good): self
     {
         return self::because(

@@ -19,6 +19,8 @@ final class UsageProposal
      * @param  BigRational  $share  of the order's pieces, from 0 to 1; a line per order takes all at the first piece
      * @param  int  $decimals  of the stock unit; rounds up: short costs more than one spare
      * @param  BigDecimal  $minimum  it is issued in multiples of this; 0 = any amount
+     * @param  BigRational|null  $exact  what these pieces take by the structure: what is planned is rounded up for the
+     *     whole already, and a share of that would be rounded twice (trade.md, W15); null = a share of the plan
      */
     public static function of(
         BigDecimal $planned,
@@ -27,11 +29,13 @@ final class UsageProposal
         bool $perOrder,
         int $decimals,
         BigDecimal $minimum,
+        ?BigRational $exact = null,
     ): BigDecimal {
         $part = $perOrder && $share->isPositive() ? BigRational::one() : $share;
-        $needed = $part->isGreaterThan(1)
+        $needed = $part->isGreaterThanOrEqualTo(1)
             ? $planned
-            : BigRational::of($planned)->multipliedBy($part)->toScale($decimals, RoundingMode::CEILING);
+            : BigDecimal::min($planned, ($perOrder || $exact === null ? BigRational::of($planned)->multipliedBy($part)
+                : $exact)->toScale($decimals, RoundingMode::CEILING));
         $open = $needed->minus($used);
 
         return $open->isPositive() ? self::inMultiples($open, $minimum) : BigDecimal::zero();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Quantity;
 
 use Brick\Math\BigDecimal;
-use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use KeepPace\Core\Refused;
 
@@ -74,25 +74,29 @@ final class Cents
      *
      * @template K of array-key
      *
-     * @param  non-empty-array<K, int>  $weights  each 0 or more; all zero splits evenly
+     * @param  non-empty-array<K, int|BigDecimal|BigRational>  $weights  each 0 or more; all zero splits evenly
      * @return array<K, int>
      */
     public static function split(int $value, array $weights): array
     {
-        if (array_sum($weights) === 0) {
-            $weights = array_map(static fn (): int => 1, $weights);
+        $weights = array_map(BigRational::of(...), $weights);
+        $sum = BigRational::zero();
+        foreach ($weights as $weight) {
+            $sum = $sum->plus($weight);
         }
-        $sum = array_sum($weights);
+        if ($sum->isZero()) {
+            return self::split($value, array_map(static fn (): int => 1, $weights));
+        }
         $sign = $value < 0 ? -1 : 1;
-        $shares = [];
-        $remainders = [];
+        $shares = $remainders = [];
         foreach ($weights as $key => $weight) {
-            [$whole, $rest] = BigInteger::of(abs($value))->multipliedBy($weight)->quotientAndRemainder($sum);
-            $shares[$key] = $whole->toInt();
-            $remainders[$key] = $rest->toInt();
+            $exact = $weight->multipliedBy(abs($value))->dividedBy($sum)->simplified();
+            $shares[$key] = $exact->toScale(0, RoundingMode::DOWN)->toInt();
+            $remainders[$key] = $exact->minus($shares[$key]);
         }
         $left = abs($value) - array_sum($shares);
-        arsort($remainders, SORT_NUMERIC); // stable since PHP 8.0: equal remainders keep their order
+        // stable since PHP 8.0: equal remainders keep their order
+        uasort($remainders, static fn (BigRational $a, BigRational $b): int => $b->compareTo($a));
         foreach (array_slice(array_keys($remainders), 0, $left) as $key) {
             $shares[$key]++;
         }

@@ -11,4 +11,17 @@ enum OutputKind: string
     case CoProduct = 'co_product';
     case ByProduct = 'by_product';
     case Recovered = 'recovered';
+
+    /** What comes out beside the product. */
+    public const BESIDE = [self::CoProduct, self::ByProduct, self::Recovered];
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Product => 'product',
+            self::CoProduct => 'co-product',
+            self::ByProduct => 'by-product',
+            self::Recovered => 'recovered part',
+        };
+    }
 }

@@ -17,6 +17,8 @@ use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\MakeOrder;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\ReleaseOrders;
+use App\Actions\Orders\TypedOutput;
+use App\Actions\Orders\TypedReceipt;
 use App\Actions\Outside\ComesBack;
 use App\Actions\Outside\SendOut;
 use App\Actions\Outside\TypedBack;
@@ -347,20 +349,24 @@ final class Shop
         }
     }
 
-    public function receive(Order $order, string $quantity, string $codes = '', string $place = 'FINISHED'): Booking
-    {
+    /** @param  array<int, TypedOutput>  $beside  what comes back with it, by output */
+    public function receive(
+        Order $order,
+        string $quantity,
+        string $codes = '',
+        string $place = 'FINISHED',
+        array $beside = [],
+    ): Booking {
         return app(ReceiveOrder::class)->handle(
             $order->id,
-            $quantity,
-            $this->place($place)->id,
-            $codes,
+            new TypedReceipt($quantity, $this->place($place)->id, $codes, $beside),
             $this->sign(Role::Storekeeper),
         );
     }
 
-    public function close(Order $order): Booking
+    public function close(Order $order, bool $nothingMore = false): Booking
     {
-        return app(CloseOrder::class)->handle($order->id, $this->sign(Role::CostClerk));
+        return app(CloseOrder::class)->handle($order->id, $this->sign(Role::CostClerk), $nothingMore);
     }
 
     /** Something to be malformed about: an order at work, a customer line, a purchase, a slip. Gives the order. */

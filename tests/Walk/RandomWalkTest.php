@@ -13,6 +13,7 @@ use App\Actions\Orders\ChangeSteps;
 use App\Actions\Orders\CureShort;
 use App\Actions\Orders\PlaceInRank;
 use App\Actions\Orders\SplitOrder;
+use App\Actions\Orders\TypedReceipt;
 use App\Actions\Shop\StartStep;
 use App\Actions\Stock\AddLateCost;
 use App\Actions\Stock\ChangeCondition;
@@ -134,9 +135,7 @@ it('ends clean', function (int $seed, int $steps) {
             ? null
             : app(ReceiveAndShip::class)->handle(
                 $pick($ids),
-                (string) mt_rand(1, 3),
-                $this->shop->place('FINISHED')->id,
-                '',
+                new TypedReceipt((string) mt_rand(1, 3), $this->shop->place('FINISHED')->id),
                 $this->shop->sign(Role::Storekeeper),
             ),
         'receive' => function () use ($openOrders, $pick) {

@@ -36,10 +36,11 @@ final class TieLine
             function (Ledger $ledger, Held $held) use ($lineId, $orderId, $quantity): void {
                 $order = $held->order($orderId);
                 $line = self::line($lineId);
-                if ($order->item_id !== $line->item_id || ! $order->state->isOpen()) {
+                if ($order->outputOf($line->item_id) === null || ! $order->state->isOpen()) {
                     throw CoverRefused::makesOther($order->number, $line->item->label());
                 }
-                $amount = self::amount($line, $quantity, "order {$order->number}", $order->unpromised());
+                $gives = $order->unpromisedOf($line->item_id);
+                $amount = self::amount($line, $quantity, "order {$order->number}", $gives);
                 $ledger->covers->add($line, $order, $amount);
                 $ledger->concerns($order, $held->customerOrder($line->customer_order_id));
                 $ledger->says("{$line->label()} gets ".Amount::plain($amount)." from order {$order->number}.");

@@ -3,6 +3,7 @@
 namespace App\Actions\Demand;
 
 use App\Actions\Orders\ReceiveOrder;
+use App\Actions\Orders\TypedReceipt;
 use App\Actions\Stock\Lots;
 use App\Books\Bookings;
 use App\Books\Held;
@@ -34,25 +35,30 @@ final class ReceiveAndShip
     }
 
     /**
-     * @param  string  $codes  as for receiving; of an item with serials they are chosen when it ships, not here
+     * @param  TypedReceipt  $typed  of an item with serials they are chosen when it ships, not here
      *
      * @throws Refused
      */
-    public function handle(int $orderId, string $quantity, int $placeId, string $codes, Signed $signed): Booking
+    public function handle(int $orderId, TypedReceipt $typed, Signed $signed): Booking
     {
-        $parts = $this->parts($orderId, $quantity, $placeId, $codes);
+        $parts = $this->parts($orderId, $typed);
 
         return $this->bookings->once(BookingKind::Ship, $signed, ...$parts);
     }
 
     /** @return list<Part> */
-    public function parts(int $orderId, string $quantity, int $placeId, string $codes): array
+    public function parts(int $orderId, TypedReceipt $typed): array
     {
         return [
-            $this->receive->part($orderId, $quantity, $placeId, $codes),
+            $this->receive->part($orderId, $typed),
             new Part(
                 fn (): Needs => $this->needs($orderId),
-                fn (Ledger $ledger, Held $held) => $this->on($ledger, $held, $held->order($orderId), trim($codes)),
+                fn (Ledger $ledger, Held $held) => $this->on(
+                    $ledger,
+                    $held,
+                    $held->order($orderId),
+                    trim($typed->codes),
+                ),
             ),
         ];
     }

@@ -71,6 +71,12 @@ final readonly class Column
         return new self($name, 'decimal', '0', $max, '0', into: $name, most: $most, isMoney: true);
     }
 
+    /** An amount of money, or none. */
+    public static function moneyOrNone(string $name, int $max = 6, string $most = '9999999'): self
+    {
+        return new self($name, 'decimal', '', $max, '0', into: $name, most: $most, isMoney: true);
+    }
+
     /** Prices by quantity, such as "5.00 10:4.50 50:3.75". */
     public static function prices(string $name): self
     {

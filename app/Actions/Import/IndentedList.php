@@ -20,6 +20,7 @@ final class IndentedList
     /** Columns a line has in common with one of structures.csv. */
     private const SAME = [
         'quantity', 'unit', 'basis', 'scrap_percent', 'step', 'designators', 'issue_by', 'supplied_by',
+        'comes_back', 'share_rule', 'share',
     ];
 
     /** @var array<int, int> line that is open, by level */

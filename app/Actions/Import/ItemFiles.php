@@ -67,6 +67,7 @@ final class ItemFiles
             Column::decimal('lot_least', '0'),
             Column::text('makers_number', 60, ''),
             Column::text('number_rule', 40, ''),
+            Column::whole('over_percent', '0', most: '100'),
         ];
     }
 

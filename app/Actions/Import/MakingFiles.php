@@ -4,6 +4,7 @@ namespace App\Actions\Import;
 
 use KeepPace\Core\Routing\WorkOrdered;
 use KeepPace\Core\Structure\IssueBy;
+use KeepPace\Core\Structure\OutputKind;
 
 /** How items are made and what of. docs/formats.md says the same for people. */
 final class MakingFiles
@@ -87,10 +88,21 @@ final class MakingFiles
                 ...self::revision(),
                 Column::whole('position', null, '1', '999999'),
                 Column::refers('component', 'items', 'number', 'component_id'),
-                Column::decimal('quantity', null, '0.000001'),
+                Column::decimal('quantity', null, '-999999999'),
                 ...self::line(),
+                ...self::comesBack(),
             ],
         );
+    }
+
+    /** @return list<Column> of a line below zero */
+    private static function comesBack(): array
+    {
+        return [
+            Column::choice('comes_back', ['', ...array_column(OutputKind::BESIDE, 'value')], ''),
+            Column::choice('share_rule', ['', 'quantity', 'value', 'percent', 'set_value'], ''),
+            Column::moneyOrNone('share'),
+        ];
     }
 
     private static function indented(): FileSpec
@@ -102,8 +114,9 @@ final class MakingFiles
                 Column::whole('line', null, '1', '999999'),
                 Column::whole('level', null, most: '99'),
                 Column::refers('item', 'items', 'number', 'item_id'),
-                Column::decimal('quantity', '1', '0.000001'),
+                Column::decimal('quantity', '1', '-999999999'),
                 ...self::line(),
+                ...self::comesBack(),
                 Column::code('revision', 12, 'A'),
                 Column::choice('status', ['approved', 'draft'], 'approved'),
                 Column::date('effective_from', ''),

@@ -163,11 +163,12 @@ final class RevisionWriter
     private function line(array $row): array
     {
         $component = $this->ids->of(['items', 'number'], $row['component']);
+        $back = StructureChecks::comesBack($row);
 
         return [
             'position' => (int) $row['position'],
             'item_id' => $component,
-            'quantity' => $row['quantity'],
+            'quantity' => (string) BigDecimal::of((string) $row['quantity'])->abs(),
             'unit_id' => $this->ids->of(['units', 'code'], $row['unit'])
                 ?? (int) DB::table('items')->where('id', $component)->value('unit_id'),
             'basis' => $row['basis'],
@@ -176,6 +177,9 @@ final class RevisionWriter
             'designators' => $row['designators'],
             'issue_by' => $row['issue_by'],
             'supplied_by' => $row['supplied_by'],
+            'gives' => $back?->kind->value,
+            'share_rule' => $back?->rule->value,
+            'share' => $back === null || (string) $row['share'] === '' ? null : $row['share'],
         ];
     }
 }

@@ -231,7 +231,9 @@ final class StoredRows
             ->join('units AS u', 'u.id', 'l.unit_id')
             ->orderBy('r.id')
             ->orderBy('l.position')
-            ->select(['l.*', 'i.number AS item', 'r.revision', 'r.effective_from'])
+            ->select(['l.*', 'i.number AS item', 'r.revision', 'r.effective_from', 'l.gives AS comes_back'])
+            // what comes out stands below zero
+            ->selectRaw('IF(l.gives IS NULL, l.quantity, -l.quantity) AS quantity')
             // what waits until a part is used up is in force nowhere else either
             ->selectRaw("IF(r.waits_for_item_id IS NULL, r.status, 'draft') AS status")
             ->addSelect(['c.number AS component', 'u.code AS unit', 'l.step_number AS step']);

@@ -8,8 +8,12 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\OtherWays;
+use KeepPace\Core\Structure\ComesBack;
 use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\Line;
+use KeepPace\Core\Structure\LineBasis;
+use KeepPace\Core\Structure\OutputKind;
+use KeepPace\Core\Structure\ShareRule;
 use KeepPace\Core\Structure\Structures;
 
 /** What an import says of structures and routings: no loop, steps that somebody can do. */
@@ -27,6 +31,7 @@ final class StructureChecks
         foreach ($this->folder->rowsOf('structures') as $line => $row) {
             $this->line($line, $row);
         }
+        $this->comeBackTogether();
         try {
             (new Structures($this->lines()))->assertNoLoop();
         } catch (Refused $loop) {
@@ -44,7 +49,7 @@ final class StructureChecks
             'structures',
             $line,
             (string) $row['component'],
-            (string) $row['quantity'],
+            (string) BigDecimal::of((string) $row['quantity'])->abs(),
             (string) $row['unit'],
             exact: false,
         );
@@ -57,9 +62,66 @@ final class StructureChecks
                 "{$row['item']} is {$kind}; only what is made, assembled or a phantom has a structure.",
             );
         }
+        BigDecimal::of((string) $row['quantity'])->isZero()
+            && $this->folder->problem('structures', $line, 'quantity', 'must not be 0.');
         if (BigDecimal::of((string) $row['scrap_percent'])->isGreaterThanOrEqualTo(100)) {
             $this->folder->problem('structures', $line, 'scrap_percent', 'must be below 100.');
         }
+    }
+
+    /**
+     * A line below zero comes back; null = it goes in.
+     *
+     * @param  array<string, ?string>  $row
+     */
+    public static function comesBack(array $row): ?ComesBack
+    {
+        $quantity = BigRational::of((string) $row['quantity']);
+        if (! $quantity->isNegative()) {
+            return null;
+        }
+        $kind = OutputKind::tryFrom((string) $row['comes_back']) ?? OutputKind::ByProduct;
+        $rule = ShareRule::tryFrom((string) $row['share_rule']);
+
+        return new ComesBack(
+            '',
+            Code::keyOf((string) $row['component']),
+            $kind,
+            $quantity->negated(),
+            LineBasis::from((string) $row['basis']),
+            $rule ?? ($kind === OutputKind::CoProduct ? ShareRule::Value : ShareRule::SetValue),
+            BigDecimal::of((string) $row['share'] === '' ? '0' : (string) $row['share']),
+        );
+    }
+
+    /** What comes back of one revision, each line and all together. */
+    private function comeBackTogether(): void
+    {
+        $revisions = [];
+        foreach ($this->folder->rowsOf('structures') as $line => $row) {
+            $back = self::comesBack($row);
+            if ($back !== null) {
+                $revisions[Code::keyOf("{$row['item']}\0{$row['revision']}")][$line] = $back;
+                $this->comesIntoStock($line, $row);
+            }
+        }
+        foreach ($revisions as $lines) {
+            foreach (ComesBack::wrong($lines) as $line => [$column, $says]) {
+                $this->folder->problem('structures', $line, $column, $says);
+            }
+        }
+    }
+
+    /** @param  array<string, ?string>  $row */
+    private function comesIntoStock(int $line, array $row): void
+    {
+        $kind = ItemKind::tryFrom($this->items->of((string) $row['component'])['kind']);
+        $says = match (true) {
+            Code::keyOf((string) $row['component']) === Code::keyOf((string) $row['item']) => 'is the product itself.',
+            $kind !== null && ! $kind->hasStock() => "is {$kind->label()}: it cannot come into stock.",
+            default => null,
+        };
+        $says === null ?: $this->folder->problem('structures', $line, 'component', $says);
     }
 
     /** @return array<string, list<Line>>  of what is approved, and of the file, by the item they make */
@@ -70,6 +132,7 @@ final class StructureChecks
             ->join('items AS p', 'p.id', 's.item_id')
             ->join('items AS c', 'c.id', 'l.item_id')
             ->where('s.status', 'approved')
+            ->whereNull('l.gives')
             ->get(['p.number AS parent', 'c.number AS component']);
         $lines = [];
         foreach ($approved as $row) {
@@ -77,6 +140,9 @@ final class StructureChecks
             $lines[$this->spelt($row->parent)][] = new Line('', $component, BigRational::one());
         }
         foreach ($this->folder->rowsOf('structures') as $row) {
+            if (self::comesBack($row) !== null) {
+                continue;
+            }
             $component = $this->spelt((string) $row['component']);
             $lines[$this->spelt((string) $row['item'])][] = new Line('', $component, BigRational::one());
         }

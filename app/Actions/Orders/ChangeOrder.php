@@ -6,23 +6,17 @@ use App\Books\Ledger;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\Order;
-use App\Models\OrderComponent;
 use Brick\Math\BigDecimal;
-use Brick\Math\BigRational;
 use KeepPace\Core\Planning\OrderDeed;
-use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
-use KeepPace\Core\Quantity\Quantity;
-use KeepPace\Core\Refused;
 
 /** Changes the head of an order, or cancels it; the master stays as it is and the difference is kept. */
 final class ChangeOrder
 {
     public function __construct(
         private readonly OrderChange $change,
-        private readonly OrderCopy $copy,
-        private readonly PlannedCost $cost,
+        private readonly OrderQuantity $quantity,
         private readonly PartsDue $due,
     ) {
     }
@@ -38,7 +32,7 @@ final class ChangeOrder
             $follow = '';
             $quantity = $order->item->quantity($to['quantity'])->amount;
             if (! $quantity->isEqualTo($order->quantity)) {
-                $this->quantity($ledger, $order, $quantity);
+                $this->quantity->set($ledger, $order, $quantity);
             }
             if ($to['due_on'] !== $order->due_on) {
                 $ledger->change($order, 'due', (string) $order->due_on, (string) $to['due_on']);
@@ -121,73 +115,5 @@ final class ChangeOrder
                 return "Order {$order->number} cancelled: {$signed->reason}";
             },
         );
-    }
-
-    /** @throws Refused when fewer are wanted than are spoken for, or than were begun */
-    private function quantity(Ledger $ledger, Order $order, BigDecimal $quantity): void
-    {
-        self::assertEnough($order, $quantity);
-        $order->released_at === null ?: self::begin($ledger, $order, $quantity->minus($order->quantity));
-        $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
-        foreach ($order->components()->with('item.unit')->get() as $component) {
-            self::follow($component, $quantity);
-        }
-        foreach ($order->steps()->get() as $step) {
-            $step->planned_minutes = $this->copy->minutes($step, $quantity);
-            $step->save();
-        }
-        if ($order->released_at !== null) {
-            $this->cost->rescale($order, BigDecimal::of($order->quantity), $quantity);
-        }
-        $order->quantity = (string) $quantity;
-    }
-
-    /** @throws Refused */
-    private static function assertEnough(Order $order, BigDecimal $quantity): void
-    {
-        if (! $quantity->isPositive()) {
-            throw OrderRefused::nothingWanted();
-        }
-        $promised = $order->promised()
-            ->plus($order->received())
-            ->plus(CureShort::scrapped($order));
-        if ($quantity->isLessThan($promised)) {
-            throw OrderRefused::tooFew($promised);
-        }
-    }
-
-    /**
-     * So many more, or fewer, stand at the first step.
-     *
-     * @throws Refused when fewer are left to begin there
-     */
-    private static function begin(Ledger $ledger, Order $order, BigDecimal $more): void
-    {
-        $first = $order->steps()->first();
-        if ($first === null) {
-            return;
-        }
-        if ($more->isNegative() && $more->negated()->isGreaterThan($first->pieces()->toDo())) {
-            throw OrderRefused::begun($first->pieces()->toDo());
-        }
-        $ledger->counts->set($first, $first->pieces()->takeIn($more));
-    }
-
-    /** What was added by hand stays as it was typed; what was changed by hand stays changed. */
-    private static function follow(OrderComponent $component, BigDecimal $quantity): void
-    {
-        $takes = $component->takes();
-        if ($takes === null) {
-            return;
-        }
-        $unit = $component->item->unit->toCore();
-        $baseline = (string) Quantity::roundedUp($takes->for(BigRational::of($quantity)), $unit)->amount;
-        if (BigDecimal::of($component->planned_quantity)->isEqualTo($component->baseline_quantity)) {
-            $component->planned_quantity = BigDecimal::of($baseline)->isLessThan($component->used_quantity)
-                ? $component->used_quantity
-                : $baseline;
-        }
-        $component->baseline_quantity = $baseline;
-        $component->save();
     }
 }

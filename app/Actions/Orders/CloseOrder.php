@@ -5,64 +5,113 @@ namespace App\Actions\Orders;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
-use App\Books\Needs;
 use App\Books\Part;
 use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
+use App\Models\OrderOutput;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
-use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Costing\CostingRule;
+use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Costing\CostKind;
-use KeepPace\Core\Costing\Settlement;
+use KeepPace\Core\Costing\JointCost;
+use KeepPace\Core\Costing\JointOutput;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\OrderDeed;
-use KeepPace\Core\Quantity\Cents;
+use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Stock\End;
-use KeepPace\Core\Stock\StockKey;
 
-/** Settles the cost of a built order: received + variance = cost put in, to the cent. */
+/**
+ * Settles the cost of a built order: received + variance = cost put in, to the cent. Of several outputs each carries
+ * its share of it by what came good (trade.md, W2), what came at a set value that and no more (W3).
+ */
 final class CloseOrder
 {
     public function __construct(private readonly Bookings $bookings)
     {
     }
 
-    /** @throws Refused */
-    public function handle(int $id, Signed $signed): Booking
+    /**
+     * @param  bool  $nothingMore  what was planned to come back and did not will not come: that was seen, and is meant
+     *
+     * @throws Refused
+     */
+    public function handle(int $id, Signed $signed, bool $nothingMore = false): Booking
     {
         return $this->bookings->once(BookingKind::Close, $signed, new Part(
-            Needs::orders([$id])->and(Needs::items(Order::query()->whereKey($id)->pluck('item_id'))),
-            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $id),
+            fn () => ReceiveOrder::needs($id),
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held->order($id), $nothingMore),
         ));
     }
 
     /** @throws Refused */
-    private function write(Ledger $ledger, Held $held, int $id): void
+    private function write(Ledger $ledger, Order $order, bool $nothingMore): void
     {
-        $order = $held->order($id)->load('item');
         $order->assertMay(OrderDeed::Close);
         self::assertNothingAlong($order);
+        $outputs = OrderOutput::query()
+            ->with('item.unit')
+            ->where('order_id', $order->id)
+            ->orderBy('position')
+            ->get()
+            ->keyBy('id');
+        $nothingMore ?: self::assertAllCame($order, $outputs);
         $ledger->concerns($order);
-        $own = $ledger->stock->values->rule($order->item_id) === CostingRule::Own;
-        $ledger->stock->readFree(
-            [$order->item_id],
-            lots: $own ? [0, ...array_keys($this->receivedLots($order))] : [],
-        );
-        $lots = $this->lotsThere($ledger, $order, $order->received());
-        $settled = $this->settled($ledger, $order, $lots);
-        if ($settled->toStock !== 0) {
-            $this->toStock($ledger, $order, $settled->toStock, $lots);
-            $ledger->costs->add($order, CostKind::Receipt, -$settled->toStock);
+        $settled = self::settled($ledger, $order, $outputs);
+        foreach ($settled as $one) {
+            $one->book();
         }
-        $ledger->costs->add($order, CostKind::Variance, -$settled->variance);
+        $toStock = array_sum(array_map(fn (SettledOutput $one): int => $one->toStock(), $settled));
+        $variance = array_sum(array_map(fn (SettledOutput $one): int => $one->variance(), $settled));
+        $toStock === 0 ?: $ledger->costs->add($order, CostKind::Receipt, -$toStock);
+        $ledger->costs->add($order, CostKind::Variance, -$variance);
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
-        $ledger->says(self::notBilled($order)."Order {$order->number} closed: ".number_format($settled->variance / 100,
-            2).' variance, '.number_format($settled->toStock / 100, 2).' to stock.');
+        $ledger->says(self::notBilled($order)."Order {$order->number} closed: ".number_format($variance / 100,
+            2).' variance, '.number_format($toStock / 100, 2).' to stock.');
+    }
+
+    /**
+     * @param  Collection<int, OrderOutput>  $outputs  by id
+     * @return list<SettledOutput>
+     */
+    private static function settled(Ledger $ledger, Order $order, Collection $outputs): array
+    {
+        $joint = $outputs->map(fn (OrderOutput $one): JointOutput => $one->joint($one->received()))->all();
+        $credited = $outputs
+            ->filter(fn (OrderOutput $one): bool => $one->isCredited())
+            ->map(fn (OrderOutput $one): int => $one->received_value)
+            ->all();
+        if ($joint === []) {
+            throw new \LogicException("Order {$order->number} gives nothing.");
+        }
+        $carries = JointCost::settled($ledger->costs->putInto($order), $joint, $credited);
+
+        return array_values($outputs->map(fn (OrderOutput $output): SettledOutput => SettledOutput::of(
+            $ledger,
+            $order,
+            $output,
+            $carries[$output->id],
+        ))->all());
+    }
+
+    /**
+     * @param  Collection<int, OrderOutput>  $outputs
+     *
+     * @throws Refused naming what is still to be booked back
+     */
+    private static function assertAllCame(Order $order, Collection $outputs): void
+    {
+        $open = $outputs->filter(fn (OrderOutput $one): bool => ! $one->isProduct()
+            && $one->openQuantity()->isPositive());
+        if ($open->isNotEmpty()) {
+            throw OrderRefused::stillToCome($order->number, array_values($open->map(
+                fn (OrderOutput $one): string => Amount::plain($one->openQuantity())." {$one->item->unit->code} "
+                    .$one->item->label(),
+            )->all()));
+        }
     }
 
     /** @throws Refused naming what is with a supplier for it still */
@@ -93,117 +142,5 @@ final class CloseOrder
             ? ''
             : 'Its work on '.$lines->pluck('number')->join(', ', ' and ').', '.Said::euros($cents)
                 .' €, is not billed yet. ';
-    }
-
-    /**
-     * How what it really cost is shared between the stock that is left of it and variance.
-     *
-     * @param  list<array{key: StockKey, there: BigDecimal, value: int}>  $lots
-     */
-    private function settled(Ledger $ledger, Order $order, array $lots): Settlement
-    {
-        $there = array_reduce(
-            $lots,
-            fn (BigDecimal $sum, array $lot): BigDecimal => $sum->plus($lot['there']),
-            BigDecimal::zero(),
-        );
-        $costIn = (int) DB::table('cost_entries')
-            ->where('order_id', $order->id)
-            ->where('kind', '<>', 'receipt')
-            ->sum('cents');
-        // by standard cost stock stays at the set cost: all of the difference is variance
-        $stays = $lots === [] || $ledger->stock->values->rule($order->item_id) === CostingRule::Standard;
-
-        return Settlement::decide(
-            $costIn,
-            $order->output()->received_value,
-            $order->received(),
-            $stays ? BigDecimal::zero() : $there,
-            array_sum(array_column($lots, 'value')),
-        );
-    }
-
-    /** @param  list<array{key: StockKey, there: BigDecimal, value: int}>  $lots */
-    private function toStock(Ledger $ledger, Order $order, int $cents, array $lots): void
-    {
-        $weight = fn (array $lot): int => $cents < 0
-            ? $lot['value']
-            : $lot['there']->multipliedBy(1_000_000)->toInt();
-        $receipts = $this->receipts($order);
-        $output = End::output($order->id, $order->output()->id);
-        foreach ($lots === [] ? [] : Cents::split($cents, array_map($weight, $lots)) as $i => $share) {
-            $ledger->moves->revalue($order->item, $share, $lots[$i]['key'], $output, $receipts);
-        }
-    }
-
-    /**
-     * What of the received goods is still in stock: by lot where lots keep their own cost, else as one.
-     *
-     * @return list<array{key: StockKey, there: BigDecimal, value: int}>
-     */
-    private function lotsThere(Ledger $ledger, Order $order, BigDecimal $received): array
-    {
-        if ($ledger->stock->values->rule($order->item_id) === CostingRule::FirstInFirstOut) {
-            $left = $ledger->stock->values->layers->left($order->item_id, $this->receipts($order));
-            $row = $ledger->stock->onHand($order->item_id)[0] ?? null;
-
-            return $row === null || $left->quantity->isZero()
-                ? []
-                : [[
-                    'key' => $row['key'],
-                    'there' => BigDecimal::min($received, $left->quantity),
-                    'value' => $left->value,
-                ]];
-        }
-        $lots = $this->receivedLots($order);
-        $found = [];
-        foreach ($ledger->stock->onHand($order->item_id) as $row) {
-            $lot = $row['key']->lot;
-            $pool = $ledger->stock->values->rule($order->item_id) === CostingRule::Own ? $lot : 0;
-            if (isset($lots[$lot]) && $received->isPositive()) {
-                $there = BigDecimal::min($row['quantity'], $lots[$lot]);
-                $found[$pool] = [
-                    'key' => $row['key'],
-                    'there' => BigDecimal::min($received, $there->plus($found[$pool]['there'] ?? 0)),
-                    'value' => $ledger->stock->values->of($row['key'])->value,
-                ];
-                $received = $pool === 0 ? $received : $received->minus($there);
-                $lots[$lot] = $lots[$lot]->minus($there);
-            }
-        }
-
-        return array_values($found);
-    }
-
-    /** @return list<int> moves that took goods of the order into stock */
-    private function receipts(Order $order): array
-    {
-        return array_map(
-            intval(...),
-            DB::table('moves')
-                ->where('output_id', $order->output()->id)
-                ->pluck('id')
-                ->all(),
-        );
-    }
-
-    /** @return array<int, BigDecimal> by lot, received less reversed */
-    private function receivedLots(Order $order): array
-    {
-        $lots = [];
-        foreach (
-            DB::table('moves')
-                ->join('places AS f', 'f.id', 'from_place_id')
-                ->join('places AS t', 't.id', 'to_place_id')
-                ->where('output_id', $order->output()->id)
-                ->groupBy('lot_id')
-                ->select('lot_id')
-                ->selectRaw("SUM(CASE WHEN f.kind = 'order' THEN quantity ELSE -quantity END) AS quantity")
-                ->get() as $row
-        ) {
-            $lots[(int) $row->lot_id] = BigDecimal::of($row->quantity);
-        }
-
-        return array_filter($lots, fn (BigDecimal $quantity): bool => $quantity->isPositive());
     }
 }

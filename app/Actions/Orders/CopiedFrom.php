@@ -18,6 +18,7 @@ final readonly class CopiedFrom
     private const LINE = ['issue_by', 'supplied_by', 'unit_id', 'scrap_percent', 'designators'];
 
     private function __construct(
+        private Masters $masters,
         public ?Structure $structure,
         public ?Routing $routing,
         public Exploded $exploded,
@@ -33,12 +34,42 @@ final readonly class CopiedFrom
         $exploded = $masters->exploded($item, $structure, $quantity);
 
         return new self(
+            $masters,
             $structure,
             $routing,
             $exploded,
             CopiedSteps::of($masters, $routing, $exploded->phantoms),
             $quantity,
         );
+    }
+
+    /**
+     * What comes back of it, the lines of one item as one; phantoms give theirs too.
+     *
+     * @return list<array<string, mixed>> columns of the order's outputs
+     */
+    public function beside(): array
+    {
+        $rows = [];
+        foreach ($this->masters->comesBack($this->structure, $this->exploded->phantoms) as [$line, $takes]) {
+            $same = "{$line->item}-{$takes->basis->value}";
+            $ratio = $takes->ratio->plus(isset($rows[$same]) ? $rows[$same]['ratio'] : 0)->simplified();
+            $rows[$same] = [
+                'kind' => $line->kind,
+                'item_id' => (int) $line->item,
+                'basis' => $takes->basis,
+                'ratio' => $ratio,
+                'share_rule' => $line->rule,
+                'share' => $line->share,
+                'source_line_id' => (int) $line->id,
+            ];
+        }
+
+        return array_values(array_map(fn (array $row): array => [
+            ...array_diff_key($row, ['ratio' => 0]),
+            'ratio_p' => (string) $row['ratio']->getNumerator(),
+            'ratio_q' => (string) $row['ratio']->getDenominator(),
+        ], $rows));
     }
 
     /** @return list<array<string, mixed>> columns of the order's components */

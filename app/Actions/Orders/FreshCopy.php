@@ -56,6 +56,7 @@ final class FreshCopy
         $from = CopiedFrom::of($masters, $order->item, $masters->structure($order->item), $quantity);
         $this->steps($ledger, $order, $from);
         $freed = $this->components($ledger, $order, $from);
+        $ledger->outputs->follow($order, $from->beside());
         $was = $order->structure?->revision;
         $is = $from->structure?->revision;
         $was === $is ?: $ledger->change($order, 'structure', (string) $was, (string) $is);

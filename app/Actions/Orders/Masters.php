@@ -8,11 +8,14 @@ use App\Models\Structure;
 use App\Models\StructureLine;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use KeepPace\Core\Structure\ComesBack;
 use KeepPace\Core\Structure\Exploded;
 use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\Line;
+use KeepPace\Core\Structure\PhantomUse;
 use KeepPace\Core\Structure\Revision;
 use KeepPace\Core\Structure\Structures;
+use KeepPace\Core\Structure\Takes;
 
 /** The structures and routings orders are copied from, as they are in force on a day; core says which, and explodes. */
 final readonly class Masters
@@ -59,6 +62,35 @@ final readonly class Masters
         }
 
         return (new Structures($lines, $phantoms))->explode((string) $item->id, BigRational::of($quantity));
+    }
+
+    /**
+     * What comes back beside an item by its structure, and by those of phantoms that are pulled in.
+     *
+     * @param  list<PhantomUse>  $phantoms
+     * @return list<array{ComesBack, Takes}> with what comes of each for any number of pieces
+     */
+    public function comesBack(?Structure $structure, array $phantoms): array
+    {
+        $lines = [];
+        foreach (self::backOf($structure) as $line) {
+            $lines[] = [$line, $line->takes()];
+        }
+        foreach ($phantoms as $use) {
+            foreach (self::backOf($this->structure(Item::query()->findOrFail((int) $use->item))) as $line) {
+                $lines[] = [$line, $use->takes->by(new Line('', $line->item, $line->quantity, $line->basis))];
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @return list<ComesBack> */
+    private static function backOf(?Structure $structure): array
+    {
+        $lines = $structure?->comesBack()->with(['unit', 'item.unit', 'item.units.unit'])->get() ?? collect();
+
+        return array_values($lines->map(fn (StructureLine $line): ComesBack => $line->comesBack())->all());
     }
 
     /**

@@ -80,7 +80,7 @@ final class OrderCopy
             'due_on' => $dueOn,
             'rank' => $for === null ? 500 : $for->order->rank,
         ])->refresh();
-        $ledger->outputs->begin($order);
+        $ledger->outputs->begin($order, $from->beside());
         $for === null ?: $ledger->madeFor->tie($order, $for, $quantity);
         foreach ($from->steps->rows($quantity) as $row) {
             $this->timed(new OrderStep(['order_id' => $order->id, ...$row]), $quantity)->save();

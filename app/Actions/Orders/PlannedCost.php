@@ -10,6 +10,7 @@ use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
+use KeepPace\Core\Costing\JointCost;
 use KeepPace\Core\Costing\PlannedValue;
 use KeepPace\Core\Costing\StockValue;
 use KeepPace\Core\Quantity\Cents;
@@ -34,7 +35,23 @@ final class PlannedCost
                 $step->save();
             }
         }
+        self::values($order);
         $this->sum($order);
+    }
+
+    /** What one of each output is worth, where what comes back carries some of the cost by that. */
+    private static function values(Order $order): void
+    {
+        $beside = $order->beside()->with('item')->get();
+        foreach ($beside as $output) {
+            $output->unit_value = $output->share ?? $output->item->cost;
+            $output->save();
+        }
+        if ($beside->isNotEmpty()) {
+            $product = $order->output();
+            $product->unit_value = $order->item->cost;
+            $product->save();
+        }
     }
 
     /** Of one component, at what stock of it is worth today; cents. */
@@ -96,6 +113,26 @@ final class PlannedCost
         }
         foreach ($cost as $kind => $cents) {
             $order->setAttribute("planned_{$kind}", $cents);
+        }
+        self::share($order, $quantity);
+    }
+
+    /** What of it is to be carried by what comes back; the product carries the rest. */
+    private static function share(Order $order, BigDecimal $quantity): void
+    {
+        $beside = $order->beside()->with('item.unit')->get()->keyBy('id');
+        if ($beside->isEmpty()) {
+            return;
+        }
+        $product = $order->output();
+        $joint = [$product->id => $product->joint($quantity)];
+        foreach ($beside as $output) {
+            $joint[$output->id] = $output->joint($output->comesWith($quantity));
+        }
+        $shares = JointCost::planned($order->plannedCost()->total(), $joint);
+        foreach ($beside as $output) {
+            $output->planned_value = $shares[$output->id];
+            $output->save();
         }
     }
 }

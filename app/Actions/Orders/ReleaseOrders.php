@@ -12,9 +12,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Order;
 use App\Models\OrderComponent;
-use App\Models\Person;
 use App\Shop\ShopState;
-use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Planning\OrderRefused;
@@ -27,7 +25,7 @@ use KeepPace\Core\Refused;
  */
 final class ReleaseOrders
 {
-    public function __construct(private readonly Bookings $bookings, private readonly PlannedCost $cost)
+    public function __construct(private readonly Bookings $bookings, private readonly OrderRelease $release)
     {
     }
 
@@ -54,7 +52,7 @@ final class ReleaseOrders
         }
         $short = $this->short($orders, $shortReason);
         foreach ($orders as $order) {
-            $this->release($ledger, $order, $signed->person, isset($short[$order->id]) ? $shortReason : null);
+            $this->release->write($ledger, $order, $signed->person, isset($short[$order->id]) ? $shortReason : null);
             OrderComponent::query()->whereKey($short[$order->id] ?? [])->update(['short_at_release' => true]);
         }
         $ledger->concerns($orders->count() === 1 ? $orders->first() : null);
@@ -100,18 +98,5 @@ final class ReleaseOrders
         }
 
         return $reasons === [] ? $short : throw new Refused($reasons);
-    }
-
-    private function release(Ledger $ledger, Order $order, Person $by, ?string $shortReason): void
-    {
-        $this->cost->freeze($order);
-        $first = $order->steps()->first(); // an order without steps is only put together
-        $first === null ?: $ledger->counts->set($first, $first->pieces()->takeIn(BigDecimal::of($order->quantity)));
-        $ledger->records->change($order, [
-            'released_at' => now()->toImmutable(),
-            'released_by' => $by->id,
-            'short_reason' => $shortReason,
-        ]);
-        $ledger->change($order, 'released', '', $shortReason === null ? 'with all parts' : "short: {$shortReason}");
     }
 }

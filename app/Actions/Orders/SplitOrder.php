@@ -8,6 +8,7 @@ use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Numbers;
+use App\Books\Outputs;
 use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
@@ -152,7 +153,7 @@ final class SplitOrder
             'released_by' => $order->released_at === null ? null : $by->id,
         ])->save();
 
-        $ledger->outputs->begin($new->refresh());
+        $ledger->outputs->begin($new->refresh(), Outputs::like($order));
 
         return $new->load('item.unit');
     }

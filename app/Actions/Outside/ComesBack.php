@@ -3,6 +3,7 @@
 namespace App\Actions\Outside;
 
 use App\Actions\Demand\ReceiveAndShip;
+use App\Actions\Orders\TypedReceipt;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Usage\Backflush;
 use App\Books\Bookings;
@@ -78,7 +79,10 @@ final class ComesBack
         }
         $order = OrderStep::query()->findOrFail($stepId)->order()->firstOrFail();
 
-        return $this->ship->parts($order->id, $typed->good, Place::passedThrough($order->item_id)->id, '');
+        return $this->ship->parts(
+            $order->id,
+            new TypedReceipt($typed->good, Place::passedThrough($order->item_id)->id),
+        );
     }
 
     /** @throws Refused */

@@ -40,6 +40,9 @@ final class LineWords
         'finish_days' => 'days between finished and shipped',
         'orders_on' => 'takes orders on weekdays',
         'delivers_on' => 'delivers on weekdays',
+        'gives' => 'comes back as',
+        'share_rule' => 'carries cost',
+        'share' => 'value or %',
     ];
 
     /** Columns that are yes or no. */
@@ -64,6 +67,9 @@ final class LineWords
         if (in_array($column, self::YES, true)) {
             return $value == 1 ? 'yes' : 'no'; // as the database gives it, or as a file has it
         }
+        if (in_array($column, ['gives', 'share_rule'], true)) {
+            return is_string($value) ? str_replace('_', ' ', $value) : '';
+        }
         $refers = self::REFERS[$column] ?? null;
         if ($refers === null || ! is_numeric($value)) {
             return is_scalar($value) ? (string) $value : '';
@@ -86,7 +92,9 @@ final class LineWords
 
             $unit = $this->say('unit_id', $row['unit_id']);
 
-            return trim("{$quantity} {$unit} {$this->say('item_id', $row['item_id'])}");
+            $back = isset($row['gives']) ? ' comes back' : '';
+
+            return trim("{$quantity} {$unit} {$this->say('item_id', $row['item_id'])}{$back}");
         }
         $at = isset($row['supplier_id'])
             ? $this->say('supplier_id', $row['supplier_id'])

@@ -62,6 +62,7 @@ final class ReplaceComponent
         $using = DB::table('structure_lines AS l')
             ->join('structures AS s', 's.id', 'l.structure_id')
             ->where('l.item_id', $item)
+            ->whereNull('l.gives')
             ->distinct()
             ->pluck('s.item_id', 's.id');
         $force = MadeOf::inForce(RevisionKind::Structure, array_values(array_map(intval(...), $using->all())));
@@ -113,10 +114,11 @@ final class ReplaceComponent
         $changes = new ProductChanges($ledger->booking->id);
         $lines = new RevisionLines(RevisionKind::Structure, $changes);
         $have = $lines->of($draft->id);
-        if (! in_array($old->id, array_column($have, 'item_id'), true)) {
+        $isOld = fn (array $row): bool => $row['item_id'] === $old->id && $row['gives'] === null;
+        if (array_filter($have, $isOld) === []) {
             return; // the draft has done without it already
         }
-        $instead = fn (array $row): array => $row['item_id'] === $old->id
+        $instead = fn (array $row): array => $isOld($row)
             ? [...$row, 'item_id' => $by->id, ...$this->unit($row, $draft->item, $by)]
             : $row;
         $want = array_map(fn (array $row): array => array_diff_key($instead($row), ['structure_id' => 0]), $have);

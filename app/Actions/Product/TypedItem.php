@@ -15,6 +15,7 @@ final readonly class TypedItem
 {
     /**
      * @param  string  $usualLot  stock units; 0 = nobody said
+     * @param  int  $overPercent  so much more than asked is built
      * @param  string|null  $cost  euros a stock unit; null where who types may not see it: it stays
      * @param  string|null  $price  likewise
      * @param  array<int, array{unit: string, p: string, q: string}>  $units  it is counted in besides, by row of the
@@ -60,6 +61,7 @@ final readonly class TypedItem
         public string $makersNumber = '',
         public int $inspectionDays = 0,
         public string $numberRule = '',
+        public int $overPercent = 0,
         public ?string $weight = null,
         public ?string $volume = null,
     ) {
@@ -93,6 +95,7 @@ final readonly class TypedItem
             'weight' => $this->weight,
             'volume' => $this->volume,
             'usual_lot' => $this->usualLot,
+            'over_percent' => $this->overPercent,
             'is_running_out' => (int) $this->isRunningOut,
             'ordered_by' => $this->isOrderedByLevel ? 'level' : 'need',
             'lot_sizing' => $this->lotSizing->value,

@@ -180,6 +180,7 @@ final class Backflush
             $component->isPerOrder(),
             $component->item->unit->decimals,
             BigDecimal::zero(),
+            $component->exactFor($served),
         );
     }
 

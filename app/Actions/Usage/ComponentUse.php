@@ -102,6 +102,17 @@ final class ComponentUse
         return $this->items[$id] ?? throw Refused::because('This item is no longer there.');
     }
 
+    /** What of its item the order could take: of a customer's own material what is theirs. */
+    public function free(OrderComponent $component): BigDecimal
+    {
+        $order = $this->order($component->order_id);
+        $owner = $component->supplied_by === 'customer' ? $order->owner_id : 0;
+
+        return $owner === null
+            ? BigDecimal::zero()
+            : $this->free->shelf($this->item($component->item_id), $owner)->freeFor($order->id);
+    }
+
     /**
      * Books one line.
      *

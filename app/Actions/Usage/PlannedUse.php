@@ -27,6 +27,7 @@ final readonly class PlannedUse
         private ?int $ownerId,
         private bool $isBackflushed,
         public bool $isPerOrder,
+        private ?BigRational $each,
     ) {
     }
 
@@ -46,6 +47,7 @@ final readonly class PlannedUse
             $row->intOrNull('owner_id'),
             $row->enum('issue_by', IssueBy::class) === IssueBy::Backflush,
             $row->enum('basis', LineBasis::class) === LineBasis::PerOrder,
+            self::each($row),
         );
     }
 
@@ -84,6 +86,9 @@ final readonly class PlannedUse
                 'o.quantity',
                 'o.owner_id',
                 'c.basis',
+                'c.ratio_p',
+                'c.ratio_q',
+                'c.baseline_quantity',
             ]);
 
         return Row::all($query, self::from(...));
@@ -105,6 +110,22 @@ final readonly class PlannedUse
     public function owner(): int
     {
         return $this->isTheirs ? (int) $this->ownerId : 0;
+    }
+
+    /** What one piece takes by the structure; null = added or changed by hand. */
+    private static function each(Row $row): ?BigRational
+    {
+        $isAsCopied = $row->decimal('planned_quantity')->isEqualTo($row->decimal('baseline_quantity'));
+
+        return $isAsCopied && $row->textOrNull('ratio_p') !== null
+            ? BigRational::nd($row->text('ratio_p'), $row->text('ratio_q'))
+            : null;
+    }
+
+    /** What so many pieces take by the structure; null = a share of what is planned. */
+    public function exactFor(BigDecimal $pieces): ?BigRational
+    {
+        return $this->each?->multipliedBy($pieces);
     }
 
     /** @param  BigDecimal  $served  pieces counted at its step or after it */

@@ -142,6 +142,7 @@ final class ProposeSlip
             $use->isPerOrder,
             $item->unit->decimals,
             BigDecimal::of($item->minimum_issue),
+            $use->exactFor($pieces),
         );
     }
 

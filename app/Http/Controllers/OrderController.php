@@ -12,6 +12,7 @@ use App\Http\Requests\MakeOrderRequest;
 use App\Http\Requests\OrderRequest;
 use App\Http\Requests\SplitRequest;
 use App\Models\Customer;
+use App\Models\Place;
 use App\Models\WorkCentre;
 use App\Queries\Orders\BuyForm;
 use App\Queries\Orders\OrderFilter;
@@ -69,6 +70,7 @@ class OrderController extends Controller
             'page' => $page,
             'order' => $page->order,
             'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id'),
+            'places' => $page->beside === [] ? collect() : Place::offered(),
             'buy' => (new Typed('buy'))->isMine() ? BuyForm::now() : null,
             'typed' => fn (string $form): Typed => new Typed($form),
         ]);

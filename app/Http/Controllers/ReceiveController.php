@@ -5,10 +5,11 @@ namespace App\Http\Controllers;
 use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Orders\CloseOrder;
 use App\Actions\Orders\ReceiveOrder;
-use App\Http\Requests\DeedRequest;
+use App\Http\Requests\CloseOrderRequest;
 use App\Http\Requests\ReceiveRequest;
 use App\Models\Place;
 use App\Queries\Orders\ReceiveList;
+use App\View\Typed;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 
@@ -20,43 +21,24 @@ class ReceiveController extends Controller
         return view('orders.receive', [
             'orders' => ReceiveList::rows(),
             'places' => Place::offered(),
+            'typed' => fn (string $form): Typed => new Typed($form),
         ]);
     }
 
     public function store(ReceiveRequest $request, int $order, ReceiveOrder $receive): RedirectResponse
     {
-        $typed = $request->validated();
-
-        return $this->done(
-            back(),
-            $receive->handle(
-                $order,
-                $typed['quantity'],
-                (int) $typed['place_id'],
-                $typed['codes'] ?? '',
-                $request->signed(),
-            ),
-        );
+        return $this->done(back(), $receive->handle($order, $request->typed(), $request->signed()));
     }
 
     public function ship(ReceiveRequest $request, int $order, ReceiveAndShip $deed): RedirectResponse
     {
-        $typed = $request->validated();
-
-        return $this->done(
-            back(),
-            $deed->handle(
-                $order,
-                $typed['quantity'],
-                (int) $typed['place_id'],
-                $typed['codes'] ?? '',
-                $request->signed(),
-            ),
-        );
+        return $this->done(back(), $deed->handle($order, $request->typed(), $request->signed()));
     }
 
-    public function close(DeedRequest $request, int $order, CloseOrder $close): RedirectResponse
+    public function close(CloseOrderRequest $request, int $order, CloseOrder $close): RedirectResponse
     {
-        return $this->done(back(), $close->handle($order, $request->signed()));
+        $booking = $close->handle($order, $request->signed(), $request->boolean('nothing_more'));
+
+        return $this->done(back(), $booking);
     }
 }

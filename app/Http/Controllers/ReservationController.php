@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Stock\ReserveComing;
+use App\Actions\Stock\ReserveOutput;
 use App\Actions\Stock\ReserveStock;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\ReserveRequest;
@@ -28,15 +29,30 @@ class ReservationController extends Controller
         ]);
     }
 
-    public function store(ReserveRequest $request, ReserveStock $stock, ReserveComing $coming): RedirectResponse
-    {
+    public function store(
+        ReserveRequest $request,
+        ReserveStock $stock,
+        ReserveComing $coming,
+        ReserveOutput $output,
+    ): RedirectResponse {
         $typed = $request->typed();
         $signed = $request->signed($typed['reason'] ?? '');
         $purchase = $request->purchase();
 
-        $booking = $purchase === null
-            ? $stock->handle($typed['order'], $typed['item'], trim($typed['lot'] ?? ''), $typed['quantity'], $signed)
-            : $coming->handle($request->integer('component'), $purchase, $typed['quantity'], $signed);
+        $order = $request->output();
+        $component = $request->integer('component');
+
+        $booking = match (true) {
+            $purchase !== null => $coming->handle($component, $purchase, $typed['quantity'], $signed),
+            $order !== null => $output->handle($component, $order, $typed['quantity'], $signed),
+            default => $stock->handle(
+                $typed['order'],
+                $typed['item'],
+                trim($typed['lot'] ?? ''),
+                $typed['quantity'],
+                $signed,
+            ),
+        };
 
         return $this->done(to_route('orders.show', $typed['order']), $booking);
     }

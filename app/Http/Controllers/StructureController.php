@@ -37,6 +37,9 @@ class StructureController extends Controller
             'structure' => $page->structure,
             'item' => $page->structure->item,
             'form' => $found->isDraft() && Gate::allows(Deed::DrawUp->value) ? StructureForm::of($page->lines) : null,
+            'backForm' => $found->isDraft() && Gate::allows(Deed::DrawUp->value)
+                ? StructureForm::back($page->back)
+                : null,
             'beside' => $other === null ? null : Beside::of(RevisionKind::Structure, $other->id, $found->id),
             'other' => $other,
         ]);
@@ -72,8 +75,7 @@ class StructureController extends Controller
             $keep->handle(
                 $structure,
                 $request->integer('version'),
-                $request->validated('note') ?? '',
-                $request->lines(),
+                $request->typed(),
                 $request->signed(),
             ),
         );

@@ -69,6 +69,7 @@ class ItemRequest extends DeedRequest
             ),
             ...array_fill_keys(['weight', 'volume'], ['nullable', ...Rules::amount()]),
             'inspection_days' => ['nullable', 'bail', 'integer', 'between:0,60'],
+            'over_percent' => ['nullable', 'bail', 'integer', 'between:0,100'],
         ];
     }
 
@@ -101,6 +102,7 @@ class ItemRequest extends DeedRequest
             makersNumber: $some('makers_number', ''),
             inspectionDays: (int) $some('inspection_days', '0'),
             numberRule: $some('number_rule', ''),
+            overPercent: (int) $some('over_percent', '0'),
         );
     }
 

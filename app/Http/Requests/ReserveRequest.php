@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-/** Stock, or some of a purchase, that is kept for an order. */
+/** Stock, or some of a purchase or of another order, that is kept for an order. */
 class ReserveRequest extends DeedRequest
 {
     protected function fields(): array
@@ -14,16 +14,27 @@ class ReserveRequest extends DeedRequest
             'lot' => ['nullable', ...Rules::text(60)],
             'reason' => ['nullable', ...Rules::text(200)],
             'component' => ['nullable', 'required_with:from', ...Rules::id(), 'exists:order_components,id'],
-            'from' => ['nullable', 'regex:/^purchase-[1-9][0-9]{0,14}$/'],
+            'from' => ['nullable', 'regex:/^(purchase|order)-[1-9][0-9]{0,14}$/'],
         ];
     }
 
-    /** The purchase line it is kept of; null = of stock. */
+    /** The purchase line it is kept of; null = of something else. */
     public function purchase(): ?int
     {
-        $from = $this->validated('from');
+        return $this->from('purchase');
+    }
 
-        return $from === null ? null : (int) substr($from, strlen('purchase-'));
+    /** The order that will give it; null = it comes from something else. */
+    public function output(): ?int
+    {
+        return $this->from('order');
+    }
+
+    private function from(string $kind): ?int
+    {
+        $from = $this->validated('from') ?? '';
+
+        return str_starts_with($from, "{$kind}-") ? (int) substr($from, strlen($kind) + 1) : null;
     }
 
     /** @return array{order: int, item: int, quantity: string, lot: string|null, reason: string|null} */

@@ -135,7 +135,9 @@ final class OrderList
             $query->where('o.item_id', $filter->item);
         }
         if ($filter->customer !== 0) {
-            $query->whereExists(fn (Builder $cover) => self::ties($cover)->where('co.customer_id', $filter->customer));
+            $query->whereExists(
+                fn (Builder $ties) => Ties::linesOf($ties, 'o.id')->where('co.customer_id', $filter->customer),
+            );
         }
         if ($filter->workCentre !== 0) {
             $query->whereExists(fn (Builder $step) => $step->from('order_steps')->whereColumn('order_id', 'o.id')
@@ -157,7 +159,7 @@ final class OrderList
                 ->where('p.plan_id', Plan::LIVE))
             ->select(self::ORDER)
             ->selectSub(
-                fn (Builder $cover) => self::ties($cover)->selectRaw("GROUP_CONCAT(DISTINCT cu.name SEPARATOR ', ')"),
+                fn (Builder $cover) => Ties::customersOf($cover, 'o.id'),
                 'customers',
             )
             ->selectSub(
@@ -177,15 +179,5 @@ final class OrderList
                     ->select('b.entered_at'),
                 'last_booking',
             );
-    }
-
-    private static function ties(Builder $cover): Builder
-    {
-        return $cover->from('ties AS t')
-            ->join('order_outputs AS made', 'made.id', 't.output_id')
-            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
-            ->join('customer_orders AS co', 'co.id', 'l.customer_order_id')
-            ->join('customers AS cu', 'cu.id', 'co.customer_id')
-            ->whereColumn('made.order_id', 'o.id');
     }
 }

@@ -17,6 +17,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderDeed;
 
 /** All that the page of one order shows, in a constant number of queries. */
 final readonly class OrderPage
@@ -40,6 +41,7 @@ final readonly class OrderPage
         ) x WHERE x.component_id = c.id";
 
     /**
+     * @param  string  $reference  of one's own; '' = none
      * @param  string|null  $revision  of the structure it was copied from
      * @param  Collection<int, OrderPart>  $components
      * @param  Collection<int, KeptForOrder>  $reservations
@@ -55,10 +57,12 @@ final readonly class OrderPage
      * @param  bool  $isTooLate  that day has passed
      * @param  list<NewerMaster>  $newer  than what it was copied from
      * @param  Collection<int, BoughtAlone>  $bought  what is bought for it alone
+     * @param  list<BesideLine>  $beside  what comes back of it beside the product
      * @param  array<int, list<WorkOrdered>>  $work  on what the work of steps done outside is ordered, by step
      */
     private function __construct(
         public ListedOrder $order,
+        public string $reference,
         public ?string $revision,
         public PaceStrip $strip,
         public Collection $components,
@@ -78,6 +82,7 @@ final readonly class OrderPage
         public Collection $bought,
         private array $work,
         public OtherSuppliers $others,
+        public array $beside,
     ) {
     }
 
@@ -94,11 +99,12 @@ final readonly class OrderPage
 
         return new self(
             $order,
+            $found->text('reference'),
             $found->textOrNull('revision'),
             PaceStrips::for(collect([$order]))[$order->id],
             $components,
             Row::all(self::reservations($id), KeptForOrder::from(...)),
-            TieCandidate::purchasesOf($components->map(fn (OrderPart $part): int => $part->itemId))->groupBy('itemId'),
+            TieCandidate::ofItems($components->map(fn (OrderPart $part): int => $part->itemId)),
             self::deviations($id, $components),
             $steps,
             Row::all(self::ties($id), OrderTie::from(...)),
@@ -113,6 +119,7 @@ final readonly class OrderPage
             BoughtAlone::of($id),
             self::work($steps),
             OtherSuppliers::of($steps),
+            $found->flag('has_beside') ? BesideLine::ofOrders(collect([$id]))[$id] ?? [] : [],
         );
     }
 
@@ -155,10 +162,22 @@ final readonly class OrderPage
     {
         $from = ['' => 'from stock'];
         foreach ($this->supplies[$part->itemId] ?? [] as $supply) {
-            $from[$supply->key] = $supply->says();
+            $supply->key === "order-{$this->order->id}" ?: $from[$supply->key] = $supply->says();
         }
 
         return $from;
+    }
+
+    /** Something can still be booked back: of a closed order what is found of it. */
+    public function canComeBack(): bool
+    {
+        return OrderDeed::ReceiveBeside->whyNot('', $this->order->state, $this->order->isHeld) === null;
+    }
+
+    /** What is planned to come back and neither came nor was given up. */
+    public function isWaitedFor(): bool
+    {
+        return array_filter($this->beside, fn (BesideLine $line): bool => $line->open()->isPositive()) !== [];
     }
 
     public function isForTheShelf(): bool
@@ -215,7 +234,11 @@ final readonly class OrderPage
                 'o.planned_overhead',
                 'o.planned_outside',
                 's.revision',
+                'o.reference',
             ])
+            ->selectRaw('EXISTS (
+                SELECT 1 FROM order_outputs b WHERE b.order_id = o.id AND b.position > 1
+            ) AS has_beside')
             ->leftJoin('structures AS s', 's.id', 'o.structure_id')
             ->where('o.id', $id);
     }

@@ -10,7 +10,11 @@ use KeepPace\Core\Stock\Tracking;
 /** An order with good pieces at its last step, to be taken into stock. */
 final readonly class ReadyOrder
 {
-    /** @param  string|null  $customers  whom it is made for; null = an order, or the shelf */
+    /**
+     * @param  string|null  $customers  whom it is made for; null = an order, or the shelf
+     * @param  bool  $isPutTogether  it has no steps: it is booked as a build, with its parts
+     * @param  list<BesideLine>  $beside  what comes back of it
+     */
     public function __construct(
         public int $id,
         public string $number,
@@ -23,10 +27,13 @@ final readonly class ReadyOrder
         private ?string $customers,
         private ?string $forOrder,
         private Tracking $tracking,
+        public bool $isPutTogether,
+        public array $beside,
     ) {
     }
 
-    public static function from(Row $row): self
+    /** @param  list<BesideLine>  $beside */
+    public static function from(Row $row, array $beside): self
     {
         return new self(
             $row->int('id'),
@@ -40,7 +47,15 @@ final readonly class ReadyOrder
             $row->textOrNull('customers'),
             $row->textOrNull('for_number'),
             $row->enum('tracking', Tracking::class),
+            $row->flag('is_put_together'),
+            $beside,
         );
+    }
+
+    /** How much of something goes with all the pieces that are ready. */
+    public function goesWith(BesideLine $line): BigDecimal
+    {
+        return $line->due($this->received->plus($this->ready));
     }
 
     public function isForSomebody(): bool

@@ -21,15 +21,25 @@ final class ReceiveList
         )
     )';
 
+    /** Of it something comes back that is neither booked nor given up; with the pieces that came, or are there. */
+    private const OPEN_BESIDE = 'EXISTS (
+        SELECT 1 FROM order_outputs b
+        JOIN order_outputs p ON p.order_id = b.order_id AND p.position = 1
+        WHERE b.order_id = o.id AND b.position > 1 AND b.is_open AND p.received_quantity > 0
+    )';
+
     /** @return Collection<int, ReadyOrder> */
     public static function rows(): Collection
     {
         $orders = self::ready(OrderList::base())
             ->orderBy('o.due_on')
             ->orderBy('o.id')
-            ->selectRaw(self::READY.' AS ready');
+            ->selectRaw(self::READY.' AS ready, last.id IS NULL AS is_put_together');
 
-        return Row::all($orders, ReadyOrder::from(...));
+        $rows = Row::all($orders, fn (Row $row): Row => $row);
+        $beside = BesideLine::ofOrders($rows->map(fn (Row $row): int => $row->int('id')));
+
+        return $rows->map(fn (Row $row): ReadyOrder => ReadyOrder::from($row, $beside[$row->int('id')] ?? []));
     }
 
     public static function count(): int
@@ -40,10 +50,10 @@ final class ReceiveList
     private static function ready(Builder $orders): Builder
     {
         return $orders
-            ->whereIn('o.state', OrderState::IN_THE_SHOP)
+            ->whereIn('o.state', [...OrderState::IN_THE_SHOP, OrderState::Built->value])
             ->where('o.is_held', false)
             ->leftJoin('order_steps AS last', 'last.order_id', 'o.id')
-            ->whereRaw(self::READY.' > 0')
+            ->whereRaw('('.self::READY.' > 0 AND o.state <> ? OR '.self::OPEN_BESIDE.')', [OrderState::Built->value])
             ->whereNotExists(fn (Builder $later) => $later
                 ->from('order_steps AS later')
                 ->whereColumn('later.order_id', 'o.id')

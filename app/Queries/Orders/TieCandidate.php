@@ -2,7 +2,6 @@
 
 namespace App\Queries\Orders;
 
-use App\Models\OrderOutput;
 use App\Reading\Row;
 use App\Wording\Figures;
 use App\Wording\When;
@@ -10,6 +9,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
 /** An open order, or a purchase that is to come, of which something is promised to nobody. */
 final readonly class TieCandidate
@@ -79,9 +79,9 @@ final readonly class TieCandidate
             ->join('orders AS o', 'o.id', 'u.order_id')
             ->whereIn('u.item_id', $items)
             ->where('u.is_open', true)
-            ->where('u.position', OrderOutput::PRODUCT)
             ->orderBy('o.due_on')
-            ->select(['o.id', 'o.number', 'o.item_id', 'o.due_on'])
+            ->whereIn('o.state', OrderState::OPEN)
+            ->select(['o.id', 'o.number', 'u.item_id', 'o.due_on'])
             ->selectRaw(
                 'u.planned_quantity - u.received_quantity - u.given_up_quantity
                 - (SELECT COALESCE(SUM(t.quantity), 0) FROM ties t WHERE t.output_id = u.id AND t.is_hard) AS free',

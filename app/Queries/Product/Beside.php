@@ -23,6 +23,9 @@ final class Beside
         'designators' => 'designators',
         'issued by' => 'issue_by',
         'supplied by' => 'supplied_by',
+        'comes back as' => 'gives',
+        'carries cost' => 'share_rule',
+        'value or %' => 'share',
     ];
 
     private const STEP = [
@@ -103,7 +106,7 @@ final class Beside
             ->where('l.structure_id', $structure)
             ->orderBy('l.position')
             ->select(['l.quantity', 'l.basis', 'l.scrap_percent', 'l.designators', 'l.issue_by', 'l.supplied_by'])
-            ->addSelect(['u.code AS unit'])
+            ->addSelect(['u.code AS unit', 'l.gives', 'l.share_rule', 'l.share'])
             ->selectRaw("CONCAT(i.number, ' ', i.name) AS known_by, CAST(l.step_number AS CHAR) AS step_number");
     }
 

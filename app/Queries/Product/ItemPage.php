@@ -170,6 +170,7 @@ final readonly class ItemPage
             'Reorder point' => $some($item->reorder_point),
             'Safety stock' => $some($item->safety_stock),
             'Usual lot' => $some($item->usual_lot),
+            'More built than asked' => $item->over_percent === 0 ? '' : "{$item->over_percent} %",
         ];
     }
 }

@@ -25,7 +25,9 @@ final readonly class StructurePage
     /**
      * @param  list<StructureRow>  $rows
      * @param  string|null  $refused  why it cannot be rolled up
-     * @param  list<MadeLine>  $lines  its own
+     * @param  list<MadeLine>  $lines  its own, that go in
+     * @param  list<MadeLine>  $back  its own, that come back
+     * @param  list<StructureBack>  $given  what comes back, with what it carries
      * @param  Collection<int, \App\Queries\ProductChange>  $changes
      */
     private function __construct(
@@ -39,6 +41,8 @@ final readonly class StructurePage
         public ?string $refused,
         public BeforeApproval $approval,
         public array $lines,
+        public array $back,
+        public array $given,
         public Collection $changes,
         public ?WaitsFor $waits,
     ) {
@@ -74,6 +78,8 @@ final readonly class StructurePage
             $refused,
             BeforeApproval::of($structure),
             $rolled->of->lines[$number] ?? [],
+            $rolled->of->comesBack[$number] ?? [],
+            StructureBack::all($rolled, $cost),
             ProductTrail::of('structures', $structure->id),
             WaitsFor::of($structure),
         );

@@ -61,7 +61,7 @@ final class WhereUsed
                 SELECT CAST(? AS UNSIGNED)
                 UNION
                 SELECT s.item_id FROM above a
-                JOIN structure_lines l ON l.item_id = a.id
+                JOIN structure_lines l ON l.item_id = a.id AND l.gives IS NULL
                 JOIN structures s ON s.id = l.structure_id AND s.status = 'approved'
                     AND (s.effective_from IS NULL OR s.effective_from <= ?))
             SELECT id FROM above) AS up";

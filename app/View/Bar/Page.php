@@ -18,6 +18,8 @@ enum Page: string
     case Orders = 'orders.index';
     case Release = 'release.index';
     case Rank = 'rank.index';
+    case Builds = 'builds.index';
+    case Apart = 'apart.index';
     case Board = 'board';
     case Late = 'late.index';
     case Plans = 'plans.index';
@@ -67,6 +69,8 @@ enum Page: string
         'orders.index' => 'All orders',
         'release.index' => 'Release',
         'rank.index' => 'Rank',
+        'builds.index' => 'Builds',
+        'apart.index' => 'Take apart',
         'board' => 'Board',
         'late.index' => 'Late orders',
         'plans.index' => 'Plans and what-ifs',
@@ -119,7 +123,7 @@ enum Page: string
         return match ($this) {
             self::Today => Subject::Today,
             self::CustomerOrders, self::Promise, self::Ship => Subject::Demand,
-            self::Orders, self::Release, self::Rank => Subject::Orders,
+            self::Orders, self::Release, self::Rank, self::Builds, self::Apart => Subject::Orders,
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,

@@ -18,6 +18,11 @@
 </td>
 <td class="tight">
     <button class="btn btn-act btn-small" form="{{ $form }}">Receive</button>
+    @if ($order->isPutTogether)
+        @can('build')
+            <a class="btn btn-quiet btn-small" href="{{ route('builds.show', $order->id) }}">With its parts</a>
+        @endcan
+    @endif
     @if ($order->canGoOn())
         @can('ship')
             <button class="btn btn-quiet btn-small" form="{{ $form }}"

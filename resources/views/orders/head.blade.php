@@ -6,6 +6,7 @@
         <strong><x-amount :of="$order->quantity" :unit="$order->unit" /></strong>
         <a href="{{ route('stock.show', $order->itemId) }}">{{ $order->item }}</a>
         {{ $order->itemNumber }}{{ $page->revision ? ", structure {$page->revision}" : '' }}
+        {{ $page->reference === '' ? '' : "· {$page->reference}" }}
         · due {{ $print->day($order->dueOn) }} · last booking {{ $print->ago($order->lastBooking) }}
     </span>
     <span class="ms-auto d-flex gap-2">
@@ -27,6 +28,11 @@
         @if ($order->canBeClosed())
             @can('close')
                 <x-form :to="route('orders.close', $order->id)">
+                    @if ($page->isWaitedFor())
+                        <label class="align-self-center">
+                            <input type="checkbox" name="nothing_more" value="1"> nothing more comes back
+                        </label>
+                    @endif
                     <button class="btn btn-act">Close and settle the cost</button>
                 </x-form>
             @endcan

@@ -31,12 +31,17 @@
                     </td>
                     <td class="cut">{{ $order->item }} <span class="sub">{{ $order->itemNumber }}</span></td>
                     <td class="cut w1">{{ $order->forWhom() }}</td>
-                    <td class="n">{{ $print->amount($order->ready) }} {{ $order->unit }}</td>
+                    <td class="n">{{ $print->some($order->ready) }} {{ $order->unit }}</td>
                     <td class="n w2">{{ $order->receivedSays() }}</td>
                     @can('receive')
                         <x-receive-cells :order="$order" :places="$places" />
                     @endcan
                 </tr>
+                @foreach ($order->beside as $line)
+                    @if ($line->open()->isPositive())
+                        @include('orders.receive-beside')
+                    @endif
+                @endforeach
             @endforeach
             </tbody>
         </table>

@@ -5,6 +5,9 @@
     @endif
     @include('orders.steps')
     @include('orders.components')
+    @if ($page->beside !== [])
+        @include('orders.beside')
+    @endif
     @include('orders.bought')
     @if ($page->isOpen())
         @can('change-order')

@@ -112,6 +112,10 @@
             <x-field name="usual_lot" label="Usual lot" class="n" :value="$form->value('usual_lot')"
                 inputmode="decimal" />
         </x-asked>
+        <x-asked :says="$form->help('over_percent')">
+            <x-field name="over_percent" label="% more built" class="n" :value="$form->value('over_percent')"
+                inputmode="numeric" />
+        </x-asked>
     </fieldset>
     <fieldset class="whole">
         <legend>Who sells it</legend>

@@ -100,6 +100,7 @@
         </table>
     </div>
     <x-glossary :terms="$form->help" />
+    @include('product.structure-back-draft')
     <div class="actions">
         <x-field name="note" label="Why there is this revision" :value="$structure->note" size="40" maxlength="200" />
         <button class="btn btn-act align-self-end">Keep the draft</button>

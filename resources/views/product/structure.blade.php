@@ -44,6 +44,9 @@
                     @endif
                 </form>
                 @include('product.structure-rows')
+                @if ($page->given !== [])
+                    @include('product.structure-back')
+                @endif
             </section>
             <section>
                 <h2 class="mt-0">What it costs</h2>

@@ -4,6 +4,7 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\OrderCost;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\Settlement;
+use KeepPace\Core\Quantity\Cents;
 
 it('costs booked time', function (
     string $labour,
@@ -41,8 +42,8 @@ it('values part receipts at planned unit cost so that they add up to the whole',
     $given = 0;
     foreach (range(1, 7) as $n) {
         $given
-            += $cost->interimValue(BigDecimal::of($n), BigDecimal::of(7))
-            - $cost->interimValue(BigDecimal::of($n - 1), BigDecimal::of(7));
+            += Cents::part($cost->total(), BigDecimal::of($n), BigDecimal::of(7))
+            - Cents::part($cost->total(), BigDecimal::of($n - 1), BigDecimal::of(7));
     }
     expect($given)->toBe(10001);
 });

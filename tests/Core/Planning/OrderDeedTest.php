@@ -24,16 +24,19 @@ it('says for each state what may be done', function (OrderState $state, array $m
     ],
     'released' => [
         OrderState::Released,
-        ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'SendOut', 'Start', 'Count', 'Issue', 'Receive', 'BookAgain'],
+        ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'SendOut', 'Start', 'Count', 'Issue', 'Receive',
+            'ReceiveBeside', 'BookAgain'],
         ['Change', 'Split', 'Cancel', 'Rank', 'Reserve', 'BookAgain'],
     ],
     'running' => [
         OrderState::Running,
-        ['Change', 'Split', 'Rank', 'Reserve', 'SendOut', 'Start', 'Count', 'Issue', 'Receive', 'BookAgain'],
+        ['Change', 'Split', 'Rank', 'Reserve', 'SendOut', 'Start', 'Count', 'Issue', 'Receive',
+            'ReceiveBeside', 'BookAgain'],
         ['Change', 'Split', 'Rank', 'Reserve', 'BookAgain'],
     ],
-    'built' => [OrderState::Built, ['Close', 'BookAgain'], ['Close', 'BookAgain']],
-    'closed' => [OrderState::Closed, [], []],
+    'built' => [OrderState::Built, ['Close', 'ReceiveBeside', 'BookAgain'], ['Close', 'BookAgain']],
+    // what falls out beside the product can be found later: trade.md, W3
+    'closed' => [OrderState::Closed, ['ReceiveBeside'], []],
     'cancelled' => [OrderState::Cancelled, ['BookAgain'], ['BookAgain']],
 ]);
 

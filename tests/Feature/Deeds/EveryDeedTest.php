@@ -1,6 +1,8 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Builds\BookBuild;
+use App\Actions\Builds\TypedBuild;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieLine;
 use App\Actions\Files\HangFile;
@@ -26,6 +28,7 @@ use App\Actions\Stock\TakeStandards;
 use App\Actions\Usage\ProposeSlip;
 use App\Models\Attachable;
 use App\Models\AttachmentKind;
+use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\Claim;
 use App\Models\Customer;
@@ -923,6 +926,82 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '7 to receive, 6 good',
         ])($finished()),
+        'take apart' => (function () use ($shop): array {
+            $shop->goodsIn('GBOX-1', '1', '100', 'B-9');
+            $unit = Balance::query()->where('item_id', $shop->item('GBOX-1')->id)->where('quantity', '>', 0)->sole();
+
+            return [
+                'role' => Role::Operator,
+                'method' => 'post',
+                'uri' => '/taking-apart',
+                'no' => Role::Sales,
+                'data' => [
+                    'unit' => $unit->id,
+                    'place_id' => $shop->place('STORES')->id,
+                    'parts' => [['item' => 'BRG-25', 'quantity' => '3', 'percent' => '100', 'grade' => 'good']],
+                ],
+                'bad' => ['parts' => [['item' => 'BRG-25', 'quantity' => '3', 'percent' => '90', 'grade' => 'good']]],
+                'field' => 'shares',
+                'says' => 'come to 90 per cent',
+            ];
+        })(),
+        'build something' => (function () use ($shop): array {
+            $shop->goodsIn('GBOX-1', '3', '100', "B-1\nB-2\nB-3");
+
+            return [
+                'role' => Role::Operator,
+                'method' => 'post',
+                'uri' => '/builds',
+                'no' => Role::Sales,
+                'data' => [
+                    'item' => 'LID-9',
+                    'asked' => '4',
+                    'built' => '2',
+                    'place_id' => $shop->place('STORES')->id,
+                    'reference' => 'for the shelf',
+                ],
+                'bad' => ['built' => '5'],
+                'field' => 'built',
+                'says' => '5 is more than the 4 asked for',
+            ];
+        })(),
+        'build on' => (function () use ($shop): array {
+            $order = $shop->order('LID-9', '4');
+
+            return [
+                'role' => Role::Operator,
+                'method' => 'put',
+                'uri' => "/builds/{$order->id}",
+                'no' => Role::Sales,
+                'data' => [
+                    'item' => 'LID-9',
+                    'asked' => '4',
+                    'built' => '3',
+                    'place_id' => $shop->place('STORES')->id,
+                ],
+                'bad' => ['built' => '0'],
+                'field' => 'built',
+                'says' => 'Nothing is built',
+            ];
+        })(),
+        'give up the rest of a build' => (function () use ($shop): array {
+            $order = $shop->order('LID-9', '4');
+            app(BookBuild::class)->handle(
+                new TypedBuild($order->id, $order->item_id, '4', '3', $shop->place('STORES')->id),
+                $shop->sign(Role::Operator),
+            );
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => "/builds/{$order->id}",
+                'no' => Role::Operator,
+                'data' => ['version' => (int) $order->refresh()->version],
+                'bad' => ['version' => 'x'],
+                'field' => 'version',
+                'says' => 'whole number',
+            ];
+        })(),
         'send out' => (function () use ($toOutside): array {
             $step = $toOutside();
 
@@ -1912,6 +1991,10 @@ const DEEDS = [
     'come back from a supplier',
     'receive',
     'receive and ship',
+    'take apart',
+    'build something',
+    'build on',
+    'give up the rest of a build',
     'close',
     'ship',
     'book goods in',

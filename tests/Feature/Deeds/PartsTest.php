@@ -5,6 +5,7 @@ use App\Actions\Bookings\ReverseLines;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieLine;
 use App\Actions\Demand\ReceiveAndShip;
+use App\Actions\Orders\TypedReceipt;
 use App\Actions\Stock\ReserveStock;
 use App\Actions\Usage\IssueComponents;
 use App\Actions\Usage\UseLine;
@@ -50,9 +51,7 @@ function receiveAndShip(object $test, Order $order, string $quantity): Booking
 {
     return app(ReceiveAndShip::class)->handle(
         $order->id,
-        $quantity,
-        $test->shop->place('FINISHED')->id,
-        '',
+        new TypedReceipt($quantity, $test->shop->place('FINISHED')->id),
         $test->shop->sign(Role::Storekeeper),
     );
 }

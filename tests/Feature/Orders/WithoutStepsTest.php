@@ -5,6 +5,7 @@ use App\Actions\Cover\CoverBy;
 use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\SplitOrder;
+use App\Actions\Orders\TypedReceipt;
 use App\Models\Order;
 use App\Planner\KeepUp;
 use Illuminate\Support\Facades\DB;
@@ -95,9 +96,7 @@ it('can be promised, sent on, split and changed', function () {
     $change('5');
     $shipped = app(ReceiveAndShip::class)->handle(
         $order->id,
-        '2',
-        $this->shop->place('FINISHED')->id,
-        '',
+        new TypedReceipt('2', $this->shop->place('FINISHED')->id),
         $this->shop->sign(Role::Storekeeper),
     );
     expect($shipped->says)->toContain('Shipped to')

@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Route as Routes;
 it('has a place for every page that needs nothing to be opened', function () {
     $answersInPlace = ['find', 'items.choose', 'day', 'board.data', 'board.news', 'board.preview'];
     $ones = ['password.show', 'login', 'customer-orders.create', 'items.create', 'customers.create',
-        'suppliers.create', 'bills.create', 'mails.suppliers'];
+        'suppliers.create', 'builds.create', 'bills.create', 'mails.suppliers'];
     $pages = collect(Routes::getRoutes()->getRoutesByName())
         ->filter(fn (Route $route): bool => in_array('GET', $route->methods(), true) && $route->parameterNames() === [])
         ->filter(fn (Route $route): bool => in_array('auth', $route->gatherMiddleware(), true))

@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Product\BeginDraft;
 use App\Actions\Product\KeepStructure;
 use App\Actions\Product\TypedLine;
+use App\Actions\Product\TypedStructure;
 use App\Http\Requests\PlainNumber;
 use App\Http\Requests\TypedRows;
 use App\Models\Family;
@@ -31,10 +32,10 @@ it('sets two revisions side by side', function () {
         ->handle($item->id, RevisionKind::Structure, $old->id, $this->shop->sign(Role::Planner));
     $new = Structure::query()->where('item_id', $item->id)->where('status', 'draft')->firstOrFail();
     $first = $new->lines()->firstOrFail();
-    app(KeepStructure::class)->handle($new->id, 1, 'thinner', [
+    app(KeepStructure::class)->handle($new->id, 1, new TypedStructure([
         new TypedLine($first->id, 'SS-15', '2.6', 'm2', LineBasis::PerUnit, '4', 10),
         new TypedLine(null, 'SEAL-D', '1.2', 'm', step: 50, issueBy: IssueBy::Backflush),
-    ], $this->shop->sign(Role::Planner));
+    ], note: 'thinner'), $this->shop->sign(Role::Planner));
     $rows = collect(Beside::of(RevisionKind::Structure, $old->id, $new->id))->keyBy('name');
     $sheet = $rows['SS-15 Stainless sheet 1.5 mm'];
     expect($sheet->changed())->toBe(['quantity' => ['2.85', '2.6']])

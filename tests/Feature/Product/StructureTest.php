@@ -8,6 +8,7 @@ use App\Actions\Product\KeepStructure;
 use App\Actions\Product\ReplaceComponent;
 use App\Actions\Product\TypedApproval;
 use App\Actions\Product\TypedLine;
+use App\Actions\Product\TypedStructure;
 use App\Models\Order;
 use App\Models\RevisionKind;
 use App\Models\Structure;
@@ -36,8 +37,7 @@ function keepLines(object $test, Structure $draft, array $lines, string $note = 
     app(KeepStructure::class)->handle(
         $draft->id,
         (int) $draft->refresh()->version,
-        $note,
-        $lines,
+        new TypedStructure($lines, note: $note),
         $test->shop->sign(Role::Planner),
     );
 }
@@ -210,8 +210,7 @@ it('loses nothing of two people in one draft', function () {
     $second = fn () => app(KeepStructure::class)->handle(
         $draft->id,
         $seen,
-        '',
-        [new TypedLine(null, 'FOOT-1', '4')],
+        new TypedStructure([new TypedLine(null, 'FOOT-1', '4')]),
         $this->shop->sign(Role::Supervisor),
     );
     expect(refusedLines($second)[0])->toContain('Planner changed structure revision B of TRAY-40 meanwhile')

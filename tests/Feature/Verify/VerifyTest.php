@@ -61,6 +61,18 @@ beforeEach(function () {
         $this->shop->sign(Role::Planner, token: 'ke'),
     );
     $this->shop->madeFor($this->shop->order('LID-9', '2'), $this->shop->order('EX-9E', '1'));
+    $this->shop->import([
+        'items.csv' => "number,name,kind,unit,cost\nFRAME-V,Frame,assembled,pc,9\nCHIP-V,Chips,bought,kg,0.9\n",
+        'structures.csv' => "item,position,component,quantity\nFRAME-V,10,BOLT-8,1\nFRAME-V,20,CHIP-V,-0.5\n",
+    ]);
+    $frames = $this->shop->order('FRAME-V', '8');
+    $this->shop->release($frames);
+    app(App\Actions\Cover\TieLine::class)->toOrder(
+        $this->shop->customerOrder(['CHIP-V' => '2'])->lines[0]->id,
+        $frames->id,
+        '2',
+        $this->shop->sign(Role::Sales, token: 'ch'),
+    );
     $feet = $this->shop->purchase('P-3', 'FOOT-1', '40', '2026-12-01');
     $this->shop->comes($feet, '40');
     app(App\Actions\Billing\AcceptBill::class)->handle(
@@ -280,6 +292,18 @@ function corruptions(): array
         [
             'an order gives up what scrap took, one that ended all that did not come',
             'UPDATE order_outputs SET given_up_quantity = given_up_quantity + 1 LIMIT 1',
+        ],
+        [
+            'what comes back goes with the pieces of its order',
+            'UPDATE order_outputs SET planned_quantity = planned_quantity + 1 WHERE position = 2 LIMIT 1',
+        ],
+        [
+            'outputs together carry no more than their order is planned to cost',
+            'UPDATE order_outputs SET planned_value = planned_value + 99999999 WHERE position = 2 LIMIT 1',
+        ],
+        [
+            'an order promises no more than is to come',
+            'UPDATE ties SET quantity = 999 WHERE output_id IN (SELECT id FROM order_outputs WHERE position = 2)',
         ],
         [
             'an output received what came in of it',

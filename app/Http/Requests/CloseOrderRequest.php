@@ -1,0 +1,12 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** Closing a built order. */
+class CloseOrderRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return ['nothing_more' => ['nullable', 'in:1']];
+    }
+}

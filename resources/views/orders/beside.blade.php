@@ -1,0 +1,58 @@
+{{-- What comes back of the order beside its product: planned, booked, and what is left to book. --}}
+<h2>Comes back</h2>
+<table class="list back">
+    <thead>
+        <tr>
+            <th>Item</th>
+            <th>As</th>
+            <th class="n">Planned</th>
+            <th class="n">Came</th>
+            <th class="n">To come</th>
+            <th class="n">Promised</th>
+            <th>Unit</th>
+            <th>Carries cost</th>
+            <th class="n">€ so far</th>
+        </tr>
+    </thead>
+    <tbody>
+        @foreach ($page->beside as $line)
+            <tr>
+                <td>
+                    <a href="{{ route('stock.show', $line->itemId) }}">{{ $line->item }}</a>
+                    <span class="sub">{{ $line->itemNumber }}</span>
+                </td>
+                <td>{{ $line->kind->label() }}</td>
+                <td class="n">{{ $print->amount($line->planned) }}</td>
+                <td class="n">{{ $print->some($line->received) }}</td>
+                <td class="n">
+                    @if ($line->open()->isPositive())
+                        <span @class(['soon notched' => ! $page->isOpen()])>{{ $print->amount($line->open()) }}</span>
+                    @endif
+                </td>
+                <td class="n">{{ $print->some($line->promised) }}</td>
+                <td>{{ $line->unit }}</td>
+                <td>{{ $line->rule->label() }}</td>
+                <td class="n">{{ $print->money($line->value) }}</td>
+            </tr>
+        @endforeach
+    </tbody>
+</table>
+@can('receive')
+    @if ($page->canComeBack())
+        <x-more summary="Book what came back" :open="$typed('back')->isMine()">
+            <x-form :to="route('receive.store', $order->id)" key="back" class="actions">
+                <input type="hidden" name="quantity" value="0">
+                @foreach ($page->beside as $line)
+                    <x-field :name="$line->name('quantity')" :field="$line->key('quantity')"
+                        :label="$line->unit.' '.$line->item" class="n" inputmode="decimal" />
+                    @if ($line->takesCodes())
+                        <x-field :name="$line->name('codes')" :field="$line->key('codes')" :label="$line->codesLabel()"
+                            size="22" maxlength="20000" />
+                    @endif
+                @endforeach
+                <x-choice name="place_id" label="To" :options="$places" />
+                <button class="btn btn-act align-self-end">Book it back</button>
+            </x-form>
+        </x-more>
+    @endif
+@endcan
