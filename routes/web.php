@@ -310,10 +310,20 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/builds', [C\BuildController::class, 'store'])->middleware('may:build')->name('builds.store');
     Route::get('/builds/{order}', [C\BuildController::class, 'show'])->name('builds.show');
     Route::put('/builds/{order}', [C\BuildController::class, 'update'])->middleware('may:build')->name('builds.update');
+    Route::put('/builds/{order}/shipped', [C\BuildController::class, 'ship'])
+        ->middleware(['may:build', 'may:ship'])
+        ->name('builds.ship');
     Route::delete('/builds/{order}', [C\BuildController::class, 'destroy'])
         ->middleware('may:change-order')
         ->name('builds.destroy');
     Route::get('/builds/{order}/paper.pdf', [C\BuildController::class, 'paper'])->name('builds.paper');
+    Route::get('/combine', [C\CombineController::class, 'index'])->name('combine.index');
+    Route::post('/combine', [C\CombineController::class, 'store'])
+        ->middleware('may:change-order')
+        ->name('combine.store');
+    Route::delete('/covers/{cover}/share', [C\CombineController::class, 'destroy'])
+        ->middleware('may:change-order')
+        ->name('combine.destroy');
     Route::get('/taking-apart', [C\ApartController::class, 'index'])->name('apart.index');
     Route::post('/taking-apart', [C\ApartController::class, 'store'])->middleware('may:build')->name('apart.store');
     Route::get('/receive', [C\ReceiveController::class, 'index'])->name('receive.index');
@@ -323,6 +333,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/orders/{order}/receive-and-ship', [C\ReceiveController::class, 'ship'])
         ->middleware(['may:receive', 'may:ship'])
         ->name('receive.ship');
+    Route::post('/orders/{order}/receive-and-issue', [C\ReceiveController::class, 'issue'])
+        ->middleware(['may:receive', 'may:issue'])
+        ->name('receive.issue');
     Route::post('/orders/{order}/close', [C\ReceiveController::class, 'close'])
         ->middleware('may:close')
         ->name('orders.close');

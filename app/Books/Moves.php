@@ -31,6 +31,9 @@ final class Moves implements Book
     /** @var array<int, BigDecimal> of our own free stock what is lost to all orders, by item */
     private array $lost = [];
 
+    /** @var list<array{key: StockKey, quantity: BigDecimal}> of our own what came into free stock */
+    private array $came = [];
+
     /** @var array<string, int> ids of the places that are ends of moves, by kind */
     private array $ends = [];
 
@@ -61,6 +64,9 @@ final class Moves implements Book
         ?AsTyped $typed = null,
         int $lot = 0,
     ): int {
+        if ($from->stock === null && $to->stock !== null && self::isFree($to)) {
+            $this->came[] = ['key' => $to->stock, 'quantity' => $quantity];
+        }
         $given = $value;
         [$value, $uses] = $this->valued($item, $quantity, $value, $from, $to);
         $this->quantities($item, $quantity, $from, $to);
@@ -100,6 +106,16 @@ final class Moves implements Book
         }
 
         return [$value ?? 0, []];
+    }
+
+    /**
+     * What came into free stock by this booking: for a part of the deed that goes on with it.
+     *
+     * @return list<array{key: StockKey, quantity: BigDecimal}>
+     */
+    public function came(): array
+    {
+        return $this->came;
     }
 
     /**

@@ -76,6 +76,18 @@ final class Records implements Book
         return array_values(array_unique($against));
     }
 
+    /** What a booking ended goes on again before anything of it is taken back: promises on it can come back then. */
+    public function revive(Undone $undone): void
+    {
+        foreach ($this->of($undone) as $change) {
+            $document = $this->held($change);
+            if ($document instanceof Order && $change->was('state')) {
+                $state = $change->before()['state'] ?? null;
+                $document->setRawAttributes([...$document->getAttributes(), 'state' => $state])->save();
+            }
+        }
+    }
+
     public function reverse(Undone $undone): void
     {
         foreach ($this->of($undone) as $change) {

@@ -29,6 +29,7 @@ final class Reversal
         if ($against = array_merge(...$against)) {
             throw Refused::because(implode(' ', $against));
         }
+        $ledger->records->revive($undone);
         foreach ($ledger->books() as $book) {
             $book->reverse($undone);
         }

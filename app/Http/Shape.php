@@ -12,12 +12,24 @@ use Illuminate\Support\Facades\Route;
  */
 final readonly class Shape
 {
+    private const BUILD = ['parts.*.*', 'back.*.*', 'minutes.*'];
+
     /** By route: what is a list, a star for each of its places. All else is one text. */
     private const LISTS = [
         'covers.store' => ['lines.*'],
         'customer-orders.store' => ['lines.*.*'],
         'ship.store' => ['lines.*.*'],
         'returns.store' => ['lines.*'],
+        'receive.store' => ['beside.*.*'],
+        'receive.ship' => ['beside.*.*'],
+        'receive.issue' => ['beside.*.*'],
+        'builds.create' => self::BUILD,
+        'builds.show' => self::BUILD,
+        'builds.store' => self::BUILD,
+        'builds.update' => self::BUILD,
+        'builds.ship' => self::BUILD,
+        'apart.store' => ['parts.*.*'],
+        'combine.store' => ['lines.*', 'orders.*'],
         'slips.store' => ['orders.*'],
         'slips.update' => ['lines.*.*', 'lines.*.splits.*.*'],
         'slips.picked' => ['picked.*'],
@@ -40,7 +52,7 @@ final readonly class Shape
         'take-out.store' => ['kinds.*'],
         'items.store' => ['units.*.*', 'sources.*.*', 'called.*.*', 'substitutes.*.*', 'sold.*.*'],
         'items.update' => ['units.*.*', 'sources.*.*', 'called.*.*', 'substitutes.*.*', 'sold.*.*'],
-        'structures.update' => ['lines.*.*'],
+        'structures.update' => ['lines.*.*', 'back.*.*'],
         'routings.update' => ['lines.*.*'],
         'centres.store' => ['table.*.*'],
         'centres.update' => ['table.*.*'],

@@ -20,6 +20,7 @@ enum BookingKind: string
     case Receive = 'receive';
     case Build = 'build';
     case TakenApart = 'taken_apart';
+    case Combined = 'combined';
     case Ship = 'ship';
     case Close = 'close';
     case Count = 'count';
@@ -82,6 +83,7 @@ enum BookingKind: string
             self::Receive => 'receive',
             self::Build => 'build',
             self::TakenApart => 'taken apart',
+            self::Combined => 'combined',
             self::Ship => 'ship',
             self::Close => 'close',
             self::Count => 'count',
@@ -154,6 +156,7 @@ enum BookingKind: string
             self::Receive,
             self::Build,
             self::TakenApart,
+            self::Combined,
             self::Ship,
             self::Close,
             self::Count,

@@ -144,11 +144,6 @@ final class CoverRefused extends Refused
         );
     }
 
-    public static function serialsAreChosen(string $item): self
-    {
-        return self::because("Which serials of {$item} go is chosen when they ship. Receive them, then ship.");
-    }
-
     public static function notSoMuchToShip(BigDecimal $asked, BigDecimal $open): self
     {
         return self::because(

@@ -106,6 +106,24 @@ final class OrderRefused extends Refused
         );
     }
 
+    public static function notTakenOut(string $order, OrderState $state): self
+    {
+        return self::because(
+            "Order {$order} is {$state->value}: a share is taken out of it only before it is released. Split it "
+                .'instead.',
+        );
+    }
+
+    public static function forItAlone(string $order): self
+    {
+        return self::because("Order {$order} is for that line alone: there is nothing to take it out of.");
+    }
+
+    public static function nobodyWaitsFor(): self
+    {
+        return self::because('No released order waits for what comes in. Take it into stock.', 'quantity');
+    }
+
     public static function nothingToReceive(string $order): self
     {
         return self::because("Nothing of order {$order} comes in: every quantity is empty or 0.", 'quantity');

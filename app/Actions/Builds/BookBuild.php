@@ -12,6 +12,7 @@ use App\Actions\Orders\TypedReceipt;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
+use App\Books\Needs;
 use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
@@ -44,10 +45,15 @@ final class BookBuild
     /** @throws Refused with a sentence beside each field that is wrong */
     public function handle(TypedBuild $typed, Signed $signed): Booking
     {
-        return $this->bookings->once(BookingKind::Build, $signed, new Part(
-            fn () => BuildNeeds::of($typed),
+        return $this->bookings->once(BookingKind::Build, $signed, $this->part($typed, $signed));
+    }
+
+    public function part(TypedBuild $typed, Signed $signed): Part
+    {
+        return new Part(
+            fn (): Needs => BuildNeeds::of($typed),
             fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $typed, $signed),
-        ));
+        );
     }
 
     /** @throws Refused */

@@ -3,18 +3,22 @@
 namespace App\Actions\Demand;
 
 use App\Actions\Orders\ChangedMeanwhile;
+use App\Actions\Orders\OrderQuantity;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Part;
+use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
+use App\Shop\RolledUp;
 use App\Shop\Ties;
 use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Planning\OrderDeed;
@@ -28,7 +32,7 @@ use KeepPace\Core\Refused;
  */
 final class CancelLine
 {
-    public function __construct(private readonly Bookings $bookings)
+    public function __construct(private readonly Bookings $bookings, private readonly OrderQuantity $quantity)
     {
     }
 
@@ -81,12 +85,12 @@ final class CancelLine
             throw CoverRefused::nothingOpen();
         }
         $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
-        $this->covers($ledger, $line, $other);
+        $freed = $this->covers($ledger, $line, $other);
         $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
         $line->is_open = false;
         $line->save();
         $said = $held->orders
-            ->map(fn (Order $order): string => $this->order($ledger, $order, $what))
+            ->map(fn (Order $order): string => $this->order($ledger, $order, $what, $freed[$order->id] ?? null))
             ->filter();
         $ledger->concerns(customerOrder: $head);
         $other === null ?: $ledger->touch($held->customerOrder($other->customer_order_id));
@@ -122,12 +126,17 @@ final class CancelLine
         return $other;
     }
 
-    private function covers(Ledger $ledger, CustomerOrderLine $line, ?CustomerOrderLine $other): void
+    /** @return array<int, BigDecimal> what orders are to give to nobody now, by order */
+    private function covers(Ledger $ledger, CustomerOrderLine $line, ?CustomerOrderLine $other): array
     {
+        $freed = [];
         $covers = $line->covers()->with('output', 'purchase')->where('quantity', '>', 0)->orderBy('id')->get();
         foreach ($covers as $cover) {
             $had = BigDecimal::of($cover->quantity);
             $ledger->ties->change($cover, $had->negated());
+            if ($cover->output !== null) {
+                $freed[$cover->output->order_id] = $had;
+            }
             if ($other !== null) {
                 $give = BigDecimal::min(
                     $other->uncovered(),
@@ -138,9 +147,11 @@ final class CancelLine
                 }
             }
         }
+
+        return $freed;
     }
 
-    private function order(Ledger $ledger, Order $order, NoLongerFor $what): string
+    private function order(Ledger $ledger, Order $order, NoLongerFor $what, ?BigDecimal $freed): string
     {
         $ledger->touch($order);
         if ($what === NoLongerFor::Hold && ! $order->is_held) {
@@ -150,7 +161,11 @@ final class CancelLine
             return "Order {$order->number} is held.";
         }
         if ($what === NoLongerFor::Stop) {
-            if (! $order->may(OrderDeed::Cancel) || $order->covers()->where('quantity', '>', 0)->exists()) {
+            $isForOthers = $order->covers()->where('quantity', '>', 0)->exists();
+            if ($isForOthers && $freed !== null && $order->state->isFirm()) {
+                return $this->less($ledger, $order, $freed);
+            }
+            if (! $order->may(OrderDeed::Cancel) || $isForOthers) {
                 return "Order {$order->number} is {$order->state->value} and goes on: stop it by hand.";
             }
             $ledger->change($order, 'state', $order->state->value, 'cancelled');
@@ -160,5 +175,20 @@ final class CancelLine
         }
 
         return $what === NoLongerFor::Shelf ? "Order {$order->number} goes on for the shelf." : '';
+    }
+
+    /** An order for several lines makes as many fewer, as long as it has not begun (trade.md, W18). */
+    private function less(Ledger $ledger, Order $order, BigDecimal $freed): string
+    {
+        $was = BigDecimal::of($order->quantity);
+        $is = $was->minus($freed);
+        $cost = RolledUp::of([$order->item_id])->cost;
+        $each = fn (BigDecimal $pieces): string => Said::euros(
+            $cost->of($order->item->number, $pieces)->unit()->total()->toScale(0, RoundingMode::HALF_UP)->toInt(),
+        );
+        $this->quantity->set($ledger, $order, $is);
+
+        return "Order {$order->number} makes ".Amount::plain($is)." now, planned at {$each($is)} € each instead of "
+            ."{$each($was)} €.";
     }
 }

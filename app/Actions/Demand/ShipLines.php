@@ -45,7 +45,8 @@ final class ShipLines
     /**
      * What its needs name is held.
      *
-     * @param  array<int, array{quantity: string, lot: int}>  $lines  by line id; lot 0 = oldest first
+     * @param  array<int, array{quantity: string, lot: int, lots?: list<int>}>  $lines  by line id; lot 0 = oldest
+     *     first; several lots where just these go
      *
      * @throws Refused
      */
@@ -73,7 +74,8 @@ final class ShipLines
         $said = [];
         foreach ($rows as $line) {
             try {
-                $said[] = $this->ship($ledger, $line, $lines[$line->id]['quantity'], $lines[$line->id]['lot']);
+                $typed = $lines[$line->id];
+                $said[] = $this->ship($ledger, $line, $typed['quantity'], self::lots($typed));
             } catch (Refused $refused) {
                 $wrong["lines.{$line->id}.quantity"] = $refused->getMessage();
             }
@@ -121,14 +123,24 @@ final class ShipLines
         }
     }
 
-    private function ship(Ledger $ledger, CustomerOrderLine $line, string $typed, int $lot): string
+    /**
+     * @param  array{quantity: string, lot: int, lots?: list<int>}  $typed
+     * @return list<int> none = any
+     */
+    private static function lots(array $typed): array
+    {
+        return $typed['lots'] ?? ($typed['lot'] === 0 ? [] : [$typed['lot']]);
+    }
+
+    /** @param  list<int>  $lots  none = any */
+    private function ship(Ledger $ledger, CustomerOrderLine $line, string $typed, array $lots): string
     {
         $quantity = $line->item->quantity($typed)->amount;
         $open = $line->openQuantity();
         if ($quantity->isGreaterThan($open)) {
             throw CoverRefused::notSoMuchToShip($quantity, $open);
         }
-        $this->leave($ledger, $line, $quantity, $lot);
+        $this->leave($ledger, $line, $quantity, $lots);
         $line->shipped_quantity = (string) BigDecimal::of($line->shipped_quantity)->plus($quantity);
         $line->is_open = $line->openQuantity()->isPositive();
         $line->save();
@@ -137,14 +149,21 @@ final class ShipLines
         return Amount::plain($quantity)." {$line->item->unit->code} {$line->item->label()}";
     }
 
-    /** From stock, of the lot that was chosen; what was kept for the line is taken first. */
-    private function leave(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity, int $lot): void
+    /**
+     * From stock, of the lots that were chosen; what was kept for the line is taken first.
+     *
+     * @param  list<int>  $lots  none = any
+     */
+    private function leave(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity, array $lots): void
     {
         $own = $line->covers()->where('supply_kind', SupplyKind::Stock)->first();
         $kept = BigDecimal::of($own->quantity ?? '0');
         $withdrawal = Withdrawal::decide(
             $line->item->label(),
-            $lot === 0 ? $ledger->stock->onHand($line->item_id) : $ledger->stock->onHand($line->item_id, $lot),
+            array_merge(...array_map(
+                fn (int $lot): array => $ledger->stock->onHand($line->item_id, $lot),
+                $lots === [] ? [0] : $lots,
+            )),
             $quantity,
             $ledger->stock->promised($line->item_id)->minus($kept),
             $ledger->stock->quantity($line->item_id),

@@ -3,8 +3,10 @@
 namespace App\Actions\Purchasing;
 
 use App\Actions\Files\HangFile;
+use App\Actions\Stock\Arrival;
 use App\Actions\Stock\Arrivals;
 use App\Actions\Stock\Arrived;
+use App\Actions\Usage\IssueReceived;
 use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
@@ -33,42 +35,62 @@ final class ReceiveDelivery
     /** So many things are told one by one; of more the moves tell. */
     private const SAID = 2;
 
-    public function __construct(private readonly Bookings $bookings, private readonly HangFile $files)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly HangFile $files,
+        private readonly IssueReceived $issue,
+    ) {
     }
 
     /**
      * @param  list<Delivered>  $rows
      * @param  string  $paper  number of the supplier's delivery note; '' = none
+     * @param  bool  $straight  what orders wait for goes straight on to them
      *
      * @throws Refused with a sentence beside each row that is wrong; nothing is written then
      */
-    public function handle(int $supplier, array $rows, string $paper, Signed $signed): Booking
-    {
+    public function handle(
+        int $supplier,
+        array $rows,
+        string $paper,
+        Signed $signed,
+        bool $straight = false,
+    ): Booking {
         $arrivals = array_values(array_filter(array_map(fn (Delivered $row) => $row->arrival, $rows)));
         $lines = array_filter(array_map(fn (Delivered $row): ?int => $row->line, $rows));
+
+        $items = array_map(fn (Arrival $arrival): int => $arrival->itemId, $arrivals);
+        $on = $straight ? [$this->issue->part(fn (): array => $items, mustGoOn: false)] : [];
 
         return $this->bookings->once(BookingKind::GoodsIn, $signed, new Part(
             fn (): Needs => Arrivals::needs($arrivals)->and(Needs::purchaseOrders(
                 PurchaseLine::query()->whereKey($lines)->pluck('purchase_order_id'),
             )),
-            function (Ledger $ledger, Held $held) use ($supplier, $rows, $paper): void {
-                $name = Supplier::query()->findOrFail($supplier)->name;
-                $all = self::arrived($rows);
-                if ($all === []) {
-                    throw PurchaseRefused::nothingCame();
-                }
-                self::assertAsSeen($held, $supplier, $rows);
-                $ledger->says("Delivery of {$name}".($paper === '' ? '' : ", their note {$paper}").':');
-                $in = Arrivals::write($ledger, $held, $all);
-                $ledger->says(count($in) > self::SAID ? count($in).' things in.' : implode(' ', $in));
-                $this->certificates($ledger, $all);
-                foreach ($rows as $row) {
-                    $said = self::rest($ledger, $held, $row);
-                    $said === '' ?: $ledger->says($said);
-                }
-            },
-        ));
+            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $supplier, $rows, $paper),
+        ), ...$on);
+    }
+
+    /**
+     * @param  list<Delivered>  $rows
+     *
+     * @throws Refused
+     */
+    private function write(Ledger $ledger, Held $held, int $supplier, array $rows, string $paper): void
+    {
+        $name = Supplier::query()->findOrFail($supplier)->name;
+        $all = self::arrived($rows);
+        if ($all === []) {
+            throw PurchaseRefused::nothingCame();
+        }
+        self::assertAsSeen($held, $supplier, $rows);
+        $ledger->says("Delivery of {$name}".($paper === '' ? '' : ", their note {$paper}").':');
+        $in = Arrivals::write($ledger, $held, $all);
+        $ledger->says(count($in) > self::SAID ? count($in).' things in.' : implode(' ', $in));
+        $this->certificates($ledger, $all);
+        foreach ($rows as $row) {
+            $said = self::rest($ledger, $held, $row);
+            $said === '' ?: $ledger->says($said);
+        }
     }
 
     /**

@@ -3,6 +3,7 @@
 namespace App\Http\Controllers;
 
 use App\Actions\Builds\BookBuild;
+use App\Actions\Builds\BuildAndShip;
 use App\Actions\Builds\GiveUpBuild;
 use App\Http\Requests\BuildRequest;
 use App\Http\Requests\VersionRequest;
@@ -64,6 +65,15 @@ class BuildController extends Controller
     public function update(BuildRequest $request, int $order, BookBuild $book): RedirectResponse
     {
         $booking = $book->handle($request->typed($order), $request->signed($request->validated('reason') ?? ''));
+
+        return $this->done($this->next($order), $booking);
+    }
+
+    /** Built and sent on to whom it is for, in one booking. */
+    public function ship(BuildRequest $request, int $order, BuildAndShip $deed): RedirectResponse
+    {
+        $signed = $request->signed($request->validated('reason') ?? '');
+        $booking = $deed->handle($order, $request->typed($order), $signed);
 
         return $this->done($this->next($order), $booking);
     }

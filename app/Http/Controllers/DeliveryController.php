@@ -2,6 +2,7 @@
 
 namespace App\Http\Controllers;
 
+use App\Access\Deed;
 use App\Actions\Purchasing\ReceiveDelivery;
 use App\Http\Requests\DeliveryRequest;
 use App\Models\Supplier;
@@ -11,6 +12,7 @@ use App\Shop\Deliveries;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 
 /** Goods in by the delivery: all that a supplier brings at once. */
 class DeliveryController extends Controller
@@ -27,11 +29,14 @@ class DeliveryController extends Controller
 
     public function store(DeliveryRequest $request, ReceiveDelivery $receive): RedirectResponse
     {
+        $request->boolean('straight') && Gate::authorize(Deed::Issue->value);
+
         return $this->done(back(), $receive->handle(
             $request->integer('supplier'),
             $request->rows(),
             $request->validated('paper') ?? '',
             $request->signed(bookedOn: $request->validated('booked_on')),
+            $request->boolean('straight'),
         ));
     }
 }

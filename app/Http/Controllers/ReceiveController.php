@@ -4,6 +4,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Orders\CloseOrder;
+use App\Actions\Orders\ReceiveAndIssue;
 use App\Actions\Orders\ReceiveOrder;
 use App\Http\Requests\CloseOrderRequest;
 use App\Http\Requests\ReceiveRequest;
@@ -31,6 +32,11 @@ class ReceiveController extends Controller
     }
 
     public function ship(ReceiveRequest $request, int $order, ReceiveAndShip $deed): RedirectResponse
+    {
+        return $this->done(back(), $deed->handle($order, $request->typed(), $request->signed()));
+    }
+
+    public function issue(ReceiveRequest $request, int $order, ReceiveAndIssue $deed): RedirectResponse
     {
         return $this->done(back(), $deed->handle($order, $request->typed(), $request->signed()));
     }

@@ -24,6 +24,7 @@ class DeliveryRequest extends DeedRequest
             'booked_on' => ['nullable', ...Rules::day()],
             'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
             'condition' => ['required', 'in:usual,free,inspection,blocked'],
+            'straight' => ['nullable', 'boolean'],
             'lines' => ['nullable', 'array', 'max:300'],
             'lines.*' => ['array:seen,quantity,unit,codes,supplier_lot,expires_on,rest,rest_on,certificate'],
             ...$this->came('lines'),

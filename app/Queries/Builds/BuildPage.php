@@ -5,9 +5,12 @@ namespace App\Queries\Builds;
 use App\Models\Item;
 use App\Models\Order;
 use App\Queries\Orders\BesideLine;
+use App\Reading\Row;
 use App\Shop\MadeOf;
+use App\Shop\Ties;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Buildable;
 
 /** One build, there or to be: what can be built now, and what it takes for as many as are typed. */
@@ -19,6 +22,7 @@ final readonly class BuildPage
      * @param  list<BesideLine|GivenPart>  $back  what comes back
      * @param  Collection<int, BuildStep>  $steps
      * @param  BigDecimal  $now  pieces the page reckons for
+     * @param  string|null  $customer  whom it is built for; null = the shelf, or several
      */
     private function __construct(
         public ?Order $order,
@@ -30,6 +34,7 @@ final readonly class BuildPage
         public Collection $steps,
         public BigDecimal $buildable,
         public BigDecimal $now,
+        public ?string $customer,
     ) {
     }
 
@@ -85,7 +90,32 @@ final readonly class BuildPage
             $item->unit->decimals,
         );
 
-        return new self($order, $item, $asked, $received, $parts, $back, $steps, $buildable, $now ?? $buildable);
+        return new self(
+            $order,
+            $item,
+            $asked,
+            $received,
+            $parts,
+            $back,
+            $steps,
+            $buildable,
+            $now ?? $buildable,
+            $order === null ? null : self::customer($order),
+        );
+    }
+
+    private static function customer(Order $order): ?string
+    {
+        $lines = Ties::linesOf(DB::query(), 'o.id')
+            ->join('orders AS o', 'o.id', 'made.order_id')
+            ->where('o.id', $order->id)
+            ->where('t.quantity', '>', 0)
+            ->distinct()
+            ->limit(2)
+            ->select(['co.id', 'cu.name']);
+        $names = Row::all($lines, fn (Row $row): Row => $row);
+
+        return $names->count() === 1 ? $names->firstOrFail()->text('name') : null;
     }
 
     public function left(): BigDecimal

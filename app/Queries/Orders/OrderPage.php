@@ -18,6 +18,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Quantity\Cents;
 
 /** All that the page of one order shows, in a constant number of queries. */
 final readonly class OrderPage
@@ -180,6 +181,22 @@ final readonly class OrderPage
         return array_filter($this->beside, fn (BesideLine $line): bool => $line->open()->isPositive()) !== [];
     }
 
+    /** Several lines get something of it and it has not begun: a share can be made by itself again. */
+    public function isCombined(): bool
+    {
+        $open = $this->ties->filter(fn (OrderTie $tie): bool => $tie->quantity->isPositive());
+
+        return $open->count() > 1 && $this->order->state->isFirm();
+    }
+
+    /** Of its planned cost what goes with a line: by pieces; null = it is not released yet. Cents. */
+    public function shareOf(OrderTie $tie): ?int
+    {
+        return $this->ties->count() < 2 || $this->cost->putIn->planned === 0
+            ? null
+            : Cents::part($this->cost->putIn->planned, $tie->quantity, $this->order->quantity);
+    }
+
     public function isForTheShelf(): bool
     {
         return $this->ties->isEmpty() && ! $this->order->isForAnOrder();
@@ -326,7 +343,7 @@ final readonly class OrderPage
             ->join('customers AS cu', 'cu.id', 'co.customer_id')
             ->where('out.order_id', $id)
             ->orderBy('t.id')
-            ->select(['t.quantity', 'l.position', 'l.promised_on', 'co.id AS customer_order_id', 'co.number'])
+            ->select(['t.id', 't.quantity', 'l.position', 'l.promised_on', 'co.id AS customer_order_id', 'co.number'])
             ->addSelect('cu.name AS customer');
     }
 

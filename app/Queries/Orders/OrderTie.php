@@ -10,6 +10,7 @@ final readonly class OrderTie
 {
     /** @param  BigDecimal  $quantity  promised to it and not received yet */
     private function __construct(
+        public int $id,
         public int $customerOrderId,
         public string $customer,
         public BigDecimal $quantity,
@@ -22,6 +23,7 @@ final readonly class OrderTie
     public static function from(Row $row): self
     {
         return new self(
+            $row->int('id'),
             $row->int('customer_order_id'),
             $row->text('customer'),
             $row->decimal('quantity'),

@@ -14,6 +14,7 @@ final readonly class ReadyOrder
      * @param  string|null  $customers  whom it is made for; null = an order, or the shelf
      * @param  bool  $isPutTogether  it has no steps: it is booked as a build, with its parts
      * @param  list<BesideLine>  $beside  what comes back of it
+     * @param  list<string>  $waiting  numbers of orders that wait for it, the first first
      */
     public function __construct(
         public int $id,
@@ -29,11 +30,15 @@ final readonly class ReadyOrder
         private Tracking $tracking,
         public bool $isPutTogether,
         public array $beside,
+        private array $waiting,
     ) {
     }
 
-    /** @param  list<BesideLine>  $beside */
-    public static function from(Row $row, array $beside): self
+    /**
+     * @param  list<BesideLine>  $beside
+     * @param  list<string>  $waiting
+     */
+    public static function from(Row $row, array $beside, array $waiting): self
     {
         return new self(
             $row->int('id'),
@@ -49,6 +54,7 @@ final readonly class ReadyOrder
             $row->enum('tracking', Tracking::class),
             $row->flag('is_put_together'),
             $beside,
+            $waiting,
         );
     }
 
@@ -63,10 +69,24 @@ final readonly class ReadyOrder
         return $this->customers !== null;
     }
 
-    /** Taken in and sent on in one deed; which serials go is chosen when they ship. */
+    /** Taken in and sent on in one deed. */
     public function canGoOn(): bool
     {
-        return $this->isForSomebody() && $this->tracking !== Tracking::Serial;
+        return $this->isForSomebody() && $this->ready->isPositive();
+    }
+
+    /** Orders in the shop take it as soon as it is there. */
+    public function isWaitedFor(): bool
+    {
+        return $this->waiting !== [] && $this->ready->isPositive();
+    }
+
+    /** "462", "462 and 2 more" */
+    public function waitsSays(): string
+    {
+        $more = count($this->waiting) - 1;
+
+        return ($this->waiting[0] ?? '').($more > 0 ? " and {$more} more" : '');
     }
 
     public function forWhom(): string

@@ -3,6 +3,7 @@
 namespace App\Queries\Orders;
 
 use App\Reading\Row;
+use App\Shop\Waiting;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -39,7 +40,13 @@ final class ReceiveList
         $rows = Row::all($orders, fn (Row $row): Row => $row);
         $beside = BesideLine::ofOrders($rows->map(fn (Row $row): int => $row->int('id')));
 
-        return $rows->map(fn (Row $row): ReadyOrder => ReadyOrder::from($row, $beside[$row->int('id')] ?? []));
+        $waiting = Waiting::numbers(array_values($rows->map(fn (Row $row): int => $row->int('item_id'))->all()));
+
+        return $rows->map(fn (Row $row): ReadyOrder => ReadyOrder::from(
+            $row,
+            $beside[$row->int('id')] ?? [],
+            $waiting[$row->int('item_id')] ?? [],
+        ));
     }
 
     public static function count(): int

@@ -18,6 +18,7 @@ enum Page: string
     case Orders = 'orders.index';
     case Release = 'release.index';
     case Rank = 'rank.index';
+    case Combine = 'combine.index';
     case Builds = 'builds.index';
     case Apart = 'apart.index';
     case Board = 'board';
@@ -69,6 +70,7 @@ enum Page: string
         'orders.index' => 'All orders',
         'release.index' => 'Release',
         'rank.index' => 'Rank',
+        'combine.index' => 'Combine',
         'builds.index' => 'Builds',
         'apart.index' => 'Take apart',
         'board' => 'Board',
@@ -123,7 +125,7 @@ enum Page: string
         return match ($this) {
             self::Today => Subject::Today,
             self::CustomerOrders, self::Promise, self::Ship => Subject::Demand,
-            self::Orders, self::Release, self::Rank, self::Builds, self::Apart => Subject::Orders,
+            self::Orders, self::Release, self::Rank, self::Combine, self::Builds, self::Apart => Subject::Orders,
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,

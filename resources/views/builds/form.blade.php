@@ -21,6 +21,14 @@
         @endunless
         @can('build')
             <button class="btn btn-act align-self-end">Book what is built</button>
+            @if ($page->customer !== null)
+                @can('ship')
+                    <button class="btn btn-quiet align-self-end"
+                        formaction="{{ route('builds.ship', $page->order->id) }}">
+                        Book and ship to {{ $page->customer }}
+                    </button>
+                @endcan
+            @endif
         @endcan
         <span class="sub align-self-end">
             {{ $print->amount($page->buildable) }} of {{ $print->amount($page->left()) }} can be built of what is there.

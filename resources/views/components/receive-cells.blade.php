@@ -18,6 +18,13 @@
 </td>
 <td class="tight">
     <button class="btn btn-act btn-small" form="{{ $form }}">Receive</button>
+    @if ($order->isWaitedFor())
+        @can('issue')
+            <button class="btn btn-quiet btn-small" form="{{ $form }}"
+                formaction="{{ route('receive.issue', $order->id) }}"
+                title="Taken in and issued in one booking">Straight to {{ $order->waitsSays() }}</button>
+        @endcan
+    @endif
     @if ($order->isPutTogether)
         @can('build')
             <a class="btn btn-quiet btn-small" href="{{ route('builds.show', $order->id) }}">With its parts</a>

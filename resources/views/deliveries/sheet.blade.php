@@ -81,6 +81,13 @@
             <x-choice name="place_id" label="To" :options="$sheet->places" />
             <x-choice name="condition" label="As" :options="$print->comesAs()" />
             <x-day name="booked_on" label="Came in on" placeholder="today" />
+            @can('issue')
+                <label class="align-self-end"
+                    title="What orders in the shop wait for is issued to them in the same booking">
+                    <input type="checkbox" name="straight" value="1" @checked(old('straight') === '1')>
+                    straight to orders that wait
+                </label>
+            @endcan
             <button class="btn btn-act">Book the delivery in</button>
         </div>
     @endcan

@@ -59,7 +59,17 @@
         <a href="{{ route('customer-orders.show', $tie->customerOrderId) }}">{{ $tie->line() }}</a>
         {{ $tie->customer }}
         @if ($tie->quantity->isPositive())
-            ({{ $print->amount($tie->quantity) }} promised for {{ $print->day($tie->promisedOn) }})
+            ({{ $print->amount($tie->quantity) }} promised for {{ $print->day($tie->promisedOn) }}{{
+                $page->shareOf($tie) === null ? '' : ', '.$print->money($page->shareOf($tie)).' € of its cost' }})
+            @if ($page->isCombined())
+                @can('change-order')
+                    <x-form method="delete" :to="route('combine.destroy', $tie->id)" :key="'share-'.$tie->id"
+                        class="d-inline">
+                        <button class="btn btn-quiet btn-small"
+                            title="Made as an order of its own again">take out</button>
+                    </x-form>
+                @endcan
+            @endif
         @endif
     @endforeach
     @if ($page->isForTheShelf())

@@ -3,6 +3,7 @@
 use App\Access\Role;
 use App\Actions\Builds\BookBuild;
 use App\Actions\Builds\TypedBuild;
+use App\Actions\Combine\CombineOrders;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieLine;
 use App\Actions\Files\HangFile;
@@ -40,6 +41,7 @@ use App\Models\PurchaseOrder;
 use App\Models\Question;
 use App\Models\RevisionKind;
 use App\Models\Supplier;
+use App\Models\Tie;
 use App\Planner\PlanRound;
 use App\Settings\Settings;
 use App\Shop\Ties;
@@ -926,6 +928,76 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '7 to receive, 6 good',
         ])($finished()),
+        'combine orders' => (function () use ($shop): array {
+            [$one, $two] = [$shop->order('LID-9', '4'), $shop->order('LID-9', '3')];
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'post',
+                'uri' => '/combine',
+                'no' => Role::Operator,
+                'data' => ['orders' => [$one->id, $two->id]],
+                'bad' => ['orders' => [$one->id, $shop->order('TRAY-40', '2')->id]],
+                'field' => 0,
+                'says' => 'of different items',
+            ];
+        })(),
+        'take a share out' => (function () use ($shop): array {
+            $lines = [];
+            foreach (['4', '3'] as $quantity) {
+                $lines[] = $shop->customerOrder(['LID-9' => $quantity])->lines[0]->id;
+            }
+            app(CombineOrders::class)->handle($lines, [], $shop->sign(Role::Planner));
+            $cover = Tie::query()->where('line_id', $lines[0])->where('quantity', '>', 0)->sole();
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => "/covers/{$cover->id}/share",
+                'no' => Role::Operator,
+                'data' => [],
+                'bad' => null,
+            ];
+        })(),
+        'receive and issue' => (function () use ($shop): array {
+            $lid = $shop->order('LID-9', '4');
+            $shop->release($lid);
+            $shop->issueAll($lid);
+            $shop->workThrough($lid);
+            $shop->release($shop->order('EX-9E', '2'));
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'post',
+                'uri' => "/orders/{$lid->id}/receive-and-issue",
+                'no' => Role::Operator,
+                'data' => ['quantity' => '4', 'place_id' => $shop->place('STORES')->id],
+                'bad' => ['quantity' => '5'],
+                'field' => 'quantity',
+                'says' => '5 to receive, 4 good',
+            ];
+        })(),
+        'build and ship' => (function () use ($shop): array {
+            $demand = $shop->customerOrder(['LID-9' => '4']);
+            $shop->cover($demand, CoverBy::NewOrder);
+            $order = Order::query()->latest('id')->firstOrFail();
+
+            return [
+                'role' => Role::Storekeeper,
+                'method' => 'put',
+                'uri' => "/builds/{$order->id}/shipped",
+                'no' => Role::Operator,
+                'data' => [
+                    'item' => 'LID-9',
+                    'asked' => '4',
+                    'built' => '3',
+                    'place_id' => $shop->place('FINISHED')->id,
+                ],
+                'bad' => ['built' => '0'],
+                'field' => 'built',
+                'says' => 'Nothing is built',
+            ];
+        })(),
         'take apart' => (function () use ($shop): array {
             $shop->goodsIn('GBOX-1', '1', '100', 'B-9');
             $unit = Balance::query()->where('item_id', $shop->item('GBOX-1')->id)->where('quantity', '>', 0)->sole();
@@ -1991,6 +2063,10 @@ const DEEDS = [
     'come back from a supplier',
     'receive',
     'receive and ship',
+    'combine orders',
+    'take a share out',
+    'receive and issue',
+    'build and ship',
     'take apart',
     'build something',
     'build on',

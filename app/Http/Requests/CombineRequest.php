@@ -1,0 +1,28 @@
+<?php
+
+namespace App\Http\Requests;
+
+/** What is to be made as one order. */
+class CombineRequest extends DeedRequest
+{
+    protected function fields(): array
+    {
+        return [
+            'lines' => ['nullable', 'array', 'max:200'],
+            'lines.*' => [...Rules::id(), 'exists:customer_order_lines,id'],
+            'orders' => ['nullable', 'array', 'max:200'],
+            'orders.*' => [...Rules::id(), 'exists:orders,id'],
+        ];
+    }
+
+    /** @return list<int> */
+    public function ids(string $field): array
+    {
+        $ids = array_map(
+            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
+            array_values($this->array($field)),
+        );
+
+        return array_values(array_unique($ids));
+    }
+}
