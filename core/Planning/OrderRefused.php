@@ -223,6 +223,14 @@ final class OrderRefused extends Refused
         return self::because("Say why step {$step} has another overhead than its work centre.", 'reason');
     }
 
+    public static function putTogether(string $order): self
+    {
+        return self::because(
+            "Order {$order} is put together without steps, and its pieces are on their way: give it none any more.",
+            'number',
+        );
+    }
+
     public static function stepThere(string $order, int $step): self
     {
         return self::because(

@@ -42,6 +42,7 @@ use KeepPace\Core\Planning\NoLongerFor;
 use KeepPace\Core\Refusal;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\ScrapClass;
+use Tests\Walk\Building;
 use Tests\Walk\Buying;
 
 /*
@@ -89,6 +90,7 @@ it('ends clean', function (int $seed, int $steps) {
         return $ids === [] ? null : $do($query()->findOrFail($pick($ids)));
     };
     $anOrder = fn () => Order::query()->whereIn('state', ['firm', 'released', 'running', 'built']);
+    $withSteps = fn () => $anOrder()->has('steps');
     $actions = [
         'customer order' => fn () => $this->shop->cover(
             $this->shop->customerOrder([
@@ -226,7 +228,7 @@ it('ends clean', function (int $seed, int $steps) {
                 $this->shop->sign(Role::Storekeeper, 'walk'),
             ),
         ),
-        'start' => $on($anOrder, fn (Order $order) => app(StartStep::class)->handle(
+        'start' => $on($withSteps, fn (Order $order) => app(StartStep::class)->handle(
             $pick($order->steps()->get()->all())->id,
             $this->shop->sign(Role::Operator),
         )),
@@ -242,7 +244,7 @@ it('ends clean', function (int $seed, int $steps) {
             ],
             $this->shop->sign(Role::Planner),
         )),
-        'take a step out' => $on($anOrder, fn (Order $order) => app(ChangeSteps::class)->remove(
+        'take a step out' => $on($withSteps, fn (Order $order) => app(ChangeSteps::class)->remove(
             $pick($order->steps()->get()->all())->id,
             $order->version,
             $this->shop->sign(Role::Planner),
@@ -406,6 +408,7 @@ it('ends clean', function (int $seed, int $steps) {
             $this->shop->sign(Role::CostClerk, 'walk'),
         ),
         ...(new Buying($this->shop))->deeds(),
+        ...(new Building($this->shop))->deeds(),
         'feet in' => fn () => $this->shop->goodsIn('FOOT-1', (string) mt_rand(1, 40), '0.'.mt_rand(85, 99)),
         'split' => $on($anOrder, fn (Order $order) => app(SplitOrder::class)->handle(
             $order->id,

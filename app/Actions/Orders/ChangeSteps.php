@@ -149,6 +149,9 @@ final class ChangeSteps
     private static function assertCanStand(Order $order, int $number): void
     {
         $steps = $order->steps()->get();
+        if ($steps->isEmpty() && $order->released_at !== null) {
+            throw OrderRefused::putTogether($order->number);
+        }
         if ($steps->contains('number', $number)) {
             throw OrderRefused::stepThere($order->number, $number);
         }

@@ -4,9 +4,11 @@ use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Demand\ReceiveAndShip;
 use App\Actions\Orders\ChangeOrder;
+use App\Actions\Orders\ChangeSteps;
 use App\Actions\Orders\SplitOrder;
 use App\Actions\Orders\TypedReceipt;
 use App\Models\Order;
+use App\Models\WorkCentre;
 use App\Planner\KeepUp;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -102,6 +104,23 @@ it('can be promised, sent on, split and changed', function () {
     expect($shipped->says)->toContain('Shipped to')
         ->and((string) $order->refresh()->willGive())->toBe('5.000000')
         ->and($this->shop->differences())->toBe([]);
+});
+
+it('gets no step once it is released: its pieces are on their way', function () {
+    $this->shop->release($this->order, null);
+    $step = [
+        'number' => 10,
+        'name' => 'Late',
+        'work_centre_id' => (int) WorkCentre::query()->value('id'),
+        'setup_minutes' => '5',
+        'run_rate' => '1',
+    ];
+    expect(fn () => app(ChangeSteps::class)->add(
+        $this->order->id,
+        (int) $this->order->refresh()->version,
+        $step,
+        $this->shop->sign(Role::Planner),
+    ))->toThrow(Refused::class, 'put together without steps');
 });
 
 it('shows on its pages', function () {
