@@ -14,6 +14,7 @@ final class ApartForm
         'percent' => '',
         'grade' => 'good',
         'codes' => '',
+        'hint' => '',
     ];
 
     /** @param  list<array<string, string>>  $parts */

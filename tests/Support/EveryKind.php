@@ -3,7 +3,13 @@
 namespace Tests\Support;
 
 use App\Access\Role;
+use App\Actions\Apart\TakeApart;
+use App\Actions\Apart\TypedApart;
+use App\Actions\Apart\TypedApartPart;
 use App\Actions\Billing\AcceptBill;
+use App\Actions\Builds\BookBuild;
+use App\Actions\Builds\TypedBuild;
+use App\Actions\Combine\CombineOrders;
 use App\Actions\Orders\CureShort;
 use App\Actions\Outside\ComesMade;
 use App\Actions\Outside\SettleClaim;
@@ -29,6 +35,7 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use App\Models\Question;
+use App\Models\WorkCentre;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\ClaimAnswer;
@@ -38,6 +45,7 @@ use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Purchasing\OverAnswer;
 use KeepPace\Core\Quantity\TypedQuantity;
 use KeepPace\Core\Stock\Condition;
+use KeepPace\Core\Stock\Grade;
 use KeepPace\Core\Stock\ScrapClass;
 
 /** A shop in which a deed of each kind that can be reversed is done, one after the other, each on what was before. */
@@ -50,6 +58,8 @@ final class EveryKind
     public static function in(Shop $shop, Closure $do): array
     {
         $outside = self::toOutside($shop);
+        $wanted = $shop->customerOrder(['TRAY-40' => '2'])->lines[0];
+        $firm = $shop->order('TRAY-40', '3');
         $shop->goodsIn('BOLT-8', '30', '2');
         $made = $shop->purchase('P-76', 'GATE-40', '10', '2026-12-01');
         $part = $shop->goesAlong($made, 'BOLT-8');
@@ -121,11 +131,47 @@ final class EveryKind
             fn (): Booking => $shop->receive($order, '4'),
             fn (): Booking => $shop->ship($demand, [$demand->lines[0]->id => '3']),
             fn (): Booking => $shop->close($order->refresh()),
+            fn (): Booking => self::built($shop),
+            fn (): Booking => self::apart($shop),
+            fn (): Booking => app(CombineOrders::class)->handle(
+                [$wanted->id],
+                [$firm->id],
+                $shop->sign(Role::Planner),
+            ),
         ] as $i => $deed) {
             $done[] = $i === 0 ? $in : $do($deed);
         }
 
         return $done;
+    }
+
+    /** Something put together, with what falls out beside it. */
+    private static function built(Shop $shop): Booking
+    {
+        return app(BookBuild::class)->handle(
+            new TypedBuild(null, $shop->item('LID-9')->id, '3', '2', $shop->place('STORES')->id),
+            $shop->sign(Role::Operator),
+        );
+    }
+
+    private static function apart(Shop $shop): Booking
+    {
+        $lid = Balance::query()
+            ->where('item_id', $shop->item('LID-9')->id)
+            ->where('condition', Condition::Free->value)
+            ->where('quantity', '>=', 1)
+            ->firstOrFail();
+
+        return app(TakeApart::class)->handle(new TypedApart(
+            $lid->id,
+            30,
+            (int) WorkCentre::query()->value('id'),
+            $shop->place('STORES')->id,
+            [
+                new TypedApartPart('FOOT-1', '2', '70'),
+                new TypedApartPart('BOLT-8', '1', '30', Grade::Scrap),
+            ],
+        ), $shop->sign(Role::Operator));
     }
 
     /** A step done outside, to which pieces were passed on. */

@@ -15,6 +15,7 @@ use App\Models\BookingKind;
 use App\Models\CustomerOrderLine;
 use App\Models\Tie;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Planning\CoverRefused;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -57,7 +58,10 @@ final class TakeOutOfCombined
             throw OrderRefused::notTakenOut($order->number, $order->state);
         }
         $rest = BigDecimal::of($order->quantity)->minus($share);
-        if (! $share->isPositive() || ! $rest->isPositive()) {
+        if ($share->isZero()) {
+            throw CoverRefused::untied();
+        }
+        if (! $rest->isPositive()) {
             throw OrderRefused::forItAlone($order->number);
         }
         $ledger->ties->change($cover, $share->negated());

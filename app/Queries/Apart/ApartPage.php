@@ -13,6 +13,7 @@ use Brick\Math\RoundingMode;
 use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\Apart;
 use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Stock\Tracking;
 use KeepPace\Core\Structure\Need;
 
 /** Taking one unit of an item apart: which are there, and what comes out of it at which share. */
@@ -97,6 +98,11 @@ final readonly class ApartPage
             'percent' => Amount::plain($percent),
             'grade' => 'good',
             'codes' => '',
+            'hint' => match ($item->tracking) {
+                Tracking::None => '',
+                Tracking::Lot => 'lot',
+                Tracking::Serial => 'serials, one a line',
+            },
         ];
     }
 }

@@ -34,6 +34,10 @@ final readonly class CombineList
             $groups[$row->itemId][] = $row;
         }
         $groups = array_filter($groups, fn (array $rows): bool => count($rows) > 1);
+        foreach ($groups as &$rows) {
+            usort($rows, fn (CombineRow $one, CombineRow $two): int => ($one->dueOn ?? '9') <=> ($two->dueOn ?? '9'));
+        }
+        unset($rows);
 
         return new self($groups, self::against($groups));
     }

@@ -81,12 +81,12 @@ final readonly class ReadyOrder
         return $this->waiting !== [] && $this->ready->isPositive();
     }
 
-    /** "462", "462 and 2 more" */
+    /** "462", "462 +2" */
     public function waitsSays(): string
     {
         $more = count($this->waiting) - 1;
 
-        return ($this->waiting[0] ?? '').($more > 0 ? " and {$more} more" : '');
+        return ($this->waiting[0] ?? '').($more > 0 ? " +{$more}" : '');
     }
 
     public function forWhom(): string

@@ -49,7 +49,8 @@
                     </td>
                     <td>
                         <textarea @class(['form-control', 'is-wrong' => $form->isWrong($at, 'codes')])
-                            name="{{ $form->name($at, 'codes') }}" rows="1" cols="16" aria-label="Lot or serials"
+                            name="{{ $form->name($at, 'codes') }}" rows="1" cols="18" aria-label="Lot or serials"
+                            placeholder="{{ $row['hint'] }}"
                             >{{ $row['codes'] }}</textarea>
                         <x-why :field="$form->key($at, 'codes')" />
                     </td>

@@ -22,7 +22,8 @@
         @can('issue')
             <button class="btn btn-quiet btn-small" form="{{ $form }}"
                 formaction="{{ route('receive.issue', $order->id) }}"
-                title="Taken in and issued in one booking">Straight to {{ $order->waitsSays() }}</button>
+                title="Taken in and issued to those that wait, in one booking">On to
+                {{ $order->waitsSays() }}</button>
         @endcan
     @endif
     @if ($order->isPutTogether)

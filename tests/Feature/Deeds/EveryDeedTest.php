@@ -938,7 +938,7 @@ function deed(object $test, string $name): array
                 'no' => Role::Operator,
                 'data' => ['orders' => [$one->id, $two->id]],
                 'bad' => ['orders' => [$one->id, $shop->order('TRAY-40', '2')->id]],
-                'field' => 0,
+                'field' => 'refused',
                 'says' => 'of different items',
             ];
         })(),
@@ -956,7 +956,9 @@ function deed(object $test, string $name): array
                 'uri' => "/covers/{$cover->id}/share",
                 'no' => Role::Operator,
                 'data' => [],
-                'bad' => null,
+                'bad' => [],
+                'field' => '',
+                'says' => '',
             ];
         })(),
         'receive and issue' => (function () use ($shop): array {
@@ -2283,6 +2285,7 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
                 'let a held date go' => 'not held any more',
                 'give kept stock up' => 'not kept any more',
                 'take a file off' => 'taken off already',
+                'take a share out' => 'untied already',
                 default => 'is running already',
             },
         ];
