@@ -120,6 +120,17 @@ final class Records implements Book
             ->where('fields', 'like', '%"closed_at"%')->exists();
     }
 
+    /** What was found of a closed order stands beside its closing, and is taken back without it. */
+    public static function isAfterClosing(Undone $undone, Order $order): bool
+    {
+        return $order->closed_at !== null && DB::table('record_changes')
+            ->where('record', 'order')
+            ->where('record_id', $order->id)
+            ->where('fields', 'like', '%"closed_at"%')
+            ->where('booking_id', '<', $undone->booking->id)
+            ->exists();
+    }
+
     /** @param  array<string, array{int|string|null, int|string|null}>|null  $fields  before, after; null = made */
     private function keep(Order|CustomerOrder $document, ?array $fields): void
     {

@@ -22,7 +22,7 @@ final class Reversal
     {
         $closes = Records::closes($undone);
         foreach ($held->orders as $order) {
-            $closes ?: $order->assertMay(OrderDeed::BookAgain);
+            $closes || Records::isAfterClosing($undone, $order) ?: $order->assertMay(OrderDeed::BookAgain);
             $ledger->touch($order);
         }
         $against = array_map(fn (Book $book): array => $book->against($undone), $ledger->books());

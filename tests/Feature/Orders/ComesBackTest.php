@@ -142,6 +142,11 @@ it('credits a by-product at its set value as it was weighed, and the product gai
         ->and((int) DB::table('cost_entries')->where('booking_id', $found->id)->where('kind', 'variance')->sum('cents'))
         ->toBe(45)
         ->and($this->shop->differences())->toBe([]);
+
+    $this->shop->reverse($found);
+
+    expect(lying($this, 'CHIP-A'))->toBe(['1.300000', 117])
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('books nothing of an output without its lot, with too many serials, or of one already there', function (): void {
