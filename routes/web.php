@@ -115,6 +115,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/customer-orders', [C\CustomerOrderController::class, 'store'])
         ->middleware('may:enter-customer-order')
         ->name('customer-orders.store');
+    Route::get('/customer-lines/{line}/cost', [C\LineCostController::class, 'show'])
+        ->middleware('may:see-money')
+        ->name('customer-lines.cost');
     Route::get('/customer-lines/{line}/chain', [C\LineChainController::class, 'show'])->name('customer-lines.chain');
     Route::get('/customer-orders/{customerOrder}', [C\CustomerOrderController::class, 'show'])->name(
         'customer-orders.show',

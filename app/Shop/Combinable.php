@@ -16,9 +16,10 @@ final class Combinable
     /**
      * @param  Collection<int, CustomerOrderLine>  $lines  with their customer orders
      * @param  Collection<int, Order>  $orders
+     * @param  int|null  $main  with whose orders the other items come: they count as it; null = none does
      * @return list<Combining>
      */
-    public static function of(Collection $lines, Collection $orders): array
+    public static function of(Collection $lines, Collection $orders, ?int $main = null): array
     {
         $theirs = self::takeTheirs($lines->pluck('item_id')->merge($orders->pluck('item_id'))->unique());
         $changed = self::changed($orders);
@@ -27,7 +28,7 @@ final class Combinable
         return [
             ...array_values($lines->map(fn (CustomerOrderLine $line): Combining => new Combining(
                 $line->label(),
-                $line->item_id,
+                $main ?? $line->item_id,
                 $line->promised_on,
                 $line->customerOrder->customer_id,
                 isset($theirs[$line->item_id]),

@@ -16,16 +16,21 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\Tie;
 use App\Shop\Combinable;
+use App\Shop\MadeTogether;
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\Combining;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Structure\Runs;
 
 /**
- * Makes one order of customer lines nobody makes yet and of firm orders of the same item: each line keeps its share,
- * as a tie of its own; the orders it takes the place of end. While it is firm a share can be taken out again.
+ * Makes one order of customer lines nobody makes yet and of firm orders of the same item, or of what comes with it:
+ * each line keeps its share, as a tie of its own; the orders it takes the place of end. For several things that fall
+ * out together it goes by the greater need (trade.md, W23). While it is firm a share can be taken out again.
  */
 final class CombineOrders
 {
@@ -77,17 +82,18 @@ final class CombineOrders
     {
         $lines = CustomerOrderLine::query()->with('customerOrder.customer')->whereKey($lineIds)->orderBy('id')->get();
         $orders = $held->orders->only($orderIds)->values();
-        $against = Combining::against(Combinable::of($lines, $orders));
+        $together = MadeTogether::now();
+        $main = $together->main(self::itemsOf($lines, $orders));
+        $against = Combining::against(Combinable::of($lines, $orders, $main));
         if ($against !== []) {
             throw new Refused($against);
         }
-        $item = $this->item($lines, $orders);
-        $wanted = BigDecimal::sum(
-            0,
-            ...$lines->map(fn (CustomerOrderLine $line): BigDecimal => $line->uncovered())->all(),
-            ...$orders->map(fn (Order $order): string => $order->quantity)->all(),
-        );
-        $new = $this->copy->make($ledger, $item, $wanted, $this->due($lines, $orders));
+        $main ??= throw new \LogicException('Core says when they are of different items.');
+        $item = Item::query()->with('unit', 'units.unit')->findOrFail($main);
+        $wanted = self::wanted($lines, $orders);
+        $run = array_intersect_key($together->run($main), $wanted);
+        $runs = Runs::for($wanted, $run);
+        $new = $this->copy->make($ledger, $item, $runs, $this->due($lines, $orders));
         $new->rank = min([$new->rank, ...$orders->map(fn (Order $order): int => $order->rank)->all()]);
         foreach ($lines as $line) {
             $share = $line->uncovered();
@@ -99,17 +105,56 @@ final class CombineOrders
         }
         $ledger->concerns($new);
         $ledger->says(self::says($new, $item, $lines, $orders));
+        $ledger->says(self::over($runs, $wanted, $run));
     }
 
     /**
      * @param  Collection<int, CustomerOrderLine>  $lines
      * @param  Collection<int, Order>  $orders
+     * @return list<int>
      */
-    private function item(Collection $lines, Collection $orders): Item
+    private static function itemsOf(Collection $lines, Collection $orders): array
     {
-        $id = $lines->first()->item_id ?? $orders->firstOrFail()->item_id;
+        // an order makes its item: that is the one the others come with
+        return array_values(array_unique([...$orders->pluck('item_id')->all(), ...$lines->pluck('item_id')->all()]));
+    }
 
-        return Item::query()->with('unit', 'units.unit')->findOrFail($id);
+    /**
+     * @param  Collection<int, CustomerOrderLine>  $lines
+     * @param  Collection<int, Order>  $orders
+     * @return array<int, BigDecimal> by item
+     */
+    private static function wanted(Collection $lines, Collection $orders): array
+    {
+        $wanted = [];
+        foreach ($lines as $line) {
+            $wanted[$line->item_id] = $line->uncovered()->plus($wanted[$line->item_id] ?? 0);
+        }
+        foreach ($orders as $order) {
+            $wanted[$order->item_id] = BigDecimal::of($order->quantity)->plus($wanted[$order->item_id] ?? 0);
+        }
+
+        return $wanted;
+    }
+
+    /**
+     * What comes beyond what is wanted, one order being made for the greater need.
+     *
+     * @param  array<int, BigDecimal>  $wanted  by item
+     * @param  array<int, BigRational>  $run  of each item in one run
+     */
+    private static function over(BigDecimal $runs, array $wanted, array $run): string
+    {
+        $says = [];
+        foreach (Runs::over($runs, $wanted, $run) as $item => $over) {
+            if ($over->isPositive()) {
+                $of = Item::query()->with('unit')->findOrFail($item);
+                $amount = $over->toScale($of->unit->decimals, RoundingMode::DOWN);
+                $says[] = Amount::plain($amount)." {$of->unit->code} {$of->label()}";
+            }
+        }
+
+        return $says === [] ? '' : implode(' and ', $says).' more than is wanted.';
     }
 
     /**

@@ -6,6 +6,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use App\Reading\Row;
 use App\Shop\Combinable;
+use App\Shop\MadeTogether;
 use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
@@ -29,9 +30,20 @@ final readonly class CombineList
 
     public static function read(): self
     {
-        $groups = [];
-        foreach ([...self::lines(), ...self::orders()] as $row) {
+        $together = MadeTogether::now();
+        $groups = $lines = [];
+        foreach (self::lines() as $row) {
             $groups[$row->itemId][] = $row;
+            $lines[$row->itemId][] = $row;
+        }
+        foreach (self::orders() as $row) {
+            $groups[$row->itemId][] = $row;
+        }
+        // what comes with an item can be made with it
+        foreach (array_keys($groups) as $main) {
+            foreach ($together->with($main) as $item) {
+                array_push($groups[$main], ...$lines[$item] ?? []);
+            }
         }
         $groups = array_filter($groups, fn (array $rows): bool => count($rows) > 1);
         foreach ($groups as &$rows) {
@@ -40,6 +52,18 @@ final readonly class CombineList
         unset($rows);
 
         return new self($groups, self::against($groups));
+    }
+
+    /** Of the item that is made. */
+    public function name(int $item): string
+    {
+        foreach ($this->groups[$item] ?? [] as $row) {
+            if ($row->itemId === $item) {
+                return "{$row->item} {$row->itemNumber}";
+            }
+        }
+
+        return '';
     }
 
     /** @return list<string> */
@@ -62,7 +86,7 @@ final readonly class CombineList
         $says = [];
         foreach ($groups as $item => $all) {
             $of = array_values($by->get($item, collect())->all());
-            $says[$item] = [...Combining::against($of), ...Combining::warnings($of)];
+            $says[$item] = [...(count($of) > 1 ? Combining::against($of) : []), ...Combining::warnings($of)];
         }
 
         return $says;

@@ -11,7 +11,7 @@
     </div>
     @foreach ($list->groups as $item => $rows)
         <x-form :to="route('combine.store')" :key="'combine-'.$item">
-            <h2>{{ $rows[0]->item }} <span class="sub">{{ $rows[0]->itemNumber }}</span></h2>
+            <h2>{{ $list->name($item) }}</h2>
             @foreach ($list->says($item) as $says)
                 <div class="said note" role="status">{{ $says }}</div>
             @endforeach
@@ -33,7 +33,12 @@
                                 <input type="checkbox" name="{{ $row->name() }}" value="{{ $row->id }}"
                                     aria-label="{{ $row->label }}">
                             </td>
-                            <td><a href="{{ $row->url() }}">{{ $row->label }}</a></td>
+                            <td>
+                                <a href="{{ $row->url() }}">{{ $row->label }}</a>
+                                @if ($row->itemId !== $item)
+                                    <span class="sub">{{ $row->item }}, comes with it</span>
+                                @endif
+                            </td>
                             <td class="cut">{{ $row->forWhom }}</td>
                             <td class="n">{{ $print->amount($row->quantity) }}</td>
                             <td>{{ $row->unit }}</td>

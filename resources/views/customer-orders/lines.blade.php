@@ -39,6 +39,9 @@
                     <x-cover :line="$line" />
                     @if ($line->covers->isNotEmpty())
                         <a class="sub" href="{{ route('customer-lines.chain', $line->id) }}">chain</a>
+                        @can('see-money')
+                            <a class="sub" href="{{ route('customer-lines.cost', $line->id) }}">cost</a>
+                        @endcan
                     @endif
                 </td>
                 <td class="tight">

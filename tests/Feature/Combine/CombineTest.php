@@ -147,6 +147,36 @@ it('combines nothing that runs, is of two items, or takes two customers\' own ma
         ->and($firm->refresh()->state)->toBe(OrderState::Firm);
 });
 
+it('makes one order for the greater need of things that come out together, and says what is over', function (): void {
+    // trade.md, W23: 100 rings and 60 lids; one of each a run, then two lids a run
+    $this->shop->import([
+        'items.csv' => "number,name,kind,unit,cost\n"
+            ."RING-W,Ring,made,pc,12\nLID-W,Lid,made,pc,5\nPLATE-W,Plate,bought,pc,9\n",
+        'structures.csv' => "item,revision,position,component,quantity,comes_back,share_rule\nRING-W,A,10,PLATE-W,1,,\n"
+            ."RING-W,A,20,LID-W,-1,co_product,value\n",
+    ]);
+    $rings = $this->shop->customerOrder(['RING-W' => '100']);
+    $lids = $this->shop->customerOrder(['LID-W' => '60']);
+    $booking = combined($this, [lineOf($rings)->id, lineOf($lids)->id]);
+    $order = Order::query()->findOrFail($booking->order_id);
+
+    expect($order->quantity)->toBe('100.000000')
+        ->and($booking->says)->toContain('40 pc LID-W Lid more than is wanted')
+        ->and(lineOf($lids)->uncovered()->isZero())->toBeTrue()
+        ->and((string) $order->unpromisedOf(lineOf($lids)->item_id))->toBe('40.000000')
+        ->and($this->shop->differences())->toBe([]);
+
+    $more = $this->shop->customerOrder(['LID-W' => '301']);
+    $one = $this->shop->customerOrder(['RING-W' => '1']);
+    $this->shop->import(['structures.csv' => "item,revision,position,component,quantity,comes_back,share_rule\n"
+        ."RING-W,B,10,PLATE-W,1,,\nRING-W,B,20,LID-W,-2,co_product,value\n"]);
+    $second = combined($this, [lineOf($more)->id, lineOf($one)->id]);
+
+    expect(Order::query()->findOrFail($second->order_id)->quantity)->toBe('151.000000')
+        ->and($second->says)->toContain('150 pc RING-W Ring and 1 pc LID-W Lid more than is wanted')
+        ->and($this->shop->differences())->toBe([]);
+});
+
 it('lists what is wanted more than once, and makes one order of what is ticked', function (): void {
     $six = $this->shop->customerOrder(['LID-9' => '6']);
     $firm = $this->shop->order('LID-9', '3');
