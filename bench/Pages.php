@@ -40,6 +40,8 @@ function mainPages(): array
                 ->where('order_id', $running)
                 ->whereNotNull('work_centre_id')
                 ->value('work_centre_id'),
+        'builds' => '/builds',
+        'combine' => '/combine',
         'receive' => '/receive',
         'ship' => '/ship',
         'stock' => '/stock',

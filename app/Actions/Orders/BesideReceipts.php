@@ -92,8 +92,9 @@ final readonly class BesideReceipts
 
         return match (true) {
             $typed->quantity !== '' => $output->item->quantity($typed->quantity)->amount,
+            $isWhole => $due,
             $codes !== [] && $output->item->tracking === Tracking::Serial => BigDecimal::of(count($codes)),
-            $codes !== [] || $isWhole || ! $output->item->isTracked() => $due,
+            $codes !== [] || ! $output->item->isTracked() => $due,
             default => BigDecimal::zero(),
         };
     }

@@ -8,10 +8,12 @@ use App\Books\Needs;
 use App\Books\Part;
 use App\Models\Lot;
 use App\Models\OrderComponent;
+use App\Models\Tie;
 use App\Shop\Waiting;
 use Brick\Math\BigDecimal;
 use Closure;
 use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\SupplyKind;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\StockKey;
@@ -63,11 +65,13 @@ final class IssueReceived
         $items = array_values(array_unique(array_map(fn (array $one): int => $one['key']->item, $came)));
         $ids = Waiting::components($items);
         $waiting = OrderComponent::query()->with('item.unit')->findMany($ids)->keyBy('id');
+        $free = self::free($ledger, $items);
         $lines = [];
         foreach ($ids as $id) {
             $component = $waiting->get($id);
             if ($component !== null && $held->orders->has($component->order_id)) {
-                $line = self::line($component, $came, $codes);
+                $most = self::mayHave($component, $free);
+                $line = self::line($component, $most, $came, $codes);
                 $line === null ?: $lines[] = $line;
             }
         }
@@ -76,14 +80,54 @@ final class IssueReceived
     }
 
     /**
+     * What nobody else counts on: neither promised to a customer line nor kept for an order.
+     *
+     * @param  list<int>  $items
+     * @return array<int, BigDecimal> by item
+     */
+    private static function free(Ledger $ledger, array $items): array
+    {
+        $ledger->stock->readFree($items);
+        $free = [];
+        foreach ($items as $item) {
+            $free[$item] = $ledger->covers->free($item);
+        }
+
+        return $free;
+    }
+
+    /**
+     * What is kept for its order, and of what is free as much as it takes; that is taken off.
+     *
+     * @param  array<int, BigDecimal>  $free  by item
+     */
+    private static function mayHave(OrderComponent $component, array &$free): BigDecimal
+    {
+        $kept = BigDecimal::of((string) Tie::query()
+            ->where('component_id', $component->id)
+            ->where('supply_kind', SupplyKind::Stock)
+            ->sum('quantity'));
+        $own = BigDecimal::min($kept, $component->openQuantity());
+        $more = BigDecimal::min($component->openQuantity()->minus($own), $free[$component->item_id]);
+        $free[$component->item_id] = $free[$component->item_id]->minus($more);
+
+        return $own->plus($more);
+    }
+
+    /**
      * As much of what came as it still takes.
      *
+     * @param  BigDecimal  $wanted  that it may have
      * @param  list<array{key: StockKey, quantity: BigDecimal}>  $came  what is given is taken off
      * @param  array<int, string>  $codes  by lot
      */
-    private static function line(OrderComponent $component, array &$came, array $codes): ?UseLine
-    {
-        $wanted = $component->openQuantity();
+    private static function line(
+        OrderComponent $component,
+        BigDecimal $wanted,
+        array &$came,
+        array $codes,
+    ): ?UseLine {
+        $given = BigDecimal::zero();
         $splits = [];
         foreach ($came as $at => $one) {
             $take = $one['key']->item === $component->item_id
@@ -92,6 +136,7 @@ final class IssueReceived
             if ($take->isPositive()) {
                 $came[$at]['quantity'] = $one['quantity']->minus($take);
                 $wanted = $wanted->minus($take);
+                $given = $given->plus($take);
                 $splits[] = [
                     'code' => $codes[$one['key']->lot] ?? '',
                     'place' => $one['key']->place,
@@ -99,7 +144,6 @@ final class IssueReceived
                 ];
             }
         }
-        $given = $component->openQuantity()->minus($wanted);
 
         return $given->isZero() ? null : new UseLine(
             (string) $component->id,

@@ -10,8 +10,8 @@
                 inputmode="decimal" />
         @endunless
         <x-field name="built" label="Built now" class="n" :value="$print->amount($page->now)" inputmode="decimal"
-            autofocus hx-get="{{ $form->here() }}" hx-trigger="change" hx-include="#build" hx-target="#parts"
-            hx-select="#parts" hx-swap="outerHTML" />
+            autofocus hx-get="{{ $form->here() }}" hx-trigger="input changed delay:250ms" hx-include="#build"
+            hx-target="#parts" hx-select="#parts" hx-swap="outerHTML" />
         <x-choice name="place_id" label="To" :options="$places" />
         @if ($page->item->isTracked())
             <x-field name="codes" label="Lot or serials" size="16" maxlength="20000" placeholder="by its rule" />

@@ -215,6 +215,8 @@ it('books no returned part without its number', function (): void {
     $count = Booking::query()->count();
 
     expect(fn () => build($this, null, '4', '4'))->toThrow(Refused::class, '4 of 4 serials')
+        ->and(fn () => build($this, null, '4', '4', ['beside' => backOf($this, 1, 3)]))
+        ->toThrow(Refused::class, '1 of 4 serials')
         ->and(Booking::query()->count())->toBe($count);
 });
 

@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Builds\BuildAndShip;
 use App\Actions\Builds\TypedBuild;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\TieLine;
 use App\Actions\Orders\ReceiveAndIssue;
 use App\Actions\Orders\TypedReceipt;
 use App\Actions\Purchasing\Delivered;
@@ -82,6 +83,18 @@ it('leaves in stock what nobody takes, and is refused where nobody waits', funct
     straightOn($this, $inner, '6');
 
     expect($this->shop->stock('INNER-S')['quantity'])->toBe('2')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('leaves what a customer line was promised, and hands on the rest', function (): void {
+    $inner = inTheShop($this, 'INNER-S', '5', '2026-12-01');
+    $this->shop->issueAll($inner);
+    inTheShop($this, 'OUTER-S', '4', '2026-12-05');
+    $line = $this->shop->customerOrder(['INNER-S' => '3'])->lines[0];
+    app(TieLine::class)->toOrder($line->id, $inner->id, '3', $this->shop->sign(Role::Sales));
+    straightOn($this, $inner, '5', 'L-5');
+
+    expect($this->shop->stock('INNER-S')['quantity'])->toBe('3')
         ->and($this->shop->differences())->toBe([]);
 });
 
