@@ -562,6 +562,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/bookings/{booking}/late-cost', [C\BookingController::class, 'lateCost'])
         ->middleware('may:value')
         ->name('bookings.late-cost');
+    Route::put('/order-components/{component}/parts', [C\OrderComponentController::class, 'parts'])
+        ->middleware('may:change-order')
+        ->name('order-components.parts');
     Route::put('/order-components/{component}/swap', [C\OrderComponentController::class, 'swap'])
         ->middleware('may:change-order')
         ->name('order-components.swap');

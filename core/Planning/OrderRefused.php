@@ -170,6 +170,19 @@ final class OrderRefused extends Refused
         return self::because('All of it is used already. Reverse the issue first.', 'item');
     }
 
+    public static function notSoManyTaken(BigDecimal $asked, BigDecimal $open): self
+    {
+        return self::because(
+            Amount::plain($asked).' is more than the '.Amount::plain($open).' it still takes.',
+            'quantity',
+        );
+    }
+
+    public static function madeOfNothing(string $item): self
+    {
+        return self::because("{$item} is made of nothing that is known: it has no structure in force.", 'quantity');
+    }
+
     public static function noStandIn(string $item): self
     {
         return self::because(

@@ -5,9 +5,11 @@ namespace App\Http\Controllers;
 use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\MakeForPart;
+use App\Actions\Orders\PartsInstead;
 use App\Http\Requests\AddComponentRequest;
 use App\Http\Requests\ComponentRequest;
 use App\Http\Requests\MakePartRequest;
+use App\Http\Requests\PartsInsteadRequest;
 use App\Http\Requests\SwapComponentRequest;
 use Illuminate\Http\RedirectResponse;
 
@@ -45,6 +47,17 @@ class OrderComponentController extends Controller
                 $typed['quantity'],
                 $request->signed(),
             ),
+        );
+    }
+
+    /** Its parts, put in here, instead of so many of it. */
+    public function parts(PartsInsteadRequest $request, int $component, PartsInstead $instead): RedirectResponse
+    {
+        $typed = $request->validated();
+
+        return $this->done(
+            back(),
+            $instead->handle($component, (int) $typed['version'], $typed['quantity'], $request->signed()),
         );
     }
 

@@ -100,6 +100,18 @@ final readonly class OrderPart
         return $this->missing->isPositive() && ! $this->kind->isMadeHere() && ! $this->isCustomersOwn();
     }
 
+    /** It is put together of parts, which can go in themselves. */
+    public function hasParts(): bool
+    {
+        return $this->kind->isMadeHere() && $this->withParts()->isPositive() && ! $this->isCustomersOwn();
+    }
+
+    /** What is missing of it, else all that is still taken: of so many the parts are offered. */
+    public function withParts(): BigDecimal
+    {
+        return $this->missing->isPositive() ? $this->missing : BigDecimal::max(0, $this->planned->minus($this->used));
+    }
+
     public function canBeMade(): bool
     {
         return $this->missing->isPositive() && $this->kind->isMadeHere() && ! $this->isCustomersOwn();

@@ -45,6 +45,18 @@
         </form>
     @endcan
     @can('change-order')
+        @if ($part->hasParts())
+            <form class="actions" method="post" action="{{ route('order-components.parts', $part->id) }}">
+                @csrf
+                @method('put')
+                @token($part->form('parts'))
+                <input type="hidden" name="version" value="{{ $order->version }}">
+                <x-field bare :in="$typed($part->form('parts'))" name="quantity"
+                    :label="'Parts instead of '.$part->item" class="n" :value="$print->amount($part->withParts())"
+                    inputmode="decimal" />
+                <button class="btn btn-quiet btn-small">Take their parts instead</button>
+            </form>
+        @endif
         @if ($part->canBeMade())
             <form class="actions" method="post" action="{{ route('order-components.make', $part->id) }}">
                 @csrf

@@ -928,6 +928,21 @@ function deed(object $test, string $name): array
             'field' => 'quantity',
             'says' => '7 to receive, 6 good',
         ])($finished()),
+        'take parts instead' => (function () use ($shop, $version): array {
+            $order = $shop->order('EX-9E', '2');
+            $part = $shop->component($order, 'GBOX-1');
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'put',
+                'uri' => "/order-components/{$part->id}/parts",
+                'no' => Role::Operator,
+                'data' => ['version' => $version($order), 'quantity' => '1'],
+                'bad' => ['quantity' => '3'],
+                'field' => 'quantity',
+                'says' => '3 is more than the 2 it still takes',
+            ];
+        })(),
         'combine orders' => (function () use ($shop): array {
             [$one, $two] = [$shop->order('LID-9', '4'), $shop->order('LID-9', '3')];
 
@@ -2065,6 +2080,7 @@ const DEEDS = [
     'come back from a supplier',
     'receive',
     'receive and ship',
+    'take parts instead',
     'combine orders',
     'take a share out',
     'receive and issue',
