@@ -20,6 +20,7 @@ use App\Actions\Stock\ReserveOutput;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\CustomerOrderLine;
+use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderOutput;
@@ -189,7 +190,7 @@ final readonly class Building
         if ($output === null) {
             return null;
         }
-        $line = $this->shop->customerOrder([$output->item()->firstOrFail()->number => '1'])->lines[0];
+        $line = $this->shop->customerOrder([Item::query()->findOrFail($output->item_id)->number => '1'])->lines[0];
 
         return app(TieLine::class)->toOrder($line->id, $output->order_id, '1', $this->shop->sign(Role::Sales));
     }
