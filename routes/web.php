@@ -571,6 +571,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
 
     Route::get('/bookings', [C\BookingController::class, 'index'])->name('bookings.index');
     Route::get('/bookings/{booking}/effect', [C\EffectController::class, 'show'])->name('effect.show');
+    Route::get('/bookings/{booking}/labels.pdf', [C\BookingController::class, 'labels'])->name('bookings.labels');
     Route::get('/bookings/{booking}', [C\BookingController::class, 'show'])->name('bookings.show');
     Route::delete('/bookings/{booking}', [C\BookingController::class, 'destroy'])->name('bookings.destroy');
 

@@ -108,6 +108,14 @@ class Booking extends Model
         return $this->kind === BookingKind::GoodsIn;
     }
 
+    /** Something it took to an order is still there; its moves are loaded. */
+    public function tookToOrders(): bool
+    {
+        return $this->moves->contains(
+            fn (Move $move): bool => $move->component_id !== null && $move->isToOrder() && $move->canBeTakenBack(),
+        );
+    }
+
     /** @return BelongsTo<Person, $this> */
     public function user(): BelongsTo
     {

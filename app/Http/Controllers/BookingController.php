@@ -12,11 +12,14 @@ use App\Http\Requests\LateCostRequest;
 use App\Http\Requests\ReverseLinesRequest;
 use App\Http\Requests\ReverseRequest;
 use App\Models\Booking;
+use App\Papers\HandedOnLabels;
 use App\Queries\Bookings\BookedRow;
+use App\Queries\Bookings\HandedOnRow;
 use Brick\Math\BigDecimal;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 
@@ -67,6 +70,15 @@ class BookingController extends Controller
                 ->limit(300)
                 ->get(),
         ]);
+    }
+
+    /** For what it took to orders: where it goes. */
+    public function labels(int $booking): Response
+    {
+        $rows = HandedOnRow::of($booking);
+        abort_if($rows->isEmpty(), 404);
+
+        return $this->paperNamed("labels-{$booking}", HandedOnLabels::pdf($booking, $rows));
     }
 
     public function lines(ReverseLinesRequest $request, int $booking, ReverseLines $reverse): RedirectResponse

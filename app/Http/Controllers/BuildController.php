@@ -93,10 +93,7 @@ class BuildController extends Controller
         $found = Order::query()->with('item.unit', 'item.units.unit')->findOrFail($order);
         $page = BuildPage::ofOrder($found, $this->amount($request, 'built', $found->item));
 
-        return response(BuildPaper::pdf($page), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"build-{$found->id}.pdf\"",
-        ]);
+        return $this->paperNamed("build-{$found->id}", BuildPaper::pdf($page));
     }
 
     /** A quantity in the address; null = none that can be read. */

@@ -46,21 +46,13 @@ class ConsignmentController extends Controller
     {
         $page = ConsignmentPage::of($consignment);
 
-        return $this->pdf(PackingList::pdf($page), "packing-list-{$page->consignment->number}");
+        return $this->paperNamed("packing-list-{$page->consignment->number}", PackingList::pdf($page));
     }
 
     public function labels(int $consignment): Response
     {
         $page = ConsignmentPage::of($consignment);
 
-        return $this->pdf(ConsignmentLabels::pdf($page), "labels-{$page->consignment->number}");
-    }
-
-    private function pdf(string $content, string $name): Response
-    {
-        return response($content, 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"{$name}.pdf\"",
-        ]);
+        return $this->paperNamed("labels-{$page->consignment->number}", ConsignmentLabels::pdf($page));
     }
 }

@@ -7,6 +7,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 
 /** What all controllers share: the answer after a booking says what was done and offers to undo it. */
 abstract class Controller
@@ -15,6 +16,15 @@ abstract class Controller
     protected function wantsPart(Request $request): bool
     {
         return $request->hasHeader('HX-Request') && ! $request->hasHeader('HX-Boosted');
+    }
+
+    /** A paper the browser shows; saved, it has that name. */
+    protected function paperNamed(string $name, string $pdf): Response
+    {
+        return response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$name}.pdf\"",
+        ]);
     }
 
     protected function done(RedirectResponse $to, Booking $booking): RedirectResponse

@@ -34,10 +34,7 @@ class DispatchController extends Controller
 
     public function pdf(Request $request, int $centre): Response
     {
-        return response(DispatchPaper::pdf($this->list($request, $centre)), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="dispatch-list.pdf"',
-        ]);
+        return $this->paperNamed('dispatch-list', DispatchPaper::pdf($this->list($request, $centre)));
     }
 
     public function csv(Request $request, int $centre): StreamedResponse

@@ -35,9 +35,6 @@ class MailController extends Controller
         $found = Mail::query()->findOrFail($mail);
         $paper = PurchasePaper::pdf(PurchaseSheet::kept($found->paper), Gate::allows(Deed::SeeMoney->value));
 
-        return response($paper, 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"mail-{$found->id}.pdf\"",
-        ]);
+        return $this->paperNamed("mail-{$found->id}", $paper);
     }
 }

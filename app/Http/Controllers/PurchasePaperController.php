@@ -16,10 +16,7 @@ class PurchasePaperController extends Controller
     {
         $sheet = self::sheet($purchaseOrder);
 
-        return response(PurchasePaper::pdf($sheet, Gate::allows(Deed::SeeMoney->value)), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => 'inline; filename="'.self::name($sheet).'.pdf"',
-        ]);
+        return $this->paperNamed(self::name($sheet), PurchasePaper::pdf($sheet, Gate::allows(Deed::SeeMoney->value)));
     }
 
     public function file(int $purchaseOrder): Response

@@ -158,10 +158,7 @@ class SlipController extends Controller
 
     public function paper(int $slip): Response
     {
-        return response(PickPaper::pdf(PickList::of(Slip::query()->findOrFail($slip))), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"pick-list-{$slip}.pdf\"",
-        ]);
+        return $this->paperNamed("pick-list-{$slip}", PickPaper::pdf(PickList::of(Slip::query()->findOrFail($slip))));
     }
 
     public function pick(PickRequest $request, int $slip, PickSlip $pick, BookSlip $book): RedirectResponse

@@ -52,10 +52,7 @@ class StructureController extends Controller
         $page = StructurePage::of($found, $this->pieces($request, $found->item));
         $file = 'structure-'.preg_replace('/[^A-Za-z0-9-]/', '-', "{$found->item->number}-{$found->revision}");
 
-        return response(StructurePaper::pdf($page, Gate::allows(Deed::SeeMoney->value)), 200, [
-            'Content-Type' => 'application/pdf',
-            'Content-Disposition' => "inline; filename=\"{$file}.pdf\"",
-        ]);
+        return $this->paperNamed($file, StructurePaper::pdf($page, Gate::allows(Deed::SeeMoney->value)));
     }
 
     public function store(BeginDraftRequest $request, int $item, BeginDraft $begin): RedirectResponse

@@ -72,3 +72,8 @@
             data-some="Take # line(s) back">Take lines back</button>
     </div>
 @endif
+@if ($booking->tookToOrders())
+    <p class="mt-2">
+        <a href="{{ route('bookings.labels', $booking->id) }}">Labels for what went to orders</a>
+    </p>
+@endif

@@ -15,6 +15,7 @@ use App\Models\PurchaseOrder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
+use Tests\Support\PdfText;
 
 /* What comes in goes straight on to who waits for it, in one booking that is taken back as one. */
 
@@ -70,6 +71,33 @@ it('hands what came to whom it is made for, then by rank, lots and all, and take
     expect($used($late))->toBe('0.000000')
         ->and($inner->refresh()->received()->isZero())->toBeTrue()
         ->and($this->shop->differences())->toBe([]);
+});
+
+it('prints a label for each order that got of it, with where it is waited for', function (): void {
+    $this->shop->import([
+        'routings.csv' => "item,step,name,work_centre,setup_minutes,run_rate\nOUTER-S,10,Fit together,BENCH,0,5\n",
+    ]);
+    $inner = inTheShop($this, 'INNER-S', '7', '2026-12-01');
+    $this->shop->issueAll($inner);
+    $early = inTheShop($this, 'OUTER-S', '4', '2026-12-05');
+    $late = inTheShop($this, 'OUTER-S', '4', '2026-12-09');
+    $booking = straightOn($this, $inner, '7', 'L-7');
+    $this->actingAs($this->shop->as(Role::Storekeeper));
+    $address = "/bookings/{$booking->id}/labels.pdf";
+    $text = PdfText::of((string) $this->get($address)->assertOk()->getContent());
+
+    expect($text)->toContain("Order {$early->number}, Outer part")->toContain("Order {$late->number}, Outer part")
+        ->toContain('to Bench and control boxes, step 10 Fit together')
+        ->toContain('4 pc Inner part INNER-S')->toContain('3 pc Inner part INNER-S')
+        ->toContain('lot or serial L-7')
+        ->not->toContain('€');
+    $this->get("/bookings/{$booking->id}")->assertOk()->assertSee('Labels for what went to orders');
+
+    $back = $this->shop->reverse($booking);
+
+    $this->get($address)->assertNotFound();
+    $this->get("/bookings/{$back->id}/labels.pdf")->assertNotFound();
+    $this->get("/bookings/{$booking->id}")->assertOk()->assertDontSee('Labels for what went to orders');
 });
 
 it('leaves in stock what nobody takes, and is refused where nobody waits', function (): void {
