@@ -4,6 +4,7 @@ namespace App\Queries\Bookings;
 
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -43,7 +44,24 @@ final readonly class HandedOnRow
     /** @return Collection<int, self> in the order of the orders' numbers */
     public static function of(int $booking): Collection
     {
-        $query = DB::table('moves AS m')
+        $query = self::moves($booking)
+            ->groupBy('c.id', 'o.number', 'p.name', 'i.number', 'i.name', 'u.code', 's.number', 's.name')
+            ->groupBy('w.name', 'v.name')
+            ->orderBy('o.number')
+            ->orderBy('c.id')
+            ->select(['o.number AS order_number', 'p.name AS product', 'i.number AS item_number', 'i.name AS item'])
+            ->addSelect(['u.code AS unit', 's.number AS step_number', 's.name AS step', 'w.name AS centre'])
+            ->addSelect('v.name AS supplier')
+            ->selectRaw('SUM(m.quantity) AS handed')
+            ->selectRaw('GROUP_CONCAT(DISTINCT l.code ORDER BY l.code SEPARATOR ", ") AS lots');
+
+        return Row::all($query, self::from(...));
+    }
+
+    /** To orders, not taken back, with the step that waits for them. */
+    private static function moves(int $booking): Builder
+    {
+        return DB::table('moves AS m')
             ->join('places AS t', 't.id', 'm.to_place_id')
             ->join('order_components AS c', 'c.id', 'm.component_id')
             ->join('orders AS o', 'o.id', 'c.order_id')
@@ -60,19 +78,7 @@ final readonly class HandedOnRow
             ->where('m.booking_id', $booking)
             ->where('t.kind', PlaceKind::Order->value)
             ->where('m.quantity', '>', 0)
-            ->whereNull('m.reverses_id')
-            ->whereNull('back.id')
-            ->groupBy('c.id', 'o.number', 'p.name', 'i.number', 'i.name', 'u.code', 's.number', 's.name')
-            ->groupBy('w.name', 'v.name')
-            ->orderBy('o.number')
-            ->orderBy('c.id')
-            ->select(['o.number AS order_number', 'p.name AS product', 'i.number AS item_number', 'i.name AS item'])
-            ->addSelect(['u.code AS unit', 's.number AS step_number', 's.name AS step', 'w.name AS centre'])
-            ->addSelect('v.name AS supplier')
-            ->selectRaw('SUM(m.quantity) AS handed')
-            ->selectRaw('GROUP_CONCAT(DISTINCT l.code ORDER BY l.code SEPARATOR ", ") AS lots');
-
-        return Row::all($query, self::from(...));
+            ->whereNull('back.id');
     }
 
     /** "to Assembly bench, step 10 Assemble" */
