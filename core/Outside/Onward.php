@@ -14,4 +14,7 @@ enum Onward: string
 
     /** To the customer whose line they are made for. */
     case Customer = 'customer';
+
+    /** To the orders here that wait for them. */
+    case Waiting = 'waiting';
 }

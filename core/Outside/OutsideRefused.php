@@ -77,6 +77,11 @@ final class OutsideRefused extends Refused
         return self::because("After {$step} comes {$next}: from here nothing goes to the customer.", 'onward');
     }
 
+    public static function notDone(string $step, string $next): self
+    {
+        return self::because("After {$step} comes {$next}: they are not done for who waits for them.", 'onward');
+    }
+
     public static function nobodyNext(string $step): self
     {
         return self::because("{$step} is the last: have them back, or send them straight to the customer.", 'onward');

@@ -4,6 +4,7 @@ namespace App\Actions\Orders;
 
 use App\Actions\Usage\IssueReceived;
 use App\Books\Bookings;
+use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
@@ -25,12 +26,16 @@ final class ReceiveAndIssue
     /** @throws Refused also where nobody waits: then it is taken into stock alone */
     public function handle(int $orderId, TypedReceipt $typed, Signed $signed): Booking
     {
-        return $this->bookings->once(
-            BookingKind::Receive,
-            $signed,
+        return $this->bookings->once(BookingKind::Receive, $signed, ...$this->parts($orderId, $typed));
+    }
+
+    /** @return list<Part> */
+    public function parts(int $orderId, TypedReceipt $typed): array
+    {
+        return [
             $this->receive->part($orderId, $typed),
             $this->issue->part(fn (): array => self::gives($orderId), mustGoOn: true),
-        );
+        ];
     }
 
     /** @return list<int> items */

@@ -3,6 +3,7 @@
 namespace App\Actions\Outside;
 
 use App\Actions\Demand\ReceiveAndShip;
+use App\Actions\Orders\ReceiveAndIssue;
 use App\Actions\Orders\TypedReceipt;
 use App\Actions\Shop\ReportStep;
 use App\Actions\Usage\Backflush;
@@ -35,6 +36,7 @@ final class ComesBack
         private readonly Bookings $bookings,
         private readonly ReportStep $report,
         private readonly ReceiveAndShip $ship,
+        private readonly ReceiveAndIssue $issue,
     ) {
     }
 
@@ -58,7 +60,7 @@ final class ComesBack
                     $this->write($ledger, $held, $order, $step, $typed);
                 },
             ),
-            ...$this->toCustomer($stepId, $typed),
+            ...$this->received($stepId, $typed),
         );
     }
 
@@ -71,18 +73,18 @@ final class ComesBack
             ->and($next === null ? Needs::nothing() : WorkDone::needs($next->id));
     }
 
-    /** @return list<Part> by which the good ones are received and shipped, where they go straight to the customer */
-    private function toCustomer(int $stepId, TypedBack $typed): array
+    /** @return list<Part> by which the good ones are received, and shipped or handed to the orders that wait */
+    private function received(int $stepId, TypedBack $typed): array
     {
-        if ($typed->onward !== Onward::Customer) {
+        if (! in_array($typed->onward, [Onward::Customer, Onward::Waiting], true)) {
             return [];
         }
         $order = OrderStep::query()->findOrFail($stepId)->order()->firstOrFail();
+        $receipt = new TypedReceipt($typed->good, Place::passedThrough($order->item_id)->id);
 
-        return $this->ship->parts(
-            $order->id,
-            new TypedReceipt($typed->good, Place::passedThrough($order->item_id)->id),
-        );
+        return $typed->onward === Onward::Customer
+            ? $this->ship->parts($order->id, $receipt)
+            : $this->issue->parts($order->id, $receipt);
     }
 
     /** @throws Refused */

@@ -33,7 +33,8 @@ final readonly class StraightOn
         match (true) {
             $good->isZero() => throw OutsideRefused::noneGoesOn(),
             $onward === Onward::Customer && $next !== null => throw OutsideRefused::notLast($label, $next->label()),
-            $onward === Onward::Customer => null,
+            $onward === Onward::Waiting && $next !== null => throw OutsideRefused::notDone($label, $next->label()),
+            $onward !== Onward::Supplier => null,
             $next === null => throw OutsideRefused::nobodyNext($label),
             ! $next->isOutside() => throw OutsideRefused::nextIsHere($next->label()),
             default => null,

@@ -7,6 +7,7 @@ use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
+use App\Shop\Waiting;
 use App\Wording\Figures;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
@@ -142,7 +143,11 @@ final readonly class AtSuppliers
         $cut = Cut::read($steps->orderByRaw('first_back, s.id'), $most, fn (Row $row): Row => $row);
         $handfuls = Away::of($cut->rows->map(fn (Row $row): int => $row->int('id')), Deliveries::now());
 
-        return new Cut($cut->rows->map(fn (Row $row): PiecesThere => PiecesThere::from($row, $handfuls)), $cut->count);
+        $items = $cut->rows->map(fn (Row $row): int => $row->int('item_id'))->unique();
+        $waiting = Waiting::numbers(array_values($items->all()));
+        $piece = fn (Row $row): PiecesThere => PiecesThere::from($row, $handfuls, $waiting);
+
+        return new Cut($cut->rows->map($piece), $cut->count);
     }
 
     private static function steps(): Builder

@@ -18,6 +18,7 @@ final readonly class PiecesThere
      * @param  int|null  $next  number of the step behind it
      * @param  string|null  $nextSupplier  who does the step behind it, where that is outside
      * @param  string|null  $customer  for whose lines alone the order is, at its last step
+     * @param  list<string>  $waiting  numbers of the orders that wait for what it makes
      * @param  list<Handful>  $handfuls  oldest first
      */
     private function __construct(
@@ -37,12 +38,16 @@ final readonly class PiecesThere
         public ?int $next,
         private ?string $nextSupplier,
         private ?string $customer,
+        private array $waiting,
         public array $handfuls,
     ) {
     }
 
-    /** @param  array<int, list<Handful>>  $handfuls  by step */
-    public static function from(Row $row, array $handfuls): self
+    /**
+     * @param  array<int, list<Handful>>  $handfuls  by step
+     * @param  array<int, list<string>>  $waiting  numbers of orders, by item
+     */
+    public static function from(Row $row, array $handfuls, array $waiting): self
     {
         $there = $row->decimal('there');
 
@@ -63,6 +68,7 @@ final readonly class PiecesThere
             $row->intOrNull('next_number'),
             $row->textOrNull('next_supplier'),
             $row->textOrNull('customer'),
+            $waiting[$row->int('item_id')] ?? [],
             $handfuls[$row->int('id')] ?? [],
         );
     }
@@ -104,7 +110,16 @@ final readonly class PiecesThere
             Onward::Customer->value => $this->next !== null || $this->customer === null
                 ? ''
                 : "straight to {$this->customer}",
+            Onward::Waiting->value => $this->next !== null || $this->waiting === [] ? '' : $this->toWaiting(),
         ]);
+    }
+
+    /** "to order 214", "to the 3 orders that wait" */
+    private function toWaiting(): string
+    {
+        return count($this->waiting) === 1
+            ? "straight to order {$this->waiting[0]}"
+            : 'straight to the '.count($this->waiting).' orders that wait';
     }
 
     public function canGoOn(): bool

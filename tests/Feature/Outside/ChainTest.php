@@ -103,6 +103,35 @@ it('takes back what went on to the next supplier only while it is there', functi
         ->and($this->shop->differences())->toBe([]);
 });
 
+it('hands what a supplier has done to the order here that waits for it, and takes it back as one', function () {
+    expect($this->shop->import([
+        'items.csv' => "number,name,kind,unit\nHINGE-8,Hinge,assembled,pc\n",
+        'structures.csv' => "item,position,component,quantity\nHINGE-8,10,PIN-8,2\n",
+    ]))->toBe([]);
+    $pins = $this->shop->order('PIN-8', '10');
+    $this->shop->release($pins);
+    $hinges = $this->shop->order('HINGE-8', '4');
+    $this->shop->release($hinges);
+    $this->shop->report(($this->step)($pins, 10), '10', '10');
+    $this->shop->sendAll($grind = ($this->step)($pins, 20));
+    $this->actingAs($this->shop->as(Role::Storekeeper))->get("/order-steps/{$grind->id}/back")
+        ->assertSee("straight to order {$hinges->number}");
+    $booking = ($this->on)($grind, '10', Onward::Waiting);
+
+    expect($this->shop->component($hinges, 'PIN-8')->used_quantity)->toBe('8.000000')
+        ->and($pins->refresh()->received()->isEqualTo('10'))->toBeTrue()
+        ->and($this->shop->stock('PIN-8', $pins->number)['quantity'])->toBe('2')
+        ->and($this->shop->differences())->toBe([]);
+    $this->get("/bookings/{$booking->id}/labels.pdf")->assertOk();
+
+    $this->shop->reverse($booking);
+
+    expect($this->shop->component($hinges, 'PIN-8')->used_quantity)->toBe('0.000000')
+        ->and($pins->refresh()->received()->isZero())->toBeTrue()
+        ->and($grind->refresh()->good)->toBe('0.000000')
+        ->and($this->shop->differences())->toBe([]);
+});
+
 it('ships a lot that never lay here under the number of its order', function () {
     $demand = ($this->demand)('PIN-8', '6');
     $order = ($this->orderOf)('PIN-8');
@@ -128,7 +157,11 @@ it('says why pieces cannot go straight on', function () {
     $this->shop->sendAll(($this->step)($shelf, 20));
     expect(fn () => ($this->on)(($this->step)($shelf, 20), '3', Onward::Supplier))
         ->toThrow(Refused::class, 'step 20 Grind is the last')
-        // made for nobody
+        // made for nobody, and nobody waits
+        ->and(fn () => ($this->on)(($this->step)($shelf, 20), '3', Onward::Waiting))
+        ->toThrow(Refused::class, 'No released order waits')
+        ->and(fn () => ($this->on)(($this->step)($pins, 10), '10', Onward::Waiting))
+        ->toThrow(Refused::class, 'they are not done for who waits for them')
         ->and(fn () => ($this->on)(($this->step)($shelf, 20), '3', Onward::Customer))->toThrow(Refused::class);
     expect(Consignment::query()->whereNotNull('from_supplier_id')->exists())->toBeFalse()
         ->and($this->shop->differences())->toBe([]);
