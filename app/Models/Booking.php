@@ -108,10 +108,13 @@ class Booking extends Model
         return $this->kind === BookingKind::GoodsIn;
     }
 
-    /** Something it took to an order is still there; its moves are loaded. */
+    /**
+     * Something it carried to an order is still there; its moves are loaded. Parts of a build, or used by what was
+     * counted, are at the order already.
+     */
     public function tookToOrders(): bool
     {
-        return $this->moves->contains(
+        return $this->kind->bringsParts() && $this->moves->contains(
             fn (Move $move): bool => $move->component_id !== null && $move->isToOrder() && $move->canBeTakenBack(),
         );
     }

@@ -65,6 +65,12 @@ enum BookingKind: string
     case LinesReversed = 'lines_reversed';
     case Reversal = 'reversal';
 
+    /** Parts were carried to an order by it: handed out, or handed on as they came. */
+    public function bringsParts(): bool
+    {
+        return in_array($this, [self::Issue, self::Receive, self::GoodsIn, self::CameBack], true);
+    }
+
     public function label(): string
     {
         return match ($this) {

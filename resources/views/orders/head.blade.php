@@ -42,7 +42,7 @@
 <div class="mb-2" style="max-width:46rem">
     <x-pace :strip="$page->strip" :width="560" :late="$page->isOpen() ? $order->pace() : null" />
 </div>
-<p class="mb-2">
+<div class="mb-2">
     @if ($page->isOpen())
         <x-readiness :of="$order->readiness" />
         @if ($order->finishAt)
@@ -86,7 +86,7 @@
     @if ($order->shortReason)
         · <span class="soon">released short: {{ $order->shortReason }}</span>
     @endif
-</p>
+</div>
 @if ($page->newer !== [])
     <div class="said note d-flex align-items-center gap-2" role="status">
         <span>{{ $page->newerSays() }}; this order is a copy of what was before.</span>
