@@ -13,6 +13,7 @@ use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Planning\Buildable;
 use KeepPace\Core\Planning\BuildRefused;
+use KeepPace\Core\Planning\PartThere;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -138,15 +139,14 @@ final readonly class BuiltParts
     /** How many can be built of what is there. */
     private function buildable(): BigDecimal
     {
-        $parts = array_values($this->components->map(fn (OrderComponent $one): array => [
-            'each' => $one->isPerOrder()
-                ? BigRational::of($one->planned_quantity)
-                : $one->exactFor(BigDecimal::one())
-                    ?? BigRational::of($one->planned_quantity)->dividedBy($this->order->quantity),
-            'perOrder' => $one->isPerOrder(),
-            'used' => $one->taken(),
-            'there' => $this->use->free($one),
-        ])->all());
+        $parts = array_values($this->components->map(fn (OrderComponent $one): PartThere => PartThere::of(
+            $one->isPerOrder(),
+            $one->exactFor(BigDecimal::one()),
+            BigDecimal::of($one->planned_quantity),
+            BigDecimal::of($this->order->quantity),
+            $one->taken(),
+            $this->use->free($one),
+        ))->all());
 
         return Buildable::now(
             $this->order->received(),

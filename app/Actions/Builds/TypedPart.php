@@ -2,6 +2,8 @@
 
 namespace App\Actions\Builds;
 
+use App\Actions\Stock\TrackedCodes;
+
 /** How much of a part was used, as it was typed. */
 final readonly class TypedPart
 {
@@ -21,13 +23,13 @@ final readonly class TypedPart
      */
     public function splits(string $all, bool $isSerial): array
     {
-        $lines = array_filter(array_map(trim(...), preg_split('/[\r\n,;]+/', $this->codes) ?: []));
+        $lines = TrackedCodes::listed($this->codes);
         $each = $isSerial ? '1' : (count($lines) === 1 ? $all : '');
 
-        return array_values(array_map(function (string $line) use ($each): array {
+        return array_map(function (string $line) use ($each): array {
             [$code, $quantity] = [...array_map(trim(...), explode('=', $line, 2)), ''];
 
             return ['code' => $code, 'place' => null, 'quantity' => $quantity === '' ? $each : $quantity];
-        }, $lines));
+        }, $lines);
     }
 }

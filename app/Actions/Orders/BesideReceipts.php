@@ -2,6 +2,7 @@
 
 namespace App\Actions\Orders;
 
+use App\Actions\Stock\TrackedCodes;
 use App\Books\Ledger;
 use App\Models\Order;
 use App\Models\OrderOutput;
@@ -88,7 +89,7 @@ final readonly class BesideReceipts
      */
     private static function amount(OrderOutput $output, TypedOutput $typed, BigDecimal $due, bool $isWhole): BigDecimal
     {
-        $codes = preg_split('/[\r\n,;]+/', trim($typed->codes), flags: PREG_SPLIT_NO_EMPTY) ?: [];
+        $codes = TrackedCodes::listed($typed->codes);
 
         return match (true) {
             $typed->quantity !== '' => $output->item->quantity($typed->quantity)->amount,

@@ -19,6 +19,7 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\StockKey;
+use KeepPace\Core\Structure\ShareRule;
 
 /** So much of one output of an order comes into stock, lot by lot, for whom it was promised first. */
 final readonly class OutputReceipt
@@ -135,7 +136,7 @@ final readonly class OutputReceipt
     /** Cents booked of all that came at a set value. */
     private static function credited(Order $order): int
     {
-        return (int) $order->beside()->where('share_rule', 'set_value')->sum('received_value');
+        return (int) $order->beside()->where('share_rule', ShareRule::SetValue)->sum('received_value');
     }
 
     /** What came out is promised from stock now, or kept for an order: who was promised first comes first. */

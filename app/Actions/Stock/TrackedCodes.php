@@ -81,7 +81,7 @@ final class TrackedCodes
     }
 
     /** @return list<string> as they were typed, parted by lines or commas */
-    private static function listed(string $codes): array
+    public static function listed(string $codes): array
     {
         $parts = array_map(trim(...), preg_split('/[\r\n,;]+/', $codes) ?: []);
 

@@ -11,6 +11,7 @@ use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Buildable;
 use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\PartThere;
 use KeepPace\Core\Structure\ItemKind;
 
 /** Builds that are asked for: what is put together here and never leaves the house on the way. */
@@ -35,7 +36,7 @@ final readonly class BuildList
             $now[$build->id] = Buildable::now(
                 $build->received,
                 $build->left(),
-                array_map(fn (BuildPart $part): array => $part->stands($build->asked), $parts[$build->id] ?? []),
+                array_map(fn (BuildPart $part): PartThere => $part->there($build->asked), $parts[$build->id] ?? []),
                 $build->decimals,
             );
         }

@@ -12,6 +12,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\Buildable;
+use KeepPace\Core\Planning\PartThere;
 
 /** One build, there or to be: what can be built now, and what it takes for as many as are typed. */
 final readonly class BuildPage
@@ -86,7 +87,7 @@ final readonly class BuildPage
         $buildable = Buildable::now(
             $received,
             BigDecimal::max(0, $asked->minus($received)),
-            array_map(fn (BuildPart $part): array => $part->stands($asked), $parts),
+            array_map(fn (BuildPart $part): PartThere => $part->there($asked), $parts),
             $item->unit->decimals,
         );
 

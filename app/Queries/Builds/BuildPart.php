@@ -4,6 +4,7 @@ namespace App\Queries\Builds;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use KeepPace\Core\Planning\PartThere;
 use KeepPace\Core\Planning\UsageProposal;
 use KeepPace\Core\Stock\Tracking;
 
@@ -56,21 +57,10 @@ final readonly class BuildPart
         return BigDecimal::max(0, $due->minus($this->free));
     }
 
-    /**
-     * For `Buildable`.
-     *
-     * @return array{each: BigRational, perOrder: bool, used: BigDecimal, there: BigDecimal}
-     */
-    public function stands(BigDecimal $all): array
+    /** @param  BigDecimal  $all  pieces asked for */
+    public function there(BigDecimal $all): PartThere
     {
-        return [
-            'each' => $this->isPerOrder
-                ? BigRational::of($this->planned)
-                : $this->exact ?? BigRational::of($this->planned)->dividedBy($all),
-            'perOrder' => $this->isPerOrder,
-            'used' => $this->used,
-            'there' => $this->free,
-        ];
+        return PartThere::of($this->isPerOrder, $this->exact, $this->planned, $all, $this->used, $this->free);
     }
 
     public function isPerOrder(): bool

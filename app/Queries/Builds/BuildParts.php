@@ -3,14 +3,13 @@
 namespace App\Queries\Builds;
 
 use App\Models\Item;
-use App\Reading\Row;
+use App\Models\OrderComponent;
 use App\Shop\MadeOf;
 use App\Shop\Shelves;
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
-use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Quantity\Quantity;
 use KeepPace\Core\Structure\ItemKind;
 use KeepPace\Core\Structure\LineBasis;
@@ -25,17 +24,22 @@ final class BuildParts
      */
     public static function ofOrders(array $orders): array
     {
-        $rows = $orders === [] ? collect() : Row::all(self::rows($orders), fn (Row $row): Row => $row);
-        $items = self::items($rows->map(fn (Row $row): int => $row->int('item_id')));
-        $shelves = new Shelves(array_keys($items));
+        $components = OrderComponent::query()
+            ->with('item.unit', 'order')
+            ->whereIn('order_id', $orders)
+            ->whereRelation('item', fn (Builder $item) => $item->whereNotIn('kind', ItemKind::NEVER_ISSUED))
+            ->where('planned_quantity', '>', 0)
+            ->orderBy('position')
+            ->get();
+        $items = $components->map(fn (OrderComponent $one): int => $one->item_id)->unique();
+        $shelves = new Shelves(array_values($items->all()));
         $parts = [];
-        foreach ($rows as $row) {
-            $order = $row->int('order_id');
-            $item = $items[$row->int('item_id')];
-            $isTheirs = $row->text('supplied_by') === 'customer';
-            $owner = $isTheirs ? $row->intOrNull('owner_id') : 0;
-            $free = $owner === null ? BigDecimal::zero() : $shelves->of($item, $owner)->freeFor($order);
-            $parts[$order][] = self::part($item, $row, $free);
+        foreach ($components as $component) {
+            $owner = $component->supplied_by === 'customer' ? $component->order->owner_id : 0;
+            $free = $owner === null
+                ? BigDecimal::zero()
+                : $shelves->of($component->item, $owner)->freeFor($component->order_id);
+            $parts[$component->order_id][] = self::part($component, $free);
         }
 
         return $parts;
@@ -75,26 +79,20 @@ final class BuildParts
         return $parts;
     }
 
-    private static function part(Item $item, Row $row, BigDecimal $free): BuildPart
+    private static function part(OrderComponent $of, BigDecimal $free): BuildPart
     {
-        $isAsCopied = $row->decimal('planned_quantity')->isEqualTo($row->decimal('baseline_quantity'));
-        $isPerOrder = $row->enum('basis', LineBasis::class) === LineBasis::PerOrder;
-
         return new BuildPart(
-            $row->int('position'),
-            $item->id,
-            $item->number,
-            $item->name,
-            $item->unit->code,
-            $item->unit->decimals,
-            $item->tracking,
-            $isPerOrder,
-            $isAsCopied && ! $isPerOrder && $row->textOrNull('ratio_p') !== null
-                ? BigRational::nd($row->text('ratio_p'), $row->text('ratio_q'))
-                : null,
-            $row->decimal('planned_quantity'),
-            $row->decimal('used_quantity')->plus($row->decimal('replaced_quantity'))
-                ->plus($row->decimal('along_quantity')),
+            $of->position,
+            $of->item_id,
+            $of->item->number,
+            $of->item->name,
+            $of->item->unit->code,
+            $of->item->unit->decimals,
+            $of->item->tracking,
+            $of->isPerOrder(),
+            $of->isPerOrder() ? null : $of->exactFor(BigDecimal::one()),
+            BigDecimal::of($of->planned_quantity),
+            $of->taken(),
             $free,
         );
     }
@@ -111,19 +109,5 @@ final class BuildParts
         }
 
         return $items;
-    }
-
-    /** @param  list<int>  $orders */
-    private static function rows(array $orders): Builder
-    {
-        return DB::table('order_components AS c')
-            ->join('orders AS o', 'o.id', 'c.order_id')
-            ->join('items AS i', 'i.id', 'c.item_id')
-            ->whereIn('c.order_id', $orders)
-            ->whereNotIn('i.kind', ItemKind::NEVER_ISSUED)
-            ->where('c.planned_quantity', '>', 0)
-            ->orderBy('c.order_id')
-            ->orderBy('c.position')
-            ->select(['c.*', 'o.owner_id']);
     }
 }
