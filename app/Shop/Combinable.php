@@ -23,6 +23,7 @@ final class Combinable
     {
         $theirs = self::takeTheirs($lines->pluck('item_id')->merge($orders->pluck('item_id'))->unique());
         $changed = self::changed($orders);
+        $covered = self::covered($lines);
         $customers = self::customers($orders);
 
         return [
@@ -32,6 +33,7 @@ final class Combinable
                 $line->promised_on,
                 $line->customerOrder->customer_id,
                 isset($theirs[$line->item_id]),
+                isCovered: isset($covered[$line->id]),
             ))->all()),
             ...array_values($orders->map(fn (Order $order): Combining => new Combining(
                 "order {$order->number}",
@@ -60,6 +62,27 @@ final class Combinable
             ->distinct(), 's.item_id');
 
         return array_fill_keys($found, true);
+    }
+
+    /**
+     * @param  Collection<int, CustomerOrderLine>  $lines
+     * @return array<int, true> those of which nothing is left to be made
+     */
+    private static function covered(Collection $lines): array
+    {
+        $sums = Ties::ofLines()
+            ->whereIn('t.line_id', $lines->pluck('id'))
+            ->groupBy('t.line_id')
+            ->selectRaw('t.line_id, SUM(t.quantity) AS quantity');
+        $tied = Row::all($sums, fn (Row $row): Row => $row)->keyBy(fn (Row $row): int => $row->int('line_id'));
+        $covered = [];
+        foreach ($lines as $line) {
+            if ($line->openQuantity()->isLessThanOrEqualTo($tied->get($line->id)?->decimal('quantity') ?? 0)) {
+                $covered[$line->id] = true;
+            }
+        }
+
+        return $covered;
     }
 
     /**

@@ -14,6 +14,7 @@ final readonly class Combining
      * @param  bool  $takesTheirs  it takes the customer's own material
      * @param  string  $madeBy  revisions it is made by; '' = those in force
      * @param  bool  $isChanged  its parts or steps were changed by hand
+     * @param  bool  $isCovered  somebody makes it already, or it is not wanted any more
      */
     public function __construct(
         public string $label,
@@ -24,6 +25,7 @@ final readonly class Combining
         public string $madeBy = '',
         public bool $isChanged = false,
         public OrderState $state = OrderState::Firm,
+        public bool $isCovered = false,
     ) {
     }
 
@@ -39,6 +41,9 @@ final readonly class Combining
         foreach ($all as $one) {
             if (! $one->state->isFirm()) {
                 $wrong[] = "{$one->label} is {$one->state->value} already: only what has not begun is combined.";
+            }
+            if ($one->isCovered) {
+                $wrong[] = "Nothing of {$one->label} is left to be made: look again at what is wanted.";
             }
             if ($one->isChanged) {
                 $wrong[] = "Parts or steps of {$one->label} were changed by hand: it is made as it is.";

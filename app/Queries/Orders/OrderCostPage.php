@@ -23,11 +23,12 @@ final readonly class OrderCostPage
         public CostLine $putIn,
         public int $received,
         public int $variance,
+        public bool $isPlanned,
     ) {
     }
 
-    /** @param  array<string, int>  $planned  by kind */
-    public static function of(int $order, array $planned): self
+    /** @param  array<string, int>|null  $planned  by kind; null = it is not planned before the release */
+    public static function of(int $order, ?array $planned): self
     {
         $actual = DB::table('cost_entries')
             ->where('order_id', $order)
@@ -46,7 +47,13 @@ final readonly class OrderCostPage
             array_sum(array_column($lines, 'actual')),
         );
 
-        return new self($lines, $putIn, -(int) ($actual['receipt'] ?? 0), -(int) ($actual['variance'] ?? 0));
+        return new self(
+            $lines,
+            $putIn,
+            -(int) ($actual['receipt'] ?? 0),
+            -(int) ($actual['variance'] ?? 0),
+            $planned !== null,
+        );
     }
 
     public function stillIn(): int

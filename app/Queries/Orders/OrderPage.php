@@ -192,7 +192,7 @@ final readonly class OrderPage
     /** Of its planned cost what goes with a line: by pieces; null = it is not released yet. Cents. */
     public function shareOf(OrderTie $tie): ?int
     {
-        return $this->ties->count() < 2 || $this->cost->putIn->planned === 0
+        return $this->ties->count() < 2 || ! $this->cost->isPlanned
             ? null
             : Cents::part($this->cost->putIn->planned, $tie->quantity, $this->order->quantity);
     }
@@ -232,7 +232,7 @@ final readonly class OrderPage
 
     private static function cost(int $id, Row $found): OrderCostPage
     {
-        return OrderCostPage::of($id, [
+        return OrderCostPage::of($id, $found->momentOrNull('released_at') === null ? null : [
             'material' => $found->int('planned_material'),
             'labour' => $found->int('planned_labour'),
             'machine' => $found->int('planned_machine'),
@@ -250,6 +250,7 @@ final readonly class OrderPage
                 'o.planned_machine',
                 'o.planned_overhead',
                 'o.planned_outside',
+                'o.released_at',
                 's.revision',
                 'o.reference',
             ])

@@ -13,16 +13,20 @@
         @foreach ($of->lines as $line)
             <tr>
                 <td>{{ $line->kind }}</td>
-                <td class="n">{{ $print->money($line->planned) }}</td>
+                <td class="n">{{ $of->isPlanned ? $print->money($line->planned) : '' }}</td>
                 <td class="n">{{ $print->money($line->actual) }}</td>
-                <td @class(['n', 'behind' => $line->isOver()])>{{ $print->money($line->difference()) }}</td>
+                <td @class(['n', 'behind' => $line->isOver()])>
+                    {{ $of->isPlanned ? $print->money($line->difference()) : '' }}
+                </td>
             </tr>
         @endforeach
         <tr>
             <td><strong>{{ $of->putIn->kind }}</strong></td>
-            <td class="n"><strong>{{ $print->money($of->putIn->planned) }}</strong></td>
+            <td class="n">
+                <strong>{{ $of->isPlanned ? $print->money($of->putIn->planned) : '' }}</strong>
+            </td>
             <td class="n"><strong>{{ $print->money($of->putIn->actual) }}</strong></td>
-            <td class="n">{{ $print->money($of->putIn->difference()) }}</td>
+            <td class="n">{{ $of->isPlanned ? $print->money($of->putIn->difference()) : '' }}</td>
         </tr>
         <tr>
             <td>received into stock</td>
@@ -44,3 +48,6 @@
         </tr>
     </tbody>
 </table>
+@if (! $of->isPlanned)
+    <p class="sub mt-1">What it is to cost is set when it is released.</p>
+@endif

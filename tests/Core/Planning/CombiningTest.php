@@ -22,6 +22,7 @@ it('says all that forbids one order', function (array $over, string $says): void
 })->with([
     'another item' => [['item' => 8], 'of different items'],
     'one that runs' => [['state' => OrderState::Running, 'label' => 'order 512'], 'order 512 is running already'],
+    'one somebody makes' => [['isCovered' => true], 'Nothing of C-1 line 10 is left to be made'],
     'changed by hand' => [['isChanged' => true], 'were changed by hand'],
     'of another customer\'s material' => [['takesTheirs' => true, 'customer' => 2], "customer's own material"],
 ]);

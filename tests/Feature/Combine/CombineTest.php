@@ -59,6 +59,18 @@ it('makes one order of lines of several customers and of firm orders, each with 
         ->and($this->shop->differences())->toBe([]);
 });
 
+it('makes nothing of what somebody makes already, or nobody wants any more', function (): void {
+    [$six, $four] = [$this->shop->customerOrder(['LID-9' => '6']), $this->shop->customerOrder(['LID-9' => '4'])];
+    $lines = [lineOf($six)->id, lineOf($four)->id];
+    combined($this, $lines);
+
+    // from a page that was open before
+    expect(fn () => combined($this, $lines))
+        ->toThrow(Refused::class, 'Nothing of '.lineOf($six)->label().' is left to be made')
+        ->and(Order::query()->count())->toBe(1)
+        ->and($this->shop->differences())->toBe([]);
+});
+
 it('gives a share back its own order while it is firm, and not once it is released', function (): void {
     [$six, $four] = [$this->shop->customerOrder(['LID-9' => '6']), $this->shop->customerOrder(['LID-9' => '4'])];
     $new = Order::query()->findOrFail(combined($this, [lineOf($six)->id, lineOf($four)->id])->order_id);

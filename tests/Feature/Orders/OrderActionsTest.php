@@ -10,6 +10,7 @@ use App\Books\Signed;
 use App\Models\Order;
 use App\Models\StructureLine;
 use App\Models\WorkCentre;
+use App\Wording\Figures;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Planning\OrderState;
@@ -290,4 +291,16 @@ it('keeps the planned cost of a released order in proportion when its quantity c
     expect($after->material)->toBe(2 * $before->material)
         ->and($after->labour)->toBeGreaterThan($before->labour)
         ->and($after->labour)->toBeLessThan(2 * $before->labour);
+});
+
+it('says no planned cost before there is one', function () {
+    $order = $this->shop->order('LID-9', '10');
+    $this->actingAs($this->shop->as(Role::CostClerk));
+    $says = 'What it is to cost is set when it is released.';
+    $this->get("/orders/{$order->id}")->assertOk()->assertSee($says);
+    $this->shop->release($order);
+    $planned = Figures::money($order->refresh()->plannedCost()->total());
+
+    expect($order->plannedCost()->total())->toBeGreaterThan(0);
+    $this->get("/orders/{$order->id}")->assertOk()->assertDontSee($says)->assertSee($planned);
 });
