@@ -32,14 +32,7 @@ final class ChangeComponents
             if ($amount->isLessThan($component->used_quantity)) {
                 throw OrderRefused::used(BigDecimal::of($component->used_quantity));
             }
-            $ledger->change(
-                $order,
-                "component {$component->item->number}",
-                Amount::plain($component->planned_quantity),
-                Amount::plain($amount),
-            );
-            $component->planned_quantity = (string) $amount;
-            $component->save();
+            (new OrderParts($ledger, $order))->set($component, $amount);
 
             return "Order {$order->number} takes "
                 .Amount::plain($amount)
@@ -68,44 +61,15 @@ final class ChangeComponents
                     throw OrderRefused::allUsed();
                 }
                 $amount = $item->quantity($quantity)->amount;
-                self::endAtUsed($ledger, $order, $component);
-                self::begin($ledger, $order, $component, $item, $amount);
+                $parts = new OrderParts($ledger, $order);
+                $parts->set($component, $component->taken());
+                $parts->putFor($component, $item, $amount);
 
                 return "Order {$order->number} takes "
                     .Amount::plain($amount)
                     ." {$item->unit->code} {$item->label()} instead of {$component->item->label()}.";
             },
         );
-    }
-
-    /** No more of it than was used. */
-    private static function endAtUsed(Ledger $ledger, Order $order, OrderComponent $component): void
-    {
-        $used = $component->taken();
-        $what = "component {$component->item->number}";
-        $ledger->change($order, $what, Amount::plain($component->planned_quantity), Amount::plain($used));
-        $component->planned_quantity = (string) $used;
-        $component->save();
-    }
-
-    /** Another item, at the step and in the way of the one it stands in for. */
-    private static function begin(
-        Ledger $ledger,
-        Order $order,
-        OrderComponent $for,
-        Item $item,
-        BigDecimal $amount,
-    ): void {
-        $order->components()->create([
-            'position' => ($order->components()->max('position') ?? 0) + 10,
-            'item_id' => $item->id,
-            'step_number' => $for->step_number,
-            'baseline_quantity' => '0',
-            'planned_quantity' => (string) $amount,
-            'issue_by' => $for->issue_by,
-        ]);
-        $what = "component {$item->number}, for {$for->item->number}";
-        $ledger->change($order, $what, '', Amount::plain($amount));
     }
 
     public function add(
@@ -125,16 +89,7 @@ final class ChangeComponents
                 throw OrderRefused::noSuchStep($order->number, $new->stepNumber);
             }
             $amount = $item->typed($new->quantity)->amount;
-            $order
-                ->components()
-                ->create([
-                    'position' => ($order->components()->max('position') ?? 0) + 10,
-                    'item_id' => $item->id,
-                    'step_number' => $new->stepNumber,
-                    'baseline_quantity' => '0',
-                    'planned_quantity' => (string) $amount,
-                ]);
-            $ledger->change($order, "component {$item->number}", '', Amount::plain($amount));
+            (new OrderParts($ledger, $order))->put($item, $amount, $new->stepNumber);
 
             return "Order {$order->number} also takes "
                 .Amount::plain($amount)

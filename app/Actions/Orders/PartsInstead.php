@@ -45,11 +45,12 @@ final class PartsInstead
                 throw OrderRefused::notSoManyTaken($amount, $of->openQuantity());
             }
             $needs = self::needs($of->item, $amount);
-            self::less($ledger, $order, $of, $amount);
-            $parts = array_map(fn (Need $need): string => self::takes($ledger, $order, $of, $need), $needs);
+            $parts = new OrderParts($ledger, $order);
+            $parts->set($of, BigDecimal::of($of->planned_quantity)->minus($amount));
+            $taken = array_map(fn (Need $need): string => self::takes($parts, $of, $need), $needs);
 
             return 'For '.Amount::plain($amount)." {$of->item->unit->code} {$of->item->label()} order {$order->number} "
-                .'takes their parts: '.implode(', ', $parts).'.';
+                .'takes their parts: '.implode(', ', $taken).'.';
         });
     }
 
@@ -66,30 +67,12 @@ final class PartsInstead
         return $needs === [] ? throw OrderRefused::madeOfNothing($item->label()) : $needs;
     }
 
-    private static function less(Ledger $ledger, Order $order, OrderComponent $of, BigDecimal $amount): void
-    {
-        $is = BigDecimal::of($of->planned_quantity)->minus($amount);
-        $what = "component {$of->item->number}";
-        $ledger->change($order, $what, Amount::plain($of->planned_quantity), Amount::plain($is));
-        $of->planned_quantity = (string) $is;
-        $of->save();
-    }
-
     /** "4 pc BRG-25 Bearing" */
-    private static function takes(Ledger $ledger, Order $order, OrderComponent $of, Need $need): string
+    private static function takes(OrderParts $parts, OrderComponent $of, Need $need): string
     {
         $item = Item::query()->with('unit')->findOrFail((int) $need->line->item);
         $amount = Quantity::roundedUp($need->quantity, $item->unit->toCore())->amount;
-        $order->components()->create([
-            'position' => ($order->components()->max('position') ?? 0) + 10,
-            'item_id' => $item->id,
-            'step_number' => $of->step_number,
-            'baseline_quantity' => '0',
-            'planned_quantity' => (string) $amount,
-            'issue_by' => $of->issue_by,
-            'phantom_item_id' => $of->item_id,
-        ]);
-        $ledger->change($order, "component {$item->number}, for {$of->item->number}", '', Amount::plain($amount));
+        $parts->putFor($of, $item, $amount, asItsPart: true);
 
         return Amount::plain($amount)." {$item->unit->code} {$item->label()}";
     }
