@@ -17,7 +17,12 @@ $mariadb = [
     'engine' => 'InnoDB',
     'timezone' => '+00:00',
     'isolation_level' => 'READ COMMITTED', // a plain read before a lock must not fix an old snapshot
-    'options' => [PDO::ATTR_EMULATE_PREPARES => false, PDO::MYSQL_ATTR_FOUND_ROWS => true],
+    // a statement goes to the server once, its values quoted, not to be prepared first: half the round trips
+    'options' => [
+        PDO::ATTR_EMULATE_PREPARES => true,
+        PDO::MYSQL_ATTR_MULTI_STATEMENTS => false,
+        PDO::MYSQL_ATTR_FOUND_ROWS => true,
+    ],
 ];
 
 return [

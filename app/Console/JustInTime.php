@@ -45,6 +45,8 @@ final class JustInTime
      */
     public static function byFunction(): void
     {
-        ini_set('opcache.jit', '1235');
+        if (self::isOn()) {
+            ini_set('opcache.jit', '1235');
+        }
     }
 }

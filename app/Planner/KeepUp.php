@@ -42,8 +42,14 @@ final class KeepUp
         if ($this->isSuspended()) {
             $this->anew = $this->anew || $kind === BookingKind::LoadedByRank;
         } elseif ($kind->changesFacts() && ($kind->isAnsweredByPlan() || ! PlannerState::isBeside())) {
-            $this->unlessItBreaks(fn () => $this->handle());
+            $this->catchUp();
         }
+    }
+
+    /** Plans what was booked since. */
+    public function catchUp(): void
+    {
+        $this->unlessItBreaks(fn () => $this->handle());
     }
 
     /** What was booked stands: that the plan is behind is said, and logged. */

@@ -24,6 +24,7 @@ function ledStock(object $test): object
 
 it('says that a booking stands when the plan fails, and what is behind', function () {
     // no plan to bring up to date any more: the planner fails
+    $this->plan->atOnce();
     DB::statement('SET FOREIGN_KEY_CHECKS = 0');
     DB::table('plans')->delete();
     DB::statement('SET FOREIGN_KEY_CHECKS = 1');
@@ -93,6 +94,7 @@ it('says that nothing was booked when it breaks before', function () {
 });
 
 it('books on when the log cannot be written', function () {
+    $this->plan->atOnce();
     config([
         'logging.channels.daily.path' => '/proc/no-such-place/keep-pace.log',
         'logging.default' => 'whatever-happens',

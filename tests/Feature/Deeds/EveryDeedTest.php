@@ -2339,6 +2339,7 @@ it('asks for the token of the form', function (string $name) {
 
 it('takes its locks in the one order, all of them before the first write', function (string $name) {
     $deed = deed($this, $name);
+    $this->plan->catchUp();
     $locks = new Locks();
     $this->actingAs($this->shop->as($deed['role']))
         ->from('/')

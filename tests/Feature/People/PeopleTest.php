@@ -254,6 +254,7 @@ it('does the same on the command line', function () {
 });
 
 it('says what is well, without a login and without a session', function () {
+    $this->plan->atOnce();
     $this->get('/up')->assertStatus(503)->assertSee('NOT WELL clock: not heard of yet');
     Artisan::call('pace:beat');
     app(App\Planner\KeepUp::class)->handle();

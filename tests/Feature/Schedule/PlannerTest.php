@@ -15,7 +15,7 @@ use KeepPace\Core\Scheduling\Plan\Put;
 /* The plan follows what is booked, and does not hold it up. */
 
 beforeEach(function (): void {
-    config(['pace.planner' => 'beside']);
+    $this->plan->stop();
     $this->stamp = fn (): string => Plan::query()->findOrFail(Plan::LIVE)->stamp;
 });
 
