@@ -2,7 +2,7 @@
 
 namespace Bench;
 
-use KeepPace\Core\Scheduling\CaseFile;
+use KeepPace\Core\Scheduling\Cases\CaseFile;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
@@ -141,8 +141,8 @@ final class Schedules
             $net = Net::of($problem);
             $order = KeptSequence::orderOf($net, $schedule->steps);
             $walk = new \KeepPace\Core\Scheduling\Search\Walk($net, 1);
-            $walk->cool($order, 100, 1000, 1000, fn (): bool => true);
-            $moves = $this->seconds(fn () => $walk->cool($order, 1000, 1000, 1000, fn (): bool => true));
+            $walk->cool($order, [], 100, 1000, 1000, fn (): bool => true);
+            $moves = $this->seconds(fn () => $walk->cool($order, [], 1000, 1000, 1000, fn (): bool => true));
             ($this->say)(
                 sprintf(
                     '| %d | %d | %.2f | %.2f | %.2f | %.2f | %d |',

@@ -4,7 +4,7 @@ namespace App\Console;
 
 use Illuminate\Console\Command;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Scheduling\CaseFile;
+use KeepPace\Core\Scheduling\Cases\CaseFile;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\JobShop\MakespanSearch;
 use KeepPace\Core\Scheduling\JobShop\ShopFile;
@@ -102,7 +102,7 @@ class ScheduleFile extends Command
         $case = CaseFile::read($text);
         $net = Net::of($makespan ? Makespan::only($case->problem) : $case->problem);
         $found = TardinessSearch::solve($net, (int) $this->option('seed'), $this->iterations(), $this->goOn($began));
-        $schedule = Makespan::without(Loading::load($net, $found->order));
+        $schedule = Makespan::without(Loading::load($net, $found->order, only: $found->ways));
         if ($schedule->unplaced !== []) {
             throw Refused::because(implode(' ', $schedule->unplaced));
         }

@@ -25,7 +25,6 @@ return [
         'app/Queries/Today/TodayPage.php now()' => 1,
         'core/Calendar/WorkingCalendar.php windows()' => 1,
         'core/Planning/Allocation.php of()' => 1,
-        'core/Scheduling/CaseFile.php job()' => 1,
         'core/Scheduling/JobShop/MachineOrders.php longestPaths()' => 1,
         'core/Scheduling/JobShop/MoveEstimate.php before()' => 1,
         'core/Scheduling/JobShop/MoveEstimate.php behind()' => 1,

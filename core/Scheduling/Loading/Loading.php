@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Loading;
 
 use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Schedule;
@@ -41,10 +42,15 @@ final class Loading
 
     /**
      * @param  array<int, PlannedStep>  $was  by step id: the machine a step keeps
+     * @param  array<int, int>  $only  by operation: the one of its ways it is done in
      * @param  array<int, true>  $loose  pinned operations that cannot stand where they are pinned
      */
-    private function __construct(private readonly Net $net, private readonly array $was, private array $loose)
-    {
+    private function __construct(
+        private readonly Net $net,
+        private readonly array $was,
+        private readonly array $only,
+        private array $loose,
+    ) {
         $this->unplaced = $net->unplaced;
         $this->notes = $net->notes;
         foreach ($net->problem->crews as $key => $crew) {
@@ -92,7 +98,7 @@ final class Loading
         $most = 0;
         $crew = null;
         foreach (array_keys($this->net->step) as $x) {
-            foreach ($this->ways($x) as $way) {
+            foreach ($this->net->ways[$x] as $way) {
                 if ($way->centre !== $c) {
                     continue;
                 }
@@ -122,12 +128,18 @@ final class Loading
      * @param  list<int>  $order
      * @param  array<int, PlannedStep>  $was  by step id: the machine a step keeps
      * @param  bool|array<int, true>  $gaps  all of them, none, or these operations
+     * @param  array<int, int>  $only  by operation: the one of its ways it is done in
      */
-    public static function load(Net $net, array $order, array $was = [], bool|array $gaps = false): Schedule
-    {
+    public static function load(
+        Net $net,
+        array $order,
+        array $was = [],
+        bool|array $gaps = false,
+        array $only = [],
+    ): Schedule {
         $loose = [];
         do {
-            $self = new self($net, $was, $loose);
+            $self = new self($net, $was, $only, $loose);
             foreach ($order as $operation) {
                 $self->operation($operation, is_array($gaps) ? isset($gaps[$operation]) : $gaps);
             }
@@ -284,21 +296,6 @@ final class Loading
         $this->unplaced[$job->id] ??= "{$job->name}: {$why}.";
     }
 
-    /** @return list<Way> the first is the one of the routing */
-    private function ways(int $x): array
-    {
-        $step = $this->net->step[$x];
-        $ways = [new Way($this->net->centre[$x], $step->setup, $step->minutes, $step->crewing)];
-        foreach ($step->alternatives as $other) {
-            $number = array_search($other->workCentre, $this->net->centreKey, true);
-            if ($number !== false) {
-                $ways[] = new Way($number, $other->setup, $other->minutes, $other->crewing);
-            }
-        }
-
-        return $ways;
-    }
-
     /**
      * @param  list<array{int, int}>  $lasts
      * @param  int|null  $only  on this machine of the work centre of the routing
@@ -307,7 +304,10 @@ final class Loading
     {
         $kept = $only === null ? $this->kept($x) : null;
         $best = null;
-        foreach ($this->ways($x) as $n => $way) {
+        foreach ($this->net->ways[$x] as $n => $way) {
+            if ($n !== ($this->only[$x] ?? $n)) {
+                continue;
+            }
             foreach ($this->machines[$way->centre] as $machine) {
                 if (
                     ($kept === null || $kept === $machine)
@@ -331,7 +331,7 @@ final class Loading
         if ($was === null || $was->machine === null) {
             return null;
         }
-        foreach ($this->ways($x) as $way) {
+        foreach ($this->net->ways[$x] as $way) {
             if (($was->workCentre ?? $this->net->step[$x]->workCentre) === $this->net->centreKey[$way->centre]) {
                 return $this->machines[$way->centre][$was->machine - 1] ?? null;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Loading;
 
+use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\Step;
 

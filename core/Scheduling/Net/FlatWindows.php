@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Net;
 
 /**
- * The windows of all work centres in one row of flat lists: look-ups in lists of lists are what an inner loop waits
+ * Calendars in one row of flat lists: look-ups in lists of lists are what an inner loop waits
  * for.
  */
 final class FlatWindows
@@ -17,28 +17,29 @@ final class FlatWindows
     public array $end = [];
 
     /**
-     * @var list<int> by base of the work centre + (minute >> 6): the first window that is not over when the bucket
+     * @var list<int> by base of the calendar + (minute >> 6): the first window that is not over when the bucket
      *     begins
      */
     public array $bucket = [];
 
-    /** @var list<int> by work centre: where its buckets begin */
+    /** @var list<int> by calendar: where its buckets begin */
     public array $base = [];
 
-    /** @var list<int> by work centre: its last window, which only stands for the end */
+    /** @var list<int> by calendar: its last window, which only stands for the end */
     public array $last = [];
 
-    /** Of each work centre; behind them its last window is meant. */
+    /** Of each calendar; behind them its last window is meant. */
     public int $buckets = 0;
 
-    public function __construct(Net $net)
+    /** @param  list<Windows>  $calendars */
+    public function __construct(array $calendars)
     {
-        foreach ($net->open as $open) {
+        foreach ($calendars as $open) {
             $this->buckets = max($this->buckets, count($open->bucket));
         }
-        foreach ($net->open as $c => $open) {
+        foreach ($calendars as $c => $open) {
             // many work centres keep one calendar: it is held once
-            foreach (array_slice($net->open, 0, $c) as $other => $same) {
+            foreach (array_slice($calendars, 0, $c) as $other => $same) {
                 if ($same->start === $open->start && $same->end === $open->end) {
                     $this->base[] = $this->base[$other];
                     $this->last[] = $this->last[$other];

@@ -39,6 +39,9 @@ final class Net
     /** @var list<int> by operation: not before this minute */
     public array $release = [];
 
+    /** @var list<list<Way>> by operation: how it can be done, first as the routing says; none outside */
+    public array $ways = [];
+
     /** @var list<list<int>> by operation: those that must be through before */
     public array $before = [];
 
@@ -72,9 +75,12 @@ final class Net
     /** @var list<Windows> by work centre */
     public array $open = [];
 
+    /** @var array<int, list<Windows>> by work centre whose machines do not all keep one calendar: of each machine */
+    public array $machineOpen = [];
+
     public ?Windows $lateIn = null;
 
-    /** No feature that needs more than one calendar, one duration and one machine for a step. */
+    /** A walk over it can work out what a move changes: no batches, pins, transfer batches, people some of whom come and go. */
     public bool $plain = true;
 
     /** @var array<int, string> by job id: why it has no place */
@@ -112,18 +118,21 @@ final class Net
         return $moved < Windows::NEVER ? $moved : $ready + $step->move;
     }
 
-    /** When what waits for an operation may begin, if nothing keeps the operation from beginning at $ready. */
-    public function outFrom(int $operation, int $ready): int
+    /**
+     * When what waits for an operation may begin, if nothing keeps the operation from beginning at $ready.
+     *
+     * @param  int  $centre  where it is done
+     * @param  int  $work  minutes it takes there
+     */
+    public function outFrom(int $operation, int $ready, int $centre, int $work): int
     {
-        $centre = $this->centre[$operation];
-        $work = $this->work[$operation];
         if ($centre >= 0) {
             $end = $this->open[$centre]->finish($this->open[$centre]->nextOpen($ready), $work);
         } else {
             $end = $this->lead[$operation] === null ? $ready + $work : $this->lead[$operation]->finish($ready, $work);
         }
 
-        return $this->out($operation, $end);
+        return $this->out($operation, $end, $centre);
     }
 
     /** Minutes late, in the calendar lateness is counted in. */

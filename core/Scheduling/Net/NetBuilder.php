@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Net;
 
 use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Scheduling\Alternative;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
@@ -30,6 +31,8 @@ final class NetBuilder
     /** @var array<int, Windows> */
     private array $windows = [];
 
+    private readonly CrewRule $crews;
+
     public function __construct(private readonly Problem $problem)
     {
         $this->net = new Net($problem);
@@ -40,14 +43,19 @@ final class NetBuilder
             $this->net->centreKey[] = $key;
             $this->net->machines[] = $centre->machines;
             $this->net->open[] = $this->windows($centre->open);
-            $this->net->plain = $this->net->plain && $centre->ownOpen === [] && $centre->batch === 0;
+            $this->net->plain = $this->net->plain && $centre->batch === 0;
+            if ($centre->ownOpen !== []) {
+                $this->net->machineOpen[$this->number[$key]] = $this->own($centre);
+            }
         }
         foreach ($problem->jobs as $job) {
             $this->jobs[$job->id] = $job;
         }
+        $this->crews = new CrewRule($problem);
         foreach ($problem->jobs as $job) {
             $this->job($job);
         }
+        $this->net->plain = $this->net->plain && $this->crews->apply($this->net);
         $this->net->after = array_fill(0, $this->net->count, []);
         foreach ($this->net->before as $operation => $before) {
             foreach ($before as $other) {
@@ -119,8 +127,9 @@ final class NetBuilder
             $net->ahead[] =
                 $step->setupNeedsMaterial || $step->started || $step->workCentre === null ? 0 : $step->setup;
             $net->release[] = $step->started ? 0 : max(0, max($step->materialAt, $step->heldBackTo) - $net->origin);
+            $net->ways[] = $step->workCentre === null ? [] : $this->ways($step);
             $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
-            $net->plain = $net->plain && $this->isPlain($step, $at === count($job->steps) - 1);
+            $net->plain = $net->plain && self::isPlain($step, $at === count($job->steps) - 1);
         }
         $net->tails[] = $tails;
         if ($job->due !== null && $job->due < $net->origin && ! isset($net->unplaced[$job->id])) {
@@ -128,17 +137,39 @@ final class NetBuilder
         }
     }
 
-    private function isPlain(Step $step, bool $last): bool
+    /** @return list<Windows> by machine */
+    private function own(WorkCentre $centre): array
     {
-        $changes = $step->family !== null
-            && $step->workCentre !== null
-            && $this->problem->workCentres[$step->workCentre]->changeovers !== null;
+        $windows = [];
+        for ($machine = 1; $machine <= $centre->machines; $machine++) {
+            $windows[] = $this->windows($centre->ownOpen[$machine] ?? $centre->open);
+        }
 
+        return $windows;
+    }
+
+    /** @return list<Way> the first is the one of the routing */
+    private function ways(Step $step): array
+    {
+        $ways = [];
+        $own = new Alternative((int) $step->workCentre, $step->minutes, $step->setup, $step->crewing);
+        foreach ([$own, ...$step->alternatives] as $one) {
+            $centre = $this->number[$one->workCentre] ?? null;
+            if ($centre !== null) {
+                $ways[] = $way = new Way($centre, $one->setup, $one->minutes, $one->crewing);
+                $isChanged = $step->family !== null && ! $step->started
+                    && $this->problem->workCentres[$one->workCentre]->changeovers !== null;
+                $this->crews->see($way, $isChanged);
+            }
+        }
+
+        return $ways;
+    }
+
+    private static function isPlain(Step $step, bool $last): bool
+    {
         return ! $step->setupWithRun
             && ! $step->unbroken
-            && ! $changes
-            && $step->crewing === null
-            && $step->alternatives === []
             && ($step->passOn === null || $last)
             && $step->pin === null;
     }

@@ -49,11 +49,12 @@ final class ScheduleSearch
             self::fixed($net, $plan, $order),
             $movedWeight > 0 ? $was : [],
             $movedWeight,
+            self::ways($net, $plan),
         );
 
         $stands = KeptSequence::load($problem, $plan);
         $before = PlanCost::of($net, $stands, $plan, $movedWeight);
-        $best = Loading::load($net, $found->order);
+        $best = Loading::load($net, $found->order, only: $found->ways);
         $isBetter = PlanCost::of($net, $best, $plan, $movedWeight)->isGainOn($before);
         $best = $isBetter ? self::calmed($net, $best, $plan, $movedWeight) : $stands;
 
@@ -100,6 +101,27 @@ final class ScheduleSearch
         }
 
         return $best;
+    }
+
+    /**
+     * In which of its ways the plan has an operation done.
+     *
+     * @param  array<int, PlannedStep>  $plan
+     * @return array<int, int>
+     */
+    private static function ways(Net $net, array $plan): array
+    {
+        $ways = [];
+        foreach ($net->step as $x => $step) {
+            $centre = $plan[$step->id]->workCentre ?? null;
+            foreach ($centre === null ? [] : $net->ways[$x] as $n => $way) {
+                if ($net->centreKey[$way->centre] === $centre) {
+                    $ways[$x] = $n;
+                }
+            }
+        }
+
+        return $ways;
     }
 
     /**

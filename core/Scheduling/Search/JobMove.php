@@ -23,6 +23,8 @@ final class JobMove
     /**
      * Operation v and those behind it in its job, each ahead of what would begin when it is ready, or later.
      *
+     * @param  array<int, int>  $centre  by operation: where it is done
+     * @param  array<int, int>  $work  by operation: minutes it takes there
      * @param  array<int, int>  $at  the order
      * @param  array<int, int>  $pos  by operation: its place in it
      * @param  array<int, int>  $cp  by operation: the one before it on its work centre, -1 = none
@@ -31,8 +33,17 @@ final class JobMove
      * @param  array<int, bool>  $fixed  by operation: nothing passes it
      * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = nothing moves
      */
-    public function rush(int $v, array $at, array $pos, array $cp, array $end, array $out, array $fixed): ?array
-    {
+    public function rush(
+        int $v,
+        array $centre,
+        array $work,
+        array $at,
+        array $pos,
+        array $cp,
+        array $end,
+        array $out,
+        array $fixed,
+    ): ?array {
         $net = $this->net;
         $moved = $places = [];
         $ready = $net->release[$v];
@@ -46,10 +57,10 @@ final class JobMove
             }
             $to = $pos[$x];
             $place = $to;
-            if (! $fixed[$x] && $net->centre[$x] >= 0) {
+            if (! $fixed[$x] && $centre[$x] >= 0) {
                 for (
                     $y = $cp[$x];
-                    $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $ready <= $end[$y] - $net->work[$y];
+                    $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $ready <= $end[$y] - $work[$y];
                     $y = $cp[$y]
                 ) {
                     $place = $pos[$y];
@@ -57,7 +68,7 @@ final class JobMove
             }
             $moved[$x] = true;
             $places[] = [$low = max($place, $low), $x];
-            $ready = $net->outFrom($x, $ready);
+            $ready = $net->outFrom($x, $ready, $centre[$x], $work[$x]);
         }
         $from = $places[0][0];
         if ($from >= $to) {
@@ -81,6 +92,8 @@ final class JobMove
      * Operation u behind v, which stands behind it on its work centre, and what waits for u behind whatever would begin
      * before it.
      *
+     * @param  array<int, int>  $centre  by operation: where it is done
+     * @param  array<int, int>  $work  by operation: minutes it takes there
      * @param  array<int, int>  $at  the order
      * @param  array<int, int>  $pos  by operation: its place in it
      * @param  array<int, int>  $cn  by operation: the one behind it on its work centre, -1 = none
@@ -88,15 +101,24 @@ final class JobMove
      * @param  array<int, int>  $out  by operation: when what waits for it may begin
      * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = it cannot
      */
-    public function yield(int $u, int $v, array $at, array $pos, array $cn, array $end, array $out): ?array
-    {
+    public function yield(
+        int $u,
+        int $v,
+        array $centre,
+        array $work,
+        array $at,
+        array $pos,
+        array $cn,
+        array $end,
+        array $out,
+    ): ?array {
         $net = $this->net;
         $low = $pos[$v];
         $ready = $end[$v];
         $moved = [$u => true];
         $places = [[$low, $u]];
         for ($x = $u; ; $moved[$x] = true) {
-            $ready = $net->outFrom($x, $ready);
+            $ready = $net->outFrom($x, $ready, $centre[$x], $work[$x]);
             foreach ($net->after[$x] as $k => $y) {
                 if ($k > 0 && $pos[$y] <= $low) {
                     return null; // it would have to take more than one job along
@@ -112,8 +134,8 @@ final class JobMove
                 }
             }
             $place = $pos[$x];
-            if ($net->centre[$x] >= 0) {
-                for ($y = $cn[$x]; $y >= 0 && $ready > $end[$y] - $net->work[$y]; $y = $cn[$y]) {
+            if ($centre[$x] >= 0) {
+                for ($y = $cn[$x]; $y >= 0 && $ready > $end[$y] - $work[$y]; $y = $cn[$y]) {
                     $place = $pos[$y];
                 }
             }

@@ -44,7 +44,7 @@ final class LoadedWalk implements Cooler
         $this->fixed = array_fill_keys($fixed, true) + array_fill(0, $net->count, false);
     }
 
-    public function cool(array $at, int $iterations, float $hot, float $cold, callable $goOn): Found
+    public function cool(array $at, array $ways, int $iterations, float $hot, float $cold, callable $goOn): Found
     {
         [$cost, $flow, $late, $ends] = $this->weigh($at);
         $best = new Found($at, $cost, $flow, 0, false);
@@ -145,9 +145,10 @@ final class LoadedWalk implements Cooler
         if ($u < 0 || $this->fixed[$u]) {
             return null;
         }
+        [$centre, $work] = [$this->net->centre, $this->net->work];
         $stretch = $this->random->getInt(1, 4) === 1
-                ? $this->jobMove->rush($v, $at, $pos, $cp, $ends, $out, $this->fixed)
-                : $this->jobMove->yield($u, $v, $at, $pos, $cn, $ends, $out);
+                ? $this->jobMove->rush($v, $centre, $work, $at, $pos, $cp, $ends, $out, $this->fixed)
+                : $this->jobMove->yield($u, $v, $centre, $work, $at, $pos, $cn, $ends, $out);
         if ($stretch === null) {
             return null;
         }

@@ -61,12 +61,14 @@ final class TardinessSearch
      * @param  callable(int, int): bool  $goOn
      * @param  array<int, int>  $was
      * @param  list<int>  $fixed
+     * @param  array<int, int>  $kept  by fixed operation: the way it is done in
      */
     private function __construct(
         private readonly Net $net,
         int $seed,
         callable $goOn,
         private readonly array $fixed,
+        private readonly array $kept,
         array $was,
         int $movedWeight,
     ) {
@@ -85,6 +87,7 @@ final class TardinessSearch
      *     anyway
      * @param  array<int, int>  $was  by operation: where it was planned to start, in minutes from now
      * @param  int  $movedWeight  what each step that starts elsewhere costs, in weighted minutes late
+     * @param  array<int, int>  $ways  by operation: the one of its ways the plan has it in
      */
     public static function solve(
         Net $net,
@@ -95,12 +98,14 @@ final class TardinessSearch
         array $fixed = [],
         array $was = [],
         int $movedWeight = 0,
+        array $ways = [],
     ): Found {
         $started = array_keys(array_filter($net->step, static fn (Step $step): bool => $step->started));
         $fixed = [...$started, ...array_values(array_diff($fixed, $started))];
-        $self = new self($net, $seed, $goOn, $fixed, $was, $movedWeight);
+        $kept = array_intersect_key($ways, array_flip($fixed));
+        $self = new self($net, $seed, $goOn, $fixed, $kept, $was, $movedWeight);
         if ($plan !== null) {
-            $self->cool([...$fixed, ...array_values(array_diff($plan, $fixed))], 0, 1.0, 1.0);
+            $self->cool([...$fixed, ...array_values(array_diff($plan, $fixed))], $ways, 0, 1.0, 1.0);
         }
         if ($net->count === 0 || ! $self->begin($iterations)) {
             return $self->found();
@@ -114,11 +119,12 @@ final class TardinessSearch
             // now and then from somewhere else, if there is time to get far: or a long search stays where it is
             $hasTime = ! $net->plain || $length > 100 * $net->count;
             $heat = $hasTime ? self::HEATS[$turn % 3] : ($isLarge ? self::HEATS_LARGE[$turn % 3] : 1.0);
-            $from = $turn % 3 === 2 && $hasTime
-                    ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null))
-                    : $self->found()->order;
+            $isFresh = $turn % 3 === 2 && $hasTime;
             $found = $self->cool(
-                $from,
+                $isFresh
+                    ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null))
+                    : $self->found()->order,
+                $isFresh ? $self->kept : $self->found()->ways,
                 (int) min($length, $iterations - $self->iterations),
                 $hot * $heat * $unit,
                 self::COLD * $unit,
@@ -146,7 +152,7 @@ final class TardinessSearch
                 $this->net->plain ? min(10 * $this->net->count, self::LITTLE) : $this->net->count,
                 $iterations - $this->iterations,
             );
-            if ($length <= 0 || $this->cool($start->order, $length, 0.5 * $unit, 0.6 * self::COLD * $unit)->isCut) {
+            if ($length <= 0 || $this->cool($start->order, $start->ways, $length, 0.5 * $unit, 0.6 * self::COLD * $unit)->isCut) {
                 return false;
             }
         }
@@ -168,7 +174,7 @@ final class TardinessSearch
                 [Rule::Shortest, 0.0],
             ] as [$rule, $look]
         ) {
-            $starts[] = $this->cool($this->dispatch($rule, $look, []), 0, 1.0, 1.0);
+            $starts[] = $this->cool($this->dispatch($rule, $look, []), $this->kept, 0, 1.0, 1.0);
         }
         $bestFactors = [];
         $best = PHP_INT_MAX;
@@ -179,6 +185,7 @@ final class TardinessSearch
             $factors = $this->factors($draw < $draws / 2 ? null : $bestFactors);
             $found = $this->cool(
                 $this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors),
+                $this->kept,
                 0,
                 1.0,
                 1.0,
@@ -234,11 +241,14 @@ final class TardinessSearch
         return exp(1.2 * $sum);
     }
 
-    /** @param  list<int>  $order */
-    private function cool(array $order, int $iterations, float $hot, float $cold): Found
+    /**
+     * @param  list<int>  $order
+     * @param  array<int, int>  $ways
+     */
+    private function cool(array $order, array $ways, int $iterations, float $hot, float $cold): Found
     {
         $best = $this->best->cost ?? PHP_INT_MAX;
-        $found = $this->walk->cool($order, $iterations, $hot, $cold,
+        $found = $this->walk->cool($order, $ways, $iterations, $hot, $cold,
             fn (int $cost, int $done): bool => ($this->goOn)(min($best, $cost), $this->iterations + $done));
         $this->iterations += $found->iterations;
         if ($found->isBetterThan($this->best)) {
@@ -256,6 +266,7 @@ final class TardinessSearch
             $this->best->flow ?? 0,
             $this->iterations,
             false,
+            $this->best->ways ?? [],
         );
     }
 

@@ -31,11 +31,16 @@ final class Walk implements Cooler
 
     private const YIELD = 20;
 
+    /** One move in so many does an operation in another of its ways, where there are any; a power of two. */
+    private const OTHER_WAY = 4;
+
     private readonly FlatWindows $flat;
 
     private readonly JobMove $jobMove;
 
     private readonly Randomizer $random;
+
+    private readonly Shop $shop;
 
     /** @var list<int> by job */
     private array $weight = [];
@@ -56,7 +61,8 @@ final class Walk implements Cooler
         private readonly int $movedWeight = 0,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->flat = new FlatWindows($net);
+        $this->shop = new Shop($net);
+        $this->flat = new FlatWindows($this->shop->calendars);
         $this->jobMove = new JobMove($net);
         $this->fixed = array_fill(0, $net->count, false);
         foreach ($fixed as $operation) {
@@ -67,7 +73,7 @@ final class Walk implements Cooler
         }
     }
 
-    public function cool(array $at, int $iterations, float $hot, float $cold, callable $goOn): Found
+    public function cool(array $at, array $ways, int $iterations, float $hot, float $cold, callable $goOn): Found
     {
         // plain local lists: this loop is where the time goes
         $net = $this->net;
@@ -91,6 +97,24 @@ final class Walk implements Cooler
         ];
         $opens = $net->open;
         $flat = $this->flat;
+        $shop = $this->shop;
+        [$isVaried, $isVector, $calendars, $calendarOf, $family, $familyNow, $between, $isChanged, $choices] = [
+            $shop->isVaried,
+            $shop->isVector,
+            $shop->calendars,
+            $shop->calendarOf,
+            $shop->family,
+            $shop->familyNow,
+            $shop->between,
+            $shop->isChanged,
+            $shop->choices,
+        ];
+        $mayBeAhead = $shop->mayBeAhead;
+        [$hasWays, $otherWays] = [$shop->hasWays, $shop->otherWays];
+        $way = $shop->greedy($at, $ways);
+        foreach ($shop->many as $x) {
+            [$centre[$x], $work[$x], $ahead[$x]] = $choices[$x][$way[$x]] ?? [0, 0, 0];
+        }
         [$opensAt, $closesAt, $bucket, $bucketBase, $lastWindow, $buckets] = [
             $flat->start,
             $flat->end,
@@ -100,11 +124,10 @@ final class Walk implements Cooler
             $flat->buckets,
         ];
         $jobMove = $this->jobMove;
-        $plainOut = $plainReady = array_fill(0, $count, true);
+        $plainOut = array_fill(0, $count, true);
         $tailOf = array_fill(0, $count, -1);
         foreach ($net->step as $x => $step) {
             $plainOut[$x] = $step->wait === 0 && $step->move === 0;
-            $plainReady[$x] = $ahead[$x] === 0;
         }
         $previous = $next = array_fill(0, $count, -1);
         $moreBefore = $moreAfter = array_fill(0, $count, null);
@@ -125,6 +148,9 @@ final class Walk implements Cooler
         // machine
         $wide = $machines === [] ? 1 : max($machines);
         $free = array_fill(0, $wide * $count, 0);
+        // where machines differ: of each by its number, with what it is set up for; and on which it is, after what change
+        $set = $shop->isAnyVaried ? array_fill(0, $wide * $count, -1) : [];
+        $on = $change = array_fill(0, $count, 0);
         $dirty = array_fill(0, $count, true);
         $mark = array_fill(0, $count, 0);
         $seen = $anchor = $rest = array_fill(0, count($machines), -1);
@@ -152,11 +178,17 @@ final class Walk implements Cooler
         $logX = $logStart = $logEnd = $logJob = $logFinish = array_fill(0, 2 * $count + 2, 0);
         $logCost = $logCp = $logCpWas = $logCn = $logCnWas = $logX;
         $logFree = array_fill(0, $wide * ($count + 1), 0);
+        $logSet = $set === [] ? [] : $logFree;
+        $logOn = $logChange = $logX;
         $changes = $jobChanges = $cpChanges = $cnChanges = 0;
         $from = $to = 0;
         $old = [];
         $isCut = false;
         $best = $at;
+        $bestWay = $way;
+        $forced = -1; // the operation that changes its way, from which to which
+        $wayWas = $n = $goal = 0;
+        $choice = [0, 0, 0];
         $bestCost = $bestFlow = PHP_INT_MAX;
         $done = -1;
         for ($i = -1; $i < $iterations; $i++) {
@@ -198,26 +230,32 @@ final class Walk implements Cooler
                 }
                 $v = -1;
                 $found = 0;
+                $isOther = $hasWays && (($draw >> 40) & (self::OTHER_WAY - 1)) === 0;
+                $others = [];
                 while (true) {
                     $ready = $release[$x];
-                    $way = -1;
+                    $from = -1;
                     $y = $previous[$x];
                     if ($y >= 0 && $out[$y] > $ready) {
                         $ready = $out[$y];
-                        $way = $y;
+                        $from = $y;
                     }
                     if ($moreBefore[$x] !== null) {
                         foreach ($moreBefore[$x] as $y) {
                             if ($out[$y] > $ready) {
                                 $ready = $out[$y];
-                                $way = $y;
+                                $from = $y;
                             }
                         }
                     }
+                    if ($isOther && $otherWays[$x] !== null && ! $fixed[$x]) {
+                        $others[] = $x;
+                    }
                     $y = $cp[$x];
                     if ($y >= 0 && ! $fixed[$x]) {
-                        $f = $machines[$centre[$x]] === 1 ? $end[$y] : $free[$y * $wide];
-                        if ($f > 0 && $f >= ($plainReady[$x] ? $ready : $ready - $ahead[$x])) {
+                        $c = $centre[$x];
+                        $f = ! $isVector[$c] ? $end[$y] : $free[$y * $wide + ($isVaried[$c] ? $on[$x] : 0)];
+                        if ($f > 0 && $f >= $ready - $ahead[$x] - ($isVaried[$c] ? $change[$x] : 0)) {
                             if (! $fixed[$y]) {
                                 $found++;
                                 $draw = $random->nextInt();
@@ -225,103 +263,224 @@ final class Walk implements Cooler
                                     $v = $x;
                                 }
                             }
-                            $way = $y;
-                            while ($end[$way] !== $f) {
-                                $way = $cp[$way];
+                            $from = $y;
+                            while ($end[$from] !== $f) {
+                                $from = $cp[$from];
                             }
                         }
                     }
-                    if ($way < 0) {
+                    if ($from < 0) {
                         break;
                     }
-                    $x = $way;
+                    $x = $from;
                 }
-                if ($v < 0) {
+                if ($isOther && $others === []) {
+                    // none on the path: the first that has another way ahead of the one that waits
+                    for ($y = $v < 0 ? -1 : $cp[$v], $k = 0; $y >= 0 && ! $fixed[$y] && $k < 8; $y = $cp[$y], $k++) {
+                        if ($otherWays[$y] !== null) {
+                            $others[] = $y;
+                            break;
+                        }
+                    }
+                }
+                $isOther = $others !== [];
+                if ($v < 0 && ! $isOther) {
                     continue;
                 }
                 $draw = $random->nextInt();
-                $whole = $draw >> 40 & 0x7F;
-                $isWhole = $whole < self::RUSH + self::YIELD;
-                $u = $cp[$v];
-                // mostly near, now and then far: one long operation may have to go before many
-                for (
-                    $k = (($draw >> 8) & 0xFFFF) % (1 << $draw % ($isWhole ? 4 : 6));
-                    $k > 0 && $cp[$u] >= 0 && ! $fixed[$cp[$u]];
-                    $k--
-                ) {
-                    $u = $cp[$u];
-                }
-                if ($isWhole) {
-                    // a whole job, from here on
-                    $stretch = $whole < self::RUSH ? $jobMove->rush($v, $at, $pos, $cp, $end, $out, $fixed)
-                        : $jobMove->yield($u, $v, $at, $pos, $cn, $end, $out);
-                    if ($stretch === null) {
-                        continue;
+                if ($isOther) {
+                    // x in another of its ways, among what stands there at the time when x is ready
+                    $x = $others[($draw >> 8 & 0xFFFF) % count($others)];
+                    $n = $otherWays[$x][$way[$x]] ?? [0];
+                    $n = $n[($draw >> 24 & 0xFF) % count($n)];
+                    $choice = $choices[$x][$n] ?? [0, 0, 0];
+                    $goal = $choice[0];
+                    $ready = $release[$x];
+                    foreach ($before[$x] as $y) {
+                        if ($out[$y] > $ready) {
+                            $ready = $out[$y];
+                        }
                     }
-                    [$from, $new] = $stretch;
-                    $to = $from + count($new) - 1;
+                    $p = $pos[$x] - 1;
+                    while ($p >= 0 && $centre[$at[$p]] !== $goal) {
+                        $p--;
+                    }
+                    if ($p < 0) {
+                        $p = $pos[$x] + 1;
+                        while ($p < $count && $centre[$at[$p]] !== $goal) {
+                            $p++;
+                        }
+                    }
+                    // u: what comes behind x there; w: what stands ahead of it
+                    $u = $p < $count ? $at[$p] : -1;
+                    while ($u >= 0 && ! $fixed[$u] && $ready <= $end[$u] - $work[$u]) {
+                        $w = $cp[$u];
+                        if ($w < 0 || $fixed[$w] || $ready > $end[$w] - $work[$w]) {
+                            break;
+                        }
+                        $u = $w;
+                    }
+                    $w = $u >= 0 ? $cp[$u] : -1;
+                    while ($u >= 0 && ($fixed[$u] || $ready > $end[$u] - $work[$u])) {
+                        $w = $u;
+                        $u = $cn[$u];
+                    }
+                    for ($k = $draw >> 32 & 3; $k > 0; $k--) {
+                        if (($draw >> 34 & 1) === 0) {
+                            if ($w < 0 || $fixed[$w]) {
+                                break;
+                            }
+                            $u = $w;
+                            $w = $cp[$w];
+                        } else {
+                            if ($u < 0) {
+                                break;
+                            }
+                            $w = $u;
+                            $u = $cn[$u];
+                        }
+                    }
                     $stamp += 2;
-                } else {
-                    // the new order of the stretch from u to v
-                    $from = $pos[$u];
-                    $to = $pos[$v];
-                    $stamp += 2;
-                    $kind = ($draw >> 30) % 3;
-                    $first = $last = $middle = [];
-                    if ($kind !== 1) {
-                        // v with all that it waits for
-                        $mark[$v] = $stamp;
-                        for ($q = $to; $q >= $from; $q--) {
-                            $x = $at[$q];
-                            if ($mark[$x] !== $stamp) {
-                                foreach ($after[$x] as $y) {
-                                    if ($mark[$y] === $stamp) {
-                                        $mark[$x] = $stamp;
-                                        break;
-                                    }
+                    $isEarlier = $u >= 0 && $pos[$u] < $pos[$x];
+                    $isLater = ! $isEarlier && $w >= 0 && $pos[$w] > $pos[$x];
+                    $from = $isEarlier ? $pos[$u] : $pos[$x];
+                    $to = $isLater ? $pos[$w] : $pos[$x];
+                    $mark[$x] = $stamp;
+                    $goes = [$x];
+                    $stays = [];
+                    if ($isEarlier) {
+                        // with all that it waits for
+                        for ($t = $to - 1; $t >= $from; $t--) {
+                            $y = $at[$t];
+                            $isNeeded = false;
+                            foreach ($after[$y] as $q) {
+                                if ($mark[$q] === $stamp) {
+                                    $isNeeded = true;
+                                    break;
                                 }
+                            }
+                            if ($isNeeded) {
+                                $mark[$y] = $stamp;
+                                $goes[] = $y;
+                            } else {
+                                $stays[] = $y;
                             }
                         }
                         if ($mark[$u] === $stamp) {
                             continue;
                         }
+                        $new = [...array_reverse($goes), ...array_reverse($stays)];
+                    } elseif ($isLater) {
+                        // with all that waits for it
+                        for ($t = $from + 1; $t <= $to; $t++) {
+                            $y = $at[$t];
+                            $isNeeded = false;
+                            foreach ($before[$y] as $q) {
+                                if ($mark[$q] === $stamp) {
+                                    $isNeeded = true;
+                                    break;
+                                }
+                            }
+                            if ($isNeeded) {
+                                $mark[$y] = $stamp;
+                                $goes[] = $y;
+                            } else {
+                                $stays[] = $y;
+                            }
+                        }
+                        if ($mark[$w] === $stamp) {
+                            continue;
+                        }
+                        $new = [...$stays, ...$goes];
+                    } else {
+                        $new = $goes;
                     }
-                    if ($kind !== 0) {
-                        // u with all that waits for it
-                        $late = $stamp + 1;
-                        $mark[$u] = $late;
-                        for ($q = $from; $q <= $to; $q++) {
-                            $x = $at[$q];
-                            if ($mark[$x] !== $late) {
-                                foreach ($before[$x] as $y) {
-                                    if ($mark[$y] === $late) {
-                                        $mark[$x] = $late;
-                                        break;
+                    $forced = $x;
+                } else {
+                    $forced = -1;
+                    $whole = $draw >> 40 & 0x7F;
+                    $isWhole = $whole < self::RUSH + self::YIELD;
+                    $u = $cp[$v];
+                    // mostly near, now and then far: one long operation may have to go before many
+                    for (
+                        $k = (($draw >> 8) & 0xFFFF) % (1 << $draw % ($isWhole ? 4 : 6));
+                        $k > 0 && $cp[$u] >= 0 && ! $fixed[$cp[$u]];
+                        $k--
+                    ) {
+                        $u = $cp[$u];
+                    }
+                    if ($isWhole) {
+                        // a whole job, from here on
+                        $stretch = $whole < self::RUSH ? $jobMove->rush($v, $centre, $work, $at, $pos, $cp, $end, $out, $fixed)
+                            : $jobMove->yield($u, $v, $centre, $work, $at, $pos, $cn, $end, $out);
+                        if ($stretch === null) {
+                            continue;
+                        }
+                        [$from, $new] = $stretch;
+                        $to = $from + count($new) - 1;
+                        $stamp += 2;
+                    } else {
+                        // the new order of the stretch from u to v
+                        $from = $pos[$u];
+                        $to = $pos[$v];
+                        $stamp += 2;
+                        $kind = ($draw >> 30) % 3;
+                        $first = $last = $middle = [];
+                        if ($kind !== 1) {
+                            // v with all that it waits for
+                            $mark[$v] = $stamp;
+                            for ($q = $to; $q >= $from; $q--) {
+                                $x = $at[$q];
+                                if ($mark[$x] !== $stamp) {
+                                    foreach ($after[$x] as $y) {
+                                        if ($mark[$y] === $stamp) {
+                                            $mark[$x] = $stamp;
+                                            break;
+                                        }
                                     }
                                 }
                             }
+                            if ($mark[$u] === $stamp) {
+                                continue;
+                            }
                         }
-                        if ($mark[$v] === $late) {
-                            continue;
+                        if ($kind !== 0) {
+                            // u with all that waits for it
+                            $late = $stamp + 1;
+                            $mark[$u] = $late;
+                            for ($q = $from; $q <= $to; $q++) {
+                                $x = $at[$q];
+                                if ($mark[$x] !== $late) {
+                                    foreach ($before[$x] as $y) {
+                                        if ($mark[$y] === $late) {
+                                            $mark[$x] = $late;
+                                            break;
+                                        }
+                                    }
+                                }
+                            }
+                            if ($mark[$v] === $late) {
+                                continue;
+                            }
                         }
-                    }
-                    for ($q = $from; $q <= $to; $q++) {
-                        $x = $at[$q];
-                        if ($mark[$x] === $stamp) {
-                            $first[] = $x;
-                        } elseif ($mark[$x] > $stamp) {
-                            $last[] = $x;
-                        } else {
-                            $middle[] = $x;
+                        for ($q = $from; $q <= $to; $q++) {
+                            $x = $at[$q];
+                            if ($mark[$x] === $stamp) {
+                                $first[] = $x;
+                            } elseif ($mark[$x] > $stamp) {
+                                $last[] = $x;
+                            } else {
+                                $middle[] = $x;
+                            }
                         }
-                    }
-                    // v to the front, u to the end, or both
-                    $new = $first;
-                    foreach ($middle as $x) {
-                        $new[] = $x;
-                    }
-                    foreach ($last as $x) {
-                        $new[] = $x;
+                        // v to the front, u to the end, or both
+                        $new = $first;
+                        foreach ($middle as $x) {
+                            $new[] = $x;
+                        }
+                        foreach ($last as $x) {
+                            $new[] = $x;
+                        }
                     }
                 }
                 // what stands before and behind it on each work centre
@@ -338,6 +497,16 @@ final class Walk implements Cooler
                         $rest[$c] = $cn[$x];
                     }
                 }
+                if ($forced >= 0) {
+                    $left = $centre[$forced];
+                    if ($seen[$goal] !== $stamp) {
+                        $anchor[$goal] = $w;
+                        $rest[$goal] = $u;
+                    }
+                    $wayWas = $way[$forced];
+                    $way[$forced] = $n;
+                    [$centre[$forced], $work[$forced], $ahead[$forced]] = $choice;
+                }
                 $cpChanges = $cnChanges = 0;
                 $lowest = $to;
                 $pending = 0;
@@ -348,7 +517,7 @@ final class Walk implements Cooler
                     $c = $centre[$x];
                     if ($c >= 0) {
                         $y = $anchor[$c];
-                        if ($cp[$x] !== $y) {
+                        if ($cp[$x] !== $y || $x === $forced) {
                             $logCp[$cpChanges] = $x;
                             $logCpWas[$cpChanges++] = $cp[$x];
                             $cp[$x] = $y;
@@ -381,6 +550,23 @@ final class Walk implements Cooler
                             $dirty[$x] = true;
                             $pending++;
                         }
+                    }
+                }
+                if ($forced >= 0) {
+                    // where it stood: what was ahead of it there and what was behind
+                    $y = $anchor[$left];
+                    $x = $rest[$left];
+                    if ($y >= 0 && $cn[$y] !== $x) {
+                        $logCn[$cnChanges] = $y;
+                        $logCnWas[$cnChanges++] = $cn[$y];
+                        $cn[$y] = $x;
+                    }
+                    if ($x >= 0 && $cp[$x] !== $y) {
+                        $logCp[$cpChanges] = $x;
+                        $logCpWas[$cpChanges++] = $cp[$x];
+                        $cp[$x] = $y;
+                        $dirty[$x] = true;
+                        $pending++;
                     }
                 }
                 $p = $lowest;
@@ -417,8 +603,85 @@ final class Walk implements Cooler
                 if ($c < 0) {
                     $s = $ready;
                     $e = $net->lead[$x] === null ? $ready + $work[$x] : $net->lead[$x]->finish($ready, $work[$x]);
+                } elseif ($isVaried[$c]) {
+                    // every machine is tried: the one where it ends soonest, of those the one free last
+                    $m = $machines[$c];
+                    $a = $y * $wide;
+                    $e = PHP_INT_MAX;
+                    $s = $h = 0;
+                    $f = -1;
+                    $o = -1;
+                    for ($q = 0; $q < $m; $q++) {
+                        $g = $y < 0 ? 0 : $free[$a + $q];
+                        $k = $work[$x];
+                        if ($g + $k > $e) {
+                            continue;
+                        }
+                        $l = 0;
+                        if ($isChanged[$x] && $between[$c] !== null) {
+                            $l = $y < 0 ? $familyNow[$c][$q] : $set[$a + $q];
+                            $l = $l < 0 ? 0 : $between[$c][$l][$family[$x]];
+                            $k += $l;
+                        }
+                        $r = $ready;
+                        if ($mayBeAhead[$x] && $ahead[$x] + $l > 0) {
+                            $r = max(0, $calendars[$calendarOf[$c][$q]]->startFor($r, $ahead[$x] + $l));
+                        }
+                        if ($g > $r) {
+                            $r = $g;
+                        }
+                        $z = $calendarOf[$c][$q];
+                        $t = $r >> 6;
+                        $t = $t < $buckets ? $bucket[$bucketBase[$z] + $t] : $lastWindow[$z];
+                        while ($closesAt[$t] <= $r) {
+                            $t++;
+                        }
+                        if ($opensAt[$t] > $r) {
+                            $r = $opensAt[$t];
+                        }
+                        $k += $r;
+                        while ($k > $closesAt[$t]) {
+                            $k -= $closesAt[$t];
+                            $t++;
+                            $k += $opensAt[$t];
+                        }
+                        if ($k < $e || ($k === $e && $g > $f)) {
+                            $e = $k;
+                            $s = $r;
+                            $f = $g;
+                            $o = $q;
+                            $h = $l;
+                        }
+                    }
+                    $b = $x * $wide;
+                    $z = $changes * $wide;
+                    $isNew = $e !== $end[$x] || $x === $forced;
+                    for ($q = 0; $q < $m; $q++) {
+                        $logFree[$z] = $free[$b];
+                        $logSet[$z++] = $set[$b];
+                        if ($q === $o) {
+                            $g = $e;
+                            $k = $family[$x] >= 0 ? $family[$x] : ($y < 0 ? $familyNow[$c][$q] : $set[$a + $q]);
+                        } else {
+                            $g = $y < 0 ? 0 : $free[$a + $q];
+                            $k = $y < 0 ? $familyNow[$c][$q] : $set[$a + $q];
+                        }
+                        if ($free[$b] !== $g || $set[$b] !== $k) {
+                            $free[$b] = $g;
+                            $set[$b] = $k;
+                            $isNew = true;
+                        }
+                        $b++;
+                    }
+                    if (! $isNew) {
+                        continue;
+                    }
+                    $logOn[$changes] = $on[$x];
+                    $logChange[$changes] = $change[$x];
+                    $on[$x] = $o;
+                    $change[$x] = $h;
                 } else {
-                    if (! $plainReady[$x]) {
+                    if ($ahead[$x] > 0) {
                         $ready = max(0, $opens[$c]->startFor($ready, $ahead[$x]));
                     }
                     $m = $machines[$c];
@@ -462,7 +725,7 @@ final class Walk implements Cooler
                             }
                             $h = $free[$b];
                             $k = $free[$b + 1];
-                            if ($h === $f && $k === $g && $e === $end[$x]) {
+                            if ($h === $f && $k === $g && $e === $end[$x] && $x !== $forced) {
                                 continue;
                             }
                             $a = $changes * $wide;
@@ -477,7 +740,7 @@ final class Walk implements Cooler
                                 $gone++;
                             }
                             // the others in order, and it among them when it ends
-                            $changed = $e !== $end[$x];
+                            $changed = $e !== $end[$x] || $x === $forced;
                             $other = $gone === 0 ? 1 : 0;
                             $isIn = false;
                             for ($k = 0; $k < $m; $k++) {
@@ -502,8 +765,8 @@ final class Walk implements Cooler
                         }
                     }
                 }
-                if ($e === $end[$x]) {
-                    if ($c < 0 || $machines[$c] === 1) {
+                if ($e === $end[$x] && $x !== $forced) {
+                    if ($c < 0 || ! $isVector[$c]) {
                         continue;
                     }
                     $logX[$changes] = $x;
@@ -528,7 +791,7 @@ final class Walk implements Cooler
                 }
                 $changes++;
                 $end[$x] = $e;
-                $out[$x] = $plainOut[$x] ? $e : $net->out($x, $e);
+                $out[$x] = $plainOut[$x] ? $e : $net->out($x, $e, $c);
                 $y = $cn[$x];
                 if ($y >= 0 && ! $dirty[$y]) {
                     $dirty[$y] = true;
@@ -586,6 +849,7 @@ final class Walk implements Cooler
                     $bestCost = $full;
                     $bestFlow = $flow;
                     $best = $at;
+                    $bestWay = $way;
                 }
 
                 continue;
@@ -594,13 +858,22 @@ final class Walk implements Cooler
             for ($k = 0; $k < $changes; $k++) {
                 $x = $logX[$k];
                 $end[$x] = $logEnd[$k];
-                $out[$x] = $plainOut[$x] ? $end[$x] : $net->out($x, $end[$x]);
+                $c = $centre[$x];
+                $out[$x] = $plainOut[$x] ? $end[$x] : $net->out($x, $end[$x], $c);
                 if ($movedWeight > 0) {
                     $start[$x] = $logStart[$k];
                 }
-                if ($centre[$x] >= 0 && ($m = $machines[$centre[$x]]) > 1) {
+                if ($c >= 0 && $isVector[$c]) {
+                    $m = $machines[$c];
                     $b = $k * $wide;
                     $a = $x * $wide;
+                    if ($isVaried[$c]) {
+                        $on[$x] = $logOn[$k];
+                        $change[$x] = $logChange[$k];
+                        for ($y = 0; $y < $m; $y++) {
+                            $set[$a + $y] = $logSet[$b + $y];
+                        }
+                    }
                     for ($y = 0; $y < $m; $y++) {
                         $free[$a++] = $logFree[$b++];
                     }
@@ -622,11 +895,18 @@ final class Walk implements Cooler
                 $pos[$x] = $p;
                 $p++;
             }
+            if ($forced >= 0) {
+                $way[$forced] = $wayWas;
+                [$centre[$forced], $work[$forced], $ahead[$forced]] = $choices[$forced][$wayWas] ?? [0, 0, 0];
+                $out[$forced] = $plainOut[$forced]
+                    ? $end[$forced]
+                    : $net->out($forced, $end[$forced], $centre[$forced]);
+            }
             $tardiness = $wasTardiness;
             $flow = $wasFlow;
             $moved = $wasMoved;
         }
 
-        return new Found(array_values($best), $bestCost, $bestFlow, max(0, $done), $isCut);
+        return new Found(array_values($best), $bestCost, $bestFlow, max(0, $done), $isCut, $bestWay);
     }
 }

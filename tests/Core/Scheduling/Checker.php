@@ -53,7 +53,7 @@ final class Checker
                     );
                     $during = range($at->start, $at->end - 1);
                     $works = count(array_filter($during, fn (int $minute): bool => isset($open[$minute])));
-                    if ($works !== max(1, $step->minutes)) {
+                    if ($works !== max(1, $step->setup + $step->minutes)) {
                         $faults[] = "step {$step->id} works {$works}";
                     }
                     if (! isset($open[$at->start], $open[$at->end - 1])) {

@@ -76,15 +76,15 @@ it('rushes and gives up a job on all its work centres at once', function () {
     $move = new JobMove($net);
     $at = [0, 1, 2, 3, 4, 5]; // the first job whole, then the second
     ['pos' => $pos, 'cp' => $cp, 'cn' => $cn, 'end' => $end, 'out' => $out] = walked($net, $at);
-    expect($net->outFrom(0, 30))->toBe(90);
+    expect($net->outFrom(0, 30, $net->centre[0], $net->work[0]))->toBe(90);
     $names = fn (?array $stretch): array => array_map(
         fn (int $x): int => $net->step[$x]->id,
         replaced($at, $stretch ?? [0, []]),
     );
-    $rushed = $names($move->rush(3, $at, $pos, $cp, $end, $out, array_fill(0, 6, false)));
+    $rushed = $names($move->rush(3, $net->centre, $net->work, $at, $pos, $cp, $end, $out, array_fill(0, 6, false)));
     // ready at 0, 60 and 120, which is when the other's steps would begin: ahead of it everywhere
     expect($rushed)->toBe([11, 1, 12, 2, 13, 3]);
-    $given = $names($move->yield(0, 3, $at, $pos, $cn, $end, $out));
+    $given = $names($move->yield(0, 3, $net->centre, $net->work, $at, $pos, $cn, $end, $out));
     // behind the other's first step, which ends at 120; so ready at 180 and 240, behind what begins before that
     expect($given)->toBe([11, 1, 12, 2, 13, 3]);
 });
@@ -111,8 +111,8 @@ it('loses no step, keeps what must come before and passes nothing fixed, on rand
             }
             foreach (
                 [
-                    $move->rush($v, $at, $pos, $cp, $end, $out, $fixed),
-                    $move->yield($cp[$v], $v, $at, $pos, $cn, $end, $out),
+                    $move->rush($v, $net->centre, $net->work, $at, $pos, $cp, $end, $out, $fixed),
+                    $move->yield($cp[$v], $v, $net->centre, $net->work, $at, $pos, $cn, $end, $out),
                 ] as $stretch
             ) {
                 if ($stretch === null) {

@@ -2,7 +2,7 @@
 
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Refused;
-use KeepPace\Core\Scheduling\CaseFile;
+use KeepPace\Core\Scheduling\Cases\CaseFile;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
@@ -33,7 +33,7 @@ function searched(Problem $problem, int $iterations, int $seed = 1): Found
  */
 function weighed(Problem $problem, Found $found): array
 {
-    $schedule = Loading::load(Net::of($problem), $found->order);
+    $schedule = Loading::load(Net::of($problem), $found->order, only: $found->ways);
     expect(Checker::faults($problem, $schedule))->toBe([]);
     $late = 0;
     foreach ($problem->jobs as $job) {
@@ -230,7 +230,7 @@ it(
                 continue;
             }
             $found = TardinessSearch::solve($net, $round, 150, fn (): bool => true);
-            $schedule = Loading::load($net, $found->order);
+            $schedule = Loading::load($net, $found->order, only: $found->ways);
             expect(FullChecker::faults($problem, $schedule))->toBe([]);
             $weigh = fn ($schedule): int => array_sum(
                 array_map(

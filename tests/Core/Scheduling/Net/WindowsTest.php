@@ -64,7 +64,7 @@ it('gives the same windows in one row for all work centres', function () {
             [],
         ),
     );
-    $row = new FlatWindows($net);
+    $row = new FlatWindows($net->open);
     expect($row->base[3])->toBe($row->base[0])->and(count($row->bucket))->toBe(3 * $row->buckets);
     foreach ($net->open as $c => $open) {
         for ($minute = 0; $minute < 6000; $minute += 7) {

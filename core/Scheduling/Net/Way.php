@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace KeepPace\Core\Scheduling\Loading;
+namespace KeepPace\Core\Scheduling\Net;
 
 use KeepPace\Core\Scheduling\Crewing;
 
@@ -11,5 +11,11 @@ final readonly class Way
 {
     public function __construct(public int $centre, public int $setup, public int $run, public ?Crewing $crewing)
     {
+    }
+
+    /** Open minutes, setup and run. */
+    public function work(): int
+    {
+        return max(1, $this->setup + $this->run);
     }
 }

@@ -1,0 +1,217 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Search;
+
+use KeepPace\Core\Scheduling\Changeovers;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Net\Way;
+use KeepPace\Core\Scheduling\Net\Windows;
+
+/**
+ * A net as a walk reads it in its inner loop: which work centres have machines that differ, in calendar or in what they
+ * are set up for, and in which ways an operation can be done.
+ */
+final class Shop
+{
+    /** @var list<Windows> those of the work centres, then those of single machines */
+    public array $calendars;
+
+    /** @var array<int, list<int>> by work centre whose machines differ: the calendar of each machine */
+    public array $calendarOf = [];
+
+    /** @var list<bool> by work centre: its machines differ, so each has a number */
+    public array $isVaried = [];
+
+    /** @var list<bool> by work centre: it takes more than the end of the operation before to know when it is free */
+    public array $isVector = [];
+
+    public bool $isAnyVaried = false;
+
+    /** @var list<int> by operation: its setup family as a number; -1 = none */
+    public array $family = [];
+
+    /** @var list<bool> by operation: it is set up for anew where another family stood before */
+    public array $isChanged = [];
+
+    /** @var list<bool> by operation: its setup may be done before its material is there */
+    public array $mayBeAhead = [];
+
+    /** @var array<int, list<int>> by work centre whose machines differ: the family each is set up for now */
+    public array $familyNow = [];
+
+    /** @var array<int, array<int, array<int, int>>|null> by work centre: minutes from family to family; null = none */
+    public array $between = [];
+
+    /**
+     * @var list<array<int, array{int, int, int}>|null> by operation: work centre, minutes and how many of them may be
+     *     done ahead, by way; null = there is but one
+     */
+    public array $choices = [];
+
+    /** @var list<int> operations with several ways */
+    public array $many = [];
+
+    /** @var list<array<int, non-empty-list<int>>|null> by operation and way: its other ways; null = it has none */
+    public array $otherWays = [];
+
+    public bool $hasWays = false;
+
+    /** @var array<string, int> */
+    private array $families = [];
+
+    public function __construct(private readonly Net $net)
+    {
+        $this->calendars = $net->open;
+        foreach ($net->step as $x => $step) {
+            $this->family[] = $step->family === null ? -1 : $this->families[$step->family] ??= count($this->families);
+            $this->isChanged[] = $step->family !== null && ! $step->started;
+            $this->mayBeAhead[] = ! $step->setupNeedsMaterial && ! $step->started;
+        }
+        foreach (array_keys($net->machines) as $c) {
+            $this->centre($c);
+        }
+        foreach ($net->ways as $x => $ways) {
+            $this->choices[] = $choices = $this->choices($x, $ways);
+            if ($choices !== null) {
+                $this->many[] = $x;
+            }
+            $this->otherWays[] = $choices === null || count($choices) === 1 ? null : self::others(array_keys($choices));
+        }
+        $this->hasWays = array_filter($this->otherWays, is_array(...)) !== [];
+    }
+
+    private function centre(int $c): void
+    {
+        $net = $this->net;
+        $changeovers = $net->problem->workCentres[$net->centreKey[$c]]->changeovers;
+        $isVaried = $changeovers !== null || isset($net->machineOpen[$c]);
+        $this->isVaried[] = $isVaried;
+        $this->isVector[] = $isVaried || $net->machines[$c] > 1;
+        $this->between[$c] = null;
+        if (! $isVaried) {
+            return;
+        }
+        $this->isAnyVaried = true;
+        $now = $net->problem->workCentres[$net->centreKey[$c]]->familyNow;
+        for ($machine = 0; $machine < $net->machines[$c]; $machine++) {
+            $family = $now[$machine + 1] ?? null;
+            $this->familyNow[$c][] = $family === null ? -1 : $this->families[$family] ??= count($this->families);
+            $own = $net->machineOpen[$c][$machine] ?? $net->open[$c];
+            $this->calendarOf[$c][] = $own === $net->open[$c] ? $c : count($this->calendars);
+            $own === $net->open[$c] ?: $this->calendars[] = $own;
+        }
+        if ($changeovers !== null) {
+            $this->between[$c] = $this->minutes($changeovers);
+        }
+    }
+
+    /** @return array<int, array<int, int>> */
+    private function minutes(Changeovers $changeovers): array
+    {
+        $minutes = [];
+        foreach ($this->families as $before => $i) {
+            foreach ($this->families as $after => $j) {
+                $minutes[$i][$j] = $changeovers->between($before, $after);
+            }
+        }
+
+        return $minutes;
+    }
+
+    /**
+     * @param  list<Way>  $ways
+     * @return array<int, array{int, int, int}>|null
+     */
+    private function choices(int $x, array $ways): ?array
+    {
+        if (count($ways) < 2 || $this->net->step[$x]->started) {
+            return null;
+        }
+        $choices = [];
+        foreach ($ways as $n => $way) {
+            $most = 0;
+            foreach ($this->net->machineOpen[$way->centre] ?? [$this->net->open[$way->centre]] as $open) {
+                $most = max($most, $open->before[$open->last]);
+            }
+            if ($this->net->machines[$way->centre] > 0 && $most >= $way->work()) {
+                $choices[$n] = [$way->centre, $way->work(), $this->mayBeAhead[$x] ? $way->setup : 0];
+            }
+        }
+
+        return $choices === [] ? null : $choices;
+    }
+
+    /**
+     * @param  list<int>  $ways
+     * @return array<int, non-empty-list<int>>
+     */
+    private static function others(array $ways): array
+    {
+        $others = [];
+        foreach ($ways as $way) {
+            foreach (array_diff($ways, [$way]) as $other) {
+                $others[$way][] = $other;
+            }
+        }
+
+        return $others;
+    }
+
+    /**
+     * In which way each operation would end soonest, loaded one after the other: what loading without a plan takes.
+     *
+     * @param  list<int>  $at
+     * @param  array<int, int>  $kept  by operation: the way it is done in
+     * @return array<int, int> by operation with several ways
+     */
+    public function greedy(array $at, array $kept): array
+    {
+        $net = $this->net;
+        $taken = array_intersect_key($kept, array_flip($this->many));
+        if (count($taken) === count($this->many)) {
+            return $taken;
+        }
+        $free = array_map(static fn (int $machines): array => array_fill(0, max(1, $machines), 0), $net->machines);
+        $out = [];
+        foreach ($at as $x) {
+            $ready = $net->release[$x];
+            foreach ($net->before[$x] as $y) {
+                $ready = max($ready, $out[$y]);
+            }
+            if ($net->centre[$x] < 0) {
+                $out[$x] = $net->outFrom($x, $ready, -1, $net->work[$x]);
+
+                continue;
+            }
+            $choices = $this->choices[$x] ?? [[$net->centre[$x], $net->work[$x], $net->ahead[$x]]];
+            $choices = isset($kept[$x], $choices[$kept[$x]]) ? [$kept[$x] => $choices[$kept[$x]]] : $choices;
+            $end = PHP_INT_MAX;
+            $best = 0;
+            $since = -1;
+            foreach ($choices as $n => [$c, $work, $ahead]) {
+                $from = $ahead === 0 ? $ready : max(0, $net->open[$c]->startFor($ready, $ahead));
+                $start = $net->open[$c]->nextOpen(max($from, $free[$c][0]));
+                $ends = $net->open[$c]->finish($start, $work);
+                $last = 0;
+                foreach ($free[$c] as $f) {
+                    $last = $f <= $start ? $f : $last;
+                }
+                if ($ends < $end || ($ends === $end && $last > $since)) {
+                    [$end, $best, $since] = [$ends, $n, $last];
+                }
+            }
+            $c = $choices[$best][0];
+            $gone = (int) array_search($since, $free[$c], true);
+            $free[$c][$gone] = $end;
+            sort($free[$c]);
+            $out[$x] = $net->out($x, $end, $c);
+            if ($this->choices[$x] !== null) {
+                $taken[$x] = $best;
+            }
+        }
+
+        return $taken;
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Loading\Loading;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\Search\Dispatch;
+use KeepPace\Core\Scheduling\Search\Found;
+use KeepPace\Core\Scheduling\Search\Rule;
+use KeepPace\Core\Scheduling\Search\TardinessSearch;
+use KeepPace\Core\Scheduling\Search\Walk;
+use Tests\Core\Scheduling\WalkShops;
+
+/* The walk works out only what a move changes; whatever it did, that is what loading all anew comes to. */
+
+/** @return array{int, int} weighted minutes late, sum of finishes: of the schedule its order and ways come to */
+function loadedAnew(Problem $problem, Found $found): array
+{
+    $schedule = Loading::load(Net::of($problem), $found->order, only: $found->ways);
+    $late = array_map(
+        fn (Job $job): int => $job->weight * max(0, $schedule->finish[$job->id] - ($job->due ?? PHP_INT_MAX)),
+        $problem->jobs,
+    );
+
+    return [array_sum($late), array_sum($schedule->finish)];
+}
+
+it('comes to what loading comes to, at the start and after hundreds of moves', function (array $with) {
+    mt_srand(count($with) * 1000 + strlen(implode('', $with)));
+    for ($round = $moved = 0; $round < 25; $round++) {
+        $problem = WalkShops::random($with);
+        $net = Net::of($problem);
+        if ($net->count < 2 || $net->unplaced !== []) {
+            continue;
+        }
+        expect($net->plain)->toBeTrue();
+        $order = Dispatch::order($net, Rule::TardinessCost);
+        $walk = new Walk($net, $round);
+        $start = $walk->cool($order, [], 0, 1.0, 1.0, fn (): bool => true);
+        expect(loadedAnew($problem, $start))->toBe([$start->cost, $start->flow]);
+        // hot enough to take what is worse: the best of it is looked at, and the state at the end by going on from there
+        foreach ([5000.0, 200.0] as $hot) {
+            $found = $walk->cool($start->order, $start->ways, 300, $hot, 10.0, fn (): bool => true);
+            expect(loadedAnew($problem, $found))->toBe([$found->cost, $found->flow])
+                ->and($found->isBetterThan($start) || $found->cost === $start->cost)->toBeTrue();
+            $moved += $found->order === $start->order ? 0 : 1;
+        }
+    }
+    expect($moved)->toBeGreaterThan(15);
+})->with([
+    'ways' => [['ways']],
+    'families' => [['families']],
+    'machines of their own hours' => [['own']],
+    'crews' => [['crews']],
+    'ways and moves between' => [['ways', 'move']],
+    'ways and families' => [['ways', 'families']],
+    'all of it' => [['ways', 'families', 'own', 'crews', 'move']],
+]);
+
+it('is as good where each step has two ways as one that tries every order and every way', function () {
+    // checked against trying all: three jobs of two steps on two machines, each step on either
+    mt_srand(7);
+    for ($round = 0; $round < 15; $round++) {
+        $problem = WalkShops::small();
+        $net = Net::of($problem);
+        $best = PHP_INT_MAX;
+        foreach (WalkShops::orders($net) as $order) {
+            for ($bits = 0; $bits < 1 << $net->count; $bits++) {
+                $ways = [];
+                foreach (array_keys($net->step) as $x) {
+                    $ways[$x] = $bits >> $x & 1;
+                }
+                $schedule = Loading::load($net, $order, only: $ways);
+                $cost = 0;
+                foreach ($problem->jobs as $job) {
+                    $cost += $job->weight * max(0, $schedule->finish[$job->id] - (int) $job->due);
+                }
+                $best = min($best, $cost);
+            }
+        }
+        $found = TardinessSearch::solve($net, $round, 20_000, fn (): bool => true);
+        expect($found->cost)->toBe($best);
+    }
+});
