@@ -5,6 +5,8 @@ namespace App\Books;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Builder;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
@@ -62,7 +64,7 @@ final readonly class MadeDocuments
     {
         $against = [];
         foreach (self::lines($order) as $line) {
-            $covered = $line->covered();
+            $covered = $line->covered()->minus(self::brought($line));
             if ($covered->plus($line->shipped_quantity)->isPositive()) {
                 $against[] =
                     "Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.";
@@ -70,6 +72,16 @@ final readonly class MadeDocuments
         }
 
         return $against;
+    }
+
+    /** What builds that came with a line will give it, and nobody began: they go with it. */
+    private static function brought(CustomerOrderLine $line): BigDecimal
+    {
+        return BigDecimal::of((string) $line->covers()
+            ->whereRelation('output.order', fn (Builder $order) => $order
+                ->where('follows_line_id', $line->id)
+                ->where('state', OrderState::Firm))
+            ->sum('quantity'));
     }
 
     /** @return iterable<CustomerOrderLine> */

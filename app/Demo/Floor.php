@@ -3,7 +3,7 @@
 namespace App\Demo;
 
 use App\Access\Role;
-use App\Actions\Demand\ShipLines;
+use App\Actions\Builds\ShipAsBuilt;
 use App\Actions\Orders\ReceiveOrder;
 use App\Actions\Orders\TypedReceipt;
 use App\Actions\Shop\ReportStep;
@@ -46,7 +46,7 @@ final class Floor
         private readonly ReportStep $report,
         private readonly OutsideWork $outside,
         private readonly ReceiveOrder $receive,
-        private readonly ShipLines $shipLines,
+        private readonly ShipAsBuilt $ship,
     ) {
     }
 
@@ -236,7 +236,7 @@ final class Floor
                     'quantity' => Amount::plain($cover->decimal('quantity')),
                     'lot' => 0,
                 ]]);
-                $this->tries->of(fn () => $this->shipLines->handle(
+                $this->tries->of(fn () => $this->ship->handle(
                     (int) $order,
                     $lines->all(),
                     $this->staff->signs(Role::Storekeeper),

@@ -7,6 +7,7 @@ use App\Actions\Apart\TakeApart;
 use App\Actions\Apart\TypedApart;
 use App\Actions\Apart\TypedApartPart;
 use App\Actions\Builds\BookBuild;
+use App\Actions\Builds\ShipAsBuilt;
 use App\Actions\Builds\TypedBuild;
 use App\Actions\Combine\CombineOrders;
 use App\Actions\Demand\EnterCustomerOrder;
@@ -24,7 +25,7 @@ use KeepPace\Core\Stock\PlaceKind;
 
 /**
  * Sets of spare parts, put together for the shelf: one asked for, one half built, one that went through at once. Trays
- * of two customers as one order, and a gearbox that was taken apart.
+ * of two customers as one order, sets that are built as they are shipped, and a gearbox that was taken apart.
  */
 final readonly class Sets
 {
@@ -39,6 +40,7 @@ final readonly class Sets
         $this->build($first->order_id, '16', '2');
         $this->build(null, '6', '0', 'Reserve');
         $this->together();
+        $this->asShipped();
         $this->apart();
     }
 
@@ -46,21 +48,49 @@ final readonly class Sets
     private function together(): void
     {
         $lines = [];
-        foreach (Customer::query()->orderBy('id')->limit(2)->pluck('id') as $customer) {
-            $booking = app(EnterCustomerOrder::class)->handle(
-                ['customer_id' => $customer, 'reference' => 'Trays for the spring', 'ship_to' => ''],
-                [[
-                    'item' => 'TRAY-40',
-                    'quantity' => '3',
-                    'unit' => null,
-                    'promised_on' => CarbonImmutable::now()->addWeekdays(30)->toDateString(),
-                    'price' => null,
-                ]],
-                $this->staff->signs(Role::Sales),
-            );
-            $lines[] = CustomerOrderLine::query()->where('customer_order_id', $booking->customer_order_id)->sole()->id;
+        foreach (Customer::query()->orderBy('id')->limit(2)->get()->modelKeys() as $customer) {
+            $lines[] = $this->ordered('TRAY-40', '3', 30, 'Trays for the spring', $customer)->id;
         }
         app(CombineOrders::class)->handle($lines, [], $this->staff->signs(Role::Planner));
+    }
+
+    /** Sets that are built as they are shipped: one line waits, of another some are gone. */
+    private function asShipped(): void
+    {
+        $this->ordered('CARE-1', '6', 12, 'Care sets');
+        $line = $this->ordered('CARE-1', '5', 4, 'Care sets, half now');
+        app(ShipAsBuilt::class)->handle(
+            $line->customer_order_id,
+            [$line->id => ['quantity' => '2', 'lot' => 0]],
+            $this->staff->signs(Role::Storekeeper),
+        );
+    }
+
+    /** @param  int  $days  working days from now to the promised one */
+    private function ordered(
+        string $item,
+        string $quantity,
+        int $days,
+        string $reference,
+        ?int $customer = null,
+    ): CustomerOrderLine {
+        $booking = app(EnterCustomerOrder::class)->handle(
+            [
+                'customer_id' => $customer ?? Customer::query()->orderBy('id')->firstOrFail()->id,
+                'reference' => $reference,
+                'ship_to' => '',
+            ],
+            [[
+                'item' => $item,
+                'quantity' => $quantity,
+                'unit' => null,
+                'promised_on' => CarbonImmutable::now()->addWeekdays($days)->toDateString(),
+                'price' => null,
+            ]],
+            $this->staff->signs(Role::Sales),
+        );
+
+        return CustomerOrderLine::query()->where('customer_order_id', $booking->customer_order_id)->sole();
     }
 
     private function apart(): void

@@ -33,6 +33,7 @@ use KeepPace\Core\Planning\WillGive;
  * @property int|null $remake_of_id
  * @property int|null $split_from_id
  * @property int|null $owner_id
+ * @property int|null $follows_line_id customer line whose quantity and day it follows; it is built to be shipped
  * @property \Carbon\CarbonImmutable|null $released_at
  * @property int|null $released_by
  * @property string|null $short_reason

@@ -73,6 +73,12 @@ final class OrderRules
             LEFT JOIN order_outputs u ON u.order_id = o.id AND u.position = 1
             WHERE u.id IS NULL OR u.item_id <> o.item_id OR u.planned_quantity <> o.quantity OR u.kind <> 'product'
             SQL,
+        'a build follows a customer line for its own item' => <<<'SQL'
+            SELECT CONCAT('order ', o.number, ' follows a line for another item') AS difference
+            FROM orders o
+            JOIN customer_order_lines l ON l.id = o.follows_line_id
+            WHERE l.item_id <> o.item_id OR o.takes_apart
+            SQL,
         'an order gives up what scrap took, one that ended all that did not come' => <<<'SQL'
             SELECT CONCAT('order ', o.number, ': ', u.given_up_quantity, ' given up') AS difference
             FROM orders o

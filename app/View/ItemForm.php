@@ -61,6 +61,8 @@ final readonly class ItemForm
         'usual_lot' => 'How many are usually made at once: setups are spread over so many when its cost is rolled '
             .'up.',
         'over_percent' => 'So much more than asked may be built. Beyond it whoever may change orders books it.',
+        'is_built_for_line' => 'Each customer line brings a build of its own that follows its quantity and day. It is '
+            .'booked as the line is shipped.',
         'costing' => 'How the value of its stock is kept. It stays once the item has been moved.',
         'cost' => 'Euros for one stock unit: what it is taken to cost where none is in stock, or its standard '
             .'cost.',
@@ -126,6 +128,7 @@ final readonly class ItemForm
             'lot_least' => self::some($item->lot_least),
             'usual_lot' => self::some($item->usual_lot),
             'over_percent' => $item->over_percent === 0 ? '' : (string) $item->over_percent,
+            'is_built_for_line' => $item->is_built_for_line ? '1' : '0',
             'weight' => self::some($item->weight ?? '0'),
             'volume' => self::some($item->volume ?? '0'),
         ];

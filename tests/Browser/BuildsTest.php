@@ -1,5 +1,6 @@
 <?php
 
+use Facebook\WebDriver\WebDriverKeys;
 use Tests\Support\Browser;
 use Tests\Support\LiveShop;
 
@@ -77,4 +78,34 @@ it('makes one order of two wishes, and hands what it gives straight on', functio
         PHP)->wait();
     $browser->login('storekeeper')->visit('/receive')->press('On to')->see('issued to');
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('builds what a customer line brought with it as the line is shipped', function () {
+    $this->live->php(<<<'PHP'
+        $shop->import([
+            "items.csv" => "number,name,kind,unit,cost,costing,built_for_line\n"
+                ."CARE-Z,Care set,assembled,pc,81,average,yes\n",
+            "structures.csv" => "item,position,component,quantity\nCARE-Z,10,DRIVE-Z,2\n",
+        ]);
+        PHP)->wait();
+    $browser = $this->browser;
+    $browser->login('sales')->visit('/customer-orders/new')->fill('Their reference', 'PO 5');
+    $browser->field('Item')->sendKeys('CARE-Z'.WebDriverKeys::ENTER.'6'.WebDriverKeys::ENTER);
+    $browser->fill('Promise date', now()->addWeekdays(9)->toDateString());
+    $browser->field('Quantity')->sendKeys([WebDriverKeys::CONTROL, WebDriverKeys::ENTER]);
+    $browser->see('entered with 1 line')->see('Line 10 brings build');
+    $line = $this->live->value("SELECT CONCAT(o.number, ' line ', l.position) FROM customer_order_lines l
+        JOIN customer_orders o ON o.id = l.customer_order_id JOIN items i ON i.id = l.item_id
+        WHERE i.number = 'CARE-Z'");
+
+    // of nine drives four sets can be built; five are refused, beside the field, and stay typed
+    $browser->login('storekeeper')->visit('/ship')->see('4 by build');
+    expect($browser->value("Ship of {$line}"))->toBe('4');
+    $browser->fill("Ship of {$line}", '5')->press('Ship '.explode(' ', $line)[0]);
+    $browser->see('1 of DRIVE-Z Drive are missing. 4 can be built of what is there');
+    expect($browser->value("Ship of {$line}"))->toBe('5');
+    $browser->fill("Ship of {$line}", '3')->press('Ship '.explode(' ', $line)[0])->see('Shipped to')->see('1 by build');
+    expect($this->live->value("SELECT SUM(b.quantity) FROM balances b JOIN items i ON i.id = b.item_id
+        WHERE i.number = 'DRIVE-Z'"))->toBe('3.000000')
+        ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });

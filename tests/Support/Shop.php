@@ -7,10 +7,10 @@ use App\Actions\Billing\EnterBill;
 use App\Actions\Billing\TypedBill;
 use App\Actions\Billing\TypedBillLine;
 use App\Actions\Bookings\ReverseBooking;
+use App\Actions\Builds\ShipAsBuilt;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\CoverLines;
 use App\Actions\Demand\EnterCustomerOrder;
-use App\Actions\Demand\ShipLines;
 use App\Actions\Import\ImportFolder;
 use App\Actions\Import\ImportRefused;
 use App\Actions\Orders\CloseOrder;
@@ -388,7 +388,7 @@ final class Shop
     /** @param  array<int, string>  $lines quantity by line id */
     public function ship(CustomerOrder $order, array $lines): Booking
     {
-        return app(ShipLines::class)->handle(
+        return app(ShipAsBuilt::class)->handle(
             $order->id,
             array_map(fn (string $quantity): array => ['quantity' => $quantity, 'lot' => 0], $lines),
             $this->sign(Role::Storekeeper),

@@ -44,9 +44,11 @@ final readonly class Building
         // a kit without steps: beside it fall out chips, and a side part that shares its cost
         $this->shop->import([
             'items.csv' => "number,name,kind,unit,cost,costing\nKIT-W,Kit,assembled,pc,4,average\n"
-                ."CHIP-W,Chips,bought,kg,0.9,average\nSIDE-W,Side part,made,pc,1.5,average\n",
+                ."CHIP-W,Chips,bought,kg,0.9,average\nSIDE-W,Side part,made,pc,1.5,average\n"
+                ."CARE-W,Set that goes as it is built,assembled,pc,2,average\n",
             'structures.csv' => "item,position,component,quantity,comes_back,share_rule\nKIT-W,10,FOOT-1,2,,\n"
-                ."KIT-W,20,BOLT-8,1,,\nKIT-W,30,CHIP-W,-0.3,by_product,\nKIT-W,40,SIDE-W,-0.5,co_product,value\n",
+                ."KIT-W,20,BOLT-8,1,,\nKIT-W,30,CHIP-W,-0.3,by_product,\nKIT-W,40,SIDE-W,-0.5,co_product,value\n"
+                ."CARE-W,10,FOOT-1,1,,\n",
         ]);
 
         return [
@@ -55,6 +57,7 @@ final readonly class Building
             'build and ship' => $this->ship(...),
             'give up a build' => $this->giveUp(...),
             'a kit is wanted' => $this->wanted(...),
+            'a set is wanted' => $this->setWanted(...),
             'combine' => $this->combine(...),
             'take a share out' => $this->takeOut(...),
             'take apart' => $this->apart(...),
@@ -108,6 +111,17 @@ final readonly class Building
     private function wanted(): Booking
     {
         return $this->shop->cover($this->shop->customerOrder(['KIT-W' => (string) mt_rand(1, 4)]));
+    }
+
+    /** It brings its build; who ships the line builds it. */
+    private function setWanted(): Booking
+    {
+        Item::query()->where('number', 'CARE-W')->update(['is_built_for_line' => true]);
+        $order = $this->shop->customerOrder(['CARE-W' => (string) mt_rand(1, 4)]);
+
+        return mt_rand(0, 1) === 0
+            ? Booking::query()->where('customer_order_id', $order->id)->firstOrFail()
+            : $this->shop->ship($order, [$order->lines->firstOrFail()->id => '1']);
     }
 
     private function combine(): ?Booking

@@ -56,8 +56,12 @@ final class BookBuild
         );
     }
 
-    /** @throws Refused */
-    private function write(Ledger $ledger, Held $held, TypedBuild $typed, Signed $signed): void
+    /**
+     * What its needs name is held.
+     *
+     * @throws Refused
+     */
+    public function write(Ledger $ledger, Held $held, TypedBuild $typed, Signed $signed): void
     {
         $order = $typed->order === null
             ? $this->made($ledger, $held, $typed)

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Cover;
 
+use App\Actions\Orders\LineBuilds;
 use App\Actions\Orders\MissingParts;
 use App\Actions\Orders\OrderCopy;
 use App\Actions\Purchasing\LineToBuy;
@@ -32,6 +33,7 @@ final class CoverLines
         private readonly Bookings $bookings,
         private readonly OrderCopy $copy,
         private readonly MissingParts $parts,
+        private readonly LineBuilds $builds,
     ) {
     }
 
@@ -152,6 +154,9 @@ final class CoverLines
         }
         if ($want->isPositive() && ! $line->item->kind->isMadeHere()) {
             $said[] = $this->bought($ledger, $line, $want, $buy);
+        } elseif ($want->isPositive() && $line->item->is_built_for_line) {
+            $build = $this->builds->make($ledger, $line, $want);
+            $said[] = Amount::plain($want)." from build {$build->number}";
         } elseif ($want->isPositive()) {
             $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
             $order = $this->copy->make($ledger, $line->item, $want, $due);

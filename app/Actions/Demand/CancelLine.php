@@ -3,6 +3,7 @@
 namespace App\Actions\Demand;
 
 use App\Actions\Orders\ChangedMeanwhile;
+use App\Actions\Orders\LineBuilds;
 use App\Actions\Orders\OrderQuantity;
 use App\Books\Bookings;
 use App\Books\Held;
@@ -32,8 +33,11 @@ use KeepPace\Core\Refused;
  */
 final class CancelLine
 {
-    public function __construct(private readonly Bookings $bookings, private readonly OrderQuantity $quantity)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly OrderQuantity $quantity,
+        private readonly LineBuilds $builds,
+    ) {
     }
 
     /**
@@ -77,7 +81,7 @@ final class CancelLine
         ?int $otherLine,
         Signed $signed,
     ): void {
-        $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder')->findOrFail($lineId);
+        $line = CustomerOrderLine::query()->with('item.unit', 'customerOrder.customer')->findOrFail($lineId);
         $head = $held->customerOrder($line->customer_order_id);
         ChangedMeanwhile::check($head, $version);
         $open = $line->openQuantity();
@@ -85,6 +89,9 @@ final class CancelLine
             throw CoverRefused::nothingOpen();
         }
         $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
+        $builds = $what === NoLongerFor::Stop
+            ? $this->builds->follow($ledger, $held, $line, $open->negated())
+            : '';
         $freed = $this->covers($ledger, $line, $other);
         $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
         $line->is_open = false;
@@ -98,7 +105,7 @@ final class CancelLine
             "{$line->label()}: "
                 .Amount::plain($open)
                 ." no longer wanted. {$signed->reason} "
-                .$said->join(' '),
+                .$said->prepend($builds)->filter()->join(' '),
         );
     }
 
@@ -110,6 +117,7 @@ final class CancelLine
         return Needs::customerOrders($both->pluck('customer_order_id'))
             ->and(Needs::purchaseOrders(Ties::purchasesFor([$lineId])))
             ->and(Needs::orders(Ties::ordersFor([$lineId])))
+            ->and(Needs::orders(LineBuilds::open($lineId)->pluck('id')))
             ->and(Needs::items([$line->item_id]));
     }
 
@@ -154,6 +162,7 @@ final class CancelLine
     private function order(Ledger $ledger, Order $order, NoLongerFor $what, ?BigDecimal $freed): string
     {
         $ledger->touch($order);
+        $order->follows_line_id = null;
         if ($what === NoLongerFor::Hold && ! $order->is_held) {
             $ledger->change($order, 'held', 'going', 'held');
             $order->is_held = true;
@@ -164,6 +173,9 @@ final class CancelLine
             $isForOthers = $order->covers()->where('quantity', '>', 0)->exists();
             if ($isForOthers && $freed !== null && $order->state->isFirm()) {
                 return $this->less($ledger, $order, $freed);
+            }
+            if ($order->state === OrderState::Cancelled || $freed === null) {
+                return '';
             }
             if (! $order->may(OrderDeed::Cancel) || $isForOthers) {
                 return "Order {$order->number} is {$order->state->value} and goes on: stop it by hand.";

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Demand;
 
+use App\Actions\Orders\LineBuilds;
 use App\Books\Bookings;
 use App\Books\Ledger;
 use App\Books\Numbers;
@@ -25,7 +26,7 @@ use KeepPace\Core\Refused;
  */
 final class EnterCustomerOrder
 {
-    public function __construct(private readonly Bookings $bookings)
+    public function __construct(private readonly Bookings $bookings, private readonly LineBuilds $builds)
     {
     }
 
@@ -60,7 +61,22 @@ final class EnterCustomerOrder
                     .count($rows)
                     .(count($rows) === 1 ? ' line.' : ' lines.'),
             );
+            $this->builds($ledger, $order);
         }));
+    }
+
+    /** What is built as it is shipped comes into being with its line. */
+    private function builds(Ledger $ledger, CustomerOrder $order): void
+    {
+        $lines = $order->lines()
+            ->with('item.unit', 'item.units.unit', 'customerOrder.customer')
+            ->whereRelation('item', 'is_built_for_line', true)
+            ->orderBy('position')
+            ->get();
+        foreach ($lines as $line) {
+            $build = $this->builds->make($ledger, $line, $line->openQuantity());
+            $ledger->says("Line {$line->position} brings build {$build->number}.");
+        }
     }
 
     /**

@@ -2,14 +2,9 @@
 
 namespace App\Actions\Demand;
 
-use App\Books\Bookings;
 use App\Books\Held;
 use App\Books\Ledger;
 use App\Books\Needs;
-use App\Books\Part;
-use App\Books\Signed;
-use App\Models\Booking;
-use App\Models\BookingKind;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
 use App\Shop\Ties;
@@ -21,27 +16,9 @@ use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\End;
 use KeepPace\Core\Stock\Withdrawal;
 
-/** Ships lines of one customer order from stock, whole or in part. */
+/** A part of a deed: lines of one customer order go from stock, whole or in part. */
 final class ShipLines
 {
-    public function __construct(private readonly Bookings $bookings)
-    {
-    }
-
-    /**
-     * @param  array<int, array{quantity: string, lot: int}>  $lines  by line id; lot 0 = oldest first
-     * @param  bool  $inParts  some of it goes although the customer takes whole orders only
-     *
-     * @throws Refused
-     */
-    public function handle(int $customerOrderId, array $lines, Signed $signed, bool $inParts = false): Booking
-    {
-        return $this->bookings->once(BookingKind::Ship, $signed, new Part(
-            fn (): Needs => $this->needs($customerOrderId, array_keys($lines)),
-            fn (Ledger $ledger, Held $held) => $this->write($ledger, $held, $customerOrderId, $lines, $inParts),
-        ));
-    }
-
     /**
      * What its needs name is held.
      *

@@ -68,6 +68,7 @@ final class ItemFiles
             Column::text('makers_number', 60, ''),
             Column::text('number_rule', 40, ''),
             Column::whole('over_percent', '0', most: '100'),
+            Column::yes('built_for_line', 'is_built_for_line'),
         ];
     }
 

@@ -17,7 +17,7 @@ final class ChangeOrder
     public function __construct(
         private readonly OrderChange $change,
         private readonly OrderQuantity $quantity,
-        private readonly PartsDue $due,
+        private readonly DueDay $due,
     ) {
     }
 
@@ -29,16 +29,11 @@ final class ChangeOrder
     public function head(int $id, int $version, array $to, Signed $signed): Booking
     {
         return $this->change->handle($id, $version, $signed, function (Ledger $ledger, Order $order) use ($to): string {
-            $follow = '';
             $quantity = $order->item->quantity($to['quantity'])->amount;
             if (! $quantity->isEqualTo($order->quantity)) {
                 $this->quantity->set($ledger, $order, $quantity);
             }
-            if ($to['due_on'] !== $order->due_on) {
-                $ledger->change($order, 'due', (string) $order->due_on, (string) $to['due_on']);
-                $order->due_on = $to['due_on'];
-                $follow = $this->partsFollow($ledger, $order);
-            }
+            $follow = $this->due->set($ledger, $order, $to['due_on']);
             if ($to['rank'] !== $order->rank) {
                 $ledger->change($order, 'rank', (string) $order->rank, (string) $to['rank']);
                 $order->rank = $to['rank'];
@@ -60,20 +55,6 @@ final class ChangeOrder
             $ledger->change($order, 'loaded', $says($order->is_loaded_late), $says($isLate));
             $order->is_loaded_late = $isLate;
         }
-    }
-
-    /** Parts made for it are due when its steps need them, so they move with it. */
-    private function partsFollow(Ledger $ledger, Order $order): string
-    {
-        $numbers = [];
-        foreach ($this->due->followed($order) as $id => [$before, $after]) {
-            $part = Order::query()->findOrFail($id);
-            $ledger->change($part, 'due', $before, $after);
-            $part->due_on = $after;
-            $numbers[] = $part->number;
-        }
-
-        return $numbers === [] ? '' : ' Made for it, due when its steps need them: '.implode(', ', $numbers).'.';
     }
 
     /** What is issued beyond what the order takes now is said, with what to do with it. */

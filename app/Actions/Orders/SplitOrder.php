@@ -138,6 +138,7 @@ final class SplitOrder
                 'due_on',
                 'rank',
                 'owner_id',
+                'follows_line_id',
                 'remake_of_id',
                 'short_reason',
                 'is_held',

@@ -31,6 +31,7 @@ final class LineWords
         'family_id' => 'family',
         'calendar_id' => 'calendar',
         'is_running_out' => 'running out',
+        'is_built_for_line' => 'built as it is shipped',
         'has_changeovers' => 'changeovers',
         'step_number' => 'step',
         'scrap_percent' => 'scrap %',
@@ -46,7 +47,13 @@ final class LineWords
     ];
 
     /** Columns that are yes or no. */
-    private const YES = ['is_running_out', 'has_changeovers', 'may_be_interrupted', 'is_whole_only'];
+    private const YES = [
+        'is_running_out',
+        'is_built_for_line',
+        'has_changeovers',
+        'may_be_interrupted',
+        'is_whole_only',
+    ];
 
     /** @var array<string, string> by "table id" */
     private array $codes = [];

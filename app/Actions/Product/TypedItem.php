@@ -62,6 +62,7 @@ final readonly class TypedItem
         public int $inspectionDays = 0,
         public string $numberRule = '',
         public int $overPercent = 0,
+        public bool $isBuiltForLine = false,
         public ?string $weight = null,
         public ?string $volume = null,
     ) {
@@ -96,6 +97,7 @@ final readonly class TypedItem
             'volume' => $this->volume,
             'usual_lot' => $this->usualLot,
             'over_percent' => $this->overPercent,
+            'is_built_for_line' => (int) $this->isBuiltForLine,
             'is_running_out' => (int) $this->isRunningOut,
             'ordered_by' => $this->isOrderedByLevel ? 'level' : 'need',
             'lot_sizing' => $this->lotSizing->value,

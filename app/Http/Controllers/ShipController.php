@@ -2,7 +2,7 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Demand\ShipLines;
+use App\Actions\Builds\ShipAsBuilt;
 use App\Http\Requests\ShipRequest;
 use App\Queries\Demand\ShipList;
 use App\Wording\Figures;
@@ -25,7 +25,7 @@ class ShipController extends Controller
         ]);
     }
 
-    public function store(ShipRequest $request, int $customerOrder, ShipLines $ship): RedirectResponse
+    public function store(ShipRequest $request, int $customerOrder, ShipAsBuilt $ship): RedirectResponse
     {
         return $this->done(
             back(),

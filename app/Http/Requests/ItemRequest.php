@@ -70,6 +70,7 @@ class ItemRequest extends DeedRequest
             ...array_fill_keys(['weight', 'volume'], ['nullable', ...Rules::amount()]),
             'inspection_days' => ['nullable', 'bail', 'integer', 'between:0,60'],
             'over_percent' => ['nullable', 'bail', 'integer', 'between:0,100'],
+            'is_built_for_line' => ['nullable', 'boolean'],
         ];
     }
 
@@ -103,6 +104,7 @@ class ItemRequest extends DeedRequest
             inspectionDays: (int) $some('inspection_days', '0'),
             numberRule: $some('number_rule', ''),
             overPercent: (int) $some('over_percent', '0'),
+            isBuiltForLine: $this->boolean('is_built_for_line'),
         );
     }
 

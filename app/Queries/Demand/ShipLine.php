@@ -2,6 +2,7 @@
 
 namespace App\Queries\Demand;
 
+use App\Queries\Builds\LineBuild;
 use App\Reading\Row;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
@@ -14,8 +15,9 @@ final readonly class ShipLine
     /**
      * @param  bool  $isWholeOnly  the customer takes the order in one shipment
      * @param  BigDecimal  $open  wanted still
-     * @param  BigDecimal  $ready  covered from stock
+     * @param  BigDecimal  $there  covered from stock
      * @param  Collection<int, ShipLot>  $lots
+     * @param  LineBuild|null  $build  what is not there is built as it goes
      */
     private function __construct(
         public int $id,
@@ -31,13 +33,14 @@ final readonly class ShipLine
         public string $promisedOn,
         private Tracking $tracking,
         public BigDecimal $open,
-        public BigDecimal $ready,
+        private BigDecimal $there,
         private Collection $lots,
+        public ?LineBuild $build,
     ) {
     }
 
     /** @param  Collection<int, ShipLot>  $lots */
-    public static function from(Row $row, Collection $lots): self
+    public static function from(Row $row, Collection $lots, ?LineBuild $build): self
     {
         return new self(
             $row->int('id'),
@@ -53,8 +56,9 @@ final readonly class ShipLine
             $row->text('promised_on'),
             $row->enum('tracking', Tracking::class),
             $row->decimal('open'),
-            $row->decimal('ready'),
+            $row->decimal('there'),
             $lots,
+            $build,
         );
     }
 
@@ -78,6 +82,32 @@ final readonly class ShipLine
     public function isTracked(): bool
     {
         return $this->tracking->isTracked();
+    }
+
+    /** What can go now: what is there, and what can be built of what is there. */
+    public function ready(): BigDecimal
+    {
+        return BigDecimal::min($this->open, $this->there->plus($this->built()));
+    }
+
+    /** What of it is built as it goes. */
+    public function built(): BigDecimal
+    {
+        return BigDecimal::min(
+            $this->build->buildable ?? BigDecimal::zero(),
+            BigDecimal::max(0, $this->open->minus($this->there)),
+        );
+    }
+
+    /** What is built is named as it goes; what is there is chosen of. */
+    public function takesCodes(): bool
+    {
+        return $this->isTracked() && $this->build !== null && $this->there->isZero();
+    }
+
+    public function codesHint(): string
+    {
+        return $this->tracking === Tracking::Serial ? 'serials, or by rule' : 'lot, or by rule';
     }
 
     /** @return array<int, string>  to choose from */

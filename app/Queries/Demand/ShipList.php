@@ -2,14 +2,16 @@
 
 namespace App\Queries\Demand;
 
+use App\Queries\Builds\LineBuild;
 use App\Reading\Named;
 use App\Reading\Row;
 use App\Shop\Ties;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Planning\OrderState;
 
-/** Customer lines that can ship now: what stock covers of each, and the lots it lies in. */
+/** Customer lines that can ship now: what stock covers of each, the lots it lies in, and what is built as it goes. */
 final class ShipList
 {
     /** @return Collection<int, Collection<int, ShipLine>> by customer order */
@@ -18,28 +20,39 @@ final class ShipList
         $rows = Row::all(self::lines(), fn (Row $row): Row => $row);
         $items = $rows->map(fn (Row $row): int => $row->int('item_id'))->unique();
         $lots = Row::all(self::lots($items), ShipLot::from(...))->groupBy('itemId');
+        $builds = LineBuild::ofLines();
 
         return $rows
-            ->map(fn (Row $row): ShipLine => ShipLine::from($row, $lots[$row->int('item_id')] ?? collect()))
+            ->map(fn (Row $row): ShipLine => ShipLine::from(
+                $row,
+                $lots[$row->int('item_id')] ?? collect(),
+                $builds[$row->int('id')] ?? null,
+            ))
             ->groupBy('customerOrderId');
     }
 
     private static function lines(): Builder
     {
-        return Ties::fromStock()
-            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
+        return DB::table('customer_order_lines AS l')
+            ->leftJoinSub(Ties::fromStock()->select(['t.line_id', 't.quantity']), 't', 't.line_id', 'l.id')
             ->join('customer_orders AS o', 'o.id', 'l.customer_order_id')
             ->join('customers AS cu', 'cu.id', 'o.customer_id')
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->where('l.is_open', true)
+            ->where(fn (Builder $line) => $line
+                ->whereNotNull('t.line_id')
+                ->orWhereIn('l.id', DB::table('orders')
+                    ->whereNotNull('follows_line_id')
+                    ->whereIn('state', OrderState::OPEN)
+                    ->select('follows_line_id')))
             ->orderBy('l.promised_on')
             ->orderBy('l.id')
             ->select(['l.id', 'l.customer_order_id', 'l.position', 'l.item_id', 'l.promised_on'])
             ->addSelect(['o.number', 'cu.name AS customer', 'cu.is_whole_only'])
             ->selectRaw("COALESCE(NULLIF(o.ship_to, ''), NULLIF(cu.ship_to, ''), cu.address) AS goes_to")
             ->addSelect(['i.number AS item_number', 'i.name AS item_name', 'i.tracking', 'u.code AS unit'])
-            ->addSelect('t.quantity AS ready')
+            ->selectRaw('COALESCE(t.quantity, 0) AS there')
             ->selectRaw('l.quantity - l.shipped_quantity - l.cancelled_quantity AS open');
     }
 

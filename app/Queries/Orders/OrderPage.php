@@ -59,6 +59,7 @@ final readonly class OrderPage
      * @param  list<NewerMaster>  $newer  than what it was copied from
      * @param  Collection<int, BoughtAlone>  $bought  what is bought for it alone
      * @param  list<BesideLine>  $beside  what comes back of it beside the product
+     * @param  bool  $followsLine  it came with a customer line
      * @param  array<int, list<WorkOrdered>>  $work  on what the work of steps done outside is ordered, by step
      */
     private function __construct(
@@ -84,6 +85,7 @@ final readonly class OrderPage
         private array $work,
         public OtherSuppliers $others,
         public array $beside,
+        public bool $followsLine,
     ) {
     }
 
@@ -121,6 +123,7 @@ final readonly class OrderPage
             self::work($steps),
             OtherSuppliers::of($steps),
             $found->flag('has_beside') ? BesideLine::ofOrders(collect([$id]))[$id] ?? [] : [],
+            $found->intOrNull('follows_line_id') !== null,
         );
     }
 
@@ -253,6 +256,7 @@ final readonly class OrderPage
                 'o.released_at',
                 's.revision',
                 'o.reference',
+                'o.follows_line_id',
             ])
             ->selectRaw('EXISTS (
                 SELECT 1 FROM order_outputs b WHERE b.order_id = o.id AND b.position > 1

@@ -171,6 +171,7 @@ final readonly class ItemPage
             'Safety stock' => $some($item->safety_stock),
             'Usual lot' => $some($item->usual_lot),
             'More built than asked' => $item->over_percent === 0 ? '' : "{$item->over_percent} %",
+            'Built' => $item->is_built_for_line ? 'as its customer line is shipped' : '',
         ];
     }
 }

@@ -72,6 +72,9 @@
             @endif
         @endif
     @endforeach
+    @if ($page->followsLine)
+        · <span title="Its quantity and day are those of the line">built as it is shipped</span>
+    @endif
     @if ($page->isForTheShelf())
         {{ $page->isOpen() ? '· ' : '' }}for the shelf
     @endif

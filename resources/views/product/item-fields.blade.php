@@ -116,6 +116,13 @@
             <x-field name="over_percent" label="% more built" class="n" :value="$form->value('over_percent')"
                 inputmode="numeric" />
         </x-asked>
+        <x-asked :says="$form->help('is_built_for_line')">
+            <label class="d-inline">
+                <input type="hidden" name="is_built_for_line" value="0">
+                <input type="checkbox" name="is_built_for_line" value="1"
+                    @checked(old('is_built_for_line', $form->value('is_built_for_line')) === '1')> built as shipped
+            </label>
+        </x-asked>
     </fieldset>
     <fieldset class="whole">
         <legend>Who sells it</legend>

@@ -1,8 +1,8 @@
 <?php
 
 use App\Access\Role;
+use App\Actions\Builds\ShipAsBuilt;
 use App\Actions\Cover\CoverBy;
-use App\Actions\Demand\ShipLines;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\RaisePurchases;
 use App\Models\Booking;
@@ -161,7 +161,7 @@ it('ships whole orders only to who takes no others, unless somebody says so', fu
     $order->customer->update(['is_whole_only' => true]);
     $this->shop->cover($order, CoverBy::Stock);
     [$first, $second] = $order->lines->all();
-    $ship = fn (array $lines, bool $inParts): Booking => app(ShipLines::class)
+    $ship = fn (array $lines, bool $inParts): Booking => app(ShipAsBuilt::class)
         ->handle($order->id, $lines, $this->shop->sign(Role::Storekeeper), $inParts);
     $one = [$first->id => ['quantity' => '4', 'lot' => 0]];
     expect(fn () => $ship($one, false))->toThrow(

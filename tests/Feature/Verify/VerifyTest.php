@@ -290,6 +290,12 @@ function corruptions(): array
             "UPDATE order_outputs SET kind = 'by_product' LIMIT 1",
         ],
         [
+            'a build follows a customer line for its own item',
+            'UPDATE orders o SET o.follows_line_id = (
+                SELECT l.id FROM customer_order_lines l WHERE l.item_id <> o.item_id LIMIT 1
+            ) LIMIT 1',
+        ],
+        [
             'an order gives up what scrap took, one that ended all that did not come',
             'UPDATE order_outputs SET given_up_quantity = given_up_quantity + 1 LIMIT 1',
         ],

@@ -1,0 +1,104 @@
+<?php
+
+namespace App\Actions\Orders;
+
+use App\Books\Held;
+use App\Books\Ledger;
+use App\Models\CustomerOrderLine;
+use App\Models\Order;
+use Brick\Math\BigDecimal;
+use Illuminate\Database\Eloquent\Builder;
+use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Quantity\Amount;
+use KeepPace\Core\Refused;
+
+/** Builds of their own that customer lines bring with them: they come with the line and follow its quantity and day. */
+final readonly class LineBuilds
+{
+    public function __construct(private OrderCopy $copy, private OrderQuantity $quantity, private DueDay $due)
+    {
+    }
+
+    /** @throws Refused when the item cannot be made */
+    public function make(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity): Order
+    {
+        $order = $this->copy->make($ledger, $line->item, $quantity, $this->dueOn($line));
+        $order->follows_line_id = $line->id;
+        $ledger->covers->add($line, $order, $quantity);
+        $ledger->touch($order);
+
+        return $order;
+    }
+
+    /**
+     * The line wants another quantity, or another day. It is not saved yet; its builds are held.
+     *
+     * @param  BigDecimal  $more  than before; below zero: less
+     * @return string what became of its builds; '' = it has none
+     *
+     * @throws Refused
+     */
+    public function follow(Ledger $ledger, Held $held, CustomerOrderLine $line, BigDecimal $more): string
+    {
+        $said = [];
+        $builds = self::open($line->id)->get()->map(fn (Order $order): Order => $held->order($order->id));
+        foreach ($builds as $order) {
+            $order->load('item.unit', 'item.units.unit');
+            $this->due->set($ledger, $order, $this->dueOn($line));
+            if ($more->isPositive()) {
+                $this->quantity->set($ledger, $order, $more->plus($order->quantity));
+                $ledger->covers->add($line, $order, $more);
+                $more = BigDecimal::zero();
+            } elseif ($more->isNegative()) {
+                $more = $more->plus($this->less($ledger, $line, $order, $more->negated()));
+            }
+            $said[] = $order->state === OrderState::Cancelled
+                ? "Build {$order->number} is cancelled."
+                : "Build {$order->number} follows: ".Amount::plain($order->quantity).'.';
+        }
+        if ($more->isPositive() && $line->item->is_built_for_line) {
+            $said[] = 'Build '.$this->make($ledger, $line, $more)->number.' comes with it.';
+        }
+
+        return implode(' ', $said);
+    }
+
+    /** @return Builder<Order> those of a line that are not done, the first one first */
+    public static function open(int $line): Builder
+    {
+        return Order::query()->where('follows_line_id', $line)->whereIn('state', OrderState::OPEN)->orderBy('id');
+    }
+
+    /**
+     * What it still gives of so many is not wanted any more.
+     *
+     * @return BigDecimal how many fewer it makes
+     *
+     * @throws Refused when they are begun
+     */
+    private function less(Ledger $ledger, CustomerOrderLine $line, Order $order, BigDecimal $fewer): BigDecimal
+    {
+        $tie = $order->covers()->where('line_id', $line->id)->where('quantity', '>', 0)->first();
+        $fewer = BigDecimal::min($fewer, $tie->quantity ?? '0', $order->openQuantity());
+        $left = BigDecimal::of($order->quantity)->minus($fewer);
+        $isNone = $tie === null || ! $fewer->isPositive();
+        if ($isNone || ($left->isZero() && ! $order->may(OrderDeed::Cancel))) {
+            return BigDecimal::zero();
+        }
+        $ledger->ties->change($tie, $fewer->negated());
+        if ($left->isPositive()) {
+            $this->quantity->set($ledger, $order, $left);
+        } else {
+            $ledger->change($order, 'state', $order->state->value, 'cancelled');
+            $order->state = OrderState::Cancelled;
+        }
+
+        return $fewer;
+    }
+
+    private function dueOn(CustomerOrderLine $line): string
+    {
+        return $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
+    }
+}
