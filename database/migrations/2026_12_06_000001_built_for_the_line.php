@@ -14,7 +14,7 @@ return new class extends Migration
             SQL);
         Schema::hasColumn('orders', 'follows_line_id') ?: DB::statement(<<<'SQL'
             ALTER TABLE orders
-                ADD follows_line_id BIGINT UNSIGNED NULL, -- its quantity and day are the line's, it is built to be shipped
+                ADD follows_line_id BIGINT UNSIGNED NULL, -- its quantity and day are those of the line
                 ADD CONSTRAINT orders_follow_line FOREIGN KEY (follows_line_id) REFERENCES customer_order_lines (id)
             SQL);
     }

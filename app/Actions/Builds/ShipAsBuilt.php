@@ -136,7 +136,9 @@ final class ShipAsBuilt
 
     private static function typed(Order $build, string $pieces, string $codes): TypedBuild
     {
-        return new TypedBuild($build->id, $build->item_id, '', $pieces, (int) Place::offered()->keys()->first(), codes: $codes);
+        $place = (int) Place::offered()->keys()->first(); // it lies there for no time
+
+        return new TypedBuild($build->id, $build->item_id, '', $pieces, $place, codes: $codes);
     }
 
     /**

@@ -154,20 +154,24 @@ final class CoverLines
         }
         if ($want->isPositive() && ! $line->item->kind->isMadeHere()) {
             $said[] = $this->bought($ledger, $line, $want, $buy);
-        } elseif ($want->isPositive() && $line->item->is_built_for_line) {
-            $build = $this->builds->make($ledger, $line, $want);
-            $said[] = Amount::plain($want)." from build {$build->number}";
         } elseif ($want->isPositive()) {
-            $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
-            $order = $this->copy->make($ledger, $line->item, $want, $due);
-            $ledger->covers->add($line, $order, $want);
-            $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
-            $said[] = Amount::plain($want)
-                ." from new order {$order->number}"
-                .($parts > 0 ? " (and {$parts} for its parts)" : '');
+            $said[] = Amount::plain($want).' from '.$this->made($ledger, $line, $want, $withParts);
         }
 
         return "line {$line->position}: ".implode(', ', $said);
+    }
+
+    private function made(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, bool $withParts): string
+    {
+        if ($line->item->is_built_for_line) {
+            return 'build '.$this->builds->make($ledger, $line, $want)->number;
+        }
+        $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
+        $order = $this->copy->make($ledger, $line->item, $want, $due);
+        $ledger->covers->add($line, $order, $want);
+        $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
+
+        return "new order {$order->number}".($parts > 0 ? " (and {$parts} for its parts)" : '');
     }
 
     private function bought(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, NewPurchases $buy): string

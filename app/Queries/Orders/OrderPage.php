@@ -92,9 +92,12 @@ final readonly class OrderPage
     public static function of(int $id): ?self
     {
         $found = Row::first(self::head($id), fn (Row $row): Row => $row);
-        if ($found === null) {
-            return null;
-        }
+
+        return $found === null ? null : self::from($id, $found);
+    }
+
+    private static function from(int $id, Row $found): self
+    {
         $order = ListedOrder::from($found);
         $deliveries = Deliveries::now();
         $components = Row::all(self::components($id), OrderPart::from(...));

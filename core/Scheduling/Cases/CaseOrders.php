@@ -78,18 +78,24 @@ final class CaseOrders
             'op' => $operation->number('op'),
             'work_centre' => $isOutside ? null : $operation->text('work_centre'),
         ];
+        $pinned = $operation->has('pinned') ? $operation->of('pinned') : null;
         if ($isOutside) {
-            $from['materialAt'] = max(
-                $from['materialAt'],
-                $operation->has('pinned') ? $operation->of('pinned')->number('start') : 0,
-            );
+            $from['materialAt'] = max($from['materialAt'], $pinned?->number('start') ?? 0);
 
             return new Step($id, null, $operation->number('lead_min'), ...$from);
         }
+
+        return $this->inside($id, $operation, $next, $pinned, $from);
+    }
+
+    /** @param  array{materialAt: int, afterJobs: list<int>, heldBackTo: int}  $from */
+    private function inside(int $id, CaseFields $operation, ?CaseFields $next, ?CaseFields $pinned, array $from): Step
+    {
         $work = CaseWork::of($operation);
         $ways = $this->ways($operation, $work);
-        $pinned = $operation->has('pinned') ? $operation->of('pinned') : null;
-        $own = $pinned === null ? array_key_first($ways) : $this->shop->centre($operation, $pinned->text('work_centre'));
+        $own = $pinned === null
+            ? array_key_first($ways)
+            : $this->shop->centre($operation, $pinned->text('work_centre'));
         $at = $ways[$own] ?? throw $operation->wrong('it is pinned where it cannot be done.');
         unset($ways[$own]);
 

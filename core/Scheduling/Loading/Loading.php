@@ -53,19 +53,18 @@ final class Loading
     ) {
         $this->unplaced = $net->unplaced;
         $this->notes = $net->notes;
-        foreach ($net->problem->crews as $key => $crew) {
-            $this->crews[$key] = new CrewBook($crew, $net->origin);
+        $ground = Ground::of($net);
+        foreach ($ground->crews as $key => $crew) {
+            $this->crews[$key] = clone $crew;
         }
-        $this->calendars = new Calendars($this->crews);
+        $this->calendars = $ground->calendars;
         foreach ($net->centreKey as $c => $key) {
             $centre = $net->problem->workCentres[$key];
             $this->machines[$c] = [];
             $useful = $this->useful($c);
             for ($number = 1, $alike = 0; $number <= $centre->machines && $alike < $useful; $number++) {
                 $alike += isset($centre->ownOpen[$number]) ? 0 : 1;
-                $open = isset($centre->ownOpen[$number])
-                    ? Windows::of($centre->ownOpen[$number], $net->origin)
-                    : $net->open[$c];
+                $open = $net->machineHours($c, $number);
                 $this->machines[$c][] = new Machine($c, $number, $open, $centre->familyNow[$number] ?? null);
             }
         }

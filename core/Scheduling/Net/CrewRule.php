@@ -6,10 +6,10 @@ namespace KeepPace\Core\Scheduling\Net;
 
 use KeepPace\Core\Scheduling\Problem;
 
-/** Which work centres with people can be taken as machines people stand at: all its steps ask for as many of one crew. */
+/** Which work centres with people can be taken as machines they stand at: all steps ask for as many of one crew. */
 final class CrewRule
 {
-    /** @var array<int, array{int, int}|false> by work centre: its crew, and how many each step takes; false = they differ */
+    /** @var array<int, array{int, int}|false> by work centre: its crew, how many a step takes; false = they differ */
     private array $asks = [];
 
     /** @var array<int, int> by crew: the one work centre it is asked for at; -1 = several */

@@ -78,9 +78,12 @@ final class Net
     /** @var array<int, list<Windows>> by work centre whose machines do not all keep one calendar: of each machine */
     public array $machineOpen = [];
 
+    /** @var array<int, array<int, Windows>> by work centre: of machines by number that keep hours of their own */
+    public array $ownOpen = [];
+
     public ?Windows $lateIn = null;
 
-    /** A walk over it can work out what a move changes: no batches, pins, transfer batches, people some of whom come and go. */
+    /** A walk over it can work out what a move changes: no loads, pins, transfer batches, people asked for unevenly. */
     public bool $plain = true;
 
     /** @var array<int, string> by job id: why it has no place */
@@ -96,6 +99,11 @@ final class Net
     public static function of(Problem $problem): self
     {
         return (new NetBuilder($problem))->net;
+    }
+
+    public function machineHours(int $centre, int $machine): Windows
+    {
+        return $this->ownOpen[$centre][$machine] ?? $this->open[$centre];
     }
 
     /**

@@ -45,7 +45,7 @@ final class NetBuilder
             $this->net->open[] = $this->windows($centre->open);
             $this->net->plain = $this->net->plain && $centre->batch === 0;
             if ($centre->ownOpen !== []) {
-                $this->net->machineOpen[$this->number[$key]] = $this->own($centre);
+                $this->own($this->number[$key], $centre);
             }
         }
         foreach ($problem->jobs as $job) {
@@ -137,15 +137,14 @@ final class NetBuilder
         }
     }
 
-    /** @return list<Windows> by machine */
-    private function own(WorkCentre $centre): array
+    private function own(int $number, WorkCentre $centre): void
     {
-        $windows = [];
         for ($machine = 1; $machine <= $centre->machines; $machine++) {
-            $windows[] = $this->windows($centre->ownOpen[$machine] ?? $centre->open);
+            if (isset($centre->ownOpen[$machine])) {
+                $this->net->ownOpen[$number][$machine] = $this->windows($centre->ownOpen[$machine]);
+            }
+            $this->net->machineOpen[$number][] = $this->net->machineHours($number, $machine);
         }
-
-        return $windows;
     }
 
     /** @return list<Way> the first is the one of the routing */

@@ -12,7 +12,7 @@ final readonly class Found
      * @param  int  $cost  weighted minutes late, and what moved steps cost
      * @param  int  $flow  the sum of all finishes, in minutes from now
      * @param  bool  $isCut  it was told to end
-     * @param  array<int, int>  $ways  by operation with several ways: the one it is done in; of the others loading decides
+     * @param  array<int, int>  $ways  by operation with several ways: the one it is done in
      */
     public function __construct(
         public array $order,

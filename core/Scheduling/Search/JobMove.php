@@ -33,17 +33,9 @@ final class JobMove
      * @param  array<int, bool>  $fixed  by operation: nothing passes it
      * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = nothing moves
      */
-    public function rush(
-        int $v,
-        array $centre,
-        array $work,
-        array $at,
-        array $pos,
-        array $cp,
-        array $end,
-        array $out,
-        array $fixed,
-    ): ?array {
+    public function rush(int $v, array $centre, array $work, array $at, array $pos, array $cp, array $end,
+        array $out, array $fixed): ?array
+    {
         $net = $this->net;
         $moved = $places = [];
         $ready = $net->release[$v];
@@ -70,13 +62,21 @@ final class JobMove
             $places[] = [$low = max($place, $low), $x];
             $ready = $net->outFrom($x, $ready, $centre[$x], $work[$x]);
         }
-        $from = $places[0][0];
-        if ($from >= $to) {
-            return null;
-        }
+
+        return $places[0][0] >= $to ? null : self::ahead($at, $to, $places, $moved);
+    }
+
+    /**
+     * @param  array<int, int>  $at
+     * @param  non-empty-list<array{int, int}>  $places  each goes ahead of what stands at a place, in order
+     * @param  array<int, true>  $moved
+     * @return array{int, list<int>}
+     */
+    private static function ahead(array $at, int $to, array $places, array $moved): array
+    {
         $new = [];
         $k = 0;
-        for ($p = $from; $p <= $to; $p++) {
+        for ($p = $places[0][0]; $p <= $to; $p++) {
             while (isset($places[$k]) && $places[$k][0] <= $p) {
                 $new[] = $places[$k++][1];
             }
@@ -85,7 +85,7 @@ final class JobMove
             }
         }
 
-        return [$from, $new];
+        return [$places[0][0], $new];
     }
 
     /**

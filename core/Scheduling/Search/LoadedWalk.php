@@ -28,6 +28,12 @@ final class LoadedWalk implements Cooler
     /** @var array<int, bool> */
     private array $fixed;
 
+    /** @var array<int, int> */
+    private array $ways = [];
+
+    /** @var array<int, int> by step id: where it is pinned; not to stand there costs as much as no place */
+    private array $pins = [];
+
     /**
      * @param  list<int>  $fixed  operations that are not moved; they come first in every order given
      * @param  array<int, int>  $was  by operation: where it was planned to start
@@ -41,13 +47,19 @@ final class LoadedWalk implements Cooler
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $this->jobMove = new JobMove($net);
+        foreach ($net->step as $step) {
+            if ($step->pin !== null && ! $step->started) {
+                $this->pins[$step->id] = $step->pin->start;
+            }
+        }
         $this->fixed = array_fill_keys($fixed, true) + array_fill(0, $net->count, false);
     }
 
     public function cool(array $at, array $ways, int $iterations, float $hot, float $cold, callable $goOn): Found
     {
+        $this->ways = $ways;
         [$cost, $flow, $late, $ends] = $this->weigh($at);
-        $best = new Found($at, $cost, $flow, 0, false);
+        $best = new Found($at, $cost, $flow, 0, false, $ways);
         $energy = $cost * 1000 + $flow;
         $isCut = false;
         $i = 0;
@@ -66,12 +78,12 @@ final class LoadedWalk implements Cooler
             $delta = $newCost * 1000 + $newFlow - $energy;
             if ($delta <= 0 || $delta < -$temperature * log($this->random->getInt(1, 1 << 30) / (1 << 30))) {
                 [$at, $energy, $late, $ends] = [$new, $energy + $delta, $newLate, $newEnds];
-                $found = new Found($new, $newCost, $newFlow, 0, false);
+                $found = new Found($new, $newCost, $newFlow, 0, false, $ways);
                 $best = $found->isBetterThan($best) ? $found : $best;
             }
         }
 
-        return new Found($best->order, $best->cost, $best->flow, $i, $isCut);
+        return new Found($best->order, $best->cost, $best->flow, $i, $isCut, $ways);
     }
 
     /**
@@ -179,7 +191,7 @@ final class LoadedWalk implements Cooler
      */
     private function weigh(array $order): array
     {
-        $schedule = Loading::load($this->net, $order);
+        $schedule = Loading::load($this->net, $order, only: $this->ways);
         $cost = $flow = 0;
         $late = [];
         foreach ($this->net->jobs as $j => $job) {
@@ -196,6 +208,9 @@ final class LoadedWalk implements Cooler
         foreach ($this->was as $x => $start) {
             $now = $schedule->steps[$this->net->step[$x]->id] ?? null;
             $cost += $now === null || $now->start - $this->net->origin !== $start ? $this->movedWeight : 0;
+        }
+        foreach ($this->pins as $id => $start) {
+            $cost += ($schedule->steps[$id]->start ?? $start) > $start ? self::NO_PLACE : 0;
         }
 
         $ends = [];

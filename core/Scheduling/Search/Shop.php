@@ -187,21 +187,7 @@ final class Shop
             }
             $choices = $this->choices[$x] ?? [[$net->centre[$x], $net->work[$x], $net->ahead[$x]]];
             $choices = isset($kept[$x], $choices[$kept[$x]]) ? [$kept[$x] => $choices[$kept[$x]]] : $choices;
-            $end = PHP_INT_MAX;
-            $best = 0;
-            $since = -1;
-            foreach ($choices as $n => [$c, $work, $ahead]) {
-                $from = $ahead === 0 ? $ready : max(0, $net->open[$c]->startFor($ready, $ahead));
-                $start = $net->open[$c]->nextOpen(max($from, $free[$c][0]));
-                $ends = $net->open[$c]->finish($start, $work);
-                $last = 0;
-                foreach ($free[$c] as $f) {
-                    $last = $f <= $start ? $f : $last;
-                }
-                if ($ends < $end || ($ends === $end && $last > $since)) {
-                    [$end, $best, $since] = [$ends, $n, $last];
-                }
-            }
+            [$best, $end, $since] = $this->soonest($choices, $ready, $free);
             $c = $choices[$best][0];
             $gone = (int) array_search($since, $free[$c], true);
             $free[$c][$gone] = $end;
@@ -213,5 +199,30 @@ final class Shop
         }
 
         return $taken;
+    }
+
+    /**
+     * @param  array<int, array{int, int, int}>  $choices
+     * @param  array<int, array<int, int>>  $free  by work centre: when its machines are free, in order
+     * @return array{int, int, int} the way in which it ends soonest, that end, since when its machine was free
+     */
+    private function soonest(array $choices, int $ready, array $free): array
+    {
+        $soonest = [0, PHP_INT_MAX, -1];
+        foreach ($choices as $n => [$c, $work, $ahead]) {
+            $open = $this->net->open[$c];
+            $from = $ahead === 0 ? $ready : max(0, $open->startFor($ready, $ahead));
+            $start = $open->nextOpen(max($from, $free[$c][0]));
+            $end = $open->finish($start, $work);
+            $since = 0;
+            foreach ($free[$c] as $one) {
+                $since = $one <= $start ? $one : $since;
+            }
+            if ($end < $soonest[1] || ($end === $soonest[1] && $since > $soonest[2])) {
+                $soonest = [$n, $end, $since];
+            }
+        }
+
+        return $soonest;
     }
 }

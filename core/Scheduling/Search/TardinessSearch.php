@@ -39,14 +39,17 @@ final class TardinessSearch
 
     private const HEATS_LARGE = [0.5, 1.0, 2.0];
 
-    /** Where each move loads all anew, there are fewer of everything. */
-    private const LENGTH_LOADED = 1_500;
+    /** Where only loading knows the truth: operations loaded anew after each cooling, and so many as a move counts. */
+    private const LOADED = 60_000;
 
-    private const DISPATCHED_LOADED = 4_000;
+    private const A_MOVE = 5;
 
     private const GROWTH = 1.2;
 
-    private readonly Cooler $walk;
+    private readonly Walk $walk;
+
+    /** Where the walk goes through a shop that is only near the true one. */
+    private readonly ?LoadedWalk $truth;
 
     private readonly Randomizer $random;
 
@@ -73,9 +76,8 @@ final class TardinessSearch
         int $movedWeight,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->walk = $net->plain
-            ? new Walk($net, $seed, $fixed, $was, $movedWeight)
-            : new LoadedWalk($net, $seed, $fixed, $was, $movedWeight);
+        $this->walk = new Walk($net->plain ? $net : Relaxed::of($net), $seed, $fixed, $was, $movedWeight);
+        $this->truth = $net->plain ? null : new LoadedWalk($net, $seed, $fixed, $was, $movedWeight);
         $this->goOn = $goOn;
     }
 
@@ -105,19 +107,20 @@ final class TardinessSearch
         $kept = array_intersect_key($ways, array_flip($fixed));
         $self = new self($net, $seed, $goOn, $fixed, $kept, $was, $movedWeight);
         if ($plan !== null) {
-            $self->cool([...$fixed, ...array_values(array_diff($plan, $fixed))], $ways, 0, 1.0, 1.0);
+            $order = [...$fixed, ...array_values(array_diff($plan, $fixed))];
+            $self->judge($self->cool($order, $ways, 0, 1.0, 1.0));
         }
         if ($net->count === 0 || ! $self->begin($iterations)) {
             return $self->found();
         }
         $unit = $self->unit();
-        $length = (float) ($net->plain ? self::LENGTH : self::LENGTH_LOADED);
+        $length = (float) self::LENGTH;
         // with few moves for each operation there is no time to be hot
         $isLarge = 50 * $net->count > self::LENGTH;
         $hot = max(1.0, min(2.0, self::LENGTH / (50 * $net->count)));
         for ($turn = 0; $self->iterations < $iterations; $turn++) {
             // now and then from somewhere else, if there is time to get far: or a long search stays where it is
-            $hasTime = ! $net->plain || $length > 100 * $net->count;
+            $hasTime = $length > 100 * $net->count;
             $heat = $hasTime ? self::HEATS[$turn % 3] : ($isLarge ? self::HEATS_LARGE[$turn % 3] : 1.0);
             $isFresh = $turn % 3 === 2 && $hasTime;
             $found = $self->cool(
@@ -125,11 +128,12 @@ final class TardinessSearch
                     ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null))
                     : $self->found()->order,
                 $isFresh ? $self->kept : $self->found()->ways,
-                (int) min($length, $iterations - $self->iterations),
+                $self->atMost((int) $length, $iterations),
                 $hot * $heat * $unit,
                 self::COLD * $unit,
             );
-            if ($found->isCut) {
+            $self->judge($found);
+            if ($found->isCut || ! $self->polish($iterations, $hot * $heat * $unit)) {
                 break;
             }
             $length *= self::GROWTH;
@@ -148,11 +152,12 @@ final class TardinessSearch
         usort($starts, static fn (Found $a, Found $b): int => [$a->cost, $a->flow] <=> [$b->cost, $b->flow]);
         $unit = $this->unit();
         foreach (array_slice($starts, 0, self::COOLED) as $start) {
-            $length = min(
-                $this->net->plain ? min(10 * $this->net->count, self::LITTLE) : $this->net->count,
-                $iterations - $this->iterations,
-            );
-            if ($length <= 0 || $this->cool($start->order, $start->ways, $length, 0.5 * $unit, 0.6 * self::COLD * $unit)->isCut) {
+            $length = $this->atMost(min(10 * $this->net->count, self::LITTLE), $iterations);
+            $found = $length <= 0
+                ? null
+                : $this->cool($start->order, $start->ways, $length, 0.5 * $unit, 0.6 * self::COLD * $unit);
+            $found === null ?: $this->judge($found);
+            if ($found === null || $found->isCut) {
                 return false;
             }
         }
@@ -174,12 +179,13 @@ final class TardinessSearch
                 [Rule::Shortest, 0.0],
             ] as [$rule, $look]
         ) {
-            $starts[] = $this->cool($this->dispatch($rule, $look, []), $this->kept, 0, 1.0, 1.0);
+            $starts[] = $found = $this->cool($this->dispatch($rule, $look, []), $this->kept, 0, 1.0, 1.0);
+            $this->judge($found);
         }
         $bestFactors = [];
         $best = PHP_INT_MAX;
         $draws = min(self::MOST_STARTS, 20 + 2 * $this->net->count,
-            intdiv($this->net->plain ? self::DISPATCHED : self::DISPATCHED_LOADED, $this->net->count));
+            intdiv(self::DISPATCHED, $this->net->count));
         for ($draw = 0; $draw < $draws; $draw++) {
             // the second half stays near the best of the first
             $factors = $this->factors($draw < $draws / 2 ? null : $bestFactors);
@@ -191,6 +197,7 @@ final class TardinessSearch
                 1.0,
             );
             $starts[] = $found;
+            $this->truth === null ? $this->judge($found) : null;
             if ($found->cost < $best) {
                 $best = $found->cost;
                 $bestFactors = $factors;
@@ -248,14 +255,69 @@ final class TardinessSearch
     private function cool(array $order, array $ways, int $iterations, float $hot, float $cold): Found
     {
         $best = $this->best->cost ?? PHP_INT_MAX;
-        $found = $this->walk->cool($order, $ways, $iterations, $hot, $cold,
-            fn (int $cost, int $done): bool => ($this->goOn)(min($best, $cost), $this->iterations + $done));
-        $this->iterations += $found->iterations;
-        if ($found->isBetterThan($this->best)) {
-            $this->best = $found;
-        }
+        $each = $this->movesALoad();
+        $found = $this->walk->cool(
+            $order,
+            $ways,
+            $iterations,
+            $hot,
+            $cold,
+            fn (int $cost, int $done): bool => ($this->goOn)(
+                $this->truth === null ? min($best, $cost) : $best,
+                $this->iterations + intdiv($done, $each),
+            ),
+        );
+        $this->iterations += intdiv($found->iterations, $each);
 
         return $found;
+    }
+
+    /** What a walk found is kept if it is better than all before; where it was only near the truth, it is loaded. */
+    private function judge(Found $found): void
+    {
+        $goOn = static fn (): bool => true;
+        $loaded = $this->truth === null ? [$found] : [
+            $this->truth->cool($found->order, $found->ways, 0, 1.0, 1.0, $goOn),
+            $this->truth->cool($found->order, $this->kept, 0, 1.0, 1.0, $goOn),
+        ];
+        foreach ($loaded as $one) {
+            $this->best = $one->isBetterThan($this->best) ? $one : $this->best;
+        }
+    }
+
+    /**
+     * Where a walk is only near the truth, some moves that are each loaded in truth, from the best that is known.
+     *
+     * @return bool whether there is time for more
+     */
+    private function polish(int $iterations, float $hot): bool
+    {
+        if ($this->truth === null || $this->best === null) {
+            return true;
+        }
+        $moves = (int) min(max(20, self::LOADED / $this->net->count), $iterations - $this->iterations);
+        $best = $this->best->cost;
+        $found = $this->truth->cool($this->best->order, $this->best->ways, max(0, $moves), 0.2 * $hot, 0.02 * $hot,
+            fn (int $cost, int $done): bool => ($this->goOn)(min($best, $cost), $this->iterations + $done));
+        $this->iterations += $found->iterations;
+        $this->best = $found->isBetterThan($this->best) ? $found : $this->best;
+
+        return ! $found->isCut;
+    }
+
+    /** So many moves, or as many as are left. */
+    private function atMost(int $moves, int $iterations): int
+    {
+        $left = $iterations - $this->iterations;
+
+        // half of what is left is for moves that are loaded in truth
+        return $this->truth === null ? min($moves, $left) : min($moves, intdiv($left, 2) * $this->movesALoad());
+    }
+
+    /** How many moves take as long as one loading. */
+    private function movesALoad(): int
+    {
+        return $this->truth === null ? 1 : max(1, intdiv($this->net->count, self::A_MOVE));
     }
 
     private function found(): Found

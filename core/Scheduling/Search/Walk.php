@@ -148,7 +148,7 @@ final class Walk implements Cooler
         // machine
         $wide = $machines === [] ? 1 : max($machines);
         $free = array_fill(0, $wide * $count, 0);
-        // where machines differ: of each by its number, with what it is set up for; and on which it is, after what change
+        // where machines differ: of each by number, with what it is set up for; on which it is, after what change
         $set = $shop->isAnyVaried ? array_fill(0, $wide * $count, -1) : [];
         $on = $change = array_fill(0, $count, 0);
         $dirty = array_fill(0, $count, true);
@@ -411,7 +411,8 @@ final class Walk implements Cooler
                     }
                     if ($isWhole) {
                         // a whole job, from here on
-                        $stretch = $whole < self::RUSH ? $jobMove->rush($v, $centre, $work, $at, $pos, $cp, $end, $out, $fixed)
+                        $stretch = $whole < self::RUSH
+                            ? $jobMove->rush($v, $centre, $work, $at, $pos, $cp, $end, $out, $fixed)
                             : $jobMove->yield($u, $v, $centre, $work, $at, $pos, $cn, $end, $out);
                         if ($stretch === null) {
                             continue;

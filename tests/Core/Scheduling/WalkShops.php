@@ -46,7 +46,8 @@ final class WalkShops
         for ($j = 0, $n = mt_rand(3, 12); $j < $n; $j++) {
             $steps = [];
             for ($s = 0, $k = mt_rand(1, 5); $s < $k; $s++) {
-                $steps[] = self::step($id++, $centres, $crews, $has, $j > 0 && $s === 0 && mt_rand(0, 4) === 0 ? $j : 0);
+                $after = $j > 0 && $s === 0 && mt_rand(0, 4) === 0 ? $j : 0;
+                $steps[] = self::step($id++, $centres, $crews, $has, $after);
             }
             $jobs[] = new Job($j + 1, "job {$j}", mt_rand(1, 9), mt_rand(0, 6000), $steps, mt_rand(1, 9));
         }

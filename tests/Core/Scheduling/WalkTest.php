@@ -38,7 +38,7 @@ it('comes to what loading comes to, at the start and after hundreds of moves', f
         $walk = new Walk($net, $round);
         $start = $walk->cool($order, [], 0, 1.0, 1.0, fn (): bool => true);
         expect(loadedAnew($problem, $start))->toBe([$start->cost, $start->flow]);
-        // hot enough to take what is worse: the best of it is looked at, and the state at the end by going on from there
+        // hot enough to take what is worse
         foreach ([5000.0, 200.0] as $hot) {
             $found = $walk->cool($start->order, $start->ways, 300, $hot, 10.0, fn (): bool => true);
             expect(loadedAnew($problem, $found))->toBe([$found->cost, $found->flow])

@@ -79,3 +79,61 @@ it(
             ->and((int) $said[2])->toBeGreaterThanOrEqual(9240);
     },
 );
+
+it('reads a case of the second format, with ways, and writes at which work centre each is done', function () {
+    $out = (string) tempnam(sys_get_temp_dir(), 'plan');
+    // two jobs on one slow machine and a fast other one: the optimum, by hand, has one on each
+    $case = [
+        'format' => 'calendar-job-shop-2',
+        'name' => 'two-ways',
+        'work_centres' => [
+            ['id' => 'A', 'machines' => 1, 'shifts' => [['from' => 0, 'to' => 5000]]],
+            ['id' => 'B', 'machines' => 1, 'shifts' => [['from' => 0, 'to' => 5000]]],
+        ],
+        'orders' => array_map(fn (int $n): array => [
+            'id' => "O{$n}",
+            'release' => 0,
+            'due' => 100,
+            'weight' => 1,
+            'operations' => [[
+                'op' => 1,
+                'work_centre' => 'A',
+                'setup_min' => 10,
+                'run_min_per_unit' => 2.5,
+                'quantity' => 33,
+                'ways' => [['work_centre' => 'B', 'percent' => 140]],
+            ]],
+        ], [1, 2]),
+    ];
+    $file = (string) tempnam(sys_get_temp_dir(), 'case');
+    $with = function (array $change) use ($case, $file): string {
+        file_put_contents($file, json_encode(array_replace_recursive($case, $change)));
+
+        return $file;
+    };
+    // 10 + 82.5 minutes are 93 at A, and 130 at B (129.5 rounded up): 30 late
+    $this->artisan('pace:schedule-file', ['file' => $with([]), '--iterations' => 500, '--out' => $out])
+        ->assertSuccessful()
+        ->expectsOutputToContain('weighted tardiness 30, sum of completions 223');
+    $at = array_column(json_decode((string) file_get_contents($out), true)['operations'], 'work_centre');
+    sort($at);
+    expect($at)->toBe(['A', 'B']);
+    $self = ['orders' => [['operations' => [['ways' => [['work_centre' => 'A', 'percent' => 100]]]]]]];
+    $hole = ['work_centres' => [['changeover' => ['initial' => [null], 'minutes' => ['F' => ['F' => 0], 'G' => []]]]]];
+    $none = ['work_centres' => [['crew' => 'C']]];
+    foreach ([
+        'it is another way of itself' => $self,
+        'the changeover from F to G is not named' => $hole,
+        'there is no crew C' => $none,
+        'it is pinned where it cannot be done' => [
+            'orders' => [['operations' => [[
+                'pinned' => ['work_centre' => 'B', 'machine' => 1, 'start' => 0],
+                'ways' => null,
+            ]]]],
+        ],
+    ] as $says => $change) {
+        $this->artisan('pace:schedule-file', ['file' => $with($change)])->assertFailed()->expectsOutputToContain($says);
+    }
+    unlink($file);
+    unlink($out);
+});
