@@ -36,10 +36,22 @@ final class PlansWhenRead
         });
         DB::connection()->beforeExecuting(function (string $sql): void {
             if ($this->behind && ! $this->isPlanning && ! $this->isStopped
-                && preg_match(self::PLAN, $sql) === 1 && preg_match(self::BOOKED, $sql) !== 1) {
+                && preg_match(self::PLAN, $sql) === 1 && preg_match(self::BOOKED, $sql) !== 1
+                && ! self::isPlanned()) {
                 $this->catchUp();
             }
         });
+    }
+
+    /** Whoever reads it is about to plan. */
+    private static function isPlanned(): bool
+    {
+        $called = debug_backtrace(DEBUG_BACKTRACE_IGNORE_ARGS);
+
+        return in_array([KeepUp::class, 'handle'], array_map(
+            static fn (array $frame): array => [$frame['class'] ?? '', $frame['function']],
+            $called,
+        ), true);
     }
 
     /** Each booking plans before it is answered, where a test is about that. */

@@ -349,6 +349,7 @@ it('opens twelve levels and two thousand lines', function () {
     $page = StructurePage::of($structure, BigDecimal::one());
     expect($page->rows)->toHaveCount(12 * 170 + 11)->and($page->isCut)->toBeFalse()->and($page->depth())->toBe(12)
         ->and((string) $page->cost->unit())->toBe('408.0000'); // 12 levels of 170 × 2 × 0.10
+    $this->plan->catchUp();
     DB::enableQueryLog();
     $this->actingAs($this->shop->as(Role::Planner))->get("/structures/{$structure->id}")->assertOk();
     expect(count(DB::getQueryLog()))->toBeLessThan(25);
