@@ -26,16 +26,9 @@ class Search extends Command
     public function handle(): int
     {
         JustInTime::orAgain();
-        foreach (['seconds', 'iterations', 'seed', 'moved'] as $option) {
-            $typed = $this->option($option);
-            if (! is_scalar($typed) || preg_match('/^\d{1,9}$/D', (string) $typed) !== 1) {
-                $this->error("--{$option} must be a whole number.");
-
-                return self::FAILURE;
-            }
-        }
-        if ((int) $this->option('seconds') > self::MOST_SECONDS) {
-            $this->error('--seconds must be at most '.self::MOST_SECONDS.'.');
+        $wrong = $this->wrong();
+        if ($wrong !== null) {
+            $this->error($wrong);
 
             return self::FAILURE;
         }
@@ -64,6 +57,20 @@ class Search extends Command
         ));
 
         return self::SUCCESS;
+    }
+
+    private function wrong(): ?string
+    {
+        foreach (['seconds', 'iterations', 'seed', 'moved'] as $option) {
+            $typed = $this->option($option);
+            if (! is_scalar($typed) || preg_match('/^\d{1,9}$/D', (string) $typed) !== 1) {
+                return "--{$option} must be a whole number.";
+            }
+        }
+
+        return (int) $this->option('seconds') > self::MOST_SECONDS
+            ? '--seconds must be at most '.self::MOST_SECONDS.'.'
+            : null;
     }
 
     private function says(Comparison $of): void
