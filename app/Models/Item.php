@@ -183,6 +183,12 @@ class Item extends Model
         return $this->kind->isMadeHere();
     }
 
+    /** Whether a customer line brings a build of it; what is running out is shipped as long as some is there. */
+    public function comesByBuild(): bool
+    {
+        return $this->is_built_for_line && $this->isMade() && ! $this->is_running_out;
+    }
+
     public function isIssued(): bool
     {
         return ! in_array($this->kind, ItemKind::NEVER_ISSUED, true);

@@ -19,7 +19,7 @@ use KeepPace\Core\Scheduling\Schedule;
  * The plan is computed, so it can be thrown away and made again.
  *
  * In the shop a planner of its own follows the bookings (PlanRound); here it is done at once, under the plan's lock:
- * for deeds whose answer is the plan, and for all where no planner runs beside (tests, commands).
+ * for deeds whose answer is the plan, and for all where no planner runs beside (commands).
  */
 final class KeepUp
 {

@@ -163,7 +163,7 @@ final class CoverLines
 
     private function made(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, bool $withParts): string
     {
-        if ($line->item->is_built_for_line) {
+        if ($line->item->comesByBuild()) {
             return 'build '.$this->builds->make($ledger, $line, $want)->number;
         }
         $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);

@@ -12,6 +12,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Customer;
 use App\Models\CustomerOrder;
+use App\Models\CustomerOrderLine;
 use App\Models\Item;
 use App\Shop\PriceList;
 use Illuminate\Support\Facades\DB;
@@ -72,7 +73,8 @@ final class EnterCustomerOrder
             ->with('item.unit', 'item.units.unit', 'customerOrder.customer')
             ->whereRelation('item', 'is_built_for_line', true)
             ->orderBy('position')
-            ->get();
+            ->get()
+            ->filter(fn (CustomerOrderLine $line): bool => $line->item->comesByBuild());
         foreach ($lines as $line) {
             $build = $this->builds->make($ledger, $line, $line->openQuantity());
             $ledger->says("Line {$line->position} brings build {$build->number}.");

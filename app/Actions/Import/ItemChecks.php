@@ -51,6 +51,11 @@ final readonly class ItemChecks
     private function item(int $line, array $row): void
     {
         $number = (string) $row['number'];
+        $isMade = ItemKind::from((string) $row['kind'])->isMadeHere();
+        if (! $isMade && ($row['built_for_line'] ?? '') === 'yes') {
+            $says = 'only what is made here is built as it is shipped.';
+            $this->folder->problem('items', $line, 'built_for_line', $says);
+        }
         $is = new ItemFacts(
             $number,
             (string) $row['unit'],

@@ -57,7 +57,7 @@ final readonly class LineBuilds
                 ? "Build {$order->number} is cancelled."
                 : "Build {$order->number} follows: ".Amount::plain($order->quantity).'.';
         }
-        if ($more->isPositive() && $line->item->is_built_for_line) {
+        if ($more->isPositive() && $line->item->comesByBuild()) {
             $said[] = 'Build '.$this->make($ledger, $line, $more)->number.' comes with it.';
         }
 

@@ -5,6 +5,7 @@ namespace App\Actions\Orders;
 use App\Books\Ledger;
 use App\Models\Order;
 use App\Models\OrderOutput;
+use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
@@ -133,27 +134,22 @@ final readonly class SettledOutput
     /** @return list<int> moves that took it into stock */
     private static function receipts(OrderOutput $output): array
     {
-        return array_values(array_map(
-            intval(...),
-            DB::table('moves')->where('output_id', $output->id)->pluck('id')->all(),
-        ));
+        return Row::ints(DB::table('moves')->where('output_id', $output->id), 'id');
     }
 
     /** @return array<int, BigDecimal> by lot, received less reversed */
     private static function receivedLots(OrderOutput $output): array
     {
+        $received = DB::table('moves')
+            ->join('places AS f', 'f.id', 'from_place_id')
+            ->join('places AS t', 't.id', 'to_place_id')
+            ->where('output_id', $output->id)
+            ->groupBy('lot_id')
+            ->select('lot_id')
+            ->selectRaw("SUM(CASE WHEN f.kind = 'order' THEN quantity ELSE -quantity END) AS quantity");
         $lots = [];
-        foreach (
-            DB::table('moves')
-                ->join('places AS f', 'f.id', 'from_place_id')
-                ->join('places AS t', 't.id', 'to_place_id')
-                ->where('output_id', $output->id)
-                ->groupBy('lot_id')
-                ->select('lot_id')
-                ->selectRaw("SUM(CASE WHEN f.kind = 'order' THEN quantity ELSE -quantity END) AS quantity")
-                ->get() as $row
-        ) {
-            $lots[(int) $row->lot_id] = BigDecimal::of($row->quantity);
+        foreach (Row::all($received, fn (Row $row): Row => $row) as $row) {
+            $lots[$row->int('lot_id')] = $row->decimal('quantity');
         }
 
         return array_filter($lots, fn (BigDecimal $quantity): bool => $quantity->isPositive());

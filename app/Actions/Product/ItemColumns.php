@@ -71,6 +71,10 @@ final readonly class ItemColumns
             }
         }
 
+        if ($typed->isBuiltForLine && ! $typed->kind->isMadeHere()) {
+            $wrong['is_built_for_line'] = 'Only what is made here is built as it is shipped.';
+        }
+
         return $wrong + $this->revalued($item, $typed) + $typed->lotSize()->wrong();
     }
 

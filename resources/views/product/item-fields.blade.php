@@ -122,6 +122,7 @@
                 <input type="checkbox" name="is_built_for_line" value="1"
                     @checked(old('is_built_for_line', $form->value('is_built_for_line')) === '1')> built as shipped
             </label>
+            <x-why field="is_built_for_line" />
         </x-asked>
     </fieldset>
     <fieldset class="whole">

@@ -237,6 +237,20 @@ it('is set on the page of the item, and said there', function (): void {
     $this->get("/items/{$item->id}")->assertSee('as its customer line is shipped');
 });
 
+it('is not set of what is bought, by page or by file', function (): void {
+    ItemPage::change($this, 'FOOT-1', ['is_built_for_line' => '1'])->assertSessionHasErrors('is_built_for_line');
+    expect($this->shop->item('FOOT-1')->is_built_for_line)->toBeFalse()
+        ->and(implode(' ', $this->shop->import([
+            'items.csv' => "number,name,kind,unit,built_for_line\nWASH-L,Washer,bought,pc,yes\n",
+        ])))->toContain('only what is made here is built as it is shipped');
+});
+
+it('brings none for what is running out: what is there is shipped', function (): void {
+    Item::query()->where('number', 'KIT-L')->update(['is_running_out' => true]);
+    $line = kitLine($this, '2');
+    expect(Order::query()->where('follows_line_id', $line->id)->exists())->toBeFalse();
+});
+
 it('stands on the page that ships with what can be built, and ships there', function (): void {
     $line = kitLine($this, '9');
     $build = buildOf($line);
