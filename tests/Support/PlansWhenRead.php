@@ -21,6 +21,9 @@ final class PlansWhenRead
     /** There may be bookings the plan does not know of. */
     private bool $behind = false;
 
+    /** How deep in transactions it planned last. */
+    private int $level = 0;
+
     public bool $isPlanning = false;
 
     private bool $isStopped = false;
@@ -32,7 +35,9 @@ final class PlansWhenRead
             $this->behind = $this->behind || preg_match(self::BOOKED, $query->sql) === 1;
         });
         Event::listen(TransactionRolledBack::class, function (): void {
-            $this->behind = true; // what was planned in it is taken back with it
+            if (DB::transactionLevel() < $this->level) {
+                $this->behind = true; // what was planned in it is taken back with it
+            }
         });
         DB::connection()->beforeExecuting(function (string $sql): void {
             if ($this->behind && ! $this->isPlanning && ! $this->isStopped
@@ -75,6 +80,7 @@ final class PlansWhenRead
         try {
             if (DB::table('unplanned')->exists()) {
                 app(KeepUp::class)->catchUp();
+                $this->level = DB::transactionLevel();
             }
             $this->behind = false;
         } finally {

@@ -166,7 +166,7 @@ it('shows every page, and asks the database as often for 6 orders as for 1', fun
     \App\Shop\ShopClock::now(); // asked once a minute
     $one = $count();
     fill($this, 5);
-    expect($count())->toBe($one)->and(max($one))->toBeLessThan(30);
+    expect($count())->toBe($one)->and(max($one))->toBeLessThanOrEqual(30); // one of them how far the planner is
 });
 
 it('shows every page of an empty shop', function () {
