@@ -4,7 +4,6 @@ namespace App\Actions\Cover;
 
 use App\Actions\Orders\LineBuilds;
 use App\Actions\Orders\MissingParts;
-use App\Actions\Orders\OrderCopy;
 use App\Actions\Purchasing\LineToBuy;
 use App\Actions\Purchasing\NewPurchases;
 use App\Books\Bookings;
@@ -31,7 +30,6 @@ final class CoverLines
 {
     public function __construct(
         private readonly Bookings $bookings,
-        private readonly OrderCopy $copy,
         private readonly MissingParts $parts,
         private readonly LineBuilds $builds,
     ) {
@@ -163,15 +161,11 @@ final class CoverLines
 
     private function made(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, bool $withParts): string
     {
-        if ($line->item->comesByBuild()) {
-            return 'build '.$this->builds->make($ledger, $line, $want)->number;
-        }
-        $due = $this->copy->finishBy($line->promised_on, $line->customerOrder->customer->finish_days);
-        $order = $this->copy->make($ledger, $line->item, $want, $due);
-        $ledger->covers->add($line, $order, $want);
+        $order = $this->builds->make($ledger, $line, $want);
         $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
+        $what = $order->follows_line_id === null ? 'new order' : 'build';
 
-        return "new order {$order->number}".($parts > 0 ? " (and {$parts} for its parts)" : '');
+        return "{$what} {$order->number}".($parts > 0 ? " (and {$parts} for its parts)" : '');
     }
 
     private function bought(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, NewPurchases $buy): string

@@ -89,9 +89,7 @@ final class CancelLine
             throw CoverRefused::nothingOpen();
         }
         $other = self::other($line, $what === NoLongerFor::OtherLine, $otherLine);
-        $builds = $what === NoLongerFor::Stop
-            ? $this->builds->follow($ledger, $held, $line, $open->negated())
-            : '';
+        $builds = $this->builds($ledger, $held, $line, $what);
         $freed = $this->covers($ledger, $line, $other);
         $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)->plus($open);
         $line->is_open = false;
@@ -107,6 +105,19 @@ final class CancelLine
                 ." no longer wanted. {$signed->reason} "
                 .$said->prepend($builds)->filter()->join(' '),
         );
+    }
+
+    /** Its builds end with what was built, or go on; they follow nobody then. */
+    private function builds(Ledger $ledger, Held $held, CustomerOrderLine $line, NoLongerFor $what): string
+    {
+        $says = $what === NoLongerFor::Stop
+            ? $this->builds->follow($ledger, $held, $line, $line->openQuantity()->negated())
+            : '';
+        foreach ($held->orders->where('follows_line_id', $line->id) as $order) {
+            $order->follows_line_id = null;
+        }
+
+        return $says;
     }
 
     private function needs(int $lineId, ?int $otherLine): Needs
@@ -162,7 +173,6 @@ final class CancelLine
     private function order(Ledger $ledger, Order $order, NoLongerFor $what, ?BigDecimal $freed): string
     {
         $ledger->touch($order);
-        $order->follows_line_id = null;
         if ($what === NoLongerFor::Hold && ! $order->is_held) {
             $ledger->change($order, 'held', 'going', 'held');
             $order->is_held = true;

@@ -13,18 +13,25 @@ use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
-/** Builds of their own that customer lines bring with them: they come with the line and follow its quantity and day. */
+/**
+ * Orders made for customer lines. Where the item is set so it is a build of the line's own, which comes with it and
+ * follows its quantity and day.
+ */
 final readonly class LineBuilds
 {
     public function __construct(private OrderCopy $copy, private OrderQuantity $quantity, private DueDay $due)
     {
     }
 
-    /** @throws Refused when the item cannot be made */
+    /**
+     * An order made for a line, promised to it; it follows the line where its item is set so.
+     *
+     * @throws Refused when the item cannot be made
+     */
     public function make(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity): Order
     {
         $order = $this->copy->make($ledger, $line->item, $quantity, $this->dueOn($line));
-        $order->follows_line_id = $line->id;
+        $order->follows_line_id = $line->item->comesByBuild() ? $line->id : null;
         $ledger->covers->add($line, $order, $quantity);
         $ledger->touch($order);
 
@@ -45,7 +52,9 @@ final readonly class LineBuilds
         $builds = self::open($line->id)->get()->map(fn (Order $order): Order => $held->order($order->id));
         foreach ($builds as $order) {
             $order->load('item.unit', 'item.units.unit');
-            $this->due->set($ledger, $order, $this->dueOn($line));
+            if ($line->isDirty('promised_on')) {
+                $this->due->set($ledger, $order, $this->dueOn($line));
+            }
             if ($more->isPositive()) {
                 $this->quantity->set($ledger, $order, $more->plus($order->quantity));
                 $ledger->covers->add($line, $order, $more);

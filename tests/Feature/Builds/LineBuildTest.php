@@ -3,8 +3,10 @@
 use App\Access\Role;
 use App\Actions\Builds\ShipAsBuilt;
 use App\Actions\Cover\CoverBy;
+use App\Actions\Cover\TieLine;
 use App\Actions\Demand\CancelLine;
 use App\Actions\Demand\ChangeCustomerLine;
+use App\Actions\Orders\ChangeOrder;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
@@ -207,6 +209,43 @@ it('ends with its line, and goes on for the shelf where that is wished', functio
     expect($build->refresh()->state)->toBe(OrderState::Firm)
         ->and($build->follows_line_id)->toBeNull()
         ->and($this->shop->differencesWhenPlanned())->toBe([]);
+});
+
+it('goes on following its line when another that it also covers is cancelled', function (): void {
+    $line = kitLine($this, '4');
+    $other = kitLine($this, '2');
+    $build = buildOf($line);
+    $own = buildOf($other);
+    app(TieLine::class)->untie($other->covers()->firstOrFail()->id, $this->shop->sign(Role::Planner, 'moved'));
+    app(ChangeOrder::class)->head(
+        $build->id,
+        $build->version,
+        ['quantity' => '6', 'due_on' => $build->due_on, 'rank' => $build->rank, 'is_held' => false],
+        $this->shop->sign(Role::Planner),
+    );
+    app(TieLine::class)->toOrder($other->id, $build->id, '2', $this->shop->sign(Role::Planner));
+    app(CancelLine::class)->handle(
+        $other->id,
+        CustomerOrder::query()->findOrFail($other->customer_order_id)->version,
+        NoLongerFor::Shelf,
+        null,
+        $this->shop->sign(Role::Supervisor, 'No money.'),
+    );
+    expect($build->refresh()->follows_line_id)->toBe($line->id)
+        ->and($own->refresh()->follows_line_id)->toBeNull();
+});
+
+it('keeps a day set by hand when only the quantity of its line changes', function (): void {
+    $line = kitLine($this, '4');
+    $build = buildOf($line);
+    app(ChangeOrder::class)->head(
+        $build->id,
+        $build->version,
+        ['quantity' => '4', 'due_on' => '2026-12-01', 'rank' => $build->rank, 'is_held' => false],
+        $this->shop->sign(Role::Planner),
+    );
+    changeKits($this, $line, '5');
+    expect($build->refresh()->due_on)->toBe('2026-12-01')->and($build->quantity)->toBe('5.000000');
 });
 
 it('is taken back with the customer order that brought it, as long as nothing was built', function (): void {
