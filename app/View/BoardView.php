@@ -96,6 +96,7 @@ final readonly class BoardView
             'w' => 'why is it late',
             '+ −' => 'zoom',
             'h' => 'to now',
+            'f' => 'fold nights and weekends, or unfold them',
         ];
     }
 

@@ -7,7 +7,7 @@ class BoardKeys {
 
     start() {
         const bar = this.board.selected;
-        if (!bar || bar.centre === 0 || this.board.root.dataset.may !== '1') return;
+        if (!bar || bar.isDone || bar.centre === 0 || this.board.root.dataset.may !== '1') return;
         this.board.drag = { bar, row: bar.row, minute: bar.start, keys: true };
         this.board.soon();
         this.board.marks.draw();
@@ -42,11 +42,12 @@ class BoardKeys {
         const deeds = {
             m: () => this.start(),
             p: () =>
-                this.board.drag
+                !this.board.selected?.isDone &&
+                (this.board.drag
                     ? this.board.isAsked() && this.board.drag.preview.pin && this.board.panel.does('pin')
                     : this.board.selected?.pinned
                       ? this.board.panel.does('unpin')
-                      : this.board.selected && this.board.panel.does('pin-here'),
+                      : this.board.selected && this.board.panel.does('pin-here')),
             u: () => document.querySelector('#board-undo')?.requestSubmit(),
             r: () => document.querySelector('#board-redo')?.requestSubmit(),
             '+': () => this.zoomBy(-1),
@@ -56,7 +57,8 @@ class BoardKeys {
                 if (this.board.selected && this.board.data.orders[this.board.selected.order]?.late > 0)
                     window.location = `${this.board.root.dataset.late}/${this.board.selected.order}`;
             },
-            h: () => this.board.goTo(this.board.data.now - this.board.span() * 2.4),
+            h: () => this.board.goToNow(),
+            f: () => document.querySelector('[data-board=fold]')?.click(),
         };
         if (deeds[event.key]) {
             take();

@@ -22,10 +22,7 @@ class BoardMarks {
         this.labelled = key;
         const parts = shown
             ? shown.map((row) => this.orderLabel(row))
-            : [
-                  ...b.data.centres.map((centre) => this.centreLabel(centre)),
-                  `<div class="label centre" style="top:${BoardPaint.HEAD + b.outTop}px">At suppliers</div>`,
-              ];
+            : [...b.data.centres.map((centre) => this.centreLabel(centre)), ...this.outsideLabel()];
         this.list.innerHTML = parts.join('');
     }
 
@@ -38,6 +35,11 @@ class BoardMarks {
             `<a href="${this.board.root.dataset.orders}/${order.id}">${esc(order.number)}</a> ` +
             `<span class="${tone}">${esc(order.item)}${due}</span></div>`
         );
+    }
+
+    outsideLabel() {
+        const at = BoardPaint.HEAD + this.board.outTop;
+        return this.board.by === 'centre' ? [`<div class="label centre" style="top:${at}px">At suppliers</div>`] : [];
     }
 
     centreLabel(centre) {
@@ -53,7 +55,7 @@ class BoardMarks {
         return (
             `<div class="label centre" style="${at}">` +
             `<a href="${b.root.dataset.dispatch}/${centre.id}" title="Dispatch list of ${name}">${name}</a>` +
-            `<span class="week ${part > 100 ? 'behind' : ''}" style="top:${centre.loadY - centre.top - 2}px">` +
+            `<span class="week ${part > 100 ? 'behind' : ''}" style="top:${Math.max(16, centre.loadY - centre.top - 2)}px">` +
             `${b.want ? 'wanted' : 'load'} ${part} % in 7 days</span></div>`
         );
     }

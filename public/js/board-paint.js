@@ -33,6 +33,7 @@ class BoardPaint {
             started: [c.act, c.act, '#fff'],
             'late-on': [c.behind, c.behind, '#fff'],
             out: [c.outside2, c.outside, c.ink],
+            done: ['#e4dccb', c.ink2, c.ink2],
         };
         this.hatch = this.pattern();
     }
@@ -85,10 +86,12 @@ class BoardPaint {
         ink.translate(0, HEAD - top);
         const rows = board.rows.filter((row) => row.y + row.h + BoardPaint.LOAD > top && row.y < top + this.height);
         rows.forEach((row) => this.closed(row));
+        this.folds(top);
         this.grid(rows, top);
         rows.forEach((row) => this.rowBars(row));
+        this.stood();
         this.heldTime(rows);
-        if (board.by === 'centre')
+        if (board.by !== 'order')
             board.data.centres.forEach((centre) => {
                 if (centre.bottom > top && centre.top < top + this.height) this.load(centre);
             });
@@ -111,6 +114,34 @@ class BoardPaint {
         ink.fillStyle = this.color.sheet;
         for (let i = this.firstOpen(open, this.from); i < open.length && open[i][0] < this.to; i++)
             ink.fillRect(this.x(open[i][0]), row.y, this.x(open[i][1]) - this.x(open[i][0]), row.h);
+    }
+
+    /* Nights and weekends that are folded: a band each, so that nobody takes the two days beside it for one. */
+    folds(top) {
+        if (!this.board.fold || this.board.isFar()) return;
+        const { ink, board } = this;
+        ink.fillStyle = '#e7dcc6';
+        board.data.quiet.forEach(([start, end]) => {
+            if (end < this.from || start > this.to) return;
+            const x = this.x(start);
+            ink.fillRect(x, top - 10, Math.max(1, this.x(end) - x), this.height + 20);
+        });
+    }
+
+    /* When a bar is worked on: a step pauses where its machine is closed. Seen from far it is drawn in one. */
+    pieces(bar) {
+        const { board } = this;
+        const centre = board.centreOf(bar.centre);
+        if (!centre || board.axis.scale * 1440 < 90) return [[bar.start, bar.end]];
+        const open = bar.isDone ? board.data.calendars[centre.open] : board.openOf(centre, bar.machine);
+        const pieces = [];
+        for (let i = this.firstOpen(open, bar.start); i < open.length && open[i][0] < bar.end; i++) {
+            const last = pieces[pieces.length - 1];
+            const isBreak = last && this.x(open[i][0]) - this.x(last[1]) < 20 && !board.axis.foldAt(last[1] + 60);
+            if (isBreak) last[1] = Math.min(bar.end, open[i][1]);
+            else pieces.push([Math.max(bar.start, open[i][0]), Math.min(bar.end, open[i][1])]);
+        }
+        return pieces.length ? pieces : [[bar.start, bar.end]];
     }
 
     firstOpen(open, minute) {
@@ -149,48 +180,104 @@ class BoardPaint {
     }
 
     rowBars(row) {
+        for (const bar of [...(this.board.doneByRow.get(row) || []), ...(this.board.byRow.get(row) || [])])
+            if (bar.end >= this.from && bar.start <= this.to) this.bar(bar, row);
+        this.ink.globalAlpha = 1;
+    }
+
+    bar(bar, row) {
         const { ink } = this,
             { ROW } = BoardPaint,
-            whole = ROW - 5;
-        for (const bar of this.board.byRow.get(row) || []) {
-            if (bar.end < this.from || bar.start > this.to) continue;
-            const h = whole / bar.parts,
-                y = row.y + 2 + bar.part * h,
-                x = this.x(bar.start),
-                w = Math.max(1.5, this.x(bar.end) - x),
-                kind = this.board.kind(bar),
-                [fill, stroke, text] = this.kinds[kind];
-            ink.globalAlpha = this.board.isDim(bar) ? 0.16 : 1;
+            parts = bar.parts ?? 1,
+            h = (ROW - 5) / parts,
+            y = row.y + 2 + (bar.part ?? 0) * h,
+            x = this.x(bar.start),
+            w = Math.max(1.5, this.x(bar.end) - x),
+            kind = this.board.kind(bar),
+            [fill, stroke] = this.kinds[kind];
+        ink.globalAlpha = this.board.isDim(bar) ? 0.16 : 1;
+        if (w < 6) {
             ink.fillStyle = fill;
             ink.fillRect(x, y, w, h);
-            if (w < 6) {
-                ink.fillStyle = stroke;
-                ink.fillRect(x, y, Math.min(1, w), h);
-                continue;
-            }
-            const setup = Math.min(w, this.x(bar.run) - x);
-            if (bar.centre !== 0 && setup > 2) {
-                ink.fillStyle = text === '#fff' ? '#ffffff50' : '#18222f2e';
-                ink.fillRect(x, y, setup, h);
-            }
-            ink.strokeStyle = stroke;
-            ink.lineWidth = 1;
-            ink.setLineDash(kind === 'out' ? [4, 2] : []);
-            ink.strokeRect(x + 0.5, y + 0.5, w - 1, h - 1);
-            ink.setLineDash([]);
-            if (kind.startsWith('late')) this.notch(x, y, kind === 'late' ? stroke : '#fff');
-            if (bar.pinned) this.pin(x + w - 7, y - 1);
-            // of a bar that begins left of the view the words stand in view
-            const at = Math.max(x, 0),
-                room = x + w - at - (bar.pinned ? 12 : 5);
-            if (room > 22 && h > 7) {
-                ink.fillStyle = text;
-                ink.font = `${Math.min(12, Math.floor(h))}px Figures, sans-serif`;
-                const words = this.board.words(bar).slice(0, Math.max(3, Math.floor(room / 6)));
-                ink.fillText(words, at + 4, y + Math.min(14, h - 1));
-            }
+            ink.fillStyle = stroke;
+            ink.fillRect(x, y, Math.min(1, w), h);
+            return;
         }
-        ink.globalAlpha = 1;
+        const boxes = this.pieces(bar).map(([from, to]) => [this.x(from), Math.max(1.5, this.x(to) - this.x(from))]);
+        this.body(bar, kind, boxes, y, h);
+        if (kind.startsWith('late')) this.notch(x, y, kind === 'late' ? stroke : '#fff');
+        if (bar.pinned) this.pin(x + w - 7, y - 1);
+        if (this.board.was.has(bar.id)) {
+            ink.fillStyle = this.color.ink;
+            ink.fillRect(x, y + h - 2, w, 2.5);
+        }
+        this.named(bar, kind, boxes, y, h);
+    }
+
+    /* A box for each time it is worked on, and a thin line through where it pauses. */
+    body(bar, kind, boxes, y, h) {
+        const { ink } = this,
+            [fill, stroke, text] = this.kinds[kind],
+            [x] = boxes[0],
+            last = boxes[boxes.length - 1],
+            shape = new Path2D();
+        if (boxes.length > 1) {
+            ink.fillStyle = stroke;
+            ink.fillRect(x, y + h / 2 - 1, last[0] - x, 2);
+        }
+        boxes.forEach(([left, width]) => shape.rect(left, y, width, h));
+        ink.fillStyle = fill;
+        ink.fill(shape);
+        const setup = bar.isDone || bar.centre === 0 ? 0 : Math.min(last[0] + last[1], this.x(bar.run)) - x;
+        if (setup > 2) {
+            ink.save();
+            ink.clip(shape);
+            ink.fillStyle = text === '#fff' ? '#ffffff50' : '#18222f2e';
+            ink.fillRect(x, y, setup, h);
+            ink.restore();
+        }
+        ink.strokeStyle = stroke;
+        ink.lineWidth = 1;
+        ink.setLineDash(kind === 'out' ? [4, 2] : []);
+        boxes.forEach(([left, width]) => ink.strokeRect(left + 0.5, y + 0.5, Math.max(0.5, width - 1), h - 1));
+        ink.setLineDash([]);
+    }
+
+    /* The words stand in the first box in view that has room for them, else in the widest. */
+    named(bar, kind, boxes, y, h) {
+        const { ink } = this;
+        const rooms = boxes
+            .map(([left, width]) => [Math.max(left, 0), left + width - Math.max(left, 0) - (bar.pinned ? 12 : 5)])
+            .filter(([at]) => at < this.width);
+        const [at, room] = rooms.find((one) => one[1] > 80) ?? rooms.sort((a, b) => b[1] - a[1])[0] ?? [0, 0];
+        if (room <= 22 || h <= 7) return;
+        ink.fillStyle = this.kinds[kind][2];
+        ink.font = `${Math.min(12, Math.floor(h))}px Figures, sans-serif`;
+        const words = this.board.words(bar).slice(0, Math.max(3, Math.floor(room / 6)));
+        ink.fillText(words, at + 4, y + Math.min(14, h - 1));
+    }
+
+    /* In a what-if: where a step stands in the live plan, and a line from there to where it would stand. */
+    stood() {
+        const { ink, color, board } = this,
+            { ROW } = BoardPaint;
+        if (board.by !== 'centre' || board.was.size === 0) return;
+        const at = new Map(board.rows.map((row) => [row.key, row]));
+        board.was.forEach((was) => {
+            const bar = board.byId.get(was.id),
+                row = was.centre === 0 ? bar?.row : at.get(`${was.centre}/${was.machine}`);
+            if (!bar?.row || !row || board.isDim(bar)) return;
+            const x = this.x(was.start),
+                w = Math.max(2, this.x(was.end) - x);
+            if (x > this.width || x + w < 0) return;
+            ink.strokeStyle = color.ink;
+            ink.lineWidth = 1;
+            ink.setLineDash([3, 3]);
+            ink.strokeRect(x + 0.5, row.y + 1.5, w - 1, ROW - 4);
+            ink.setLineDash([]);
+            if (board.moved || board.selected === bar)
+                this.line(x, row.y + ROW / 2, this.x(bar.start), bar.row.y + ROW / 2, '#18222f80');
+        });
     }
 
     notch(x, y, fill) {
@@ -243,7 +330,7 @@ class BoardPaint {
                 x = this.x(from) + 1,
                 w = Math.max(1, this.x(to) - this.x(from) - 2),
                 y = centre.loadY + 1,
-                h = BoardPaint.LOAD - 4,
+                h = centre.loadH - 4,
                 over = part > 1.001;
             ink.fillStyle = over ? '#e5b99d' : '#cfd6cf';
             ink.fillRect(x, y + h - h * Math.min(1, part), w, h * Math.min(1, part));
@@ -254,44 +341,54 @@ class BoardPaint {
                 ink.fillStyle = color.behind;
                 ink.fillRect(x, y, w, 3);
             }
-            if (w > 30 && load > 0) {
-                ink.fillStyle = over ? color.behind : color.ink2;
-                ink.font = `${over ? '600 ' : ''}10px Figures, sans-serif`;
-                const at = Math.max(x, 0);
-                if (x + w - at > 30)
-                    ink.fillText(
-                        `${over ? '▲ ' : ''}${capacity === 0 ? 'closed' : `${Math.round(part * 100)} %`}`,
-                        at + 3,
-                        y + 10,
-                    );
-            }
+            if (w > 30 && load > 0) this.loadSays(x, w, y, h, load, capacity);
         });
+    }
+
+    loadSays(x, w, y, h, load, capacity) {
+        const { ink, color, board } = this,
+            part = capacity === 0 ? 2 : load / capacity,
+            over = part > 1.001,
+            at = Math.max(x, 0);
+        if (x + w - at <= 30) return;
+        ink.fillStyle = over ? color.behind : color.ink2;
+        ink.font = `${over ? '600 ' : ''}${h > 20 ? 12 : 10}px Figures, sans-serif`;
+        const says = capacity === 0 ? 'closed' : `${Math.round(part * 100)} %`;
+        ink.fillText(`${over ? '▲ ' : ''}${says}`, at + 3, y + (h > 20 ? 14 : 10));
+        if (h <= 20 || x + w - at <= 66) return;
+        ink.font = '10.5px Figures, sans-serif';
+        ink.fillText(`${board.hours(load)} of ${board.hours(capacity)}`, at + 3, y + 28);
     }
 
     heads() {
         const { ink, color, board } = this,
             { HEAD } = BoardPaint,
             far = board.isFar(),
-            span = board.span();
+            hour = board.axis.scale * 60,
+            every = [60, 120, 180, 240, 360, 720].find((minutes) => (minutes / 60) * hour > 44);
         ink.fillStyle = color.sheet;
         ink.fillRect(0, 0, this.width, HEAD);
         this.line(0, HEAD - 0.5, this.width, HEAD - 0.5, color.line);
         board.data.days.forEach((minute, i) => {
             const next = board.data.days[i + 1] ?? minute + 1440;
             if (next < this.from || minute > this.to) return;
-            if (!far || board.weekday(minute) === 1) {
-                const x = this.x(minute);
+            // of the days of a folded weekend only the last is named
+            const x = this.x(minute);
+            if (far ? board.weekday(minute) === 1 : this.x(next) - x > 24) {
                 this.line(Math.round(x) + 0.5, 4, Math.round(x) + 0.5, HEAD, '#18222f70');
                 ink.fillStyle = color.ink;
                 ink.font = '600 12px Figures, sans-serif';
-                ink.fillText(board.dayNameOf(minute), Math.max(x + 4, Math.min(4, this.x(next) - 70)), 15);
+                const name = board.dayNameOf(minute);
+                const says = !far && this.x(next) - x < 72 ? name.replace(/ \S+$/, '') : name;
+                ink.fillText(says, Math.max(x + 4, Math.min(4, this.x(next) - 70)), 15);
             }
-            if (far || span > 300) return;
+            if (far || !every) return;
             ink.fillStyle = color.ink2;
             ink.font = '10.5px Figures, sans-serif';
             ink.textAlign = 'center';
-            const every = span <= 16 ? 60 : span <= 48 ? 120 : span <= 120 ? 360 : 720;
-            for (let m = minute + every; m < next; m += every) ink.fillText(board.clockOf(m), this.x(m), 31);
+            for (let m = minute + every; m < next; m += every)
+                if (!board.axis.foldAt(m - 20) && !board.axis.foldAt(m + 20))
+                    ink.fillText(board.clockOf(m), this.x(m), 31);
             ink.textAlign = 'left';
         });
         const now = this.x(board.data.now);

@@ -17,11 +17,15 @@ class BoardPanel {
     show() {
         const { selected, drag, by } = this.board;
         if (!selected) {
-            const byOrder = 'Click a step to see what it hangs on. Steps are moved by work centre.';
-            this.box.innerHTML = by === 'order' ? byOrder : this.box.dataset.empty;
+            const other = {
+                order: 'Click a step to see what it hangs on. Steps are moved by work centre.',
+                load: 'Hours of work against open hours. Over the line is more than there is.',
+            };
+            this.box.innerHTML = other[by] ?? this.box.dataset.empty;
             return;
         }
-        this.box.innerHTML = drag ? this.moving(drag) : this.standing(selected);
+        if (selected.isDone) this.box.innerHTML = this.done(selected);
+        else this.box.innerHTML = drag ? this.moving(drag) : this.standing(selected);
         if (drag && this.board.isAsked() && (drag.dropped || drag.keys)) this.announce(this.text);
     }
 
@@ -33,6 +37,18 @@ class BoardPanel {
             `<b class="figures"><a href="${this.board.root.dataset.orders}/${bar.order}">${esc(order.number)}</a> ` +
             `step ${bar.number} ${esc(bar.name)}</b> · ${esc(order.quantity)} ${esc(order.name)}${customer}`
         );
+    }
+
+    /* What was done, and when. */
+    done(bar) {
+        const esc = BoardMarks.escaped;
+        const number = `<a href="${this.board.root.dataset.orders}/${bar.order}">${esc(bar.orderNumber)}</a>`;
+        const head = `<b class="figures">${number} step ${bar.number} ${esc(bar.name)}</b>`;
+        const time = `${esc(this.board.when(bar.start))} to ${esc(this.board.when(bar.end))}`;
+        const centre = this.board.centreOf(bar.centre);
+        const where =
+            centre?.machines > 1 ? `${esc(centre.name)}, which machine is not booked` : esc(centre?.name ?? '');
+        return `<div>${head} · counted ${esc(bar.says)} · ${time} · ${where}</div>`;
     }
 
     button(does, says, kind = 'btn-quiet') {
@@ -208,6 +224,7 @@ class BoardPanel {
     /* What the pointer stands on, in words. */
     titleOf(bar, centre, load) {
         const { board } = this;
+        if (bar?.isDone) return `${bar.orderNumber} step ${bar.number} ${bar.name}: ${bar.says}`;
         if (bar) {
             const order = board.data.orders[bar.order] ?? {};
             const late = order.late > 0 ? `, ${board.hours(order.late)} late` : '';

@@ -1,8 +1,8 @@
 /* The board: what is in view of the plan's data, what is selected and what is moved, with a preview before it is kept.
    Drawn shapes are paint only; what the pointer is on is looked up in the data. Times are UTC minutes. */
 (() => {
-    const { ROW, LOAD, HEAD, LABELS } = BoardPaint;
-    const GAP = 7; // pixels
+    const { ROW, HEAD, LABELS } = BoardPaint;
+    const ROWS = ['centre', 'order', 'load'];
     /* hours across the board */
     const SPANS = { hours: 16, days: 48, week: 120, fortnight: 288, month: 720, quarter: 2184 };
     const all = (selector, root = document) => [...root.querySelectorAll(selector)];
@@ -16,8 +16,10 @@
             this.query = new URLSearchParams(location.search);
             this.take(JSON.parse(document.querySelector('#board-data').textContent));
             this.zoom = SPANS[this.query.get('zoom')] ? this.query.get('zoom') : 'week';
-            this.by = this.query.get('by') === 'order' ? 'order' : 'centre';
+            this.by = ROWS.includes(this.query.get('by')) ? this.query.get('by') : 'centre';
             this.want = this.query.get('load') === 'wanted';
+            this.fold = this.query.get('fold') !== '0';
+            this.moved = this.query.get('moved') === '1';
             this.filter = {
                 late: this.query.get('late') === '1',
                 order: this.query.get('order') || '',
@@ -45,7 +47,8 @@
             });
             this.listen();
             this.lay();
-            this.goTo(this.query.has('at') ? Number(this.query.get('at')) : this.data.now - this.span() * 60 * 0.04);
+            if (this.query.has('at')) this.goTo(Number(this.query.get('at')));
+            else this.goToNow();
             if (this.filter.order) this.find(this.filter.order, false);
             else this.panel.show();
         }
@@ -71,6 +74,20 @@
             }));
             this.share();
             this.byId = new Map(this.bars.map((bar) => [bar.id, bar]));
+            this.was = new Map(
+                data.was.map(([id, centre, machine, start, end]) => [id, { id, centre, machine, start, end }]),
+            );
+            this.done = data.done.map((d) => ({
+                centre: d[0],
+                start: d[1],
+                end: d[2],
+                order: d[3],
+                orderNumber: d[4],
+                number: d[5],
+                name: d[6],
+                says: d[7],
+                isDone: true,
+            }));
         }
 
         /* Steps that go into one load of a machine share its row: each is drawn in a part of its height. */
@@ -86,7 +103,10 @@
             loads.forEach((bars) => bars.forEach((bar, i) => Object.assign(bar, { part: i, parts: bars.length })));
         }
         takesLoads(id) {
-            return this.data.centres.find((centre) => centre.id === id)?.loadSize ?? 0;
+            return this.centreOf(id)?.loadSize ?? 0;
+        }
+        centreOf(id) {
+            return this.data.centres.find((centre) => centre.id === id);
         }
 
         get spans() {
@@ -95,79 +115,31 @@
         span() {
             return SPANS[this.zoom];
         }
-        px() {
-            return (this.scroller.clientWidth - LABELS) / (this.span() * 60);
-        }
         x(minute) {
-            return (minute - this.data.from) * this.scale;
+            return this.axis.x(minute);
         }
         minuteAt(x) {
-            return Math.round(this.data.from + x / this.scale);
+            return this.axis.minute(x);
         }
 
-        /* Rows: machines of work centres, or orders. */
         lay() {
-            this.scale = this.px();
-            this.rows = [];
-            let y = 2;
-            if (this.by === 'centre') {
-                this.data.centres.forEach((centre) => {
-                    const top = y;
-                    for (let m = 1; m <= centre.machines; m++) {
-                        this.rows.push({ key: `${centre.id}/${m}`, centre, machine: m, y, h: ROW, first: m === 1 });
-                        y += ROW;
-                    }
-                    centre.loadY = y;
-                    y += LOAD + GAP;
-                    centre.top = top;
-                    centre.bottom = y - GAP;
-                });
-                const lanes = this.lanes(this.bars.filter((bar) => bar.centre === 0));
-                this.outTop = y;
-                for (let i = 0; i < Math.max(1, lanes); i++) {
-                    this.rows.push({ key: `0/${i}`, centre: null, lane: i, y, h: ROW, first: i === 0 });
-                    y += ROW;
-                }
-            } else {
-                const order = Object.entries(this.data.orders)
-                    .map(([id, o]) => ({ id: Number(id), ...o }))
-                    .sort((a, b) => (a.due ?? Infinity) - (b.due ?? Infinity) || a.id - b.id);
-                order.forEach((o) => {
-                    this.rows.push({ key: `o${o.id}`, order: o, y, h: ROW, first: true });
-                    y += ROW;
-                });
-            }
-            this.height = y + 6;
-            const at = new Map(this.rows.map((row) => [row.key, row]));
-            this.bars.forEach((bar) => {
-                bar.row = at.get(
-                    this.by === 'order'
-                        ? `o${bar.order}`
-                        : bar.centre === 0
-                          ? `0/${bar.lane}`
-                          : `${bar.centre}/${bar.machine}`,
-                );
-            });
-            this.byRow = new Map(this.rows.map((row) => [row, []]));
-            this.bars.forEach((bar) => this.byRow.get(bar.row)?.push(bar));
-            this.byRow.forEach((bars) => bars.sort((a, b) => a.start - b.start));
-            this.width = this.x(this.data.to) + 40;
+            const { from, to, quiet } = this.data;
+            const width = this.scroller.clientWidth - LABELS;
+            this.axis = new BoardAxis(from, to, this.fold ? quiet : [], this.span(), width);
+            const rows = new BoardRows(this);
+            Object.assign(this, { rows: rows.rows, byRow: rows.byRow, doneByRow: rows.done, outTop: rows.outTop });
+            this.height = rows.height;
+            this.width = this.x(to) + 40;
             this.field.style.width = `${LABELS + this.width}px`;
             this.field.style.height = `${HEAD + this.height}px`;
             this.marks.labelled = null;
             this.markZoom();
         }
 
-        /* Steps at suppliers lie side by side: each in the first lane that is free. */
-        lanes(bars) {
-            const ends = [];
-            bars.forEach((bar) => {
-                let i = ends.findIndex((end) => end <= bar.start);
-                if (i < 0) i = ends.length;
-                ends[i] = bar.end + 60;
-                bar.lane = i;
-            });
-            return ends.length;
+        /* So that now stands a little from the left. */
+        goToNow() {
+            this.scroller.scrollLeft = Math.max(0, this.x(this.data.now) - 0.06 * (this.scroller.clientWidth - LABELS));
+            this.draw();
         }
 
         goTo(minute) {
@@ -200,6 +172,7 @@
         }
 
         kind(bar) {
+            if (bar.isDone) return 'done';
             const order = this.data.orders[bar.order];
             if (bar.centre === 0) return 'out';
             if (order && order.late > 0) return bar.started ? 'late-on' : 'late';
@@ -214,11 +187,13 @@
                 (f.customer && o.customer !== f.customer) ||
                 (f.item && o.item !== f.item) ||
                 (f.family && bar.family !== f.family) ||
+                (this.moved && !bar.isDone && !this.was.has(bar.id)) ||
                 (f.order && this.threadOf && !this.threadOf.has(bar.order))
             );
         }
 
         words(bar) {
+            if (bar.isDone) return this.by === 'order' ? bar.name : `${bar.orderNumber} ${bar.name}`;
             const order = this.data.orders[bar.order] || {};
             if (this.by === 'order') return bar.centre === 0 ? bar.supplier : bar.name;
             return bar.centre === 0
@@ -240,7 +215,8 @@
                         load += of[k];
                         capacity += centre.capacity[k];
                     }
-                    if (load > 0 || capacity > 0) found.push({ from: days[i], to: days[end], load, capacity });
+                    if ((load > 0 || capacity > 0) && days[end] > this.data.now)
+                        found.push({ from: days[i], to: days[end], load, capacity });
                 }
                 i = end;
             }
@@ -273,9 +249,9 @@
         hover(event) {
             const { bar, minute, y } = this.at(event);
             const centre =
-                bar || this.by !== 'centre'
+                bar || this.by === 'order'
                     ? null
-                    : this.data.centres.find((one) => y >= one.loadY && y < one.loadY + LOAD);
+                    : this.data.centres.find((one) => y >= one.loadY && y < one.loadY + one.loadH);
             const load = centre ? this.loads(centre, minute, minute + 1)[0] : null;
             this.field.title = this.panel.titleOf(bar, centre, load);
         }
@@ -287,11 +263,11 @@
                 y = event.clientY - box.top - HEAD;
             const row = this.rows.find((one) => y >= one.y && y < one.y + one.h);
             const minute = this.minuteAt(x),
-                slack = 3 / this.scale;
+                slack = 3 / this.axis.scale;
             const inPart = (one) => Math.floor(((y - row.y - 2) / (ROW - 5)) * one.parts) === one.part;
             const on = (wide) =>
-                (this.byRow.get(row) || []).find(
-                    (one) => minute >= one.start - wide && minute < one.end + wide && (one.parts === 1 || inPart(one)),
+                [...(this.byRow.get(row) || []), ...(this.doneByRow.get(row) || [])].find(
+                    (one) => minute >= one.start - wide && minute < one.end + wide && (!(one.parts > 1) || inPart(one)),
                 );
             const bar = x < 0 || !row ? null : (on(0) ?? on(slack) ?? null); // a thin one is hit from beside it too
             return { bar, row, minute, y };
@@ -319,7 +295,7 @@
                 if (event.button !== 0 || event.target.closest('a')) return;
                 const { bar, minute } = this.at(event);
                 this.pick(bar);
-                if (bar && this.root.dataset.may === '1' && this.by === 'centre')
+                if (bar && !bar.isDone && this.root.dataset.may === '1' && this.by === 'centre')
                     this.held0 = {
                         bar,
                         dx: minute - bar.start,
@@ -365,7 +341,7 @@
             );
             document.querySelector('[data-today]')?.addEventListener('click', (event) => {
                 event.preventDefault();
-                this.goTo(this.data.now - this.span() * 2.4);
+                this.goToNow();
             });
         }
 
@@ -377,7 +353,13 @@
                 this.lay();
                 this.scroller.scrollTop = 0;
             } else if (el.dataset.board === 'load') this.want = value === 'wanted';
-            else if (el.dataset.board === 'order') {
+            else if (el.dataset.board === 'moved') this.moved = value;
+            else if (el.dataset.board === 'fold') {
+                const at = this.minuteAt(this.scroller.scrollLeft);
+                this.fold = value;
+                this.lay();
+                this.goTo(at);
+            } else if (el.dataset.board === 'order') {
                 this.find(value, true);
                 return;
             } else this.filter[el.dataset.board] = value;
@@ -545,7 +527,9 @@
                 if (!this.data.plan.live) q.set('plan', this.data.plan.id);
                 q.set('zoom', this.zoom);
                 q.set('at', this.minuteAt(this.scroller.scrollLeft));
-                if (this.by === 'order') q.set('by', 'order');
+                if (this.by !== 'centre') q.set('by', this.by);
+                if (!this.fold) q.set('fold', '0');
+                if (this.moved) q.set('moved', '1');
                 if (this.want) q.set('load', 'wanted');
                 Object.entries(this.filter).forEach(([name, value]) => {
                     if (value) q.set(name, value === true ? '1' : value);

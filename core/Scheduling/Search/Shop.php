@@ -58,7 +58,7 @@ final class Shop
 
     public bool $hasWays = false;
 
-    /** @var array<string, int> */
+    /** @var array<int|string, int> */
     private array $families = [];
 
     public function __construct(private readonly Net $net)
@@ -113,7 +113,8 @@ final class Shop
         $minutes = [];
         foreach ($this->families as $before => $i) {
             foreach ($this->families as $after => $j) {
-                $minutes[$i][$j] = $changeovers->between($before, $after);
+                // a family may have a number for its name, which PHP makes an integer of as a key
+                $minutes[$i][$j] = $changeovers->between((string) $before, (string) $after);
             }
         }
 

@@ -14,6 +14,9 @@
                 Nothing here counts until it goes live.
             @endcan
             <a href="{{ route('plans.show', $board->planId()) }}">Compare with the live plan</a>
+            <label class="d-inline">
+                <input type="checkbox" data-board="moved" @checked(request('moved') === '1')> only what moves
+            </label>
         </p>
     @endunless
     @include('board.tools')
@@ -53,10 +56,17 @@
         @if ($mayPlan)
             @include('board.deeds')
         @endif
-        <span class="sub ms-auto">
-            Filled: running. Tinted: released. White: firm. Striped front: setup. Notched copper: will miss its date.
-            Dashed: at a supplier. Hatched: closed.
-        </span>
+        <details class="ms-auto legend">
+            <summary>What the shapes mean</summary>
+            <p>
+                Filled: running. Tinted: released. White: firm. Grey, left of now: done. Striped front: setup. Notched
+                copper: will miss its date. Dashed: at a supplier. Thin line: it pauses. Hatched: closed. Broad stripe
+                from top to bottom: a night or weekend, folded.
+                @unless ($board->isLive())
+                    Underlined: moves. Dashed outline: where it stands in the live plan.
+                @endunless
+            </p>
+        </details>
     </div>
     <script type="application/json" id="board-data">@json($data)</script>
 </x-layout>

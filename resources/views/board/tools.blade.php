@@ -9,6 +9,7 @@
     <select class="form-select" data-board="by" aria-label="Rows">
         <option value="centre">by work centre</option>
         <option value="order" @selected(request('by') === 'order')>by order</option>
+        <option value="load" @selected(request('by') === 'load')>load alone</option>
     </select>
     <select class="form-select" data-board="load" aria-label="Load">
         <option value="planned">load as planned</option>
@@ -38,5 +39,8 @@
     @endif
     <label class="d-inline">
         <input type="checkbox" data-board="late" @checked(request('late') === '1')> only late
+    </label>
+    <label class="d-inline">
+        <input type="checkbox" data-board="fold" @checked(request('fold') !== '0')> fold nights
     </label>
 </div>

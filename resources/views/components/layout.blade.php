@@ -13,7 +13,7 @@
     <script src="/js/live.js?v={{ filemtime(public_path('js/live.js')) }}" defer></script>
     <script src="/js/product.js?v={{ filemtime(public_path('js/product.js')) }}" defer></script>
     {{-- on every page: a form that answers in place leads to the board from anywhere, and loads no script --}}
-    @foreach (['board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)
+    @foreach (['board-axis', 'board-rows', 'board-paint', 'board-marks', 'board-panel', 'board-keys', 'board'] as $script)
         <script src="/js/{{ $script }}.js?v={{ filemtime(public_path("js/{$script}.js")) }}" defer></script>
     @endforeach
     <meta name="htmx-config" content='{

@@ -19,7 +19,7 @@ final class WalkShops
 {
     private const WEEKS = 12;
 
-    private const FAMILIES = ['oak', 'ash', 'elm'];
+    private const FAMILIES = ['304', '316', 'brass'];
 
     /** @param  list<string>  $with  ways, families, own, crews, move */
     public static function random(array $with): Problem

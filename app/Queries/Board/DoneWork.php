@@ -1,0 +1,92 @@
+<?php
+
+namespace App\Queries\Board;
+
+use App\Reading\Row;
+use App\Shop\ShopState;
+use App\Wording\Figures;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * What was worked on in the last days, from its start to the last count; the board draws it to the left of now. On
+ * which of a work centre's machines it was is not booked.
+ */
+final readonly class DoneWork
+{
+    /** So many days are drawn. */
+    public const DAYS = 7;
+
+    /**
+     * @param  int  $from  UTC minute
+     * @param  int  $to  UTC minute
+     * @param  string  $says  "40 good, 1 scrap"
+     */
+    private function __construct(
+        public int $centre,
+        public int $from,
+        public int $to,
+        public int $order,
+        public string $orderNumber,
+        public int $number,
+        public string $name,
+        public string $says,
+    ) {
+    }
+
+    /** @return list<self> in order of time */
+    public static function lately(CarbonImmutable $now): array
+    {
+        $counted = DB::table('step_entries AS e')
+            ->join('bookings AS b', 'b.id', 'e.booking_id')
+            ->leftJoin('bookings AS taken', 'taken.reverses_id', 'b.id')
+            ->join('order_steps AS s', 's.id', 'e.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->whereNotNull('s.work_centre_id')
+            ->whereNull(['taken.id', 'b.reverses_id'])
+            ->where('b.entered_at', '>=', $now->subDays(self::DAYS))
+            ->where(fn ($counts) => $counts->where('e.good', '>', 0)->orWhere('e.scrap', '>', 0))
+            ->groupBy(['s.id', 's.work_centre_id', 's.started_at', 's.number', 's.name', 'o.id', 'o.number'])
+            ->orderBy('from')
+            ->select(['s.work_centre_id', 's.number', 's.name', 'o.id AS order_id', 'o.number AS order_number'])
+            ->selectRaw('SUM(e.good) AS good, SUM(e.scrap) AS scrap')
+            ->selectRaw(
+                'LEAST(COALESCE(s.started_at, MIN(b.entered_at)), '
+                    .'MIN(b.entered_at - INTERVAL e.machine_minutes MINUTE)) AS `from`, MAX(b.entered_at) AS `to`',
+            );
+
+        return array_values(Row::all($counted, self::from(...))->all());
+    }
+
+    public static function from(Row $row): self
+    {
+        $scrap = $row->decimal('scrap');
+
+        return new self(
+            $row->int('work_centre_id'),
+            ShopState::minute($row->moment('from')),
+            ShopState::minute($row->moment('to')),
+            $row->int('order_id'),
+            $row->text('order_number'),
+            $row->int('number'),
+            $row->text('name'),
+            Figures::amount((string) $row->decimal('good')).' good'
+                .($scrap->isZero() ? '' : ', '.Figures::amount((string) $scrap).' scrap'),
+        );
+    }
+
+    /** @return list<int|string> as the board's script reads it */
+    public function drawn(): array
+    {
+        return [
+            $this->centre,
+            $this->from,
+            $this->to,
+            $this->order,
+            $this->orderNumber,
+            $this->number,
+            $this->name,
+            $this->says,
+        ];
+    }
+}
