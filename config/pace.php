@@ -29,6 +29,7 @@ return [
     'horizon_days' => 400,           // how far ahead at most the schedule looks for open time
     // at-once = each booking plans before it is answered; beside = pace:planner follows the bookings
     'planner' => env('PACE_PLANNER', 'at-once'),
+    'search_cores' => env('PACE_SEARCH_CORES'), // searches beside one another; empty = one a core
     'progress_connection' => env('PACE_PROGRESS_CONNECTION', 'progress'),
     'currency' => '€',
     'numbers' => [

@@ -211,6 +211,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/searches/{search}/stop', [C\PlanController::class, 'stop'])
         ->middleware('may:plan')
         ->name('plans.stop');
+    Route::get('/searches/{search}', [C\PlanController::class, 'watch'])->name('plans.watch');
     Route::get('/plans/{plan}', [C\PlanController::class, 'show'])->name('plans.show');
     Route::post('/plans/{plan}/again', [C\PlanController::class, 'again'])->middleware('may:plan')->name('plans.again');
     Route::post('/plans/{plan}/live', [C\PlanController::class, 'live'])->middleware('may:plan')->name('plans.live');

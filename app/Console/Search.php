@@ -2,23 +2,27 @@
 
 namespace App\Console;
 
+use App\Planner\SearchCrew;
+use App\Planner\SearchTask;
+use App\Shop\Prepared;
 use App\Shop\StandingPlan;
 use App\Wording\Figures;
 use Illuminate\Console\Command;
 use KeepPace\Core\Scheduling\Plan\Comparison;
-use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
+use KeepPace\Core\Scheduling\Plan\MovePrice;
 
 /** Searches a better plan than the live one from the console, and says what it would win. It changes nothing. */
 class Search extends Command
 {
-    private const ENOUGH = 100_000_000;
-
     private const MOST_SECONDS = 3600;
+
+    private const MOST_CORES = 64;
 
     protected $signature = 'pace:search
         {--seconds=20 : cut the search after this time}
         {--iterations=0 : end it after this many moves; 0 = by time alone}
         {--seed=1}
+        {--cores=0 : so many searches beside one another, each by a seed of its own; 0 = one a core}
         {--moved=0 : what a step that starts at another time than planned costs, in minutes late}';
 
     protected $description = 'Search a better plan than the live one, and say what it would win';
@@ -36,14 +40,17 @@ class Search extends Command
         $standing = StandingPlan::of();
         [$problem, $stands] = $standing->loadNow($standing->shop(), StandingPlan::keeping($standing->steps()));
         $began = hrtime(true);
-        $until = $began + (int) $this->option('seconds') * 1_000_000_000;
-        $found = ScheduleSearch::solve(
-            $problem,
-            $stands->steps,
-            (int) $this->option('seed'),
-            (int) $this->option('iterations') ?: self::ENOUGH,
-            static fn (): bool => hrtime(true) < $until,
-            (int) $this->option('moved'),
+        $found = SearchCrew::run(
+            new SearchTask(
+                $problem,
+                $stands->steps,
+                (int) $this->option('seed'),
+                (int) $this->option('seconds'),
+                new MovePrice((int) $this->option('moved'), Prepared::steps($problem, $stands->steps)),
+                (int) $this->option('iterations') ?: SearchTask::ENOUGH,
+            ),
+            (int) $this->option('cores') ?: SearchCrew::size(),
+            static fn (): bool => true,
         );
         $ran = (hrtime(true) - $began) / 1e9;
         $this->says(Comparison::between($problem, $stands, $found->schedule));
@@ -61,16 +68,18 @@ class Search extends Command
 
     private function wrong(): ?string
     {
-        foreach (['seconds', 'iterations', 'seed', 'moved'] as $option) {
+        foreach (['seconds', 'iterations', 'seed', 'moved', 'cores'] as $option) {
             $typed = $this->option($option);
             if (! is_scalar($typed) || preg_match('/^\d{1,9}$/D', (string) $typed) !== 1) {
                 return "--{$option} must be a whole number.";
             }
         }
 
-        return (int) $this->option('seconds') > self::MOST_SECONDS
-            ? '--seconds must be at most '.self::MOST_SECONDS.'.'
-            : null;
+        return match (true) {
+            (int) $this->option('seconds') > self::MOST_SECONDS => '--seconds must be at most '.self::MOST_SECONDS.'.',
+            (int) $this->option('cores') > self::MOST_CORES => '--cores must be at most '.self::MOST_CORES.'.',
+            default => null,
+        };
     }
 
     private function says(Comparison $of): void

@@ -4,7 +4,11 @@ namespace App\Jobs;
 
 use App\Actions\Schedule\WhatIf;
 use App\Models\Person;
+use App\Planner\SearchCrew;
+use App\Planner\SearchNews;
+use App\Planner\SearchTask;
 use App\Queries\Board\PlanComparison;
+use App\Shop\Prepared;
 use App\Shop\StandingPlan;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -12,7 +16,9 @@ use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Comparison;
-use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
+use KeepPace\Core\Scheduling\Plan\MovePrice;
+use KeepPace\Core\Scheduling\Plan\PlanCost;
+use KeepPace\Core\Scheduling\Schedule;
 
 /** Runs a search a person started, keeps its progress in its row, and writes what it found as a what-if. */
 class RunSearch implements ShouldQueue
@@ -25,9 +31,6 @@ class RunSearch implements ShouldQueue
 
     public int $tries = 1;
 
-    /** Iterations are limited by time; this many are never reached. */
-    private const ENOUGH = 100_000_000;
-
     public function __construct(public readonly int $searchId)
     {
     }
@@ -38,17 +41,20 @@ class RunSearch implements ShouldQueue
         if ($row === null || $row->state !== 'waiting') {
             return;
         }
-        $standing = StandingPlan::of();
         $facts = PlanComparison::facts();
-        [$problem, $schedule] = $standing->loadNow($standing->shop(), StandingPlan::keeping($standing->steps()));
+        $task = self::task($row->moved_weight, $row->seed, $row->seconds);
+        $before = PlanCost::standing($task->problem, $task->stands());
         $began = microtime(true);
-        $this->keep(['state' => 'running', 'started_at' => now(), 'facts_id' => $facts]);
-        $before = Comparison::between($problem, $schedule, $schedule)->totalBefore();
-        $goOn = $this->watch($began, $row->seconds, $before);
-        // the plan as it is at this minute: what the clock has moved is no move of the search
-        $found = ScheduleSearch::solve($problem, $schedule->steps, $row->seed, self::ENOUGH, $goOn, $row->moved_weight);
+        $this->keep([
+            'state' => 'running',
+            'started_at' => now(),
+            'facts_id' => $facts,
+            'cost_before' => $before,
+            'late_before' => self::late($task, $task->stands()),
+        ]);
+        $found = SearchCrew::run($task, SearchCrew::size(), $this->watch($began, $before));
         $ran = round(microtime(true) - $began, 1);
-        $came = ['cost_before' => $before, 'iterations' => $found->iterations, 'ran' => $ran];
+        $came = ['iterations' => $found->iterations, 'ran' => $ran];
         if (! $found->isBetter) {
             $this->end(['cost' => $before, ...$came]);
 
@@ -61,7 +67,26 @@ class RunSearch implements ShouldQueue
             $found->schedule->steps,
             $facts,
         );
+        $came['late_now'] = self::late($task, $found->schedule);
         $this->end(['plan_id' => $plan->id, 'cost' => $found->cost, ...$came]);
+    }
+
+    /** The plan as it is at this minute: what the clock has moved is no move of the search. */
+    private static function task(int $movedWeight, int $seed, int $seconds): SearchTask
+    {
+        $standing = StandingPlan::of();
+        [$problem, $stands] = $standing->loadNow($standing->shop(), StandingPlan::keeping($standing->steps()));
+        $price = new MovePrice($movedWeight, Prepared::steps($problem, $stands->steps));
+
+        return new SearchTask($problem, $stands->steps, $seed, $seconds, $price);
+    }
+
+    /** Open minutes late by order, as JSON. */
+    private static function late(SearchTask $task, Schedule $schedule): string
+    {
+        $late = Comparison::between($task->problem, $task->stands(), $schedule)->lateAfter;
+
+        return json_encode((object) $late, JSON_THROW_ON_ERROR);
     }
 
     /** @param  array<string, mixed>  $values */
@@ -76,27 +101,25 @@ class RunSearch implements ShouldQueue
         $this->keep(['state' => 'failed']);
     }
 
-    /** @return \Closure(int, int): bool */
-    private function watch(float $began, int $seconds, int $before): \Closure
+    /** @return \Closure(list<SearchNews>): bool */
+    private function watch(float $began, int $before): \Closure
     {
-        $next = 0.0;
+        $course = new SearchCourse($before);
 
-        return function (int $cost, int $iterations) use ($began, $seconds, $before, &$next): bool {
+        return function (array $news) use ($began, $before, $course): bool {
+            /** @var list<SearchNews> $news */
             $ran = microtime(true) - $began;
-            if ($ran >= $next) {
-                $next = $ran + 0.4;
-                $this->keep([
-                    'cost' => $cost,
-                    'cost_before' => $before,
-                    'iterations' => $iterations,
-                    'ran' => round($ran, 1),
-                ]);
-                if ((bool) DB::table('searches')->where('id', $this->searchId)->value('stop')) {
-                    return false;
-                }
-            }
+            $course->add($ran, $news);
+            usort($news, fn (SearchNews $a, SearchNews $b): int => $a->cost <=> $b->cost);
+            $this->keep([
+                'cost' => min($before, $news[0]->cost),
+                'iterations' => array_sum(array_map(fn (SearchNews $one): int => $one->iterations, $news)),
+                'ran' => round($ran, 1),
+                'course' => $course->json(),
+                'late_now' => json_encode((object) $news[0]->late),
+            ]);
 
-            return $ran < $seconds;
+            return ! (bool) DB::table('searches')->where('id', $this->searchId)->value('stop');
         };
     }
 

@@ -51,11 +51,12 @@ class BoardMarks {
         const capacity = inSevenDays(centre.capacity);
         const load = inSevenDays(b.want ? centre.wanted : centre.load);
         const part = capacity === 0 ? 0 : Math.round((100 * load) / capacity);
+        const below = Math.max(16, centre.loadY - centre.top - 2);
         const at = `top:${BoardPaint.HEAD + centre.top}px;height:${centre.bottom - centre.top + 4}px`;
         return (
             `<div class="label centre" style="${at}">` +
             `<a href="${b.root.dataset.dispatch}/${centre.id}" title="Dispatch list of ${name}">${name}</a>` +
-            `<span class="week ${part > 100 ? 'behind' : ''}" style="top:${Math.max(16, centre.loadY - centre.top - 2)}px">` +
+            `<span class="week ${part > 100 ? 'behind' : ''}" style="top:${below}px">` +
             `${b.want ? 'wanted' : 'load'} ${part} % in 7 days</span></div>`
         );
     }

@@ -19,7 +19,6 @@ return [
         'app/Models/BookingKind.php label()' => 1,
         'app/Papers/CalendarFile.php calendar()' => 1,
         'app/Papers/CalendarFile.php event()' => 1,
-        'app/Queries/Board/BoardData.php orders()' => 1,
         'app/Queries/Board/EffectWords.php of()' => 1,
         'app/Shop/WhyLate.php sentence()' => 1,
         'app/Queries/Today/TodayPage.php now()' => 1,

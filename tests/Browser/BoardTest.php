@@ -57,7 +57,7 @@ it('drags a step with a preview, keeps it, undoes it, pins it by keys', function
     $browser->driver->executeScript('window.board.setZoom("week"); window.board.goTo(window.board.data.now - 300)');
     $before = plannedStart($this->live, '218', 10);
     [$from, $to] = [barAt($browser, '218', 10), barAt($browser, '222', 10)];
-    $browser->drag($from['x'] + 3, $from['y'], $to['x'] + intdiv($to['width'], 3), $to['y']);
+    $browser->drag($from['x'] + 3, $from['y'], $to['x'] + intdiv($to['width'], 6), $to['y']);
     $browser->see('There it runs Laser cutting')->see('steps move');
     expect(plannedStart($this->live, '218', 10))->toBe($before); // it was only looked at
     $browser->drop();
@@ -165,9 +165,17 @@ it('searches, shows before and after, goes live; asks why, tries a lever, says a
         ->fill('Search for seconds', '2')
         ->fill('A step moved counts as minutes late', '0')
         ->press('Search a better plan')
-        ->see('Look at what it found');
+        ->see('How the cost fell')
+        ->see('h less lateness; ');
+    $browser->press('See on the board what moves')->see('only what moves');
+    // where a step stood is known of each that moves, and of no other
+    expect($browser->driver->executeScript(
+        'const b = window.board; return b.was.size > 0 && b.moved && [...b.was.values()].every((was) => { '
+            .'const bar = b.byId.get(was.id); return bar.start !== was.start || bar.machine !== was.machine || '
+            .'bar.centre !== was.centre; })',
+    ))->toBeTrue();
     $browser
-        ->press('Look at what it found')
+        ->press('Compare with the live plan')
         ->see('Late orders, before and after')
         ->see('What moves')
         ->press('Let it go live')
@@ -195,6 +203,29 @@ it('searches, shows before and after, goes live; asks why, tries a lever, says a
         ->see('by it.');
     $browser->press('It is back')->see('is back.');
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('folds nights so that a week shows work, unfolds them, and finds each minute again either way', function () {
+    $browser = $this->browser->login('supervisor')->visit('/board?zoom=week')->see('Laser cutting');
+    $script = fn (string $js): mixed => $browser->driver->executeScript("const b = window.board; {$js}");
+    $open = 'const [from, to] = b.data.calendars[0].find(([start]) => start > b.data.now); ';
+    // minutes of a night, of a day and of the last week lie where the axis says, folded or not
+    $back = 'const at = []; for (let m = b.data.from; m < b.data.to; m += 137) at.push(m); '
+        .'const folded = at.filter((m) => b.axis.foldAt(m)); '
+        .'return at.every((m) => b.axis.foldAt(m) || Math.abs(b.minuteAt(b.x(m)) - m) <= 1) '
+        .'&& at.every((m, i) => i === 0 || b.x(m) >= b.x(at[i - 1])) ? folded.length : -1';
+    $wide = $script("{$open} return b.x(to) - b.x(from);");
+    expect($script('return b.data.quiet.length'))->toBeGreaterThan(4)
+        ->and($script($back))->toBeGreaterThan(10);
+    $script('document.querySelector("#board").focus()');
+    $browser->keys('f');
+    $browser->driver->wait(10, 40)->until(fn (): bool => $script('return b.fold === false'));
+    expect($script($back))->toBe(0)
+        ->and($script("{$open} return b.x(to) - b.x(from);"))->toBeLessThan(0.6 * $wide);
+    $browser->driver->wait(10, 40)->until(fn (): bool => str_contains($browser->driver->getCurrentURL(), 'fold=0'));
+    // the load alone has no bars to drag
+    $browser->visit('/board?by=load&zoom=quarter')->see('Over the line is more than there is');
+    expect($script('return b.bars.every((bar) => !bar.row) && b.rows.length === 0'))->toBeTrue();
 });
 
 it('promises a date, holds it, and plans around it', function () {

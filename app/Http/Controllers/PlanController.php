@@ -12,6 +12,7 @@ use App\Models\Plan;
 use App\Queries\Board\LastSearch;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\PlanList;
+use App\Queries\Board\SearchPage;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -46,22 +47,30 @@ class PlanController extends Controller
 
     public function search(SearchRequest $request, StartSearch $start): RedirectResponse
     {
-        return $this->done(
-            to_route('plans.index'),
-            $start->handle(
-                $request->integer('seconds'),
-                $request->integer('moved_weight'),
-                $request->integer('seed', 1),
-                $request->signed(),
-            ),
+        $booking = $start->handle(
+            $request->integer('seconds'),
+            $request->integer('moved_weight'),
+            $request->integer('seed', 1),
+            $request->signed(),
         );
+
+        return $this->done(to_route('plans.watch', LastSearch::find()?->id), $booking);
+    }
+
+    /** A search as it runs, and what it came to. */
+    public function watch(int $search): View
+    {
+        $page = SearchPage::of($search);
+        abort_if($page === null, 404, 'There is no such search.');
+
+        return view('plans.watch', ['page' => $page]);
     }
 
     public function stop(int $search, StartSearch $start): RedirectResponse
     {
         $start->stop($search);
 
-        return to_route('plans.index')->with('said', 'The search stops and keeps the best it found.');
+        return to_route('plans.watch', $search)->with('said', 'The search stops and keeps the best it found.');
     }
 
     public function store(WhatIfRequest $request, WhatIf $whatIf): RedirectResponse

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Board;
 
+use App\Reading\Row;
 use App\Shop\Away;
 use App\Shop\Deliveries;
 use App\Shop\Handful;
@@ -11,39 +12,58 @@ use App\Shop\StepWays;
 use App\Wording\ArrivalWords;
 use App\Wording\Figures;
 use App\Wording\When;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What stands on the board: steps of a plan, time held, pieces at suppliers. */
 final readonly class BoardBars
 {
     /**
-     * @param  list<array{
-     *     mixed, int, int, int, int, int, mixed, mixed, mixed, int, int, mixed, mixed, int, list<int>,
-     * }>  $rows  one a step; which column is what, the board's script says
+     * @param  Collection<int, BoardBar>  $bars  by their start
      * @param  array<int, list<Handful>>  $away  pieces at suppliers, by step
+     * @param  array<int, array<int, int>>  $ways  by step: percent of the time by other work centre
      * @param  list<array{on: string, says: string}>  $likely  days somebody names when asked when something is back
      */
-    private function __construct(public array $rows, private array $away, public array $likely)
-    {
+    private function __construct(
+        public Collection $bars,
+        private array $away,
+        private array $ways,
+        public array $likely,
+    ) {
     }
 
     public static function of(int $planId): self
     {
         $deliveries = Deliveries::now();
-        $away = self::awayNow($deliveries);
 
-        return new self(self::barsOf($planId, $away), $away, self::likely($deliveries));
+        return new self(
+            Row::all(self::inPlan($planId), BoardBar::from(...)),
+            self::awayNow($deliveries),
+            StepWays::ofPlan($planId),
+            self::likely($deliveries),
+        );
     }
 
     /** The first minute anything stands at, and the last. */
     public function from(int $now): int
     {
-        return min([$now, ...array_column($this->rows, 3)]);
+        return min([$now, ...$this->bars->map(fn (BoardBar $bar): int => $bar->start)]);
     }
 
     public function to(int $now): int
     {
-        return max([$now + 7 * 1440, ...array_column($this->rows, 5)]);
+        return max([$now + 7 * 1440, ...$this->bars->map(fn (BoardBar $bar): int => $bar->end)]);
+    }
+
+    /** @return list<list<int|string|list<int>>> one a step; which column is what, the board's script says */
+    public function drawn(): array
+    {
+        return array_values($this->bars->map(fn (BoardBar $bar): array => $bar->drawn(
+            self::isLate($this->away[$bar->id] ?? []),
+            $this->ways[$bar->id] ?? [],
+        ))->all());
     }
 
     /** @return array<int, list<array{id: int, says: string}>> pieces at suppliers, by step */
@@ -61,70 +81,30 @@ final readonly class BoardBars
         );
     }
 
-    /**
-     * What stands in a plan, one row a step; which column is what, the board's script says.
-     *
-     * @param  array<int, list<Handful>>  $away  by step
-     * @return list<array{
-     *     mixed, int, int, int, int, int, mixed, mixed, mixed, int, int, mixed, mixed, int, list<int>,
-     * }>
-     */
-    private static function barsOf(int $planId, array $away): array
-    {
-        $bars = [];
-        $ways = StepWays::ofPlan($planId);
-        foreach (DB::select(self::bars(), [$planId]) as $row) {
-            $id = $row->id;
-            $bars[] = [
-                $id,
-                (int) $row->centre,
-                (int) $row->machine,
-                (int) $row->start,
-                (int) $row->run,
-                (int) $row->end,
-                $row->order,
-                $row->number,
-                $row->name,
-                (int) $row->started,
-                (int) $row->pinned,
-                $row->supplier ?? '',
-                $row->family ?? '',
-                is_int($id) && self::isLate($away[$id] ?? []) ? 1 : 0,
-                self::others((int) $row->home, is_int($id) ? $ways[$id] ?? [] : [])];
-        }
-
-        return $bars;
-    }
-
-    /**
-     * @param  array<int, int>  $ways  percent of the time by other work centre
-     * @return list<int> all work centres that can do a step, its own first; none where it is the only one
-     */
-    private static function others(int $home, array $ways): array
-    {
-        return $ways === [] ? [] : [$home, ...array_keys($ways)];
-    }
-
-    /** SQL of what stands in a plan, by its start. */
-    private static function bars(): string
+    private static function inPlan(int $planId): Builder
     {
         [$start, $run, $end] = array_map(
             ShopState::minuteOf(...),
             ['p.start_at', 'COALESCE(p.run_at, p.start_at)', 'p.end_at'],
         );
 
-        return "SELECT s.id, COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine,
-            {$start} AS start,
-            IF(s.family_id IS NULL, LEAST({$run}, {$start} + CEIL(s.setup_minutes)), {$run}) AS run, {$end} AS end,
-            s.order_id AS `order`, s.number, s.name, f.code AS family, s.started_at IS NOT NULL AS started,
-            n.id IS NOT NULL AS pinned, v.name AS supplier, s.work_centre_id AS home
-            FROM plan_steps p
-            JOIN order_steps s ON s.id = p.order_step_id
-            LEFT JOIN suppliers v ON v.id = s.supplier_id
-            LEFT JOIN families f ON f.id = s.family_id
-            LEFT JOIN plan_pins n ON n.plan_id = p.plan_id AND n.order_step_id = s.id
-            WHERE p.plan_id = ?
-            ORDER BY p.start_at";
+        return DB::table('plan_steps AS p')
+            ->join('order_steps AS s', 's.id', 'p.order_step_id')
+            ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
+            ->leftJoin('families AS f', 'f.id', 's.family_id')
+            ->leftJoin('plan_pins AS n', fn (JoinClause $join) => $join
+                ->on('n.plan_id', 'p.plan_id')
+                ->on('n.order_step_id', 's.id'))
+            ->where('p.plan_id', $planId)
+            ->orderBy('p.start_at')
+            ->select(['s.id', 's.order_id', 's.number', 's.name', 's.work_centre_id AS home'])
+            ->addSelect(['f.code AS family', 'v.name AS supplier'])
+            ->selectRaw('COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine')
+            ->selectRaw("{$start} AS start, {$end} AS end")
+            ->selectRaw(
+                "IF(s.family_id IS NULL, LEAST({$run}, {$start} + CEIL(s.setup_minutes)), {$run}) AS run",
+            )
+            ->selectRaw('s.started_at IS NOT NULL AS is_started, n.id IS NOT NULL AS is_pinned');
     }
 
     /** @return array<int, list<Handful>> pieces at suppliers, by step */

@@ -16,6 +16,10 @@ use KeepPace\Core\Scheduling\Problem;
 /**
  * A whole plan for the board's script: what stands where, open time, load by day. Times are UTC minutes; drawn is only
  * what is in view.
+ *
+ * @phpstan-type Centre array{
+ *     id: int, name: string, machines: int, open: int, own: object, fence: int, loadSize: int,
+ * }
  */
 final class BoardData
 {
@@ -42,7 +46,7 @@ final class BoardData
             'quiet' => QuietTime::of($problem->workCentres, $first, $last),
             'calendars' => $calendars,
             'centres' => self::withLoad($problem, $centres, $standing, $days),
-            'bars' => $bars->rows,
+            'bars' => $bars->drawn(),
             'done' => array_map(fn (DoneWork $work): array => $work->drawn(), $done),
             'was' => array_map(fn (StoodAt $at): array => $at->drawn(), StoodAt::all($planId)),
             'orders' => BoardOrders::of($planId, $problem),
@@ -79,7 +83,7 @@ final class BoardData
 
     /**
      * @param  list<int>  $days
-     * @return array{array<int, list<array{int, int}>>, list<array<string, mixed>>}
+     * @return array{array<int, list<array{int, int}>>, list<Centre>}
      */
     private static function centres(Problem $problem, array $days): array
     {
@@ -115,7 +119,7 @@ final class BoardData
     }
 
     /**
-     * @param  list<array<string, mixed>>  $centres
+     * @param  list<Centre>  $centres
      * @param  list<int>  $days
      * @return list<array<string, mixed>>
      */

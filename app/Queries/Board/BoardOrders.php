@@ -5,54 +5,48 @@ namespace App\Queries\Board;
 use App\Reading\Row;
 use App\Shop\ShopState;
 use App\Wording\Figures;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Problem;
 
 /** The orders of a plan as the board's script reads them: who waits for each, and what it waits for. */
 final class BoardOrders
 {
-    /** @return array<int, array<string, mixed>> */
+    /** @return array<int, array<string, mixed>> by order */
     public static function of(int $planId, Problem $problem): array
     {
         $needs = self::needs($problem);
-        $rows = DB::table('plan_orders AS p')
+        $rows = Row::all(self::inPlan($planId), fn (Row $row): Row => $row)
+            ->keyBy(fn (Row $row): int => $row->int('id'));
+        [$for, $customers] = self::tied(array_values($rows->keys()->all()));
+
+        return $rows->map(fn (Row $row, int $id): array => [
+            'number' => $row->text('number'),
+            'state' => $row->text('state'),
+            'quantity' => Figures::amount($row->text('quantity')),
+            'item' => $row->text('item'),
+            'name' => $row->text('name'),
+            'late' => $row->intOrNull('late_minutes') ?? 0,
+            'due' => $row->intOrNull('due'),
+            'finish' => $row->intOrNull('finish'),
+            'for' => $rows->has($for[$id] ?? 0) ? $for[$id] : null,
+            'needs' => array_values($needs[$id] ?? []),
+            'customer' => $customers[$id] ?? '',
+            'unplaced' => $row->text('unplaced'),
+        ])->all();
+    }
+
+    private static function inPlan(int $planId): Builder
+    {
+        return DB::table('plan_orders AS p')
             ->join('orders AS o', 'o.id', 'p.order_id')
             ->join('items AS i', 'i.id', 'o.item_id')
             ->where('p.plan_id', $planId)
             ->orderBy('p.place_in_rank')
-            ->get([
-                'o.id',
-                'o.number',
-                'o.state',
-                'o.quantity',
-                'o.due_on',
-                'i.number AS item',
-                'i.name',
-                'p.late_minutes',
-                'p.readiness',
-                'p.unplaced',
-                DB::raw(ShopState::minuteOf('p.due_at').' AS due'),
-                DB::raw(ShopState::minuteOf('p.finish_at').' AS finish')])->keyBy('id');
-        [$for, $customers] = self::tied(array_values(array_filter($rows->keys()->all(), is_int(...))));
-        $orders = [];
-        foreach ($rows as $row) {
-            $orders[$row->id] = [
-                'number' => $row->number,
-                'state' => $row->state,
-                'quantity' => Figures::amount($row->quantity),
-                'item' => $row->item,
-                'name' => $row->name,
-                'late' => (int) $row->late_minutes,
-                'due' => $row->due === null ? null : (int) $row->due,
-                'finish' => $row->finish === null ? null : (int) $row->finish,
-                'for' => isset($for[$row->id], $rows[$for[$row->id]]) ? $for[$row->id] : null,
-                'needs' => array_values($needs[$row->id] ?? []),
-                'customer' => $customers[$row->id] ?? '',
-                'unplaced' => $row->unplaced,
-            ];
-        }
-
-        return $orders;
+            ->select(['o.id', 'o.number', 'o.state', 'o.quantity', 'i.number AS item', 'i.name'])
+            ->addSelect(['p.late_minutes', 'p.unplaced'])
+            ->selectRaw(ShopState::minuteOf('p.due_at').' AS due')
+            ->selectRaw(ShopState::minuteOf('p.finish_at').' AS finish');
     }
 
     /** @return array<int, array<int, int>> the orders whose parts it waits for, by order */

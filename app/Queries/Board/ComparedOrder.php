@@ -25,13 +25,22 @@ final readonly class ComparedOrder
 
     public static function from(Row $row, Comparison $comparison): self
     {
+        return self::of($row, $comparison->lateBefore, $comparison->lateAfter);
+    }
+
+    /**
+     * @param  array<int, int>  $before  open minutes late by order
+     * @param  array<int, int>  $after
+     */
+    public static function of(Row $row, array $before, array $after): self
+    {
         return new self(
             $row->int('id'),
             $row->text('number'),
             $row->text('name'),
             $row->momentOrNull('due_at'),
-            $comparison->lateBefore[$row->int('id')] ?? 0,
-            $comparison->lateAfter[$row->int('id')] ?? 0,
+            $before[$row->int('id')] ?? 0,
+            $after[$row->int('id')] ?? 0,
         );
     }
 }

@@ -45,7 +45,7 @@ final readonly class DoneWork
             ->whereNotNull('s.work_centre_id')
             ->whereNull(['taken.id', 'b.reverses_id'])
             ->where('b.entered_at', '>=', $now->subDays(self::DAYS))
-            ->where(fn ($counts) => $counts->where('e.good', '>', 0)->orWhere('e.scrap', '>', 0))
+            ->whereRaw('e.good + e.scrap > 0')
             ->groupBy(['s.id', 's.work_centre_id', 's.started_at', 's.number', 's.name', 'o.id', 'o.number'])
             ->orderBy('from')
             ->select(['s.work_centre_id', 's.number', 's.name', 'o.id AS order_id', 'o.number AS order_number'])

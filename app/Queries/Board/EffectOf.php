@@ -3,12 +3,8 @@
 namespace App\Queries\Board;
 
 use App\Models\Order;
-use App\Models\Plan;
 use App\Reading\Row;
-use App\Shop\Ties;
 use App\Wording\Figures;
-use App\Wording\When;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** What the planning of one booking did to the dates: who became late by it, who is in time again. */
@@ -95,39 +91,8 @@ final readonly class EffectOf
             array_combine(array_map($number, array_keys($late)), $late),
             array_map($number, $saved),
             $row->int('bookings'),
-            self::broken(array_keys($late)),
+            array_map(fn (BrokenPromise $one): string => $one->says(), BrokenPromise::ofOrders(array_keys($late))),
             array_key_first($late),
         );
-    }
-
-    /**
-     * Customer lines these orders are made for that are finished after their promised day: a date that only eats slack
-     * breaks no promise (W7).
-     *
-     * @param  list<int>  $orders
-     * @return list<string>
-     */
-    private static function broken(array $orders): array
-    {
-        $lines = Ties::fromOrders()
-            ->join('customer_order_lines AS l', 'l.id', 't.line_id')
-            ->join('customer_orders AS c', 'c.id', 'l.customer_order_id')
-            ->join('plan_orders AS p', fn (JoinClause $join) => $join
-                ->on('p.order_id', 'out.order_id')
-                ->where('p.plan_id', Plan::LIVE))
-            ->whereIn('out.order_id', $orders)
-            ->whereNotNull('p.finish_at')
-            ->orderBy('l.promised_on')
-            ->select(['c.number', 'l.position', 'l.promised_on', 'p.finish_at']);
-        $broken = [];
-        foreach (Row::all($lines, fn (Row $row): Row => $row) as $row) {
-            $on = When::local($row->moment('finish_at'))->toDateString();
-            if ($on > $row->text('promised_on')) {
-                $broken[] = "{$row->text('number')}/{$row->int('position')}, promised "
-                    .When::day($row->text('promised_on')).', is finished '.When::day($on);
-            }
-        }
-
-        return $broken;
     }
 }

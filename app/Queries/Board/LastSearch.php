@@ -32,11 +32,13 @@ final readonly class LastSearch
     ) {
     }
 
-    public static function find(): ?self
+    /** @param  int|null  $id  null = the last */
+    public static function find(?int $id = null): ?self
     {
         return Row::first(
             DB::table('searches AS s')
                 ->join('people AS u', 'u.id', 's.user_id')
+                ->when($id !== null, fn ($query) => $query->where('s.id', $id))
                 ->orderByDesc('s.id')
                 ->select(['s.*', 'u.name AS person']),
             self::from(...),
@@ -75,17 +77,15 @@ final readonly class LastSearch
     {
         return $this->state === 'waiting'
             ? 'The search waits for its turn.'
-            : "{$this->ran} of {$this->seconds} s, {$this->tries()}. All lateness {$this->hours($this->costBefore)} h, "
-                ."best found {$this->hours($this->cost)} h{$this->whatCounts()}.";
+            : "{$this->ran} of {$this->seconds} s, {$this->tries()}.";
     }
 
-    /** What it found. */
+    /** How it ended. */
     public function found(): string
     {
         $how = $this->state === 'stopped' ? 'was stopped' : 'is done';
 
-        return "The search of {$this->person} {$how} after {$this->ran} s: from {$this->hours($this->costBefore)} to "
-            ."{$this->hours($this->cost)} open hours late{$this->whatCounts()}, {$this->tries()}.";
+        return "The search of {$this->person} {$how} after {$this->ran} s, {$this->tries()}.";
     }
 
     public function foundNothing(): string
@@ -99,12 +99,8 @@ final readonly class LastSearch
         return Figures::whole($this->iterations).' tries';
     }
 
-    private function hours(int $minutes): string
-    {
-        return Figures::hours($minutes);
-    }
-
-    private function whatCounts(): string
+    /** What else the cost holds, as an end of a sentence. */
+    public function whatCounts(): string
     {
         return $this->movedWeight > 0 ? ', what moved steps count among it' : '';
     }

@@ -38,6 +38,7 @@ final readonly class PlanComparison
      * @param  list<ComparedLoad>  $load
      * @param  list<int>  $days  UTC minutes
      * @param  EloquentCollection<int, Booking>  $since  what was booked since it was worked out
+     * @param  list<BrokenPromise>  $broken  promises told to customers that it breaks and the live plan keeps
      */
     private function __construct(
         public Plan $plan,
@@ -47,6 +48,7 @@ final readonly class PlanComparison
         public array $load,
         private array $days,
         public EloquentCollection $since,
+        public array $broken,
     ) {
     }
 
@@ -81,6 +83,7 @@ final readonly class PlanComparison
             $load,
             $days,
             self::since($other->plan),
+            BrokenPromise::newIn($planId),
         );
     }
 

@@ -29,6 +29,11 @@ final class PlanList
         return Row::all($plans, fn (Row $row): ListedPlan => ListedPlan::from($row, $moved, $facts));
     }
 
+    public static function movedIn(int $plan): int
+    {
+        return self::moved()[$plan] ?? 0;
+    }
+
     /** @return array<int, int> how many steps stand elsewhere than in the live plan, by what-if */
     private static function moved(): array
     {

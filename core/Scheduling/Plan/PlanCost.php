@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Plan;
 
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\PlannedStep;
+use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 
 /**
@@ -26,11 +27,10 @@ final readonly class PlanCost
 
     /**
      * @param  array<int, PlannedStep>  $plan  that stands, by step id
-     * @param  int  $movedWeight  what a moved step counts, in weighted minutes late
      */
-    public static function of(Net $net, Schedule $schedule, array $plan, int $movedWeight): self
+    public static function of(Net $net, Schedule $schedule, array $plan, MovePrice $price): self
     {
-        $cost = $late = $moved = $time = 0;
+        $cost = $late = $moved = $time = $paid = 0;
         foreach ($net->jobs as $j => $job) {
             $finish = $schedule->finish[$job->id] ?? null;
             $time += $finish ?? 0;
@@ -43,9 +43,16 @@ final readonly class PlanCost
             $isMoved = $was !== null
                 && [$was->start, $was->machine, $was->workCentre] !== [$at->start, $at->machine, $at->workCentre];
             $moved += $isMoved ? 1 : 0;
+            $paid += $isMoved ? $price->ofStep($id) : 0;
         }
 
-        return new self($cost + $movedWeight * $moved, $late, $moved, $time);
+        return new self($cost + $paid, $late, $moved, $time);
+    }
+
+    /** What a plan costs that stands, in which nothing is moved. */
+    public static function standing(Problem $problem, Schedule $schedule): int
+    {
+        return self::of(Net::of($problem), $schedule, $schedule->steps, new MovePrice)->cost;
     }
 
     /** Whether it is worth moving anything for: less late, or as late and fewer orders. */

@@ -56,11 +56,14 @@ final class QuietTime
         $open = 0;
         $since = $from;
         foreach ($edges as $minute => $more) {
+            if ($minute > $to) {
+                break;
+            }
             $wasQuiet = $open * self::ONE_IN < $machines;
             $open += $more;
             $isQuiet = $open * self::ONE_IN < $machines && $minute < $to;
-            if ($wasQuiet && ! $isQuiet && min($minute, $to) - $since >= self::LEAST) {
-                $spans[] = [$since, min($minute, $to)];
+            if ($wasQuiet && ! $isQuiet && $minute - $since >= self::LEAST) {
+                $spans[] = [$since, $minute];
             }
             if (! $wasQuiet && $isQuiet) {
                 $since = max($from, $minute);

@@ -9,6 +9,8 @@ use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
+use KeepPace\Core\Scheduling\Search\Found;
+use KeepPace\Core\Scheduling\Search\Stands;
 use KeepPace\Core\Scheduling\Search\TardinessSearch;
 
 /** Searches a better plan than the one that stands. Only a person starts this. */
@@ -21,8 +23,10 @@ final class ScheduleSearch
 
     /**
      * @param  array<int, PlannedStep>  $plan  by step id: the plan that stands; it stays a candidate
-     * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
-     * @param  int  $movedWeight  what a step that starts at another time than planned costs, in weighted minutes late
+     * @param  callable(int, int, callable(): Schedule): bool  $goOn  told the least cost, the iterations so far and how
+     *     to get at the best plan kept so far; false = take the best now
+     * @param  MovePrice  $price  what a step that starts at another time than planned costs
+     * @param  (callable(): bool)|null  $mayBegin  as of TardinessSearch
      */
     public static function solve(
         Problem $problem,
@@ -30,37 +34,34 @@ final class ScheduleSearch
         int $seed,
         int $iterations,
         callable $goOn,
-        int $movedWeight = 0,
+        MovePrice $price = new MovePrice,
+        ?callable $mayBegin = null,
     ): Searched {
         $net = Net::of($problem);
         $order = KeptSequence::orderOf($net, $plan);
-        $was = [];
-        foreach ($net->step as $x => $step) {
-            if (isset($plan[$step->id])) {
-                $was[$x] = $plan[$step->id]->start - $net->origin;
-            }
-        }
+        $stands = KeptSequence::load($problem, $plan);
         $found = TardinessSearch::solve(
             $net,
             $seed,
             $iterations,
-            $goOn,
-            $order,
-            self::fixed($net, $plan, $order),
-            $movedWeight > 0 ? $was : [],
-            $movedWeight,
-            self::ways($net, $plan),
+            static fn (int $cost, int $done, ?Found $best): bool => $goOn(
+                $cost,
+                $done,
+                static fn (): Schedule => $best === null
+                    ? $stands
+                    : Loading::load($net, $best->order, only: $best->ways),
+            ),
+            new Stands($order, self::fixed($net, $plan, $order), self::ways($net, $plan), ...$price->of($net, $plan)),
+            $mayBegin,
         );
-
-        $stands = KeptSequence::load($problem, $plan);
-        $before = PlanCost::of($net, $stands, $plan, $movedWeight);
+        $before = PlanCost::of($net, $stands, $plan, $price);
         $best = Loading::load($net, $found->order, only: $found->ways);
-        $isBetter = PlanCost::of($net, $best, $plan, $movedWeight)->isGainOn($before);
-        $best = $isBetter ? self::calmed($net, $best, $plan, $movedWeight) : $stands;
+        $isBetter = PlanCost::of($net, $best, $plan, $price)->isGainOn($before);
+        $best = $isBetter ? self::calmed($net, $best, $plan, $price) : $stands;
 
         return new Searched(
             $best,
-            PlanCost::of($net, $best, $plan, $movedWeight)->cost,
+            PlanCost::of($net, $best, $plan, $price)->cost,
             $seed,
             $found->iterations,
             $isBetter,
@@ -73,9 +74,9 @@ final class ScheduleSearch
      *
      * @param  array<int, PlannedStep>  $plan
      */
-    private static function calmed(Net $net, Schedule $best, array $plan, int $movedWeight): Schedule
+    private static function calmed(Net $net, Schedule $best, array $plan, MovePrice $price): Schedule
     {
-        $cost = PlanCost::of($net, $best, $plan, $movedWeight);
+        $cost = PlanCost::of($net, $best, $plan, $price);
         $groups = [];
         foreach ($net->step as $x => $step) {
             if (
@@ -94,7 +95,7 @@ final class ScheduleSearch
         ) as $group) {
             $keys = array_replace($best->steps, $group);
             $one = Loading::load($net, KeptSequence::orderOf($net, $keys), $keys);
-            $oneCost = PlanCost::of($net, $one, $plan, $movedWeight);
+            $oneCost = PlanCost::of($net, $one, $plan, $price);
             if ($oneCost->isBetterThan($cost)) {
                 [$best, $cost] = [$one, $oneCost];
             }

@@ -34,17 +34,9 @@ final class LoadedWalk implements Cooler
     /** @var array<int, int> by step id: where it is pinned; not to stand there costs as much as no place */
     private array $pins = [];
 
-    /**
-     * @param  list<int>  $fixed  operations that are not moved; they come first in every order given
-     * @param  array<int, int>  $was  by operation: where it was planned to start
-     */
-    public function __construct(
-        private readonly Net $net,
-        int $seed,
-        array $fixed,
-        private readonly array $was,
-        private readonly int $movedWeight,
-    ) {
+    /** @param  Stands  $stands  what is fixed is not moved; it comes first in every order given */
+    public function __construct(private readonly Net $net, int $seed, private readonly Stands $stands)
+    {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $this->jobMove = new JobMove($net);
         foreach ($net->step as $step) {
@@ -52,7 +44,7 @@ final class LoadedWalk implements Cooler
                 $this->pins[$step->id] = $step->pin->start;
             }
         }
-        $this->fixed = array_fill_keys($fixed, true) + array_fill(0, $net->count, false);
+        $this->fixed = array_fill_keys($stands->fixed, true) + array_fill(0, $net->count, false);
     }
 
     public function cool(array $at, array $ways, int $iterations, float $hot, float $cold, callable $goOn): Found
@@ -205,9 +197,10 @@ final class LoadedWalk implements Cooler
                 $late[] = $j;
             }
         }
-        foreach ($this->was as $x => $start) {
+        foreach ($this->stands->price as $x => $price) {
             $now = $schedule->steps[$this->net->step[$x]->id] ?? null;
-            $cost += $now === null || $now->start - $this->net->origin !== $start ? $this->movedWeight : 0;
+            $isThere = $now !== null && $now->start - $this->net->origin === $this->stands->was[$x];
+            $cost += $isThere ? 0 : $price;
         }
         foreach ($this->pins as $id => $start) {
             $cost += ($schedule->steps[$id]->start ?? $start) > $start ? self::NO_PLACE : 0;

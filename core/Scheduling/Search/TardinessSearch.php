@@ -24,6 +24,16 @@ final class TardinessSearch
 
     private const MOST_STARTS = 400;
 
+    /** The first of them, with how far each looks ahead. */
+    private const RULES = [
+        [Rule::TardinessCost, 1.0],
+        [Rule::TardinessCost, 2.0],
+        [Rule::TardinessCost, 4.0],
+        [Rule::DueDate, 0.0],
+        [Rule::CriticalRatio, 0.0],
+        [Rule::Shortest, 0.0],
+    ];
+
     /** The best of them are cooled a little. */
     private const COOLED = 8;
 
@@ -57,58 +67,55 @@ final class TardinessSearch
 
     private int $iterations = 0;
 
-    /** @var callable(int, int): bool */
+    /** @var array<int, int> by fixed operation: the way it is done in */
+    private readonly array $kept;
+
+    /** @var callable(int, int, ?Found): bool */
     private $goOn;
 
+    /** @var callable(): bool */
+    private $mayBegin;
+
     /**
-     * @param  callable(int, int): bool  $goOn
-     * @param  array<int, int>  $was
-     * @param  list<int>  $fixed
-     * @param  array<int, int>  $kept  by fixed operation: the way it is done in
+     * @param  callable(int, int, ?Found): bool  $goOn
+     * @param  callable(): bool  $mayBegin
      */
     private function __construct(
         private readonly Net $net,
         int $seed,
         callable $goOn,
-        private readonly array $fixed,
-        private readonly array $kept,
-        array $was,
-        int $movedWeight,
+        callable $mayBegin,
+        private readonly Stands $stands,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->walk = new Walk($net->plain ? $net : Relaxed::of($net), $seed, $fixed, $was, $movedWeight);
-        $this->truth = $net->plain ? null : new LoadedWalk($net, $seed, $fixed, $was, $movedWeight);
+        $this->walk = new Walk($net->plain ? $net : Relaxed::of($net), $seed, $stands);
+        $this->truth = $net->plain ? null : new LoadedWalk($net, $seed, $stands);
+        $this->kept = $stands->kept();
         $this->goOn = $goOn;
+        $this->mayBegin = $mayBegin;
     }
 
     /**
      * @param  int  $iterations  at most
-     * @param  callable(int, int): bool  $goOn  told the least cost and the iterations so far; false = take the best now
-     * @param  list<int>|null  $plan  an order that stands and stays a candidate
-     * @param  list<int>  $fixed  operations that keep their place, in order and in front of all others; started ones do
-     *     anyway
-     * @param  array<int, int>  $was  by operation: where it was planned to start, in minutes from now
-     * @param  int  $movedWeight  what each step that starts elsewhere costs, in weighted minutes late
-     * @param  array<int, int>  $ways  by operation: the one of its ways the plan has it in
+     * @param  callable(int, int, ?Found): bool  $goOn  told the least cost, the iterations so far and the best that was
+     *     kept, which may be behind the cost; false = take the best now
+     * @param  (callable(): bool)|null  $mayBegin  asked before each more start: false = what was begun is enough, as a
+     *     search by time asks; null = as many as its size calls for, so that iterations repeat it
      */
     public static function solve(
         Net $net,
         int $seed,
         int $iterations,
         callable $goOn,
-        ?array $plan = null,
-        array $fixed = [],
-        array $was = [],
-        int $movedWeight = 0,
-        array $ways = [],
+        Stands $stands = new Stands,
+        ?callable $mayBegin = null,
     ): Found {
         $started = array_keys(array_filter($net->step, static fn (Step $step): bool => $step->started));
-        $fixed = [...$started, ...array_values(array_diff($fixed, $started))];
-        $kept = array_intersect_key($ways, array_flip($fixed));
-        $self = new self($net, $seed, $goOn, $fixed, $kept, $was, $movedWeight);
-        if ($plan !== null) {
-            $order = [...$fixed, ...array_values(array_diff($plan, $fixed))];
-            $self->judge($self->cool($order, $ways, 0, 1.0, 1.0));
+        $stands = $stands->after(...$started);
+        $self = new self($net, $seed, $goOn, $mayBegin ?? static fn (): bool => true, $stands);
+        if ($stands->order !== null) {
+            $order = [...$stands->fixed, ...array_values(array_diff($stands->order, $stands->fixed))];
+            $self->judge($self->cool($order, $stands->ways, 0, 1.0, 1.0));
         }
         if ($net->count === 0 || ! $self->begin($iterations)) {
             return $self->found();
@@ -151,7 +158,10 @@ final class TardinessSearch
         }
         usort($starts, static fn (Found $a, Found $b): int => [$a->cost, $a->flow] <=> [$b->cost, $b->flow]);
         $unit = $this->unit();
-        foreach (array_slice($starts, 0, self::COOLED) as $start) {
+        foreach (array_slice($starts, 0, self::COOLED) as $n => $start) {
+            if ($n > 0 && ! ($this->mayBegin)()) {
+                return true;
+            }
             $length = $this->atMost(min(10 * $this->net->count, self::LITTLE), $iterations);
             $found = $length <= 0
                 ? null
@@ -169,16 +179,7 @@ final class TardinessSearch
     private function dispatched(): ?array
     {
         $starts = [];
-        foreach (
-            [
-                [Rule::TardinessCost, 1.0],
-                [Rule::TardinessCost, 2.0],
-                [Rule::TardinessCost, 4.0],
-                [Rule::DueDate, 0.0],
-                [Rule::CriticalRatio, 0.0],
-                [Rule::Shortest, 0.0],
-            ] as [$rule, $look]
-        ) {
+        foreach (self::RULES as [$rule, $look]) {
             $starts[] = $found = $this->cool($this->dispatch($rule, $look, []), $this->kept, 0, 1.0, 1.0);
             $this->judge($found);
         }
@@ -202,8 +203,11 @@ final class TardinessSearch
                 $best = $found->cost;
                 $bestFactors = $factors;
             }
-            if (! ($this->goOn)($this->found()->cost, $this->iterations)) {
+            if (! ($this->goOn)($this->found()->cost, $this->iterations, $this->best)) {
                 return null;
+            }
+            if (! ($this->mayBegin)()) {
+                break;
             }
         }
 
@@ -218,7 +222,9 @@ final class TardinessSearch
     {
         $order = Dispatch::order($this->net, $rule, $lookAhead, $factors);
 
-        return $this->fixed === [] ? $order : [...$this->fixed, ...array_values(array_diff($order, $this->fixed))];
+        $fixed = $this->stands->fixed;
+
+        return $fixed === [] ? $order : [...$fixed, ...array_values(array_diff($order, $fixed))];
     }
 
     /**
@@ -265,6 +271,7 @@ final class TardinessSearch
             fn (int $cost, int $done): bool => ($this->goOn)(
                 $this->truth === null ? min($best, $cost) : $best,
                 $this->iterations + intdiv($done, $each),
+                $this->best,
             ),
         );
         $this->iterations += intdiv($found->iterations, $each);
@@ -298,7 +305,11 @@ final class TardinessSearch
         $moves = (int) min(max(20, self::LOADED / $this->net->count), $iterations - $this->iterations);
         $best = $this->best->cost;
         $found = $this->truth->cool($this->best->order, $this->best->ways, max(0, $moves), 0.2 * $hot, 0.02 * $hot,
-            fn (int $cost, int $done): bool => ($this->goOn)(min($best, $cost), $this->iterations + $done));
+            fn (int $cost, int $done): bool => ($this->goOn)(
+                min($best, $cost),
+                $this->iterations + $done,
+                $this->best,
+            ));
         $this->iterations += $found->iterations;
         $this->best = $found->isBetterThan($this->best) ? $found : $this->best;
 

@@ -48,24 +48,18 @@ final class Walk implements Cooler
     /** @var array<int, bool> by operation: it stays where it is */
     private array $fixed;
 
-    /**
-     * @param  list<int>  $fixed  operations that are not moved; they come first in every order given
-     * @param  array<int, int>  $was  by operation: where it was planned to start
-     * @param  int  $movedWeight  what each step that starts elsewhere costs, in weighted minutes late
-     */
+    /** @param  Stands  $stands  what is fixed is not moved; it comes first in every order given */
     public function __construct(
         private readonly Net $net,
         int $seed,
-        array $fixed = [],
-        private readonly array $was = [],
-        private readonly int $movedWeight = 0,
+        private readonly Stands $stands = new Stands,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $this->shop = new Shop($net);
         $this->flat = new FlatWindows($this->shop->calendars);
         $this->jobMove = new JobMove($net);
         $this->fixed = array_fill(0, $net->count, false);
-        foreach ($fixed as $operation) {
+        foreach ($stands->fixed as $operation) {
             $this->fixed[$operation] = true;
         }
         foreach ($net->jobs as $job) {
@@ -86,14 +80,14 @@ final class Walk implements Cooler
             $net->before,
             $net->after,
         ];
-        [$tails, $due, $weight, $machines, $fixed, $was, $movedWeight] = [
+        [$tails, $due, $weight, $machines, $fixed, $was, $price] = [
             $net->tails,
             $net->due,
             $this->weight,
             $net->machines,
             $this->fixed,
-            $this->was,
-            $this->movedWeight,
+            $this->stands->was,
+            $this->stands->price,
         ];
         $opens = $net->open;
         $flat = $this->flat;
@@ -166,7 +160,8 @@ final class Walk implements Cooler
         }
         $finish = $cost = array_fill(0, $jobs, 0);
         $tardiness = $flow = $energy = 0;
-        $moved = $movedWeight > 0 ? count($was) : 0;
+        $isPriced = $price !== [];
+        $moved = array_sum($price);
         $random = $this->random;
         $pending = $count;
         $p = 0;
@@ -783,10 +778,10 @@ final class Walk implements Cooler
                 }
                 $logX[$changes] = $x;
                 $logEnd[$changes] = $end[$x];
-                if ($movedWeight > 0) {
+                if ($isPriced) {
                     $logStart[$changes] = $start[$x];
-                    if (isset($was[$x])) {
-                        $moved += ($start[$x] === $was[$x] ? 1 : 0) - ($s === $was[$x] ? 1 : 0);
+                    if (isset($price[$x])) {
+                        $moved += ($start[$x] === $was[$x] ? $price[$x] : 0) - ($s === $was[$x] ? $price[$x] : 0);
                     }
                     $start[$x] = $s;
                 }
@@ -842,10 +837,10 @@ final class Walk implements Cooler
                     }
                 }
             }
-            $now = ($tardiness + $moved * $movedWeight) * 1000 + $flow;
+            $now = ($tardiness + $moved) * 1000 + $flow;
             if ($i < 0 || $now - $energy <= $threshold) {
                 $energy = $now;
-                $full = $tardiness + $moved * $movedWeight;
+                $full = $tardiness + $moved;
                 if ($full < $bestCost || ($full === $bestCost && $flow < $bestFlow)) {
                     $bestCost = $full;
                     $bestFlow = $flow;
@@ -861,7 +856,7 @@ final class Walk implements Cooler
                 $end[$x] = $logEnd[$k];
                 $c = $centre[$x];
                 $out[$x] = $plainOut[$x] ? $end[$x] : $net->out($x, $end[$x], $c);
-                if ($movedWeight > 0) {
+                if ($isPriced) {
                     $start[$x] = $logStart[$k];
                 }
                 if ($c >= 0 && $isVector[$c]) {

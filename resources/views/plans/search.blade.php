@@ -7,12 +7,7 @@
         <div class="actions">
             <progress max="{{ $search->seconds }}" value="{{ $search->ran }}" aria-label="Search"></progress>
             <span class="figures">{{ $search->progress() }}</span>
-            @can('plan')
-                <form method="post" action="{{ route('plans.stop', $search->id) }}">
-                    @csrf
-                    <button class="btn btn-quiet btn-small">Stop and take the best so far</button>
-                </form>
-            @endcan
+            <a href="{{ route('plans.watch', $search->id) }}">Watch it, stop it</a>
         </div>
     @elseif ($search?->isBroken())
         <p class="said not">The last search broke off; nothing was changed. The log says why.</p>
@@ -20,7 +15,7 @@
         <p class="said did">
             <span>
                 {{ $search->found() }}
-                <a href="{{ route('plans.show', $search->planId) }}">Look at what it found</a>
+                <a href="{{ route('plans.watch', $search->id) }}">Look at what it found</a>
             </span>
         </p>
     @elseif ($search !== null)

@@ -3,8 +3,11 @@
         <h1>{{ $plan->name }}</h1>
         <span class="say">{{ $print->says($plan->says) }} Made {{ $print->when($plan->made_at) }}.</span>
         <a href="{{ route('plans.index') }}">all plans</a>
-        <a href="{{ route('board', ['plan' => $plan->id]) }}">on the board</a>
+        <a href="{{ route('board', ['plan' => $plan->id, 'moved' => 1]) }}">on the board</a>
     </div>
+    @foreach ($compared->broken as $promise)
+        <p class="said not">{{ $promise->withCustomer() }}</p>
+    @endforeach
     <p class="lead">
         {{ $compared->says() }} <b>{{ $compared->totalAfter() }}</b>.
         @if ($compared->savedSays() !== '')

@@ -5,6 +5,7 @@ use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
+use KeepPace\Core\Scheduling\Plan\MovePrice;
 use KeepPace\Core\Scheduling\Plan\PlanCost;
 use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
 use KeepPace\Core\Scheduling\Problem;
@@ -100,7 +101,7 @@ it('is never worse than the plan that stands, and says truly whether it is bette
         ];
     }
     $problem = shopToSearch($jobs, mt_rand(1, 2));
-    $weight = [0, 30, 500][$seed % 3];
+    $weight = new MovePrice([0, 30, 500][$seed % 3], [1 => true, 4 => true]);
     // a plan that somebody may have moved about
     $plan = ForwardLoading::load($problem)->steps;
     $order = array_keys($plan);

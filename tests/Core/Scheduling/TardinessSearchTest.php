@@ -10,6 +10,7 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Search\Dispatch;
 use KeepPace\Core\Scheduling\Search\Found;
 use KeepPace\Core\Scheduling\Search\Rule;
+use KeepPace\Core\Scheduling\Search\Stands;
 use KeepPace\Core\Scheduling\Search\TardinessSearch;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
@@ -167,26 +168,25 @@ it('keeps what is fixed, keeps the old plan when it finds nothing better, and we
     $first = Dispatch::order($net, Rule::DueDate);
     $fixed = array_slice($first, 0, 20);
     $starts = array_map(fn ($step) => $step->start, Loading::load($net, $first)->steps);
-    $kept = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, $first, $fixed);
+    $was = array_map(fn (Step $step): int => $starts[$step->id], $net->step);
+    $kept = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, new Stands($first, $fixed));
     $still = TardinessSearch::solve(
         $net,
         1,
         3000,
         fn (): bool => true,
-        $first,
-        [],
-        array_combine(range(0, $net->count - 1), array_map(fn (Step $step): int => $starts[$step->id], $net->step)),
-        1_000_000,
+        new Stands($first, [], [], $was, array_map(fn (): int => 1_000_000, $was)),
     );
     expect(array_slice($kept->order, 0, 20))->toBe($fixed)
         ->and(array_map(fn ($step) => $step->start, Loading::load($net, $still->order)->steps))->toEqual($starts)
         // nothing moved, so it costs what the plan is late; and at a small price each step that moves is paid for
         ->and($still->cost)->toBe(weighed($problem, new Found($first, 0, 0, 0, false))[0]);
-    $was = array_map(fn (Step $step): int => $starts[$step->id], $net->step);
-    $paid = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, $first, [], $was, 100);
+    // the first half counts thrice
+    $price = array_map(fn (int $x): int => $x < $net->count / 2 ? 300 : 100, array_keys($was));
+    $paid = TardinessSearch::solve($net, 1, 3000, fn (): bool => true, new Stands($first, [], [], $was, $price));
     $steps = Loading::load($net, $paid->order)->steps;
-    $moved = count(array_filter($net->step, fn (Step $step): bool => $steps[$step->id]->start !== $starts[$step->id]));
-    expect($paid->cost)->toBe(weighed($problem, $paid)[0] + 100 * $moved)
+    $moved = array_filter($net->step, fn (Step $step): bool => $steps[$step->id]->start !== $starts[$step->id]);
+    expect($paid->cost)->toBe(weighed($problem, $paid)[0] + array_sum(array_intersect_key($price, $moved)))
         ->and($paid->cost)->toBeLessThan($still->cost);
 });
 

@@ -318,6 +318,36 @@ it('gives the board a whole plan with load, threads and customers', function () 
     }
 });
 
+it('shows what was worked on in the last days where it was, once, and not what was taken back', function () {
+    $order = $this->shop->order('TRAY-40', '20');
+    $this->shop->release($order);
+    [$cut, $form] = [$order->steps[0], $order->steps[1]];
+    $this->shop->report($cut, '12', '12');
+    $done = fn (): array => BoardData::of()['done'];
+    $now = ShopState::minute(CarbonImmutable::now());
+    [$centre, $from, $to, $id, $number, $step, , $says] = $done()[0];
+    expect($done())->toHaveCount(1)
+        ->and([$centre, $id, $number, $step, $says])
+        ->toBe([$cut->work_centre_id, $order->id, $order->number, $cut->number, '12 good'])
+        ->and($from)->toBe($now - 30) // the minutes it was reported with
+        ->and($to)->toBe($now);
+    // counted again later: one piece of work, from its first minute to its last count
+    Carbon::setTestNow(CarbonImmutable::now()->addHours(2));
+    $this->shop->report($cut->refresh(), '6', '0', '2');
+    expect($done())->toHaveCount(1)
+        ->and($done()[0][7])->toBe('18 good, 2 scrap')
+        ->and($done()[0][1])->toBe($now - 30)
+        ->and($done()[0][2])->toBe($now + 120);
+    $wrong = $this->shop->report($form, '5');
+    expect(array_column($done(), 5))->toBe([$cut->number, $form->number]);
+    // what is reversed was not done
+    $this->shop->reverse($wrong);
+    expect(array_column($done(), 5))->toBe([$cut->number]);
+    // a week later nobody asks any more
+    Carbon::setTestNow(CarbonImmutable::now()->addDays(8));
+    expect($done())->toBe([]);
+});
+
 it('says when the plan was brought up to date, by what, and keeps up with the clock', function () {
     $news = $this->actingAs($this->shop->as(Role::Operator))->getJson('/board/news')->json();
     expect($news['when'])->toContain('last by')->toContain('Order ');

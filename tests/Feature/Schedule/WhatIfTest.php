@@ -123,9 +123,9 @@ it('runs one search at a time, can be stopped, and a broken one says so', functi
         ->post('/plans/search', ['token' => 's', 'seconds' => '30'])
         ->assertSessionHas('done');
     $this->post('/plans/search', ['token' => 't', 'seconds' => '30'])->assertSessionHasErrors('refused');
-    $this->get('/plans')->assertSee('waits for its turn')->assertSee('Stop and take the best so far');
+    $this->get('/plans')->assertSee('waits for its turn')->assertSee('Watch it, stop it');
     $id = LastSearch::find()->id;
-    $this->post("/searches/{$id}/stop")->assertRedirect('/plans');
+    $this->post("/searches/{$id}/stop")->assertRedirect("/searches/{$id}");
     (new RunSearch($id))->handle(app(WhatIf::class));
     expect(LastSearch::find()->state)->toBe('stopped')->and((float) LastSearch::find()->ran)->toBeLessThan(5.0);
     $row = LastSearch::find();

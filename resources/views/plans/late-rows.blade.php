@@ -1,0 +1,13 @@
+@foreach ($late as $order)
+    <tr>
+        <td><a class="num" href="{{ route('orders.show', $order->id) }}">{{ $order->number }}</a></td>
+        <td class="cut">{{ $order->item }}</td>
+        <td>{{ $print->day($order->dueAt) }}</td>
+        <td @class(['n', 'behind' => $order->before > 0])>
+            {{ $order->before > 0 ? $print->pace($order->before) : 'in time' }}
+        </td>
+        <td @class(['n', $order->after > 0 ? 'behind' : 'good'])>
+            {{ $order->after > 0 ? $print->pace($order->after) : 'in time' }}
+        </td>
+    </tr>
+@endforeach
