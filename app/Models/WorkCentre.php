@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $load_size pieces one machine takes at once; 0 = one step at a time
  * @property bool $has_changeovers
  * @property int $other_changeover minutes between families its table does not name
+ * @property int|null $overtime_hours of an evening that levers offer; null = as the shop sets, 0 = none
+ * @property bool $no_saturdays levers offer none
  * @property int $version
  * @property-read Calendar $calendar
  */
@@ -35,7 +37,7 @@ class WorkCentre extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['has_changeovers' => 'boolean'];
+        return ['has_changeovers' => 'boolean', 'no_saturdays' => 'boolean'];
     }
 
     /** @return BelongsTo<Calendar, $this> */

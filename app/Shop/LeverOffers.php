@@ -155,13 +155,14 @@ final class LeverOffers
         $levers = [];
         // hours help where the time is lost, and a little before: what stands in the way is done sooner
         $from = max($problem->now, $lost - 2 * 1440);
-        $evenings = self::evenings($problem, $centreId, $from);
+        $hours = $centre->overtime_hours ?? Settings::whole(Setting::OvertimeHours);
+        $evenings = $hours === 0 ? [] : self::evenings($problem, $centreId, $from, $hours);
         if ($evenings !== []) {
             $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
-                'says' => "Two hours longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
+                'says' => Figures::count($hours, 'hour')." longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
                     .CarbonImmutable::parse($evenings[0][0])->format('D j M')];
         }
-        $saturday = self::saturday($problem, $centreId, $from);
+        $saturday = $centre->no_saturdays ? null : self::saturday($problem, $centreId, $from);
         if ($saturday !== null) {
             $levers[] = [
                 'kind' => PlanLever::OVERTIME,
@@ -228,7 +229,7 @@ final class LeverOffers
      * @return list<array{string, string, string}> some hours behind the last open time of each of five working days,
      *     from a minute on
      */
-    private static function evenings(Problem $problem, int $centre, int $from): array
+    private static function evenings(Problem $problem, int $centre, int $from, int $hours): array
     {
         $open = $problem->workCentres[$centre]->open;
         $last = [];
@@ -242,7 +243,6 @@ final class LeverOffers
             }
         }
         $spans = [];
-        $hours = Settings::whole(Setting::OvertimeHours);
         foreach (array_slice($last, 0, 5, true) as $date => $at) {
             if ($at->hour < 24 - $hours && $at->hour > 0 && ! $open->isOpen(intdiv($at->getTimestamp(), 60) + 60)) {
                 $spans[] = [$date, $at->format('H:i'), $at->addHours($hours)->format('H:i')];

@@ -93,6 +93,7 @@ final readonly class BoardView
             'm' => 'move the step: arrows, then Enter to keep, Esc to put back',
             'p' => 'pin it, or take the pin out',
             'u r' => 'undo, redo',
+            't' => 'all it hangs on, with days',
             'w' => 'why is it late',
             '+ −' => 'zoom',
             'h' => 'to now',

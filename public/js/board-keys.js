@@ -28,6 +28,7 @@ class BoardKeys {
         }
         if (event.key === 'Escape') {
             take();
+            if (this.board.panel.closeThreads()) return;
             this.board.drag ? this.board.putBack() : this.board.pick(null);
             this.board.draw();
             return;
@@ -53,6 +54,7 @@ class BoardKeys {
             '+': () => this.zoomBy(-1),
             '=': () => this.zoomBy(-1),
             '-': () => this.zoomBy(1),
+            t: () => this.board.selected && this.board.panel.does('threads'),
             w: () => {
                 if (this.board.selected && this.board.data.orders[this.board.selected.order]?.late > 0)
                     window.location = `${this.board.root.dataset.late}/${this.board.selected.order}`;

@@ -67,6 +67,7 @@ class BoardPanel {
             const why = `href="${root.dataset.late}/${bar.order}"`;
             does.push(`<a class="btn btn-quiet btn-small" ${why}>Why late, and what would help</a>`);
         }
+        does.push(this.button('threads', 'All it hangs on'));
         if (mayMove) does.push(this.button('move', 'Move by keys'));
         if (bar.pinned && may) does.push(this.button('unpin', 'Take the pin out'));
         else if (mayMove) does.push(this.button('pin-here', 'Pin it where it is'));
@@ -131,6 +132,7 @@ class BoardPanel {
     does(what) {
         const { drag, selected: bar, root } = this.board;
         const url = (one) => `${root.dataset.move}/${one.id}`;
+        if (what === 'threads') this.threads(bar.order);
         if (what === 'back') this.board.putBack();
         if (what === 'move') {
             root.focus();
@@ -147,6 +149,30 @@ class BoardPanel {
         const [handful, touch] = what.split(' ');
         if (touch) this.send('PUT', `${root.dataset.back}/${handful}/arrival`, { touch });
         if (what === 'unpin') this.send('DELETE', `${url(bar)}/pin`, {});
+    }
+
+    /* All an order hangs on, beside the board until it is closed or another step is picked. */
+    threads(order) {
+        const { root, data } = this.board;
+        const box = document.querySelector('#board-threads');
+        fetch(`${root.dataset.threads}/${order}?plan=${data.plan.id}`, { headers: { 'X-Plan': '1' } })
+            .then((reply) => (reply.ok ? reply.text() : Promise.reject(reply)))
+            .then((html) => {
+                box.innerHTML = `<button class="btn btn-quiet btn-small shut">Close</button>${html}`;
+                box.hidden = false;
+                box.querySelector('.shut').addEventListener('click', () => this.closeThreads());
+                box.focus();
+            })
+            .catch(() => this.refused('The server cannot be reached. Press again.'));
+    }
+
+    /* Whether there was something to close. */
+    closeThreads() {
+        const box = document.querySelector('#board-threads');
+        if (!box || box.hidden) return false;
+        box.hidden = true;
+        this.board.root.focus();
+        return true;
     }
 
     /* The cookie follows a new login in another tab, what the page was made with does not. */

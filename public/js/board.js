@@ -422,6 +422,7 @@
             this.selected = bar;
             this.threadOf = order ? this.hangsOn(order) : null;
             if (!order) this.filter.order = '';
+            this.panel.closeThreads();
             this.marks.draw();
             this.panel.show();
         }

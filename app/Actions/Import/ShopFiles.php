@@ -91,6 +91,8 @@ final class ShopFiles
                 Column::whole('load_size', '0', most: '999999'),
                 Column::yes('changeovers', 'has_changeovers'),
                 Column::whole('other_changeover', '0', most: '9999'),
+                Column::wholeOrNone('overtime_hours', '8'),
+                Column::yes('no_saturdays', 'no_saturdays'),
             ],
             'work_centres',
         );

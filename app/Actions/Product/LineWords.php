@@ -51,6 +51,7 @@ final class LineWords
         'is_running_out',
         'is_built_for_line',
         'has_changeovers',
+        'no_saturdays',
         'may_be_interrupted',
         'is_whole_only',
     ];

@@ -17,12 +17,14 @@ final readonly class TypedCentre
         public int $loadSize,
         public bool $hasChangeovers,
         public int $otherChangeover,
+        public ?int $overtimeHours,
+        public bool $noSaturdays,
         public ?array $rates,
         public array $changeovers,
     ) {
     }
 
-    /** @return array<string, int|string> by column */
+    /** @return array<string, int|string|null> by column */
     public function columns(): array
     {
         return [
@@ -32,6 +34,8 @@ final readonly class TypedCentre
             'load_size' => $this->loadSize,
             'has_changeovers' => (int) $this->hasChangeovers,
             'other_changeover' => $this->otherChangeover,
+            'overtime_hours' => $this->overtimeHours,
+            'no_saturdays' => (int) $this->noSaturdays,
             ...$this->rates ?? [],
         ];
     }

@@ -15,6 +15,7 @@ use App\Models\Plan;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
 use App\Queries\Board\PlanNews;
+use App\Queries\Board\Threads;
 use App\View\BoardView;
 use App\View\Printed;
 use Illuminate\Contracts\View\View;
@@ -53,6 +54,12 @@ class BoardController extends Controller
         $news = PlanNews::of($this->plan($request));
 
         return response()->json(['stamp' => $news->stamp, 'when' => (new Printed)->says($news->when)]);
+    }
+
+    /** All an order hangs on, and what hangs on it, as a part of the page. */
+    public function threads(Request $request, int $order): View
+    {
+        return view('board.threads', ['threads' => Threads::of($this->plan($request), $order)]);
     }
 
     public function preview(Request $request): JsonResponse

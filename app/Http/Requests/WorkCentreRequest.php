@@ -27,6 +27,8 @@ class WorkCentreRequest extends DeedRequest
             'load_size' => ['nullable', 'bail', 'integer', 'between:0,999999'],
             'has_changeovers' => ['nullable', 'boolean'],
             'other_changeover' => ['nullable', 'bail', 'integer', 'between:0,9999'],
+            'overtime_hours' => ['nullable', 'bail', 'integer', 'between:0,8'],
+            'no_saturdays' => ['nullable', 'boolean'],
             ...array_map(Rules::rate(...), self::RATES),
             'table' => ['nullable', 'array', 'max:60'],
         ];
@@ -46,6 +48,8 @@ class WorkCentreRequest extends DeedRequest
             (int) $this->validated('load_size'),
             $this->boolean('has_changeovers'),
             (int) $this->validated('other_changeover'),
+            $this->filled('overtime_hours') ? $this->integer('overtime_hours') : null,
+            $this->boolean('no_saturdays'),
             $this->person()->may(Deed::SeeMoney) ? $rates : null,
             $this->table(),
         );

@@ -5,6 +5,7 @@ namespace App\Queries\Board;
 use App\Models\Order;
 use App\Models\Plan;
 use App\Reading\Row;
+use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use App\Shop\WhyLate;
 use App\Shop\WhyRow;
@@ -56,6 +57,32 @@ final readonly class WhyPage
     public function total(): int
     {
         return array_sum(array_column($this->rows, 'minutes'));
+    }
+
+    /** Minutes from now to its date; below zero where that has passed. Null: nobody waits for it. */
+    public function slack(): ?int
+    {
+        $due = $this->planned->dueAt;
+
+        return $due === null ? null : ShopState::minute($due) - $this->now;
+    }
+
+    public function slackSays(): string
+    {
+        $slack = $this->slack() ?? 0;
+
+        return ($slack < 0 ? 'had passed by ' : '').Figures::minutes(abs($slack));
+    }
+
+    /** What is left when the time to its date is taken off the time to its completion: how late it is, by the clock. */
+    public function rest(): int
+    {
+        return $this->total() - ($this->slack() ?? 0);
+    }
+
+    public function restSays(): string
+    {
+        return Figures::minutes(abs($this->rest())).($this->rest() > 0 ? ' late' : ' in hand');
     }
 
     /** @return list<DrawnSpan>  the time to its completion, drawn to scale */

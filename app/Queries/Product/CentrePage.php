@@ -25,6 +25,7 @@ final readonly class CentrePage
         'Labour, machine' => 'What an hour costs; frozen on an order when it is released.',
         'Overhead' => 'What comes on top: per cent of labour, by the hour the machine runs and by each piece counted, '
             .'scrap too; frozen with the rates.',
+        'Overtime' => 'What the levers of a late order may offer here; the shop\'s own stands in the settings.',
         'Changing over' => 'Minutes on top of the setup of a step when the family before was another.',
     ];
 

@@ -28,9 +28,11 @@
     <div class="board" id="board" tabindex="0" role="application"
         aria-label="The plan. Arrow keys go from step to step; the same is on the dispatch lists as tables."
         data-may="{{ $mayPlan ? 1 : 0 }}" data-csrf="{{ csrf_token() }}" data-orders="/orders" data-late="/late"
+        data-threads="/board/threads"
         data-asks="{{ Gate::allows('purchase') ? 1 : 0 }}" data-back="/consignment-lines"
         data-dispatch="/dispatch" data-move="/board/steps" data-plan="{{ route('board.data') }}"
         data-preview="{{ route('board.preview') }}" data-news="{{ route('board.news') }}">
+        <div class="board-threads" id="board-threads" tabindex="-1" hidden></div>
         <div class="scroller">
             <div class="field">
                 <div class="corner"></div>

@@ -46,6 +46,13 @@
                         </tr>
                     </thead>
                     <tbody>
+                        @if ($why->slack() !== null)
+                            <tr>
+                                <td colspan="2">Time to its date, {{ $print->exact($why->planned->dueAt) }}</td>
+                                <td class="n">{{ $why->slackSays() }}</td>
+                                <td colspan="2" class="sub">to be taken off</td>
+                            </tr>
+                        @endif
                         @foreach ($why->rows as $row)
                             <tr>
                                 <td class="tight">{{ $print->exact($row->from) }}</td>
@@ -60,6 +67,15 @@
                             <td class="n"><b>{{ $print->minutes($why->total()) }}</b></td>
                             <td colspan="2" class="sub">each minute once</td>
                         </tr>
+                        @if ($why->slack() !== null)
+                            <tr>
+                                <td colspan="2"><b>Less the time to its date</b></td>
+                                <td class="n"><b>{{ $why->restSays() }}</b></td>
+                                <td colspan="2" class="sub">
+                                    by the clock; in the plant's open hours: {{ $print->pace($why->planned->lateMinutes) }}
+                                </td>
+                            </tr>
+                        @endif
                     </tbody>
                 </table>
             @endif

@@ -10,6 +10,18 @@
     <x-field name="load_size" label="Pieces in one load, 0: one step at a time" class="n"
         :value="$centre?->load_size ?? 0" inputmode="numeric" />
 </div>
+<div class="field">
+    <x-field name="overtime_hours" label="Overtime of an evening, hours; empty: as the shop, 0: none" class="n"
+        :value="$centre?->overtime_hours" inputmode="numeric" />
+</div>
+<div class="field">
+    <label class="d-inline">
+        <input type="hidden" name="no_saturdays" value="0">
+        <input type="checkbox" name="no_saturdays" value="1"
+            @checked(old('no_saturdays', $centre?->no_saturdays ? '1' : '0') === '1')>
+        never on a Saturday
+    </label>
+</div>
 @can('see-money')
     <div class="field">
         <x-field name="labour_rate" label="Labour, € an hour" class="n" :value="$print->amount($centre?->labour_rate)"

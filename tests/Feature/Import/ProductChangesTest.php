@@ -173,7 +173,7 @@ it('says one slip once: what refers to a refused row is no fault of its own', fu
             'work-centres.csv line 1, name: this column is missing.',
             'work-centres.csv line 1, nam: no such column. There are: code, name, calendar, machines, labour_rate, '
                 .'machine_rate, overhead_percent, overhead_hour, overhead_piece, load_size, changeovers, '
-                .'other_changeover.',
+                .'other_changeover, overtime_hours, no_saturdays.',
         ],
     ],
     'a customer order line an order is for' => [

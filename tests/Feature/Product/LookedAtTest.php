@@ -142,6 +142,8 @@ it('shows a work centre with its table, and changes it with a trail', function (
         'load_size' => '0',
         'has_changeovers' => '1',
         'other_changeover' => '5',
+        'overtime_hours' => '3',
+        'no_saturdays' => '1',
         'labour_rate' => '33.5',
         'machine_rate' => '58',
         'overhead_percent' => '40',
@@ -153,6 +155,8 @@ it('shows a work centre with its table, and changes it with a trail', function (
     $this->get("/work-centres/{$laser->id}")
         ->assertSee('machines from 1 to 2')
         ->assertSee('overhead piece from 0 to 0.25')
+        ->assertSee('overtime hours from nothing to 3')
+        ->assertSee('no saturdays from no to yes')
         ->assertSee('changeovers from no to yes')
         ->assertSee('labour rate from 32 to 33.5')
         ->assertSee('from sheet 1.5 mm to sheet 2 mm from nothing to 12');

@@ -9,6 +9,7 @@ use App\Models\Plan;
 use App\Planner\KeepUp;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
+use App\Queries\Board\Threads;
 use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
@@ -346,6 +347,35 @@ it('shows what was worked on in the last days where it was, once, and not what w
     // a week later nobody asks any more
     Carbon::setTestNow(CarbonImmutable::now()->addDays(8));
     expect($done())->toBe([]);
+});
+
+it('says of a step all its order hangs on, with days: customer, parts that come, what nobody ordered', function () {
+    $sold = $this->shop->customerOrder(['EX-9H' => '3'], '2026-12-18');
+    $this->shop->cover($sold, \App\Actions\Cover\CoverBy::NewOrder, true);
+    $made = Order::query()->where('item_id', $this->shop->item('EX-9H')->id)->firstOrFail();
+    $threads = Threads::of(Plan::LIVE, $made->id)->groups;
+    $whom = $threads['For whom'][0];
+    $parts = collect($threads['Its parts, what is not there first']);
+    // what the plan allots: each quantity once
+    $allotted = DB::table('plan_components AS p')
+        ->join('order_components AS c', 'c.id', 'p.component_id')
+        ->where('p.plan_id', Plan::LIVE)
+        ->where('c.order_id', $made->id)
+        ->selectRaw('SUM(p.from_stock > 0) + SUM(p.missing > 0) + SUM(JSON_LENGTH(p.coming)) AS n')
+        ->value('n');
+    $own = $parts->reject(fn ($thread): bool => str_contains($thread->what, ': '));
+    expect($whom->what)->toBe("{$sold->number}/10 ".$sold->customer->name)
+        ->and($whom->says)->toStartWith('3, promised 18 Dec, finished ')
+        ->and($own)->toHaveCount((int) $allotted)
+        ->and($parts->pluck('order')->all())->toBe($parts->pluck('order')->sort()->values()->all())
+        ->and($parts->pluck('says')->implode(' | '))->toContain('nobody has ordered')->toContain('with order ');
+    // of a part it says what it goes into, and for whom that is
+    $part = Order::query()->where('id', '<>', $made->id)->latest('id')->firstOrFail();
+    $of = Threads::of(Plan::LIVE, $part->id)->groups;
+    expect($of['Part of'][0]->what)->toContain($made->number)
+        ->and($of['For whom'][0]->what)->toBe($whom->what);
+    $this->actingAs($this->shop->as(Role::Planner))->get("/board/threads/{$made->id}")->assertOk()->assertSee('For whom');
+    $this->get('/board/threads/999999')->assertNotFound();
 });
 
 it('says when the plan was brought up to date, by what, and keeps up with the clock', function () {

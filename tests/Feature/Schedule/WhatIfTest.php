@@ -11,11 +11,14 @@ use App\Models\Plan;
 use App\Queries\Board\LastSearch;
 use App\Queries\Board\PlanComparison;
 use App\Queries\Board\PlanList;
+use App\Queries\Board\WhyPage;
 use App\Shop\LeverOffers;
 use App\Shop\PlanLever;
 use App\Shop\ShopState;
 use App\Shop\StandingPlan;
 use App\Shop\WhyLate;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use KeepPace\Core\Refused;
@@ -105,7 +108,7 @@ it('leaves what runs and what begins in the running shift', function () {
     overloaded($this);
     $fence = StandingPlan::of()->problem()->workCentres[1]->fence;
     // the laser works two shifts; the one that runs ends at 14:00
-    expect($fence)->toBe(ShopState::minute(Carbon\CarbonImmutable::parse('2026-11-24 14:00', 'Europe/Dublin')));
+    expect($fence)->toBe(ShopState::minute(CarbonImmutable::parse('2026-11-24 14:00', 'Europe/Dublin')));
     $this->actingAs($this->shop->as(Role::Planner))->post('/plans/search', ['token' => 's', 'seconds' => '2']);
     $fixed = fn (int $plan): array => DB::table('plan_steps')
         ->where('plan_id', $plan)
@@ -220,6 +223,14 @@ it('explains each late order: the minutes add up to its completion, and a senten
     }
     $this->actingAs($this->shop->as(Role::Sales))->get('/late')->assertSee($order->number)->assertSee('busy with');
     $this->get("/late/{$order->id}")->assertSee('From now to its completion')->assertSee('each minute once');
+    // and the time to its date taken off, they add up to how late it is
+    $page = WhyPage::of($order->id);
+    $minute = fn (string $of): int => ShopState::minute(
+        CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value($of), 'UTC'),
+    );
+    expect($page->rest())->toBe($minute('finish_at') - $minute('due_at'))
+        ->and($page->rest())->toBeGreaterThan(0)
+        ->and($page->restSays())->toEndWith(' late');
     $this->get('/late/99999')->assertNotFound();
 });
 
@@ -227,7 +238,7 @@ it('tries levers: overtime, a machine, halves, rank; the effect is what the what
     $order = overloaded($this);
     $offers = LeverOffers::of($order->id);
     $due = ShopState::minute(
-        Carbon\CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value('due_at'), 'UTC'),
+        CarbonImmutable::parse(DB::table('plan_orders')->where('order_id', $order->id)->value('due_at'), 'UTC'),
     );
     $kinds = array_map(fn (array $offer): string => $offer['lever']['kind'], $offers);
     expect($kinds)->toContain(
@@ -299,6 +310,32 @@ it('lets no second machine go live: it is bought, not planned', function () {
             $this->shop->sign(Role::Planner, token: 'l'),
         ),
     )->toThrow(Refused::class, 'a plan cannot make that true');
+});
+
+it('offers no more overtime than the shop sets, or the work centre for itself', function () {
+    $order = overloaded($this);
+    [$centre] = (new WhyLate(StandingPlan::of()))->bottleneck($order->id);
+    $overtime = function () use ($order): array {
+        Cache::flush();
+        $offers = array_filter(
+            LeverOffers::of($order->id),
+            fn (array $offer): bool => $offer['lever']['kind'] === PlanLever::OVERTIME,
+        );
+
+        return array_values(array_map(fn (array $offer): array => [$offer['says'], $offer['lever']['spans']], $offers));
+    };
+    $set = fn (array $values) => DB::table('work_centres')->where('id', $centre)->update($values);
+    $hours = fn (array $span): int => (int) substr($span[2], 0, 2) - (int) substr($span[1], 0, 2);
+    $says = fn (): string => implode(' | ', array_column($overtime(), 0));
+    expect($says())->toContain('2 hours longer at ')->toContain('A shift at ');
+    $set(['overtime_hours' => 1]);
+    expect($says())->toContain('1 hour longer at ');
+    $spans = collect($overtime())->first(fn (array $offer): bool => str_contains($offer[0], 'longer'))[1];
+    expect(array_unique(array_map($hours, $spans)))->toBe([1]);
+    $set(['overtime_hours' => 0]);
+    expect($says())->not->toContain('longer')->toContain('A shift at ');
+    $set(['no_saturdays' => true]);
+    expect($overtime())->toBe([]);
 });
 
 it('offers nothing where a search finds nothing better, and says so', function () {
