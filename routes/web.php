@@ -182,6 +182,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::get('/day', [C\DayController::class, 'show'])->name('day');
     Route::get('/board/news', [C\BoardController::class, 'news'])->name('board.news');
     Route::get('/board/preview', [C\BoardController::class, 'preview'])->name('board.preview');
+    Route::get('/board/plan.pdf', [C\BoardController::class, 'paper'])->name('board.paper');
     Route::get('/board/threads/{order}', [C\BoardController::class, 'threads'])->name('board.threads');
     Route::post('/board/steps/{step}', [C\BoardController::class, 'move'])
         ->middleware('may:plan')

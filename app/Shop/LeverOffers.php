@@ -158,9 +158,14 @@ final class LeverOffers
         $hours = $centre->overtime_hours ?? Settings::whole(Setting::OvertimeHours);
         $evenings = $hours === 0 ? [] : self::evenings($problem, $centreId, $from, $hours);
         if ($evenings !== []) {
-            $levers[] = ['kind' => PlanLever::OVERTIME, 'centre' => $centreId, 'spans' => $evenings,
-                'says' => Figures::count($hours, 'hour')." longer at {$centre->name}, ".Figures::count(count($evenings), 'day').' from '
-                    .CarbonImmutable::parse($evenings[0][0])->format('D j M')];
+            $days = Figures::count(count($evenings), 'day').' from '
+                .CarbonImmutable::parse($evenings[0][0])->format('D j M');
+            $levers[] = [
+                'kind' => PlanLever::OVERTIME,
+                'centre' => $centreId,
+                'spans' => $evenings,
+                'says' => Figures::count($hours, 'hour')." longer at {$centre->name}, {$days}",
+            ];
         }
         $saturday = $centre->no_saturdays ? null : self::saturday($problem, $centreId, $from);
         if ($saturday !== null) {

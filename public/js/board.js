@@ -520,10 +520,22 @@
                 .catch(() => {});
         }
 
+        /* The paper begins with the day in the middle of the first third. */
+        aimPaper() {
+            const at = this.minuteAt(this.scroller.scrollLeft + (this.scroller.clientWidth - LABELS) / 3);
+            const on = new Intl.DateTimeFormat('sv-SE', { timeZone: this.data.zone }).format(new Date(at * 60000));
+            all('[data-paper]').forEach((link) => {
+                const url = new URL(link.href);
+                url.searchParams.set('on', on);
+                link.href = url;
+            });
+        }
+
         /* The address says what is seen, so that it can be sent to a colleague and come back to. */
         remember() {
             clearTimeout(this.later);
             this.later = setTimeout(() => {
+                this.aimPaper();
                 const q = new URLSearchParams();
                 if (!this.data.plan.live) q.set('plan', this.data.plan.id);
                 q.set('zoom', this.zoom);

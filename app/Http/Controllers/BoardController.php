@@ -7,21 +7,27 @@ use App\Actions\Schedule\LoadByRank;
 use App\Actions\Schedule\MoveStep;
 use App\Actions\Schedule\UndoPlan;
 use App\Books\JustBooked;
+use App\Http\Requests\AskedDay;
 use App\Http\Requests\DeedRequest;
 use App\Http\Requests\MoveRequest;
 use App\Http\Requests\Rules;
 use App\Models\Booking;
 use App\Models\Plan;
+use App\Papers\BoardPaper;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
 use App\Queries\Board\PlanNews;
+use App\Queries\Board\PrintedPlan;
 use App\Queries\Board\Threads;
 use App\View\BoardView;
 use App\View\Printed;
+use App\Wording\When;
+use Carbon\CarbonImmutable;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
 use KeepPace\Core\Scheduling\Plan\Put;
 
@@ -60,6 +66,17 @@ class BoardController extends Controller
     public function threads(Request $request, int $order): View
     {
         return view('board.threads', ['threads' => Threads::of($this->plan($request), $order)]);
+    }
+
+    /** A day or a week of it on A3, for the wall. */
+    public function paper(Request $request): Response
+    {
+        $asked = AskedDay::of($request, When::today()->toDateString());
+        $day = CarbonImmutable::parse($asked->day, When::zone());
+        $isWeek = $request->query('span') === 'week';
+        $plan = PrintedPlan::of($this->plan($request), $isWeek ? $day->startOfWeek() : $day, $isWeek ? 7 : 1);
+
+        return $this->paperNamed('plan-'.($isWeek ? 'week-' : '').$day->format('Y-m-d'), BoardPaper::pdf($plan));
     }
 
     public function preview(Request $request): JsonResponse

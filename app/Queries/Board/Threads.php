@@ -208,20 +208,25 @@ final readonly class Threads
         $rows = Row::all($steps, fn (Row $row): Row => $row);
         $away = Away::of($rows->map(fn (Row $row): int => $row->int('id')), Deliveries::now());
 
-        return array_values($rows->map(function (Row $row) use ($away): Thread {
-            $there = $away[$row->int('id')] ?? [];
-            $planned = 'planned '.When::day($row->moment('start_at')).' to '.When::day($row->moment('end_at'));
-            $back = array_map(
-                fn (Handful $one): string => Figures::amount($one->away).' back '.ArrivalWords::day($one->back),
-                $there,
-            );
+        return array_values($rows->map(
+            fn (Row $row): Thread => self::outsideStep($row, $away[$row->int('id')] ?? []),
+        )->all());
+    }
 
-            return new Thread(
-                "{$row->text('order_number')} {$row->int('number')} {$row->text('name')}, {$row->text('supplier')}",
-                $back === [] ? $planned : implode(', ', $back),
-                route('orders.show', $row->int('order_id')),
-                array_filter($there, fn (Handful $one): bool => $one->back->isLate()) !== [],
-            );
-        })->all());
+    /** @param  list<Handful>  $there  pieces of it that are at the supplier */
+    private static function outsideStep(Row $row, array $there): Thread
+    {
+        $planned = 'planned '.When::day($row->moment('start_at')).' to '.When::day($row->moment('end_at'));
+        $back = array_map(
+            fn (Handful $one): string => Figures::amount($one->away).' back '.ArrivalWords::day($one->back),
+            $there,
+        );
+
+        return new Thread(
+            "{$row->text('order_number')} {$row->int('number')} {$row->text('name')}, {$row->text('supplier')}",
+            $back === [] ? $planned : implode(', ', $back),
+            route('orders.show', $row->int('order_id')),
+            array_filter($there, fn (Handful $one): bool => $one->back->isLate()) !== [],
+        );
     }
 }

@@ -58,7 +58,14 @@
         @if ($mayPlan)
             @include('board.deeds')
         @endif
-        <details class="ms-auto legend">
+        <span class="ms-auto">
+            On A3, from what is in view:
+            @foreach (['day' => 'the day', 'week' => 'the week'] as $span => $says)
+                <a href="{{ route('board.paper', ['span' => $span, 'plan' => $board->planId()]) }}"
+                    data-paper>{{ $says }}</a>
+            @endforeach
+        </span>
+        <details class="legend">
             <summary>What the shapes mean</summary>
             <p>
                 Filled: running. Tinted: released. White: firm. Grey, left of now: done. Striped front: setup. Notched

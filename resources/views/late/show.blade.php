@@ -72,7 +72,8 @@
                                 <td colspan="2"><b>Less the time to its date</b></td>
                                 <td class="n"><b>{{ $why->restSays() }}</b></td>
                                 <td colspan="2" class="sub">
-                                    by the clock; in the plant's open hours: {{ $print->pace($why->planned->lateMinutes) }}
+                                    by the clock; in the plant's open hours:
+                                    {{ $print->pace($why->planned->lateMinutes) }}
                                 </td>
                             </tr>
                         @endif

@@ -9,6 +9,7 @@ use App\Models\Plan;
 use App\Planner\KeepUp;
 use App\Queries\Board\BoardData;
 use App\Queries\Board\MovePreview;
+use App\Queries\Board\PrintedPlan;
 use App\Queries\Board\Threads;
 use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
@@ -16,6 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Scheduling\Plan\Put;
+use Tests\Support\PdfText;
 
 /* Arranging the live plan. The shop: 24 November 2026, 09:00 in Dublin, a Tuesday; the plant works 07:00 to 15:30. */
 
@@ -374,8 +376,47 @@ it('says of a step all its order hangs on, with days: customer, parts that come,
     $of = Threads::of(Plan::LIVE, $part->id)->groups;
     expect($of['Part of'][0]->what)->toContain($made->number)
         ->and($of['For whom'][0]->what)->toBe($whom->what);
-    $this->actingAs($this->shop->as(Role::Planner))->get("/board/threads/{$made->id}")->assertOk()->assertSee('For whom');
+    $this->actingAs($this->shop->as(Role::Planner));
+    $this->get("/board/threads/{$made->id}")->assertOk()->assertSee('For whom');
     $this->get('/board/threads/999999')->assertNotFound();
+});
+
+it('prints a day or a week on A3, each step that is under way in it and no other', function () {
+    $this->shop->order('TRAY-40', '20', '2026-11-27');
+    $this->shop->order('LID-9', '400', '2026-12-04');
+    $this->actingAs($this->shop->as(Role::Operator));
+    $paper = fn (string $asked): string => $this->get("/board/plan.pdf?{$asked}")
+        ->assertOk()
+        ->assertHeader('Content-Type', 'application/pdf')
+        ->getContent();
+    $plan = fn (string $on, int $days): PrintedPlan => PrintedPlan::of(
+        Plan::LIVE,
+        CarbonImmutable::parse($on, 'Europe/Dublin'),
+        $days,
+    );
+    $week = $plan('2026-11-23', 7);
+    $printed = collect($week->rows)->flatMap(fn ($row): array => $row->bars);
+    $under = DB::table('plan_steps')
+        ->where('plan_id', Plan::LIVE)
+        ->where('end_at', '>', '2026-11-23 00:00:00')
+        ->where('start_at', '<', '2026-11-30 00:00:00')
+        ->count();
+    expect($printed)->toHaveCount($under)->and($under)->toBeGreaterThan(3);
+    foreach ($week->rows as $row) {
+        // what is worked and what is closed are the week, each minute once
+        $spans = [...$row->worked($week->from, $week->to), ...$row->closed($week->from, $week->to)];
+        expect(array_sum(array_map(fn (array $span): int => $span[1] - $span[0], $spans)))->toBe(7 * 1440);
+    }
+    $text = PdfText::of($paper('on=2026-11-25&span=week'));
+    expect($text)->toContain('Plan, Mon 23 Nov 2026 to Sun 29 Nov 2026')
+        ->toContain('Laser cutting')
+        ->toContain('Tue 24 Nov')
+        ->and($paper('on=2026-11-25&span=week'))->toContain('1190.55'); // A3 across, in points (ISO 216)
+    expect(PdfText::of($paper('on=2026-11-24')))->toContain('Plan, Tue 24 Nov 2026')->toContain('10:00');
+    // the day summer time ends has 25 hours
+    $long = $plan('2026-10-25', 1);
+    expect($long->to - $long->from)->toBe(25 * 60);
+    $this->get('/board/plan.pdf?plan=999')->assertNotFound();
 });
 
 it('says when the plan was brought up to date, by what, and keeps up with the clock', function () {

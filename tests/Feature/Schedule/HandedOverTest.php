@@ -30,6 +30,8 @@ function enterCentre(object $test, string $code, int $load = 0, ?int $other = nu
         $load,
         $other !== null,
         (int) $other,
+        null,
+        false,
         ['labour_rate' => '30', 'machine_rate' => '10', 'overhead_percent' => '0'],
         [],
     ), $test->shop->sign(Role::Planner));
@@ -102,6 +104,8 @@ it('takes time to change over from one family to the next, by the table', functi
         0,
         true,
         90,
+        null,
+        false,
         null,
         [$red => [$white => 45]],
     ), $this->shop->sign(Role::Planner));
