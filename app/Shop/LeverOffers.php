@@ -152,39 +152,48 @@ final class LeverOffers
     private static function atBottleneck(Problem $problem, int $centreId, int $lost): array
     {
         $centre = WorkCentre::query()->findOrFail($centreId);
-        $levers = [];
         // hours help where the time is lost, and a little before: what stands in the way is done sooner
         $from = max($problem->now, $lost - 2 * 1440);
-        $hours = $centre->overtime_hours ?? Settings::whole(Setting::OvertimeHours);
-        $evenings = $hours === 0 ? [] : self::evenings($problem, $centreId, $from, $hours);
-        if ($evenings !== []) {
-            $days = Figures::count(count($evenings), 'day').' from '
-                .CarbonImmutable::parse($evenings[0][0])->format('D j M');
-            $levers[] = [
-                'kind' => PlanLever::OVERTIME,
-                'centre' => $centreId,
-                'spans' => $evenings,
-                'says' => Figures::count($hours, 'hour')." longer at {$centre->name}, {$days}",
-            ];
-        }
-        $saturday = $centre->no_saturdays ? null : self::saturday($problem, $centreId, $from);
-        if ($saturday !== null) {
-            $levers[] = [
-                'kind' => PlanLever::OVERTIME,
-                'centre' => $centreId,
-                'spans' => [$saturday],
-                'says' => "A shift at {$centre->name} on "
-                    .CarbonImmutable::parse($saturday[0])->format('D j M')
-                    .", {$saturday[1]} to {$saturday[2]}",
-            ];
-        }
-        $levers[] = [
-            'kind' => PlanLever::MACHINE,
-            'centre' => $centreId,
-            'says' => 'One machine more at '.$centre->name,
-        ];
 
-        return $levers;
+        return [
+            ...self::longerEvenings($problem, $centre, $from),
+            ...self::onSaturday($problem, $centre, $from),
+            ['kind' => PlanLever::MACHINE, 'centre' => $centreId, 'says' => 'One machine more at '.$centre->name],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> as many hours as the shop allows, or the work centre for itself */
+    private static function longerEvenings(Problem $problem, WorkCentre $centre, int $from): array
+    {
+        $hours = $centre->overtime_hours ?? Settings::whole(Setting::OvertimeHours);
+        $evenings = $hours === 0 ? [] : self::evenings($problem, $centre->id, $from, $hours);
+        if ($evenings === []) {
+            return [];
+        }
+        $days = Figures::count(count($evenings), 'day').' from '
+            .CarbonImmutable::parse($evenings[0][0])->format('D j M');
+
+        return [[
+            'kind' => PlanLever::OVERTIME,
+            'centre' => $centre->id,
+            'spans' => $evenings,
+            'says' => Figures::count($hours, 'hour')." longer at {$centre->name}, {$days}",
+        ]];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function onSaturday(Problem $problem, WorkCentre $centre, int $from): array
+    {
+        $saturday = $centre->no_saturdays ? null : self::saturday($problem, $centre->id, $from);
+
+        return $saturday === null ? [] : [[
+            'kind' => PlanLever::OVERTIME,
+            'centre' => $centre->id,
+            'spans' => [$saturday],
+            'says' => "A shift at {$centre->name} on "
+                .CarbonImmutable::parse($saturday[0])->format('D j M')
+                .", {$saturday[1]} to {$saturday[2]}",
+        ]];
     }
 
     /**

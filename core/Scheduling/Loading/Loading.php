@@ -150,6 +150,32 @@ final class Loading
         return $self->schedule();
     }
 
+    /**
+     * Where pinned operations stand whatever is loaded around them.
+     *
+     * @return array<int, array{int, int, int, int}> by operation: its machine's place in the work centre, start, end,
+     *     and by when what it needs must be there
+     */
+    public static function pins(Net $net): array
+    {
+        $self = new self($net, [], [], []);
+        $pinned = [];
+        foreach ($self->places as $x => $place) {
+            if ($net->step[$x]->pin !== null && ! $net->step[$x]->started) {
+                $machine = (int) array_search($place->machine, $self->machines[$place->machine->centre], true);
+                $pinned[$x] = [$machine, $place->block->start, $place->block->end, $self->neededBy($x, $place->block)];
+            }
+        }
+
+        return $pinned;
+    }
+
+    /** When what a step needs must be there for it to stand where it stands. */
+    private function neededBy(int $x, Block $block): int
+    {
+        return $this->net->step[$x]->setupNeedsMaterial || $block->setup === 0 ? $block->start : $block->runStart;
+    }
+
     private function schedule(): Schedule
     {
         $origin = $this->net->origin;
@@ -483,14 +509,11 @@ final class Loading
     private function pinned(int $x, int $ready, array $lasts): Place
     {
         $place = $this->places[$x];
-        $step = $this->net->step[$x];
         $atLeast = 0;
         foreach ($lasts as [$out, $minutes]) {
             $atLeast = max($atLeast, $place->machine->open->finish($out, $minutes));
         }
-        $from =
-            $step->setupNeedsMaterial || $place->block->setup === 0 ? $place->block->start : $place->block->runStart;
-        if ($from >= $ready && $place->block->end >= $atLeast) {
+        if ($this->neededBy($x, $place->block) >= $ready && $place->block->end >= $atLeast) {
             return $place;
         }
         $this->loose[$x] = true;

@@ -129,7 +129,7 @@ final class NetBuilder
             $net->release[] = $step->started ? 0 : max(0, max($step->materialAt, $step->heldBackTo) - $net->origin);
             $net->ways[] = $step->workCentre === null ? [] : $this->ways($step);
             $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
-            $net->plain = $net->plain && self::isPlain($step, $at === count($job->steps) - 1);
+            $net->plain = $net->plain && $this->isPlain($step, $at === count($job->steps) - 1);
         }
         $net->tails[] = $tails;
         if ($job->due !== null && $job->due < $net->origin && ! isset($net->unplaced[$job->id])) {
@@ -165,12 +165,15 @@ final class NetBuilder
         return $ways;
     }
 
-    private static function isPlain(Step $step, bool $last): bool
+    private function isPlain(Step $step, bool $last): bool
     {
+        $isPinnedAmongSetups = $step->pin !== null && $step->workCentre !== null
+            && ($this->problem->workCentres[$step->workCentre]->changeovers !== null || $step->crewing !== null);
+
         return ! $step->setupWithRun
             && ! $step->unbroken
             && ($step->passOn === null || $last)
-            && $step->pin === null;
+            && ! $isPinnedAmongSetups;
     }
 
     private function fault(Job $job, Step $step): ?string

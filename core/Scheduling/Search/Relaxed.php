@@ -35,6 +35,7 @@ final class Relaxed
     {
         $net = clone $this->net;
         $net->plain = true;
+        $net->relaxed = true;
         $this->measure();
         $machines = [];
         foreach ($net->centreKey as $c => $key) {

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Search;
 
 use KeepPace\Core\Scheduling\Changeovers;
+use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
+use KeepPace\Core\Scheduling\Step;
 
 /**
  * A net as a walk reads it in its inner loop: which work centres have machines that differ, in calendar or in what they
@@ -58,6 +60,12 @@ final class Shop
 
     public bool $hasWays = false;
 
+    /** @var array<int, array{int, int, int, int}> by pinned operation, as of Loading::pins() */
+    public array $pinned = [];
+
+    /** @var array<int, array<int, list<array{int, int}>>> by work centre and machine: when it is kept for pinned steps */
+    public array $kept = [];
+
     /** @var array<int|string, int> */
     private array $families = [];
 
@@ -69,6 +77,7 @@ final class Shop
             $this->isChanged[] = $step->family !== null && ! $step->started;
             $this->mayBeAhead[] = ! $step->setupNeedsMaterial && ! $step->started;
         }
+        $this->pinned = $this->pinned();
         foreach (array_keys($net->machines) as $c) {
             $this->centre($c);
         }
@@ -82,11 +91,28 @@ final class Shop
         $this->hasWays = array_filter($this->otherWays, is_array(...)) !== [];
     }
 
+    /** @return array<int, array{int, int, int, int}> */
+    private function pinned(): array
+    {
+        $isAny = array_filter($this->net->step, static fn (Step $step): bool => $step->pin !== null) !== [];
+        $pinned = $isAny && ! $this->net->relaxed ? Loading::pins($this->net) : [];
+        foreach ($pinned as $x => [$machine, $start, $end]) {
+            $this->kept[$this->net->centre[$x]][$machine][] = [$start, $end];
+        }
+        foreach ($this->kept as $c => $machines) {
+            foreach (array_keys($machines) as $machine) {
+                sort($this->kept[$c][$machine]);
+            }
+        }
+
+        return $pinned;
+    }
+
     private function centre(int $c): void
     {
         $net = $this->net;
         $changeovers = $net->problem->workCentres[$net->centreKey[$c]]->changeovers;
-        $isVaried = $changeovers !== null || isset($net->machineOpen[$c]);
+        $isVaried = $changeovers !== null || isset($net->machineOpen[$c]) || isset($this->kept[$c]);
         $this->isVaried[] = $isVaried;
         $this->isVector[] = $isVaried || $net->machines[$c] > 1;
         $this->between[$c] = null;
@@ -127,7 +153,7 @@ final class Shop
      */
     private function choices(int $x, array $ways): ?array
     {
-        if (count($ways) < 2 || $this->net->step[$x]->started) {
+        if (count($ways) < 2 || $this->net->step[$x]->started || isset($this->pinned[$x])) {
             return null;
         }
         $choices = [];

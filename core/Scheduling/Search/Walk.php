@@ -26,6 +26,9 @@ final class Walk implements Cooler
     /** A move is given up when it costs more than this times what the late job it is made for could win. */
     private const HOPE = 1.5;
 
+    /** What a pinned step costs that cannot stand where it is pinned: more than any lateness. */
+    public const BROKEN = 1_000_000_000;
+
     /** Of 128 moves: so many rush a job, and so many let one yield. */
     private const RUSH = 5;
 
@@ -104,6 +107,12 @@ final class Walk implements Cooler
             $shop->choices,
         ];
         $mayBeAhead = $shop->mayBeAhead;
+        [$pinned, $kept, $isBroken] = [array_fill(0, $count, null), $shop->kept, array_fill(0, $count, false)];
+        foreach ($shop->pinned as $x => $pin) {
+            $pinned[$x] = $pin;
+        }
+        $isPinning = $kept !== [];
+        $logBroken = [];
         [$hasWays, $otherWays] = [$shop->hasWays, $shop->otherWays];
         $way = $shop->greedy($at, $ways);
         foreach ($shop->many as $x) {
@@ -574,7 +583,7 @@ final class Walk implements Cooler
             $wasMoved = $moved;
             $hopeless = $i < 0 ? PHP_INT_MAX : $wasTardiness + (int) ($threshold / 1000) + (int) (self::HOPE * $hope);
             // work out again what changed
-            $changes = $jobChanges = 0;
+            $changes = $jobChanges = $breaks = 0;
             for (; $pending > 0; $p++) {
                 $x = $at[$p];
                 if (! $dirty[$x]) {
@@ -607,6 +616,17 @@ final class Walk implements Cooler
                     $s = $h = 0;
                     $f = -1;
                     $o = -1;
+                    if ($isPinning && $pinned[$x] !== null) {
+                        // it stands where it is pinned; where what it needs comes later, no move may leave it so
+                        [$o, $s, $e, $k] = $pinned[$x];
+                        $isLate = $ready > $k;
+                        if ($isBroken[$x] !== $isLate) {
+                            $isBroken[$x] = $isLate;
+                            $moved += $isLate ? self::BROKEN : -self::BROKEN;
+                            $logBroken[$breaks++] = $x;
+                        }
+                        $m = 0;
+                    }
                     for ($q = 0; $q < $m; $q++) {
                         $g = $y < 0 ? 0 : $free[$a + $q];
                         $k = $work[$x];
@@ -627,6 +647,34 @@ final class Walk implements Cooler
                             $r = $g;
                         }
                         $z = $calendarOf[$c][$q];
+                        if ($isPinning && isset($kept[$c][$q])) {
+                            // in front of what is pinned if it is through by then, else behind it
+                            foreach ($kept[$c][$q] as [$pinStart, $pinEnd]) {
+                                if ($pinEnd <= $g) {
+                                    continue;
+                                }
+                                if ($pinEnd > $r && $pinStart > $r) {
+                                    $t = $r >> 6;
+                                    $t = $t < $buckets ? $bucket[$bucketBase[$z] + $t] : $lastWindow[$z];
+                                    while ($closesAt[$t] <= $r) {
+                                        $t++;
+                                    }
+                                    $through = $k + max($r, $opensAt[$t]);
+                                    while ($through > $closesAt[$t]) {
+                                        $through -= $closesAt[$t];
+                                        $t++;
+                                        $through += $opensAt[$t];
+                                    }
+                                    if ($through <= $pinStart) {
+                                        break;
+                                    }
+                                }
+                                $g = $pinEnd;
+                                if ($g > $r) {
+                                    $r = $g;
+                                }
+                            }
+                        }
                         $t = $r >> 6;
                         $t = $t < $buckets ? $bucket[$bucketBase[$z] + $t] : $lastWindow[$z];
                         while ($closesAt[$t] <= $r) {
@@ -652,11 +700,12 @@ final class Walk implements Cooler
                     $b = $x * $wide;
                     $z = $changes * $wide;
                     $isNew = $e !== $end[$x] || $x === $forced;
+                    $m = $machines[$c];
                     for ($q = 0; $q < $m; $q++) {
                         $logFree[$z] = $free[$b];
                         $logSet[$z++] = $set[$b];
                         if ($q === $o) {
-                            $g = $e;
+                            $g = $y < 0 || $free[$a + $q] < $e ? $e : $free[$a + $q];
                             $k = $family[$x] >= 0 ? $family[$x] : ($y < 0 ? $familyNow[$c][$q] : $set[$a + $q]);
                         } else {
                             $g = $y < 0 ? 0 : $free[$a + $q];
@@ -851,6 +900,9 @@ final class Walk implements Cooler
                 continue;
             }
             // refused: everything back
+            for ($k = 0; $k < $breaks; $k++) {
+                $isBroken[$logBroken[$k]] = ! $isBroken[$logBroken[$k]];
+            }
             for ($k = 0; $k < $changes; $k++) {
                 $x = $logX[$k];
                 $end[$x] = $logEnd[$k];

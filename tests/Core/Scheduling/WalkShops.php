@@ -10,6 +10,7 @@ use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Person;
+use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
@@ -21,7 +22,7 @@ final class WalkShops
 
     private const FAMILIES = ['304', '316', 'brass'];
 
-    /** @param  list<string>  $with  ways, families, own, crews, move */
+    /** @param  list<string>  $with  ways, families, own, crews, move, pins */
     public static function random(array $with): Problem
     {
         $has = array_flip($with);
@@ -86,6 +87,9 @@ final class WalkShops
             family: isset($has['families']) && mt_rand(0, 4) > 0 ? self::FAMILIES[mt_rand(0, 2)] : null,
             crewing: self::crewing($crews, $centre),
             alternatives: $ways,
+            pin: isset($has['pins']) && mt_rand(0, 7) === 0
+                ? new Pin(mt_rand(0, 9000), mt_rand(1, $centres[$centre]->machines))
+                : null,
         );
     }
 
