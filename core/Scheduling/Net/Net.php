@@ -83,7 +83,7 @@ final class Net
 
     public ?Windows $lateIn = null;
 
-    /** A walk over it can work out what a move changes: no loads, transfer batches, people asked for unevenly. */
+    /** A walk over it can work out what a move changes: no loads, no people asked for unevenly. */
     public bool $plain = true;
 
     /** It is only near the true shop: what it comes to is loaded in truth. */

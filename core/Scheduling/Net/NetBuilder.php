@@ -129,7 +129,7 @@ final class NetBuilder
             $net->release[] = $step->started ? 0 : max(0, max($step->materialAt, $step->heldBackTo) - $net->origin);
             $net->ways[] = $step->workCentre === null ? [] : $this->ways($step);
             $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
-            $net->plain = $net->plain && $this->isPlain($step, $at === count($job->steps) - 1);
+            $net->plain = $net->plain && $this->isPlain($step, $job->steps[$at + 1] ?? null);
         }
         $net->tails[] = $tails;
         if ($job->due !== null && $job->due < $net->origin && ! isset($net->unplaced[$job->id])) {
@@ -165,15 +165,29 @@ final class NetBuilder
         return $ways;
     }
 
-    private function isPlain(Step $step, bool $last): bool
+    private function isPlain(Step $step, ?Step $next): bool
     {
         $isPinnedAmongSetups = $step->pin !== null && $step->workCentre !== null
             && ($this->problem->workCentres[$step->workCentre]->changeovers !== null || $step->crewing !== null);
 
         return ! $step->setupWithRun
             && ! $step->unbroken
-            && ($step->passOn === null || $last)
+            && ($step->passOn === null || $next === null || ! self::isManned($step, $next))
             && ! $isPinnedAmongSetups;
+    }
+
+    /** Whether people are asked for at any of these steps, wherever it is done. */
+    private static function isManned(Step ...$steps): bool
+    {
+        foreach ($steps as $step) {
+            foreach ([$step->crewing, ...array_map(fn (Alternative $one) => $one->crewing, $step->alternatives)] as $need) {
+                if ($need !== null) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     private function fault(Job $job, Step $step): ?string

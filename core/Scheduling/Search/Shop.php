@@ -9,6 +9,7 @@ use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
+use KeepPace\Core\Scheduling\PassOn;
 use KeepPace\Core\Scheduling\Step;
 
 /**
@@ -47,7 +48,7 @@ final class Shop
     public array $between = [];
 
     /**
-     * @var list<array<int, array{int, int, int}>|null> by operation: work centre, minutes and how many of them may be
+     * @var list<array<int, array{int, int, int, int}>|null> by operation: work centre, minutes and how many of them may be
      *     done ahead, by way; null = there is but one
      */
     public array $choices = [];
@@ -59,6 +60,12 @@ final class Shop
     public array $otherWays = [];
 
     public bool $hasWays = false;
+
+    /** @var list<int> by operation: the one whose first parts it begins with; -1 = none */
+    public array $partsFrom = [];
+
+    /** @var array<int, PassOn> by operation that passes on its first parts */
+    public array $passes = [];
 
     /** @var array<int, array{int, int, int, int}> by pinned operation, as of Loading::pins() */
     public array $pinned = [];
@@ -88,7 +95,24 @@ final class Shop
             }
             $this->otherWays[] = $choices === null || count($choices) === 1 ? null : self::others(array_keys($choices));
         }
+        $this->passOn();
         $this->hasWays = array_filter($this->otherWays, is_array(...)) !== [];
+    }
+
+    /** Who passes on parts to whom: from step to step of a job, both at work centres. */
+    private function passOn(): void
+    {
+        $net = $this->net;
+        foreach ($net->before as $x => $before) {
+            $this->partsFrom[$x] = -1;
+            foreach ($net->relaxed || $net->centre[$x] < 0 ? [] : $before as $y) {
+                $pass = $net->step[$y]->passOn;
+                if ($pass !== null && $net->job[$y] === $net->job[$x] && $net->centre[$y] >= 0) {
+                    $this->partsFrom[$x] = $y;
+                    $this->passes[$y] = $pass;
+                }
+            }
+        }
     }
 
     /** @return array<int, array{int, int, int, int}> */
@@ -149,7 +173,7 @@ final class Shop
 
     /**
      * @param  list<Way>  $ways
-     * @return array<int, array{int, int, int}>|null
+     * @return array<int, array{int, int, int, int}>|null
      */
     private function choices(int $x, array $ways): ?array
     {
@@ -163,7 +187,7 @@ final class Shop
                 $most = max($most, $open->before[$open->last]);
             }
             if ($this->net->machines[$way->centre] > 0 && $most >= $way->work()) {
-                $choices[$n] = [$way->centre, $way->work(), $this->mayBeAhead[$x] ? $way->setup : 0];
+                $choices[$n] = [$way->centre, $way->work(), $this->mayBeAhead[$x] ? $way->setup : 0, $way->setup];
             }
         }
 

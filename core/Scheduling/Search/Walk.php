@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Search;
 
 use KeepPace\Core\Scheduling\Net\FlatWindows;
 use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Net\Windows;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
 
@@ -113,10 +114,18 @@ final class Walk implements Cooler
         }
         $isPinning = $kept !== [];
         $logBroken = [];
+        $partsFrom = $shop->partsFrom;
+        $isPassing = $shop->passes !== [];
+        // open minutes from a setup's end to the first part, and those the next step takes for the last; -1 = none
+        $firstPart = $lastPart = $firstOut = array_fill(0, $count, -1);
+        foreach ($shop->passes as $x => $pass) {
+            [$firstPart[$x], $lastPart[$x]] = [$pass->first, $pass->last];
+        }
+        $setup = array_map(static fn (array $of): int => ($of[0] ?? null)?->setup ?? 0, $net->ways);
         [$hasWays, $otherWays] = [$shop->hasWays, $shop->otherWays];
         $way = $shop->greedy($at, $ways);
         foreach ($shop->many as $x) {
-            [$centre[$x], $work[$x], $ahead[$x]] = $choices[$x][$way[$x]] ?? [0, 0, 0];
+            [$centre[$x], $work[$x], $ahead[$x], $setup[$x]] = $choices[$x][$way[$x]] ?? [0, 0, 0, 0];
         }
         [$opensAt, $closesAt, $bucket, $bucketBase, $lastWindow, $buckets] = [
             $flat->start,
@@ -135,6 +144,9 @@ final class Walk implements Cooler
         $previous = $next = array_fill(0, $count, -1);
         $moreBefore = $moreAfter = array_fill(0, $count, null);
         foreach ($before as $x => $list) {
+            if ($isPassing && $partsFrom[$x] >= 0) {
+                $list = array_values(array_diff($list, [$partsFrom[$x]]));
+            }
             $previous[$x] = $list[0] ?? -1;
             $moreBefore[$x] = count($list) > 1 ? array_slice($list, 1) : null;
             $next[$x] = $after[$x][0] ?? -1;
@@ -183,7 +195,7 @@ final class Walk implements Cooler
         $logCost = $logCp = $logCpWas = $logCn = $logCnWas = $logX;
         $logFree = array_fill(0, $wide * ($count + 1), 0);
         $logSet = $set === [] ? [] : $logFree;
-        $logOn = $logChange = $logX;
+        $logOn = $logChange = $logFirst = $logX;
         $changes = $jobChanges = $cpChanges = $cnChanges = 0;
         $from = $to = 0;
         $old = [];
@@ -192,7 +204,7 @@ final class Walk implements Cooler
         $bestWay = $way;
         $forced = -1; // the operation that changes its way, from which to which
         $wayWas = $n = $goal = 0;
-        $choice = [0, 0, 0];
+        $choice = [0, 0, 0, 0];
         $bestCost = $bestFlow = PHP_INT_MAX;
         $done = -1;
         for ($i = -1; $i < $iterations; $i++) {
@@ -252,6 +264,16 @@ final class Walk implements Cooler
                             }
                         }
                     }
+                    if ($isPassing && $partsFrom[$x] >= 0) {
+                        $y = $partsFrom[$x];
+                        if ($firstOut[$y] > $ready) {
+                            $ready = $firstOut[$y];
+                            $from = $y;
+                        }
+                        if ($out[$y] >= $end[$x] - $lastPart[$y]) {
+                            $from = $y;
+                        }
+                    }
                     if ($isOther && $otherWays[$x] !== null && ! $fixed[$x]) {
                         $others[] = $x;
                     }
@@ -297,7 +319,7 @@ final class Walk implements Cooler
                     $x = $others[($draw >> 8 & 0xFFFF) % count($others)];
                     $n = $otherWays[$x][$way[$x]] ?? [0];
                     $n = $n[($draw >> 24 & 0xFF) % count($n)];
-                    $choice = $choices[$x][$n] ?? [0, 0, 0];
+                    $choice = $choices[$x][$n] ?? [0, 0, 0, 0];
                     $goal = $choice[0];
                     $ready = $release[$x];
                     foreach ($before[$x] as $y) {
@@ -510,7 +532,7 @@ final class Walk implements Cooler
                     }
                     $wayWas = $way[$forced];
                     $way[$forced] = $n;
-                    [$centre[$forced], $work[$forced], $ahead[$forced]] = $choice;
+                    [$centre[$forced], $work[$forced], $ahead[$forced], $setup[$forced]] = $choice;
                 }
                 $cpChanges = $cnChanges = 0;
                 $lowest = $to;
@@ -604,6 +626,10 @@ final class Walk implements Cooler
                     }
                 }
                 $c = $centre[$x];
+                $giver = $isPassing ? $partsFrom[$x] : -1;
+                if ($giver >= 0 && $firstOut[$giver] > $ready) {
+                    $ready = $firstOut[$giver];
+                }
                 $y = $cp[$x];
                 if ($c < 0) {
                     $s = $ready;
@@ -619,7 +645,8 @@ final class Walk implements Cooler
                     if ($isPinning && $pinned[$x] !== null) {
                         // it stands where it is pinned; where what it needs comes later, no move may leave it so
                         [$o, $s, $e, $k] = $pinned[$x];
-                        $isLate = $ready > $k;
+                        $isLate = $ready > $k || ($giver >= 0
+                            && $e < $calendars[$calendarOf[$c][$o]]->finish($out[$giver], $lastPart[$giver]));
                         if ($isBroken[$x] !== $isLate) {
                             $isBroken[$x] = $isLate;
                             $moved += $isLate ? self::BROKEN : -self::BROKEN;
@@ -665,6 +692,11 @@ final class Walk implements Cooler
                                         $t++;
                                         $through += $opensAt[$t];
                                     }
+                                    if ($giver >= 0) {
+                                        $own = $calendars[$z];
+                                        $least = $own->finish($out[$giver], $lastPart[$giver]);
+                                        [, $through] = self::delayed($own, $r, $through, $least, $setup[$x] + $l, $k);
+                                    }
                                     if ($through <= $pinStart) {
                                         break;
                                     }
@@ -688,6 +720,11 @@ final class Walk implements Cooler
                             $k -= $closesAt[$t];
                             $t++;
                             $k += $opensAt[$t];
+                        }
+                        if ($giver >= 0) {
+                            $own = $calendars[$z];
+                            $least = $own->finish($out[$giver], $lastPart[$giver]);
+                            [$r, $k] = self::delayed($own, $r, $k, $least, $setup[$x] + $l, $work[$x] + $l);
                         }
                         if ($k < $e || ($k === $e && $g > $f)) {
                             $e = $k;
@@ -751,6 +788,10 @@ final class Walk implements Cooler
                         $k++;
                         $e += $opensAt[$k];
                     }
+                    if ($giver >= 0) {
+                        $least = $opens[$c]->finish($out[$giver], $lastPart[$giver]);
+                        [$s, $e] = self::delayed($opens[$c], $s, $e, $least, $setup[$x], $work[$x]);
+                    }
                     if ($m > 1) {
                         // of the machines free by then, the one free last; the others stay for what may begin earlier
                         $b = $x * $wide;
@@ -810,12 +851,20 @@ final class Walk implements Cooler
                         }
                     }
                 }
-                if ($e === $end[$x] && $x !== $forced) {
+                $first = -1;
+                if ($isPassing && $firstPart[$x] >= 0) {
+                    $own = $isVaried[$c] ? $calendars[$calendarOf[$c][$on[$x]]] : $opens[$c];
+                    $first = $own->finish($s, $setup[$x] + ($isVaried[$c] ? $change[$x] : 0) + $firstPart[$x]);
+                    $first = $first < $e ? $first : $e;
+                    $first = $plainOut[$x] ? $first : $net->out($x, $first, $c);
+                }
+                if ($e === $end[$x] && $x !== $forced && $first === $firstOut[$x]) {
                     if ($c < 0 || ! $isVector[$c]) {
                         continue;
                     }
                     $logX[$changes] = $x;
                     $logStart[$changes] = $start[$x];
+                    $logFirst[$changes] = $first;
                     $logEnd[$changes++] = $e;
                     $y = $cn[$x];
                     if ($y >= 0 && ! $dirty[$y]) {
@@ -827,6 +876,10 @@ final class Walk implements Cooler
                 }
                 $logX[$changes] = $x;
                 $logEnd[$changes] = $end[$x];
+                if ($isPassing) {
+                    $logFirst[$changes] = $firstOut[$x];
+                    $firstOut[$x] = $first;
+                }
                 if ($isPriced) {
                     $logStart[$changes] = $start[$x];
                     if (isset($price[$x])) {
@@ -911,6 +964,9 @@ final class Walk implements Cooler
                 if ($isPriced) {
                     $start[$x] = $logStart[$k];
                 }
+                if ($isPassing) {
+                    $firstOut[$x] = $logFirst[$k];
+                }
                 if ($c >= 0 && $isVector[$c]) {
                     $m = $machines[$c];
                     $b = $k * $wide;
@@ -945,7 +1001,7 @@ final class Walk implements Cooler
             }
             if ($forced >= 0) {
                 $way[$forced] = $wayWas;
-                [$centre[$forced], $work[$forced], $ahead[$forced]] = $choices[$forced][$wayWas] ?? [0, 0, 0];
+                [$centre[$forced], $work[$forced], $ahead[$forced], $setup[$forced]] = $choices[$forced][$wayWas] ?? [0, 0, 0, 0];
                 $out[$forced] = $plainOut[$forced]
                     ? $end[$forced]
                     : $net->out($forced, $end[$forced], $centre[$forced]);
@@ -956,5 +1012,25 @@ final class Walk implements Cooler
         }
 
         return new Found(array_values($best), $bestCost, $bestFlow, max(0, $done), $isCut, $bestWay);
+    }
+
+    /**
+     * Begun so late that it does not end before the last part can be through; as Times has it.
+     *
+     * @return array{int, int} start, end
+     */
+    private static function delayed(Windows $open, int $start, int $end, int $least, int $setup, int $work): array
+    {
+        while ($end < $least) {
+            $next = $open->startFor($least, $work - $setup);
+            $next = $setup > 0 ? $open->startFor($next, $setup) : $next;
+            $start = $open->nextOpen(max($start + 1, $next));
+            $end = $open->finish($start, $work);
+            if ($end >= Windows::NEVER) {
+                break;
+            }
+        }
+
+        return [$start, $end];
     }
 }

@@ -9,6 +9,7 @@ use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\PassOn;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Problem;
@@ -22,7 +23,7 @@ final class WalkShops
 
     private const FAMILIES = ['304', '316', 'brass'];
 
-    /** @param  list<string>  $with  ways, families, own, crews, move, pins */
+    /** @param  list<string>  $with  ways, families, own, crews, move, pins, transfer */
     public static function random(array $with): Problem
     {
         $has = array_flip($with);
@@ -87,6 +88,7 @@ final class WalkShops
             family: isset($has['families']) && mt_rand(0, 4) > 0 ? self::FAMILIES[mt_rand(0, 2)] : null,
             crewing: self::crewing($crews, $centre),
             alternatives: $ways,
+            passOn: isset($has['transfer']) && mt_rand(0, 2) > 0 ? new PassOn(mt_rand(0, 90), mt_rand(0, 60)) : null,
             pin: isset($has['pins']) && mt_rand(0, 7) === 0
                 ? new Pin(mt_rand(0, 9000), mt_rand(1, $centres[$centre]->machines))
                 : null,

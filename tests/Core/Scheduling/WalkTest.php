@@ -64,6 +64,10 @@ it('comes to what loading comes to, at the start and after hundreds of moves', f
     'ways and families' => [['ways', 'families']],
     'pins' => [['pins']],
     'pins, ways and hours of their own' => [['pins', 'ways', 'own', 'move']],
+    'first parts passed on' => [['transfer']],
+    'first parts passed on, ways and moves between' => [['transfer', 'ways', 'move']],
+    'first parts passed on, families, hours of their own' => [['transfer', 'families', 'own', 'ways']],
+    'first parts passed on around pins' => [['transfer', 'pins', 'ways', 'own', 'move']],
     'all of it' => [['ways', 'families', 'own', 'crews', 'move']],
 ]);
 
