@@ -83,11 +83,17 @@ final class Shops
         return $this->has('people', 'people and ways', 'come and go', 'set up by one, run by two');
     }
 
-    /** @return list<Person> one fewer than machines, but two at least */
+    /** Fewer than they could stand at machines: who needs two for a run has as many more of them. */
+    private function heads(int $machines): int
+    {
+        return $this->has('set up by one, run by two') ? 2 * $machines - 1 : max(2, $machines - 1);
+    }
+
+    /** @return list<Person> */
     private function persons(int $machines, OpenWindows $open): array
     {
         $persons = [];
-        for ($n = 0; $n < max(2, $machines - 1); $n++) {
+        for ($n = 0; $n < $this->heads($machines); $n++) {
             $away = $this->more->getInt(0, 3);
             $persons[] = new Person("person {$n}", $this->has('come and go')
                 ? self::days(fn (int $day): bool => $day % 7 < 5 && intdiv($day, 7) % 4 !== $away)
@@ -110,7 +116,7 @@ final class Shops
                 $pinned += $mayPin ? 1 : 0;
                 $steps[] = $this->step($id++, $mayPin ? 1440 * $this->base->getInt(1, 9) + 480 : null, $s < $count - 1);
             }
-            $due = 1440 * $this->base->getInt(3, 30);
+            $due = 1440 * $this->base->getInt(3, 26);
             $jobs[] = new Job($j, "job {$j}", $j, $due, $steps, $this->base->getInt(1, 5));
         }
 
@@ -120,7 +126,7 @@ final class Shops
     private function step(int $id, ?int $pin, bool $isFollowed): Step
     {
         $centre = $this->base->getInt(1, 7);
-        $minutes = $this->base->getInt(20, 200);
+        $minutes = $this->base->getInt(30, 240);
         $setup = $this->base->getInt(0, 30);
         $other = 1 + ($centre + $this->more->getInt(0, 5)) % 7;
         $hasOther = $this->has('ways', 'people and ways') && $pin === null && $this->more->getInt(1, 7) === 1;

@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Net;
 
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Alternative;
+use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
@@ -180,10 +181,9 @@ final class NetBuilder
     private static function isManned(Step ...$steps): bool
     {
         foreach ($steps as $step) {
-            foreach ([$step->crewing, ...array_map(fn (Alternative $one) => $one->crewing, $step->alternatives)] as $need) {
-                if ($need !== null) {
-                    return true;
-                }
+            $needs = array_map(static fn (Alternative $one): ?Crewing => $one->crewing, $step->alternatives);
+            if (array_filter([$step->crewing, ...$needs]) !== []) {
+                return true;
             }
         }
 

@@ -48,8 +48,8 @@ final class Shop
     public array $between = [];
 
     /**
-     * @var list<array<int, array{int, int, int, int}>|null> by operation: work centre, minutes and how many of them may be
-     *     done ahead, by way; null = there is but one
+     * @var list<array<int, array{int, int, int, int}>|null> by operation and way: work centre, minutes, how many of
+     *     them may be done before the material is there, minutes of setup; null = it has one way only
      */
     public array $choices = [];
 
@@ -61,7 +61,7 @@ final class Shop
 
     public bool $hasWays = false;
 
-    /** @var list<int> by operation: the one whose first parts it begins with; -1 = none */
+    /** @var array<int, int> by operation: the one whose first parts it begins with; -1 = none */
     public array $partsFrom = [];
 
     /** @var array<int, PassOn> by operation that passes on its first parts */
@@ -70,7 +70,7 @@ final class Shop
     /** @var array<int, array{int, int, int, int}> by pinned operation, as of Loading::pins() */
     public array $pinned = [];
 
-    /** @var array<int, array<int, list<array{int, int}>>> by work centre and machine: when it is kept for pinned steps */
+    /** @var array<int, array<int, list<array{int, int}>>> by work centre and machine: kept for pinned steps */
     public array $kept = [];
 
     /** @var array<int|string, int> */

@@ -121,7 +121,7 @@ final class Walk implements Cooler
         foreach ($shop->passes as $x => $pass) {
             [$firstPart[$x], $lastPart[$x]] = [$pass->first, $pass->last];
         }
-        $setup = array_map(static fn (array $of): int => ($of[0] ?? null)?->setup ?? 0, $net->ways);
+        $setup = array_map(static fn (array $of): int => isset($of[0]) ? $of[0]->setup : 0, $net->ways);
         [$hasWays, $otherWays] = [$shop->hasWays, $shop->otherWays];
         $way = $shop->greedy($at, $ways);
         foreach ($shop->many as $x) {
@@ -1001,7 +1001,8 @@ final class Walk implements Cooler
             }
             if ($forced >= 0) {
                 $way[$forced] = $wayWas;
-                [$centre[$forced], $work[$forced], $ahead[$forced], $setup[$forced]] = $choices[$forced][$wayWas] ?? [0, 0, 0, 0];
+                $choice = $choices[$forced][$wayWas] ?? [0, 0, 0, 0];
+                [$centre[$forced], $work[$forced], $ahead[$forced], $setup[$forced]] = $choice;
                 $out[$forced] = $plainOut[$forced]
                     ? $end[$forced]
                     : $net->out($forced, $end[$forced], $centre[$forced]);
