@@ -39,6 +39,7 @@ final readonly class PlanComparison
      * @param  list<int>  $days  UTC minutes
      * @param  EloquentCollection<int, Booking>  $since  what was booked since it was worked out
      * @param  list<BrokenPromise>  $broken  promises told to customers that it breaks and the live plan keeps
+     * @param  string  $againstRank  who is later for one that stands behind him; '' = nobody
      */
     private function __construct(
         public Plan $plan,
@@ -49,6 +50,7 @@ final readonly class PlanComparison
         private array $days,
         public EloquentCollection $since,
         public array $broken,
+        public string $againstRank,
     ) {
     }
 
@@ -84,6 +86,7 @@ final readonly class PlanComparison
             $days,
             self::since($other->plan),
             BrokenPromise::newIn($planId),
+            AgainstRank::says($comparison->lateBefore, $comparison->lateAfter),
         );
     }
 

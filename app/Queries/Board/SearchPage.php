@@ -16,6 +16,7 @@ final readonly class SearchPage
      * @param  Collection<int, ComparedOrder>  $late  late in the plan that stands or in the best so far
      * @param  int|null  $moved  steps that stand elsewhere in what it came to; null = it is not there yet
      * @param  list<BrokenPromise>  $broken  promises told to customers that what it came to breaks
+     * @param  string  $againstRank  who is later for one that stands behind him; '' = nobody
      */
     private function __construct(
         public LastSearch $search,
@@ -23,6 +24,7 @@ final readonly class SearchPage
         public Collection $late,
         private ?int $moved,
         public array $broken,
+        public string $againstRank,
     ) {
     }
 
@@ -48,6 +50,7 @@ final readonly class SearchPage
             self::late($before, $isEarly ? $before : $now),
             $search->planId === null ? null : PlanList::movedIn($search->planId),
             $search->planId === null ? [] : BrokenPromise::newIn($search->planId),
+            $search->planId === null ? '' : AgainstRank::says($before, $now),
         );
     }
 

@@ -8,6 +8,9 @@
     @foreach ($compared->broken as $promise)
         <p class="said not">{{ $promise->withCustomer() }}</p>
     @endforeach
+    @if ($compared->againstRank !== '')
+        <p class="said note">{{ $compared->againstRank }}</p>
+    @endif
     <p class="lead">
         {{ $compared->says() }} <b>{{ $compared->totalAfter() }}</b>.
         @if ($compared->savedSays() !== '')

@@ -18,6 +18,9 @@
     @foreach ($page->broken as $promise)
         <p class="said not">{{ $promise->withCustomer() }}</p>
     @endforeach
+    @if ($page->againstRank !== '')
+        <p class="said note">{{ $page->againstRank }}</p>
+    @endif
     @if ($page->gain() !== '')
         <p class="gain {{ $page->search->isUnderWay() ? '' : 'good' }}">{{ $page->gain() }}</p>
     @endif

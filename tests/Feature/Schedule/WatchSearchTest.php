@@ -8,6 +8,7 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\Plan;
 use App\Planner\SearchNews;
+use App\Queries\Board\AgainstRank;
 use App\Queries\Board\LastSearch;
 use App\Queries\Board\SearchPage;
 use App\Shop\Prepared;
@@ -121,6 +122,29 @@ it('says first, by customer, which promise already told it breaks', function () 
     $line->forceFill(['told_last_on' => '2026-12-18'])->save();
     $finish(Plan::LIVE, '2026-12-20 15:00:00');
     $this->get("/plans/{$plan}")->assertDontSee('was told');
+});
+
+it('says who is later for one that stands behind him in rank, and nothing where the rank is kept', function () {
+    $orders = array_map(
+        fn (string $due): Order => $this->shop->order('TRAY-40', '10', $due),
+        ['2026-12-10', '2026-12-11', '2026-12-14'],
+    );
+    $this->plan->catchUp();
+    [$first, $second, $third] = array_map(fn (Order $order): int => $order->id, $orders);
+    [$one, $two, $three] = array_map(fn (Order $order): string => $order->number, $orders);
+    foreach ([$first, $second, $third] as $place => $id) {
+        DB::table('plan_orders')->where('plan_id', Plan::LIVE)->where('order_id', $id)->update([
+            'place_in_rank' => 10 + $place,
+        ]);
+    }
+    expect(AgainstRank::says([$third => 60], [$first => 30]))
+        ->toBe("Against the rank: {$one} is later for {$three}, which stands behind it.")
+        ->and(AgainstRank::says([$third => 60, $first => 5], [$first => 30, $second => 7]))
+        ->toBe("Against the rank: {$one}, {$two} are later for {$three}, which stands behind them.")
+        // the better ranked gains, the other pays: that is what a rank is for
+        ->and(AgainstRank::says([$first => 60], [$third => 500]))->toBe('')
+        ->and(AgainstRank::says([$first => 60, $third => 60], [$first => 60, $third => 10]))->toBe('')
+        ->and(AgainstRank::says([], []))->toBe('');
 });
 
 it('keeps the course short however often it is told', function () {
