@@ -12,6 +12,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Lever\LeverEffect;
+use KeepPace\Core\Scheduling\Lever\LeverTrials;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
@@ -48,13 +49,14 @@ final class LeverOffers
     private static function tried(StandingPlan $standing, int $order): array
     {
         $problem = $standing->problem();
+        $trials = self::trials($standing, $order);
         $offers = [];
         foreach (self::levers($standing, $problem, $order) as $lever) {
-            $effect = self::effect($standing, $problem, $lever, $order);
+            $effect = self::effect($standing, $trials, $lever);
             $offers[] = self::offer($lever, $effect, null);
         }
         foreach ((new MaterialLevers($standing, $problem, $order))->all() as $lever) {
-            $effect = self::effect($standing, $problem, $lever, $order);
+            $effect = self::effect($standing, $trials, $lever);
             self::gains($effect) && $offers[] = self::offer($lever, $effect, $lever['deed']);
         }
         $due = self::due($problem, $order);
@@ -94,22 +96,24 @@ final class LeverOffers
         return ($effect->finishWith ?? PHP_INT_MAX) < ($effect->finish ?? PHP_INT_MAX);
     }
 
-    /** @param  array<string, mixed>  $lever */
-    public static function effect(StandingPlan $standing, Problem $problem, array $lever, int $order): LeverEffect
+    /** What levers of an order are tried on. */
+    public static function trials(StandingPlan $standing, int $order): LeverTrials
     {
-        $isPlain = Net::of($problem)->plain;
+        $problem = $standing->problem();
+        $iterations = self::ITERATIONS[Net::of($problem)->plain ? 'plain' : 'full'];
 
+        return new LeverTrials($problem, $standing->steps(), $order, self::SEED, $iterations);
+    }
+
+    /** @param  array<string, mixed>  $lever */
+    public static function effect(StandingPlan $standing, LeverTrials $trials, array $lever): LeverEffect
+    {
         // a higher rank takes parts as well as machines
-        $with = $lever['kind'] === PlanLever::RANK ? $standing->problemIfFirst($lever['order']) : $problem;
+        $with = $lever['kind'] === PlanLever::RANK
+            ? $standing->problemIfFirst($lever['order'])
+            : $standing->problem();
 
-        return LeverEffect::of(
-            $problem,
-            PlanLever::of($lever)->on($with),
-            $standing->steps(),
-            $order,
-            self::SEED,
-            self::ITERATIONS[$isPlain ? 'plain' : 'full'],
-        );
+        return $trials->with(PlanLever::of($lever)->on($with));
     }
 
     /** @return list<array<string, mixed>> */

@@ -83,7 +83,7 @@ final class WhatIf
             $signed,
         ): void {
             $standing = StandingPlan::of();
-            $effect = LeverOffers::effect($standing, $standing->problem(), $lever, $order);
+            $effect = LeverOffers::effect($standing, LeverOffers::trials($standing, $order), $lever);
             $plan = $this->add(
                 mb_strimwidth($lever['says'], 0, 58, '…'),
                 "{$lever['says']}.",

@@ -3,8 +3,8 @@
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Alternative;
 use KeepPace\Core\Scheduling\Job;
-use KeepPace\Core\Scheduling\Lever\LeverEffect;
 use KeepPace\Core\Scheduling\Lever\Levers;
+use KeepPace\Core\Scheduling\Lever\LeverTrials;
 use KeepPace\Core\Scheduling\Loading\Loading;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
@@ -41,7 +41,7 @@ it('supplies steps otherwise, and tells what would make one problem another', fu
 it('tries each lever and tells its effect', function (callable $lever, ?int $finish) {
     $problem = lateShop();
     $plan = ForwardLoading::load($problem)->steps;
-    $effect = LeverEffect::of($problem, $lever($problem), $plan, 2, 1, 200);
+    $effect = (new LeverTrials($problem, $plan, 2, 1, 200))->with($lever($problem));
     // without: 20 minutes on the first day, 80 on the second, then 20 on the old saw
     expect($effect->finish)->toBe(1100)->and($effect->finishWith)->toBe($finish)->and($effect->late)->toBe(950);
 })->with([
@@ -83,7 +83,7 @@ it('never makes the order later than it was, for the old plan stays a candidate:
     };
     $plan = $listed($shop(3));
     expect(max($plan->finish))->toBe(12)->and(max($listed($shop(4))->finish))->toBe(15);
-    $effect = LeverEffect::of($shop(3), Levers::secondMachine($shop(3), 1), $plan->steps, 9, 1, 100);
+    $effect = (new LeverTrials($shop(3), $plan->steps, 9, 1, 100))->with(Levers::secondMachine($shop(3), 1));
     expect($effect->finishWith)->toBeLessThanOrEqual($effect->finish)
         ->and($effect->lateWith)->toBeLessThanOrEqual($effect->late);
 });
