@@ -25,6 +25,7 @@ class SearchBySeed extends Command
         pcntl_signal(SIGTERM, function (): void {
             $this->isToEnd = true;
         });
+        $asks = posix_getppid();
         $file = $this->argument('file');
         $task = is_string($file) && is_file($file) ? unserialize((string) file_get_contents($file)) : null;
         if (! is_string($file) || ! $task instanceof SearchTask) {
@@ -32,11 +33,17 @@ class SearchBySeed extends Command
 
             return self::FAILURE;
         }
-        $found = SearchSeed::run($task, function (SearchNews $news): bool {
-            $this->line($news->line());
+        $found = SearchSeed::run($task, function (SearchNews $news) use ($asks): bool {
+            $isAsked = posix_getppid() === $asks;
+            ! $isAsked ?: $this->line($news->line());
 
-            return ! $this->isToEnd;
+            return $isAsked && ! $this->isToEnd;
         });
+        if (posix_getppid() !== $asks) {
+            unlink($file); // who asked is gone: nobody reads it
+
+            return self::FAILURE;
+        }
         file_put_contents($file, serialize($found));
 
         return self::SUCCESS;

@@ -12,11 +12,13 @@ beforeEach(function (): void {
     $this->live = new LiveShop('keep_pace_builds_meet');
     $this->live->php(<<<'PHP'
         $shop->import([
-            "items.csv" => "number,name,kind,unit,tracking,cost,costing\n"
-                ."SET-M,Set,assembled,pc,none,20,average\nHALF-M,Half,assembled,pc,none,5,average\n"
-                ."PIECE-M,Piece,bought,pc,none,5,average\nUNIT-M,Unit,assembled,pc,serial,40,own\n",
+            "items.csv" => "number,name,kind,unit,tracking,cost,costing,built_for_line\n"
+                ."SET-M,Set,assembled,pc,none,20,average,\nHALF-M,Half,assembled,pc,none,5,average,\n"
+                ."PIECE-M,Piece,bought,pc,none,5,average,\nUNIT-M,Unit,assembled,pc,serial,40,own,\n"
+                ."KIT-M,Kit,assembled,pc,none,10,average,yes\n",
             "structures.csv" => "item,position,component,quantity,comes_back,share_rule,share\n"
-                ."SET-M,10,PIECE-M,2,,,\nSET-M,20,HALF-M,-1,co_product,quantity,\nUNIT-M,10,PIECE-M,2,,,\n",
+                ."SET-M,10,PIECE-M,2,,,\nSET-M,20,HALF-M,-1,co_product,quantity,\nUNIT-M,10,PIECE-M,2,,,\n"
+                ."KIT-M,10,PIECE-M,2,,,\n",
         ]);
         $shop->goodsIn("PIECE-M", "14", "5");
         PHP)->wait();
@@ -100,6 +102,30 @@ it('makes one order of two wishes once, and gives a share its own order once', f
         ->and(array_sum($said))->toBe(3)
         ->and($this->live->value('SELECT GROUP_CONCAT(quantity + 0 ORDER BY id) FROM orders'))
         ->toBe('4.000000,6.000000')
+        ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
+it('builds and ships a line once when three ship it, and of two lines what there are parts for', function (): void {
+    $this->live->php('$shop->customerOrder(["KIT-M" => "4"]); $shop->customerOrder(["KIT-M" => "4"]);')->wait();
+    // two of them ship the second line, one the first
+    $said = atOnce($this->live, 3, <<<'PHP'
+        $line = CustomerOrderLine::query()->orderBy("id")->skip($i % 2)->firstOrFail();
+        app(App\Actions\Builds\ShipAsBuilt::class)->handle(
+            $line->customer_order_id,
+            [$line->id => ["quantity" => "4", "lot" => 0]],
+            $shop->sign(Role::Storekeeper, token: "ship-{$i}"),
+        );
+        PHP);
+    // eight parts a line: fourteen are there, so that one line goes once, and who comes after is told
+    $went = $this->live->value('SELECT SUM(shipped_quantity) + 0 FROM customer_order_lines');
+    $lies = $this->live->value(
+        "SELECT SUM(quantity) + 0 FROM balances b JOIN items i ON i.id = b.item_id WHERE i.number = 'PIECE-M'",
+    );
+
+    expect($said['done'] ?? 0)->toBe(1)
+        ->and(array_sum($said))->toBe(3)
+        ->and($went)->toBe('4.000000')
+        ->and($lies)->toBe('6.000000')
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 

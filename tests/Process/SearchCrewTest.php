@@ -10,6 +10,7 @@ use KeepPace\Core\Scheduling\Plan\MovePrice;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
+use Symfony\Component\Process\Process;
 use Tests\FeatureTestCase;
 
 /* Searches beside one another, each in a process of its own. */
@@ -63,6 +64,22 @@ it('ends when it is told to, with the best of what was found', function () {
     expect((hrtime(true) - $began) / 1e9)->toBeLessThan(30.0)
         ->and($found->isBetter)->toBeTrue()
         ->and($found->cost)->toBeLessThanOrEqual(min(array_map(fn (SearchNews $one): int => $one->cost, $heard)));
+});
+
+it('ends by itself when who asked for it is gone, and leaves nothing behind', function () {
+    $file = (string) tempnam(storage_path('app'), 'search');
+    file_put_contents($file, serialize(crowded(SearchTask::ENOUGH)));
+    $words = [PHP_BINARY, base_path('artisan'), 'pace:search-seed', $file];
+    $command = implode(' ', array_map(escapeshellarg(...), $words));
+    $pid = (int) Process::fromShellCommandline("{$command} > /dev/null 2>&1 & echo $!; sleep 3")
+        ->setTimeout(20)
+        ->mustRun()
+        ->getOutput();
+    expect($pid)->toBeGreaterThan(1);
+    for ($tries = 0; posix_kill($pid, 0) && $tries < 100; $tries++) {
+        usleep(100_000);
+    }
+    expect(posix_kill($pid, 0))->toBeFalse()->and(is_file($file))->toBeFalse();
 });
 
 it('says that one broke off, and why', function () {

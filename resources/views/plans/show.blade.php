@@ -5,9 +5,7 @@
         <a href="{{ route('plans.index') }}">all plans</a>
         <a href="{{ route('board', ['plan' => $plan->id, 'moved' => 1]) }}">on the board</a>
     </div>
-    @foreach ($compared->broken as $promise)
-        <p class="said not">{{ $promise->withCustomer() }}</p>
-    @endforeach
+    @include('plans.broken', ['broken' => $compared->broken])
     @if ($compared->againstRank !== '')
         <p class="said note">{{ $compared->againstRank }}</p>
     @endif

@@ -15,9 +15,7 @@
             {{ $page->search->found() }}
         @endif
     </p>
-    @foreach ($page->broken as $promise)
-        <p class="said not">{{ $promise->withCustomer() }}</p>
-    @endforeach
+    @include('plans.broken', ['broken' => $page->broken])
     @if ($page->againstRank !== '')
         <p class="said note">{{ $page->againstRank }}</p>
     @endif
