@@ -15,10 +15,8 @@ use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\MovePrice;
 use KeepPace\Core\Scheduling\Plan\PlanCost;
-use KeepPace\Core\Scheduling\Schedule;
 
 /** Runs a search a person started, keeps its progress in its row, and writes what it found as a what-if. */
 class RunSearch implements ShouldQueue
@@ -43,14 +41,15 @@ class RunSearch implements ShouldQueue
         }
         $facts = PlanComparison::facts();
         $task = self::task($row->moved_weight, $row->seed, $row->seconds);
-        $before = PlanCost::standing($task->problem, $task->stands());
+        $stands = $task->stands();
+        $before = PlanCost::standing($task->problem, $stands);
         $began = microtime(true);
         $this->keep([
             'state' => 'running',
             'started_at' => now(),
             'facts_id' => $facts,
             'cost_before' => $before,
-            'late_before' => self::late($task, $task->stands()),
+            'late_before' => json_encode((object) $task->late($stands)),
         ]);
         $found = SearchCrew::run($task, SearchCrew::size(), $this->watch($began, $before));
         $ran = round(microtime(true) - $began, 1);
@@ -67,7 +66,7 @@ class RunSearch implements ShouldQueue
             $found->schedule->steps,
             $facts,
         );
-        $came['late_now'] = self::late($task, $found->schedule);
+        $came['late_now'] = json_encode((object) $task->late($found->schedule));
         $this->end(['plan_id' => $plan->id, 'cost' => $found->cost, ...$came]);
     }
 
@@ -79,14 +78,6 @@ class RunSearch implements ShouldQueue
         $price = new MovePrice($movedWeight, Prepared::steps($problem, $stands->steps));
 
         return new SearchTask($problem, $stands->steps, $seed, $seconds, $price);
-    }
-
-    /** Open minutes late by order, as JSON. */
-    private static function late(SearchTask $task, Schedule $schedule): string
-    {
-        $late = Comparison::between($task->problem, $task->stands(), $schedule)->lateAfter;
-
-        return json_encode((object) $late, JSON_THROW_ON_ERROR);
     }
 
     /** @param  array<string, mixed>  $values */

@@ -2,7 +2,6 @@
 
 namespace App\Planner;
 
-use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
 use KeepPace\Core\Scheduling\Plan\Searched;
 use KeepPace\Core\Scheduling\Schedule;
@@ -23,11 +22,8 @@ final class SearchSeed
     /** @var array<int, int> */
     private array $late = [];
 
-    private readonly Schedule $stands;
-
     private function __construct(private readonly SearchTask $task)
     {
-        $this->stands = $task->stands();
     }
 
     /** @param  callable(SearchNews): bool  $tell  false = it takes the best now */
@@ -57,7 +53,7 @@ final class SearchSeed
         if ($ran >= $this->next) {
             if ($cost < $this->looked) {
                 $this->looked = $cost;
-                $this->late = Comparison::between($this->task->problem, $this->stands, $best())->lateAfter;
+                $this->late = $this->task->late($best());
             }
             $this->next = $ran + self::TELL;
             if (! $tell(new SearchNews($cost, $done, $this->late))) {

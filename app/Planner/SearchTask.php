@@ -2,6 +2,7 @@
 
 namespace App\Planner;
 
+use KeepPace\Core\Scheduling\Plan\Comparison;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
 use KeepPace\Core\Scheduling\Plan\MovePrice;
 use KeepPace\Core\Scheduling\PlannedStep;
@@ -38,6 +39,12 @@ final readonly class SearchTask
     public function stands(): Schedule
     {
         return KeptSequence::load($this->problem, $this->plan);
+    }
+
+    /** @return array<int, int> open minutes late by order in a schedule, only those late */
+    public function late(Schedule $schedule): array
+    {
+        return Comparison::between($this->problem, $schedule, $schedule)->lateAfter;
     }
 
     public function isByTime(): bool

@@ -109,7 +109,7 @@ it('builds and ships a line once when three ship it, and of two lines what there
     $this->live->php('$shop->customerOrder(["KIT-M" => "4"]); $shop->customerOrder(["KIT-M" => "4"]);')->wait();
     // two of them ship the second line, one the first
     $said = atOnce($this->live, 3, <<<'PHP'
-        $line = CustomerOrderLine::query()->orderBy("id")->skip($i % 2)->firstOrFail();
+        $line = CustomerOrderLine::query()->orderBy("id")->offset($i % 2)->firstOrFail();
         app(App\Actions\Builds\ShipAsBuilt::class)->handle(
             $line->customer_order_id,
             [$line->id => ["quantity" => "4", "lot" => 0]],

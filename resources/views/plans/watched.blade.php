@@ -61,20 +61,7 @@
             @if ($page->late->isEmpty())
                 <p class="none">Nobody, before or now.</p>
             @else
-                <table class="list">
-                    <thead>
-                        <tr>
-                            <th>Order</th>
-                            <th>Item</th>
-                            <th>Due</th>
-                            <th class="n">Before</th>
-                            <th class="n">Now</th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        @include('plans.late-rows', ['late' => $page->late])
-                    </tbody>
-                </table>
+                @include('plans.late-table', ['late' => $page->late, 'before' => 'Before', 'after' => 'Now'])
             @endif
         </section>
     </div>
