@@ -3,11 +3,11 @@
 /* The plant's own settings. */
 return [
     'zone' => env('PACE_ZONE', 'Europe/Dublin'),
-    'calendar' => 'PLANT',           // the calendar working days are counted by
     // from here on what a shop begins with: it sets these on a page of its own, where App\Settings\Setting says what
     // each is for
     'shop_name' => '',
     'shop_address' => '',
+    'plant_calendar' => 'PLANT', // where there is none of that name, the first that was entered
     'due_hour' => '16:00',
     'finish_days_before' => 1,
     'promise_days' => 21,
@@ -33,10 +33,10 @@ return [
     'progress_connection' => env('PACE_PROGRESS_CONNECTION', 'progress'),
     'currency' => '€',
     'numbers' => [
-        'order' => ['', 218],
-        'customer_order' => ['C-', 1041],
-        'purchase' => ['P-', 500],
+        'order' => ['', 1001],
+        'customer_order' => ['C-', 1001],
+        'purchase' => ['P-', 101],
         'consignment' => ['OUT-', 101],
-        'serial' => ['MX-', 10001],
+        'serial' => ['S-', 10001],
     ],
 ];

@@ -2,7 +2,7 @@
 
 namespace App\Demo;
 
-use App\Shop\Deliveries;
+use App\Shop\PlantCalendar;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\WorkingCalendar;
 
@@ -18,7 +18,7 @@ final class WorkedDays
      */
     public function from(CarbonImmutable $day): string
     {
-        $this->plant ??= Deliveries::calendar();
+        $this->plant ??= PlantCalendar::orEveryDay();
 
         return $this->plant->workingDaysFrom($day->subDay()->toDateString(), 1);
     }

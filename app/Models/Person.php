@@ -97,6 +97,17 @@ class Person extends Authenticatable
         return self::query()->whereNotNull('login');
     }
 
+    /** Whether somebody else can log in who may do it. */
+    public static function anotherMay(Deed $deed, self $than): bool
+    {
+        return self::whoLogIn()
+            ->whereNull('locked_at')
+            ->whereKeyNot($than->id)
+            ->with('personRoles')
+            ->get()
+            ->contains(fn (self $other): bool => $other->may($deed));
+    }
+
     /** Somebody who can log in and has this role; in the demo and the tests there is one for each. */
     public static function inRole(Role $role): self
     {

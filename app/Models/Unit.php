@@ -25,6 +25,17 @@ class Unit extends Model
 
     private ?CoreUnit $core = null;
 
+    /** What most items are counted in; where there is none yet, pieces. */
+    public static function usual(): ?int
+    {
+        return self::query()
+            ->leftJoin('items', 'items.unit_id', 'units.id')
+            ->groupBy('units.id', 'units.rec20')
+            ->orderByRaw("COUNT(items.id) DESC, units.rec20 = 'C62' DESC, units.id")
+            ->select('units.id')
+            ->first()?->id;
+    }
+
     public function toCore(): CoreUnit
     {
         return $this->core ??= new CoreUnit($this->code, $this->name, max(0, min(6, $this->decimals)), $this->rec20);

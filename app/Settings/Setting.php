@@ -2,6 +2,9 @@
 
 namespace App\Settings;
 
+use App\Reading\Row;
+use Illuminate\Support\Facades\DB;
+
 /**
  * What the shop sets for itself: each with what it is for and what may stand in it. A shop that has set nothing has
  * what config/pace.php says.
@@ -10,6 +13,7 @@ enum Setting: string
 {
     case ShopName = 'shop_name';
     case ShopAddress = 'shop_address';
+    case PlantCalendar = 'plant_calendar';
     case DueHour = 'due_hour';
     case FinishDaysBefore = 'finish_days_before';
     case PromiseDays = 'promise_days';
@@ -41,6 +45,8 @@ enum Setting: string
     private const HELP = [
         'shop_name' => 'On papers that leave the house.',
         'shop_address' => 'On papers that leave the house, in one line.',
+        'plant_calendar' => 'Due dates, days of delivery and how far an order is ahead go by it; work centres, people '
+            .'and suppliers can have calendars of their own.',
         'due_hour' => 'An order is on time when it is finished by this hour of its day.',
         'finish_days_before' => 'An order made for a customer line is due so many days before the date promised; '
             .'a customer can have a number of its own.',
@@ -70,6 +76,7 @@ enum Setting: string
         return match ($this) {
             self::ShopName => 'Name of the shop',
             self::ShopAddress => 'Its address',
+            self::PlantCalendar => 'Working days are counted by',
             self::DueHour => 'Hour at which a day is due',
             self::FinishDaysBefore => 'Working days between finished and shipped',
             self::PromiseDays => 'Days of promise for a new customer line',
@@ -99,7 +106,11 @@ enum Setting: string
     public function group(): string
     {
         return match ($this) {
-            self::DueHour, self::FinishDaysBefore, self::PromiseDays, self::HoldHours => 'Dates of orders',
+            self::PlantCalendar,
+            self::DueHour,
+            self::FinishDaysBefore,
+            self::PromiseDays,
+            self::HoldHours => 'Dates of orders',
             self::ShopName, self::ShopAddress => 'On papers',
             self::OverdueDays, self::LeadTimeDays, self::GoodsUsableFrom => 'What suppliers bring',
             self::BackflushShort, self::AuthorApproves => 'Who may, and what if not',
@@ -112,7 +123,7 @@ enum Setting: string
         return match ($this) {
             self::DueHour, self::SaturdayFrom, self::SaturdayTo => SettingType::Time,
             self::GoodsUsableFrom => SettingType::TimeOrNone,
-            self::BackflushShort, self::AuthorApproves, self::Loading => SettingType::Choice,
+            self::BackflushShort, self::AuthorApproves, self::Loading, self::PlantCalendar => SettingType::Choice,
             self::ShopName, self::ShopAddress => SettingType::Text,
             default => SettingType::Whole,
         };
@@ -146,9 +157,21 @@ enum Setting: string
         return match ($this) {
             self::BackflushShort => ['ask' => 'asks and goes on', self::REFUSE => 'is refused'],
             self::Loading => ['early' => 'as early as they can be', self::LATE => 'as late as their dates allow'],
+            self::PlantCalendar => self::calendars(),
             self::AuthorApproves => ['no' => 'no, a second person does', self::YES => 'yes'],
             default => [],
         };
+    }
+
+    /** @return array<string, string> */
+    private static function calendars(): array
+    {
+        $codes = [];
+        foreach (Row::all(DB::table('calendars')->orderBy('id')->select('code'), fn (Row $row): Row => $row) as $row) {
+            $codes[$row->text('code')] = $row->text('code');
+        }
+
+        return $codes;
     }
 
     /** A value of it in words. */

@@ -7,7 +7,6 @@ use App\Settings\Setting;
 use App\Settings\Settings;
 use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\OpenWindows;
-use KeepPace\Core\Calendar\Shift;
 use KeepPace\Core\Calendar\WorkingCalendar;
 use KeepPace\Core\Planning\Arrival;
 use KeepPace\Core\Planning\Delivery;
@@ -50,23 +49,7 @@ final class Deliveries
 
     public static function now(): self
     {
-        return new self(self::calendar(), ShopState::minute(CarbonImmutable::now()));
-    }
-
-    /** The plant's calendar, if there is one. */
-    public static function plant(): ?WorkingCalendar
-    {
-        return Calendar::query()->with(['shifts', 'days'])
-            ->firstWhere('code', config()->string('pace.calendar'))?->toCore();
-    }
-
-    /** The plant's calendar; a plant without one works every day. */
-    public static function calendar(): WorkingCalendar
-    {
-        return self::plant() ?? new WorkingCalendar(
-            config()->string('pace.zone'),
-            array_map(fn (int $day): Shift => new Shift($day, '00:00', '00:00'), range(1, 7)),
-        );
+        return new self(PlantCalendar::orEveryDay(), ShopState::minute(CarbonImmutable::now()));
     }
 
     /** Of what nothing is ordered for. */

@@ -2,7 +2,6 @@
 
 namespace App\Shop;
 
-use App\Models\Calendar;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Cache;
@@ -27,11 +26,8 @@ final readonly class ShopClock
 
     private static function shift(int $minute): string
     {
-        $windows = Calendar::query()
-            ->with(['shifts', 'days'])
-            ->firstWhere('code', config()->string('pace.calendar'))
-            ?->toCore()
-            ->windows($minute - 1440, $minute + 14 * 1440);
+        $windows = PlantCalendar::known()
+            ?->windows($minute - 1440, $minute + 14 * 1440);
         foreach ($windows === null ? [] : $windows->ends as $i => $end) {
             if ($end <= $minute) {
                 continue;

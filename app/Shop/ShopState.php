@@ -48,8 +48,8 @@ final class ShopState
     private function __construct(private readonly CarbonImmutable $now, array $first, Supposed $supposed)
     {
         $orders = OpenOrder::all();
-        $this->plant = Deliveries::plant();
-        $this->deliveries = new Deliveries($this->plant ?? Deliveries::calendar(), self::minute($now));
+        $this->plant = PlantCalendar::known();
+        $this->deliveries = new Deliveries($this->plant ?? PlantCalendar::orEveryDay(), self::minute($now));
         $this->steps = new OpenSteps($orders, $this->deliveries, self::minute($now));
         $this->parts = new PartsDealt(
             new PartsGiven($orders, $this->deliveries, $supposed),

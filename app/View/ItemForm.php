@@ -147,8 +147,14 @@ final readonly class ItemForm
         }
 
         return new self(
-            ['kind' => ItemKind::Bought->value, 'costing' => 'average', 'lot_rule' => 'oldest', 'tracking' => 'none',
-                'ordered_by' => 'level'],
+            [
+                'kind' => ItemKind::Bought->value,
+                'unit_id' => (string) Unit::usual(),
+                'costing' => 'average',
+                'lot_rule' => 'oldest',
+                'tracking' => 'none',
+                'ordered_by' => 'level',
+            ],
             self::unitsOf([]),
             SourcesForm::of([]),
             self::calledBy([]),

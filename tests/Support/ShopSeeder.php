@@ -5,8 +5,10 @@ namespace Tests\Support;
 use App\Access\Role;
 use App\Access\Roles;
 use App\Actions\Import\ImportFolder;
+use App\Demo\Story;
 use App\Models\Person;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 
 /** The demo's people, product data and opening stock. */
 class ShopSeeder extends Seeder
@@ -20,6 +22,9 @@ class ShopSeeder extends Seeder
                 'password' => 'pace',
             ]);
             $person->setRoles(Roles::of($role));
+        }
+        foreach (Story::NUMBERS as $what => [$prefix, $next]) {
+            DB::table('numberings')->upsert(['code' => $what, 'prefix' => $prefix, 'next' => $next], 'code');
         }
         $import->handle(base_path('demo'), Person::inRole(Role::Planner));
     }

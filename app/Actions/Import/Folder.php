@@ -3,6 +3,9 @@
 namespace App\Actions\Import;
 
 use App\Models\Calendar;
+use App\Settings\Setting;
+use App\Settings\Settings;
+use App\Shop\PlantCalendar;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Calendar\WorkingCalendar;
@@ -244,7 +247,7 @@ final class Folder
     /** Working days are counted by the plant's calendar, in the same import or from before. */
     private function plant(): ?WorkingCalendar
     {
-        $code = config()->string('pace.calendar');
+        $code = $this->plantCode();
         $shifts = [];
         foreach ($this->rows['shifts'] ?? [] as $row) {
             if (
@@ -264,6 +267,16 @@ final class Folder
 
         return $shifts !== []
             ? new WorkingCalendar(config()->string('pace.zone'), $shifts)
-            : Calendar::query()->with('shifts', 'days')->firstWhere('code', $code)?->toCore();
+            : PlantCalendar::known();
+    }
+
+    /** As it will be when these files are in: the one that is set, else the first. */
+    private function plantCode(): string
+    {
+        $set = Settings::text(Setting::PlantCalendar);
+        $brought = array_column($this->rows['shifts'] ?? [], 'calendar');
+        $there = PlantCalendar::row()?->code;
+
+        return in_array($set, [$there, ...$brought], true) ? $set : $there ?? (string) ($brought[0] ?? '');
     }
 }

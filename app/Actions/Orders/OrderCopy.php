@@ -4,13 +4,13 @@ namespace App\Actions\Orders;
 
 use App\Books\Ledger;
 use App\Books\Numbers;
-use App\Models\Calendar;
 use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderStep;
 use App\Settings\Setting;
 use App\Settings\Settings;
+use App\Shop\PlantCalendar;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
@@ -141,11 +141,7 @@ final class OrderCopy
      */
     public function finishBy(string $shipOn, ?int $days = null): string
     {
-        return Calendar::query()
-            ->with(['shifts', 'days'])
-            ->where('code', config()->string('pace.calendar'))
-            ->first()
-            ?->toCore()
-            ->workingDaysFrom($shipOn, -($days ?? Settings::whole(Setting::FinishDaysBefore))) ?? $shipOn;
+        return PlantCalendar::known()
+            ?->workingDaysFrom($shipOn, -($days ?? Settings::whole(Setting::FinishDaysBefore))) ?? $shipOn;
     }
 }

@@ -6,7 +6,7 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Settings\Setting;
 use App\Settings\Settings;
-use App\Shop\Deliveries;
+use App\Shop\PlantCalendar;
 use App\Shop\Ties;
 use App\Shop\WorkCentreHours;
 use Illuminate\Database\Eloquent\Collection;
@@ -27,7 +27,7 @@ final class PartsDue
         if ($order->due_on === null) {
             return null;
         }
-        $plant = Deliveries::calendar();
+        $plant = PlantCalendar::orEveryDay();
         $hour = Settings::text(Setting::DueHour);
         $needed = $plant->minute($order->due_on, $hour);
         foreach ($order->steps()->get()->sortByDesc('number') as $step) {

@@ -7,7 +7,9 @@ use App\Models\Order;
 use App\Models\OrderStep;
 use App\Models\WorkCentre;
 use App\Reading\Row;
+use App\Shop\RolledUp;
 use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\CostingRule;
 use KeepPace\Core\Costing\JointCost;
@@ -54,7 +56,10 @@ final class PlannedCost
         }
     }
 
-    /** Of one component, at what stock of it is worth today; cents. */
+    /**
+     * Of one component, at what stock of it is worth today; where there is none and its item says no cost, at what it
+     * costs to make so many. Cents.
+     */
     public static function of(Item $item, BigDecimal $quantity): int
     {
         $there = DB::table('stock_values')->where('item_id', $item->id)->where('quantity', '>', 0)
@@ -64,12 +69,23 @@ final class PlannedCost
             $row->int('value'),
         ));
 
-        return PlannedValue::of(
-            $quantity,
-            $item->cost,
-            CostingRule::from($item->costing),
-            $value ?? StockValue::none(),
-        );
+        $rule = CostingRule::from($item->costing);
+        $value ??= StockValue::none();
+        $isSaid = $rule === CostingRule::Standard
+            || ! $value->quantity->isZero()
+            || BigDecimal::of($item->cost)->isPositive();
+
+        return $isSaid || ! $item->kind->isMadeHere()
+            ? PlannedValue::of($quantity, $item->cost, $rule, $value)
+            : self::made($item, $quantity);
+    }
+
+    /** What it takes to make them, by the structures, routings and rates of today; cents. */
+    private static function made(Item $item, BigDecimal $quantity): int
+    {
+        $rolled = RolledUp::of([$item->id])->cost->of($item->number, $quantity);
+
+        return $rolled->total()->total()->toScale(0, RoundingMode::HALF_UP)->toInt();
     }
 
     public static function rates(OrderStep $step, WorkCentre $centre): void

@@ -2,6 +2,7 @@
 
 namespace App\Actions\Product;
 
+use App\Access\Deed;
 use App\Actions\Orders\FreshCopy;
 use App\Books\Bookings;
 use App\Books\Held;
@@ -208,9 +209,11 @@ final class ApproveRevision
     /** @throws Refused */
     private static function assertMay(ItemRevision $draft, string $day, Person $by): void
     {
-        if ($draft->changed_by_id === $by->id && ! Settings::yes(Setting::AuthorApproves)) {
+        $isOwn = $draft->changed_by_id === $by->id && ! Settings::yes(Setting::AuthorApproves);
+        if ($isOwn && Person::anotherMay(Deed::DrawUp, $by)) {
             throw Refused::because(
-                'You changed this draft last. Another person approves it: two pairs of eyes see more.',
+                'You changed this draft last. Another person approves it: two pairs of eyes see more. '
+                    .'A shop can have it otherwise, under Settings.',
             );
         }
         if ($day < self::today()) {

@@ -31,7 +31,7 @@ class CalendarController extends Controller
     public function store(NewCalendarRequest $request, NewCalendar $enter): RedirectResponse
     {
         $code = $request->validated('code');
-        $booking = $enter->handle($code, $request->integer('like'), $request->signed());
+        $booking = $enter->handle($code, $request->like(), $request->signed());
         $calendar = Calendar::query()->where('code_key', Code::keyOf($code))->firstOrFail();
 
         return $this->done(to_route('calendars.show', $calendar->id), $booking);

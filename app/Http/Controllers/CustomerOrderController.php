@@ -13,7 +13,7 @@ use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Demand\CustomerOrderPage;
 use App\Settings\Setting;
 use App\Settings\Settings;
-use App\Shop\Deliveries;
+use App\Shop\PlantCalendar;
 use App\Wording\When;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
@@ -46,7 +46,7 @@ class CustomerOrderController extends Controller
         return view('customer-orders.create', [
             'customers' => Customer::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
             // on a day that is worked
-            'promise' => Deliveries::calendar()
+            'promise' => PlantCalendar::orEveryDay()
                 ->workingDaysFrom(When::today()->addDays(Settings::whole(Setting::PromiseDays) - 1)->toDateString(), 1),
         ]);
     }

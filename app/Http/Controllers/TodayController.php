@@ -2,14 +2,21 @@
 
 namespace App\Http\Controllers;
 
+use App\Access\Deed;
+use App\Queries\Today\FirstThings;
 use App\Queries\Today\TodayPage;
 use Illuminate\Contracts\View\View;
+use Illuminate\Http\Request;
 
 /** The page that opens first. */
 class TodayController extends Controller
 {
-    public function index(): View
+    public function index(Request $request): View
     {
-        return view('today', ['today' => TodayPage::now()]);
+        $today = TodayPage::now();
+        $mayBegin = $today->nothingIsOpen && $request->user()?->may(Deed::SetUp) === true;
+        $first = $mayBegin ? FirstThings::stillToDo() : null;
+
+        return $first !== null ? view('today.begin', ['first' => $first]) : view('today', ['today' => $today]);
     }
 }

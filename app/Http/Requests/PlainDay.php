@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-use App\Shop\Deliveries;
+use App\Shop\PlantCalendar;
 use App\Wording\When;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
@@ -65,7 +65,7 @@ final class PlainDay implements ValidationRule, ValidatorAwareRule
             $today->addYears($this->yearsAhead)->toDateString(),
         );
         $day = $reader->read($isMeant ? substr(rtrim($typed), 0, -1) : $typed);
-        $plant = $this->isWorked && ! $isMeant ? Deliveries::plant() : null;
+        $plant = $this->isWorked && ! $isMeant ? PlantCalendar::known() : null;
         if ($plant !== null && ! $plant->isWorkingDay($day)) {
             throw Refused::because(self::closed($plant, $day));
         }

@@ -6,6 +6,7 @@ use App\Models\Calendar;
 use App\Models\Shift;
 use App\Models\Supplier;
 use App\Models\WorkCentre;
+use App\Shop\PlantCalendar;
 use Illuminate\Support\Collection;
 
 /** A calendar among the others: who goes by it, how long it is open. */
@@ -25,6 +26,7 @@ final readonly class CalendarList
     public static function all(): Collection
     {
         $by = [];
+        $plant = PlantCalendar::row()?->id;
         foreach ([...WorkCentre::query()->orderBy('id')->get(), ...self::suppliers()] as $one) {
             $by[$one->calendar_id][] = $one->name;
         }
@@ -33,7 +35,7 @@ final readonly class CalendarList
             fn (Calendar $calendar): self => new self(
                 $calendar->id,
                 $calendar->code,
-                self::used($calendar, $by[$calendar->id] ?? []),
+                self::used($by[$calendar->id] ?? [], $calendar->id === $plant),
                 self::open($calendar),
                 (int) $calendar->getAttribute('days_count'),
             ),
@@ -60,10 +62,10 @@ final readonly class CalendarList
     }
 
     /** @param  array<string>  $by  work centres and suppliers */
-    private static function used(Calendar $calendar, array $by): string
+    private static function used(array $by, bool $isPlant): string
     {
         $names = $by === [] ? '–' : implode(', ', $by);
 
-        return $calendar->code === config('pace.calendar') ? "{$names} · the plant: working days, due dates" : $names;
+        return $isPlant ? "{$names} · the plant: working days, due dates" : $names;
     }
 }

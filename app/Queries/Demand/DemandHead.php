@@ -43,11 +43,14 @@ final readonly class DemandHead
     /** "PO 4711 · ordered Thu · Quay 4, Harbour · A. Person · 30 days" */
     public function says(): string
     {
-        return implode(' · ', [
+        $said = [
             $this->reference,
             'ordered '.When::day($this->orderedOn),
             $this->goesTo,
-            ...array_filter([$this->contact, $this->terms], fn (string $one): bool => $one !== ''),
-        ]);
+            $this->contact,
+            $this->terms,
+        ];
+
+        return implode(' · ', array_filter($said, fn (string $one): bool => $one !== ''));
     }
 }

@@ -2,9 +2,9 @@
 
 namespace App\Queries\Orders;
 
-use App\Models\Calendar;
 use App\Settings\Setting;
 use App\Settings\Settings;
+use App\Shop\PlantCalendar;
 use App\Shop\ShopState;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
@@ -101,10 +101,7 @@ final class PaceStrips
                 );
             }
         }
-        $plant = Calendar::query()
-            ->with(['shifts', 'days'])
-            ->firstWhere('code', config()->string('pace.calendar'))
-            ?->toCore();
+        $plant = PlantCalendar::known();
         if ($plant === null || $dues === [] || max($dues) <= $now) {
             return array_map(fn (int $due): int => max(0, $due - $now), $dues);
         }

@@ -67,6 +67,7 @@ final readonly class TodayPage
         public int $short,
         public array $arrivals,
         public array $days,
+        public bool $nothingIsOpen,
     ) {
     }
 
@@ -103,11 +104,12 @@ final readonly class TodayPage
             self::missing($stuck),
             PaceStrips::for($shown->values()),
             DB::table('bookings')->where('kind', '<>', 'import')->orderByDesc('id')->value('entered_at'),
-            ($open = QuestionList::open(5))->rows,
-            $open->count + count($arrivals),
+            ($asked = QuestionList::open(5))->rows,
+            $asked->count + count($arrivals),
             self::missingItems(),
             array_slice($arrivals, 0, self::ARRIVALS),
             $deliveries->likely(),
+            $open->isEmpty(),
         );
     }
 

@@ -27,7 +27,9 @@
     @can('plan')
         <x-form class="actions align-items-end" :to="route('calendars.store')">
             <x-field name="code" label="New calendar, called" size="12" maxlength="20" />
-            <x-choice name="like" label="with the week of" :options="$calendars->pluck('code', 'id')->all()" />
+            @if ($calendars->isNotEmpty())
+                <x-choice name="like" label="with the week of" :options="$calendars->pluck('code', 'id')->all()" />
+            @endif
             <button class="btn btn-quiet">Enter it</button>
         </x-form>
     @endcan

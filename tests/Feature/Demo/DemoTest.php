@@ -5,7 +5,7 @@ use App\Demo\People;
 use App\Demo\Story;
 use App\Demo\StoryDays;
 use App\Models\Person;
-use App\Shop\Deliveries;
+use App\Shop\PlantCalendar;
 use App\Shop\Ties;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
@@ -97,7 +97,7 @@ it('tells a story whose books agree and that shows a shop at work', function (st
         ->and(DB::table('slips')->where('state', 'open')->exists())->toBeTrue()
         ->and(Ties::kept()->exists())->toBeTrue();
     // what is promised, due and expected falls on days that are worked
-    $plant = Deliveries::plant();
+    $plant = PlantCalendar::known();
     $days = DB::table('customer_order_lines')->pluck('promised_on')
         ->merge(DB::table('orders')->whereNotNull('due_on')->pluck('due_on'))
         ->merge(DB::table('purchase_lines')->pluck('expected_on'))->unique();

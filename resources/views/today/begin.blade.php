@@ -1,0 +1,3 @@
+<x-layout title="Today">
+    @include('today.first-things')
+</x-layout>
