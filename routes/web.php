@@ -292,6 +292,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::put('/order-steps/{step}/supplier', [C\StepSupplierController::class, 'update'])
         ->middleware('may:purchase')
         ->name('step-suppliers.update');
+    Route::put('/order-steps/{step}/place', [C\StepPlaceController::class, 'update'])
+        ->middleware('may:change-order')
+        ->name('step-places.update');
     Route::get('/purchase-lines/{line}/made', [C\MadeController::class, 'edit'])->name('made.edit');
     Route::post('/purchase-lines/{line}/made', [C\MadeController::class, 'store'])
         ->middleware('may:outside')

@@ -25,6 +25,7 @@ use KeepPace\Core\Routing\WorkOrdered;
  * @property string $run_rate
  * @property string $batch
  * @property int $crew
+ * @property int $setup_crew
  * @property string|null $machine_minutes the machine is held for a unit; null = as long as people work at it
  * @property int $wait_minutes
  * @property int $move_minutes

@@ -10,7 +10,6 @@ use App\Wording\Figures;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Lever\LeverEffect;
 use KeepPace\Core\Scheduling\Lever\LeverTrials;
 use KeepPace\Core\Scheduling\Net\Net;
@@ -22,8 +21,8 @@ use KeepPace\Core\Scheduling\Step;
  *
  * @phpstan-import-type Kept from LeverDeed
  *
- * @phpstan-type Offer array{lever: array<string, mixed>, says: string, finish: int|null, finishWith: int|null,
- *     late: int, lateWith: int, live: bool, deed: Kept|null}
+ * @phpstan-type Offer array{lever: array<string, mixed>, says: string, costs: string, finish: int|null,
+ *     finishWith: int|null, late: int, lateWith: int, live: bool, deed: Kept|null}
  */
 final class LeverOffers
 {
@@ -53,11 +52,11 @@ final class LeverOffers
         $offers = [];
         foreach (self::levers($standing, $problem, $order) as $lever) {
             $effect = self::effect($standing, $trials, $lever);
-            $offers[] = self::offer($lever, $effect, null);
+            $offers[] = self::offer($lever, $effect);
         }
         foreach ((new MaterialLevers($standing, $problem, $order))->all() as $lever) {
             $effect = self::effect($standing, $trials, $lever);
-            self::gains($effect) && $offers[] = self::offer($lever, $effect, $lever['deed']);
+            self::gains($effect) && $offers[] = self::offer($lever, $effect);
         }
         $due = self::due($problem, $order);
         // what helps the order most first; where that is the same, what helps all the others
@@ -73,14 +72,17 @@ final class LeverOffers
 
     /**
      * @param  array<string, mixed>  $lever
-     * @param  Kept|null  $deed
      * @return Offer
      */
-    private static function offer(array $lever, LeverEffect $effect, ?array $deed): array
+    private static function offer(array $lever, LeverEffect $effect): array
     {
+        /** @var Kept|null $deed */
+        $deed = $lever['deed'] ?? null;
+
         return [
             'lever' => $lever,
             'says' => is_string($lever['says'] ?? null) ? $lever['says'] : '',
+            'costs' => is_string($lever['costs'] ?? null) ? $lever['costs'] : '',
             'finish' => $effect->finish,
             'finishWith' => $effect->finishWith,
             'late' => $effect->late,
@@ -119,21 +121,15 @@ final class LeverOffers
     /** @return list<array<string, mixed>> */
     private static function levers(StandingPlan $standing, Problem $problem, int $order): array
     {
-        $number = Order::query()->findOrFail($order)->number;
+        $own = Order::query()->findOrFail($order);
+        $number = $own->number;
         $bottleneck = (new WhyLate($standing))->bottleneck($order);
         $levers = $bottleneck === null ? [] : self::atBottleneck($problem, ...$bottleneck);
-        $away = (int) DB::table('routing_steps')
-            ->whereNotNull('supplier_id')
-            ->selectRaw('ROUND(AVG(lead_time_days)) AS days')
-            ->value('days');
         foreach ($problem->jobs as $job) {
             if ($job->id !== $order) {
                 continue;
             }
-            foreach ($job->steps as $step) {
-                $isNarrow = $step->workCentre !== null && $step->workCentre === ($bottleneck[0] ?? null);
-                $levers = [...$levers, ...self::ofStep($problem, $step, $isNarrow ? $away : 0)];
-            }
+            array_push($levers, ...StepLevers::of($problem, $own)->all($job, $bottleneck[0] ?? null));
             if (count(array_filter($job->steps, fn (Step $step): bool => $step->workCentre !== null)) > 1) {
                 $levers[] = [
                     'kind' => PlanLever::SPLIT,
@@ -198,38 +194,6 @@ final class LeverOffers
                 .CarbonImmutable::parse($saturday[0])->format('D j M')
                 .", {$saturday[1]} to {$saturday[2]}",
         ]];
-    }
-
-    /**
-     * Other places for a step that has not begun.
-     *
-     * @param  int  $away  days at a supplier; 0 = it is not sent out
-     * @return list<array<string, mixed>>
-     */
-    private static function ofStep(Problem $problem, Step $step, int $away): array
-    {
-        if ($step->started) {
-            return [];
-        }
-        $levers = [];
-        if ($away > 0) {
-            $levers[] = [
-                'kind' => PlanLever::SEND_OUT,
-                'step' => $step->id,
-                'days' => $away,
-                'says' => StepName::of($step->id)->label.' at a supplier, back after '.Figures::count($away, 'day'),
-            ];
-        }
-        foreach ($step->alternatives as $other) {
-            $levers[] = [
-                'kind' => PlanLever::OTHER,
-                'step' => $step->id,
-                'centre' => $other->workCentre,
-                'says' => StepName::of($step->id)->label.' on '.$problem->workCentres[$other->workCentre]->name,
-            ];
-        }
-
-        return $levers;
     }
 
     private static function due(Problem $problem, int $order): int

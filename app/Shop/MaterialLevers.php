@@ -27,7 +27,7 @@ use KeepPace\Core\Scheduling\Step;
  * @phpstan-import-type Kept from LeverDeed
  *
  * @phpstan-type Lever array{kind: string, steps: array<int, array{int, list<int>}>, says: string,
- *     deed: Kept}
+ *     deed: Kept, costs?: string}
  */
 final class MaterialLevers
 {
@@ -214,6 +214,7 @@ final class MaterialLevers
                         'supplier' => $terms->supplier_id,
                         'reason' => "order {$this->number} waits for it",
                     ]),
+                self::costsOther($line, $terms),
             );
         }
 
@@ -222,13 +223,17 @@ final class MaterialLevers
 
     private static function saysOther(PurchaseLine $line, SupplierItem $terms, string $on): string
     {
+        return "Buy what is open of {$line->number}, ".self::what($line->item, $line->openQuantity())
+            .", of {$terms->supplier->name}: here on ".When::day($on);
+    }
+
+    private static function costsOther(PurchaseLine $line, SupplierItem $terms): string
+    {
         $price = $terms->breaks()?->price($line->openQuantity());
 
-        return "Buy what is open of {$line->number}, ".self::what($line->item, $line->openQuantity())
-            .", of {$terms->supplier->name}: here on ".When::day($on)
-            .($price === null
-                ? ''
-                : ', at '.Figures::price((string) $price).' € instead of '.Figures::price($line->price).' €');
+        return $price === null
+            ? ''
+            : Figures::price((string) $price).' € each instead of '.Figures::price($line->price).' €';
     }
 
     /**
@@ -307,11 +312,11 @@ final class MaterialLevers
     }
 
     /** @return Lever|null null = it changes nothing about any step */
-    private function tried(Supposed $supposed, string $says, LeverDeed $deed): ?array
+    private function tried(Supposed $supposed, string $says, LeverDeed $deed, string $costs = ''): ?array
     {
         [, $steps] = $this->finishIf($supposed);
 
-        return $steps === [] ? null : $this->lever($steps, $says, $deed);
+        return $steps === [] ? null : [...$this->lever($steps, $says, $deed), 'costs' => $costs];
     }
 
     /**

@@ -3,6 +3,7 @@
 namespace App\Shop;
 
 use KeepPace\Core\Calendar\OpenWindows;
+use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Lever\Levers;
 use KeepPace\Core\Scheduling\Problem;
 
@@ -19,13 +20,18 @@ final readonly class PlanLever
 
     public const SEND_OUT = 'send_out';
 
+    public const BRING_IN = 'bring_in';
+
     public const OTHER = 'other';
 
     public const MATERIAL = 'material';
 
+    /** Days ahead a supplier's calendar is looked up. */
+    private const LEAD = 400;
+
     /**
-     * @param  array<string, mixed>  $is  kind, and by kind: centre, spans [[date, from, to]], order, step, days, steps
-     *     {step: [minute, [jobs]]}, says
+     * @param  array<string, mixed>  $is  kind, and by kind: centre, spans [[date, from, to]], order, step, days,
+     *     supplier, setup, minutes, crew, setup_crew, steps {step: [minute, [jobs]]}, says, costs, deed
      */
     private function __construct(public array $is)
     {
@@ -41,22 +47,59 @@ final readonly class PlanLever
     {
         return match ($this->is['kind']) {
             self::OVERTIME => $this->overtime($problem),
-            self::MACHINE => isset($problem->workCentres[$this->is['centre']])
-                ? Levers::secondMachine($problem, $this->is['centre'])
+            self::MACHINE => isset($problem->workCentres[$this->number('centre')])
+                ? Levers::secondMachine($problem, $this->number('centre'))
                 : $problem,
-            self::SPLIT => Levers::split($problem, $this->is['order']),
-            self::RANK => Levers::raiseRank($problem, $this->is['order']),
-            self::SEND_OUT => Levers::sendOut($problem, $this->is['step'], $this->is['days'] * 1440),
+            self::SPLIT => Levers::split($problem, $this->number('order')),
+            self::RANK => Levers::raiseRank($problem, $this->number('order')),
+            self::SEND_OUT => $this->sentOut($problem),
+            self::BRING_IN => $this->broughtIn($problem),
             self::MATERIAL => $this->material($problem),
-            self::OTHER => Levers::moveTo($problem, $this->is['step'], $this->is['centre']),
+            self::OTHER => Levers::moveTo($problem, $this->number('step'), $this->number('centre')),
             default => $problem,
         };
+    }
+
+    private function number(string $of): int
+    {
+        $is = $this->is[$of] ?? 0;
+
+        return is_int($is) ? $is : 0;
     }
 
     /** Whether going live can make it a fact; a second machine is bought, and material comes by a deed of its own. */
     public function canBeFact(): bool
     {
         return in_array($this->is['kind'], [self::OVERTIME, self::SPLIT, self::RANK, self::OTHER], true);
+    }
+
+    /** For days of its supplier, where it is known who does it. */
+    private function sentOut(Problem $problem): Problem
+    {
+        $supplier = $this->number('supplier');
+        $lead = $supplier === 0
+            ? null
+            : Deliveries::now()->worksOn($supplier, $problem->now + self::LEAD * 1440);
+
+        return Levers::sendOut($problem, $this->number('step'), $this->number('days') * 1440, $lead);
+    }
+
+    private function broughtIn(Problem $problem): Problem
+    {
+        $centre = $this->number('centre');
+        $heads = count($problem->crews[$centre]->persons ?? []);
+
+        return ! isset($problem->workCentres[$centre]) ? $problem : Levers::bringIn(
+            $problem,
+            $this->number('step'),
+            $centre,
+            [$this->number('setup'), $this->number('minutes')],
+            $heads === 0 ? null : new Crewing(
+                $centre,
+                min($heads, $this->number('setup_crew')),
+                min($heads, $this->number('crew')),
+            ),
+        );
     }
 
     private function material(Problem $problem): Problem
@@ -69,7 +112,7 @@ final readonly class PlanLever
 
     private function overtime(Problem $problem): Problem
     {
-        $centre = $problem->workCentres[$this->is['centre']] ?? null;
+        $centre = $problem->workCentres[$this->number('centre')] ?? null;
         if ($centre === null) {
             return $problem;
         }
@@ -80,7 +123,9 @@ final readonly class PlanLever
         $starts = array_column($spans, 0);
         $ends = array_column($spans, 1);
 
-        return Levers::overtime($problem, $this->is['centre'], OpenWindows::of($spans, [], min($starts), max($ends)));
+        $open = OpenWindows::of($spans, [], min($starts), max($ends));
+
+        return Levers::overtime($problem, $this->number('centre'), $open);
     }
 
     private static function minute(string $date, string $time): int

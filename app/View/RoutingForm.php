@@ -69,7 +69,8 @@ final class RoutingForm
         'Crew' => 'People while it runs; 0: it runs unattended, on after the shift.',
         'Wait, min' => 'After it, such as cooling or drying; goes on in closed time.',
         'Move, min' => 'To the next step, in open time.',
-        'Or at' => 'Other work centres that can do it; LASER2:150 takes half as long again.',
+        'Or at' => 'Other work centres that can do it; LASER2:150 takes half as long again. '
+            .'Of a supplier\'s step: where it could be done here, with setup and run beside it.',
         'Setup family' => 'Steps of one family follow one another without a changeover.',
         'People to set it up' => 'Where they are others in number than those who run it.',
         'Not over a night' => 'It needs one open stretch of its whole length.',
@@ -79,7 +80,8 @@ final class RoutingForm
             .'people work at it, and nobody is bound to it while it runs.',
         'Tools' => 'What has to be fetched; stands at the station and on the list for the work centre.',
         'Service, its item number' => 'An item of kind outside service: then price, set-up, minimum and days are as '
-            .'agreed with the supplier on the page of that item, where they are.',
+            .'agreed with the supplier on the page of that item, where they are. Of a step done here: the suppliers of '
+            .'that service could do it, if it is late.',
         'Set-up charge of the supplier, €' => 'Once for an order, whatever its pieces.',
         'Minimum of the supplier, €' => 'The pieces of an order cost no less than this.',
         'Days at the supplier' => 'From the day it goes to the day it is back.',

@@ -204,6 +204,32 @@ final class OrderRefused extends Refused
         return self::because("Order {$order} has no step {$step}.", 'step_number');
     }
 
+    public static function isHere(string $step): self
+    {
+        return self::because("Step {$step} is done in the shop already.");
+    }
+
+    public static function noTimeHere(string $step): self
+    {
+        return self::because(
+            "Say how long {$step} takes here: nothing is known of it but the supplier's days.",
+            'run_rate',
+        );
+    }
+
+    public static function noServiceFor(string $step): self
+    {
+        return self::because("Step {$step} is done in the shop, and its routing names no service a supplier could do "
+            .'it by. Name one on the routing, or for this order alone take the step out and buy the work by words.');
+    }
+
+    public static function begunHere(string $step): self
+    {
+        return self::because(
+            "Step {$step} is begun here. Count what is done, and split off what is to go to a supplier.",
+        );
+    }
+
     public static function elsewhere(string $step, bool $isOutside): self
     {
         return self::because(

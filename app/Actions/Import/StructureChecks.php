@@ -185,7 +185,6 @@ final class StructureChecks
         $kind = $service === '' ? '' : $this->items->of($service)['kind'];
         $says = match (true) {
             $service === '' => null,
-            $row['supplier'] === '' => 'the step is done here: only what a supplier does is a service.',
             $kind !== '' && $kind !== ItemKind::Outside->value => "{$service} is {$kind}, no outside service.",
             default => null,
         };

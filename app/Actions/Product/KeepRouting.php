@@ -115,7 +115,6 @@ final class KeepRouting
 
         return match (true) {
             $step->service === '' => null,
-            $step->supplier === null => 'It is done here: only what a supplier does is a service.',
             $item === null => "No item has the number {$step->service}.",
             $item->kind !== ItemKind::Outside => "{$item->label()} is {$item->kind->label()}, no outside service.",
             default => null,
@@ -127,11 +126,11 @@ final class KeepRouting
         if ($step->ways === '') {
             return null;
         }
-        if ($step->supplier !== null) {
-            return 'A supplier does this step: there is no other work centre for it.';
-        }
         if (preg_match(OtherWays::PATTERN, $step->ways) !== 1) {
             return "'{$step->ways}' is not such as SAW2|BENCH:150 (work centres, with the time in percent).";
+        }
+        if ($step->supplier !== null && BigDecimal::of($step->rate)->isZero()) {
+            return 'A supplier does this step: say at run how long it would take here, too.';
         }
         foreach (OtherWays::read($step->ways) as $code => $percent) {
             try {
@@ -164,10 +163,7 @@ final class KeepRouting
             'name' => $step->name,
             'work_centre_id' => $step->workCentre,
             'supplier_id' => $step->supplier,
-            'setup_minutes' => $isHere ? $step->setup : '0',
-            'run_basis' => $step->basis->value,
-            'run_rate' => $isHere ? $step->rate : '0',
-            'batch' => $step->batch,
+            ...self::times($step),
             'crew' => $step->crew,
             'wait_minutes' => $step->wait,
             'move_minutes' => $step->move,
@@ -182,8 +178,21 @@ final class KeepRouting
             'transfer_quantity' => $isHere ? $step->transfer : null,
             'qualification' => $isHere ? $step->qualification : '',
             'tools' => $step->tools,
-            'machine_minutes' => $isHere ? $step->machine : null,
             'ways' => $step->ways,
+        ];
+    }
+
+    /** @return array<string, string|null> how long it takes; a supplier's step too can have a place and a time here */
+    private static function times(TypedStep $step): array
+    {
+        $isTimed = $step->supplier === null || $step->ways !== '';
+
+        return [
+            'setup_minutes' => $isTimed ? $step->setup : '0',
+            'run_basis' => $step->basis->value,
+            'run_rate' => $isTimed ? $step->rate : '0',
+            'batch' => $step->batch,
+            'machine_minutes' => $isTimed ? $step->machine : null,
         ];
     }
 

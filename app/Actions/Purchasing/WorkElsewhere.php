@@ -12,14 +12,13 @@ use App\Books\Part;
 use App\Books\Signed;
 use App\Models\Booking;
 use App\Models\BookingKind;
+use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderStep;
-use App\Models\PurchaseLine;
 use App\Models\Supplier;
-use App\Shop\Away;
 use App\Shop\Services;
 use Brick\Math\BigDecimal;
-use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
@@ -28,8 +27,8 @@ use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Refused;
 
 /**
- * The work of a step is done by another supplier, on that one's terms. What is ordered of the first and has not come is
- * given up there, and put on a draft to the other.
+ * The work of a step is done by another supplier, on that one's terms, or by one though it was to be done here. What is
+ * ordered of the first and has not come is given up there, and put on a draft to the other.
  */
 final class WorkElsewhere
 {
@@ -40,23 +39,25 @@ final class WorkElsewhere
     /**
      * @param  int  $version  of the order as the person saw it
      *
-     * @throws Refused when pieces are with the first, and when the step is not done outside
+     * @throws Refused when pieces are with the first, and when a step here is begun or names no service of his
      */
     public function handle(int $stepId, int $version, int $supplier, Signed $signed): Booking
     {
         return $this->bookings->once(BookingKind::OrderChanged, $signed, new Part(
             fn (): Needs => self::needs($stepId, $supplier),
             function (Ledger $ledger, Held $held) use ($stepId, $version, $supplier): void {
-                $step = OrderStep::query()->with('supplier')->findOrFail($stepId);
+                $step = OrderStep::query()->with('supplier', 'workCentre')->findOrFail($stepId);
                 $order = $held->order($step->order_id)->load('item');
                 ChangedMeanwhile::check($order, $version);
                 $order->assertMay(OrderDeed::Change);
                 $to = Supplier::query()->findOrFail($supplier);
                 self::assertCan($step, $to);
-                $wasOrdered = self::giveUp($ledger, $held, $step);
+                // what goes out of a released order is ordered with it: else it would be forgotten
+                $isOrdered = WorkGivenUp::write($ledger, $held, $step)
+                    || (! $step->isOutside() && $order->released_at !== null);
                 $said = $this->move($ledger, $order, $step, $to);
                 $ledger->concerns($order);
-                $ledger->says($said.($wasOrdered ? self::ordered($ledger, $held, $order, $step) : ''));
+                $ledger->says($said.($isOrdered ? self::ordered($ledger, $held, $order, $step) : ''));
             },
         ));
     }
@@ -66,59 +67,67 @@ final class WorkElsewhere
         $step = OrderStep::query()->findOrFail($stepId);
         $there = new LineToBuy(0, '0', supplier: $supplier);
 
-        return Needs::orders([$step->order_id])
-            ->and(Needs::purchaseOrders(self::lines($stepId)->pluck('purchase_order_id')))
+        return WorkGivenUp::needs($step)
             ->and(Needs::purchaseOrders(NewPurchases::newest([$there], true, PurchaseKind::Service)));
     }
 
     /** @throws Refused */
     private static function assertCan(OrderStep $step, Supplier $to): void
     {
-        $away = Away::pieces($step->id);
         match (true) {
-            ! $step->isOutside() => throw OrderRefused::elsewhere($step->label(), false),
             $to->retired_at !== null => throw PurchaseRefused::retired($to->name),
             $step->supplier_id === $to->id => throw OutsideRefused::alreadyThere($to->name, $step->label()),
-            $away->isPositive() => throw OutsideRefused::haveThemBack(
-                $away,
-                $step->label(),
-                (string) $step->supplier?->name,
-            ),
-            default => null,
+            ! $step->isOutside() => self::assertCanGo($step, $to),
+            default => WorkGivenUp::assertNoneThere($step),
         };
     }
 
-    /** @return bool whether anything was ordered of it */
-    private static function giveUp(Ledger $ledger, Held $held, OrderStep $step): bool
+    /**
+     * From a work centre of ours: its routing says by which service, and nothing was done at it yet.
+     *
+     * @throws Refused
+     */
+    private static function assertCanGo(OrderStep $step, Supplier $to): void
     {
-        $lines = self::lines($step->id)->get();
-        foreach ($lines as $line) {
-            $purchase = $held->purchaseOrder($line->purchase_order_id);
-            $line->cancelled_quantity = (string) BigDecimal::of($line->cancelled_quantity)
-                ->plus($line->wanted()->minus($line->received_quantity));
-            $line->fill(['answered_quantity' => null, 'answered_price' => null])->save();
-            $purchase->hasChanged();
-            GatheredPrice::settle($purchase);
-            $ledger->concernsPurchase($purchase);
+        if ($step->service_item_id === null) {
+            throw OrderRefused::noServiceFor($step->label());
         }
-
-        return $lines->isNotEmpty();
+        if (Services::of([$step->service_item_id])->at($step->service_item_id, $to->id)?->service() === null) {
+            $service = (string) Item::query()->find($step->service_item_id)?->label();
+            throw OutsideRefused::noPrice($to->name, $service, $step->label());
+        }
+        if ($step->started_at !== null || ! $step->pieces()->isUncounted()) {
+            throw OrderRefused::begunHere($step->label());
+        }
     }
 
     private function move(Ledger $ledger, Order $order, OrderStep $step, Supplier $to): string
     {
         $quantity = BigDecimal::of($order->quantity);
         $columns = Services::of([$step->service_item_id])->columns($step->service_item_id, $to->id, $quantity);
-        $was = (string) $step->supplier?->name;
-        $ledger->change($order, "step {$step->number}, supplier", $was, $to->name);
-        $step->fill(['supplier_id' => $to->id, ...$columns]);
+        $was = $step->isOutside() ? (string) $step->supplier?->name : (string) $step->workCentre?->name;
+        $ledger->change($order, "step {$step->number}, where", $was, $to->name);
+        $hereWas = ! $step->isOutside();
+        self::rememberHere($step);
+        DB::table('plan_pins')->where('order_step_id', $step->id)->delete();
+        $step->fill(['supplier_id' => $to->id, 'work_centre_id' => null, ...$columns]);
         $step->planned_minutes = $this->copy->minutes($step, $quantity);
         $step->save();
 
-        return "{$order->number} {$step->label()} is done by {$to->name}, not by {$was}"
+        return "{$order->number} {$step->label()} is done by {$to->name}, not ".($hereWas ? 'here' : "by {$was}")
             .(isset($columns['price'])
                 ? ', on the terms agreed there.'
                 : ', at the price and in the days of the step.');
+    }
+
+    /** Where it could have been done here is a way back. */
+    private static function rememberHere(OrderStep $step): void
+    {
+        $step->work_centre_id === null ?: DB::table('order_step_ways')->insertOrIgnore([
+            'order_step_id' => $step->id,
+            'work_centre_id' => $step->work_centre_id,
+            'percent' => 100,
+        ]);
     }
 
     /** @throws Refused when the other has no price for it */
@@ -134,14 +143,5 @@ final class WorkElsewhere
         $said = $new->write([OrderWork::line($order, $step)], array_column($open, null, 'supplier_id'));
 
         return ' Its work: '.implode('; ', $said).'.';
-    }
-
-    /** @return Builder<PurchaseLine> of its work that are not done, drafted or sent */
-    private static function lines(int $step): Builder
-    {
-        return PurchaseLine::query()
-            ->where('order_step_id', $step)
-            ->whereRaw('(is_open OR (is_draft AND quantity > cancelled_quantity))')
-            ->orderBy('id');
     }
 }

@@ -13,10 +13,12 @@ final readonly class ShownOffer
      * @param  int|null  $finishWith  UTC minute; null = it has no place with it
      * @param  int|null  $gain  elapsed minutes by which it is finished sooner; null = nobody can tell
      * @param  int  $lateness  open minutes by which all lateness grows
+     * @param  string  $costs  what it costs against what it would; '' = nothing is known
      * @param  LeverDeed|null  $deed  by which it becomes a fact at one click
      */
     private function __construct(
         public string $says,
+        public string $costs,
         public ?int $finishWith,
         public ?int $gain,
         private int $lateness,
@@ -29,6 +31,7 @@ final readonly class ShownOffer
     {
         return array_map(fn (array $offer): self => new self(
             $offer['says'],
+            $offer['costs'],
             $offer['finishWith'],
             $offer['finish'] === null || $offer['finishWith'] === null
                 ? null

@@ -146,6 +146,11 @@ final readonly class OrderStepLine
         ];
     }
 
+    public function hereForm(): string
+    {
+        return "here-{$this->id}";
+    }
+
     /** Its form among the others of a page. */
     public function form(): string
     {

@@ -9,8 +9,8 @@ use App\Wording\Figures;
 use Illuminate\Support\Collection;
 
 /**
- * Who else could do the steps of an order that are done outside: those with a price for its service, or, where the step
- * names none, every supplier. Only who buys is shown it, and may see prices.
+ * Who else could do the steps of an order: those with a price for its service, or every supplier, where a step done
+ * outside names none. Only who buys is shown it, and may see prices.
  */
 final readonly class OtherSuppliers
 {
@@ -26,7 +26,7 @@ final readonly class OtherSuppliers
         $byName = $outside->contains(fn (OrderStepLine $step): bool => $step->serviceId === null);
 
         return new self(
-            Services::of($outside->map(fn (OrderStepLine $step): ?int => $step->serviceId)->values()->all()),
+            Services::of($steps->map(fn (OrderStepLine $step): ?int => $step->serviceId)->values()->all()),
             $byName ? Supplier::query()->whereNull('retired_at')->orderBy('name')->get()->toBase() : collect(),
         );
     }
@@ -38,7 +38,7 @@ final readonly class OtherSuppliers
         foreach ($step->serviceId === null ? [] : $this->services->who($step->serviceId) as $terms) {
             $others[$terms->supplier_id] = self::says($terms, $step);
         }
-        foreach ($step->serviceId === null ? $this->all : [] as $supplier) {
+        foreach ($step->serviceId === null && $step->isOutside() ? $this->all : [] as $supplier) {
             $others[$supplier->id] = $supplier->name;
         }
         unset($others[(int) $step->supplierId]);

@@ -6,6 +6,7 @@ namespace KeepPace\Core\Scheduling\Lever;
 
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Scheduling\Alternative;
+use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\PassOn;
 use KeepPace\Core\Scheduling\Problem;
@@ -117,6 +118,38 @@ final class Levers
                     $one->materialAt,
                     $one->afterJobs,
                     lead: $lead,
+                )
+                : $one,
+        );
+    }
+
+    /**
+     * A step a supplier was to do is done on a work centre here.
+     *
+     * @param  array{int, int}  $minutes  open minutes of setup and of run
+     */
+    public static function bringIn(
+        Problem $problem,
+        int $step,
+        int $workCentre,
+        array $minutes,
+        ?Crewing $crewing,
+    ): Problem {
+        return self::withSteps(
+            $problem,
+            static fn (Step $one): Step => $one->id === $step
+                ? new Step(
+                    $one->id,
+                    $workCentre,
+                    $minutes[1],
+                    $one->wait,
+                    $one->move,
+                    $one->materialAt,
+                    $one->afterJobs,
+                    setup: $minutes[0],
+                    setupNeedsMaterial: true,
+                    crewing: $crewing,
+                    heldBackTo: $one->heldBackTo,
                 )
                 : $one,
         );

@@ -17,7 +17,10 @@
         <tbody>
             @foreach ($offers as $offer)
                 <tr>
-                    <td>{{ $offer->says }}</td>
+                    <td>
+                        {{ $offer->says }}
+                        @can('see-money')<div class="sub">{{ $offer->costs }}</div>@endcan
+                    </td>
                     <td class="tight">
                         {{ $print->exact($offer->finishWith) }}
                         <div class="sub"><span class="{{ $offer->tone() }}">{{ $offer->gainSays() }}</span></div>

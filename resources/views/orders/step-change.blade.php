@@ -36,6 +36,19 @@
             </x-form>
         @endcan
     @endif
+    @if ($step->isOutside())
+        <x-form method="put" class="d-flex gap-2 align-items-end flex-wrap" :key="$step->hereForm()"
+            :to="route('step-places.update', $step->id)">
+            <input type="hidden" name="version" value="{{ $order->version }}">
+            <x-choice bare name="work_centre_id" :label="'Work centre for step '.$step->number" :options="$workCentres"
+                value="" />
+            <x-field name="setup_minutes" label="Setup, minutes" class="n" :value="$print->amount($step->setupMinutes)"
+                inputmode="decimal" />
+            <x-field name="run_rate" :label="$step->rateLabel()" class="n" :value="$print->some($step->runRate)"
+                inputmode="decimal" />
+            <button class="btn btn-quiet btn-small">Do it here</button>
+        </x-form>
+    @endif
     @if ($step->isUntouched())
         <form class="mt-1" method="post" action="{{ route('order-steps.destroy', $step->id) }}">
             @csrf

@@ -120,7 +120,7 @@ it('names what is wrong of a step at its field', function () {
         ->and($says['lines.2.at'])->toContain('a work centre, or a supplier')
         ->and($says['lines.3.at'])->toContain('a work centre, or a supplier')
         ->and($says['lines.4.rate'])->toContain('above 0')
-        ->and($says['lines.5.ways'])->toContain('A supplier does this step')
+        ->and($says['lines.5.ways'])->toContain('how long it would take here')
         ->and($says['lines.6.ways'])->toContain('No work centre has the code NO-SUCH')
         ->and($says['lines.7.ways'])->toContain('is not such as');
 });
@@ -224,8 +224,6 @@ it('keeps a service that is typed for a step, and says what is none', function (
     $line = ['number' => '10', 'name' => 'Coat', 'at' => 's5', 'service' => 'coat-9', 'work_ordered' => 'confirmed'];
     $keep = fn (int $version, array $line) => $this->actingAs($this->shop->as(Role::Planner))
         ->put("/routings/{$draft}", ['token' => $this->shop->token(), 'version' => $version, 'lines' => [$line]]);
-    $keep(1, [...$line, 'at' => 'c1'])
-        ->assertSessionHasErrors(['lines.0.service' => 'It is done here: only what a supplier does is a service.']);
     $keep(1, [...$line, 'service' => 'COAT-8'])
         ->assertSessionHasErrors(['lines.0.service' => 'No item has the number COAT-8.']);
     $keep(1, [...$line, 'service' => 'TRAY-40'])->assertSessionHasErrors('lines.0.service');
@@ -236,4 +234,13 @@ it('keeps a service that is typed for a step, and says what is none', function (
     // kept by what does not speak of it
     $keep(2, [...$line, 'id' => (string) $step->id, 'name' => 'Coat twice'])->assertSessionHasNoErrors();
     $this->get("/routings/{$draft}")->assertSee('Coat twice');
+    // done here, it says who else could do it
+    $here = [...$line, 'id' => (string) $step->id, 'at' => 'c1', 'setup' => '5', 'rate' => '2'];
+    $keep(3, $here)->assertSessionHasNoErrors();
+    $step = RoutingStep::query()->where('routing_id', $draft)->sole();
+    expect([$step->supplier_id, $step->service_item_id])->toBe([null, $this->shop->item('COAT-9')->id]);
+    // a supplier's step has a place and a time here
+    $keep(4, [...$here, 'at' => 's5', 'ways' => 'LASER:150'])->assertSessionHasNoErrors();
+    $step = RoutingStep::query()->where('routing_id', $draft)->sole();
+    expect([$step->work_centre_id, $step->run_rate])->toBe([null, '2.0000']);
 });

@@ -82,7 +82,7 @@ it('buys of another supplier who is quicker, and puts that on a draft at one cli
     $terms->prices()->create(['from_quantity' => '1', 'price' => '91.5']);
     $offer = ($this->offer)($order, 'Buy what');
     expect($offer['says'])->toContain("of {$other->name}: here on")
-        ->and($offer['says'])->toContain('91.50 € instead of 80')
+        ->and($offer['costs'])->toContain('91.50 € each instead of 80')
         ->and($offer['finishWith'])->toBeLessThan($offer['finish']);
     $this->actingAs($this->shop->as(Role::Buyer))->put("/purchases/{$offer['deed']['id']}/supplier", [
         'token' => $this->shop->token(),
