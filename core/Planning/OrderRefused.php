@@ -140,8 +140,8 @@ final class OrderRefused extends Refused
     public static function stillToCome(string $order, array $left): self
     {
         return self::because(
-            "Still to be booked back from order {$order}: ".implode(', ', $left)
-                .'. Book it, or say that nothing more comes.',
+            "Still to come for order {$order}: ".implode(', ', $left).'. Book it, or say that it is not waited for: '
+                .'what is bought for it alone and comes later is variance.',
             'nothing_more',
         );
     }

@@ -43,7 +43,8 @@ final readonly class OpeningChecks
             return;
         }
         foreach ($this->folder->rowsOf('purchases') as $line => $row) {
-            $this->items->judge('purchases', $line, (string) $row['item'], (string) $row['quantity'], '');
+            $row['item'] === ''
+                ?: $this->items->judge('purchases', $line, (string) $row['item'], (string) $row['quantity'], '');
         }
     }
 
@@ -123,10 +124,34 @@ final readonly class OpeningChecks
             if (isset($heads[$head]) || isset($bought[Code::keyOf(OpeningPurchases::number($row))])) {
                 $this->folder->problem('purchases', $line, 'number', "{$row['number']} is there already.");
             }
+            $this->what($line, $row);
             $first[$head] ??= [$line, $row];
             $this->likeFirst($line, $row, ...$first[$head]);
         }
         $this->work($heads);
+    }
+
+    /**
+     * An item, or words for one order with the unit they are counted in.
+     *
+     * @param  array<string, ?string>  $row
+     */
+    private function what(int $line, array $row): void
+    {
+        [$column, $says] = match (true) {
+            ($row['item'] === '') === ($row['words'] === '') => ['item', 'name an item, or what it is in words.'],
+            $row['item'] !== '' && $row['unit'] !== '' => [
+                'unit',
+                'an item is bought in its stock unit: leave it empty.',
+            ],
+            $row['words'] !== '' && $row['unit'] === '' => ['unit', 'say what it is counted in.'],
+            $row['words'] !== '' && $row['for_order'] === '' => [
+                'for_order',
+                'what is bought by words is for one order.',
+            ],
+            default => ['', ''],
+        };
+        $says === '' ?: $this->folder->problem('purchases', $line, $column, $says);
     }
 
     /**

@@ -48,9 +48,9 @@ final class OpeningWriter
         $this->ids->forget();
         $items = new OpeningItems;
         $this->stock($items, $folder, $ledger, $result, $progress);
-        (new OpeningPurchases($this->ids, $items))->write($folder, $ledger, $result);
         (new OpeningCustomerOrders($this->ids, $items))->write($folder, $result, $progress);
         (new OpeningOrders($this->copy, $this->cost, $items, $folder, $ledger))->write($result, $by);
+        (new OpeningPurchases($this->ids, $items, $folder))->write($ledger, $result);
         (new OpeningWork($folder))->write($ledger, $result);
         // last of all: whoever draws a number waits for this row
         foreach ([

@@ -35,7 +35,8 @@ final class CloseOrder
     }
 
     /**
-     * @param  bool  $nothingMore  what was planned to come back and did not will not come: that was seen, and is meant
+     * @param  bool  $nothingMore  what was planned to come back and did not will not come, and what is bought for it
+     *     and is still to come is variance: that was seen, and is meant
      *
      * @throws Refused
      */
@@ -100,18 +101,35 @@ final class CloseOrder
     /**
      * @param  Collection<int, OrderOutput>  $outputs
      *
-     * @throws Refused naming what is still to be booked back
+     * @throws Refused naming what is still to be booked back, and what was bought for it and has not come
      */
     private static function assertAllCame(Order $order, Collection $outputs): void
     {
         $open = $outputs->filter(fn (OrderOutput $one): bool => ! $one->isProduct()
             && $one->openQuantity()->isPositive());
-        if ($open->isNotEmpty()) {
-            throw OrderRefused::stillToCome($order->number, array_values($open->map(
-                fn (OrderOutput $one): string => Amount::plain($one->openQuantity())." {$one->item->unit->code} "
-                    .$one->item->label(),
-            )->all()));
+        $says = $open->map(
+            fn (OrderOutput $one): string => Amount::plain($one->openQuantity())." {$one->item->unit->code} "
+                .$one->item->label(),
+        );
+        $all = [...$says->values()->all(), ...self::boughtFor($order)];
+        if ($all !== []) {
+            throw OrderRefused::stillToCome($order->number, $all);
         }
+    }
+
+    /** @return list<string> what is ordered for it alone and has not come: it would have been its cost */
+    private static function boughtFor(Order $order): array
+    {
+        return array_values(PurchaseLine::query()
+            ->with('item.unit')
+            ->where('cost_order_id', $order->id)
+            ->where('is_open', true)
+            ->orderBy('id')
+            ->get()
+            ->map(fn (PurchaseLine $line): string => Amount::plain($line->openQuantity())
+                ." {$line->item->unit->code} ".($line->words === '' ? $line->item->label() : $line->words)
+                ." on {$line->number}")
+            ->all());
     }
 
     /** @throws Refused naming what is with a supplier for it still */

@@ -181,10 +181,11 @@ final readonly class OrderPage
         return OrderDeed::ReceiveBeside->whyNot('', $this->order->state, $this->order->isHeld) === null;
     }
 
-    /** What is planned to come back and neither came nor was given up. */
+    /** What is planned to come back and neither came nor was given up, or is bought for it alone and to come. */
     public function isWaitedFor(): bool
     {
-        return array_filter($this->beside, fn (BesideLine $line): bool => $line->open()->isPositive()) !== [];
+        return array_filter($this->beside, fn (BesideLine $line): bool => $line->open()->isPositive()) !== []
+            || $this->bought->contains(fn (BoughtAlone $line): bool => $line->isOpen);
     }
 
     /** Several lines get something of it and it has not begun: a share can be made by itself again. */

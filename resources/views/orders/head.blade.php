@@ -30,7 +30,8 @@
                 <x-form :to="route('orders.close', $order->id)">
                     @if ($page->isWaitedFor())
                         <label class="align-self-center">
-                            <input type="checkbox" name="nothing_more" value="1"> nothing more comes back
+                            <input type="checkbox" name="nothing_more" value="1">
+                            what is still to come is not waited for
                         </label>
                     @endif
                     <button class="btn btn-act">Close and settle the cost</button>

@@ -294,3 +294,51 @@ it('brings open purchases along as far as they are: lines under a head, drafts t
         ->and($problems)->toContain('line 4, state: is another than in')
         ->and($problems)->toContain("'half' must be one of: draft, sent, confirmed");
 });
+
+it('brings purchases for one order along: an item is kept for it, what words say is its cost', function () {
+    $order = $this->shop->order('TRAY-40', '6');
+    $this->shop->release($order);
+    $supplier = App\Models\Supplier::query()->orderBy('id')->value('number');
+    $head = "number,line,supplier,item,words,unit,for_order,quantity,price,expected_on,state\n";
+    expect($this->shop->import(['purchases.csv' => $head
+        ."P-51,1,{$supplier},FOOT-1,,,{$order->number},40,0.9,2026-12-04,sent\n"
+        ."P-51,2,{$supplier},,crane for a day,pc,{$order->number},2,60.25,2026-12-07,sent\n"]))->toBe([]);
+    $lines = App\Models\PurchaseLine::query()->whereIn('number', ['P-51/1', 'P-51/2'])->orderBy('id')->get();
+    $feet = $order->components()->where('item_id', $this->shop->item('FOOT-1')->id)->sole();
+    expect($lines[1]->only(['words', 'cost_order_id', 'quantity']))
+        ->toBe(['words' => 'crane for a day', 'cost_order_id' => $order->id, 'quantity' => '2.000000'])
+        ->and($lines[0]->cost_order_id)->toBeNull()
+        ->and((string) $lines[0]->ties()->sum('quantity'))->toBe((string) $feet->openQuantity())
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
+    // comes as any other
+    $crane = App\Models\PurchaseLine::query()->where('number', 'P-51/2')->sole();
+    $this->shop->comes($crane, '2', price: $crane->price);
+    expect((int) DB::table('cost_entries')->where('order_id', $order->id)->where('kind', 'bought')->sum('cents'))
+        ->toBe(12050)
+        ->and($this->shop->differences())->toBe([]);
+    $problems = $this->shop->import(['purchases.csv' => $head
+        ."P-52,1,{$supplier},,,,,1,1,2026-12-04,sent\n"
+        ."P-52,2,{$supplier},FOOT-1,feet,pc,,1,1,2026-12-04,sent\n"
+        ."P-52,3,{$supplier},,crane,,,1,1,2026-12-04,sent\n"
+        ."P-52,4,{$supplier},FOOT-1,,pc,,1,1,2026-12-04,sent\n"]);
+    expect($problems)->toBe([
+        'purchases.csv line 2, item: name an item, or what it is in words.',
+        'purchases.csv line 3, item: name an item, or what it is in words.',
+        'purchases.csv line 4, unit: say what it is counted in.',
+        'purchases.csv line 5, unit: an item is bought in its stock unit: leave it empty.',
+    ]);
+    expect($this->shop->import(['purchases.csv' => $head
+        ."P-53,1,{$supplier},,crane,pc,,1,1,2026-12-04,sent\n"]))
+        ->toBe(['purchases.csv line 2, for_order: what is bought by words is for one order.'])
+        ->and($this->shop->import(['purchases.csv' => $head
+            ."P-53,1,{$supplier},,crane,pc,9999,1,1,2026-12-04,sent\n"
+            ."P-53,2,{$supplier},BRG-25,,,{$order->number},1,1,2026-12-04,sent\n"]))
+        ->toBe([
+            'purchases.csv line 2, for_order: there is no order 9999, neither here nor in orders.csv.',
+            "purchases.csv line 3, for_order: order {$order->number} takes no BRG-25.",
+        ]);
+    $firm = $this->shop->order('LID-9', '4');
+    expect($this->shop->import(['purchases.csv' => $head
+        ."P-53,1,{$supplier},,crane,pc,{$firm->number},1,1,2026-12-04,sent\n"]))
+        ->toBe(["purchases.csv line 2, for_order: order {$firm->number} is firm: it takes no cost."]);
+});

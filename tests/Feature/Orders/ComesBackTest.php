@@ -127,7 +127,7 @@ it('credits a by-product at its set value as it was weighed, and the product gai
         ->and($this->shop->differences())->toBe([]);
 
     expect(fn () => $this->shop->close($order->refresh()))
-        ->toThrow(Refused::class, 'Still to be booked back from order');
+        ->toThrow(Refused::class, 'Still to come for order');
 
     $close = $this->shop->close($order->refresh(), nothingMore: true);
 

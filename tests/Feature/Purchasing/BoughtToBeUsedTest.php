@@ -112,7 +112,13 @@ it('is variance once the order is closed, and used in the shop when it comes aft
     $this->shop->issueAll($this->order->refresh());
     $this->shop->workThrough($this->order->refresh());
     $this->shop->receive($this->order->refresh(), '6');
-    app(CloseOrder::class)->handle($this->order->id, $this->shop->sign(Role::Supervisor));
+    $close = fn (bool $meant) => app(CloseOrder::class)
+        ->handle($this->order->id, $this->shop->sign(Role::Supervisor), $meant);
+    // a drawing is still to come: it would be its cost
+    expect(fn () => $close(false))->toThrow(Refused::class, "2 pc a late drawing on {$late->number}");
+    $this->actingAs($this->shop->as(Role::CostClerk))->get("/orders/{$this->order->id}")
+        ->assertSee('what is still to come is not waited for');
+    $close(true);
     $says = app(AddLateCost::class)->handle($in->id, 500, $this->shop->sign(Role::CostClerk))->says;
     expect($says)->toContain('5.00 variance');
     $this->shop->comes($late->refresh(), '1', price: $late->price);
