@@ -25,6 +25,12 @@ use KeepPace\Core\Purchasing\BillState;
  */
 class Bill extends Model
 {
+    /** Below zero it gives money back. */
+    public function word(): string
+    {
+        return $this->cents < 0 ? 'Credit note' : 'Bill';
+    }
+
     public $timestamps = false;
 
     protected $table = 'bills';

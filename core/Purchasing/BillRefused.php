@@ -9,6 +9,14 @@ use KeepPace\Core\Refused;
 /** What a supplier's bill does not allow. */
 final class BillRefused extends Refused
 {
+    public static function neverWent(string $line, string $credited, string $back): self
+    {
+        return self::because(
+            ($back === '0' ? "Nothing of {$line} went back" : "{$back} of {$line} went back")
+                ." and is not credited yet, {$credited} are credited. Book what went back first, or let ours hold.",
+        );
+    }
+
     public static function neverCame(string $line, string $billed, string $owed): self
     {
         return self::because(

@@ -10,7 +10,7 @@ use Brick\Math\BigDecimal;
 final readonly class TakenLine
 {
     /**
-     * @param  BigDecimal  $quantity  stock units, 0 or more
+     * @param  BigDecimal  $quantity  stock units; below zero = credited
      * @param  int  $cents  to be paid for it
      * @param  int  $difference  cents of it beyond what the goods were taken in at; below zero = less
      */

@@ -74,8 +74,29 @@ final class AcceptBill
      */
     private function write(Ledger $ledger, Held $held, Bill $bill, array $holds): void
     {
-        $taken = self::taken($bill, $holds);
         $goods = new BilledGoods;
+        $paid = self::take($ledger, $held, $bill, self::taken($bill, $holds), $goods);
+        $lost = $goods->ofCredits($ledger);
+        $more = $goods->differences();
+        foreach ($bill->lines->whereNull('purchase_line_id') as $charge) {
+            array_push($more, ...$goods->charged($charge));
+        }
+        $toStock = self::onto($ledger, $more);
+        $all = array_sum(array_column($more, 1));
+        $bill->fill(['state' => BillState::Accepted, 'accepted_booking_id' => $ledger->booking->id]);
+        $ledger->says("{$bill->word()} {$bill->number} of {$bill->supplier->name} accepted: ".Said::euros($paid).' €'
+            .($paid === $bill->cents ? '' : ' of '.Said::euros($bill->cents).' €').'. '
+            .($more === [] ? '' : Said::euros($all).' € beyond the goods as they were taken in: '
+                .Said::euros($toStock).' to stock, '.Said::euros($all - $toStock).' variance.')
+            .($lost === 0 ? '' : ' Of what went back '.Said::euros($lost).' € is not credited: variance.'));
+    }
+
+    /**
+     * @param  array<int, TakenLine>  $taken  by line, goods only
+     * @return int cents to be paid
+     */
+    private static function take(Ledger $ledger, Held $held, Bill $bill, array $taken, BilledGoods $goods): int
+    {
         $paid = 0;
         foreach ($bill->lines as $line) {
             $of = $taken[$line->id] ?? null;
@@ -89,17 +110,8 @@ final class AcceptBill
             $line->save();
             $paid += $line->taken_cents;
         }
-        $more = $goods->differences();
-        foreach ($bill->lines->whereNull('purchase_line_id') as $charge) {
-            array_push($more, ...$goods->charged($charge));
-        }
-        $toStock = self::onto($ledger, $more);
-        $all = array_sum(array_column($more, 1));
-        $bill->fill(['state' => BillState::Accepted, 'accepted_booking_id' => $ledger->booking->id]);
-        $ledger->says("Bill {$bill->number} of {$bill->supplier->name} accepted: ".Said::euros($paid).' €'
-            .($paid === $bill->cents ? '' : ' of '.Said::euros($bill->cents).' €').'. '
-            .($more === [] ? '' : Said::euros($all).' € beyond the goods as they were taken in: '
-                .Said::euros($toStock).' to stock, '.Said::euros($all - $toStock).' variance.'));
+
+        return $paid;
     }
 
     /**
@@ -128,7 +140,7 @@ final class AcceptBill
         if ($wrong !== []) {
             throw new Refused($wrong);
         }
-        $isNothing = array_filter($taken, fn (TakenLine $one): bool => $one->quantity->isPositive()) === [];
+        $isNothing = array_filter($taken, fn (TakenLine $one): bool => ! $one->quantity->isZero()) === [];
 
         return $isNothing && $bill->lines->whereNull('purchase_line_id')->isEmpty()
             ? throw BillRefused::nothingTaken()

@@ -5,6 +5,7 @@ namespace App\Actions\Billing;
 use App\Actions\Stock\Receipts;
 use App\Actions\Stock\Received;
 use App\Actions\Stock\SpreadOver;
+use App\Books\Ledger;
 use App\Models\BillLine;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
@@ -22,8 +23,16 @@ final class BilledGoods
     /** @var array<int, BigDecimal> billed of it before, by purchase line */
     private array $before = [];
 
+    /** @var list<array{PurchaseLine, int}> credited for what went back: cents less than it was agreed at */
+    private array $credits = [];
+
     public function add(PurchaseLine $purchase, TakenLine $taken): void
     {
+        if ($taken->quantity->isNegative()) {
+            $taken->difference === 0 ?: $this->credits[] = [$purchase, $taken->difference];
+
+            return;
+        }
         if ($taken->quantity->isPositive()) {
             $before = $this->before[$purchase->id]
                 ?? BigDecimal::of($purchase->billed_quantity)->plus($purchase->unpaid_quantity);
@@ -34,6 +43,16 @@ final class BilledGoods
             // a second line of it on the same bill comes after this one
             $this->before[$purchase->id] = $before->plus($taken->quantity);
         }
+    }
+
+    /** What went back lies nowhere any more: what is credited less for it than it was agreed at is variance. */
+    public function ofCredits(Ledger $ledger): int
+    {
+        foreach ($this->credits as [$purchase, $cents]) {
+            $ledger->moves->variance($purchase->item, $cents);
+        }
+
+        return array_sum(array_column($this->credits, 1));
     }
 
     /** @return list<array{Received, int}> cents billed beyond what was agreed, by what came */

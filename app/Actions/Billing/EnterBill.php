@@ -60,7 +60,7 @@ final class EnterBill
         $bill->lines()->createMany($rows);
         $ledger->concernsBill($bill);
 
-        return "Bill {$bill->number} of {$supplier->name}, ".Said::euros($cents).' €, of '
+        return "{$bill->word()} {$bill->number} of {$supplier->name}, ".Said::euros($cents).' €, of '
             .Said::day($bill->billed_on).': '.count($rows).(count($rows) === 1 ? ' line.' : ' lines.');
     }
 
@@ -133,11 +133,12 @@ final class EnterBill
             throw BillRefused::notTheirs($purchase->number);
         }
         $unit = $line->unit ?? $purchase->typedUnit->code ?? $purchase->item->unit->code;
-        $quantity = $purchase->item->quantity($line->quantity, $unit)->amount;
+        $isCredit = BigDecimal::of($line->quantity)->isNegative();
+        $quantity = $purchase->item->quantity(ltrim($line->quantity, '-'), $unit)->amount;
 
         return [
             'purchase_line_id' => $purchase->id,
-            'quantity' => (string) $quantity,
+            'quantity' => (string) ($isCredit ? $quantity->negated() : $quantity),
             'typed_quantity' => $line->quantity,
             'typed_unit' => $unit,
             'typed_price' => $line->price,

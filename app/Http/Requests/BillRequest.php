@@ -25,7 +25,7 @@ class BillRequest extends DeedRequest
             'lines' => ['nullable', 'array', 'max:300'],
             'lines.*' => ['array:on,quantity,unit,price'],
             'lines.*.on' => ['nullable', 'boolean'],
-            'lines.*.quantity' => ['nullable', ...Rules::amountOrZero()],
+            'lines.*.quantity' => ['nullable', 'bail', new PlainNumber(least: '-999999999')],
             'lines.*.unit' => ['nullable', ...Rules::text(12)],
             'lines.*.price' => ['nullable', ...Rules::price()],
             'charges' => ['nullable', 'array', 'max:20'],

@@ -75,12 +75,20 @@ final readonly class BillPageLine
             return '';
         }
         $notHere = $this->compared->notHere();
+        $are = $this->compared->isCredit() ? 'did not go back' : 'are not here';
         $dearer = $this->compared->dearer();
 
         return implode(', ', array_filter([
-            $notHere->isZero() ? '' : Figures::amount($notHere)." {$this->unit} are not here",
-            $dearer === 0 ? '' : Figures::money(abs($dearer)).' € '.($dearer > 0 ? 'dearer' : 'cheaper').' than agreed',
+            $notHere->isZero() ? '' : Figures::amount($notHere)." {$this->unit} {$are}",
+            $dearer === 0 ? '' : Figures::money(abs($dearer)).' € '.$this->asWhat($dearer > 0).' than agreed',
         ]));
+    }
+
+    private function asWhat(bool $isDearer): string
+    {
+        return $this->compared?->isCredit() === true
+            ? ($isDearer ? 'less credited' : 'more credited')
+            : ($isDearer ? 'dearer' : 'cheaper');
     }
 
     /** Theirs can hold: all of it is here. */

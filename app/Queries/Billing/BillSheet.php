@@ -22,7 +22,7 @@ final readonly class BillSheet
     private const DELIVERIES = 60;
 
     /**
-     * @param  Collection<int, BillSheetRow>  $rows  came, and not billed
+     * @param  Collection<int, BillSheetRow>  $rows  came, and not billed; below zero: went back, and not credited
      * @param  array<int|string, string>  $deliveries  a charge can lie on, newest first
      */
     private function __construct(public Supplier $supplier, public Collection $rows, public array $deliveries)
@@ -31,7 +31,7 @@ final readonly class BillSheet
 
     public static function of(Supplier $supplier, string $today): self
     {
-        $owed = NotBilled::on($today, $supplier->id)->filter(fn (NotBilled $one): bool => $one->owed->isPositive());
+        $owed = NotBilled::on($today, $supplier->id)->filter(fn (NotBilled $one): bool => ! $one->owed->isZero());
         $lines = PurchaseLine::query()
             ->with('typedUnit', 'item.unit')
             ->whereKey($owed->pluck('lineId'))

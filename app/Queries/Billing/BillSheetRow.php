@@ -18,6 +18,11 @@ final readonly class BillSheetRow
     ) {
     }
 
+    public function isBack(): bool
+    {
+        return $this->owed->owed->isNegative();
+    }
+
     public function field(string $name): string
     {
         return "lines[{$this->id}][{$name}]";

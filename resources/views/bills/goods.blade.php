@@ -28,7 +28,10 @@
                         @if ($row->owed->onBill)<span class="soon">on bill {{ $row->owed->onBill }} already</span>@endif
                         <x-why :field="$row->key()" />
                     </td>
-                    <td class="n">{{ $print->amount($row->quantity) }}</td>
+                    <td class="n">
+                        {{ $print->amount($row->quantity) }}
+                        @if ($row->isBack())<div class="sub soon">went back, to be credited</div>@endif
+                    </td>
                     <td class="n">
                         <x-field bare :name="$row->field('quantity')" :field="$row->key('quantity')" class="n"
                             :value="$row->quantity" inputmode="decimal" :label="'Billed of '.$row->owed->number" />

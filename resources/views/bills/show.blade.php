@@ -1,6 +1,6 @@
-<x-layout :title="'Bill '.$page->bill->number">
+<x-layout :title="$page->bill->word().' '.$page->bill->number">
     <div class="head">
-        <h1>Bill {{ $page->bill->number }}</h1>
+        <h1>{{ $page->bill->word() }} {{ $page->bill->number }}</h1>
         <span class="say">
             <a href="{{ route('suppliers.show', $page->bill->supplier_id) }}">{{ $page->bill->supplier->name }}</a>
             · of {{ $print->day($page->bill->billed_on) }}

@@ -35,6 +35,11 @@ it('finds what differs', function (
     'cheaper' => [fn () => billedLine('40', '0.92', '40', 3600), '0', -80, false],
     'more than is here' => [fn () => billedLine('38', '0.92', '40', 3680), '2', 0, false],
     'nothing is here: it went back' => [fn () => billedLine('-2', '0.92', '40', 3680), '40', 0, false],
+    'credited as it went back' => [fn () => billedLine('-3', '80', '-3', -24000), '0', 0, true],
+    'part of it credited' => [fn () => billedLine('-3', '80', '-2', -16000), '0', 0, true],
+    'credited less than was paid' => [fn () => billedLine('-3', '80', '-3', -22500), '0', 1500, false],
+    'credited, and it is still here' => [fn () => billedLine('5', '80', '-3', -24000), '3', 0, false],
+    'credited more than went back' => [fn () => billedLine('-1', '80', '-3', -24000), '2', 0, false],
     'a price of six decimals' => [fn () => billedLine('3', '0.333333', '3', 100), '0', 0, true],
 ]);
 
@@ -53,3 +58,17 @@ it('pays nothing that never came', function (string $owed, string $says) {
     ['38', '38 of P-1/1 are here and not billed, 40 are billed'],
     ['0', 'Nothing of P-1/1 is here and not billed, 40 are billed'],
 ]);
+
+it('takes a credit whole, or as far as it went back', function () {
+    $less = billedLine('-3', '80', '-3', -22500)->taken(Holds::Theirs);
+    expect([Amount::plain($less->quantity), $less->cents, $less->difference])->toBe(['-3', -22500, 1500]);
+    $ours = billedLine('-1', '80', '-3', -24000)->taken(Holds::Ours);
+    expect([Amount::plain($ours->quantity), $ours->cents, $ours->difference])->toBe(['-1', -8000, 0]);
+    expect(fn () => billedLine('-1', '80', '-3', -24000)->taken(Holds::Theirs))
+        ->toThrow(BillRefused::class, '1 of P-1/1 went back and is not credited yet, 3 are credited')
+        ->and(fn () => billedLine('5', '80', '-3', -24000)->taken(Holds::Theirs))
+        ->toThrow(BillRefused::class, 'Nothing of P-1/1 went back');
+    // work that is charged as a lump goes back in the same part of it
+    $work = new BilledLine('P-1/1', BigDecimal::of('-4'), BigDecimal::of('2'), BigDecimal::of('-1'), -400, -1600);
+    expect($work->isAsAgreed())->toBeTrue();
+});

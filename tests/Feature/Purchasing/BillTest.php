@@ -202,6 +202,41 @@ it('keeps a delivery that is billed, and shows what goes back after it as a clai
     expect(($this->owed)($this->gates))->toBe(['-3', -24000])->and($this->shop->differencesWhenPlanned())->toBe([]);
 });
 
+it('takes a credit note for what went back, and keeps what is not credited as variance', function () {
+    ($this->came)($this->gates, '40');
+    ($this->accept)(($this->bill)(TypedBillLine::goods('lines.1', $this->gates->id, '40', null, '80')));
+    $lies = Balance::query()->where('item_id', $this->gates->item_id)->where('quantity', '>', 3)->firstOrFail();
+    app(SendBack::class)->handle(
+        new TypedReturn($this->gates->id, $lies->id, '3', false),
+        $this->shop->sign(Role::Storekeeper, 'bent'),
+    );
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/bills/new?supplier={$this->supplier->id}")
+        ->assertSee('went back, to be credited');
+    // 75.00 of the 80.00 each, less freight they pay: 3 × 75.00 = 225.00, of 240.00
+    $this->post('/bills', [
+        'token' => $this->shop->token(),
+        'form' => 'bill',
+        'supplier' => $this->supplier->id,
+        'number' => 'CN-9',
+        'billed_on' => '2026-11-24',
+        'total' => '-225.00',
+        'lines' => [$this->gates->id => ['on' => '1', 'quantity' => '-3', 'price' => '75']],
+    ])->assertSessionHasNoErrors();
+    $note = Bill::query()->where('number', 'CN-9')->sole();
+    $this->get("/bills/{$note->id}")->assertSee('Credit note CN-9')->assertSee('15.00 € less credited than agreed');
+    $accepted = ($this->accept)($note, Holds::Theirs);
+    expect($accepted->says)->toContain('Credit note CN-9 of')->toContain('15.00 € is not credited: variance')
+        ->and(($this->owed)($this->gates))->toBe(['0', 0])
+        ->and(($this->variance)($accepted))->toBe(1500)
+        ->and($this->shop->differencesWhenPlanned())->toBe([]);
+    // once is enough
+    $again = ($this->bill)(TypedBillLine::goods('lines.1', $this->gates->id, '-3', null, '80'));
+    expect(fn () => ($this->accept)($again, Holds::Theirs))->toThrow(Refused::class, 'Nothing of P-71')
+        ->and(fn () => ($this->accept)($again, Holds::Ours))->toThrow(Refused::class);
+    $this->shop->reverse($accepted);
+    expect(($this->owed)($this->gates))->toBe(['-3', -24000])->and($this->shop->differencesWhenPlanned())->toBe([]);
+});
+
 it('tells what was not billed at the end of any day', function () {
     $this->travelTo('2026-11-24 10:00:00');
     ($this->came)($this->gates, '40');
