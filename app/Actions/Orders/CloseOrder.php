@@ -123,6 +123,7 @@ final class CloseOrder
         return array_values(PurchaseLine::query()
             ->with('item.unit')
             ->where('cost_order_id', $order->id)
+            ->whereNull('order_step_id') // work comes with its pieces, and these have come
             ->where('is_open', true)
             ->orderBy('id')
             ->get()

@@ -84,6 +84,7 @@ final readonly class OrderPage
         public Collection $bought,
         private array $work,
         public OtherSuppliers $others,
+        public WhoSells $sellers,
         public array $beside,
         public bool $followsLine,
     ) {
@@ -125,9 +126,16 @@ final readonly class OrderPage
             BoughtAlone::of($id),
             self::work($steps),
             OtherSuppliers::of($steps),
+            WhoSells::of($components),
             $found->flag('has_beside') ? BesideLine::ofOrders(collect([$id]))[$id] ?? [] : [],
             $found->intOrNull('follows_line_id') !== null,
         );
+    }
+
+    /** A part can be bought for it, or made by a supplier. */
+    public function canBeHad(OrderPart $part): bool
+    {
+        return $part->canBeBought() || $this->sellers->canMake($part);
     }
 
     /** @return list<WorkOrdered> on what the work of a step is ordered */

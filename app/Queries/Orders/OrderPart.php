@@ -100,6 +100,27 @@ final readonly class OrderPart
         return $this->missing->isPositive() && ! $this->kind->isMadeHere() && ! $this->isCustomersOwn();
     }
 
+    public function isMadeHere(): bool
+    {
+        return $this->kind->isMadeHere();
+    }
+
+    /** Name of a field of its purchase. */
+    public function buys(string $field): string
+    {
+        return "items[{$this->itemId}][{$field}]";
+    }
+
+    public function buysKey(string $field): string
+    {
+        return "items.{$this->itemId}.{$field}";
+    }
+
+    public function buyWords(): string
+    {
+        return $this->isMadeHere() ? 'Have it made there' : 'Buy it there';
+    }
+
     /** It is put together of parts, which can go in themselves. */
     public function hasParts(): bool
     {

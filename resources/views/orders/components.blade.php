@@ -63,7 +63,7 @@
                     <td class="tight">
                         @if ($page->isOpen())
                             @if (Gate::any(['change-order', 'reserve'])
-                                || (Gate::allows('purchase') && $part->canBeBought()))
+                                || (Gate::allows('purchase') && $page->canBeHad($part)))
                                 @include('orders.part-change')
                             @endif
                         @endif

@@ -71,16 +71,19 @@
         @endif
     @endcan
     @can('purchase')
-        @if ($part->canBeBought())
+        @if ($page->canBeHad($part))
             <form class="actions" method="post" action="{{ route('purchases.store') }}">
                 @csrf
                 @token($part->form('buy'))
                 <input type="hidden" name="add" value="1">
-                <input type="hidden" name="items[{{ $part->itemId }}][component]" value="{{ $part->id }}">
-                <x-field bare :in="$typed($part->form('buy'))" :name="'items['.$part->itemId.'][quantity]'"
-                    :field="'items.'.$part->itemId.'.quantity'" :label="'Buy of '.$part->item" class="n"
+                <input type="hidden" name="{{ $part->buys('component') }}" value="{{ $part->id }}">
+                <x-field bare :in="$typed($part->form('buy'))" :name="$part->buys('quantity')"
+                    :field="$part->buysKey('quantity')" :label="'Buy of '.$part->item" class="n"
                     :value="$print->amount($part->missing)" inputmode="decimal" />
-                <button class="btn btn-quiet btn-small">Buy it of its supplier</button>
+                <x-choice bare :in="$typed($part->form('buy'))" :name="$part->buys('supplier')"
+                    :field="$part->buysKey('supplier')" :label="'Of whom to buy '.$part->item"
+                    :options="$page->sellers->choices($part)" />
+                <button class="btn btn-quiet btn-small">{{ $part->buyWords() }}</button>
                 <button class="btn btn-quiet btn-small" name="draft" value="1">Put it on a draft</button>
             </form>
         @endif

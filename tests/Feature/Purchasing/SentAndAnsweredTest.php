@@ -270,7 +270,7 @@ it('is bought from a component of an order, without leaving it', function () {
     $this->shop->differencesWhenPlanned();
     $page = "/orders/{$order->id}";
     $buyer = $this->actingAs($this->shop->as(Role::Buyer));
-    $buyer->get($page)->assertSee('Buy it of its supplier');
+    $buyer->get($page)->assertSee('Buy it there');
     $buyer->from($page)->post('/purchases', [
         'token' => $this->shop->token(), 'add' => '1', 'draft' => '1', 'items' => [$feet->id => ['quantity' => '130']],
     ])->assertRedirect($page)->assertSessionHasNoErrors();
@@ -280,6 +280,6 @@ it('is bought from a component of an order, without leaving it', function () {
     ])->assertRedirect($page);
     $this->shop->differencesWhenPlanned();
     // what is ordered is no longer missing; who may not buy is not offered it
-    $buyer->get($page)->assertDontSee('Buy it of its supplier');
-    $this->actingAs($this->shop->as(Role::Operator))->get($page)->assertDontSee('Buy it of its supplier');
+    $buyer->get($page)->assertDontSee('Buy it there');
+    $this->actingAs($this->shop->as(Role::Operator))->get($page)->assertDontSee('Buy it there');
 });
