@@ -278,6 +278,7 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::post('/send-out', [C\ConsignmentController::class, 'store'])
         ->middleware('may:outside')
         ->name('send-outs.store');
+    Route::get('/send-out/{supplier}/to-go.pdf', [C\ConsignmentController::class, 'going'])->name('send-outs.paper');
     Route::get('/consignments/{consignment}', [C\ConsignmentController::class, 'show'])->name('consignments.show');
     Route::get('/consignments/{consignment}/paper.pdf', [C\ConsignmentController::class, 'paper'])
         ->name('consignments.paper');

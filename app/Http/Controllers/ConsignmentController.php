@@ -5,7 +5,9 @@ namespace App\Http\Controllers;
 use App\Actions\Outside\SendOut;
 use App\Http\Requests\SendOutRequest;
 use App\Models\Consignment;
+use App\Models\Supplier;
 use App\Papers\ConsignmentLabels;
+use App\Papers\GoingPaper;
 use App\Papers\PackingList;
 use App\Queries\Outside\ConsignmentPage;
 use App\Queries\Outside\ListedConsignment;
@@ -39,6 +41,14 @@ class ConsignmentController extends Controller
     public function show(int $consignment): View
     {
         return view('outside.consignment', ['page' => ConsignmentPage::of($consignment)]);
+    }
+
+    /** What is put together, before it goes. */
+    public function going(int $supplier): Response
+    {
+        $name = Supplier::query()->findOrFail($supplier)->name;
+
+        return $this->paperNamed("to-go-{$supplier}", GoingPaper::pdf(ReadyList::all(), $supplier, $name));
     }
 
     /** Goes along with the pieces. */

@@ -3,6 +3,7 @@
     <input type="hidden" name="supplier" value="{{ $supplier }}">
     <div class="head">
         <h2><a class="outside" href="{{ route('suppliers.show', $supplier) }}">{{ $name }}</a></h2>
+        <a class="sub" href="{{ route('send-outs.paper', $supplier) }}">Pick list</a>
         @if ($rows->isNotEmpty() && Gate::allows('outside'))
             <x-field bare name="scan" data-tick label="Scan an order" placeholder="scan an order" size="14"
                 maxlength="40" />

@@ -203,6 +203,29 @@ it('says what they are worth beside what is due, to who may see money', function
     $this->get('/order-steps/'.outside($order)->id.'/back')->assertOk();
 });
 
+it('prints what is put together for a supplier, where it stands, and what is still to be counted', function () {
+    $ready = drumsOutside($this, '10', '6');
+    $order = $this->shop->order('DRUM-9', '4', '2027-01-15');
+    $this->shop->release($order);
+    $supplier = outside($ready)->supplier_id;
+    $text = PdfText::of((string) $this->actingAs($this->shop->as(Role::Storekeeper))
+        ->get("/send-out/{$supplier}/to-go.pdf")->assertOk()->getContent());
+    expect($text)->toContain('To go to ')
+        ->toContain($ready->number)
+        ->toContain('6')
+        ->toContain('behind 30 Weld seam and bottom')
+        ->not->toContain('€')
+        ->not->toContain($order->number); // it is three steps away
+    $step = outside($order)->before();
+    foreach ($order->steps()->get()->takeWhile(fn (OrderStep $one): bool => $one->id !== $step->id) as $one) {
+        $this->shop->report($one->refresh(), '4', '4');
+    }
+    expect(PdfText::of((string) $this->get("/send-out/{$supplier}/to-go.pdf")->assertOk()->getContent()))
+        ->toContain($order->number)
+        ->toContain('to be counted through');
+    $this->get('/send-out/999999/to-go.pdf')->assertNotFound();
+});
+
 it('packs a list and labels with codes and no prices', function () {
     $order = drumsOutside($this, '6', '6');
     $this->shop->sendOut(outside($order), '2');
