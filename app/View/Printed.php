@@ -182,6 +182,12 @@ final class Printed
         return Figures::minutes((int) $minutes);
     }
 
+    /** By the clock, in days where it is long. */
+    public function elapsed(int $minutes): string
+    {
+        return Figures::elapsed($minutes);
+    }
+
     public function pace(int|string $late): string
     {
         return Figures::pace((int) $late);

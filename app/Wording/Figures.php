@@ -61,6 +61,18 @@ final class Figures
         return ($minutes < 0 ? '−' : '').$text;
     }
 
+    /** By the clock: "3 h 20", from two days on "6 d 18 h 10". */
+    public static function elapsed(int $minutes): string
+    {
+        $size = abs($minutes);
+        if ($size < 2880) {
+            return self::minutes($minutes);
+        }
+        $rest = $size % 1440 === 0 ? '' : ' '.self::minutes($size % 1440);
+
+        return ($minutes < 0 ? '−' : '').intdiv($size, 1440)." d{$rest}";
+    }
+
     /** How far behind or ahead of its due time, in the plant's working time; a working day has eight hours here. */
     public static function pace(int $late): string
     {

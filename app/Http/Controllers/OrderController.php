@@ -65,11 +65,13 @@ class OrderController extends Controller
     public function show(int $order): View
     {
         $page = OrderPage::of($order) ?? abort(404, 'There is no such order.');
+        $centres = WorkCentre::query()->orderBy('id')->pluck('name', 'id');
 
         return view('orders.show', [
             'page' => $page,
             'order' => $page->order,
-            'workCentres' => WorkCentre::query()->orderBy('id')->pluck('name', 'id'),
+            'workCentres' => $centres,
+            'here' => collect(['' => 'at which work centre?'])->union($centres),
             'places' => $page->beside === [] ? collect() : Place::offered(),
             'buy' => (new Typed('buy'))->isMine() ? BuyForm::now() : null,
             'typed' => fn (string $form): Typed => new Typed($form),

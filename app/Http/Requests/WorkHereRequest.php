@@ -15,6 +15,11 @@ class WorkHereRequest extends DeedRequest
         ];
     }
 
+    public function messages(): array
+    {
+        return [...parent::messages(), 'work_centre_id.required' => 'Choose a work centre.'];
+    }
+
     /** @return array{work_centre_id: int, setup_minutes: string, run_rate: string} */
     public function here(): array
     {

@@ -45,8 +45,8 @@ final readonly class ShownOffer
     {
         return match (true) {
             $this->gain === null => 'no place',
-            $this->gain > 0 => Figures::minutes($this->gain).' sooner',
-            $this->gain < 0 => Figures::minutes(-$this->gain).' later',
+            $this->gain > 0 => Figures::elapsed($this->gain).' sooner',
+            $this->gain < 0 => Figures::elapsed(-$this->gain).' later',
             default => 'no sooner',
         };
     }

@@ -71,7 +71,7 @@ final readonly class WhyPage
     {
         $slack = $this->slack() ?? 0;
 
-        return ($slack < 0 ? 'had passed by ' : '').Figures::minutes(abs($slack));
+        return ($slack < 0 ? 'had passed by ' : '').Figures::elapsed(abs($slack));
     }
 
     /** What is left when the time to its date is taken off the time to its completion: how late it is, by the clock. */
@@ -82,7 +82,7 @@ final readonly class WhyPage
 
     public function restSays(): string
     {
-        return Figures::minutes(abs($this->rest())).($this->rest() > 0 ? ' late' : ' in hand');
+        return Figures::elapsed(abs($this->rest())).($this->rest() > 0 ? ' late' : ' in hand');
     }
 
     /** @return list<DrawnSpan>  the time to its completion, drawn to scale */
@@ -92,7 +92,7 @@ final readonly class WhyPage
         $x = 0.0;
         $scale = $width / max(1, $this->total());
         foreach ($this->stretches as $row) {
-            $title = "{$row->says}, ".Figures::minutes($row->minutes);
+            $title = "{$row->says}, ".Figures::elapsed($row->minutes);
             $spans[] = new DrawnSpan($row->style(), $x, $row->minutes * $scale, $title);
             $x += $row->minutes * $scale;
         }

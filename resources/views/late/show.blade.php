@@ -57,14 +57,14 @@
                             <tr>
                                 <td class="tight">{{ $print->exact($row->from) }}</td>
                                 <td class="tight">{{ $print->exact($row->to) }}</td>
-                                <td class="n">{{ $print->minutes($row->minutes) }}</td>
+                                <td class="n">{{ $print->elapsed($row->minutes) }}</td>
                                 <td><span class="{{ $row->style() }} swatch"></span>{{ $row->says }}</td>
                                 <td class="sub">{{ $row->stepSays($order->number) }}</td>
                             </tr>
                         @endforeach
                         <tr>
                             <td colspan="2"><b>From {{ $print->when($why->now) }} to completion</b></td>
-                            <td class="n"><b>{{ $print->minutes($why->total()) }}</b></td>
+                            <td class="n"><b>{{ $print->elapsed($why->total()) }}</b></td>
                             <td colspan="2" class="sub">each minute once</td>
                         </tr>
                         @if ($why->slack() !== null)

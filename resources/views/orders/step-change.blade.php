@@ -40,7 +40,7 @@
         <x-form method="put" class="d-flex gap-2 align-items-end flex-wrap" :key="$step->hereForm()"
             :to="route('step-places.update', $step->id)">
             <input type="hidden" name="version" value="{{ $order->version }}">
-            <x-choice bare name="work_centre_id" :label="'Work centre for step '.$step->number" :options="$workCentres"
+            <x-choice bare name="work_centre_id" :label="'Work centre for step '.$step->number" :options="$here"
                 value="" />
             <x-field name="setup_minutes" label="Setup, minutes" class="n" :value="$print->amount($step->setupMinutes)"
                 inputmode="decimal" />

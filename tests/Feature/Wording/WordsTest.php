@@ -106,3 +106,14 @@ it('writes durations, money and pace as people read them', function (string $wri
     'a whole one' => [fn () => Figures::amount('100.000000'), '100'],
     'none' => [fn () => Figures::amount(null), ''],
 ]);
+
+it('says long times by the clock in days', function (int $minutes, string $says) {
+    expect(App\Wording\Figures::elapsed($minutes))->toBe($says);
+})->with([
+    [45, '45 min'],
+    [2879, '47 h 59'],
+    [2880, '2 d'],
+    [15_370, '10 d 16 h 10'],
+    [-9720, '−6 d 18 h'],
+    [2885, '2 d 5 min'],
+]);
