@@ -62,7 +62,7 @@ final class PlanDraft
             ? $draft->there('plan_steps', 'order_step_id')
             : $standing->rows();
         $draft->compare($rows, $steps, $facts === null);
-        $draft->input = $facts === null ? null : new KeptInput($shop, $problem, $facts);
+        $draft->input = $facts === null ? null : KeptInput::of($shop, $problem, $facts);
 
         return $draft;
     }

@@ -137,13 +137,12 @@ final class StandingPlan
     public function rows(): array
     {
         if ($this->rows === null) {
-            /** @var array<int, WrittenStep> $rows */
-            $rows = DB::table('plan_steps')
-                ->where('plan_id', $this->plan->id)
-                ->get()
-                ->map(fn (object $row): array => (array) $row)
-                ->keyBy('order_step_id')
-                ->all();
+            $rows = [];
+            foreach (DB::table('plan_steps')->where('plan_id', $this->plan->id)->get()->all() as $row) {
+                /** @var WrittenStep $written */
+                $written = (array) $row;
+                $rows[$written['order_step_id']] = $written;
+            }
             $this->rows = $rows;
         }
 

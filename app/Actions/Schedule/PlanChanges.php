@@ -124,7 +124,7 @@ final class PlanChanges
         $facts = Unplanned::facts(); // before they are read
         $isFresh = $kept !== null && $kept->isFresh($facts, ShopState::minute(now()));
         if ($isFresh) {
-            [$shop, $problem, $schedule] = [$kept->shop, $kept->problem, $load($kept->problem)];
+            [$shop, $problem, $schedule] = [$kept->shop(), $kept->problem, $load($kept->problem)];
         } else {
             $shop = $standing->shop();
             [$problem, $schedule] = $standing->loadNow($shop, $load);
