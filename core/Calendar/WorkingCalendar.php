@@ -146,7 +146,7 @@ final readonly class WorkingCalendar
         if ($this->isClosed($date)) {
             return false;
         }
-        $weekday = (int) (new DateTimeImmutable($date, $this->zone))->format('N');
+        $weekday = Day::weekday($date);
         foreach ($this->shifts as $shift) {
             if (! $shift->isBreak && $shift->weekday === $weekday) {
                 return true;
@@ -162,26 +162,25 @@ final readonly class WorkingCalendar
      */
     public function workingDaysFrom(string $date, int $days): string
     {
-        $day = new DateTimeImmutable($date, $this->zone);
+        $day = $date;
         $left = abs($days);
         for ($i = 0; $left > 0 && $i < 730; $i++) {
-            $day = $day->modify($days < 0 ? '-1 day' : '+1 day');
-            if ($this->isWorkingDay($day->format('Y-m-d'))) {
+            $day = $days < 0 ? Day::before($day) : Day::after($day);
+            if ($this->isWorkingDay($day)) {
                 $left--;
             }
         }
 
-        return $left > 0 ? $date : $day->format('Y-m-d');
+        return $left > 0 ? $date : $day;
     }
 
     /** Working days from one date to another, the first not counted; negative when it lies before. */
     public function workingDaysBetween(string $from, string $to): int
     {
         $days = 0;
-        $last = new DateTimeImmutable(max($from, $to));
-        for ($day = new DateTimeImmutable(min($from, $to)); $day < $last;) {
-            $day = $day->modify('+1 day');
-            $days += $this->isWorkingDay($day->format('Y-m-d')) ? 1 : 0;
+        for ($day = min($from, $to); $day < max($from, $to);) {
+            $day = Day::after($day);
+            $days += $this->isWorkingDay($day) ? 1 : 0;
         }
 
         return $to < $from ? -$days : $days;
@@ -233,7 +232,7 @@ final readonly class WorkingCalendar
     /** @return array{int, int} */
     private function span(string $date, string $from, string $to): array
     {
-        $until = $to <= $from ? (new DateTimeImmutable($date, $this->zone))->modify('+1 day')->format('Y-m-d') : $date;
+        $until = $to <= $from ? Day::after($date) : $date;
 
         return [$this->minute($date, $from), $this->minute($until, $to)];
     }

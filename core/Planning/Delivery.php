@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Planning;
 
 use Closure;
-use DateTimeImmutable;
+use KeepPace\Core\Calendar\Day;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Calendar\WorkingCalendar;
 
@@ -72,11 +72,11 @@ final readonly class Delivery
         $can = fn (string $day): bool => $this->ours->isWorkingDay($day) && $this->theirs->takesOrdersOn($day);
         $day = $this->onDay($this->theirs->calendar->workingDaysFrom($left, -$this->leadTimeDays), -1, $can);
         for ($i = 0; $i < self::FAR && $this->orderedOn($day) > $neededAt; $i++) {
-            $day = $this->onDay($this->dayBefore($day), -1, $can);
+            $day = $this->onDay(Day::before($day), -1, $can);
         }
         // several days can come to the same: the last of them
         for ($i = 0; $i < self::FAR; $i++) {
-            $next = $this->onDay($this->dayAfter($day), 1, $can);
+            $next = $this->onDay(Day::after($day), 1, $can);
             if ($this->orderedOn($next) > $neededAt) {
                 break;
             }
@@ -97,7 +97,7 @@ final readonly class Delivery
         if ($this->usableFrom !== null) {
             return $this->ours->minute($day, $this->usableFrom);
         }
-        $midnight = $this->ours->minute($this->dayAfter($day), '00:00');
+        $midnight = $this->ours->minute(Day::after($day), '00:00');
 
         return $this->open->nextOpen($midnight) ?? $midnight;
     }
@@ -110,19 +110,9 @@ final readonly class Delivery
     private function onDay(string $day, int $step, Closure $isRight): string
     {
         for ($i = 0; $i < self::FAR && ! $isRight($day); $i++) {
-            $day = $step < 0 ? $this->dayBefore($day) : $this->dayAfter($day);
+            $day = $step < 0 ? Day::before($day) : Day::after($day);
         }
 
         return $day;
-    }
-
-    private function dayBefore(string $day): string
-    {
-        return (new DateTimeImmutable($day))->modify('-1 day')->format('Y-m-d');
-    }
-
-    private function dayAfter(string $day): string
-    {
-        return (new DateTimeImmutable($day))->modify('+1 day')->format('Y-m-d');
     }
 }

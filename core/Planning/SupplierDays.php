@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Planning;
 
-use DateTimeImmutable;
+use KeepPace\Core\Calendar\Day;
 use KeepPace\Core\Calendar\WorkingCalendar;
 
 /** On which days a supplier works, takes orders and delivers, and how long goods are on the way from him. */
@@ -37,6 +37,6 @@ final readonly class SupplierDays
     /** @param  list<int>  $weekdays */
     private static function isAmong(array $weekdays, string $date): bool
     {
-        return $weekdays === [] || in_array((int) (new DateTimeImmutable($date))->format('N'), $weekdays, true);
+        return $weekdays === [] || in_array(Day::weekday($date), $weekdays, true);
     }
 }
