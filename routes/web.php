@@ -165,6 +165,9 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::put('/order-components/{component}', [C\OrderComponentController::class, 'update'])
         ->middleware('may:change-order')
         ->name('order-components.update');
+    Route::put('/order-outputs/{output}', [C\OrderOutputController::class, 'update'])
+        ->middleware('may:change-order')
+        ->name('order-outputs.update');
     Route::post('/orders/{order}/steps', [C\OrderStepController::class, 'store'])
         ->middleware('may:change-order')
         ->name('order-steps.store');

@@ -204,6 +204,19 @@ final class OrderRefused extends Refused
         return self::because("Order {$order} has no step {$step}.", 'step_number');
     }
 
+    public static function isTheProduct(string $order): self
+    {
+        return self::because("That is what order {$order} makes: change the quantity of the order.");
+    }
+
+    public static function cameBack(BigDecimal $came): self
+    {
+        return self::because(
+            Amount::plain($came).' came back already. Take that back first, or plan no less.',
+            'quantity',
+        );
+    }
+
     public static function isHere(string $step): self
     {
         return self::because("Step {$step} is done in the shop already.");

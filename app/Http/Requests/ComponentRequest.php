@@ -2,7 +2,7 @@
 
 namespace App\Http\Requests;
 
-/** Another quantity of a component. */
+/** Another quantity of a component, or of what comes back. */
 class ComponentRequest extends DeedRequest
 {
     protected function fields(): array

@@ -29,6 +29,7 @@ final readonly class BesideLine
         public OutputKind $kind,
         public ShareRule $rule,
         public BigDecimal $planned,
+        public BigDecimal $baseline,
         public BigDecimal $received,
         public BigDecimal $givenUp,
         public BigDecimal $promised,
@@ -65,6 +66,18 @@ final readonly class BesideLine
     public function open(): BigDecimal
     {
         return BigDecimal::max(0, $this->planned->minus($this->received)->minus($this->givenUp));
+    }
+
+    /** The order gives another quantity than the master. */
+    public function isChanged(): bool
+    {
+        return ! $this->planned->isEqualTo($this->baseline);
+    }
+
+    /** Its form among the others of a page. */
+    public function form(): string
+    {
+        return "output-{$this->id}";
     }
 
     public function takesCodes(): bool
@@ -106,6 +119,7 @@ final readonly class BesideLine
             $row->enum('kind', OutputKind::class),
             $row->enum('share_rule', ShareRule::class),
             $row->decimal('planned_quantity'),
+            $row->decimal('baseline_quantity'),
             $row->decimal('received_quantity'),
             $row->decimal('given_up_quantity'),
             $row->decimal('promised'),

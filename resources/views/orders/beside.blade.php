@@ -12,6 +12,7 @@
             <th>Unit</th>
             <th>Carries cost</th>
             <th class="n">€ so far</th>
+            <th></th>
         </tr>
     </thead>
     <tbody>
@@ -22,7 +23,12 @@
                     <span class="sub">{{ $line->itemNumber }}</span>
                 </td>
                 <td>{{ $line->kind->label() }}</td>
-                <td class="n">{{ $print->amount($line->planned) }}</td>
+                <td class="n">
+                    {{ $print->amount($line->planned) }}
+                    @if ($line->isChanged())
+                        <span class="soon" title="the master says {{ $print->amount($line->baseline) }}">≠</span>
+                    @endif
+                </td>
                 <td class="n">{{ $print->some($line->received) }}</td>
                 <td class="n">
                     @if ($line->open()->isPositive())
@@ -33,6 +39,19 @@
                 <td>{{ $line->unit }}</td>
                 <td>{{ $line->rule->label() }}</td>
                 <td class="n">{{ $print->money($line->value) }}</td>
+                <td class="tight">
+                    @if ($page->isOpen() && Gate::allows('change-order'))
+                        <x-more summary="change" :open="$typed($line->form())->isMine()">
+                            <x-form method="put" class="actions" :key="$line->form()"
+                                :to="route('order-outputs.update', $line->id)">
+                                <input type="hidden" name="version" value="{{ $order->version }}">
+                                <x-field bare name="quantity" :label="'Comes back of '.$line->item" class="n"
+                                    :value="$print->amount($line->planned)" inputmode="decimal" />
+                                <button class="btn btn-quiet btn-small">Plan this much</button>
+                            </x-form>
+                        </x-more>
+                    @endif
+                </td>
             </tr>
         @endforeach
     </tbody>

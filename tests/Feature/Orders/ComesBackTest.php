@@ -2,6 +2,7 @@
 
 use App\Access\Role;
 use App\Actions\Cover\TieLine;
+use App\Actions\Orders\ChangeBeside;
 use App\Actions\Orders\ChangeOrder;
 use App\Actions\Orders\TypedOutput;
 use App\Actions\Stock\ReserveOutput;
@@ -244,4 +245,57 @@ it('is planned for another order before it is there, with the day of the order t
     expect($part)->not->toBeNull()
         ->and((string) $part->missing)->toBe('0.000000')
         ->and(json_encode($part))->toContain($order->number);
+});
+
+it('plans by hand what comes back of one order, as the pieces go', function () {
+    $order = platedOrder($this, 'LID-A', '10');
+    $chips = outputOf($this, $order, 'CHIP-A');
+    $old = outputOf($this, $order, 'OLD-A');
+    $plan = fn (OrderOutput $output, string $quantity) => app(ChangeBeside::class)->handle(
+        $output->id,
+        $order->refresh()->version,
+        $quantity,
+        $this->shop->sign(Role::Supervisor),
+    );
+    expect($plan($chips, '1.5')->says)->toContain('1.5 kg CHIP-A')->toContain('not 2')
+        ->and($chips->refresh()->planned_quantity)->toBe('1.500000')
+        ->and($chips->baseline_quantity)->toBe('2.000000')
+        ->and($chips->planned_value)->toBe(135) // 1.5 kg at 0.90
+        ->and($this->shop->differences())->toBe([]);
+    // it follows the order: half of the pieces, half of it
+    $this->actingAs($this->shop->as(Role::Supervisor))->get("/orders/{$order->id}")
+        ->assertSee('the master says 2')->assertSee('Plan this much');
+    $this->shop->receive($order->refresh(), '5', beside: [
+        $chips->id => new TypedOutput('0.75'),
+        $old->id => new TypedOutput(codes: "G-1\nG-2"),
+    ]);
+    expect(fn () => $plan($old, '1'))->toThrow(Refused::class, '2 came back already')
+        ->and(fn () => $plan($old, '2.5'))->toThrow(Refused::class)
+        ->and(fn () => $plan($order->output(), '5'))->toThrow(Refused::class, 'change the quantity of the order');
+    $this->put("/order-outputs/{$old->id}", [
+        'token' => $this->shop->token(),
+        'version' => $order->refresh()->version,
+        'quantity' => '3',
+    ])->assertSessionHasNoErrors();
+    expect($old->refresh()->openQuantity()->isEqualTo(1))->toBeTrue()
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Operator))->put("/order-outputs/{$old->id}", [
+        'token' => $this->shop->token(),
+        'version' => $order->refresh()->version,
+        'quantity' => '4',
+    ])->assertForbidden();
+});
+
+it('tells whom it was promised to when fewer are planned to come back', function () {
+    $order = $this->shop->order('RING-A', '100');
+    $demand = $this->shop->customerOrder(['LID-A' => '50']);
+    $line = CustomerOrderLine::query()->where('customer_order_id', $demand->id)->firstOrFail();
+    app(TieLine::class)->toOrder($line->id, $order->id, '50', $this->shop->sign(Role::Sales));
+    $lids = outputOf($this, $order, 'LID-A');
+    $says = app(ChangeBeside::class)
+        ->handle($lids->id, (int) $order->refresh()->version, '45', $this->shop->sign(Role::Supervisor))->says;
+    expect($says)->toContain('45 pc LID-A')
+        ->and($says)->toContain("It covers 5 less of {$demand->number} line 10")
+        ->and((int) DB::table('ties')->where('output_id', $lids->id)->sum('quantity'))->toBe(45)
+        ->and($this->shop->differences())->toBe([]);
 });
