@@ -5,6 +5,7 @@ namespace App\Books;
 use App\Models\Claim;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Collection;
 use KeepPace\Core\Outside\ClaimState;
@@ -13,7 +14,7 @@ use KeepPace\Core\Quantity\Amount;
 
 /**
  * What suppliers are to make good (trade.md W5). A claim is no income until it is granted. It is guarded by the order
- * whose pieces they were.
+ * whose pieces they were, or the purchase they were bought on.
  */
 final class Claims implements Book
 {
@@ -34,23 +35,48 @@ final class Claims implements Book
         Whose $whose,
         string $reason,
     ): void {
-        $claim = Claim::query()->create([
-            'booking_id' => $this->ledger->booking->id,
+        $what = Amount::plain($pieces)." of {$order->number} {$step->label()}";
+        $claim = $this->opens(new Claim([
             'supplier_id' => $step->supplier_id,
             'order_step_id' => $step->id,
             'pieces' => (string) $pieces,
             'cents' => $cents,
             'reason' => $reason,
+        ]), $what, $whose);
+        $claim->state === ClaimState::Asked
+            && $this->ledger->questions->rejects($order, $claim, "{$what}, {$reason}: is that theirs or ours?");
+    }
+
+    /**
+     * What a supplier makes of parts of ours was spoiled there.
+     *
+     * @param  int  $cents  what the parts in it were worth
+     */
+    public function openMade(PurchaseLine $line, BigDecimal $pieces, int $cents, Whose $whose): void
+    {
+        $what = Amount::plain($pieces)." of {$line->number}";
+        $claim = $this->opens(new Claim([
+            'supplier_id' => $line->order()->firstOrFail()->supplier_id,
+            'purchase_line_id' => $line->id,
+            'pieces' => (string) $pieces,
+            'cents' => $cents,
+        ]), $what, $whose);
+        $claim->state === ClaimState::Asked
+            && $this->ledger->questions->rejects(null, $claim, "{$what}, spoiled there: is that theirs or ours?");
+    }
+
+    private function opens(Claim $claim, string $what, Whose $whose): Claim
+    {
+        $claim->fill([
+            'booking_id' => $this->ledger->booking->id,
             'state' => $whose === Whose::Open ? ClaimState::Asked : ClaimState::Open,
             'opened_at' => now(),
-        ]);
-        $what = Amount::plain($pieces)." of {$order->number} {$step->label()}";
-        if ($whose === Whose::Open) {
-            $this->ledger->questions->rejects($order, $claim, "{$what}, {$reason}: is that theirs or ours?");
-        }
+        ])->save();
         $this->ledger->says($whose === Whose::Open
             ? 'The buyer is asked whose fault it is.'
-            : "{$what} claimed, ".Said::euros($cents).' €.');
+            : "{$what} claimed, ".Said::euros($claim->cents).' €.');
+
+        return $claim;
     }
 
     /**
@@ -72,9 +98,12 @@ final class Claims implements Book
 
     public function locks(Undone $undone): Needs
     {
-        $steps = self::opened($undone)->concat(self::settled($undone))->pluck('order_step_id');
+        $claims = self::opened($undone)->concat(self::settled($undone));
+        $steps = $claims->pluck('order_step_id')->filter();
+        $lines = $claims->pluck('purchase_line_id')->filter();
 
-        return Needs::orders(OrderStep::query()->whereKey($steps)->pluck('order_id'));
+        return Needs::orders(OrderStep::query()->whereKey($steps)->pluck('order_id'))
+            ->and(Needs::purchaseOrders(PurchaseLine::query()->whereKey($lines)->pluck('purchase_order_id')));
     }
 
     public function against(Undone $undone): array

@@ -83,12 +83,12 @@ final class Questions implements Book
     }
 
     /** Pieces came back spoiled, and nobody said whose fault it was: the buyer is asked. */
-    public function rejects(Order $order, Claim $claim, string $says): void
+    public function rejects(?Order $order, Claim $claim, string $says): void
     {
         Question::query()->create([
             'booking_id' => $this->ledger->booking->id,
             'kind' => Question::REJECTS,
-            'order_id' => $order->id,
+            'order_id' => $order?->id,
             'claim_id' => $claim->id,
             'says' => $says,
             'quantity' => $claim->pieces,

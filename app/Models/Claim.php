@@ -12,7 +12,8 @@ use KeepPace\Core\Outside\ClaimState;
  * @property int $id
  * @property int $booking_id by which the pieces came back
  * @property int $supplier_id
- * @property int $order_step_id
+ * @property int|null $order_step_id at which the pieces were; null = they were made of parts of ours
+ * @property int|null $purchase_line_id on which they were bought; null = pieces of an order
  * @property string $pieces
  * @property int $cents what they had cost so far
  * @property string $reason
@@ -22,7 +23,8 @@ use KeepPace\Core\Outside\ClaimState;
  * @property \Carbon\CarbonImmutable|null $ended_at
  * @property int|null $ended_by_booking_id
  * @property string $answer
- * @property-read OrderStep $step
+ * @property-read OrderStep|null $step
+ * @property-read PurchaseLine|null $purchase
  * @property-read Supplier $supplier
  */
 class Claim extends Model
@@ -45,6 +47,12 @@ class Claim extends Model
     public function step(): BelongsTo
     {
         return $this->belongsTo(OrderStep::class, 'order_step_id');
+    }
+
+    /** @return BelongsTo<PurchaseLine, $this> */
+    public function purchase(): BelongsTo
+    {
+        return $this->belongsTo(PurchaseLine::class, 'purchase_line_id');
     }
 
     /** @return BelongsTo<Supplier, $this> */

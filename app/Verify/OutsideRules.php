@@ -78,7 +78,8 @@ final class OutsideRules
                 FROM (
                     SELECT order_step_id, unpaid, 0 AS claimed FROM consignment_lines
                     UNION ALL
-                    SELECT order_step_id, 0, pieces FROM claims WHERE state NOT IN ('ours', 'taken_back')
+                    SELECT order_step_id, 0, pieces FROM claims
+                    WHERE state NOT IN ('ours', 'taken_back') AND order_step_id IS NOT NULL
                 ) y
                 GROUP BY order_step_id
             ) x

@@ -63,7 +63,12 @@ final class EveryKind
         $shop->goodsIn('BOLT-8', '30', '2');
         $made = $shop->purchase('P-76', 'GATE-40', '10', '2026-12-01');
         $part = $shop->goesAlong($made, 'BOLT-8');
-        $comes = fn (): TypedMade => new TypedMade('10', '1', $shop->place('STORES')->id);
+        $comes = fn (): TypedMade => new TypedMade(
+            '10',
+            '1',
+            $shop->place('STORES')->id,
+            whose: Whose::Theirs,
+        );
         $customerOrder = $do(fn (): Booking => Booking::query()->findOrFail(
             Booking::query()->where('customer_order_id', $shop->customerOrder(['TRAY-40' => '5'])->id)->value('id'),
         ));
@@ -123,9 +128,9 @@ final class EveryKind
             ),
             fn (): Booking => $shop->back($outside, '2', '1', '1', whose: Whose::Theirs),
             fn (): Booking => app(SettleClaim::class)->handle(
-                Claim::query()->sole()->id,
+                Claim::query()->whereNotNull('order_step_id')->sole()->id,
                 ClaimAnswer::Granted,
-                Claim::query()->sole()->cents,
+                Claim::query()->whereNotNull('order_step_id')->sole()->cents,
                 $shop->sign(Role::Buyer),
             ),
             fn (): Booking => $shop->receive($order, '4'),

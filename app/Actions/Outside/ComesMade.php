@@ -20,6 +20,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Outside\PartUse;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
@@ -66,6 +67,9 @@ final class ComesMade
         if ($parts->isEmpty() || $good->plus($spoiled)->isZero()) {
             throw OutsideRefused::nothingCame();
         }
+        if ($spoiled->isPositive() && $typed->whose === null) {
+            throw OutsideRefused::whose();
+        }
         $used = new PartsUsed($ledger, Place::ofSupplier($order->supplier), $typed->place);
         $cents = 0;
         foreach ($parts as $part) {
@@ -73,9 +77,27 @@ final class ComesMade
         }
         $ledger->concernsPurchase($order);
         $ledger->says($good->isZero() ? '' : $this->in($ledger, $held, $line, $good, $cents, $typed));
-        $spoiled->isZero() ?: $ledger->says(Amount::plain($spoiled)." spoiled there, on {$line->number}.");
+        self::spoiledThere($ledger, $line, $spoiled, $used->spoiled(), $typed->whose);
         array_map($ledger->says(...), $used->said());
         self::askWhatIsLeft($ledger, $line->refresh());
+    }
+
+    /**
+     * Theirs is claimed at what our parts in it were worth; of ours he bills the work, which is accepted on his bill.
+     *
+     * @param  int  $cents  of the parts in the spoiled pieces
+     */
+    private static function spoiledThere(
+        Ledger $ledger,
+        PurchaseLine $line,
+        BigDecimal $spoiled,
+        int $cents,
+        ?Whose $whose,
+    ): void {
+        if ($spoiled->isPositive()) {
+            $ledger->says(Amount::plain($spoiled)." spoiled there, on {$line->number}.");
+            $whose === null || $whose->isPaid() ?: $ledger->claims->openMade($line, $spoiled, $cents, $whose);
+        }
     }
 
     /** @throws Refused */

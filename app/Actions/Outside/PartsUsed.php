@@ -20,6 +20,8 @@ final class PartsUsed
     /** @var list<string> */
     private array $said = [];
 
+    private int $spoiled = 0;
+
     /** @param  int  $store  where what comes back is put */
     public function __construct(
         private readonly Ledger $ledger,
@@ -41,7 +43,7 @@ final class PartsUsed
         $lines = $this->ledger->consigned->partGone($part, $gone, "parts.{$part->id}.used");
         foreach ($lines as ['lot' => $lot, 'of' => $of]) {
             $inGood += $this->move($part, $lot, $of->good, End::outside());
-            $this->move($part, $lot, $of->spoiled, End::scrap(ScrapClass::Machining));
+            $this->spoiled += $this->move($part, $lot, $of->spoiled, End::scrap(ScrapClass::Machining));
             $this->move($part, $lot, $of->unworked, null);
         }
         $unit = $part->item->unit->code;
@@ -49,6 +51,12 @@ final class PartsUsed
             .($back->isZero() ? '' : ', '.Amount::plain($back)." {$unit} back").'.';
 
         return $inGood;
+    }
+
+    /** @return int cents of what was in the spoiled pieces */
+    public function spoiled(): int
+    {
+        return $this->spoiled;
     }
 
     /** @return list<string> sentences */

@@ -13,6 +13,7 @@ use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Claim;
 use App\Models\Order;
+use App\Models\OrderStep;
 use App\Models\PurchaseLine;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\CostKind;
@@ -41,31 +42,67 @@ final class SettleClaim
         return $this->bookings->once(BookingKind::ClaimSettled, $signed, new Part(
             fn (): Needs => self::needs($id),
             function (Ledger $ledger, Held $held) use ($id, $answer, $cents, $signed): void {
-                $claim = Claim::query()->with('step', 'supplier')->findOrFail($id);
-                $order = $held->order($claim->step->order_id);
+                $claim = Claim::query()->with('step', 'purchase.item.unit', 'supplier')->findOrFail($id);
                 self::assertMay($claim, $answer, $cents, $signed->reason);
-                match ($answer) {
-                    ClaimAnswer::Ours => self::ours($ledger, $held, $order, $claim),
-                    ClaimAnswer::Granted => self::granted($ledger, $order, $claim, $cents),
-                    default => null,
-                };
+                $step = $claim->step;
+                $of = $step === null
+                    ? self::madeOnes($ledger, $held, $claim, $answer, $cents)
+                    : self::pieces($ledger, $held, $step, $claim, $answer, $cents);
                 $granted = $answer === ClaimAnswer::Granted ? $cents : 0;
                 $ledger->claims->settle($claim, $answer->state(), $granted, self::answer($answer, $signed->reason));
-                $ledger->concerns($order);
-                $ledger->says(self::says($claim, $order, $answer, $cents));
+                $ledger->says(self::says($claim, $of, $answer, $cents));
             },
         ));
     }
 
     private static function needs(int $id): Needs
     {
-        $step = Claim::query()->with('step.order')->findOrFail($id)->step;
+        $claim = Claim::query()->with('step.order', 'purchase')->findOrFail($id);
+        $step = $claim->step;
+        if ($step === null) {
+            return Needs::purchaseOrders([$claim->purchase?->purchase_order_id])
+                ->and(Needs::items([$claim->purchase?->item_id]));
+        }
 
         return Needs::orders([$step->order_id])
             ->and(Needs::purchaseOrders(
                 PurchaseLine::query()->where('order_step_id', $step->id)->pluck('purchase_order_id'),
             ))
             ->and(Needs::items([$step->order->item_id]));
+    }
+
+    /** @return string whose pieces they were */
+    private static function pieces(
+        Ledger $ledger,
+        Held $held,
+        OrderStep $step,
+        Claim $claim,
+        ClaimAnswer $answer,
+        int $cents,
+    ): string {
+        $order = $held->order($step->order_id);
+        match ($answer) {
+            ClaimAnswer::Ours => self::ours($ledger, $held, $order, $step, $claim),
+            ClaimAnswer::Granted => self::granted($ledger, $order, $step, $cents),
+            default => null,
+        };
+        $ledger->concerns($order);
+
+        return $order->number;
+    }
+
+    /**
+     * What was made of parts of ours: these are scrapped, so a credit is variance; the work is paid by his bill.
+     *
+     * @return string on what they were bought
+     */
+    private static function madeOnes(Ledger $ledger, Held $held, Claim $claim, ClaimAnswer $answer, int $cents): string
+    {
+        $line = $claim->purchase ?? throw new \LogicException('A claim is on one or the other.');
+        $answer !== ClaimAnswer::Granted ?: $ledger->moves->variance($line->item, -$cents);
+        $ledger->concernsPurchase($held->purchaseOrder($line->purchase_order_id));
+
+        return $line->number;
     }
 
     /** @throws Refused */
@@ -83,16 +120,16 @@ final class SettleClaim
     }
 
     /** The work on them is paid. */
-    private static function ours(Ledger $ledger, Held $held, Order $order, Claim $claim): void
+    private static function ours(Ledger $ledger, Held $held, Order $order, OrderStep $step, Claim $claim): void
     {
-        $ledger->consigned->paidAfterAll($claim->step, $claim->booking_id);
-        (new WorkDone($ledger, $held))->paidAfterAll($order, $claim->step, BigDecimal::of($claim->pieces));
+        $ledger->consigned->paidAfterAll($step, $claim->booking_id);
+        (new WorkDone($ledger, $held))->paidAfterAll($order, $step, BigDecimal::of($claim->pieces));
     }
 
-    private static function granted(Ledger $ledger, Order $order, Claim $claim, int $cents): void
+    private static function granted(Ledger $ledger, Order $order, OrderStep $step, int $cents): void
     {
         $order->state->takesCost()
-            ? $ledger->costs->add($order, CostKind::Outside, -$cents, $claim->step)
+            ? $ledger->costs->add($order, CostKind::Outside, -$cents, $step)
             : $ledger->moves->variance($order->load('item.unit')->item, -$cents);
     }
 
@@ -101,9 +138,9 @@ final class SettleClaim
         return trim($answer->value.($reason === '' ? '' : ": {$reason}"));
     }
 
-    private static function says(Claim $claim, Order $order, ClaimAnswer $answer, int $cents): string
+    private static function says(Claim $claim, string $of, ClaimAnswer $answer, int $cents): string
     {
-        $what = Amount::plain($claim->pieces)." of {$order->number} spoiled at {$claim->supplier->name}";
+        $what = Amount::plain($claim->pieces)." of {$of} spoiled at {$claim->supplier->name}";
 
         return $what.match ($answer) {
             ClaimAnswer::Theirs => ': theirs, '.Said::euros($claim->cents).' € claimed.',

@@ -3,6 +3,8 @@
 namespace App\Http\Requests;
 
 use App\Actions\Outside\TypedMade;
+use Illuminate\Validation\Rule;
+use KeepPace\Core\Outside\Whose;
 
 /** What came of what a supplier made of parts of ours. */
 class MadeRequest extends DeedRequest
@@ -12,6 +14,7 @@ class MadeRequest extends DeedRequest
         return [
             'good' => ['nullable', ...Rules::amountOrZero()],
             'spoiled' => ['nullable', ...Rules::amountOrZero()],
+            'whose' => ['nullable', Rule::enum(Whose::class)],
             'place_id' => ['required', ...Rules::id(), 'exists:places,id'],
             'codes' => ['nullable', ...Rules::text(20000)],
             'parts' => ['nullable', 'array', 'max:50'],
@@ -34,6 +37,7 @@ class MadeRequest extends DeedRequest
             (int) $this->validated('place_id'),
             $this->validated('codes') ?? '',
             $parts,
+            $this->enum('whose', Whose::class),
         );
     }
 }

@@ -7,6 +7,7 @@ use App\Reading\Row;
 use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\ClaimAnswer;
 use KeepPace\Core\Outside\ClaimState;
@@ -21,9 +22,10 @@ final readonly class ListedClaim
         public int $bookingId,
         public int $supplierId,
         public string $supplier,
-        public int $orderId,
+        public ?int $orderId,
         public string $order,
         public string $step,
+        public ?int $purchaseId,
         public string $item,
         public string $unit,
         public BigDecimal $pieces,
@@ -57,13 +59,14 @@ final readonly class ListedClaim
     {
         return DB::table('claims AS c')
             ->join('suppliers AS v', 'v.id', 'c.supplier_id')
-            ->join('order_steps AS s', 's.id', 'c.order_step_id')
-            ->join('orders AS o', 'o.id', 's.order_id')
-            ->join('items AS i', 'i.id', 'o.item_id')
+            ->leftJoin('order_steps AS s', 's.id', 'c.order_step_id')
+            ->leftJoin('orders AS o', 'o.id', 's.order_id')
+            ->leftJoin('purchase_lines AS l', 'l.id', 'c.purchase_line_id')
+            ->join('items AS i', fn (JoinClause $join) => $join->whereRaw('i.id = COALESCE(o.item_id, l.item_id)'))
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->orderByRaw("c.state NOT IN ('asked', 'open'), IF(c.state IN ('asked', 'open'), c.id, -c.id)")
             ->select(['c.*', 'v.name AS supplier', 's.order_id', 'o.number AS order_number', 's.number', 's.name'])
-            ->addSelect(['i.name AS item', 'u.code AS unit']);
+            ->addSelect(['i.name AS item', 'u.code AS unit', 'l.number AS line', 'l.purchase_order_id']);
     }
 
     private static function from(Row $row): self
@@ -73,9 +76,12 @@ final readonly class ListedClaim
             $row->int('booking_id'),
             $row->int('supplier_id'),
             $row->text('supplier'),
-            $row->int('order_id'),
-            $row->text('order_number'),
-            "{$row->text('number')} {$row->text('name')}",
+            $row->intOrNull('order_id'),
+            $row->textOrNull('order_number') ?? $row->text('line'),
+            $row->textOrNull('number') === null
+                ? "{$row->text('item')}, made of ours"
+                : "{$row->text('number')} {$row->text('name')}",
+            $row->intOrNull('purchase_order_id'),
             $row->text('item'),
             $row->text('unit'),
             $row->decimal('pieces'),
@@ -86,6 +92,14 @@ final readonly class ListedClaim
             $row->moment('opened_at'),
             $row->text('answer'),
         );
+    }
+
+    /** Where the pieces are looked at: their order, or what they were bought on. */
+    public function address(): string
+    {
+        return $this->orderId === null
+            ? route('purchases.show', $this->purchaseId)
+            : route('orders.show', $this->orderId);
     }
 
     /** @return list<ClaimAnswer> that take one touch */

@@ -29,7 +29,7 @@
                         <a href="{{ route('suppliers.show', $claim->supplierId) }}">{{ $claim->supplier }}</a>
                     </td>
                     <td class="tight">
-                        <a class="num" href="{{ route('orders.show', $claim->orderId) }}">{{ $claim->order }}</a>
+                        <a class="num" href="{{ $claim->address() }}">{{ $claim->order }}</a>
                     </td>
                     <td>{{ $claim->step }}</td>
                     <td class="n">{{ $print->amount($claim->pieces) }} {{ $claim->unit }}</td>

@@ -4,6 +4,7 @@
         <x-field name="good" :label="'Good, of '.$print->amount($part->open)" class="n few" size="7"
             inputmode="decimal" />
         <x-field name="spoiled" label="Spoiled there" class="n few" size="6" inputmode="decimal" />
+        <x-choice name="whose" label="Whose fault" :options="$print->whose()" />
         <x-choice name="place_id" label="To" :options="$places" />
         <x-field name="codes" label="Lot, if it has one" size="12" maxlength="80" />
     </div>

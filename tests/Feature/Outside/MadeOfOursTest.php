@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Outside\ComesMade;
 use App\Actions\Outside\SendOut;
+use App\Actions\Outside\SettleClaim;
 use App\Actions\Outside\SettleLeft;
 use App\Actions\Outside\TypedMade;
 use App\Actions\Outside\TypedPartOut;
@@ -11,6 +12,7 @@ use App\Actions\Purchasing\GoAlong;
 use App\Actions\Purchasing\OtherSupplier;
 use App\Models\Balance;
 use App\Models\Booking;
+use App\Models\Claim;
 use App\Models\Place;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
@@ -18,7 +20,10 @@ use App\Models\PurchasePart;
 use App\Models\Question;
 use App\Models\Supplier;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\ClaimAnswer;
+use KeepPace\Core\Outside\ClaimState;
 use KeepPace\Core\Outside\PartLeft;
+use KeepPace\Core\Outside\Whose;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use Tests\Support\ItemPage;
@@ -52,13 +57,17 @@ beforeEach(function () {
             ->whereHas('place', fn ($place) => $place->where('kind', 'store'))
             ->firstOrFail()->id)],
     );
-    $this->comes = fn (string $good, string $spoiled = '0', string $used = '', string $back = ''): Booking => app(
-        ComesMade::class,
-    )->handle(
+    $this->comes = fn (
+        string $good,
+        string $spoiled = '0',
+        string $used = '',
+        string $back = '',
+        ?Whose $whose = Whose::Ours,
+    ): Booking => app(ComesMade::class)->handle(
         $this->line->id,
         new TypedMade($good, $spoiled, $this->shop->place('STORES')->id, '', [
             $this->part->id => ['used' => $used, 'back' => $back],
-        ]),
+        ], $whose),
         $this->shop->sign(Role::Storekeeper),
     );
     $this->value = fn (string $item): int => $this->shop->stock($item)['value'];
@@ -204,4 +213,73 @@ it('says what cannot go along, in a file and on the page', function () {
     $item = $this->shop->item('BRG-25')->id;
     $this->get("/items/{$item}")->assertSee('made of BOLT-8:3');
     $this->get("/items/{$item}/change")->assertSee('BOLT-8:3');
+});
+
+/* trade.md W5, of pieces he made of our parts: theirs is claimed at what the parts in them were worth. */
+it('claims what he spoiled, settles it, and takes either back', function () {
+    ($this->send)('50');
+    expect(fn () => ($this->comes)('60', '2', whose: null))->toThrow(Refused::class);
+    // 2 × 0.42 m at 6.00 = 5.04
+    $came = ($this->comes)('60', '2', whose: Whose::Theirs);
+    $claim = Claim::query()->sole();
+    expect($claim->only(['order_step_id', 'purchase_line_id', 'cents', 'state']))->toBe([
+        'order_step_id' => null,
+        'purchase_line_id' => $this->line->id,
+        'cents' => 504,
+        'state' => ClaimState::Open,
+    ])->and($came->says)->toContain("2 of {$this->line->number} claimed, 5.04 €")
+        ->and($this->shop->differences())->toBe([]);
+    $this->actingAs($this->shop->as(Role::Buyer))->get('/claims')->assertOk()
+        ->assertSee($this->line->number)->assertSee('made of ours')->assertSee('5.04');
+    $this->get("/suppliers/{$this->supplier->id}")->assertOk()->assertSee('made of ours');
+    $settle = fn (ClaimAnswer $answer, int $cents = 0) => app(SettleClaim::class)
+        ->handle($claim->id, $answer, $cents, $this->shop->sign(Role::Buyer, 'talked to them'));
+    expect(fn () => $settle(ClaimAnswer::Granted, 505))->toThrow(Refused::class, '5.04');
+    $credit = $settle(ClaimAnswer::Granted, 400);
+    expect($credit->says)->toContain("2 of {$this->line->number} spoiled at")->toContain('4.00 € of 5.04 € credited')
+        ->and($claim->refresh()->state)->toBe(ClaimState::Granted)
+        ->and((int) DB::table('moves AS m')->join('places AS p', 'p.id', 'm.from_place_id')
+            ->where('m.booking_id', $credit->id)->where('p.kind', 'variance')->sum('m.value'))->toBe(400)
+        ->and($this->shop->differences())->toBe([])
+        ->and(fn () => $this->shop->reverse($came))->toThrow(Refused::class, 'was settled since');
+    $this->shop->reverse($credit);
+    expect($claim->refresh()->state)->toBe(ClaimState::Open)->and($this->shop->differences())->toBe([]);
+    $this->shop->reverse($came);
+    expect($claim->refresh()->state)->toBe(ClaimState::TakenBack)->and($this->shop->differences())->toBe([]);
+});
+
+it('asks the buyer whose fault it was, where nobody knows', function () {
+    ($this->send)('50');
+    ($this->comes)('10', '1', whose: Whose::Open);
+    $question = Question::query()->where('kind', Question::REJECTS)->sole();
+    expect($question->order_id)->toBeNull()->and($question->says)->toContain("1 of {$this->line->number}");
+    $this->actingAs($this->shop->as(Role::Buyer))->get('/questions')->assertOk()->assertSee('is that theirs or ours?');
+    $this->get('/')->assertOk();
+    app(SettleClaim::class)->handle(
+        Claim::query()->sole()->id,
+        ClaimAnswer::Ours,
+        0,
+        $this->shop->sign(Role::Buyer),
+    );
+    expect($question->refresh()->answered_at)->not->toBeNull()->and($this->shop->differences())->toBe([]);
+});
+
+it('is booked on its page with whose fault it was', function () {
+    ($this->send)('50');
+    $page = $this->actingAs($this->shop->as(Role::Storekeeper));
+    $page->get("/purchase-lines/{$this->line->id}/made")->assertSee('Whose fault');
+    $page->post("/purchase-lines/{$this->line->id}/made", [
+        'token' => $this->shop->token(),
+        'good' => '10',
+        'spoiled' => '1',
+        'whose' => 'theirs',
+        'place_id' => $this->shop->place('STORES')->id,
+    ])->assertSessionHasNoErrors();
+    expect(Claim::query()->sole()->pieces)->toBe('1.000000');
+    $page->post("/purchase-lines/{$this->line->id}/made", [
+        'token' => $this->shop->token(),
+        'spoiled' => '1',
+        'whose' => 'nobody',
+        'place_id' => $this->shop->place('STORES')->id,
+    ])->assertSessionHasErrors('whose');
 });
