@@ -1152,6 +1152,7 @@ function deed(object $test, string $name): array
                 'data' => [
                     'good' => '4',
                     'spoiled' => '1',
+                    'whose' => 'theirs',
                     'place_id' => $shop->place('STORES')->id,
                     'parts' => [$part->id => ['used' => '', 'back' => '']],
                 ],
