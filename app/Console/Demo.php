@@ -3,6 +3,7 @@
 namespace App\Console;
 
 use App\Access\Role;
+use App\Demo\FirstNumbers;
 use App\Demo\People;
 use App\Demo\Story;
 use App\Models\Booking;
@@ -16,7 +17,7 @@ class Demo extends Command
 
     protected $description = 'Play the demo: Meadowlark Extractor Works';
 
-    public function handle(Story $story): int
+    public function handle(Story $story, FirstNumbers $numbers): int
     {
         if (Booking::query()->exists()) {
             $this->error('There are bookings already; the demo is for an empty database (bin/start --fresh).');
@@ -24,6 +25,7 @@ class Demo extends Command
             return self::FAILURE;
         }
         People::make();
+        $numbers->keep();
         if ($this->option('people')) {
             return self::SUCCESS;
         }

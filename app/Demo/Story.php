@@ -4,10 +4,8 @@ namespace App\Demo;
 
 use App\Access\Role;
 use App\Actions\Import\ImportFolder;
-use App\Actions\Settings\KeepNumberings;
 use App\Actions\Settings\KeepReasons;
 use App\Actions\Settings\KeepSettings;
-use App\Actions\Settings\TypedNumbering;
 use App\Books\Signed;
 use App\Models\Person;
 use App\Planner\KeepUp;
@@ -32,15 +30,6 @@ final class Story
         'shop_address' => '4 Mill Lane, Ballyhale',
     ];
 
-    /** Where its numbers begin, by what is numbered: behind what its files name. */
-    public const NUMBERS = [
-        'order' => ['', 218],
-        'customer_order' => ['C-', 1041],
-        'purchase' => ['P-', 500],
-        'consignment' => ['OUT-', 101],
-        'serial' => ['MX-', 10001],
-    ];
-
     public readonly Tries $tries;
 
     private readonly Dice $dice;
@@ -56,7 +45,6 @@ final class Story
         private readonly Morning $morning,
         private readonly KeepReasons $reasons,
         private readonly KeepSettings $settings,
-        private readonly KeepNumberings $numberings,
         private readonly Pictures $pictures,
     ) {
         $this->tries = new Tries();
@@ -80,7 +68,6 @@ final class Story
         }
         try {
             Date::setTestNow($days->first->setTime(6, 30)->min($days->now));
-            $this->number($staff);
             $this->import->handle(base_path('demo'), $staff->in(Role::Planner));
             $plant = ShopState::now()->plant;
             foreach ($days->all() as $number => $day) {
@@ -102,14 +89,6 @@ final class Story
         );
         $this->pictures->hang($staff);
         $this->morning->play($staff, $this->tries);
-    }
-
-    private function number(Staff $staff): void
-    {
-        $this->numberings->handle(
-            array_map(fn (array $rule): TypedNumbering => new TypedNumbering(...$rule), self::NUMBERS),
-            new Signed('demo-numbers', $staff->in(Role::Supervisor)),
-        );
     }
 
     private function day(StoryDays $days, int $number, CarbonImmutable $day): void

@@ -5,7 +5,7 @@ namespace Tests\Support;
 use App\Access\Role;
 use App\Access\Roles;
 use App\Actions\Import\ImportFolder;
-use App\Demo\Story;
+use App\Demo\FirstNumbers;
 use App\Models\Person;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -23,7 +23,7 @@ class ShopSeeder extends Seeder
             ]);
             $person->setRoles(Roles::of($role));
         }
-        foreach (Story::NUMBERS as $what => [$prefix, $next]) {
+        foreach (FirstNumbers::ALL as $what => [$prefix, $next]) {
             DB::table('numberings')->upsert(['code' => $what, 'prefix' => $prefix, 'next' => $next], 'code');
         }
         $import->handle(base_path('demo'), Person::inRole(Role::Planner));

@@ -17,6 +17,6 @@ class TodayController extends Controller
         $mayBegin = $today->nothingIsOpen && $request->user()?->may(Deed::SetUp) === true;
         $first = $mayBegin ? FirstThings::stillToDo() : null;
 
-        return $first !== null ? view('today.begin', ['first' => $first]) : view('today', ['today' => $today]);
+        return view('today', ['today' => $today, 'first' => $first]);
     }
 }

@@ -1,5 +1,5 @@
 {{-- An empty shop: what to enter first, and where. It goes away with the first order. --}}
-<h1>Before the first order</h1>
+<h2>Before the first order</h2>
 <ol class="first-things">
     @foreach ($first->things as $thing)
         <li @class(['there' => $thing->isThere])>

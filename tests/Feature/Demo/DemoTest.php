@@ -64,7 +64,6 @@ it('does of a day what was before the start', function () {
 it('tells a story whose books agree and that shows a shop at work', function (string $moment, int $weeks) {
     foreach (
         [
-            'numberings',
             'balances',
             'stock_values',
             'cost_layers',

@@ -1,3 +1,0 @@
-<x-layout title="Today">
-    @include('today.first-things')
-</x-layout>
