@@ -124,7 +124,9 @@ it('buys what a supplier makes of a part of ours, and says what becomes of the r
     $browser->login('storekeeper')->visit('/send-out')->see('Goes along')
         ->fill("How much of STRIP-2 goes for {$line}", '25')->press('Send what is typed')->see('Steel strip');
     $browser->visit('/at-suppliers')->see('Parts of ours, stock')->press('it came in')
-        ->fill('Good, of 10', '9')->fill('Spoiled there', '1')->press('Book it in')->see('20 pc STRIP-2');
+        ->fill('Good, of 10', '9')->fill('Spoiled there', '1');
+    $browser->field('Whose fault')->sendKeys('theirs');
+    $browser->press('Book it in')->see('20 pc STRIP-2')->see("1 of {$line} claimed");
 
     // nine clips are worth 18 strips and the price; five strips are left there
     expect($value("SELECT value FROM stock_values WHERE item_id = {$clip}"))->toBe((string) (9 * 250 + 18 * 300));

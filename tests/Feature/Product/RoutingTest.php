@@ -242,5 +242,5 @@ it('keeps a service that is typed for a step, and says what is none', function (
     // a supplier's step has a place and a time here
     $keep(4, [...$here, 'at' => 's5', 'ways' => 'LASER:150'])->assertSessionHasNoErrors();
     $step = RoutingStep::query()->where('routing_id', $draft)->sole();
-    expect([$step->work_centre_id, $step->run_rate])->toBe([null, '2.0000']);
+    expect([$step->work_centre_id, $step->run_rate])->toBe([null, '2.000000']);
 });
