@@ -23,13 +23,13 @@ final class BilledGoods
     /** @var array<int, BigDecimal> billed of it before, by purchase line */
     private array $before = [];
 
-    /** @var list<array{PurchaseLine, int}> credited for what went back: cents less than it was agreed at */
+    /** @var list<array{PurchaseLine, TakenLine}> credited for what went back, at less than it was agreed at */
     private array $credits = [];
 
     public function add(PurchaseLine $purchase, TakenLine $taken): void
     {
         if ($taken->quantity->isNegative()) {
-            $taken->difference === 0 ?: $this->credits[] = [$purchase, $taken->difference];
+            $taken->difference === 0 ?: $this->credits[] = [$purchase, $taken];
 
             return;
         }
@@ -45,14 +45,18 @@ final class BilledGoods
         }
     }
 
-    /** What went back lies nowhere any more: what is credited less for it than it was agreed at is variance. */
+    /** Goods that went back lie nowhere any more: what is credited less for them than was agreed is variance. */
     public function ofCredits(Ledger $ledger): int
     {
-        foreach ($this->credits as [$purchase, $cents]) {
-            $ledger->moves->variance($purchase->item, $cents);
+        $lost = 0;
+        foreach ($this->credits as [$purchase, $taken]) {
+            if (! $purchase->isWork()) {
+                $ledger->moves->variance($purchase->item, $taken->difference);
+                $lost += $taken->difference;
+            }
         }
 
-        return array_sum(array_column($this->credits, 1));
+        return $lost;
     }
 
     /** @return list<array{Received, int}> cents billed beyond what was agreed, by what came */
@@ -61,6 +65,10 @@ final class BilledGoods
         $all = [];
         foreach ($this->lines as [, $taken, $received]) {
             $taken->difference === 0 ?: array_push($all, ...SpreadOver::within($taken->difference, $received));
+        }
+        // work credited at less stays in the cost of its order
+        foreach ($this->credits as [$purchase, $taken]) {
+            $purchase->isWork() && $all[] = [Received::work($purchase, $taken->quantity), $taken->difference];
         }
 
         return $all;

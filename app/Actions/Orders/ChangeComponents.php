@@ -10,6 +10,7 @@ use App\Models\Order;
 use App\Models\OrderComponent;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Quantity\Amount;
 
 /** Changes what one order takes; the master structure is not touched. */
@@ -86,7 +87,7 @@ final class ChangeComponents
                 throw OrderRefused::neverIssued($item->label(), $item->kind->value);
             }
             if (! $order->steps()->where('number', $new->stepNumber)->exists()) {
-                throw OrderRefused::noSuchStep($order->number, $new->stepNumber);
+                throw StepRefused::noSuchStep($order->number, $new->stepNumber);
             }
             $amount = $item->typed($new->quantity)->amount;
             (new OrderParts($ledger, $order))->put($item, $amount, $new->stepNumber);

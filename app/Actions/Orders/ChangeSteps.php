@@ -10,7 +10,7 @@ use App\Models\OrderStep;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
-use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -43,13 +43,13 @@ final class ChangeSteps
                 ARRAY_FILTER_USE_BOTH,
             );
             if ($step->pieces()->isDone() && BigDecimal::of($step->taken_in)->isPositive()) {
-                throw OrderRefused::stepDone($step->number);
+                throw StepRefused::stepDone($step->number);
             }
             $this->move($ledger, $order, $step, (int) $to['work_centre_id']);
             self::times($ledger, $order, $step, $to);
             $this->overheads($ledger, $order, $step, $others, $signed->reason);
             if ($step->run_basis === 'units_per_hour' && ! BigDecimal::of($step->run_rate)->isPositive()) {
-                throw OrderRefused::noRate();
+                throw StepRefused::noRate();
             }
             $step->planned_minutes = $this->copy->minutes($step, BigDecimal::of($order->quantity));
             $step->save();
@@ -96,10 +96,10 @@ final class ChangeSteps
             return;
         }
         if ($step->labour_rate === null) {
-            throw OrderRefused::noRatesYet($order->number);
+            throw StepRefused::noRatesYet($order->number);
         }
         if (trim($reason) === '') {
-            throw OrderRefused::overheadUnexplained($step->number);
+            throw StepRefused::overheadUnexplained($step->number);
         }
         foreach ($others as $field => $rate) {
             $ledger->change(
@@ -150,10 +150,10 @@ final class ChangeSteps
     {
         $steps = $order->steps()->get();
         if ($steps->isEmpty() && $order->released_at !== null) {
-            throw OrderRefused::putTogether($order->number);
+            throw StepRefused::putTogether($order->number);
         }
         if ($steps->contains('number', $number)) {
-            throw OrderRefused::stepThere($order->number, $number);
+            throw StepRefused::stepThere($order->number, $number);
         }
         $reached = $steps->last(fn (OrderStep $other): bool => BigDecimal::of($other->taken_in)->isPositive());
         if (
@@ -161,7 +161,7 @@ final class ChangeSteps
             && ($number < $reached->number
                 || ($reached->is($steps->last()) && BigDecimal::of($reached->passed_on)->isPositive()))
         ) {
-            throw OrderRefused::reached($reached->label());
+            throw StepRefused::reached($reached->label());
         }
     }
 
@@ -175,12 +175,12 @@ final class ChangeSteps
                     BigDecimal::of($step->taken_in)->isPositive()
                     || DB::table('step_entries')->where('order_step_id', $step->id)->exists()
                 ) {
-                    throw OrderRefused::stepStays($step->label());
+                    throw StepRefused::stepStays($step->label());
                 }
                 $other = $order->steps()->where('number', '>', $step->number)->first()
                     ?? $order->steps()->where('id', '<>', $step->id)->get()->last();
                 if ($other === null) {
-                    throw OrderRefused::onlyStep($order->number, $step->label());
+                    throw StepRefused::onlyStep($order->number, $step->label());
                 }
                 $order->components()->where('step_number', $step->number)->update(['step_number' => $other->number]);
                 DB::table('plan_steps')->where('order_step_id', $step->id)->delete();

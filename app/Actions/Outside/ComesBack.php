@@ -25,7 +25,7 @@ use KeepPace\Core\Outside\Onward;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Outside\ValueThere;
 use KeepPace\Core\Outside\Whose;
-use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -55,7 +55,7 @@ final class ComesBack
                     $step = OrderStep::query()->findOrFail($stepId);
                     $order = $held->order($step->order_id)->load('item.unit', 'item.units.unit');
                     if (! $step->isOutside()) {
-                        throw OrderRefused::elsewhere($step->label(), false);
+                        throw StepRefused::elsewhere($step->label(), false);
                     }
                     $this->write($ledger, $held, $order, $step, $typed);
                 },

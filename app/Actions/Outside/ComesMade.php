@@ -83,7 +83,7 @@ final class ComesMade
     }
 
     /**
-     * Theirs is claimed at what our parts in it were worth; of ours he bills the work, which is accepted on his bill.
+     * Theirs is claimed at what our parts in it were worth; the work on ours is a charge on his bill.
      *
      * @param  int  $cents  of the parts in the spoiled pieces
      */

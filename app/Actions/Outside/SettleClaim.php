@@ -144,7 +144,9 @@ final class SettleClaim
 
         return $what.match ($answer) {
             ClaimAnswer::Theirs => ': theirs, '.Said::euros($claim->cents).' € claimed.',
-            ClaimAnswer::Ours => ': ours, the work is paid.',
+            ClaimAnswer::Ours => $claim->step === null
+                ? ': ours, nothing is claimed. Work on them that he bills is a charge on his bill.'
+                : ': ours, the work is paid.',
             ClaimAnswer::Granted => ': '.Said::euros($cents).' € of '.Said::euros($claim->cents).' € credited.',
             ClaimAnswer::Closed => ': nothing is credited.',
         };

@@ -19,6 +19,7 @@ use Brick\Math\BigDecimal;
 use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Purchasing\PurchaseKind;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
@@ -82,7 +83,7 @@ final class OrderWork
     public static function line(Order $order, OrderStep $step): LineToBuy
     {
         if (! $step->isOutside()) {
-            throw OrderRefused::elsewhere($step->label(), false);
+            throw StepRefused::elsewhere($step->label(), false);
         }
         if (! $order->state->takesCost()) {
             throw OrderRefused::takesNoCost($order->number, $order->state);

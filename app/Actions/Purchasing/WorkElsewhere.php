@@ -21,7 +21,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\OutsideRefused;
 use KeepPace\Core\Planning\OrderDeed;
-use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Purchasing\PurchaseKind;
 use KeepPace\Core\Purchasing\PurchaseRefused;
 use KeepPace\Core\Refused;
@@ -90,14 +90,14 @@ final class WorkElsewhere
     private static function assertCanGo(OrderStep $step, Supplier $to): void
     {
         if ($step->service_item_id === null) {
-            throw OrderRefused::noServiceFor($step->label());
+            throw StepRefused::noServiceFor($step->label());
         }
         if (Services::of([$step->service_item_id])->at($step->service_item_id, $to->id)?->service() === null) {
             $service = (string) Item::query()->find($step->service_item_id)?->label();
             throw OutsideRefused::noPrice($to->name, $service, $step->label());
         }
         if ($step->started_at !== null || ! $step->pieces()->isUncounted()) {
-            throw OrderRefused::begunHere($step->label());
+            throw StepRefused::begunHere($step->label());
         }
     }
 

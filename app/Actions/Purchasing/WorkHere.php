@@ -17,7 +17,7 @@ use App\Models\OrderStep;
 use App\Models\WorkCentre;
 use Brick\Math\BigDecimal;
 use KeepPace\Core\Planning\OrderDeed;
-use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Refused;
 
 /** A step that a supplier was to do is done here. What is ordered of him and has not come is given up. */
@@ -56,10 +56,10 @@ final class WorkHere
     private static function assertCan(OrderStep $step, string $rate): void
     {
         if (! $step->isOutside()) {
-            throw OrderRefused::isHere($step->label());
+            throw StepRefused::isHere($step->label());
         }
         if (BigDecimal::of($rate)->isZero()) {
-            throw OrderRefused::noTimeHere($step->label());
+            throw StepRefused::noTimeHere($step->label());
         }
         WorkGivenUp::assertNoneThere($step);
     }

@@ -20,6 +20,7 @@ use Illuminate\Support\Collection;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\WorkOrdered;
@@ -49,7 +50,7 @@ final class ReportStep
                     $steps = $order->steps()->get();
                     $step = $steps->findOrFail($stepId);
                     if ($step->isOutside()) {
-                        throw OrderRefused::elsewhere($step->label(), true);
+                        throw StepRefused::elsewhere($step->label(), true);
                     }
                     $this->write($ledger, $held, $order, $steps, $step, $report);
                 },
@@ -137,7 +138,7 @@ final class ReportStep
         return match (true) {
             $good->plus($scrap)->plus($passOn)->isZero() => throw OrderRefused::nothingCounted(),
             $scrap->isPositive() && trim($report['reason']) === '' => throw OrderRefused::scrapUnexplained(),
-            $next === null && $passOn->isPositive() => throw OrderRefused::lastStep(),
+            $next === null && $passOn->isPositive() => throw StepRefused::lastStep(),
             default => [$good, $scrap, $passOn],
         };
     }

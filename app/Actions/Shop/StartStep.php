@@ -13,6 +13,7 @@ use App\Models\BookingKind;
 use App\Models\OrderStep;
 use KeepPace\Core\Planning\OrderDeed;
 use KeepPace\Core\Planning\OrderRefused;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Refused;
 
 /** A person starts a step; the clock runs until the next count. */
@@ -35,7 +36,7 @@ final class StartStep
                 $order = $held->order($step->order_id);
                 $order->assertMay(OrderDeed::Start);
                 if ($step->started_at !== null) {
-                    throw OrderRefused::runsAlready($order->number, $step->label());
+                    throw StepRefused::runsAlready($order->number, $step->label());
                 }
                 if (! $step->pieces()->toDo()->isPositive()) {
                     throw OrderRefused::nothingThere($order->number, $step->label());
