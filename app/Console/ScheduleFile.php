@@ -30,28 +30,13 @@ class ScheduleFile extends Command
     public function handle(): int
     {
         JustInTime::orAgain();
-        foreach (['seconds', 'iterations', 'seed', 'target'] as $option) {
-            if (! ctype_digit((string) $this->option($option))) {
-                $this->error("--{$option} must be a whole number.");
-
-                return self::FAILURE;
-            }
-        }
         $file = (string) $this->argument('file');
-        if (! is_file($file)) {
-            $this->error("There is no file {$file}.");
-
-            return self::FAILURE;
-        }
-        $text = (string) file_get_contents($file);
+        $text = is_file($file) ? (string) file_get_contents($file) : '';
         $isCase = str_starts_with(ltrim($text), '{');
         $objective = $this->option('objective') ?? ($isCase ? 'tardiness' : 'makespan');
-        if (! in_array($objective, $isCase ? ['makespan', 'tardiness'] : ['makespan'], true)) {
-            $this->error(
-                $isCase
-                    ? '--objective must be makespan or tardiness.'
-                    : 'A job shop in text form has no due dates: it is scheduled for makespan.',
-            );
+        $fault = $this->fault($file, $isCase, is_string($objective) ? $objective : '');
+        if ($fault !== null) {
+            $this->error($fault);
 
             return self::FAILURE;
         }
@@ -68,6 +53,24 @@ class ScheduleFile extends Command
         $this->line($line.', seed '.$this->option('seed').(JustInTime::isOn() ? '' : ', without JIT'));
 
         return self::SUCCESS;
+    }
+
+    /** What is wrong with what was asked for; null = nothing. */
+    private function fault(string $file, bool $isCase, string $objective): ?string
+    {
+        foreach (['seconds', 'iterations', 'seed', 'target'] as $option) {
+            if (! ctype_digit((string) $this->option($option))) {
+                return "--{$option} must be a whole number.";
+            }
+        }
+
+        return match (true) {
+            ! is_file($file) => "There is no file {$file}.",
+            ! $isCase && $objective !== 'makespan' => 'A job shop in text form has no due dates: it is scheduled for '
+                .'makespan.',
+            ! in_array($objective, ['makespan', 'tardiness'], true) => '--objective must be makespan or tardiness.',
+            default => null,
+        };
     }
 
     /** @return array{string, string} the schedule file, what to say */

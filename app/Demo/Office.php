@@ -18,11 +18,12 @@ use App\Models\CustomerOrder;
 use App\Models\Order;
 use App\Queries\Demand\CustomerOrderList;
 use App\Queries\Questions\ArrivalList;
+use App\Reading\Row;
 use App\Shop\Deliveries;
 use App\Shop\OpenOrder;
 use App\Shop\ShopState;
-use Brick\Math\BigDecimal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Quantity\Amount;
@@ -111,22 +112,13 @@ final class Office
             // one of the last days' asks for more motors than anybody has ordered
             $big = $left <= 6 && ! $this->bigOneCame;
             $this->bigOneCame = $this->bigOneCame || $big;
-            $lines = $big
-                ? [[
-                    'item' => 'EX-9E',
-                    'quantity' => '6',
-                    'unit' => null,
-                    'price' => null,
-                    'promised_on' => $this->days->from($day->addDays(30)),
-                ]]
-                : [];
+            $lines = $big ? [self::asked('EX-9E', 6, $this->days->from($day->addDays(30)))] : [];
             for ($n = $this->dice->pick([1, 2, 2]); $n > 0; $n--) {
-                $lines[] = ['item' => $this->dice
-                    ->pick(['EX-20E', 'EX-20E', 'EX-9E', 'EX-9E', 'EX-9H', 'EX-9H', 'TANK-50', 'TRAY-40']),
-                    'quantity' => (string) $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
-                    'unit' => null,
-                    'price' => null,
-                    'promised_on' => $this->days->from($day->addDays($this->dice->between(17, 40)))];
+                $lines[] = self::asked(
+                    $this->dice->pick(['EX-20E', 'EX-20E', 'EX-9E', 'EX-9E', 'EX-9H', 'EX-9H', 'TANK-50', 'TRAY-40']),
+                    $this->dice->pick([1, 1, 2, 2, 3, 4, 6]),
+                    $this->days->from($day->addDays($this->dice->between(17, 40))),
+                );
             }
             $this->tries->of(fn () => $this->enter(
                 $customer->id,
@@ -135,6 +127,14 @@ final class Office
                 $left < 12 && ! $big,
             ));
         }
+    }
+
+    /** @return array{item: string, quantity: string, unit: null, price: null, promised_on: string} */
+    private static function asked(string $item, int $quantity, string $on): array
+    {
+        $any = ['unit' => null, 'price' => null];
+
+        return ['item' => $item, 'quantity' => (string) $quantity, ...$any, 'promised_on' => $on];
     }
 
     /**
@@ -182,10 +182,47 @@ final class Office
      */
     public function shelf(int $left): array
     {
-        $there = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
-            ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost', 'i.supplier_id', 'i.lead_time_days')
+        $buy = [];
+        foreach (self::shelfLevels() as $item) {
+            if ($item->decimal('quantity')->isGreaterThan($item->decimal('reorder_point'))) {
+                continue;
+            }
+            $number = $item->text('number');
+            if (isset(self::LOTS[$number])) {
+                $this->tries->of(
+                    fn () => $this->make->handle(
+                        $item->int('id'),
+                        new TypedQuantity((string) self::LOTS[$number]),
+                        $this->days->from(CarbonImmutable::now()->addDays(22)),
+                        false,
+                        $this->staff->signs(Role::Planner),
+                    ),
+                );
+            } elseif (
+                isset(self::BUY[$number])
+                && ! ($left < 16 && in_array($number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))
+            ) {
+                $buy[] = new LineToBuy(
+                    $item->int('id'),
+                    (string) self::BUY[$number],
+                    null,
+                    (string) $item->decimal('cost')
+                        ->multipliedBy($this->dice->between(96, 106))
+                        ->dividedBy(100, 4),
+                );
+            }
+        }
+
+        return $buy;
+    }
+
+    /** @return Collection<int, Row> items with what is there and to come, less what orders still need */
+    private static function shelfLevels(): Collection
+    {
+        $levels = DB::table('items AS i')->leftJoin('balances AS b', 'b.item_id', 'i.id')
+            ->groupBy('i.id', 'i.number', 'i.reorder_point', 'i.cost')
             ->selectRaw(
-                "i.id, i.number, i.reorder_point, i.cost, i.supplier_id, i.lead_time_days,
+                "i.id, i.number, i.reorder_point, i.cost,
                 COALESCE(SUM(b.quantity), 0)
                 + (SELECT COALESCE(SUM(p.quantity - p.received_quantity - p.cancelled_quantity), 0)
                     FROM purchase_lines p WHERE p.item_id = i.id AND p.is_open)
@@ -196,39 +233,9 @@ final class Office
                     FROM order_components c JOIN orders o ON o.id = c.order_id
                     WHERE c.item_id = i.id AND o.state IN ('firm', 'released', 'running')) AS quantity",
             )
-            ->orderBy('i.id')
-            ->get();
-        $buy = [];
-        foreach ($there as $item) {
-            if (BigDecimal::of($item->quantity)->isGreaterThan($item->reorder_point)) {
-                continue;
-            }
-            if (isset(self::LOTS[$item->number])) {
-                $this->tries->of(
-                    fn () => $this->make->handle(
-                        $item->id,
-                        new TypedQuantity((string) self::LOTS[$item->number]),
-                        $this->days->from(CarbonImmutable::now()->addDays(22)),
-                        false,
-                        $this->staff->signs(Role::Planner),
-                    ),
-                );
-            } elseif (
-                isset(self::BUY[$item->number])
-                && ! ($left < 16 && in_array($item->number, ['MOT-120', 'CRANK-1', 'BOARD-3'], true))
-            ) {
-                $buy[] = new LineToBuy(
-                    $item->id,
-                    (string) self::BUY[$item->number],
-                    null,
-                    (string) BigDecimal::of($item->cost)
-                        ->multipliedBy($this->dice->between(96, 106))
-                        ->dividedBy(100, 4),
-                );
-            }
-        }
+            ->orderBy('i.id');
 
-        return $buy;
+        return Row::all($levels, fn (Row $row): Row => $row);
     }
 
     /** What is overdue is asked for at the supplier; the last days' still waits for an answer. */

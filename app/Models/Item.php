@@ -49,6 +49,7 @@ use KeepPace\Core\Structure\ItemKind;
  * @property string $description
  * @property string $usual_lot 0 = nobody said
  * @property int $over_percent so much more than asked is built
+ * @property bool $is_parts_if_missing where it is not there, an order takes its parts
  * @property bool $is_built_for_line a customer line brings a build of its own, booked as it is shipped
  * @property string|null $weight kg per stock unit; null = not known
  * @property string|null $volume dm³ per stock unit
@@ -76,6 +77,7 @@ class Item extends Model
             'tracking' => Tracking::class,
             'is_running_out' => 'boolean',
             'is_built_for_line' => 'boolean',
+            'is_parts_if_missing' => 'boolean',
             'retired_at' => 'immutable_datetime',
         ];
     }

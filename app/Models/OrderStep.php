@@ -29,7 +29,8 @@ use KeepPace\Core\Routing\WorkOrdered;
  * @property string|null $machine_minutes the machine is held for a unit; null = as long as people work at it
  * @property int $wait_minutes
  * @property int $move_minutes
- * @property int $lead_time_days
+ * @property int $lead_time_days of a supplier's: days he works at it
+ * @property int $transport_days and days on the way, there and back
  * @property string $price
  * @property int $setup_cents the supplier charges once
  * @property int $minimum_cents the supplier charges for the pieces at least
@@ -114,6 +115,12 @@ class OrderStep extends Model
     public function charge(): ServiceCharge
     {
         return new ServiceCharge($this->price, $this->setup_cents, $this->minimum_cents);
+    }
+
+    /** Days from when pieces go to a supplier until they are back. */
+    public function daysAway(): int
+    {
+        return $this->lead_time_days + $this->transport_days;
     }
 
     public function isOutside(): bool

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $wait_minutes
  * @property int $move_minutes
  * @property int $lead_time_days
+ * @property int $transport_days
  * @property string $price
  * @property int $setup_cents the supplier charges once
  * @property int $minimum_cents the supplier charges for the pieces at least

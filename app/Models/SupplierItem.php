@@ -19,6 +19,7 @@ use KeepPace\Core\Quantity\Amount;
  * @property string $number what the supplier calls it
  * @property string $minimum_quantity stock units; 0 = any
  * @property int $lead_time_days 0 = as the item says
+ * @property int $transport_days of a service: there and back, counted as the days it takes
  * @property int|null $over_percent so much more than ordered is taken; null = as the supplier's own says
  * @property int $setup_cents of a service: charged once for an order
  * @property int $minimum_cents of a service: charged for the pieces of an order at least
@@ -92,6 +93,22 @@ class SupplierItem extends Model
         return PriceBreaks::of(
             $this->prices->map(fn (SupplierPrice $one): array => [$one->from_quantity, $one->price])->all(),
         );
+    }
+
+    /**
+     * Days of a step that is done as this service; none where the step says them.
+     *
+     * @return array{lead_time_days?: int, transport_days?: int}
+     */
+    public function days(): array
+    {
+        return $this->daysAway() === 0 ? [] : $this->only(['lead_time_days', 'transport_days']);
+    }
+
+    /** Days until pieces sent for a service are back; 0 = as the step says. */
+    public function daysAway(): int
+    {
+        return $this->lead_time_days + $this->transport_days;
     }
 
     /** As terms of a service; null where no price is agreed. */

@@ -51,7 +51,6 @@ final class CalendarFile
         ]);
         $monday = $today->startOfWeek();
         foreach ($calendar->shifts->sortBy(['weekday', 'from_time']) as $shift) {
-            $day = $monday->addDays($shift->weekday - 1);
             $event = self::add($file, [
                 'UID' => "shift-{$shift->id}@keep-pace",
                 'DTSTAMP' => self::utc(now()),
@@ -59,12 +58,7 @@ final class CalendarFile
                 'CATEGORIES' => $shift->is_break ? 'BREAK' : 'WORK',
                 'RRULE' => 'FREQ=WEEKLY',
             ]);
-            $event->add('DTSTART', self::local($day->format('Y-m-d'), $shift->from_time, $zone), ['TZID' => $zone]);
-            $event->add(
-                'DTEND',
-                self::local(self::endDay($day, $shift->from_time, $shift->to_time), $shift->to_time, $zone),
-                ['TZID' => $zone],
-            );
+            self::between($event, $monday->addDays($shift->weekday - 1), $shift->from_time, $shift->to_time);
         }
         foreach ($calendar->days->sortBy('date') as $day) {
             $event = self::add($file, [
@@ -73,23 +67,20 @@ final class CalendarFile
                 'SUMMARY' => $day->name === '' ? ucfirst($day->kind) : $day->name,
                 'CATEGORIES' => $day->kind === 'overtime' ? 'OVERTIME' : 'CLOSED',
             ]);
-            if ($day->from_time === '') {
-                $event->add('DTSTART', str_replace('-', '', $day->date), ['VALUE' => 'DATE']);
-            } else {
-                $event->add('DTSTART', self::local($day->date, $day->from_time, $zone), ['TZID' => $zone]);
-                $event->add(
-                    'DTEND',
-                    self::local(
-                        self::endDay(CarbonImmutable::parse($day->date), $day->from_time, $day->to_time),
-                        $day->to_time,
-                        $zone,
-                    ),
-                    ['TZID' => $zone],
-                );
-            }
+            $day->from_time === ''
+                ? $event->add('DTSTART', str_replace('-', '', $day->date), ['VALUE' => 'DATE'])
+                : self::between($event, CarbonImmutable::parse($day->date), $day->from_time, $day->to_time);
         }
 
         return $file->serialize();
+    }
+
+    /** From a time of a day to another, of the next day where it is not after it. */
+    private static function between(VEvent $event, CarbonImmutable $day, string $from, string $to): void
+    {
+        $zone = config()->string('pace.zone');
+        $event->add('DTSTART', self::local($day->format('Y-m-d'), $from, $zone), ['TZID' => $zone]);
+        $event->add('DTEND', self::local(self::endDay($day, $from, $to), $to, $zone), ['TZID' => $zone]);
     }
 
     /**
@@ -138,20 +129,12 @@ final class CalendarFile
         $start = CarbonImmutable::instance($begins->getDateTime($zone));
         if (! $begins->hasTime()) {
             $day = CarbonImmutable::parse($start->format('Y-m-d'), $zone);
-            $last = $ends instanceof DateTime
-                    ? $ends->getDateTime($zone)->format('Y-m-d')
-                    : $day->addDay()->format('Y-m-d');
-            for ($days = []; $day->format('Y-m-d') < $last && count($days) < 60; $day = $day->addDay()) {
-                $days[] = [
-                    'date' => $day->format('Y-m-d'),
-                    'kind' => 'closed',
-                    'from' => '',
-                    'to' => '',
-                    'name' => $name,
-                ];
-            }
 
-            return $days;
+            return self::closedDays(
+                $day,
+                ($ends instanceof DateTime ? $ends->getDateTime($zone) : $day->addDay())->format('Y-m-d'),
+                $name,
+            );
         }
         $start = $start->setTimezone($zone);
         $end = $ends instanceof DateTime
@@ -168,6 +151,20 @@ final class CalendarFile
                 'name' => $name,
             ],
         ];
+    }
+
+    /**
+     * @param  string  $until  the first day that is none of them any more
+     * @return list<array{date: string, kind: string, from: string, to: string, name: string}>
+     */
+    private static function closedDays(CarbonImmutable $day, string $until, string $name): array
+    {
+        $days = [];
+        for (; $day->format('Y-m-d') < $until && count($days) < 60; $day = $day->addDay()) {
+            $days[] = ['date' => $day->format('Y-m-d'), 'kind' => 'closed', 'from' => '', 'to' => '', 'name' => $name];
+        }
+
+        return $days;
     }
 
     /** @param  array<string, mixed>  $has */

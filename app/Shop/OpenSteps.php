@@ -14,7 +14,8 @@ final class OpenSteps
     private const STEP = [
         'id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on',
         'started_at', 'spell_from', 'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_time_days', 'transfer_quantity', 'family_id', 'setup_crew',
+        'wait_minutes', 'move_minutes', 'lead_time_days', 'transport_days', 'transfer_quantity', 'family_id',
+        'setup_crew',
         'may_be_interrupted', 'qualification', 'machine_minutes',
     ];
 
@@ -113,7 +114,7 @@ final class OpenSteps
         $back = max(array_map(fn (Handful $one): int => $one->back->at, $handfuls));
 
         return $left->isGreaterThan($away)
-            ? max($back, $this->deliveries->workedFrom($this->now, $step->supplierId, $step->leadTimeDays))
+            ? max($back, $this->deliveries->workedFrom($this->now, $step->supplierId, $step->daysAway))
             : $back;
     }
 }

@@ -69,7 +69,6 @@ final readonly class Services
     {
         $terms = $this->at($item, $supplier);
         $charge = $terms?->service()?->chargeFor($pieces);
-        $days = $terms->lead_time_days ?? 0;
 
         return [
             ...$charge === null ? [] : [
@@ -77,7 +76,7 @@ final readonly class Services
                 'setup_cents' => $charge->setup,
                 'minimum_cents' => $charge->minimum,
             ],
-            ...$days === 0 ? [] : ['lead_time_days' => $days],
+            ...$terms?->days() ?? [],
         ];
     }
 }

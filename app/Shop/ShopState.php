@@ -174,6 +174,18 @@ final class ShopState
         ));
     }
 
+    /** What a component of an order is to get by rank; null = it wants nothing any more. */
+    public function part(int $order, int $component): ?Allocated
+    {
+        foreach ($this->parts->of($order) as $part) {
+            if ($part->need->id === $component) {
+                return $part;
+            }
+        }
+
+        return null;
+    }
+
     /**
      * Parts of these orders that neither stock nor anything ordered will give.
      *

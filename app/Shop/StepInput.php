@@ -140,7 +140,7 @@ final readonly class StepInput
     private function minutesLeft(OpenStep $step, string $quantity): int
     {
         if ($step->isOutside()) {
-            return max(1, $step->backAt === null ? $step->leadTimeDays * 1440 : $step->backAt - $this->now);
+            return max(1, $step->backAt === null ? $step->daysAway * 1440 : $step->backAt - $this->now);
         }
         if ($step->isUntouched() && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
             return max(1, $step->plannedMinutes); // nothing has happened to it: the time is the one planned

@@ -116,14 +116,14 @@ final class StepLevers
     {
         $pieces = BigDecimal::of($this->order->quantity);
         $charge = (int) $terms->service()?->chargeFor($pieces)->of($pieces);
-        $days = $terms->lead_time_days === 0 ? self::usualDays() : $terms->lead_time_days;
+        $days = $terms->daysAway() === 0 ? self::usualDays() : $terms->daysAway();
 
         return [
             'kind' => PlanLever::SEND_OUT,
             'step' => $step->id,
             'days' => $days,
             'supplier' => $terms->supplier_id,
-            'says' => "{$says} at {$terms->supplier->name}, ".Figures::count($days, 'day').' there',
+            'says' => "{$says} at {$terms->supplier->name}, ".Figures::count($days, 'day').' away',
             'costs' => Figures::money($charge).' € there, '.Figures::money($this->costHere($step)).' € here',
             'deed' => (new LeverDeed('Have it done there', 'purchase', 'put', 'step-suppliers.update', $step->id, [
                 'version' => $this->order->version,
@@ -210,7 +210,8 @@ final class StepLevers
     /** Days a step outside takes in the middle; 0 = none is done outside. */
     private static function usualDays(): int
     {
-        $days = DB::table('routing_steps')->whereNotNull('supplier_id')->avg('lead_time_days');
+        $away = DB::raw('lead_time_days + transport_days');
+        $days = DB::table('routing_steps')->whereNotNull('supplier_id')->avg($away);
 
         return is_numeric($days) ? BigDecimal::of($days)->toScale(0, RoundingMode::HALF_UP)->toInt() : 0;
     }

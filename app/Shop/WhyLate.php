@@ -95,7 +95,22 @@ final class WhyLate
     /** "Most of it waits 2 days for Turning, busy with 231 and 214; Emberfield has it 5 days." */
     public function sentence(int $order): string
     {
-        $minutes = $with = [];
+        $causes = $this->causes($order);
+        if ($causes === []) {
+            return 'Its own steps, one after the other, take it that long.';
+        }
+
+        return ucfirst(implode('; ', array_map($this->told(...), array_slice($causes, 0, 2)))).'.';
+    }
+
+    /**
+     * What it waits for, the longest first.
+     *
+     * @return list<Waited>
+     */
+    private function causes(int $order): array
+    {
+        $causes = [];
         foreach ($this->stretches($order) as $stretch) {
             if ($stretch->cause === Cause::ClosedTime || $stretch->cause === Cause::StepTime) {
                 continue;
@@ -103,33 +118,27 @@ final class WhyLate
             $step = $this->step($stretch->step);
             $where = $stretch->cause === Cause::Material ? $this->material($step) : $step->where;
             // a part it needs is named by its order
-            $key = "{$stretch->cause->name}|{$where}|"
-                .($step->order === $order ? '' : $this->numbers[$step->order] ?? '');
-            $minutes[$key] = ($minutes[$key] ?? 0) + $stretch->minutes();
-            if ($stretch->byJob !== null && isset($this->numbers[$stretch->byJob])) {
-                $with[$key][$this->numbers[$stretch->byJob]] =
-                    ($with[$key][$this->numbers[$stretch->byJob]] ?? 0) + $stretch->minutes();
-            }
+            $part = $step->order === $order ? '' : $this->numbers[$step->order] ?? '';
+            $cause = $causes["{$stretch->cause->name}|{$where}|{$part}"] ??= new Waited($stretch->cause, $where, $part);
+            $cause->add($stretch->minutes(), $this->numbers[$stretch->byJob ?? 0] ?? null);
         }
-        arsort($minutes);
-        $said = [];
-        foreach (array_slice($minutes, 0, 2) as $key => $much) {
-            [$cause, $where, $part] = explode('|', $key);
-            $by = $with[$key] ?? [];
-            arsort($by);
-            $said[] = ($part === '' ? '' : "part {$part}: ")
-                .CauseWords::of(
-                    constant(Cause::class."::{$cause}"),
-                    $where,
-                    implode(' and ', array_slice(array_keys($by), 0, 2)).(count($by) > 2 ? ' and others' : ''),
-                )
-                .' '
-                .self::long($much);
-        }
+        usort($causes, fn (Waited $one, Waited $other): int => $other->minutes() <=> $one->minutes());
 
-        return $said === []
-            ? 'Its own steps, one after the other, take it that long.'
-            : ucfirst(implode('; ', $said)).'.';
+        return $causes;
+    }
+
+    private function told(Waited $cause): string
+    {
+        $by = $cause->by();
+
+        return ($cause->part === '' ? '' : "part {$cause->part}: ")
+            .CauseWords::of(
+                $cause->cause,
+                $cause->where,
+                implode(' and ', array_slice($by, 0, 2)).(count($by) > 2 ? ' and others' : ''),
+            )
+            .' '
+            .self::long($cause->minutes());
     }
 
     /**

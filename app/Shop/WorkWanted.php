@@ -49,7 +49,7 @@ final class WorkWanted
         $end = DB::table('plan_steps')->where('plan_id', Plan::LIVE)->where('order_step_id', $step->id);
         $planned = Row::first($end->select('end_at'), fn (Row $row): CarbonImmutable => $row->moment('end_at'));
         $deliveries = Deliveries::now();
-        $on = ($planned ?? CarbonImmutable::now()->addDays($step->lead_time_days))->setTimezone($zone);
+        $on = ($planned ?? CarbonImmutable::now()->addDays($step->daysAway()))->setTimezone($zone);
 
         return $deliveries->plant->workingDaysFrom(max($on->subDay()->toDateString(), $deliveries->today), 1);
     }

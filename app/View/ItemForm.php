@@ -61,6 +61,8 @@ final readonly class ItemForm
         'usual_lot' => 'How many are usually made at once: setups are spread over so many when its cost is rolled '
             .'up.',
         'over_percent' => 'So much more than asked may be built. Beyond it whoever may change orders books it.',
+        'is_parts_if_missing' => 'An order that needs more of it than is there or made takes its parts instead, when '
+            .'it is made or released.',
         'is_built_for_line' => 'Each customer line brings a build of its own that follows its quantity and day. It is '
             .'booked as the line is shipped.',
         'costing' => 'How the value of its stock is kept. It stays once the item has been moved.',
@@ -129,6 +131,7 @@ final readonly class ItemForm
             'usual_lot' => self::some($item->usual_lot),
             'over_percent' => $item->over_percent === 0 ? '' : (string) $item->over_percent,
             'is_built_for_line' => $item->is_built_for_line ? '1' : '0',
+            'is_parts_if_missing' => $item->is_parts_if_missing ? '1' : '0',
             'weight' => self::some($item->weight ?? '0'),
             'volume' => self::some($item->volume ?? '0'),
         ];

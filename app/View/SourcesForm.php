@@ -19,6 +19,7 @@ final class SourcesForm
             'number' => $one->number,
             'minimum' => $some(Amount::plain($one->minimum_quantity)),
             'lead_time_days' => $some((string) $one->lead_time_days),
+            'transport_days' => $some((string) $one->transport_days),
             'over_percent' => (string) $one->over_percent,
             'prices' => (string) $one->breaks()?->written(),
             'setup_charge' => Figures::typedEuros($one->setup_cents),
@@ -26,7 +27,7 @@ final class SourcesForm
             'along' => $one->along(),
         ], $sources);
         $empty = ['supplier' => '', 'number' => '', 'minimum' => '', 'lead_time_days' => '', 'prices' => '']
-            + ['over_percent' => '', 'setup_charge' => '', 'least_charge' => '', 'along' => ''];
+            + ['over_percent' => '', 'setup_charge' => '', 'least_charge' => '', 'along' => '', 'transport_days' => ''];
         $all = Supplier::query()->whereNull('retired_at')->orderBy('name')->get();
         $names = $all->mapWithKeys(fn (Supplier $one): array => [$one->id => $one->name])->all();
 

@@ -33,15 +33,10 @@ final readonly class WorkingCalendar
     public function windows(int $from, int $to): OpenWindows
     {
         $to = min($to, $from + self::MOST_DAYS * 1440);
-        $open = [];
-        $shut = [];
         // A shift may begin on the day before the span and reach into it.
         $day = $this->local($from)->modify('-1 day')->setTime(0, 0);
         $end = $this->local($to);
-        $byDate = [];
-        foreach ($this->exceptions as $exception) {
-            $byDate[$exception->date][] = $exception;
-        }
+        [$open, $shut, $closed] = $this->exceptionsBetween($day->format('Y-m-d'), $end->format('Y-m-d'));
         $week = $this->weekOfMinutes();
         [$today, $tomorrow] = [$day->getOffset(), $day->modify('+1 day')->getOffset()];
         for (; $day <= $end; $day = $next) {
@@ -51,17 +46,7 @@ final readonly class WorkingCalendar
             $plain = $today === $after;
             [$today, $tomorrow] = [$tomorrow, $after];
             $date = $day->format('Y-m-d');
-            $closed = false;
-            foreach ($byDate[$date] ?? [] as $exception) {
-                if ($exception->from === null || $exception->to === null) {
-                    $closed = true;
-                } elseif ($exception->open) {
-                    $open[] = $this->span($date, $exception->from, $exception->to);
-                } else {
-                    $shut[] = $this->span($date, $exception->from, $exception->to);
-                }
-            }
-            if ($closed) {
+            if (isset($closed[$date])) {
                 continue;
             }
             $midnight = intdiv($day->getTimestamp(), 60);
@@ -74,6 +59,31 @@ final readonly class WorkingCalendar
         }
 
         return OpenWindows::of($open, $shut, $from, $to);
+    }
+
+    /**
+     * What differs on the days between two, both among them.
+     *
+     * @return array{list<array{int, int}>, list<array{int, int}>, array<string, true>} minutes open, minutes shut, and
+     *     the days closed whole
+     */
+    private function exceptionsBetween(string $first, string $last): array
+    {
+        $open = $shut = $closed = [];
+        foreach ($this->exceptions as $exception) {
+            if ($exception->date < $first || $exception->date > $last) {
+                continue;
+            }
+            if ($exception->from === null || $exception->to === null) {
+                $closed[$exception->date] = true;
+
+                continue;
+            }
+            $span = $this->span($exception->date, $exception->from, $exception->to);
+            $exception->open ? ($open[] = $span) : ($shut[] = $span);
+        }
+
+        return [$open, $shut, $closed];
     }
 
     /** The end of the shift that runs at a minute, its breaks among it; null when none does: closed, or overtime. */

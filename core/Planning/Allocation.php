@@ -21,23 +21,9 @@ final class Allocation
      */
     public static function of(array $needs, array $stock, array $supplies, array $kept = []): array
     {
-        foreach ($kept as $key => $quantity) {
-            $item = (int) explode('-', $key)[1];
-            $stock[$item] = ($stock[$item] ?? BigDecimal::zero())->minus($quantity);
-        }
-        $byItem = [];
-        $left = [];
-        foreach ($supplies as $key => $supply) {
-            $byItem[$supply->item][] = $key;
-            $left[$key] = $supply->open;
-        }
-        // dated ones by date, then orders, which have none yet
-        foreach ($byItem as &$keys) {
-            $place = static fn (int $key): array => [$supplies[$key]->arrival->at ?? PHP_INT_MAX, $key];
-            usort($keys, static fn (int $a, int $b): int => $place($a) <=> $place($b));
-        }
-        unset($keys);
-
+        $stock = self::less($stock, $kept);
+        $byItem = self::byItem($supplies);
+        $left = array_map(static fn (Supply $supply): BigDecimal => $supply->open, $supplies);
         $result = [];
         foreach ($needs as $need) {
             $own = self::least($need->open, $kept["{$need->order}-{$need->item}"] ?? BigDecimal::zero());
@@ -52,27 +38,80 @@ final class Allocation
             }
             $fromStock = $own->plus($free);
             $coming = [];
-            $keys = $byItem[$need->item] ?? [];
-            foreach ([true, false] as $own) {
-                foreach ($keys as $key) {
-                    $supply = $supplies[$key];
-                    $mine = $supply->forOrder === $need->order;
-                    $isItself = $supply->by->orderId() === $need->order;
-                    if ($mine !== $own || (! $mine && $supply->forOrder !== null) || $isItself) {
-                        continue;
-                    }
-                    $take = self::least($open, $left[$key]);
-                    if ($take->isPositive()) {
-                        $coming[] = ['supply' => $supply, 'quantity' => $take];
-                        $left[$key] = $left[$key]->minus($take);
-                        $open = $open->minus($take);
-                    }
+            foreach (self::inTurn($need, $byItem[$need->item] ?? [], $supplies) as $key) {
+                $take = self::least($open, $left[$key]);
+                if ($take->isPositive()) {
+                    $coming[] = ['supply' => $supplies[$key], 'quantity' => $take];
+                    $left[$key] = $left[$key]->minus($take);
+                    $open = $open->minus($take);
                 }
             }
             $result[$need->id] = new Allocated($need, $fromStock, $coming, $open);
         }
 
         return $result;
+    }
+
+    /**
+     * Stock without what is kept.
+     *
+     * @param  array<int, BigDecimal>  $stock  by item
+     * @param  array<string, BigDecimal>  $kept  by "order-item"
+     * @return array<int, BigDecimal>
+     */
+    private static function less(array $stock, array $kept): array
+    {
+        foreach ($kept as $key => $quantity) {
+            $item = (int) explode('-', $key)[1];
+            $stock[$item] = ($stock[$item] ?? BigDecimal::zero())->minus($quantity);
+        }
+
+        return $stock;
+    }
+
+    /**
+     * What may serve a need: first what comes for its own order, then what comes for nobody; never what that makes.
+     *
+     * @param  list<int>  $keys
+     * @param  list<Supply>  $supplies
+     * @return list<int> keys
+     */
+    private static function inTurn(ComponentNeed $need, array $keys, array $supplies): array
+    {
+        $own = $others = [];
+        foreach ($keys as $key) {
+            $supply = $supplies[$key];
+            if ($supply->by->orderId() === $need->order) {
+                continue;
+            }
+            if ($supply->forOrder === $need->order) {
+                $own[] = $key;
+            } elseif ($supply->forOrder === null) {
+                $others[] = $key;
+            }
+        }
+
+        return [...$own, ...$others];
+    }
+
+    /**
+     * Dated ones by date, then orders, which have none yet.
+     *
+     * @param  list<Supply>  $supplies
+     * @return array<int, list<int>> keys of supplies by item
+     */
+    private static function byItem(array $supplies): array
+    {
+        $byItem = [];
+        foreach ($supplies as $key => $supply) {
+            $byItem[$supply->item][] = $key;
+        }
+        $place = static fn (int $key): array => [$supplies[$key]->arrival->at ?? PHP_INT_MAX, $key];
+        foreach ($byItem as &$keys) {
+            usort($keys, static fn (int $a, int $b): int => $place($a) <=> $place($b));
+        }
+
+        return $byItem;
     }
 
     private static function least(BigDecimal $a, BigDecimal $b): BigDecimal

@@ -11,7 +11,7 @@ final class ItemPage
     private const FIELDS = ['name', 'unit_id', 'cover_for', 'costing', 'lot_rule', 'category', 'description',
         'supplier_id', 'lead_time_days', 'minimum_days', 'inspection_days',
         'reorder_point', 'safety_stock', 'minimum_issue', 'usual_lot',
-        'over_percent', 'is_built_for_line',
+        'over_percent', 'is_built_for_line', 'is_parts_if_missing',
         'ordered_by', 'lot_sizing', 'lot_quantity', 'lot_least', 'cost', 'price', 'makers_number', 'number_rule'];
 
     /** @param  array<string, mixed>  $typed */

@@ -127,27 +127,22 @@ final class Folder
         $seen = [];
         $before = $this->problemCount;
         $lines = 0;
-        $rows = str_ends_with($path, '.json')
-            ? JsonFile::rows($path, $spec, $this->keep(...))
-            : CsvFile::rows($path, $spec, $this->keep(...));
-        foreach ($rows as $line => $cells) {
+        foreach ($this->cells($path, $spec) as $line => $cells) {
             if (++$lines > self::LINES) {
-                $most = number_format(self::LINES, 0, '.', ' ');
-                $says = "is one line too many: {$most} at most in one file. Import it in parts.";
-                $this->problem($spec->name, $line, '', $says);
+                $this->tooMany($spec, $line);
                 break;
             }
             $this->absent[$spec->name] ??= $spec->without(array_keys($cells));
             $problems = $this->problemCount;
             [$row, $isExcused] = $this->readRow($spec, $line, $cells, $today, $calendar);
-            $key = implode("\0", array_map(fn (string $name): string => Code::keyOf((string) $row[$name]), $spec->key));
+            $key = self::keyOf($spec, $row);
             if (isset($seen[$key])) {
                 $this->problem($spec->name, $line, implode(' + ', $spec->key), "stands in line {$seen[$key]} already.");
             }
             $seen[$key] = $line;
             $isRight = ! $isExcused && $this->problemCount === $problems;
             if ($isRight) {
-                // lines that are wrong in themselves are not asked what they mean
+                // what a wrong line means is not asked
                 $this->rows[$spec->name][$line] = $row;
             }
             $this->learn($spec, $isRight ? $row : array_map(trim(...), $cells), $isRight);
@@ -155,9 +150,38 @@ final class Folder
                 ($this->progress)("Reading {$spec->file()}", $done);
             }
         }
-        if ($this->problemCount > $before && $this->rows[$spec->name] === [] && isset(self::NAMES[$spec->name])) {
+        if ($this->problemCount > $before) {
+            $this->unreadIfNone($spec);
+        }
+    }
+
+    /** A file of which no line can be read names nothing: who names what stands in it is not to blame. */
+    private function unreadIfNone(FileSpec $spec): void
+    {
+        if ($this->rows[$spec->name] === [] && isset(self::NAMES[$spec->name])) {
             $this->unread[self::NAMES[$spec->name][0]] = true;
         }
+    }
+
+    /** @return iterable<int, array<string, string>> by line */
+    private function cells(string $path, FileSpec $spec): iterable
+    {
+        return str_ends_with($path, '.json')
+            ? JsonFile::rows($path, $spec, $this->keep(...))
+            : CsvFile::rows($path, $spec, $this->keep(...));
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private static function keyOf(FileSpec $spec, array $row): string
+    {
+        return implode("\0", array_map(fn (string $name): string => Code::keyOf((string) $row[$name]), $spec->key));
+    }
+
+    private function tooMany(FileSpec $spec, int $line): void
+    {
+        $most = number_format(self::LINES, 0, '.', ' ');
+        $says = "is one line too many: {$most} at most in one file. Import it in parts.";
+        $this->problem($spec->name, $line, '', $says);
     }
 
     /**

@@ -56,6 +56,9 @@ final readonly class ItemChecks
             $says = 'only what is made here is built as it is shipped.';
             $this->folder->problem('items', $line, 'built_for_line', $says);
         }
+        if (! $isMade && ($row['parts_if_missing'] ?? '') === 'yes') {
+            $this->folder->problem('items', $line, 'parts_if_missing', 'only what is made here has parts to be taken.');
+        }
         $is = new ItemFacts(
             $number,
             (string) $row['unit'],

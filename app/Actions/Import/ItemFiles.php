@@ -69,6 +69,7 @@ final class ItemFiles
             Column::text('number_rule', 40, ''),
             Column::whole('over_percent', '0', most: '100'),
             Column::yes('built_for_line', 'is_built_for_line'),
+            Column::yes('parts_if_missing', 'is_parts_if_missing'),
         ];
     }
 
@@ -103,6 +104,7 @@ final class ItemFiles
                 Column::money('setup_charge', 2, '999999'),
                 Column::money('least_charge', 2, '999999'),
                 Column::text('along', 200, ''),
+                Column::whole('transport_days', '0', most: '60'),
             ],
         );
     }

@@ -62,6 +62,7 @@ final class MakingFiles
             Column::money('minimum', 2, '999999'),
             Column::choice('work_ordered', array_column(WorkOrdered::cases(), 'value'), WorkOrdered::ByHand->value),
             Column::refers('service', 'items', 'number', 'service_item_id', ''),
+            Column::whole('transport_days', '0', most: '60'),
         ];
     }
 

@@ -167,7 +167,7 @@ final class OpeningOrders
         $at = $sent === '' ? $now : CarbonImmutable::parse($this->deliveries->at($sent, self::SENT_AT));
         $back = (string) ($row['back_on'] ?? '');
         $this->ledger->consigned->send($step, $to, $there, $at, $back === ''
-            ? $this->deliveries->backFrom($at, $to->id, $step->lead_time_days)
+            ? $this->deliveries->backFrom($at, $to->id, $step->daysAway())
             : $this->deliveries->at($back, self::SENT_AT));
     }
 

@@ -16,6 +16,13 @@ use KeepPace\Core\Quantity\Cents;
 /** Writes structures and routings: an approved revision stays as it is; a difference asks for a new revision. */
 final class RevisionWriter
 {
+    /** Columns of a step that are called the same in the file. */
+    private const SAME = [
+        'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew', 'wait_minutes', 'move_minutes',
+        'lead_time_days', 'transport_days', 'price', 'instructions', 'setup_crew', 'qualification', 'tools',
+        'work_ordered',
+    ];
+
     /** @var array<string, int> id by key */
     private array $families = [];
 
@@ -122,24 +129,7 @@ final class RevisionWriter
         return ['number' => (int) $row['step'], 'name' => $row['name'],
             'work_centre_id' => $this->ids->of(['work_centres', 'code'], $row['work_centre']),
             'supplier_id' => $this->ids->of(['suppliers', 'number'], $row['supplier']),
-            ...collect($row)
-                ->only([
-                    'setup_minutes',
-                    'run_basis',
-                    'run_rate',
-                    'batch',
-                    'crew',
-                    'wait_minutes',
-                    'move_minutes',
-                    'lead_time_days',
-                    'price',
-                    'instructions',
-                    'setup_crew',
-                    'qualification',
-                    'tools',
-                    'work_ordered',
-                ])
-                ->all(),
+            ...array_intersect_key($row, array_flip(self::SAME)),
             'family_id' => (string) $row['family'] === '' ? null : $this->family((string) $row['family']),
             'may_be_interrupted' => $row['unbroken'] === 'yes' ? 0 : 1,
             'machine_minutes' => $row['machine_minutes'] === '' ? null : $row['machine_minutes'],

@@ -152,7 +152,8 @@ final class StoredRows
                     ->selectRaw("GROUP_CONCAT(CONCAT(b.number, ':', TRIM(TRAILING '.' FROM TRIM(TRAILING '0' FROM
                         a.quantity))) ORDER BY a.position SEPARATOR ' ')"),
                 'along',
-            );
+            )
+            ->addSelect('t.transport_days');
     }
 
     private static function substitutes(): Builder

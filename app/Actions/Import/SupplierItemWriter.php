@@ -43,6 +43,7 @@ final readonly class SupplierItemWriter
                 setup: Cents::of(BigDecimal::one(), (string) $row['setup_charge']),
                 least: Cents::of(BigDecimal::one(), (string) $row['least_charge']),
                 along: SourceParts::of(GoesAlong::read((string) $row['along']), $item->id),
+                transportDays: (int) $row['transport_days'],
             ));
             $this->result->add('supplier-items', $isNew ? 'new' : ($differs ? 'changed' : 'same'));
         }

@@ -62,13 +62,14 @@ final class MakeForPart
             $this->due->on($order, $component->step_number),
             for: $component->setRelation('order', $order),
         );
+        $taken = $this->parts->take($ledger, $made);
         $parts = $withParts ? $this->parts->make($ledger, $made) : [];
         $ledger->concerns($made);
         $ledger->touch($order);
         $ledger->says(
             "Order {$made->number} made for order {$order->number}: ".Amount::plain($made->quantity)
                 ." {$item->unit->code} {$item->label()}"
-                .($parts === [] ? '.' : ', with '.count($parts).' for its parts.'),
+                .($parts === [] ? '.' : ', with '.count($parts).' for its parts.').$taken,
         );
     }
 }

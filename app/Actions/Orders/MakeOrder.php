@@ -40,13 +40,14 @@ final class MakeOrder
                 ->with(['unit', 'units.unit'])
                 ->findOrFail($itemId);
             $order = $this->copy->make($ledger, $item, $item->typed($quantity)->amount, $dueOn);
+            $taken = $this->parts->take($ledger, $order);
             $parts = $withParts ? $this->parts->make($ledger, $order) : [];
             $ledger->concerns($order);
             $ledger->says(
                 "Order {$order->number} made for the shelf: "
                     .Amount::plain($order->quantity)
                     ." {$item->unit->code} {$item->label()}"
-                    .($parts === [] ? '.' : ', with '.count($parts).' for its parts.'),
+                    .($parts === [] ? '.' : ', with '.count($parts).' for its parts.').$taken,
             );
         }));
     }

@@ -8,16 +8,33 @@ use App\Models\OrderComponent;
 use App\Shop\Positions;
 use Brick\Math\BigDecimal;
 
-/** Orders for the made parts of an order that neither stock nor open orders will give it, at every level below. */
+/**
+ * What neither stock nor open orders will give an order: its parts go in where the item says so, else orders are made
+ * for it, at every level below.
+ */
 final class MissingParts
 {
-    public function __construct(private readonly OrderCopy $copy, private readonly PartsDue $due)
+    public function __construct(
+        private readonly OrderCopy $copy,
+        private readonly PartsDue $due,
+        private readonly TakenParts $parts,
+    ) {
+    }
+
+    /**
+     * Parts go in for what is missing, where its item says so.
+     *
+     * @return string said of it, beginning with a space; '' = nothing
+     */
+    public function take(Ledger $ledger, Order $order): string
     {
+        return implode('', array_map(fn (string $one): string => " {$one}", $this->parts->ofNew($ledger, $order)));
     }
 
     /** @return list<Order> */
     public function make(Ledger $ledger, Order $order): array
     {
+        $this->take($ledger, $order);
         $made = [];
         foreach ($order->components()->with('item.unit')->get() as $component) {
             if (! $component->item->isMade()) {

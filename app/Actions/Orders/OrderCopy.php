@@ -131,7 +131,7 @@ final class OrderCopy
     /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */
     public function minutes(OrderStep $step, BigDecimal $quantity): int
     {
-        return $step->supplier_id !== null ? $step->lead_time_days * 1440 : $step->time()->minutes($quantity);
+        return $step->supplier_id !== null ? $step->daysAway() * 1440 : $step->time()->minutes($quantity);
     }
 
     /**

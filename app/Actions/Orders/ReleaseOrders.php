@@ -25,8 +25,11 @@ use KeepPace\Core\Refused;
  */
 final class ReleaseOrders
 {
-    public function __construct(private readonly Bookings $bookings, private readonly OrderRelease $release)
-    {
+    public function __construct(
+        private readonly Bookings $bookings,
+        private readonly OrderRelease $release,
+        private readonly TakenParts $parts,
+    ) {
     }
 
     /**
@@ -50,6 +53,7 @@ final class ReleaseOrders
         if ($orders->isEmpty()) {
             throw OrderRefused::nothingChosen();
         }
+        $taken = $orders->flatMap(fn (Order $order): array => $this->parts->ofReleased($ledger, $order));
         $short = $this->short($orders, $shortReason);
         foreach ($orders as $order) {
             $this->release->write($ledger, $order, $signed->person, isset($short[$order->id]) ? $shortReason : null);
@@ -61,6 +65,7 @@ final class ReleaseOrders
                 .$orders->pluck('number')->join(', ', ' and ')
                 .($short === [] ? '.' : ", short: {$shortReason}"),
         );
+        $taken->each($ledger->says(...));
     }
 
     /**

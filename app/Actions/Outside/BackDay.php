@@ -73,7 +73,7 @@ final class BackDay
         if ($promised !== null) {
             return $deliveries->at($promised, $now->setTimezone($zone)->format('H:i'));
         }
-        $back = $deliveries->backFrom($now, $step->supplier_id, $step->lead_time_days);
+        $back = $deliveries->backFrom($now, $step->supplier_id, $step->daysAway());
         self::onWork($step->id, CarbonImmutable::parse($back, 'UTC')->setTimezone($zone)->toDateString());
 
         return $back;

@@ -75,6 +75,10 @@ final readonly class ItemColumns
             $wrong['is_built_for_line'] = 'Only what is made here is built as it is shipped.';
         }
 
+        if ($typed->isPartsIfMissing && ! $typed->kind->isMadeHere()) {
+            $wrong['is_parts_if_missing'] = 'Only what is made here has parts to be taken.';
+        }
+
         return $wrong + $this->revalued($item, $typed) + $typed->lotSize()->wrong();
     }
 

@@ -168,6 +168,7 @@ final class KeepRouting
             'wait_minutes' => $step->wait,
             'move_minutes' => $step->move,
             'lead_time_days' => $isHere ? 0 : $step->leadTimeDays,
+            'transport_days' => $isHere ? 0 : $step->transportDays,
             'work_ordered' => $isHere ? WorkOrdered::ByHand->value : $step->workOrdered->value,
             ...self::charges($step, $known[$step->id ?? 0] ?? []),
             'service_item_id' => $this->words->service($step->service)?->id,

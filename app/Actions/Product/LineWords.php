@@ -32,6 +32,7 @@ final class LineWords
         'calendar_id' => 'calendar',
         'is_running_out' => 'running out',
         'is_built_for_line' => 'built as it is shipped',
+        'is_parts_if_missing' => 'its parts if it is not there',
         'has_changeovers' => 'changeovers',
         'step_number' => 'step',
         'scrap_percent' => 'scrap %',
@@ -50,6 +51,7 @@ final class LineWords
     private const YES = [
         'is_running_out',
         'is_built_for_line',
+        'is_parts_if_missing',
         'has_changeovers',
         'no_saturdays',
         'may_be_interrupted',

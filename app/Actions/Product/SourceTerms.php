@@ -56,6 +56,7 @@ final readonly class SourceTerms
             'number' => $source->number,
             'minimum_quantity' => $source->minimum,
             'lead_time_days' => $source->leadTimeDays,
+            'transport_days' => $source->transportDays,
             'over_percent' => $source->overPercent,
             ...$source->keepsPrices ? [] : ['setup_cents' => $source->setup, 'minimum_cents' => $source->least],
         ])->save();
@@ -123,6 +124,7 @@ final readonly class SourceTerms
             $one->number === '' ? 'there' : $one->number,
             Amount::plain($one->minimum_quantity) === '0' ? '' : 'at least '.Amount::plain($one->minimum_quantity),
             $one->lead_time_days === 0 ? '' : "{$one->lead_time_days} days",
+            $one->transport_days === 0 ? '' : "{$one->transport_days} on the way",
             $one->over_percent === null ? '' : "{$one->over_percent} % more taken",
             $one->along() === '' ? '' : "of {$one->along()}",
         ], fn (string $term): bool => $term !== ''));

@@ -63,6 +63,7 @@ final readonly class TypedItem
         public string $numberRule = '',
         public int $overPercent = 0,
         public bool $isBuiltForLine = false,
+        public bool $isPartsIfMissing = false,
         public ?string $weight = null,
         public ?string $volume = null,
     ) {
@@ -97,16 +98,25 @@ final readonly class TypedItem
             'volume' => $this->volume,
             'usual_lot' => $this->usualLot,
             'over_percent' => $this->overPercent,
-            'is_built_for_line' => (int) $this->isBuiltForLine,
             'is_running_out' => (int) $this->isRunningOut,
-            'ordered_by' => $this->isOrderedByLevel ? 'level' : 'need',
-            'lot_sizing' => $this->lotSizing->value,
-            'lot_quantity' => $this->lotQuantity,
-            'lot_least' => $this->lotLeast,
+            ...$this->making(),
             'makers_number' => $this->makersNumber,
             'number_rule' => $this->numberRule,
             ...($this->cost === null ? [] : ['cost' => $this->cost]),
             ...($this->price === null ? [] : ['price' => $this->price]),
+        ];
+    }
+
+    /** @return array<string, int|string> how it comes into being, by column */
+    private function making(): array
+    {
+        return [
+            'is_built_for_line' => (int) $this->isBuiltForLine,
+            'is_parts_if_missing' => (int) $this->isPartsIfMissing,
+            'ordered_by' => $this->isOrderedByLevel ? 'level' : 'need',
+            'lot_sizing' => $this->lotSizing->value,
+            'lot_quantity' => $this->lotQuantity,
+            'lot_least' => $this->lotLeast,
         ];
     }
 }

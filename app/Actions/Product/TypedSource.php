@@ -17,6 +17,7 @@ final readonly class TypedSource
      * @param  bool  $keepsPrices  who types may not see what it costs: it stays
      * @param  int  $setup  cents of a service, once for an order
      * @param  array<int, BigDecimal>  $along  of ours for one of it, by item
+     * @param  int  $transportDays  of a service: there and back
      * @param  int  $least  cents the pieces of an order cost at least, of a service
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class TypedSource
         public int $setup = 0,
         public int $least = 0,
         public array $along = [],
+        public int $transportDays = 0,
     ) {
     }
 }

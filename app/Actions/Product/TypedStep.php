@@ -19,6 +19,7 @@ final readonly class TypedStep
      * @param  string|null  $transfer  so many pieces go on together; null = all at once
      * @param  string|null  $machine  minutes the machine is held for a piece; null = as long as people work at it
      * @param  string  $service  number of the item that stands for the work; '' = none
+     * @param  int  $transportDays  there and back, beside those at the supplier
      * @param  string  $qualification  who does it must have it; '' = none
      */
     public function __construct(
@@ -49,6 +50,7 @@ final readonly class TypedStep
         public ?string $minimum = '0',
         public WorkOrdered $workOrdered = WorkOrdered::ByHand,
         public string $service = '',
+        public int $transportDays = 0,
     ) {
     }
 }

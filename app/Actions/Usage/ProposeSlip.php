@@ -114,18 +114,26 @@ final class ProposeSlip
             $lines[] = [
                 'slip_id' => $slip->id,
                 'position' => (count($lines) + 1) * 10,
-                'order_id' => $use->orderId,
-                'component_id' => $use->id,
-                'item_id' => $use->itemId,
-                'step_number' => $use->stepNumber,
-                'proposed' => (string) $propose,
-                'typed' => Amount::plain((string) ($asks ? $propose : $there)),
+                ...self::columns($use, $propose, $asks ? $propose : $there),
             ];
             $splits[] = $parts;
         }
         self::insert($slip, $lines, $splits);
 
         return count($lines);
+    }
+
+    /** @return array<string, int|string> */
+    private static function columns(PlannedUse $use, BigDecimal $proposed, BigDecimal $typed): array
+    {
+        return [
+            'order_id' => $use->orderId,
+            'component_id' => $use->id,
+            'item_id' => $use->itemId,
+            'step_number' => $use->stepNumber,
+            'proposed' => (string) $proposed,
+            'typed' => Amount::plain((string) $typed),
+        ];
     }
 
     /** @param  array<string, BigDecimal>|null  $served  pieces counted, by order and step; null = all are wanted */

@@ -71,6 +71,7 @@ class ItemRequest extends DeedRequest
             'inspection_days' => ['nullable', 'bail', 'integer', 'between:0,60'],
             'over_percent' => ['nullable', 'bail', 'integer', 'between:0,100'],
             'is_built_for_line' => ['nullable', 'boolean'],
+            'is_parts_if_missing' => ['nullable', 'boolean'],
         ];
     }
 
@@ -104,14 +105,14 @@ class ItemRequest extends DeedRequest
             inspectionDays: (int) $some('inspection_days', '0'),
             numberRule: $some('number_rule', ''),
             overPercent: (int) $some('over_percent', '0'),
-            isBuiltForLine: $this->boolean('is_built_for_line'),
         );
     }
 
     /**
-     * In what lots it is ordered and what one of it weighs, by argument of TypedItem.
+     * In what lots it is ordered or how it is built, and what one of it weighs, by argument of TypedItem.
      *
      * @return array{isOrderedByLevel: bool, lotSizing: LotSizing, lotQuantity: string, lotLeast: string,
+     *     isBuiltForLine: bool, isPartsIfMissing: bool,
      *     weight: string|null, volume: string|null}
      */
     private function lots(): array
@@ -121,6 +122,8 @@ class ItemRequest extends DeedRequest
             'lotSizing' => LotSizing::from($this->validated('lot_sizing') ?? LotSizing::AsNeeded->value),
             'lotQuantity' => $this->validated('lot_quantity') ?? '0',
             'lotLeast' => $this->validated('lot_least') ?? '0',
+            'isBuiltForLine' => $this->boolean('is_built_for_line'),
+            'isPartsIfMissing' => $this->boolean('is_parts_if_missing'),
             'weight' => $this->validated('weight'),
             'volume' => $this->validated('volume'),
         ];
@@ -186,6 +189,7 @@ class ItemRequest extends DeedRequest
                 $setup,
                 $least,
                 $this->along($rows, $at),
+                $this->transport($rows, $at),
             );
         }
         $rows->assertRight();
@@ -203,6 +207,18 @@ class ItemRequest extends DeedRequest
 
             return [];
         }
+    }
+
+    /** Days there and back, of a service. */
+    private function transport(TypedRows $rows, int $at): int
+    {
+        $days = $rows->whole($at, 'transport_days', 0, 60) ?? 0;
+        if ($days > 0 && $this->validated('kind') !== ItemKind::Outside->value) {
+            $rows->wrong($at, 'transport_days', 'Pieces go there and back for a service. Days on the way of goods '
+                .'stand at the supplier.');
+        }
+
+        return $days;
     }
 
     /** @return array{int, int} cents of a service: set-up, and what its pieces cost at least */

@@ -59,6 +59,7 @@ class RoutingRequest extends DeedRequest
             ...$this->seldom($rows, $at),
             ...$this->charges($rows, $at),
             ...[$rows->choice($at, 'work_ordered', WorkOrdered::ByHand), $rows->text($at, 'service', 40)],
+            ...[$rows->whole($at, 'transport_days', 0, 60) ?? 0],
         );
     }
 

@@ -3,6 +3,7 @@
 namespace App\Queries\Board;
 
 use App\Wording\Figures;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Comparison;
 
@@ -46,33 +47,46 @@ final class EffectWords
         arsort($other);
         $numbers = DB::table('orders')
             ->whereIn('id', [...array_keys($late), ...array_keys($other), ...$comparison->saved()])
-            ->pluck('number', 'id');
-        $say = static fn (array $of, callable $words): array => array_values(
-            array_filter(
-                array_map(
-                    fn (int $id): ?array => isset($numbers[$id])
-                        ? ['id' => $id, 'number' => $numbers[$id], 'says' => $words($of[$id])]
-                        : null,
-                    array_keys($of),
-                ),
-            ),
-        );
+            ->pluck('number', 'id')
+            ->map(strval(...));
 
         return [
-            'late' => $say(
-                $late,
-                fn (int $minutes): string => $minutes === PHP_INT_MAX
-                    ? 'has no place any more'
-                    : Figures::pace($minutes),
-            ),
-            'saved' => $say(array_fill_keys($comparison->saved(), 0), fn (): string => 'in time'),
-            'other' => $say(
-                $other,
-                fn (int $minutes): string => Figures::minutes(abs($minutes)).($minutes > 0 ? ' later' : ' sooner'),
-            ),
+            'late' => self::say($late, $numbers, self::late(...)),
+            'saved' => self::say(array_fill_keys($comparison->saved(), 0), $numbers, fn (): string => 'in time'),
+            'other' => self::say($other, $numbers, self::other(...)),
             'moved' => count($comparison->moved),
             'lateBefore' => count($comparison->lateBefore), 'lateAfter' => count($comparison->lateAfter),
             'totalBefore' => $comparison->totalBefore(), 'totalAfter' => $comparison->totalAfter(),
         ];
+    }
+
+    /**
+     * Those that are still there, each with what it comes to.
+     *
+     * @param  array<int, int>  $of  minutes by order, the worst first
+     * @param  Collection<array-key, string>  $numbers  by order
+     * @param  callable(int): string  $words
+     * @return list<array{id: int, number: string, says: string}>
+     */
+    private static function say(array $of, Collection $numbers, callable $words): array
+    {
+        $said = [];
+        foreach ($of as $id => $minutes) {
+            if (isset($numbers[$id])) {
+                $said[] = ['id' => $id, 'number' => $numbers[$id], 'says' => $words($minutes)];
+            }
+        }
+
+        return $said;
+    }
+
+    private static function late(int $minutes): string
+    {
+        return $minutes === PHP_INT_MAX ? 'has no place any more' : Figures::pace($minutes);
+    }
+
+    private static function other(int $minutes): string
+    {
+        return Figures::minutes(abs($minutes)).($minutes > 0 ? ' later' : ' sooner');
     }
 }

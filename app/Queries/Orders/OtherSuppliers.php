@@ -53,7 +53,7 @@ final readonly class OtherSuppliers
         return implode(', ', array_filter([
             $terms->supplier->name,
             Figures::price($price).' € each',
-            $terms->lead_time_days === 0 ? '' : Figures::count($terms->lead_time_days, 'day'),
+            $terms->daysAway() === 0 ? '' : Figures::count($terms->daysAway(), 'day'),
         ]));
     }
 }

@@ -56,7 +56,6 @@ final class PaceStrips
                 's.name',
                 's.supplier_id',
                 's.planned_minutes',
-                's.lead_time_days',
                 's.started_at',
                 DB::raw(
                     'LEAST(1000000, COALESCE((s.good + s.scrap) * 1000000 DIV NULLIF(o.quantity, 0), 0)) AS millionths',
@@ -70,7 +69,7 @@ final class PaceStrips
             $segments[$step->order_id][] = new PaceSegment(
                 $step->number,
                 $step->name,
-                max(1, $isOutside ? $step->lead_time_days * $day : $step->planned_minutes),
+                max(1, $isOutside ? intdiv((int) $step->planned_minutes, 1440) * $day : $step->planned_minutes),
                 $step->millionths / 1_000_000,
                 $isOutside,
                 $step->started_at !== null,

@@ -40,6 +40,7 @@ final class Beside
         'wait' => 'wait_minutes',
         'move' => 'move_minutes',
         'lead time days' => 'lead_time_days',
+        'days on the way' => 'transport_days',
         'price' => 'price',
         'set-up charge' => 'setup_charge',
         'minimum' => 'minimum',
@@ -113,7 +114,7 @@ final class Beside
     private static function steps(int $routing): Builder
     {
         $text = fn (string $column): string => "CAST(s.{$column} AS CHAR) AS {$column}";
-        $whole = ['crew', 'setup_crew', 'wait_minutes', 'move_minutes', 'lead_time_days'];
+        $whole = ['crew', 'setup_crew', 'wait_minutes', 'move_minutes', 'lead_time_days', 'transport_days'];
 
         return DB::table('routing_steps AS s')
             ->leftJoin('work_centres AS w', 'w.id', 's.work_centre_id')

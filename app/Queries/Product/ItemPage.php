@@ -172,6 +172,7 @@ final readonly class ItemPage
             'Usual lot' => $some($item->usual_lot),
             'More built than asked' => $item->over_percent === 0 ? '' : "{$item->over_percent} %",
             'Built' => $item->is_built_for_line ? 'as its customer line is shipped' : '',
+            'Where it is missing' => $item->is_parts_if_missing ? 'its parts are taken' : '',
         ];
     }
 }

@@ -34,6 +34,7 @@ final readonly class RoutingRow
         public int $wait,
         public int $move,
         public int $leadTimeDays,
+        public int $transportDays,
         public ServiceCharge $charge,
         public string $service,
         private ?SupplierItem $terms,
@@ -70,6 +71,7 @@ final readonly class RoutingRow
             $row->int('wait_minutes'),
             $row->int('move_minutes'),
             $row->int('lead_time_days'),
+            $row->int('transport_days'),
             new ServiceCharge($row->text('price'), $row->int('setup_cents'), $row->int('minimum_cents')),
             (string) $row->textOrNull('service'),
             $services->at($row->intOrNull('service_item_id'), $row->intOrNull('supplier_id')),
@@ -147,12 +149,15 @@ final readonly class RoutingRow
         return $this->terms?->service()?->chargeFor($this->pieces) ?? $this->charge;
     }
 
-    /** Days at its supplier, by those terms where they say it; 0 = it is done here. */
+    /** Days at its supplier and on the way, by those terms where they say it; 0 = it is done here. */
     public function daysAway(): int
     {
-        $agreed = $this->terms->lead_time_days ?? 0;
+        if (! $this->isOutside()) {
+            return 0;
+        }
+        $agreed = $this->terms?->daysAway() ?? 0;
 
-        return $this->isOutside() ? ($agreed === 0 ? $this->leadTimeDays : $agreed) : 0;
+        return $agreed === 0 ? $this->leadTimeDays + $this->transportDays : $agreed;
     }
 
     /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */

@@ -89,16 +89,7 @@ final readonly class TodayPage
             $rows($release, self::SHOWN),
             $rows($stuck, self::SHOWN),
             $rows($late, self::LATE),
-            [
-                'release' => $release->count(),
-                'stuck' => $stuck->count(),
-                'late' => $late->count(),
-                'for_parts' => $late->filter(fn (OpenOrder $order): bool => $order->isLateForParts())->count(),
-                'receive' => ReceiveList::count(),
-                'shippable' => self::shippable(),
-                'outside' => AtSuppliers::count(),
-                'to_go' => ReadyList::count(),
-            ],
+            self::counted($release, $stuck, $late),
             CustomerOrderList::page('uncovered', ''),
             AtSuppliers::first(self::SHOWN),
             self::missing($stuck),
@@ -111,6 +102,28 @@ final readonly class TodayPage
             $deliveries->likely(),
             $open->isEmpty(),
         );
+    }
+
+    /**
+     * @param  Collection<int, OpenOrder>  $release
+     * @param  Collection<int, OpenOrder>  $stuck
+     * @param  Collection<int, OpenOrder>  $late
+     * @return array{
+     *     release: int, stuck: int, late: int, for_parts: int, receive: int, shippable: int, outside: int, to_go: int,
+     * }
+     */
+    private static function counted(Collection $release, Collection $stuck, Collection $late): array
+    {
+        return [
+            'release' => $release->count(),
+            'stuck' => $stuck->count(),
+            'late' => $late->count(),
+            'for_parts' => $late->filter(fn (OpenOrder $order): bool => $order->isLateForParts())->count(),
+            'receive' => ReceiveList::count(),
+            'shippable' => self::shippable(),
+            'outside' => AtSuppliers::count(),
+            'to_go' => ReadyList::count(),
+        ];
     }
 
     /** Lines that wait with stock kept for them. */

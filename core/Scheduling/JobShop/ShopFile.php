@@ -22,10 +22,7 @@ final class ShopFile
             if ($line === '' || $line[0] === '#') {
                 continue;
             }
-            if (preg_match('/^\d{1,9}(\s+\d{1,9})*$/', $line) !== 1) {
-                throw Refused::because('Line '.($number + 1).' holds something else than whole numbers.');
-            }
-            $numbers = array_map(intval(...), preg_split('/\s+/', $line) ?: []);
+            $numbers = self::numbers($line, $number + 1);
             if ($head === null) {
                 $head = count($numbers) === 2 ? $numbers
                     : throw Refused::because('Line '.($number + 1).' must be the number of jobs and of machines.');
@@ -34,13 +31,8 @@ final class ShopFile
             }
             if (count($numbers) !== 2 * $head[1]) {
                 throw Refused::because(
-                    'Line '.
-                        ($number + 1).
-                        ' has '.
-                        count($numbers).
-                        " numbers, {$head[1]} machines need ".
-                        2 * $head[1].
-                        '.',
+                    'Line '.($number + 1).' has '.count($numbers)." numbers, {$head[1]} machines need "
+                    .(2 * $head[1]).'.',
                 );
             }
             $jobs[] = array_map(static fn (array $pair): array => [$pair[0], $pair[1] ?? 0], array_chunk($numbers, 2));
@@ -51,6 +43,20 @@ final class ShopFile
         }
 
         return JobShop::of($head[1], $jobs);
+    }
+
+    /**
+     * @return list<int>
+     *
+     * @throws Refused when there is anything else in the line
+     */
+    private static function numbers(string $line, int $number): array
+    {
+        if (preg_match('/^\d{1,9}(\s+\d{1,9})*$/', $line) !== 1) {
+            throw Refused::because("Line {$number} holds something else than whole numbers.");
+        }
+
+        return array_map(intval(...), preg_split('/\s+/', $line) ?: []);
     }
 
     /** One line a job: the starts of its operations. */

@@ -119,16 +119,47 @@ final class TabuWalk
      */
     private function choose(array $path, int $best, int $iteration): ?array
     {
-        $after = $this->orders->after;
         $bestMove = $anyMove = null;
         $bestValue = PHP_INT_MAX;
         $equal = $any = 0;
+        foreach ($this->moves($path) as $move) {
+            $value = $move[2] ? MoveEstimate::behind($this->orders, $path, $move[0], $move[1])
+                : MoveEstimate::before($this->orders, $path, $move[0], $move[1]);
+            if ($value === null) {
+                continue;
+            }
+            if ($value >= $best && $this->isTabu($path, $move, $iteration)) {
+                if ($this->random->getInt(0, $any++) === 0) {
+                    $anyMove = $move;
+                }
+            } elseif ($value < $bestValue) {
+                $bestValue = $value;
+                $bestMove = $move;
+                $equal = 1;
+            } elseif ($value === $bestValue && $this->random->getInt(0, $equal++) === 0) {
+                $bestMove = $move;
+            }
+        }
+
+        return $bestMove ?? $anyMove;
+    }
+
+    /**
+     * All moves of the blocks of a critical path: each operation to the end and to the beginning of its block, and each
+     * end of it in among them.
+     *
+     * @param  list<int>  $path
+     * @return list<array{int, int, bool}>
+     */
+    private function moves(array $path): array
+    {
+        $after = $this->orders->after;
+        $moves = [];
         for ($from = 0, $length = count($path); $from < $length; $from = $to + 1) {
             $to = $from;
             while ($to + 1 < $length && $after[$path[$to]] === $path[$to + 1]) {
                 $to++;
             }
-            $moves = [];
             for ($x = $from; $x < $to; $x++) {
                 $moves[] = [$x, $to, true];
                 $moves[] = [$from, $x + 1, false];
@@ -139,27 +170,9 @@ final class TabuWalk
                     $moves[] = [$x, $to, false];
                 }
             }
-            foreach ($moves as $move) {
-                $value = $move[2] ? MoveEstimate::behind($this->orders, $path, $move[0], $move[1])
-                    : MoveEstimate::before($this->orders, $path, $move[0], $move[1]);
-                if ($value === null) {
-                    continue;
-                }
-                if ($value >= $best && $this->isTabu($path, $move, $iteration)) {
-                    if ($this->random->getInt(0, $any++) === 0) {
-                        $anyMove = $move;
-                    }
-                } elseif ($value < $bestValue) {
-                    $bestValue = $value;
-                    $bestMove = $move;
-                    $equal = 1;
-                } elseif ($value === $bestValue && $this->random->getInt(0, $equal++) === 0) {
-                    $bestMove = $move;
-                }
-            }
         }
 
-        return $bestMove ?? $anyMove;
+        return $moves;
     }
 
     /**

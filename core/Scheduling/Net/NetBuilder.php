@@ -113,29 +113,40 @@ final class NetBuilder
                 $net->unplaced[$job->id] = $fault;
                 break;
             }
-            $operation = $net->count++;
-            $before = $step->started ? [] : $tails;
-            foreach ($step->started ? [] : $step->afterJobs as $other) {
-                array_push($before, ...isset($this->placed[$other]) ? $net->tails[$this->placed[$other]] : []);
-            }
-            $tails = $step->started ? [...$tails, $operation] : [$operation];
-            $net->operations[$number][] = $operation;
-            $net->step[] = $step;
-            $net->job[] = $number;
-            $net->before[] = array_values(array_unique($before));
-            $net->centre[] = $step->workCentre === null ? -1 : $this->number[$step->workCentre];
-            $net->work[] = max(1, $step->minutes + ($step->workCentre === null ? 0 : $step->setup));
-            $net->ahead[] =
-                $step->setupNeedsMaterial || $step->started || $step->workCentre === null ? 0 : $step->setup;
-            $net->release[] = $step->started ? 0 : max(0, max($step->materialAt, $step->heldBackTo) - $net->origin);
-            $net->ways[] = $step->workCentre === null ? [] : $this->ways($step);
-            $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
+            $tails = $this->addStep($number, $step, $tails);
             $net->plain = $net->plain && $this->isPlain($step, $job->steps[$at + 1] ?? null);
         }
         $net->tails[] = $tails;
         if ($job->due !== null && $job->due < $net->origin && ! isset($net->unplaced[$job->id])) {
             $net->notes[] = "{$job->name} was due before now.";
         }
+    }
+
+    /**
+     * @param  int  $job  its number in the net
+     * @param  list<int>  $tails  operations it waits for in its own job
+     * @return list<int> those the next one waits for
+     */
+    private function addStep(int $job, Step $step, array $tails): array
+    {
+        $net = $this->net;
+        $operation = $net->count++;
+        $before = $step->started ? [] : $tails;
+        foreach ($step->started ? [] : $step->afterJobs as $other) {
+            array_push($before, ...isset($this->placed[$other]) ? $net->tails[$this->placed[$other]] : []);
+        }
+        $net->operations[$job][] = $operation;
+        $net->step[] = $step;
+        $net->job[] = $job;
+        $net->before[] = array_values(array_unique($before));
+        $net->centre[] = $step->workCentre === null ? -1 : $this->number[$step->workCentre];
+        $net->work[] = max(1, $step->minutes + ($step->workCentre === null ? 0 : $step->setup));
+        $net->ahead[] = $step->setupNeedsMaterial || $step->started || $step->workCentre === null ? 0 : $step->setup;
+        $net->release[] = $step->started ? 0 : max(0, max($step->materialAt, $step->heldBackTo) - $net->origin);
+        $net->ways[] = $step->workCentre === null ? [] : $this->ways($step);
+        $net->lead[] = $step->lead === null ? null : $this->windows($step->lead);
+
+        return $step->started ? [...$tails, $operation] : [$operation];
     }
 
     private function own(int $number, WorkCentre $centre): void

@@ -81,16 +81,6 @@ final class BackwardLoading
      */
     private function turned(): void
     {
-        $centres = [];
-        foreach ($this->problem->workCentres as $key => $centre) {
-            $spans = [];
-            foreach ($centre->open->starts as $i => $start) {
-                $spans[] = [$this->far - $centre->open->ends[$i], $this->far - $start];
-            }
-            $from = $spans === [] ? 0 : min(array_column($spans, 0));
-            $to = $spans === [] ? 0 : max(array_column($spans, 1));
-            $centres[$key] = new WorkCentre($centre->name, $centre->machines, OpenWindows::of($spans, [], $from, $to));
-        }
         $parts = [];
         $lastPart = $waitedFor = [];
         $id = 0;
@@ -111,23 +101,34 @@ final class BackwardLoading
         $jobs = [];
         foreach ($parts as $key => [$j, $places, $before]) {
             $job = $this->problem->jobs[$j];
+            $isLast = $places[0] === count($job->steps) - 1;
+            $first = [...$before === null ? [] : [$before], ...$isLast ? $waitedFor[$job->id] ?? [] : []];
             $steps = [];
             foreach ($places as $n => $at) {
-                $first = $n === 0
-                        ? array_values(
-                            array_filter(
-                                [$before, ...$at === count($job->steps) - 1 ? $waitedFor[$job->id] ?? [] : []],
-                                is_int(...),
-                            ),
-                        )
-                        : [];
-                array_push($steps, ...$this->steps($job, $at, $first));
+                array_push($steps, ...$this->steps($job, $at, $n === 0 ? $first : []));
             }
             $jobs[] = new Job($key, $job->name, $job->rank, $this->far - ($job->due ?? $this->far), $steps);
         }
-        foreach (ForwardLoading::load(new Problem(0, $centres, $jobs))->steps as $step => $at) {
+        foreach (ForwardLoading::load(new Problem(0, $this->turnedCentres(), $jobs))->steps as $step => $at) {
             $this->latest[$step] = $this->far - $at->end;
         }
+    }
+
+    /** @return array<int, WorkCentre> open when they are open, seen from the far end */
+    private function turnedCentres(): array
+    {
+        $centres = [];
+        foreach ($this->problem->workCentres as $key => $centre) {
+            $spans = [];
+            foreach ($centre->open->starts as $i => $start) {
+                $spans[] = [$this->far - $centre->open->ends[$i], $this->far - $start];
+            }
+            $from = $spans === [] ? 0 : min(array_column($spans, 0));
+            $to = $spans === [] ? 0 : max(array_column($spans, 1));
+            $centres[$key] = new WorkCentre($centre->name, $centre->machines, OpenWindows::of($spans, [], $from, $to));
+        }
+
+        return $centres;
     }
 
     /**

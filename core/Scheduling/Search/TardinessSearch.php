@@ -120,33 +120,42 @@ final class TardinessSearch
         if ($net->count === 0 || ! $self->begin($iterations)) {
             return $self->found();
         }
-        $unit = $self->unit();
+        $self->turns($iterations);
+
+        return $self->found();
+    }
+
+    /** One cooling after the other, each longer than the one before. */
+    private function turns(int $iterations): void
+    {
+        $unit = $this->unit();
         $length = (float) self::LENGTH;
-        // with few moves for each operation there is no time to be hot
-        $isLarge = 50 * $net->count > self::LENGTH;
-        $hot = max(1.0, min(2.0, self::LENGTH / (50 * $net->count)));
-        for ($turn = 0; $self->iterations < $iterations; $turn++) {
+        for ($turn = 0; $this->iterations < $iterations; $turn++) {
             // now and then from somewhere else, if there is time to get far: or a long search stays where it is
-            $hasTime = $length > 100 * $net->count;
-            $heat = $hasTime ? self::HEATS[$turn % 3] : ($isLarge ? self::HEATS_LARGE[$turn % 3] : 1.0);
+            $hasTime = $length > 100 * $this->net->count;
+            $heat = $this->heat($turn, $hasTime);
             $isFresh = $turn % 3 === 2 && $hasTime;
-            $found = $self->cool(
-                $isFresh
-                    ? $self->dispatch(Rule::TardinessCost, 2.0, $self->factors(null))
-                    : $self->found()->order,
-                $isFresh ? $self->kept : $self->found()->ways,
-                $self->atMost((int) $length, $iterations),
-                $hot * $heat * $unit,
-                self::COLD * $unit,
-            );
-            $self->judge($found);
-            if ($found->isCut || ! $self->polish($iterations, $hot * $heat * $unit)) {
+            [$order, $ways] = $isFresh
+                ? [$this->dispatch(Rule::TardinessCost, 2.0, $this->factors(null)), $this->kept]
+                : [$this->found()->order, $this->found()->ways];
+            $moves = $this->atMost((int) $length, $iterations);
+            $found = $this->cool($order, $ways, $moves, $heat * $unit, self::COLD * $unit);
+            $this->judge($found);
+            if ($found->isCut || ! $this->polish($iterations, $heat * $unit)) {
                 break;
             }
             $length *= self::GROWTH;
         }
+    }
 
-        return $self->found();
+    /** How much hotter than usual a turn begins: turns differ where there is time for it, and in large shops. */
+    private function heat(int $turn, bool $hasTime): float
+    {
+        $isLarge = 50 * $this->net->count > self::LENGTH;
+        // with few moves for each operation there is no time to be hot
+        $hot = max(1.0, min(2.0, self::LENGTH / (50 * $this->net->count)));
+
+        return $hot * ($hasTime ? self::HEATS[$turn % 3] : ($isLarge ? self::HEATS_LARGE[$turn % 3] : 1.0));
     }
 
     /** @return bool whether there is time for more */

@@ -47,7 +47,7 @@
                 </td>
                 <td class="n" title="{{ $step->masterSays() }}">
                     @if ($step->isOutside())
-                        {{ $step->leadTimeDays }} days
+                        {{ $step->daysAway }} days
                     @else
                         {{ $print->minutes($step->plannedMinutes) }}
                         @if ($step->isChanged())

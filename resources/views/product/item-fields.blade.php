@@ -124,6 +124,15 @@
             </label>
             <x-why field="is_built_for_line" />
         </x-asked>
+        <x-asked :says="$form->help('is_parts_if_missing')">
+            <label class="d-inline">
+                <input type="hidden" name="is_parts_if_missing" value="0">
+                <input type="checkbox" name="is_parts_if_missing" value="1"
+                    @checked(old('is_parts_if_missing', $form->value('is_parts_if_missing')) === '1')>
+                its parts, where it is missing
+            </label>
+            <x-why field="is_parts_if_missing" />
+        </x-asked>
     </fieldset>
     <fieldset class="whole">
         <legend>Who sells it</legend>

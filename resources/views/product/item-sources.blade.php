@@ -7,6 +7,7 @@
                 <th>Their number</th>
                 <th class="n">At least</th>
                 <th class="n">Lead time, days</th>
+                <th class="n">There and back, days</th>
                 <th class="n">More taken, %</th>
                 @can('see-money')
                     <th>€ each: 5.00 10:4.50 50:3.75</th>
@@ -34,6 +35,10 @@
                     <td class="n">
                         <x-cell class="n few" :form="$form->sources" :at="$at" field="lead_time_days"
                             label="Lead time of this supplier, days" inputmode="numeric" placeholder="above" />
+                    </td>
+                    <td class="n">
+                        <x-cell class="n few" :form="$form->sources" :at="$at" field="transport_days"
+                            label="Of a service: days on the way, there and back" inputmode="numeric" />
                     </td>
                     <td class="n">
                         <x-cell class="n few" :form="$form->sources" :at="$at" field="over_percent"

@@ -21,7 +21,12 @@
                     @if ($source->along() !== '')<span class="sub">made of {{ $source->along() }}</span>@endif
                 </td>
                 <td class="n">{{ $print->some($source->minimum_quantity) }}</td>
-                <td class="n">{{ $print->some($source->lead_time_days) }}</td>
+                <td class="n">
+                    {{ $print->some($source->lead_time_days) }}
+                    @if ($source->transport_days > 0)
+                        <span class="sub">{{ $source->transport_days }} on the way</span>
+                    @endif
+                </td>
                 <td>
                     @foreach ($source->prices as $price)
                         <span class="text-nowrap">

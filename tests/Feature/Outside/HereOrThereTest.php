@@ -125,9 +125,9 @@ it('offers each who does it with days and costs, live at one click', function ()
     app(App\Planner\KeepUp::class)->handle(true);
     $offers = collect(LeverOffers::of($order->id))->keyBy('says');
     $grind = "{$order->number} step 20 Grind";
-    $there = $offers->get("{$grind} at Emberfield Heat Treatment, 2 days there");
+    $there = $offers->get("{$grind} at Emberfield Heat Treatment, 2 days away");
     // there 20 × 1.50 + 20.00 once; here 30 + 1,200 min = 20.5 h at 40 + 20
-    expect($offers->keys()->all())->toContain("{$grind} at Clearpass Surface Works, 4 days there")
+    expect($offers->keys()->all())->toContain("{$grind} at Clearpass Surface Works, 4 days away")
         ->and($there['costs'])->toBe('50.00 € there, 1 230.00 € here')
         ->and($there['finishWith'])->toBeLessThan($there['finish'])
         ->and($there['deed']['to'])->toBe('step-suppliers.update');

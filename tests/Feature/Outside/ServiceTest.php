@@ -14,12 +14,16 @@ use App\Actions\Purchasing\WorkElsewhere;
 use App\Models\Consignment;
 use App\Models\Order;
 use App\Models\OrderStep;
+use App\Models\Plan;
 use App\Models\PurchaseLine;
 use App\Models\PurchaseOrder;
 use App\Models\Routing;
 use App\Models\Supplier;
 use App\Models\SupplierItem;
+use App\Shop\Deliveries;
 use App\Shop\RolledUp;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Purchasing\PurchaseState;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Routing\WorkOrdered;
@@ -73,6 +77,61 @@ it('takes price, charges and days of a step from what is agreed for its service'
     // 25 at 1.80 and the set-up, 25 at 3.00: of the usual lot
     $rolled = RolledUp::of([$this->shop->item('JAW-1')->id])->cost->of('JAW-1');
     expect((string) $rolled->work->outside)->toBe((string) (4500 + 1500 + 7500));
+});
+
+it('counts days on the way beside those the supplier takes', function () {
+    $this->shop->import([
+        'supplier-items.csv' => "item,supplier,number,lead_time_days,transport_days,prices\n"
+            ."HARDEN-60,S-03,H60,4,2,2.00\n",
+        'items.csv' => "number,name,kind,unit\nJAW-2,Clamping jaw of two,made,pc\n",
+        'routings.csv' => "item,step,name,work_centre,supplier,run_rate,lead_time_days,transport_days,price,service\n"
+            ."JAW-2,10,Mill,MILL,,5,,,,\nJAW-2,20,Harden,,S-03,,9,3,7.00,HARDEN-60\nJAW-2,30,Grind,,S-04,,3,1,3.00,\n",
+    ]);
+    $order = tap($this->shop->order('JAW-2', '5'), $this->shop->release(...));
+    [$harden, $grind] = [($this->step)($order, 20), ($this->step)($order, 30)];
+    // as agreed for the service, and as the step says where nothing is
+    expect($harden->only(['lead_time_days', 'transport_days', 'planned_minutes']))
+        ->toBe(['lead_time_days' => 4, 'transport_days' => 2, 'planned_minutes' => 6 * 1440])
+        ->and($grind->only(['lead_time_days', 'transport_days', 'planned_minutes']))
+        ->toBe(['lead_time_days' => 3, 'transport_days' => 1, 'planned_minutes' => 4 * 1440]);
+    // the plan has it away so long, one day after the other: he has no calendar
+    $plan = DB::table('plan_steps')->where('plan_id', Plan::LIVE)->where('order_step_id', $harden->id);
+    $planned = $plan->sole();
+    expect(CarbonImmutable::parse($planned->start_at)->diffInDays($planned->end_at))->toEqual(6)
+        // and so does who sends it
+        ->and(Deliveries::now()->backFrom(CarbonImmutable::now(), $harden->supplier_id, $harden->daysAway()))
+        ->toStartWith('2026-11-30');
+    // another supplier's way is another: what is agreed with him is taken whole
+    ($this->elsewhere)($harden, 'S-05');
+    expect($harden->refresh()->only(['lead_time_days', 'transport_days']))
+        ->toBe(['lead_time_days' => 2, 'transport_days' => 0]);
+    $routing = Routing::query()->where('item_id', $this->shop->item('JAW-2')->id)->sole();
+    $this->actingAs($this->shop->as(Role::Planner))->get("/routings/{$routing->id}?pieces=5")
+        ->assertSee('6 days')->assertSee('4 days');
+    $file = $this->post('/take-out', ['token' => $this->shop->token(), 'format' => 'csv', 'kinds' => ['routings']])
+        ->assertDownload()->baseResponse->getFile()->getPathname();
+    expect((string) file_get_contents($file))->toContain(',HARDEN-60,3');
+});
+
+it('takes days on the way on the page of a service only, and within bounds', function () {
+    $harden = $this->shop->item('HARDEN-60');
+    $send = fn (string $item, string $days) => ItemPage::change($this, $item, [
+        'sources' => [[
+            'supplier' => (string) ($this->supplier)('S-03')->id,
+            'lead_time_days' => '4',
+            'transport_days' => $days,
+        ]],
+    ]);
+    $send('HARDEN-60', '61')->assertSessionHasErrors('sources.0.transport_days');
+    $send('HARDEN-60', 'two')->assertSessionHasErrors('sources.0.transport_days');
+    $send('BRG-25', '2')->assertSessionHasErrors('sources.0.transport_days');
+    $send('HARDEN-60', '2')->assertSessionHasNoErrors();
+    $terms = SupplierItem::query()
+        ->where('item_id', $harden->id)
+        ->where('supplier_id', ($this->supplier)('S-03')->id)
+        ->sole();
+    expect($terms->transport_days)->toBe(2)->and($terms->daysAway())->toBe(6);
+    $this->get("/items/{$harden->id}")->assertSee('2 on the way');
 });
 
 it('shows on the routing what is agreed, and gives it out to who may see money', function () {
