@@ -34,19 +34,19 @@ final class BookingRules
                 OR n.to_condition <> o.from_condition
             SQL,
         'a reversal takes back cost' => <<<'SQL'
-            SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', cost_entries') AS difference
-            FROM bookings r
-            JOIN (
-                SELECT booking_id, SUM(IF(kind IN ('material', 'bought'), 0, cents)) AS c
-                FROM cost_entries
-                GROUP BY booking_id
-            ) o ON o.booking_id = r.reverses_id
-            LEFT JOIN (
-                SELECT booking_id, SUM(IF(kind IN ('material', 'bought'), 0, cents)) AS c
-                FROM cost_entries
-                GROUP BY booking_id
-            ) n ON n.booking_id = r.id
-            WHERE o.c <> 0 - COALESCE(n.c, 0)
+            SELECT CONCAT('reversal ', x.id, ' of booking ', x.reverses_id, ', cost_entries') AS difference
+            FROM (
+                SELECT r.id, r.reverses_id, 1 AS had, e.kind, e.cents
+                FROM bookings r
+                JOIN cost_entries e ON e.booking_id = r.reverses_id
+                UNION ALL
+                SELECT r.id, r.reverses_id, 0, e.kind, e.cents
+                FROM bookings r
+                JOIN cost_entries e ON e.booking_id = r.id
+                WHERE r.reverses_id IS NOT NULL
+            ) x
+            GROUP BY x.id, x.reverses_id
+            HAVING SUM(x.had) > 0 AND SUM(IF(x.kind IN ('material', 'bought'), 0, x.cents)) <> 0
             SQL,
         'what a booking made or changed is there, and was made once' => <<<'SQL'
             SELECT CONCAT('booking ', c.booking_id, ': ', c.record, ' ', c.record_id) AS difference
@@ -67,22 +67,21 @@ final class BookingRules
             JOIN periods p ON b.booked_on <= p.ends_on AND b.id > p.last_booking_id
             SQL,
         'a reversal takes back counts' => <<<'SQL'
-            SELECT CONCAT('reversal ', r.id, ' of booking ', r.reverses_id, ', step_entries') AS difference
-            FROM bookings r
-            JOIN (
-                SELECT booking_id, SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d,
-                    SUM(machine_minutes) AS e
-                FROM step_entries
-                GROUP BY booking_id
-            ) o ON o.booking_id = r.reverses_id
-            LEFT JOIN (
-                SELECT booking_id, SUM(taken_in) AS a, SUM(good) AS b, SUM(scrap) AS c, SUM(passed_on) AS d,
-                    SUM(machine_minutes) AS e
-                FROM step_entries
-                GROUP BY booking_id
-            ) n ON n.booking_id = r.id
-            WHERE o.a <> 0 - COALESCE(n.a, 0) OR o.b <> 0 - COALESCE(n.b, 0) OR o.c <> 0 - COALESCE(n.c, 0)
-                OR o.d <> 0 - COALESCE(n.d, 0) OR o.e <> 0 - COALESCE(n.e, 0)
+            SELECT CONCAT('reversal ', x.id, ' of booking ', x.reverses_id, ', step_entries') AS difference
+            FROM (
+                SELECT r.id, r.reverses_id, 1 AS had, e.taken_in, e.good, e.scrap, e.passed_on, e.machine_minutes
+                FROM bookings r
+                JOIN step_entries e ON e.booking_id = r.reverses_id
+                UNION ALL
+                SELECT r.id, r.reverses_id, 0, e.taken_in, e.good, e.scrap, e.passed_on, e.machine_minutes
+                FROM bookings r
+                JOIN step_entries e ON e.booking_id = r.id
+                WHERE r.reverses_id IS NOT NULL
+            ) x
+            GROUP BY x.id, x.reverses_id
+            HAVING SUM(x.had) > 0
+                AND (SUM(x.taken_in) <> 0 OR SUM(x.good) <> 0 OR SUM(x.scrap) <> 0 OR SUM(x.passed_on) <> 0
+                    OR SUM(x.machine_minutes) <> 0)
             SQL,
     ];
 }

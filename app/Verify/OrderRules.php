@@ -248,12 +248,14 @@ final class OrderRules
             WHERE COALESCE(e.cents, 0) <> COALESCE(m.value, 0)
             SQL,
         'a closed order holds no cost, a firm one has none' => <<<'SQL'
-            SELECT CONCAT('order ', o.number, ' ', o.state, ': ', SUM(e.cents)) AS difference
-            FROM orders o
-            JOIN cost_entries e ON e.order_id = o.id
-            WHERE o.state IN ('closed', 'proposed', 'firm', 'cancelled')
-            GROUP BY o.id, o.number, o.state
-            HAVING SUM(e.cents) <> 0
+            SELECT CONCAT('order ', o.number, ' ', o.state, ': ', e.cents) AS difference
+            FROM (
+                SELECT order_id, SUM(cents) AS cents
+                FROM cost_entries
+                GROUP BY order_id
+            ) e
+            JOIN orders o ON o.id = e.order_id
+            WHERE e.cents <> 0 AND o.state IN ('closed', 'proposed', 'firm', 'cancelled')
             SQL,
         'the stored state is the derived one' => <<<'SQL'
             SELECT CONCAT('order ', number, ': ', state, ', should be ', should) AS difference

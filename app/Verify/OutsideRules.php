@@ -90,24 +90,22 @@ final class OutsideRules
             WHERE granted_cents > cents OR (granted_cents > 0) <> (state = 'granted')
             SQL,
         'what is counted at a step outside came back from there' => <<<'SQL'
-            SELECT CONCAT(
-                'step ', s.id, ' of order ', s.order_id, ': ', COALESCE(e.good, 0), ' good, ', COALESCE(e.scrap, 0),
-                    ' scrap, back ', COALESCE(c.good, 0), ' and ', COALESCE(c.scrap, 0)
-            ) AS difference
-            FROM order_steps s
-            LEFT JOIN (
-                SELECT e.order_step_id, SUM(e.good) AS good, SUM(e.scrap) AS scrap
-                FROM step_entries e
-                JOIN bookings b ON b.id = e.booking_id AND b.kind <> 'import'
-                GROUP BY e.order_step_id
-            ) e ON e.order_step_id = s.id
-            LEFT JOIN (
-                SELECT order_step_id, SUM(good) AS good, SUM(spoiled + lost) AS scrap
-                FROM consignment_lines
-                GROUP BY order_step_id
-            ) c ON c.order_step_id = s.id
-            WHERE s.supplier_id IS NOT NULL
-                AND (COALESCE(e.good, 0) <> COALESCE(c.good, 0) OR COALESCE(e.scrap, 0) <> COALESCE(c.scrap, 0))
+            SELECT CONCAT('step ', x.order_step_id, ': ', SUM(x.good), ' good and ', SUM(x.scrap),
+                ' scrap more are counted than came back') AS difference
+            FROM (
+                SELECT e.order_step_id, e.good, e.scrap
+                FROM order_steps s
+                JOIN step_entries e ON e.order_step_id = s.id
+                JOIN bookings b ON b.id = e.booking_id
+                WHERE s.supplier_id IS NOT NULL AND b.kind <> 'import'
+                UNION ALL
+                SELECT l.order_step_id, -l.good, -(l.spoiled + l.lost)
+                FROM consignment_lines l
+                JOIN order_steps s ON s.id = l.order_step_id
+                WHERE s.supplier_id IS NOT NULL
+            ) x
+            GROUP BY x.order_step_id
+            HAVING SUM(x.good) <> 0 OR SUM(x.scrap) <> 0
             SQL,
     ];
 }

@@ -14,11 +14,15 @@ final class PurchaseRules
             ) AS difference
             FROM purchase_lines u
             LEFT JOIN (
-                SELECT purchase_line_id, SUM(IF(p.kind = 'outside', m.quantity, -m.quantity)) AS quantity
-                FROM moves m
-                JOIN places p ON p.id = m.from_place_id
-                WHERE purchase_line_id IS NOT NULL
-                GROUP BY purchase_line_id
+                SELECT x.purchase_line_id, SUM(IF(p.kind = 'outside', x.quantity, -x.quantity)) AS quantity
+                FROM (
+                    SELECT purchase_line_id, from_place_id, SUM(quantity) AS quantity
+                    FROM moves
+                    WHERE purchase_line_id IS NOT NULL
+                    GROUP BY purchase_line_id, from_place_id
+                ) x
+                JOIN places p ON p.id = x.from_place_id
+                GROUP BY x.purchase_line_id
             ) m ON m.purchase_line_id = u.id
             WHERE u.order_step_id IS NULL AND u.received_quantity <> COALESCE(m.quantity, 0)
             SQL,

@@ -21,10 +21,9 @@ final class ValueRules
                         - IF(f.kind IN ('customer', 'scrap', 'variance', 'used'), d.value, 0) AS went,
                     0 AS orders, 0 AS variance
                 FROM (
-                    SELECT b.booked_on, m.from_place_id, m.to_place_id, SUM(m.value) AS value
-                    FROM moves m
-                    JOIN bookings b ON b.id = m.booking_id
-                    GROUP BY b.booked_on, m.from_place_id, m.to_place_id
+                    SELECT booked_on, from_place_id, to_place_id, SUM(value) AS value
+                    FROM moves
+                    GROUP BY booked_on, from_place_id, to_place_id
                 ) d
                 JOIN places f ON f.id = d.from_place_id
                 JOIN places t ON t.id = d.to_place_id

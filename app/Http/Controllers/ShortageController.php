@@ -14,11 +14,14 @@ class ShortageController extends Controller
     public function index(Request $request): View
     {
         $list = ShortageList::now();
+        $items = $list->byItem();
+        $isByOrder = $request->query('by') === 'order';
 
         return view('shortages.index', [
             'list' => $list,
-            'items' => $list->byItem(),
-            'by' => $request->query('by') === 'order' ? 'order' : 'item',
+            'items' => $items,
+            'by' => $isByOrder ? 'order' : 'item',
+            'shown' => ShortageList::cut($isByOrder ? $list->byOrder() : $items, $request->query('all') === '1'),
             'suppliers' => Supplier::query()->whereNull('retired_at')->orderBy('name')->pluck('name', 'id'),
         ]);
     }

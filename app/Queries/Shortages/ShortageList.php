@@ -3,6 +3,7 @@
 namespace App\Queries\Shortages;
 
 use App\Models\Plan;
+use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
 use App\Shop\LeadTime;
@@ -25,6 +26,9 @@ final readonly class ShortageList
     ];
 
     private const HOLDERS = 4;
+
+    /** Items, or orders, on the page at first: what has to be ordered first stands first. */
+    private const SHOWN = 80;
 
     /**
      * @param  Collection<int, ShortPart>  $parts  the first to be ordered first
@@ -91,6 +95,19 @@ final readonly class ShortageList
     public function byOrder(): Collection
     {
         return $this->parts->groupBy('orderId')->values();
+    }
+
+    /**
+     * The first of a list, or all of it where that is asked for.
+     *
+     * @template T
+     *
+     * @param  Collection<int, T>  $list
+     * @return Cut<T>
+     */
+    public static function cut(Collection $list, bool $isWhole): Cut
+    {
+        return new Cut($isWhole ? $list : $list->take(self::SHOWN), $list->count());
     }
 
     public function orderCount(): int

@@ -16,7 +16,7 @@
         </tr>
     </thead>
     <tbody>
-        @foreach ($items as $item)
+        @foreach ($shown->rows as $item)
             <tr @class(['wrong' => $errors->has("items.{$item->id}")])>
                 <td>
                     @if (! $item->isMadeHere())

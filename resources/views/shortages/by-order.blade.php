@@ -10,7 +10,7 @@
             <th>Due</th>
         </tr>
     </thead>
-    @foreach ($list->byOrder() as $parts)
+    @foreach ($shown->rows as $parts)
         <tbody class="together">
             @foreach ($parts as $part)
                 <tr>

@@ -7,6 +7,12 @@
     </nav>
     @if ($items->isNotEmpty())
         @include($by === 'item' ? 'shortages.by-item' : 'shortages.by-order')
+        @if ($shown->says() !== '')
+            <p>
+                The {{ $shown->says() }}, by when they have to be ordered:
+                <a href="{{ route('shortages.index', ['by' => $by, 'all' => 1]) }}">show all</a>
+            </p>
+        @endif
     @endif
     @if ($list->waiting->isNotEmpty())
         <h2 id="late">Coming, but too late</h2>

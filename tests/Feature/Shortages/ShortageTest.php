@@ -219,3 +219,33 @@ it('keeps what was released short on a list until it is issued', function () {
     $this->shop->issue($this->shop->component($this->electric, 'MOT-120'), '20');
     expect($row())->toBeNull();
 });
+
+it('shows what has to be ordered first, and all of it when asked', function (): void {
+    $items = "number,name,kind,unit,cost,lead_time_days\nBIG-1,Big thing,assembled,pc,900,0\n";
+    $lines = "item,position,component,quantity\n";
+    for ($i = 1; $i <= 90; $i++) {
+        $days = 100 - $i; // the last of them can be ordered last
+        $number = sprintf('SMALL-%03d', $i);
+        $items .= "{$number},Small part,bought,pc,1,{$days}\n";
+        $lines .= "BIG-1,{$i}0,{$number},1\n";
+    }
+    expect($this->shop->import(['items.csv' => $items, 'structures.csv' => $lines]))->toBe([]);
+    $this->shop->order('BIG-1', '2', '2027-06-30');
+    $this->actingAs($this->shop->as(Role::Buyer));
+    $numbers = ShortageList::now()->byItem()->pluck('number')->all();
+    $all = count($numbers);
+    $said = "The first 80 of {$all}, by when they have to be ordered";
+    expect($all)->toBeGreaterThan(90);
+    $this->get('/shortages')
+        ->assertSee("{$all} items are short")
+        ->assertSee($said)
+        ->assertSee($numbers[79])
+        ->assertDontSee($numbers[80]);
+    $this->get('/shortages?all=1')->assertSee($numbers[80])->assertDontSee($said);
+    // what is wrong with one that is typed is said beside it, where it stands
+    $this->from('/shortages?all=1')->post('/purchases', [
+        'token' => $this->shop->token(),
+        'only' => [$this->shop->item('SMALL-090')->id],
+        'items' => [$this->shop->item('SMALL-090')->id => ['quantity' => 'many', 'supplier' => '1']],
+    ])->assertRedirect('/shortages?all=1');
+});
