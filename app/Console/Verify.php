@@ -37,7 +37,8 @@ class Verify extends Command
     private static function found(?string $half): array
     {
         if (DB::transactionLevel() === 0) {
-            DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ'); // one snapshot for a rule of several reads
+            // a rule of several reads sees one snapshot
+            DB::statement('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ');
         }
 
         return DB::transaction(fn (): array => Checks::differences($half));

@@ -68,7 +68,8 @@ final class StockSums
         );
         $moves->execute();
         while (is_array($row = $moves->fetch(PDO::FETCH_NUM))) {
-            [$item, $lot, $owner, $from, $fromCondition, $to, $toCondition, $quantity, $value] = $row;
+            [$item, $lot, $owner, $from, $fromCondition, $to, $toCondition] = $row;
+            [$quantity, $value] = [(int) $row[7], (int) $row[8]];
             if (isset($counts[$from])) {
                 $this->add("{$item},{$from},{$lot},'{$fromCondition}',{$owner}", -$quantity, -$value);
             }

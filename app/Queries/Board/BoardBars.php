@@ -40,7 +40,7 @@ final readonly class BoardBars
 
         return new self(
             Row::all(self::inPlan($planId), BoardBar::from(...)),
-            self::awayNow($deliveries),
+            Away::all($deliveries),
             StepWays::ofPlan($planId),
             self::likely($deliveries),
         );
@@ -105,14 +105,6 @@ final readonly class BoardBars
                 "IF(s.family_id IS NULL, LEAST({$run}, {$start} + CEIL(s.setup_minutes)), {$run}) AS run",
             )
             ->selectRaw('s.started_at IS NOT NULL AS is_started, n.id IS NOT NULL AS is_pinned');
-    }
-
-    /** @return array<int, list<Handful>> pieces at suppliers, by step */
-    private static function awayNow(Deliveries $deliveries): array
-    {
-        $outside = DB::table('order_steps')->whereNotNull('supplier_id')->whereNotNull('started_at')->pluck('id');
-
-        return Away::of($outside, $deliveries);
     }
 
     /**

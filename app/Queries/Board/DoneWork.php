@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\DB;
 final readonly class DoneWork
 {
     /** So many days are drawn. */
-    public const DAYS = 7;
+    public const DAYS = 4;
 
     /**
      * @param  int  $from  UTC minute

@@ -23,10 +23,10 @@ final class StockList
 
     public const PAGE = 50;
 
-    private const SHOWN = 500;
+    private const SHOWN = 200;
 
     /** Lots of one item on its page, where each has its forms. */
-    private const SHOWN_OF_ITEM = 60;
+    private const SHOWN_OF_ITEM = 40;
 
     /**
      * Balances that hold something. Serials of an item at one place are one row with serials counting them,
@@ -36,18 +36,24 @@ final class StockList
      */
     public static function balances(string $text = ''): Cut
     {
-        $each = $text !== '' && DB::table('lots')->where('code_key', Code::keyOf($text))->exists();
+        if ($text === '') {
+            [$items, $count] = self::firstItems();
+            $rows = self::shown(self::found()->whereIn('b.item_id', $items), false)->orderByRaw('MIN(b.lot_id)');
+
+            return new Cut(Row::all($rows->limit(self::SHOWN), StockRow::from(...)), $count);
+        }
+        $each = DB::table('lots')->where('code_key', Code::keyOf($text))->exists();
         $found = self::found();
         if ($each) {
             $found->where('l.code_key', Code::keyOf($text));
-        } elseif ($text !== '') {
+        } else {
             $key = Like::insideKey($text);
             $found->where(fn (Builder $any) => $any
                 ->where('i.number_key', 'like', $key)
                 ->orWhere('i.name', 'like', Like::inside($text))
                 ->orWhere('l.code_key', 'like', $key));
         }
-        [$items, $count] = self::firstItems($found, $each);
+        [$items, $count] = self::firstFound($found, $each);
         $rows = self::shown($found->whereIn('b.item_id', $items), $each)->orderByRaw('MIN(b.lot_id)');
 
         return new Cut(Row::all($rows->limit(self::SHOWN), StockRow::from(...)), $count);
@@ -60,41 +66,88 @@ final class StockList
      */
     public static function ofItem(int $item, string $lot = ''): Cut
     {
-        $rows = self::shown(self::found()->where('b.item_id', $item), each: true)
+        $first = self::found()
+            ->where('b.item_id', $item)
+            ->join('places AS p', 'p.id', 'b.place_id')
             ->when($lot !== '', fn (Builder $query) => $query
-                ->orderByRaw('MAX(l.code_key = ?) DESC', [Code::keyOf($lot)])
-                ->orderByRaw('MAX(l.code_key LIKE ?) DESC', [Like::insideKey($lot)]))
-            ->orderByRaw('MIN(b.lot_id)');
+                ->orderByRaw('l.code_key = ? DESC', [Code::keyOf($lot)])
+                ->orderByRaw('l.code_key LIKE ? DESC', [Like::insideKey($lot)]))
+            ->orderBy('p.code')
+            ->orderBy('b.lot_id')
+            ->orderBy('b.id')
+            ->limit(self::SHOWN_OF_ITEM)
+            ->pluck('b.id');
+        $shown = Row::all(self::shown(self::found()->whereIn('b.id', $first), each: true), StockRow::from(...));
+        $place = $first->flip();
 
-        return Cut::read($rows, self::SHOWN_OF_ITEM, StockRow::from(...));
+        return new Cut(
+            $shown->sortBy(fn (StockRow $row): int => $place[$row->id])->values(),
+            $first->count() < self::SHOWN_OF_ITEM ? $first->count() : self::found()->where('b.item_id', $item)->count(),
+        );
     }
 
     /**
      * The items whose rows fill the list, by number, and how many rows there are of all: a shop may have more balances
-     * than can be grouped and priced for one page.
+     * than can be grouped and priced for one page. Balances are counted from an index; serials, of which all at one
+     * place are one row, beside them.
      *
      * @return array{list<int>, int}
      */
-    private static function firstItems(Builder $found, bool $each): array
+    private static function firstItems(): array
+    {
+        $serials = DB::table('items AS i')
+            ->join('balances AS b', 'b.item_id', 'i.id')
+            ->where('i.tracking', 'serial')
+            ->where('b.quantity', '>', 0)
+            ->groupBy('i.id')
+            ->selectRaw('i.id, COUNT(DISTINCT b.place_id, b.condition, b.owner_id) AS count')
+            ->pluck('count', 'id');
+        $balances = DB::table('balances')->where('quantity', '>', 0)->groupBy('item_id')
+            ->selectRaw('item_id, COUNT(*) AS count');
+        $items = DB::table('items AS i')
+            ->joinSub($balances, 'b', 'b.item_id', 'i.id')
+            ->orderBy('i.number')
+            ->pluck('b.count', 'i.id');
+
+        return self::filled($serials->union($items), $items->keys()->all());
+    }
+
+    /**
+     * @param  Collection<array-key, mixed>  $counts  rows by item
+     * @param  array<int, int>  $items  by number
+     * @return array{list<int>, int}
+     */
+    private static function filled(Collection $counts, array $items): array
+    {
+        $first = [];
+        $count = 0;
+        foreach ($items as $item) {
+            if ($count < self::SHOWN) {
+                $first[] = $item;
+            }
+            $count += is_numeric($counts[$item]) ? (int) $counts[$item] : 0;
+        }
+
+        return [$first, $count];
+    }
+
+    /**
+     * Likewise of what was found.
+     *
+     * @return array{list<int>, int}
+     */
+    private static function firstFound(Builder $found, bool $each): array
     {
         $rows = $each
             ? 'COUNT(*)'
             : "IF(i.tracking = 'serial', COUNT(DISTINCT b.place_id, b.condition, b.owner_id), COUNT(*))";
-        $items = [];
-        $count = 0;
-        $counted = (clone $found)
+        $counts = (clone $found)
             ->groupBy('i.id', 'i.number', 'i.tracking')
             ->orderBy('i.number')
-            ->select('i.id')
-            ->selectRaw("{$rows} AS count");
-        foreach ($counted->get() as $item) {
-            if ($count < self::SHOWN) {
-                $items[] = $item->id;
-            }
-            $count += $item->count;
-        }
+            ->selectRaw("i.id, {$rows} AS count")
+            ->pluck('count', 'id');
 
-        return [$items, $count];
+        return self::filled($counts, $counts->keys()->all());
     }
 
     private static function found(): Builder
