@@ -166,6 +166,11 @@ final readonly class PlanRows
 
     private static function time(int $minute): string
     {
-        return gmdate('Y-m-d H:i:s', $minute * 60);
+        // thousands of times on a few days: only the day is worked out by the book
+        static $days = [];
+        $day = intdiv($minute, 1440);
+        $days[$day] ??= gmdate('Y-m-d ', $day * 86_400);
+
+        return $days[$day].sprintf('%02d:%02d:00', intdiv($minute % 1440, 60), $minute % 60);
     }
 }

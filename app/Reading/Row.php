@@ -14,6 +14,9 @@ use Illuminate\Support\Collection;
  */
 final readonly class Row
 {
+    /** So many exact figures are remembered. */
+    private const KNOWN = 4096;
+
     private function __construct(private \stdClass $columns)
     {
     }
@@ -126,19 +129,31 @@ final readonly class Row
 
     public function decimal(string $name): BigDecimal
     {
-        return BigDecimal::of((string) $this->there($name));
+        return self::exact((string) $this->there($name));
     }
 
     public function decimalOrNull(string $name): ?BigDecimal
     {
         $value = $this->value($name);
 
-        return $value === null ? null : BigDecimal::of((string) $value);
+        return $value === null ? null : self::exact((string) $value);
     }
 
     public function decimalOrZero(string $name): BigDecimal
     {
-        return BigDecimal::of((string) ($this->value($name) ?? '0'));
+        return self::exact((string) ($this->value($name) ?? '0'));
+    }
+
+    /** Most quantities of a list are some few: each is read once, and one object wherever it stands. */
+    private static function exact(string $text): BigDecimal
+    {
+        /** @var array<BigDecimal> $known */
+        static $known = [];
+        if (count($known) > self::KNOWN) {
+            $known = [];
+        }
+
+        return $known[$text] ??= BigDecimal::of($text);
     }
 
     /** A time, stored in UTC. */

@@ -19,45 +19,95 @@ final class OpenSteps
         'may_be_interrupted', 'qualification', 'machine_minutes',
     ];
 
-    /** @var array<int, list<OpenStep>> by order */
-    private array $byOrder = [];
+    /** @var array<int, list<OpenStep>>|string by order; as they were packed, until somebody asks for all of a step */
+    private array|string $byOrder = [];
+
+    /** @var array<int, array<int, int>> numbers of the steps that are left, by order and step */
+    private array $numbers = [];
+
+    /** @var array<int, true> orders whose first step left is at a supplier, with the pieces */
+    private array $outside = [];
 
     /** @var array<int, true> orders that have steps, open or done */
-    private readonly array $have;
+    private array $have = [];
 
     /**
      * @param  Collection<int, OpenOrder>  $orders  open ones by id
      * @param  int  $now  UTC minute
      */
-    public function __construct(
-        Collection $orders,
-        private readonly Deliveries $deliveries,
-        private readonly int $now,
-    ) {
-        $expected = [];
+    public function __construct(Collection $orders, Deliveries $deliveries, int $now)
+    {
+        $expected = $left = [];
         $away = Away::all($deliveries);
         $ways = StepWays::ofOrders($orders->keys());
         $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
-        $have = [];
         foreach (
             Row::all($steps->select(self::STEP), fn (Row $row): OpenStep => OpenStep::from($row, $ways)) as $step
         ) {
-            $have[$step->orderId] = true;
+            $this->have[$step->orderId] = true;
             $order = $orders[$step->orderId];
             $in = $expected[$order->id] ?? BigDecimal::of($order->isReleased ? $step->takenIn : $order->quantity);
-            $left = $step->isCounted() ? $in->minus($step->good)->minus($step->scrap) : $in;
+            $open = $step->isCounted() ? $in->minus($step->good)->minus($step->scrap) : $in;
             $expected[$order->id] = $step->isCounted() ? $in->minus($step->scrap) : $in;
-            if ($left->isPositive()) {
-                $back = $this->backAt($step, $left, $away[$step->id] ?? []);
-                $this->byOrder[$step->orderId][] = $step->leave($left, $back);
+            if ($open->isPositive()) {
+                $back = self::backAt($step, $open, $away[$step->id] ?? [], $deliveries, $now);
+                $left[$step->orderId][] = $step->leave($open, $back);
             }
         }
-        $this->have = $have;
+        $this->byOrder = $left;
+        $this->index($left);
+    }
+
+    /** @param  array<int, list<OpenStep>>  $left */
+    private function index(array $left): void
+    {
+        foreach ($left as $order => $steps) {
+            foreach ($steps as $step) {
+                $this->numbers[$order][$step->id] = $step->number;
+            }
+            if ($steps[0]->backAt !== null) {
+                $this->outside[$order] = true;
+            }
+        }
+    }
+
+    /**
+     * Steps are three quarters of a shop, and who only dates what is missing needs but their numbers.
+     *
+     * @return array<string, mixed>
+     */
+    public function __serialize(): array
+    {
+        return [
+            'steps' => is_string($this->byOrder) ? $this->byOrder : gzcompress(serialize($this->byOrder), 1),
+            'numbers' => $this->numbers,
+            'outside' => $this->outside,
+            'have' => $this->have,
+        ];
+    }
+
+    /**
+     * @param  array{
+     *     steps: string, numbers: array<int, array<int, int>>, outside: array<int, true>, have: array<int, true>,
+     * }  $packed
+     */
+    public function __unserialize(array $packed): void
+    {
+        $this->byOrder = $packed['steps'];
+        $this->numbers = $packed['numbers'];
+        $this->outside = $packed['outside'];
+        $this->have = $packed['have'];
     }
 
     /** @return list<OpenStep> */
     public function of(int $order): array
     {
+        if (is_string($this->byOrder)) {
+            /** @var array<int, list<OpenStep>> $steps */
+            $steps = unserialize((string) gzuncompress($this->byOrder));
+            $this->byOrder = $steps;
+        }
+
         return $this->byOrder[$order] ?? [];
     }
 
@@ -70,15 +120,13 @@ final class OpenSteps
     /** Number of the first. */
     public function first(int $order): ?int
     {
-        return isset($this->byOrder[$order]) ? $this->byOrder[$order][0]->number : null;
+        return array_values($this->numbers[$order] ?? [])[0] ?? null;
     }
 
     /** The first is at a supplier, with the pieces. */
     public function isOutside(int $order): bool
     {
-        $step = $this->byOrder[$order][0] ?? null;
-
-        return $step !== null && $step->backAt !== null;
+        return isset($this->outside[$order]);
     }
 
     /**
@@ -89,9 +137,9 @@ final class OpenSteps
     public function takes(ComponentNeed $need): ?int
     {
         $last = null;
-        foreach ($this->of($need->order) as $step) {
-            $last = $step->id;
-            if ($step->number >= $need->step) {
+        foreach ($this->numbers[$need->order] ?? [] as $step => $number) {
+            $last = $step;
+            if ($number >= $need->step) {
                 break;
             }
         }
@@ -105,8 +153,13 @@ final class OpenSteps
      *
      * @param  list<Handful>  $handfuls
      */
-    private function backAt(OpenStep $step, BigDecimal $left, array $handfuls): ?int
-    {
+    private static function backAt(
+        OpenStep $step,
+        BigDecimal $left,
+        array $handfuls,
+        Deliveries $deliveries,
+        int $now,
+    ): ?int {
         if ($handfuls === []) {
             return null;
         }
@@ -114,7 +167,7 @@ final class OpenSteps
         $back = max(array_map(fn (Handful $one): int => $one->back->at, $handfuls));
 
         return $left->isGreaterThan($away)
-            ? max($back, $this->deliveries->workedFrom($this->now, $step->supplierId, $step->daysAway))
+            ? max($back, $deliveries->workedFrom($now, $step->supplierId, $step->daysAway))
             : $back;
     }
 }

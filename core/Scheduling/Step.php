@@ -9,6 +9,27 @@ use KeepPace\Core\Calendar\OpenWindows;
 /** One open step of a job: what is left of it, in whole minutes. */
 final readonly class Step
 {
+    /** What most steps are; kept plans and searches pack thousands of them, each by what differs. */
+    private const USUAL = [
+        'wait' => 0,
+        'move' => 0,
+        'materialAt' => 0,
+        'afterJobs' => [],
+        'started' => false,
+        'setup' => 0,
+        'setupNeedsMaterial' => false,
+        'setupWithRun' => false,
+        'unbroken' => false,
+        'family' => null,
+        'size' => 1,
+        'crewing' => null,
+        'alternatives' => [],
+        'passOn' => null,
+        'pin' => null,
+        'lead' => null,
+        'heldBackTo' => 0,
+    ];
+
     /**
      * @param  int|null  $workCentre  key into the problem's work centres; null = done outside
      * @param  int  $minutes  open minutes of run left; for an outside step minutes in the supplier's calendar, or
@@ -52,6 +73,52 @@ final readonly class Step
         public ?OpenWindows $lead = null,
         public int $heldBackTo = 0,
     ) {
+    }
+
+    /** @return array<mixed> */
+    public function __serialize(): array
+    {
+        $packed = get_object_vars($this);
+        foreach (self::USUAL as $name => $usual) {
+            if ($packed[$name] === $usual) {
+                unset($packed[$name]);
+            }
+        }
+
+        return $packed;
+    }
+
+    /**
+     * @param  array{
+     *     id: int, workCentre: int|null, minutes: int, wait?: int, move?: int, materialAt?: int,
+     *     afterJobs?: list<int>, started?: bool, setup?: int, setupNeedsMaterial?: bool, setupWithRun?: bool,
+     *     unbroken?: bool, family?: string|null, size?: int, crewing?: Crewing|null,
+     *     alternatives?: list<Alternative>, passOn?: PassOn|null, pin?: Pin|null, lead?: OpenWindows|null,
+     *     heldBackTo?: int,
+     * }  $packed
+     */
+    public function __unserialize(array $packed): void
+    {
+        $this->id = $packed['id'];
+        $this->workCentre = $packed['workCentre'];
+        $this->minutes = $packed['minutes'];
+        $this->wait = $packed['wait'] ?? 0;
+        $this->move = $packed['move'] ?? 0;
+        $this->materialAt = $packed['materialAt'] ?? 0;
+        $this->afterJobs = $packed['afterJobs'] ?? [];
+        $this->started = $packed['started'] ?? false;
+        $this->setup = $packed['setup'] ?? 0;
+        $this->setupNeedsMaterial = $packed['setupNeedsMaterial'] ?? false;
+        $this->setupWithRun = $packed['setupWithRun'] ?? false;
+        $this->unbroken = $packed['unbroken'] ?? false;
+        $this->family = $packed['family'] ?? null;
+        $this->size = $packed['size'] ?? 1;
+        $this->crewing = $packed['crewing'] ?? null;
+        $this->alternatives = $packed['alternatives'] ?? [];
+        $this->passOn = $packed['passOn'] ?? null;
+        $this->pin = $packed['pin'] ?? null;
+        $this->lead = $packed['lead'] ?? null;
+        $this->heldBackTo = $packed['heldBackTo'] ?? 0;
     }
 
     /**

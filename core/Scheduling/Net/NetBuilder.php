@@ -32,6 +32,9 @@ final class NetBuilder
     /** @var array<int, Windows> */
     private array $windows = [];
 
+    /** @var array<int, array{int, int}> by work centre */
+    private array $hours = [];
+
     private readonly CrewRule $crews;
 
     public function __construct(private readonly Problem $problem)
@@ -163,18 +166,26 @@ final class NetBuilder
     private function ways(Step $step): array
     {
         $ways = [];
-        $own = new Alternative((int) $step->workCentre, $step->minutes, $step->setup, $step->crewing);
-        foreach ([$own, ...$step->alternatives] as $one) {
-            $centre = $this->number[$one->workCentre] ?? null;
-            if ($centre !== null) {
-                $ways[] = $way = new Way($centre, $one->setup, $one->minutes, $one->crewing);
-                $isChanged = $step->family !== null && ! $step->started
-                    && $this->problem->workCentres[$one->workCentre]->changeovers !== null;
-                $this->crews->see($way, $isChanged);
+        if ($step->workCentre !== null && isset($this->number[$step->workCentre])) {
+            $ways[] = $this->way($step, $step->workCentre, $step->setup, $step->minutes, $step->crewing);
+        }
+        foreach ($step->alternatives as $one) {
+            if (isset($this->number[$one->workCentre])) {
+                $ways[] = $this->way($step, $one->workCentre, $one->setup, $one->minutes, $one->crewing);
             }
         }
 
         return $ways;
+    }
+
+    private function way(Step $step, int $centre, int $setup, int $minutes, ?Crewing $crewing): Way
+    {
+        $way = new Way($this->number[$centre], $setup, $minutes, $crewing);
+        $isChanged = $step->family !== null && ! $step->started
+            && $this->problem->workCentres[$centre]->changeovers !== null;
+        $this->crews->see($way, $isChanged);
+
+        return $way;
     }
 
     private function isPlain(Step $step, ?Step $next): bool
@@ -234,12 +245,7 @@ final class NetBuilder
             return "{$job->name} is a batch of {$step->size}, and {$centre->name} takes {$centre->batch} at once.";
         }
         $minutes = max(1, $minutes);
-        $most = $longest = 0;
-        foreach ([$centre->open, ...$centre->ownOpen] as $open) {
-            $windows = $this->windows($open);
-            $most = max($most, $windows->before[$windows->last]);
-            $longest = max($longest, $windows->longest());
-        }
+        [$most, $longest] = $this->hours[$key] ??= $this->hours($centre);
         if ($most < $minutes) {
             return $most === 0
                 ? "{$centre->name} has no open time ahead, and {$job->name} needs {$minutes} minutes of it."
@@ -251,6 +257,19 @@ final class NetBuilder
         }
 
         return $this->crewFault($job, $step, $centre);
+    }
+
+    /** @return array{int, int} open minutes of its best machine, and its longest open time */
+    private function hours(WorkCentre $centre): array
+    {
+        $most = $longest = 0;
+        foreach ([$centre->open, ...$centre->ownOpen] as $open) {
+            $windows = $this->windows($open);
+            $most = max($most, $windows->before[$windows->last]);
+            $longest = max($longest, $windows->longest());
+        }
+
+        return [$most, $longest];
     }
 
     private function crewFault(Job $job, Step $step, WorkCentre $centre): ?string
