@@ -9,6 +9,7 @@ use App\Actions\Cover\CoverLines;
 use App\Actions\Demand\EnterCustomerOrder;
 use App\Actions\Orders\CureShort;
 use App\Actions\Orders\SplitOrder;
+use App\Actions\Outside\SettleClaim;
 use App\Actions\Questions\AnswerQuestion;
 use App\Actions\Stock\AddLateCost;
 use App\Actions\Stock\Arrival;
@@ -27,6 +28,7 @@ use App\Models\Place;
 use App\Models\Question;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use KeepPace\Core\Outside\ClaimAnswer;
 use KeepPace\Core\Planning\Cure;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\TypedQuantity;
@@ -84,25 +86,40 @@ final class Stores
                 ->where('opened_at', '<', CarbonImmutable::now()->subDays($left > 4 ? 1 : 4))
                 ->get() as $question
         ) {
-            $this->tries->of(
-                fn () => $question->kind === 'short'
-                && $left <= 12
-                && $left > 4
-                && ! Order::query()->whereNotNull('remake_of_id')->exists()
-                    ? app(CureShort::class)->handle(
-                        (int) $question->order_id,
-                        Order::query()->findOrFail($question->order_id)->version,
-                        Cure::Remake,
-                        Amount::plain($question->open_quantity),
-                        $this->staff->signs(Role::Supervisor),
-                    )
-                    : app(AnswerQuestion::class)->handle(
-                        $question->id,
-                        $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.',
-                        $this->staff->signs(Role::Supervisor),
-                    ),
-            );
+            if ($question->claim_id === null) {
+                $this->tries->of(fn () => $this->answer($question, $left));
+            } elseif ($left > 25) {
+                // whose fault it was of the last weeks is not said yet
+                $this->tries->of(fn () => app(SettleClaim::class)->handle(
+                    $question->claim_id,
+                    ClaimAnswer::Ours,
+                    0,
+                    $this->staff->signs(Role::Buyer),
+                ));
+            }
         }
+    }
+
+    private function answer(Question $question, int $left): Booking
+    {
+        $isRemade = $question->kind === 'short'
+            && $left <= 12
+            && $left > 4
+            && ! Order::query()->whereNotNull('remake_of_id')->exists();
+
+        return $isRemade
+            ? app(CureShort::class)->handle(
+                (int) $question->order_id,
+                Order::query()->findOrFail($question->order_id)->version,
+                Cure::Remake,
+                Amount::plain($question->open_quantity),
+                $this->staff->signs(Role::Supervisor),
+            )
+            : app(AnswerQuestion::class)->handle(
+                $question->id,
+                $question->kind === 'short' ? 'Accepted.' : 'Taken from the bin at the bench.',
+                $this->staff->signs(Role::Supervisor),
+            );
     }
 
     /** A customer's own drum comes in for a new drive. */

@@ -47,6 +47,9 @@ final class PartsGiven
     /** @var list<Supply> */
     private readonly array $supplies;
 
+    /** @var list<ComponentNeed> of suppliers who make something of parts of ours: they wait for them */
+    private readonly array $toGo;
+
     /** @var array<int, Allocated>|null by component */
     private ?array $theirs = null;
 
@@ -59,6 +62,7 @@ final class PartsGiven
         $this->readNeeds();
         $items = collect($this->needs)->flatten()->pluck('item')->unique()->values();
         $this->readStock($items);
+        $this->toGo = PartsToGo::needs($items);
         $this->supplies = [
             ...$this->inspected($items),
             ...$this->purchases($items),
@@ -75,8 +79,9 @@ final class PartsGiven
         $needs = array_merge(...array_map(fn (int $order): array => $this->needs[$order] ?? [], $orders));
         $this->theirs ??= $this->customersOwn($needs);
         $ours = array_filter($needs, fn (ComponentNeed $need): bool => ! isset($this->owned[$need->id]));
+        $dealt = Allocation::of([...$this->toGo, ...$ours], $this->stock, $this->supplies, $this->reserved);
 
-        return Allocation::of(array_values($ours), $this->stock, $this->supplies, $this->reserved) + $this->theirs;
+        return array_filter($dealt, fn (int $component): bool => $component > 0, ARRAY_FILTER_USE_KEY) + $this->theirs;
     }
 
     /** Consumables, time and work done outside lie on no shelf: no order waits for them. */

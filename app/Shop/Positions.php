@@ -58,11 +58,12 @@ final class Positions
             ->leftJoinSub($of(self::made(), 'item_id'), 'm', 'm.item_id', 'i.id')
             ->leftJoinSub($of(self::tied(), 't.item_id'), 't', 't.item_id', 'i.id')
             ->leftJoinSub($of(self::needed(), 'c.item_id'), 'n', 'n.item_id', 'i.id')
+            ->leftJoinSub($of(PartsToGo::sums(), 'p.item_id'), 'g', 'g.item_id', 'i.id')
             ->select(['i.id', 'i.number', 'i.name', 'i.kind', 'i.reorder_point', 'u.code AS unit'])
             ->addSelect(['i.lot_sizing', 'i.lot_quantity', 'i.lot_least', 'i.supplier_id'])
             ->selectRaw('COALESCE(f.quantity, 0) AS free, COALESCE(b.quantity, 0) AS bought')
             ->selectRaw('COALESCE(m.quantity, 0) AS made, COALESCE(t.quantity, 0) AS tied')
-            ->selectRaw('COALESCE(n.quantity, 0) AS needed');
+            ->selectRaw('COALESCE(n.quantity, 0) + COALESCE(g.quantity, 0) AS needed');
     }
 
     private static function bought(): Builder

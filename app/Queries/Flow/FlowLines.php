@@ -7,6 +7,7 @@ use App\Reading\Row;
 use App\Settings\Setting;
 use App\Settings\Settings;
 use App\Shop\Deliveries;
+use App\Shop\PartsToGo;
 use App\Shop\Shelves;
 use App\Wording\When;
 use Carbon\CarbonImmutable;
@@ -17,7 +18,8 @@ use KeepPace\Core\Planning\Expected;
 use KeepPace\Core\Planning\OrderState;
 
 /**
- * All of items that will come and go, from the live plan: purchases, orders' outputs, needs of orders, customer lines.
+ * All of items that will come and go, from the live plan: purchases, orders' outputs, needs of orders and of suppliers
+ * who make something of them, customer lines.
  * Orders that are held have no time; what they would give or take stands undated.
  */
 final class FlowLines
@@ -38,6 +40,7 @@ final class FlowLines
             ...$this->inspected(),
             ...$this->outputs(),
             ...$this->needs(),
+            ...$this->partsToGo(),
             ...$this->lines(),
         ];
     }
@@ -126,6 +129,21 @@ final class FlowLines
             "order {$row->text('number')}, step {$row->int('step_number')}",
             route('orders.show', $row->int('order_id')),
             $row->text('product').($row->flag('is_held') ? ', held' : ''),
+        ))->all());
+    }
+
+    /** @return list<FlowLine> what goes along to suppliers: as soon as it can, for they wait for it */
+    private function partsToGo(): array
+    {
+        $parts = $this->narrow(PartsToGo::lines(), 'p.item_id');
+
+        return array_values(Row::all($parts, fn (Row $row): FlowLine => FlowLine::of(
+            $row,
+            self::now(),
+            $row->decimal('open')->negated(),
+            "purchase {$row->text('number')}, goes along",
+            route('purchases.show', $row->int('purchase_order_id')),
+            $row->text('supplier'),
         ))->all());
     }
 

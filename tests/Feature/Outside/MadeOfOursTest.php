@@ -19,11 +19,15 @@ use App\Models\PurchaseOrder;
 use App\Models\PurchasePart;
 use App\Models\Question;
 use App\Models\Supplier;
+use App\Shop\PartsToGo;
+use App\Shop\Positions;
+use App\Shop\ShopState;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Outside\ClaimAnswer;
 use KeepPace\Core\Outside\ClaimState;
 use KeepPace\Core\Outside\PartLeft;
 use KeepPace\Core\Outside\Whose;
+use KeepPace\Core\Planning\Allocated;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 use Tests\Support\ItemPage;
@@ -72,6 +76,39 @@ beforeEach(function () {
     );
     $this->value = fn (string $item): int => $this->shop->stock($item)['value'];
     $this->there = fn (): string => Amount::plain($this->part->there());
+});
+
+it('asks for what has to go before any order does, until it has gone', function () {
+    expect($this->shop->import([
+        'items.csv' => "number,name,kind,unit\nFRAME-C,Frame,assembled,pc\n",
+        'structures.csv' => "item,position,component,quantity\nFRAME-C,10,WIRE-A,2\n",
+    ]))->toBe([]);
+    $order = $this->shop->order('FRAME-C', '10');
+    $wire = $this->shop->component($order, 'WIRE-A');
+    $part = fn (): Allocated => ShopState::now()->part($order->id, $wire->id) ?? throw new LogicException('Not asked.');
+    // 50 m lie there: 42 have to go for 100 hooks, 8 are left for frames that want 20
+    expect(Amount::plain((string) $part()->fromStock))->toBe('8')
+        ->and(Amount::plain((string) $part()->missing))->toBe('12')
+        ->and(Amount::plain((string) Positions::of($wire->item_id)->missing()))->toBe('12');
+    $this->actingAs($this->shop->as(Role::Buyer))->get("/coming-and-going/{$wire->item_id}")
+        ->assertSee('purchase P-90, goes along')
+        ->assertSee($this->supplier->name);
+    $this->get('/shortages')->assertSee('Wire');
+    // ten of them gone: 32 still have to
+    ($this->send)('10');
+    expect(Amount::plain((string) PartsToGo::lines()->sole()->open))->toBe('32')
+        ->and(Amount::plain((string) $part()->fromStock))->toBe('8');
+    ($this->send)('32');
+    expect(PartsToGo::lines()->exists())->toBeFalse()
+        ->and(Amount::plain((string) $part()->fromStock))->toBe('8')
+        ->and(Amount::plain((string) $part()->missing))->toBe('12');
+    $this->get("/coming-and-going/{$wire->item_id}")->assertDontSee('goes along');
+    // what comes serves the supplier first, too
+    $this->line->refresh()->update(['quantity' => '200']);
+    $this->shop->goodsIn('WIRE-A', '40', '6');
+    expect(Amount::plain((string) PartsToGo::lines()->sole()->open))->toBe('42')
+        ->and(Amount::plain((string) $part()->fromStock))->toBe('6')
+        ->and($this->shop->differences())->toBe([]);
 });
 
 it('uses the part up by the ratio or as reported, and asks what is left', function () {
