@@ -50,10 +50,9 @@ final readonly class DoneWork
             ->orderBy('from')
             ->select(['s.work_centre_id', 's.number', 's.name', 'o.id AS order_id', 'o.number AS order_number'])
             ->selectRaw('SUM(e.good) AS good, SUM(e.scrap) AS scrap')
-            ->selectRaw(
-                'LEAST(COALESCE(s.started_at, MIN(b.entered_at)), '
-                    .'MIN(b.entered_at - INTERVAL e.machine_minutes MINUTE)) AS `from`, MAX(b.entered_at) AS `to`',
-            );
+            ->selectRaw(ShopState::minuteOf('LEAST(COALESCE(s.started_at, MIN(b.entered_at)), '
+                .'MIN(b.entered_at - INTERVAL e.machine_minutes MINUTE))').' AS `from`')
+            ->selectRaw(ShopState::minuteOf('MAX(b.entered_at)').' AS `to`');
 
         return array_values(Row::all($counted, self::from(...))->all());
     }
@@ -64,8 +63,8 @@ final readonly class DoneWork
 
         return new self(
             $row->int('work_centre_id'),
-            ShopState::minute($row->moment('from')),
-            ShopState::minute($row->moment('to')),
+            $row->int('from'),
+            $row->int('to'),
             $row->int('order_id'),
             $row->text('order_number'),
             $row->int('number'),
