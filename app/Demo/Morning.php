@@ -204,6 +204,7 @@ final class Morning
             ->where('item_id', $component->item_id)
             ->where('quantity', '>', 1)
             ->where('condition', 'free')
+            ->orderBy('id')
             ->firstOrFail();
         $before = Amount::plain($balance->quantity);
         $step = OrderStep::query()

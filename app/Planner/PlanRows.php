@@ -168,9 +168,10 @@ final readonly class PlanRows
     {
         // thousands of times on a few days: only the day is worked out by the book
         static $days = [];
-        $day = intdiv($minute, 1440);
+        $of = ($minute % 1440 + 1440) % 1440;
+        $day = intdiv($minute - $of, 1440);
         $days[$day] ??= gmdate('Y-m-d ', $day * 86_400);
 
-        return $days[$day].sprintf('%02d:%02d:00', intdiv($minute % 1440, 60), $minute % 60);
+        return $days[$day].sprintf('%02d:%02d:00', intdiv($of, 60), $of % 60);
     }
 }

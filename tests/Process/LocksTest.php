@@ -56,12 +56,12 @@ it('locks a few rows however many balances there are', function (string $deed) {
         app(CountBalance::class)->handle($balance->id, "70", $shop->sign(Role::Storekeeper, "x", "t"));
         PHP],
     'scrap' => [<<<'PHP'
-        $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
+        $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->orderBy("id")->firstOrFail();
         $by = $shop->as(Role::Storekeeper);
         app(ScrapStock::class)->handle($balance->id, "1", ScrapClass::Handling, new Signed("t", $by, "x"));
         PHP],
     'blocking' => [<<<'PHP'
-        $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->firstOrFail();
+        $balance = Balance::query()->where("item_id", $shop->item("SS-15")->id)->orderBy("id")->firstOrFail();
         $by = $shop->as(Role::Storekeeper);
         app(ChangeCondition::class)->handle($balance->id, "1", Condition::Blocked, new Signed("t", $by, "x"));
         PHP],

@@ -93,6 +93,7 @@ final readonly class TakenParts
             $new = $order->components()
                 ->with('item.unit', 'item.units.unit')
                 ->whereRelation('item', 'is_parts_if_missing', true)
+                ->where('supplied_by', 'us')
                 ->whereKeyNot($seen)
                 ->get();
             foreach ($new as $component) {

@@ -167,6 +167,15 @@ it('takes what parts are made of, where they are missing and their items say so 
         ->not->toHaveKeys(['MID-Q', 'LOW-Q']);
 });
 
+it('takes no parts of what the customer brings', function (): void {
+    Item::query()->where('number', 'SUB-P')->update(['is_parts_if_missing' => true]);
+    $this->shop->import([
+        'items.csv' => "number,name,kind,unit,cost\nTOP-R,Top of theirs,assembled,pc,90\n",
+        'structures.csv' => "item,position,component,quantity,supplied_by\nTOP-R,10,SUB-P,1,customer\n",
+    ]);
+    expect(planTakes($this->shop->order('TOP-R', '9')))->toBe(['SUB-P' => '9']);
+});
+
 it('says so of a customer line that is covered', function (): void {
     Item::query()->where('number', 'SUB-P')->update(['is_parts_if_missing' => true]);
     $customer = $this->shop->customerOrder(['TOP-P' => '1']);
