@@ -96,13 +96,18 @@ class SupplierItem extends Model
     }
 
     /**
-     * Days of a step that is done as this service; none where the step says them.
+     * Days of a step that is done as this service, those at the supplier with the way there; what is not said here the
+     * step says.
      *
      * @return array{lead_time_days?: int, transport_days?: int}
      */
     public function days(): array
     {
-        return $this->daysAway() === 0 ? [] : $this->only(['lead_time_days', 'transport_days']);
+        return match (true) {
+            $this->lead_time_days > 0 => $this->only(['lead_time_days', 'transport_days']),
+            $this->transport_days > 0 => $this->only(['transport_days']),
+            default => [],
+        };
     }
 
     /** Days until pieces sent for a service are back; 0 = as the step says. */

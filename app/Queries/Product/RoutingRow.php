@@ -152,12 +152,9 @@ final readonly class RoutingRow
     /** Days at its supplier and on the way, by those terms where they say it; 0 = it is done here. */
     public function daysAway(): int
     {
-        if (! $this->isOutside()) {
-            return 0;
-        }
-        $agreed = $this->terms?->daysAway() ?? 0;
+        $own = ['lead_time_days' => $this->leadTimeDays, 'transport_days' => $this->transportDays];
 
-        return $agreed === 0 ? $this->leadTimeDays + $this->transportDays : $agreed;
+        return $this->isOutside() ? array_sum(($this->terms?->days() ?? []) + $own) : 0;
     }
 
     /** Minutes of setup and run for all pieces; of an outside step its days as elapsed minutes. */

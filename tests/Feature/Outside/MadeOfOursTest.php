@@ -19,6 +19,7 @@ use App\Models\PurchaseOrder;
 use App\Models\PurchasePart;
 use App\Models\Question;
 use App\Models\Supplier;
+use App\Queries\Outside\PartAlong;
 use App\Shop\PartsToGo;
 use App\Shop\Positions;
 use App\Shop\ShopState;
@@ -98,6 +99,12 @@ it('asks for what has to go before any order does, until it has gone', function 
     ($this->send)('10');
     expect(Amount::plain((string) PartsToGo::lines()->sole()->open))->toBe('32')
         ->and(Amount::plain((string) $part()->fromStock))->toBe('8');
+    // the list of what has to go says the same, rounded up to what can be counted
+    $this->line->refresh()->update(['quantity' => '100.001']);
+    expect(Amount::plain((string) PartsToGo::lines()->sole()->open))
+        ->toBe(Amount::plain((string) PartAlong::of($this->line->id)->sole()->toGo()))
+        ->not->toBe('32');
+    $this->line->update(['quantity' => '100']);
     ($this->send)('32');
     expect(PartsToGo::lines()->exists())->toBeFalse()
         ->and(Amount::plain((string) $part()->fromStock))->toBe('8')

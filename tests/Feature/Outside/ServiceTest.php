@@ -105,7 +105,17 @@ it('counts days on the way beside those the supplier takes', function () {
     ($this->elsewhere)($harden, 'S-05');
     expect($harden->refresh()->only(['lead_time_days', 'transport_days']))
         ->toBe(['lead_time_days' => 2, 'transport_days' => 0]);
+    // terms that say the way alone leave the days there to the step
+    SupplierItem::query()->where('item_id', $this->shop->item('HARDEN-60')->id)
+        ->where('supplier_id', ($this->supplier)('S-03')->id)
+        ->update(['lead_time_days' => 0]);
+    expect(($this->step)($this->shop->order('JAW-2', '1'), 20)->only(['lead_time_days', 'transport_days']))
+        ->toBe(['lead_time_days' => 9, 'transport_days' => 2]);
     $routing = Routing::query()->where('item_id', $this->shop->item('JAW-2')->id)->sole();
+    $this->actingAs($this->shop->as(Role::Planner))->get("/routings/{$routing->id}?pieces=5")->assertSee('11 days');
+    SupplierItem::query()->where('item_id', $this->shop->item('HARDEN-60')->id)
+        ->where('supplier_id', ($this->supplier)('S-03')->id)
+        ->update(['lead_time_days' => 4]);
     $this->actingAs($this->shop->as(Role::Planner))->get("/routings/{$routing->id}?pieces=5")
         ->assertSee('6 days')->assertSee('4 days');
     $file = $this->post('/take-out', ['token' => $this->shop->token(), 'format' => 'csv', 'kinds' => ['routings']])
