@@ -6,6 +6,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use KeepPace\Core\Structure\ByHand;
 use KeepPace\Core\Structure\LineBasis;
 use KeepPace\Core\Structure\Takes;
 
@@ -21,6 +22,9 @@ use KeepPace\Core\Structure\Takes;
  * @property \KeepPace\Core\Structure\LineBasis $basis
  * @property string|null $ratio_p
  * @property string|null $ratio_q
+ * @property string|null $hand_ratio_p p/q stock units a piece, as a person planned it; null = as it was copied
+ * @property string|null $hand_ratio_q
+ * @property string|null $hand_beside and so many beside, whatever the pieces are
  * @property string $baseline_quantity
  * @property string $planned_quantity
  * @property int $planned_value
@@ -68,12 +72,42 @@ class OrderComponent extends Model
             : new Takes(BigRational::of("{$this->ratio_p}/{$this->ratio_q}"), $this->basis);
     }
 
-    /** What so many pieces take by the structure; null = added or changed by hand: a share of what is planned. */
+    /** What a person planned of it; null = what the structure said. */
+    public function byHand(): ?ByHand
+    {
+        return $this->hand_ratio_p === null
+            ? null
+            : new ByHand(
+                BigDecimal::of($this->hand_beside ?? '0'),
+                BigRational::of("{$this->hand_ratio_p}/{$this->hand_ratio_q}"),
+            );
+    }
+
+    /** A person plans so much of it, for the pieces its order has. */
+    public function plan(BigDecimal $amount, ByHand $byHand): void
+    {
+        $this->fill(['planned_quantity' => (string) $amount, ...self::planned($byHand)]);
+    }
+
+    /** @return array<string, string> columns of what a person planned */
+    public static function planned(ByHand $byHand): array
+    {
+        return [
+            'hand_ratio_p' => (string) $byHand->each->getNumerator(),
+            'hand_ratio_q' => (string) $byHand->each->getDenominator(),
+            'hand_beside' => (string) $byHand->beside,
+        ];
+    }
+
+    /** What so many pieces take; null = not each the same: a share of what is planned. */
     public function exactFor(BigDecimal $pieces): ?BigRational
     {
-        $isAsCopied = BigDecimal::of($this->planned_quantity)->isEqualTo($this->baseline_quantity);
+        $byHand = $this->byHand();
+        if ($byHand !== null) {
+            return $byHand->isEven() ? $byHand->for($pieces) : null;
+        }
 
-        return $isAsCopied ? $this->takes()?->for(BigRational::of($pieces)) : null;
+        return $this->takes()?->for(BigRational::of($pieces));
     }
 
     public function isPerOrder(): bool

@@ -161,13 +161,13 @@ final class CoverLines
 
     private function made(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, bool $withParts): string
     {
-        $order = $this->builds->make($ledger, $line, $want);
-        $taken = $this->parts->take($ledger, $order);
+        $made = $this->builds->make($ledger, $line, $want);
+        $order = $made->order;
         $parts = $withParts ? count($this->parts->make($ledger, $order)) : 0;
         $what = $order->follows_line_id === null ? 'new order' : 'build';
 
         return "{$what} {$order->number}".($parts > 0 ? " (and {$parts} for its parts)" : '')
-            .($taken === '' ? '' : '.'.rtrim($taken, '.'));
+            .($made->taken === '' ? '' : '.'.rtrim($made->taken, '.'));
     }
 
     private function bought(Ledger $ledger, CustomerOrderLine $line, BigDecimal $want, NewPurchases $buy): string

@@ -76,8 +76,8 @@ final class EnterCustomerOrder
             ->get()
             ->filter(fn (CustomerOrderLine $line): bool => $line->item->comesByBuild());
         foreach ($lines as $line) {
-            $build = $this->builds->make($ledger, $line, $line->openQuantity());
-            $ledger->says("Line {$line->position} brings build {$build->number}.");
+            $made = $this->builds->make($ledger, $line, $line->openQuantity());
+            $ledger->says("Line {$line->position} brings build {$made->order->number}.{$made->taken}");
         }
     }
 

@@ -62,9 +62,7 @@ final class ChangeComponents
                     throw OrderRefused::allUsed();
                 }
                 $amount = $item->quantity($quantity)->amount;
-                $parts = new OrderParts($ledger, $order);
-                $parts->set($component, $component->taken());
-                $parts->putFor($component, $item, $amount);
+                (new OrderParts($ledger, $order))->putInstead($component, $item, $amount);
 
                 return "Order {$order->number} takes "
                     .Amount::plain($amount)
@@ -90,7 +88,7 @@ final class ChangeComponents
                 throw StepRefused::noSuchStep($order->number, $new->stepNumber);
             }
             $amount = $item->typed($new->quantity)->amount;
-            (new OrderParts($ledger, $order))->put($item, $amount, $new->stepNumber);
+            (new OrderParts($ledger, $order))->put($item, $amount, $new->stepNumber, $new->basis);
 
             return "Order {$order->number} also takes "
                 .Amount::plain($amount)

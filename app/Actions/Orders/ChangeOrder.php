@@ -18,6 +18,7 @@ final class ChangeOrder
         private readonly OrderChange $change,
         private readonly OrderQuantity $quantity,
         private readonly DueDay $due,
+        private readonly MissingParts $parts,
     ) {
     }
 
@@ -30,9 +31,7 @@ final class ChangeOrder
     {
         return $this->change->handle($id, $version, $signed, function (Ledger $ledger, Order $order) use ($to): string {
             $quantity = $order->item->quantity($to['quantity'])->amount;
-            if (! $quantity->isEqualTo($order->quantity)) {
-                $this->quantity->set($ledger, $order, $quantity);
-            }
+            $said = $quantity->isEqualTo($order->quantity) ? '' : $this->quantity($ledger, $order, $quantity);
             $follow = $this->due->set($ledger, $order, $to['due_on']);
             if ($to['rank'] !== $order->rank) {
                 $ledger->change($order, 'rank', (string) $order->rank, (string) $to['rank']);
@@ -44,8 +43,18 @@ final class ChangeOrder
             }
             $this->load($ledger, $order, $to['is_loaded_late'] ?? $order->is_loaded_late);
 
-            return "Order {$order->number} changed.".$follow.$this->excess($order);
+            return "Order {$order->number} changed.".$follow.$said.$this->excess($order);
         });
+    }
+
+    /** @return string what follows, beginning with a space; '' = nothing that is worth a word */
+    private function quantity(Ledger $ledger, Order $order, BigDecimal $quantity): string
+    {
+        $grows = $quantity->isGreaterThan($order->quantity);
+        $byHand = $this->quantity->set($ledger, $order, $quantity);
+
+        return ($byHand === [] ? '' : ' What was planned by hand follows: '.implode(', ', $byHand).'.')
+            .($grows ? $this->parts->take($ledger, $order) : '');
     }
 
     private function load(Ledger $ledger, Order $order, bool $isLate): void

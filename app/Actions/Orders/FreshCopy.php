@@ -156,8 +156,7 @@ final class FreshCopy
     private static function follow(Ledger $ledger, Order $order, OrderComponent $one, array $row): void
     {
         $was = BigDecimal::of($one->planned_quantity);
-        $isAsCopied = $was->isEqualTo($one->baseline_quantity);
-        $one->fill($isAsCopied ? $row : [...$row, 'planned_quantity' => (string) $was])->save();
+        $one->fill($one->byHand() === null ? $row : [...$row, 'planned_quantity' => (string) $was])->save();
         if (! $was->isEqualTo($one->planned_quantity)) {
             $what = "component {$one->item->number}";
             $ledger->change($order, $what, Amount::plain((string) $was), Amount::plain($one->planned_quantity));
@@ -184,6 +183,9 @@ final class FreshCopy
             'source_line_id' => null,
             'ratio_p' => null,
             'ratio_q' => null,
+            'hand_ratio_p' => null,
+            'hand_ratio_q' => null,
+            'hand_beside' => null,
             'baseline_quantity' => '0',
             'planned_quantity' => '0',
         ])->save();

@@ -19,23 +19,28 @@ use KeepPace\Core\Refused;
  */
 final readonly class LineBuilds
 {
-    public function __construct(private OrderCopy $copy, private OrderQuantity $quantity, private DueDay $due)
-    {
+    public function __construct(
+        private OrderCopy $copy,
+        private OrderQuantity $quantity,
+        private DueDay $due,
+        private MissingParts $parts,
+    ) {
     }
 
     /**
-     * An order made for a line, promised to it; it follows the line where its item is set so.
+     * An order made for a line, promised to it; it follows the line where its item is set so. What is put together and
+     * not there goes in as its parts, where that is set so.
      *
      * @throws Refused when the item cannot be made
      */
-    public function make(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity): Order
+    public function make(Ledger $ledger, CustomerOrderLine $line, BigDecimal $quantity): MadeForLine
     {
         $order = $this->copy->make($ledger, $line->item, $quantity, $this->dueOn($line));
         $order->follows_line_id = $line->item->comesByBuild() ? $line->id : null;
         $ledger->covers->add($line, $order, $quantity);
         $ledger->touch($order);
 
-        return $order;
+        return new MadeForLine($order, $this->parts->take($ledger, $order));
     }
 
     /**
@@ -52,22 +57,26 @@ final readonly class LineBuilds
         $builds = self::open($line->id)->get()->map(fn (Order $order): Order => $held->order($order->id));
         foreach ($builds as $order) {
             $order->load('item.unit', 'item.units.unit');
+            $taken = '';
             if ($line->isDirty('promised_on')) {
                 $this->due->set($ledger, $order, $this->dueOn($line));
             }
             if ($more->isPositive()) {
                 $this->quantity->set($ledger, $order, $more->plus($order->quantity));
                 $ledger->covers->add($line, $order, $more);
+                $ledger->touch($order);
+                $taken = $this->parts->take($ledger, $order);
                 $more = BigDecimal::zero();
             } elseif ($more->isNegative()) {
                 $more = $more->plus($this->less($ledger, $line, $order, $more->negated()));
             }
             $said[] = $order->state === OrderState::Cancelled
                 ? "Build {$order->number} is cancelled."
-                : "Build {$order->number} follows: ".Amount::plain($order->quantity).'.';
+                : "Build {$order->number} follows: ".Amount::plain($order->quantity).".{$taken}";
         }
         if ($more->isPositive() && $line->item->comesByBuild()) {
-            $said[] = 'Build '.$this->make($ledger, $line, $more)->number.' comes with it.';
+            $made = $this->make($ledger, $line, $more);
+            $said[] = "Build {$made->order->number} comes with it.{$made->taken}";
         }
 
         return implode(' ', $said);

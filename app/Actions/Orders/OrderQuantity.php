@@ -19,15 +19,21 @@ final class OrderQuantity
     {
     }
 
-    /** @throws Refused when fewer are wanted than are spoken for, or than were begun */
-    public function set(Ledger $ledger, Order $order, BigDecimal $quantity): void
+    /**
+     * @return list<string> what a person planned of components, and follows: "24 pc NUT-8 Nut"
+     *
+     * @throws Refused when fewer are wanted than are spoken for, or than were begun
+     */
+    public function set(Ledger $ledger, Order $order, BigDecimal $quantity): array
     {
         self::assertEnough($order, $quantity);
         $order->released_at === null ?: self::begin($ledger, $order, $quantity->minus($order->quantity));
         $ledger->change($order, 'quantity', Amount::plain($order->quantity), Amount::plain($quantity));
-        foreach ($order->components()->with('item.unit')->get() as $component) {
-            self::follow($component, $quantity);
-        }
+        $byHand = array_filter(
+            $order->components()->with('item.unit')->get()
+                ->map(fn (OrderComponent $component): string => self::follow($ledger, $order, $component, $quantity))
+                ->all(),
+        );
         foreach ($order->steps()->get() as $step) {
             $step->planned_minutes = $this->copy->minutes($step, $quantity);
             $step->save();
@@ -36,6 +42,8 @@ final class OrderQuantity
             $this->cost->rescale($order, BigDecimal::of($order->quantity), $quantity);
         }
         $order->quantity = (string) $quantity;
+
+        return array_values($byHand);
     }
 
     /** @throws Refused */
@@ -69,21 +77,36 @@ final class OrderQuantity
         $ledger->counts->set($first, $first->pieces()->takeIn($more));
     }
 
-    /** What was added by hand stays as it was typed; what was changed by hand stays changed. */
-    private static function follow(OrderComponent $component, BigDecimal $quantity): void
-    {
-        $takes = $component->takes();
-        if ($takes === null) {
-            return;
-        }
+    /**
+     * What was copied goes by the structure, what a person planned as it was planned; never below what was used.
+     *
+     * @return string what becomes of what a person planned; '' = it stays, or nobody did
+     */
+    private static function follow(
+        Ledger $ledger,
+        Order $order,
+        OrderComponent $component,
+        BigDecimal $quantity,
+    ): string {
         $unit = $component->item->unit->toCore();
-        $baseline = (string) Quantity::roundedUp($takes->for(BigRational::of($quantity)), $unit)->amount;
-        if (BigDecimal::of($component->planned_quantity)->isEqualTo($component->baseline_quantity)) {
-            $component->planned_quantity = BigDecimal::of($baseline)->isLessThan($component->used_quantity)
-                ? $component->used_quantity
-                : $baseline;
+        $up = fn (BigRational $exact): BigDecimal => Quantity::roundedUp($exact, $unit)->amount;
+        $byHand = $component->byHand();
+        $takes = $component->takes();
+        $was = BigDecimal::of($component->planned_quantity);
+        if ($takes !== null) {
+            $component->baseline_quantity = (string) $up($takes->for(BigRational::of($quantity)));
         }
-        $component->baseline_quantity = $baseline;
+        $exact = $byHand?->for($quantity) ?? $takes?->for(BigRational::of($quantity));
+        if ($exact !== null) {
+            $component->planned_quantity = (string) BigDecimal::max($component->used_quantity, $up($exact));
+        }
         $component->save();
+        $is = Amount::plain($component->planned_quantity);
+        if ($byHand === null || $was->isEqualTo($component->planned_quantity)) {
+            return '';
+        }
+        $ledger->change($order, "component {$component->item->number}", Amount::plain($was), $is);
+
+        return "{$is} {$unit->code} {$component->item->label()}";
     }
 }

@@ -28,6 +28,7 @@ use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Quantity\Cents;
 use KeepPace\Core\Refused;
 use KeepPace\Core\Stock\End;
+use KeepPace\Core\Structure\ByHand;
 
 /**
  * Takes pieces that have not begun off an order and makes an order of their own of them: its components, what of them
@@ -192,6 +193,8 @@ final class SplitOrder
                 'planned_quantity' => (string) $planned,
                 'baseline_quantity' => (string) $share($component->baseline_quantity),
             ]);
+            $each = $component->byHand()?->each;
+            $each === null ?: $copy->plan($planned, ByHand::at($planned, $each, $part));
             if (! $component->isPerOrder()) {
                 $component->planned_quantity = (string) BigDecimal::max(
                     0,
@@ -202,6 +205,9 @@ final class SplitOrder
                     BigDecimal::of($component->baseline_quantity)->minus($copy->baseline_quantity),
                 );
             }
+            $left = BigDecimal::of($component->planned_quantity);
+            $each === null ?: $component->plan($left, ByHand::at($left, $each, $all->minus($part)));
+            $copy->save();
             $this->follow($ledger, $order, $new, $component, $copy->refresh(), $used);
             $component->save();
         }

@@ -124,7 +124,7 @@ final readonly class TakenParts
     {
         $item = Item::query()->with('unit')->findOrFail((int) $need->line->item);
         $amount = Quantity::roundedUp($need->quantity, $item->unit->toCore())->amount;
-        $parts->putFor($of, $item, $amount, asItsPart: true);
+        $parts->putPart($of, $item, $amount);
 
         return Amount::plain($amount)." {$item->unit->code} {$item->label()}";
     }

@@ -88,7 +88,9 @@ final readonly class PlannedUse
                 'c.basis',
                 'c.ratio_p',
                 'c.ratio_q',
-                'c.baseline_quantity',
+                'c.hand_ratio_p',
+                'c.hand_ratio_q',
+                'c.hand_beside',
             ]);
 
         return Row::all($query, self::from(...));
@@ -112,17 +114,18 @@ final readonly class PlannedUse
         return $this->isTheirs ? (int) $this->ownerId : 0;
     }
 
-    /** What one piece takes by the structure; null = added or changed by hand. */
+    /** What one piece takes, by hand or by the structure; null = not each the same. */
     private static function each(Row $row): ?BigRational
     {
-        $isAsCopied = $row->decimal('planned_quantity')->isEqualTo($row->decimal('baseline_quantity'));
+        $from = $row->textOrNull('hand_ratio_p') === null ? '' : 'hand_';
+        $isEven = $from === '' || $row->decimal('hand_beside')->isZero();
 
-        return $isAsCopied && $row->textOrNull('ratio_p') !== null
-            ? BigRational::nd($row->text('ratio_p'), $row->text('ratio_q'))
+        return $isEven && $row->textOrNull("{$from}ratio_p") !== null
+            ? BigRational::nd($row->text("{$from}ratio_p"), $row->text("{$from}ratio_q"))
             : null;
     }
 
-    /** What so many pieces take by the structure; null = a share of what is planned. */
+    /** What so many pieces take; null = a share of what is planned. */
     public function exactFor(BigDecimal $pieces): ?BigRational
     {
         return $this->each?->multipliedBy($pieces);

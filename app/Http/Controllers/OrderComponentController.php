@@ -2,7 +2,6 @@
 
 namespace App\Http\Controllers;
 
-use App\Actions\Orders\AddedComponent;
 use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\MakeForPart;
 use App\Actions\Orders\PartsInstead;
@@ -18,18 +17,12 @@ class OrderComponentController extends Controller
 {
     public function store(AddComponentRequest $request, int $order, ChangeComponents $change): RedirectResponse
     {
-        $typed = $request->validated();
-
         return $this->done(
             back(),
             $change->add(
                 $order,
-                (int) $typed['version'],
-                new AddedComponent(
-                    $request->item()->id,
-                    $request->quantity(),
-                    (int) $typed['step_number'],
-                ),
+                (int) $request->validated('version'),
+                $request->component(),
                 $request->signed(),
             ),
         );

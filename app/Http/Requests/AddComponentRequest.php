@@ -2,6 +2,10 @@
 
 namespace App\Http\Requests;
 
+use App\Actions\Orders\AddedComponent;
+use Illuminate\Validation\Rule;
+use KeepPace\Core\Structure\LineBasis;
+
 /** A component an order takes that its structure does not say. */
 class AddComponentRequest extends DeedRequest
 {
@@ -13,6 +17,17 @@ class AddComponentRequest extends DeedRequest
             'quantity' => ['required', ...Rules::amount()],
             'unit' => ['nullable', ...Rules::text(12)],
             'step_number' => ['required', ...Rules::step()],
+            'basis' => ['nullable', Rule::enum(LineBasis::class)],
         ];
+    }
+
+    public function component(): AddedComponent
+    {
+        return new AddedComponent(
+            $this->item()->id,
+            $this->quantity(),
+            (int) $this->validated('step_number'),
+            LineBasis::from($this->validated('basis') ?? LineBasis::PerUnit->value),
+        );
     }
 }

@@ -4,6 +4,7 @@ namespace App\Queries\Orders;
 
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Structure\IssueBy;
 use KeepPace\Core\Structure\ItemKind;
 
@@ -21,6 +22,7 @@ final readonly class OrderPart
      * @param  list<Coming>  $coming
      * @param  string|null  $standsFor  the component it is used in place of
      * @param  string|null  $lots  used, by code
+     * @param  bool|null  $goesAlong  a person planned it, and it goes with the order's quantity; null = nobody did
      */
     private function __construct(
         public int $id,
@@ -46,6 +48,7 @@ final readonly class OrderPart
         private IssueBy $issueBy,
         private string $suppliedBy,
         private ItemKind $kind,
+        private ?bool $goesAlong,
     ) {
     }
 
@@ -75,6 +78,7 @@ final readonly class OrderPart
             $row->enum('issue_by', IssueBy::class),
             $row->text('supplied_by'),
             $row->enum('kind', ItemKind::class),
+            $row->decimalOrNull('hand_ratio_p')?->isPositive(),
         );
     }
 
@@ -142,6 +146,18 @@ final readonly class OrderPart
     public function isChanged(): bool
     {
         return ! $this->planned->isEqualTo($this->baseline);
+    }
+
+    /** "the master says 12; planned by hand, it goes with the order's quantity" */
+    public function masterSays(): string
+    {
+        $says = 'the master says '.Amount::plain($this->baseline);
+
+        return match ($this->goesAlong) {
+            null => $says,
+            true => "{$says}; planned by hand, it goes with the order's quantity",
+            false => "{$says}; planned by hand, it stays when the order's quantity changes",
+        };
     }
 
     public function isOverused(): bool

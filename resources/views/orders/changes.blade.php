@@ -44,6 +44,8 @@
             <x-field name="quantity" label="Quantity" class="n" inputmode="decimal" />
             <x-field name="unit" label="Unit" size="4" placeholder="stock" />
             <x-choice name="step_number" label="Step" :options="$page->stepNumbers()" />
+            <x-choice name="basis" label="When the quantity changes" 
+                :options="['unit' => 'it goes along', 'order' => 'it stays']" />
             <button class="btn btn-quiet">Add the component</button>
         </x-form>
     </x-more>

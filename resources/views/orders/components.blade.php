@@ -27,7 +27,7 @@
                     <td class="n">
                         {{ $print->amount($part->planned) }}
                         @if ($part->isChanged())
-                            <span class="soon" title="the master says {{ $print->amount($part->baseline) }}">≠</span>
+                            <span class="soon" title="{{ $part->masterSays() }}">≠</span>
                         @endif
                     </td>
                     <td @class(['n', 'soon' => $part->isOverused()])>

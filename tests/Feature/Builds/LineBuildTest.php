@@ -323,3 +323,32 @@ it('asks for as many rows whatever number of lines wait to be built', function (
     $both = $count(); // counted by two listeners
     expect($both)->toBeLessThanOrEqual(2 * $few);
 });
+
+it('comes with the parts of a sub-assembly that is not there, and takes more of them with its line', function (): void {
+    $this->shop->import([
+        'items.csv' => "number,name,kind,unit,cost,built_for_line,parts_if_missing\n"
+            ."BOX-L,Box of kits,assembled,pc,40,yes,no\nLID-L,Lid,assembled,pc,9,no,yes\nTIN-L,Tin,bought,pc,2,no,no\n",
+        'structures.csv' => "item,position,component,quantity\nBOX-L,10,LID-L,2\nLID-L,10,TIN-L,3\n",
+    ]);
+    $this->shop->goodsIn('LID-L', '3', '9');
+    $this->shop->goodsIn('TIN-L', '90', '2');
+    $line = kitLine($this, '4', 'BOX-L');
+    $build = buildOf($line);
+    $takes = fn (string $item): string => rtrim(rtrim((string) $build->components()
+        ->whereRelation('item', 'number', $item)
+        ->sum('planned_quantity'), '0'), '.');
+    // eight lids are wanted, three lie there
+    expect($takes('LID-L'))->toBe('3')
+        ->and($takes('TIN-L'))->toBe('15')
+        ->and(Booking::query()->where('kind', 'customer_order')->orderByDesc('id')->value('says'))
+        ->toContain("brings build {$build->number}. For 5 pc LID-L Lid order {$build->number} takes their parts");
+    $says = changeKits($this, $line, '8')->says;
+    // twice as many: six lids and parts for ten; three of the six are not there
+    expect($takes('LID-L'))->toBe('3')
+        ->and($takes('TIN-L'))->toBe('39')
+        ->and($says)->toContain("Build {$build->number} follows: 8. For 3 pc LID-L Lid order {$build->number} takes");
+    shipKits($this, $line, '8');
+    expect($this->shop->stock('LID-L')['quantity'])->toBe('0')
+        ->and($this->shop->stock('TIN-L')['quantity'])->toBe('51')
+        ->and($this->shop->differences())->toBe([]);
+});

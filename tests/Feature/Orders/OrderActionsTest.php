@@ -62,9 +62,9 @@ it('changes quantity with components and time, and keeps the difference to the m
         new Signed('c2', $by),
     );
     $order->refresh();
-    // 20 x 1.1 m2 at 3 % scrap = 22.6804..., rounded up at the unit's 4 decimals; what was typed by hand stays
+    // 20 x 1.1 m2 at 3 % scrap = 22.6804..., rounded up at the unit's 4 decimals; what was planned by hand goes along
     $sheet = $order->components()->whereRelation('item', 'number', 'SS-15')->firstOrFail();
-    expect($sheet->planned_quantity)->toBe('22.680500')->and($feet->refresh()->planned_quantity)->toBe('50.000000')
+    expect($sheet->planned_quantity)->toBe('22.680500')->and($feet->refresh()->planned_quantity)->toBe('100.000000')
         ->and($feet->baseline_quantity)->toBe('80.000000');
     expect($order->steps()->first()->planned_minutes)->toBe(140)
         ->and($order->steps()->first()->baseline_minutes)->toBe(80);
