@@ -163,6 +163,9 @@ final readonly class OrderFacts
         if ($order->released_at === null) {
             return OrderState::Firm;
         }
+        if ($order->takes_apart) {
+            return OrderState::Built; // one deed did all of it
+        }
         $started = $steps === [] ? BigDecimal::of($order->quantity) : $steps[0]->takenIn;
         $worked = $worked || $out->isPositive();
         foreach ($steps as $step) {

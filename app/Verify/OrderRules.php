@@ -265,6 +265,7 @@ final class OrderRules
                         WHEN o.state IN ('cancelled', 'proposed') THEN o.state
                         WHEN o.closed_at IS NOT NULL THEN 'closed'
                         WHEN o.released_at IS NULL THEN 'firm'
+                        WHEN o.takes_apart THEN 'built'
                         WHEN u.received_quantity + COALESCE(x.scrap, 0) >= COALESCE(x.started, o.quantity) THEN 'built'
                         WHEN x.worked > 0 OR u.received_quantity > 0 OR EXISTS (
                             SELECT 1

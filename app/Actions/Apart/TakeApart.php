@@ -11,6 +11,7 @@ use App\Books\Ledger;
 use App\Books\Needs;
 use App\Books\Numbers;
 use App\Books\Part;
+use App\Books\Said;
 use App\Books\Signed;
 use App\Models\Balance;
 use App\Models\Booking;
@@ -33,7 +34,8 @@ use KeepPace\Core\Stock\StockRefused;
 
 /**
  * Takes a finished unit apart: an order of its own uses it and gives its parts, graded at the bench, each at its share
- * of what the unit and the work were worth (trade.md, W17). One deed: the order is closed with it.
+ * of what the unit and the work were worth (trade.md, W17). One deed: the order is closed with it, but where the unit
+ * is a customer's: then the work stays in it.
  */
 final class TakeApart
 {
@@ -81,14 +83,27 @@ final class TakeApart
         $receipts = $parts->read($ledger, $order, Place::thatHolds($typed->place)->id, $unit->owner_id);
         $this->use($ledger, $held, $order, $unit);
         self::work($ledger, $order, $typed);
-        $given = $receipts->book($unit->owner_id === 0 ? $ledger->costs->putInto($order) : 0);
-        // work on a customer's own unit is carried by no part of theirs
-        $ledger->costs->add($order, CostKind::Variance, $given - $ledger->costs->putInto($order));
-        $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
+        $isOurs = $unit->owner_id === 0;
+        $given = $receipts->book($isOurs ? $ledger->costs->putInto($order) : 0);
         $ledger->concerns($order);
         $code = (string) Lot::query()->find($unit->lot_id)?->code;
         $ledger->says(trim("{$unit->item->label()} {$code}")." taken apart, as order {$order->number}: "
             .$receipts->says().'.');
+        $isOurs ? self::close($ledger, $order, $given) : self::keepOpen($ledger, $order);
+    }
+
+    /** @param  int  $given  cents that went into parts and scrap */
+    private static function close(Ledger $ledger, Order $order, int $given): void
+    {
+        $ledger->costs->add($order, CostKind::Variance, $given - $ledger->costs->putInto($order));
+        $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
+    }
+
+    /** Work on a customer's own unit is carried by no part of theirs: it stays in the order until that is closed. */
+    private static function keepOpen(Ledger $ledger, Order $order): void
+    {
+        $cents = $ledger->costs->putInto($order);
+        $cents === 0 ?: $ledger->says('The '.Said::euros($cents).' € of work stay in the order until it is closed.');
     }
 
     /** @throws Refused */

@@ -66,7 +66,9 @@ final class CloseOrder
             $one->book();
         }
         $toStock = array_sum(array_map(fn (SettledOutput $one): int => $one->toStock(), $settled));
-        $variance = array_sum(array_map(fn (SettledOutput $one): int => $one->variance(), $settled));
+        $variance = $order->takes_apart
+            ? $ledger->costs->putInto($order)
+            : array_sum(array_map(fn (SettledOutput $one): int => $one->variance(), $settled));
         $toStock === 0 ?: $ledger->costs->add($order, CostKind::Receipt, -$toStock);
         $ledger->costs->add($order, CostKind::Variance, -$variance);
         $ledger->records->change($order, ['closed_at' => now()->toImmutable()]);
@@ -80,6 +82,9 @@ final class CloseOrder
      */
     private static function settled(Ledger $ledger, Order $order, Collection $outputs): array
     {
+        if ($order->takes_apart) {
+            return []; // what came out of a customer's own unit is theirs, at nil
+        }
         $joint = $outputs->map(fn (OrderOutput $one): JointOutput => $one->joint($one->received()))->all();
         $credited = $outputs
             ->filter(fn (OrderOutput $one): bool => $one->isCredited())

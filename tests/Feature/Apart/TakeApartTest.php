@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Apart\TakeApart;
 use App\Actions\Apart\TypedApart;
 use App\Actions\Apart\TypedApartPart;
+use App\Actions\Orders\CloseOrder;
 use App\Actions\Stock\Arrival;
 use App\Actions\Stock\GoodsIn;
 use App\Actions\Stock\ScrapStock;
@@ -116,12 +117,29 @@ it('keeps the parts of a customer\'s own unit theirs, at nil', function (): void
     $booking = takenApart($this);
     $parts = Balance::query()->where('quantity', '>', 0)->where('owner_id', $customer)->pluck('item_id');
 
-    $variance = DB::table('cost_entries')->where('booking_id', $booking->id)->where('kind', 'variance');
+    $order = Order::query()->findOrFail($booking->order_id);
+    $costs = fn (string $kind): int => (int) DB::table('cost_entries')
+        ->where('order_id', $order->id)
+        ->where('kind', $kind)
+        ->sum('cents');
 
     expect($parts)->toContain($this->shop->item('GEAR-X')->id)->toContain($this->shop->item('MOTOR-X')->id)
         ->and($this->shop->stock('GEAR-X')['value'])->toBe(0)
-        ->and((int) $variance->sum('cents'))
-        ->toBe(-6_000) // the work is nobody's stock
+        // trade.md, W17: the work stays in the order
+        ->and($booking->says)->toContain('The 60.00 € of work stay in the order until it is closed.')
+        ->and($order->state)->toBe(OrderState::Built)
+        ->and([$costs('labour'), $costs('variance')])->toBe([6_000, 0])
+        ->and($this->shop->stock('MILL-X')['quantity'])->toBe('0')
+        ->and($this->shop->differences())->toBe([]);
+    $closed = app(CloseOrder::class)->handle($order->id, $this->shop->sign(Role::CostClerk));
+    expect($order->refresh()->state)->toBe(OrderState::Closed)
+        ->and($costs('variance'))->toBe(-6_000)
+        ->and($this->shop->stock('GEAR-X')['value'])->toBe(0)
+        ->and($this->shop->differences())->toBe([]);
+    $this->shop->reverse($closed);
+    $this->shop->reverse($booking);
+    expect($order->refresh()->state)->toBe(OrderState::Cancelled)
+        ->and([$costs('labour'), $costs('variance')])->toBe([0, 0])
         ->and($this->shop->differences())->toBe([]);
 });
 
