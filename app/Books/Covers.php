@@ -81,7 +81,7 @@ final readonly class Covers
                 ->whereIn('output_id', array_keys($left))
                 ->where('quantity', '>', 0)
                 ->get()
-                ->sortBy(fn (Tie $tie): array => [! $tie->is_hard, $tie->wantedOn(), $tie->id]);
+                ->sortBy(fn (Tie $tie): array => $tie->turn());
         foreach ($ties as $tie) {
             $kept = BigDecimal::max(0, BigDecimal::min($left[$tie->output_id], $tie->quantity));
             $left[$tie->output_id] = $left[$tie->output_id]->minus($kept);

@@ -48,21 +48,6 @@ final readonly class MadeFor
         }
     }
 
-    /** What an order cannot give any more, of which pieces were split off, the new one gives. */
-    public function moveOver(Order $order, Order $new): void
-    {
-        $left = $order->unpromised();
-        foreach ($this->of($order) as $tie) {
-            $over = $tie->left()->minus(BigDecimal::max(0, BigDecimal::min($left, $tie->left())));
-            $left = $left->minus($tie->left());
-            if ($over->isPositive()) {
-                $component = $tie->component ?? throw new \LogicException('It is for no part.');
-                $this->ledger->ties->change($tie, $over->negated());
-                $this->tie($new, $component, $over);
-            }
-        }
-    }
-
     /** What is made for an order is for whoever ranks first from now on. */
     public function release(Order $order): void
     {

@@ -116,6 +116,16 @@ class Tie extends Model
         return $this->line->promised_on ?? $this->component?->order->due_on ?? '';
     }
 
+    /**
+     * Who gets what there is first: whoever was promised it, by the day it is wanted on.
+     *
+     * @return array{bool, string, int}
+     */
+    public function turn(): array
+    {
+        return [! $this->is_hard, $this->wantedOn(), $this->id];
+    }
+
     /** How much more of it who wants it could still be given. */
     public function wanted(): BigDecimal
     {

@@ -11,6 +11,7 @@ use App\Books\Numbers;
 use App\Books\Outputs;
 use App\Books\Part;
 use App\Books\Signed;
+use App\Books\SplitTies;
 use App\Models\Booking;
 use App\Models\BookingKind;
 use App\Models\Item;
@@ -101,7 +102,8 @@ final class SplitOrder
             $this->cost->rescale($new, $all, $part);
             $new->save();
         }
-        $this->covers($ledger, $order, $new);
+        $ledger->touch($order);
+        (new SplitTies($ledger))->moveOver($order, $new);
         // parts made for the whole are for whoever ranks first of the two
         $ledger->madeFor->release($order);
         foreach ($held->orders->except([$order->id]) as $made) {
@@ -263,21 +265,5 @@ final class SplitOrder
             $row->used_value += $sign * $value;
             $row->save();
         }
-    }
-
-    /** Customer lines the rest cannot serve any more are served by the new order. */
-    private function covers(Ledger $ledger, Order $order, Order $new): void
-    {
-        $over = $order->unpromised()->negated();
-        foreach ($order->covers()->with('line')->where('quantity', '>', 0)->orderByDesc('id')->get() as $cover) {
-            $take = BigDecimal::min($over, $cover->quantity);
-            $line = $cover->line;
-            if ($take->isPositive() && $line !== null) {
-                $ledger->ties->change($cover, $take->negated());
-                $ledger->covers->add($line, $new, $take);
-                $over = $over->minus($take);
-            }
-        }
-        $ledger->madeFor->moveOver($order, $new);
     }
 }

@@ -4,8 +4,11 @@ use App\Access\Role;
 use App\Actions\Cover\TieLine;
 use App\Actions\Orders\ChangeBeside;
 use App\Actions\Orders\ChangeOrder;
+use App\Actions\Orders\SplitOrder;
 use App\Actions\Orders\TypedOutput;
 use App\Actions\Stock\ReserveOutput;
+use App\Actions\Stock\ScrapStock;
+use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\CustomerOrderLine;
 use App\Models\Order;
@@ -13,6 +16,7 @@ use App\Models\OrderOutput;
 use App\Planner\PlanRound;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Stock\ScrapClass;
 
 /* What comes back of orders beside their product: co-products, by-products, parts that are taken out. */
 
@@ -94,6 +98,37 @@ it('takes rings in at their share by value before the lids come, and settles bot
     expect(lying($this, 'RING-A')[0])->toBe('0.000000')
         ->and(lying($this, 'LID-A')[0])->toBe('0.000000')
         ->and($lids->refresh()->received_quantity)->toBe('0.000000')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('shares what it really cost by good pieces, what is still there and what is gone', function (): void {
+    // trade.md, W2: 96 rings and 60 lids for 1,620.00; 56 of the rings and all lids are still there
+    $this->shop->import([
+        'work-centres.csv' => "code,name,calendar,machines,labour_rate\nPRESS-A,Press,TWO-SHIFT,1,0\n",
+        'routings.csv' => "item,step,name,work_centre,setup_minutes,run_basis,run_rate\n"
+            ."RING-A,10,Press,PRESS-A,0,min_per_unit,1\n",
+    ]);
+    $order = platedOrder($this, 'RING-A', '100');
+    $lids = outputOf($this, $order, 'LID-A');
+    $step = $order->steps()->firstOrFail();
+    $none = [$lids->id => new TypedOutput('0')];
+    $this->shop->report($step, '40');
+    $this->shop->receive($order->refresh(), '40', beside: $none);
+    expect(lying($this, 'RING-A'))->toBe(['40.000000', 48_000]);
+    app(ScrapStock::class)->handle(
+        Balance::query()->where('item_id', $this->shop->item('RING-A')->id)->where('quantity', '>', 0)->sole()->id,
+        '40',
+        ScrapClass::Handling,
+        $this->shop->sign(Role::Storekeeper, 'gone'),
+    );
+    // eight more plates at 15.00 were spoiled, and with them four rings
+    $this->shop->issue($this->shop->component($order, 'PLATE-A'), '8', overPlan: true, reason: 'spoiled');
+    $this->shop->report($step->refresh(), '56', scrap: '4');
+    $this->shop->receive($order->refresh(), '56', beside: [$lids->id => new TypedOutput('60')]);
+    $closed = $this->shop->close($order->refresh());
+    expect(lying($this, 'RING-A'))->toBe(['56.000000', 67_200 + 7_775])
+        ->and(lying($this, 'LID-A'))->toBe(['60.000000', 30_000 + 3_471])
+        ->and($closed->says)->toContain('55.54 variance, 112.46 to stock')
         ->and($this->shop->differences())->toBe([]);
 });
 
@@ -208,6 +243,43 @@ it('is promised to a line and kept for an order before it exists, and they are t
         ->toBe('50.000000')
         ->and((clone $ties)->where('demand_kind', 'component')->where('supply_kind', 'stock')->value('quantity'))
         ->toBe('4.000000')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('gives what it was promised for from whichever part of a split order can', function (): void {
+    // 100 rings with 60 lids: 50 of them for a customer, 10 kept for five boxes
+    $order = $this->shop->order('RING-A', '100');
+    $demand = $this->shop->customerOrder(['LID-A' => '50']);
+    $line = CustomerOrderLine::query()->where('customer_order_id', $demand->id)->firstOrFail();
+    app(TieLine::class)->toOrder($line->id, $order->id, '50', $this->shop->sign(Role::Sales));
+    $this->shop->import([
+        'items.csv' => "number,name,kind,unit,cost\nBOX-A,Box,assembled,pc,9\n",
+        'structures.csv' => "item,position,component,quantity\nBOX-A,10,LID-A,2\n",
+    ]);
+    $part = $this->shop->component($this->shop->order('BOX-A', '5', '2027-02-20'), 'LID-A');
+    app(ReserveOutput::class)->handle($part->id, $order->id, '10', $this->shop->sign(Role::Planner));
+    $split = app(SplitOrder::class)->handle(
+        $order->id,
+        $order->refresh()->version,
+        '30',
+        $this->shop->sign(Role::Planner),
+    );
+    $new = Order::query()->where('split_from_id', $order->id)->firstOrFail();
+    $tied = fn (Order $of, string $column): array => DB::table('ties')
+        ->join('order_outputs AS o', 'o.id', 'ties.output_id')
+        ->where('o.order_id', $of->id)
+        ->whereNotNull($column)
+        ->where('quantity', '>', 0)
+        ->get(['quantity', 'is_hard'])
+        ->map(fn (object $tie): array => [(float) $tie->quantity, (bool) $tie->is_hard])
+        ->all();
+    // seventy give 42, thirty give 18: whoever wants them first keeps where they were
+    expect($tied($order, 'line_id'))->toBe([[42.0, true]])
+        ->and($tied($new, 'line_id'))->toBe([[8.0, true]])
+        ->and($tied($order, 'component_id'))->toBe([])
+        ->and($tied($new, 'component_id'))->toBe([[10.0, true]])
+        ->and($split->says)->not->toContain('less')
+        ->and(fn () => $this->shop->reverse($split))->toThrow(Refused::class, 'stays an order of its own')
         ->and($this->shop->differences())->toBe([]);
 });
 
