@@ -83,6 +83,36 @@ final class KeptSequence
     }
 
     /**
+     * Steps of one machine come to stand one behind the other, where the last of them stands: those that were sooner
+     * wait for it, so that none waits in between. All others keep their sequence.
+     *
+     * @param  array<int, PlannedStep>  $was  by step id: the plan so far
+     * @param  list<int>  $steps  ids
+     */
+    public static function together(Problem $problem, array $was, array $steps): Schedule
+    {
+        $planned = array_intersect_key($was, array_flip($steps));
+        uasort($planned, fn (PlannedStep $one, PlannedStep $two): int => $one->start <=> $two->start);
+        $last = end($planned);
+        if ($last === false) {
+            return self::load($problem, $was);
+        }
+        $self = new self(Net::of($problem), $was);
+        $minute = $last->start - count($planned);
+        foreach (array_keys($planned) as $id) {
+            $minute++;
+            $self->was[$id] = new PlannedStep($minute, $minute + 1, $last->machine, $last->workCentre);
+        }
+        foreach ($self->net->before as $x => $before) {
+            $self->key[$x] = $self->stoodAt($x)
+                ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
+        }
+        array_map($self->keepBehind(...), array_keys($planned));
+
+        return Loading::load($self->net, $self->order(array_keys($self->key)), $self->was);
+    }
+
+    /**
      * The order of the operations of a plan, for a search that begins from it.
      *
      * @param  array<int, PlannedStep>  $steps

@@ -146,7 +146,10 @@ final class Shop
         $this->isAnyVaried = true;
         $now = $net->problem->workCentres[$net->centreKey[$c]]->familyNow;
         for ($machine = 0; $machine < $net->machines[$c]; $machine++) {
-            $family = $now[$machine + 1] ?? null;
+            // where runs are shared, what nobody knows is set up for none of them
+            $family = $now[$machine + 1] ?? ($changeovers === null || $changeovers->runs === []
+                ? null
+                : Changeovers::NOTHING);
             $this->familyNow[$c][] = $family === null ? -1 : $this->families[$family] ??= count($this->families);
             $own = $net->machineOpen[$c][$machine] ?? $net->open[$c];
             $this->calendarOf[$c][] = $own === $net->open[$c] ? $c : count($this->calendars);

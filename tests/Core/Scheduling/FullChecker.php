@@ -14,6 +14,7 @@ use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\PlannedStep;
 use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
+use KeepPace\Core\Scheduling\SharedRun;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
 
@@ -184,6 +185,26 @@ final class FullChecker
         return $setup === [] || $step->setupNeedsMaterial ? $at->start : $runStart;
     }
 
+    /** A run of several orders is set up once, whatever else stood there; its steps are of one family, or of none. */
+    private static function change(WorkCentre $centre, ?string $from, ?string $to): int
+    {
+        $table = $centre->changeovers;
+        if ($table === null || $to === null) {
+            return 0;
+        }
+        $run = $table->runs[$to] ?? null;
+        if ($run !== null && $from === $to) {
+            return 0;
+        }
+        $plain = fn (?string $of): ?string => isset($table->runs[$of ?? '-']) ? $table->runs[$of]->family : $of;
+        [$was, $is] = [$plain($from), $plain($to)];
+        $between = in_array($was, [null, ''], true) || in_array($is, [null, ''], true)
+            ? 0
+            : $table->minutes[$was][$is] ?? ($was === $is ? 0 : $table->other);
+
+        return $between + ($run === null ? 0 : $run->setup);
+    }
+
     private function machines(): void
     {
         foreach ($this->machines as $name => $blocks) {
@@ -203,14 +224,7 @@ final class FullChecker
                 if ($centre->batch > 0 && $taken > $centre->batch) {
                     $this->faults[] = "step {$step->id} overfills {$name}";
                 }
-                $change = $step->started
-                    || $joins
-                    || $family === null
-                    || $step->family === null
-                    || $centre->changeovers === null
-                        ? 0
-                        : $centre->changeovers->minutes[$family][$step->family]
-                            ?? ($family === $step->family ? 0 : $centre->changeovers->other);
+                $change = $step->started || $joins ? 0 : self::change($centre, $family, $step->family);
                 $own = $this->way($step, $this->schedule->steps[$step->id])[0];
                 if (
                     $setup < $own + $change
@@ -382,6 +396,8 @@ final class FullChecker
             return OpenWindows::of($spans, [], 0, 8000);
         };
         $families = ['red', 'green', 'blue'];
+        $goesBy = [...$families, 'run 1', 'run 2', ''];
+        $runs = ['run 1' => new SharedRun(25), 'run 2' => new SharedRun(12, 'red')];
         $crews = [];
         foreach ([1, 2] as $crew) {
             $persons = [];
@@ -409,7 +425,7 @@ final class FullChecker
                 $spans(60, 300, 80),
                 mt_rand(0, 2) === 0 ? [1 => $spans(60, 300, 80)] : [],
                 mt_rand(0, 4) === 0 ? 3 : 0,
-                mt_rand(0, 2) === 0 ? new Changeovers($matrix) : null,
+                mt_rand(0, 2) === 0 ? new Changeovers($matrix, runs: $runs) : null,
                 mt_rand(0, 1) === 0 ? [1 => 'red'] : [],
             );
         }
@@ -440,7 +456,7 @@ final class FullChecker
                     setupNeedsMaterial: mt_rand(0, 3) === 0,
                     setupWithRun: ! $batch && mt_rand(0, 4) === 0,
                     unbroken: ! $batch && mt_rand(0, 4) === 0,
-                    family: mt_rand(0, 2) === 0 ? null : $families[mt_rand(0, 2)],
+                    family: mt_rand(0, 2) === 0 ? null : $goesBy[mt_rand(0, 5)],
                     size: mt_rand(1, 2),
                     crewing: $crewing(),
                     alternatives: $centre !== null && $other !== $centre && ! $start && mt_rand(0, 3) === 0

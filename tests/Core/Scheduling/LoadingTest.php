@@ -16,6 +16,7 @@ use KeepPace\Core\Scheduling\Problem;
 use KeepPace\Core\Scheduling\Schedule;
 use KeepPace\Core\Scheduling\Search\Dispatch;
 use KeepPace\Core\Scheduling\Search\Rule;
+use KeepPace\Core\Scheduling\SharedRun;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
 use Tests\Core\Scheduling\FullChecker;
@@ -112,6 +113,36 @@ it('changes over by family, from what stands on the machine', function () {
         [64, 69, 69, 79],
         [79, 139, 139, 149],
     ]);
+});
+
+it('sets up once for what runs together, and anew where something else stood in between', function () {
+    // common practice: the set-up is done once, and again after another job was on the machine
+    $changes = new Changeovers(
+        ['red' => ['blue' => 30]],
+        60,
+        ['run 7' => new SharedRun(40, 'blue'), 'run 8' => new SharedRun(20)],
+    );
+    $centre = [1 => new WorkCentre('Press', 1, hours(), changeovers: $changes, familyNow: [1 => 'red'])];
+    $schedule = loaded($centre, [
+        new Step(1, 1, 10, family: 'run 7'),
+        new Step(2, 1, 15, family: 'run 7'),
+        new Step(3, 1, 5, setup: 5, family: Changeovers::NOTHING),
+        new Step(4, 1, 10, family: 'run 7'),
+        new Step(5, 1, 10, family: 'run 8'),
+        new Step(6, 1, 10, family: 'run 8'),
+        new Step(7, 1, 10, family: 'blue'),
+    ]);
+    expect(array_map(fn (int $id): array => placed($schedule, $id), [1, 2, 3, 4, 5, 6, 7]))->toBe([
+        [0, 70, 70, 80], // thirty from red to blue, forty for the run
+        [80, 80, 80, 95],
+        [95, 100, 100, 105],
+        [105, 145, 145, 155], // nothing is known of what the third left
+        [155, 175, 175, 185],
+        [185, 185, 185, 195],
+        [195, 195, 195, 205],
+    ])->and($changes->longestTo('run 7'))->toBe(100)
+        ->and($changes->between(null, 'run 8'))->toBe(20)
+        ->and($changes->between('run 7', null))->toBe(0);
 });
 
 it('fills a batch with one family up to its capacity', function () {

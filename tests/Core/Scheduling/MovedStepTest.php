@@ -203,3 +203,23 @@ it('keeps a pinned step at its minute while others are moved around it', functio
     expect($after->steps[10]->start)->toBe(200)->and($after->steps[20]->machine)->toBe(1)
         ->and($after->steps[20]->end <= 200 || $after->steps[20]->start >= 300)->toBeTrue();
 });
+
+it('brings steps together where the last of them stands, and moves nothing else', function (): void {
+    $shop = dayShop([
+        sawn(1, 60, 1, milled: 60),
+        sawn(2, 60, 2, milled: 60),
+        sawn(3, 60, 3, milled: 60),
+        sawn(4, 60, 4, milled: 60),
+    ]);
+    $before = ForwardLoading::load($shop)->steps;
+    // the mill has them one behind the other: 1, 2, 3, 4
+    expect(stands($before)[11][0])->toBe(60)
+        ->and([stands($before)[21][0], stands($before)[31][0], stands($before)[41][0]])->toBe([120, 180, 240]);
+    $after = KeptSequence::together($shop, $before, [11, 31]);
+    $mill = fn (array $steps): array => array_map(fn (int $id): int => stands($steps)[$id][0], [21, 11, 31, 41]);
+    expect($mill($after->steps))->toBe([60, 120, 180, 240])
+        ->and(array_intersect_key(stands($after->steps), [10 => 0, 20 => 0, 30 => 0, 40 => 0]))
+        ->toBe(array_intersect_key(stands($before), [10 => 0, 20 => 0, 30 => 0, 40 => 0]));
+    // once together they stay so
+    expect($mill(KeptSequence::load($shop, $after->steps)->steps))->toBe([60, 120, 180, 240]);
+});

@@ -13,6 +13,7 @@ use KeepPace\Core\Scheduling\PassOn;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\Pin;
 use KeepPace\Core\Scheduling\Problem;
+use KeepPace\Core\Scheduling\SharedRun;
 use KeepPace\Core\Scheduling\Step;
 use KeepPace\Core\Scheduling\WorkCentre;
 
@@ -22,6 +23,9 @@ final class WalkShops
     private const WEEKS = 12;
 
     private const FAMILIES = ['304', '316', 'brass'];
+
+    /** What goes by something else than a family where runs are shared. */
+    private const RUNS = ['run 1', 'run 2', Changeovers::NOTHING];
 
     /** @param  list<string>  $with  ways, families, own, crews, move, pins, transfer */
     public static function random(array $with): Problem
@@ -35,11 +39,13 @@ final class WalkShops
             for ($m = 1; $m <= $machines && isset($has['own']); $m++) {
                 mt_rand(0, 2) > 0 ?: $own[$m] = self::open();
             }
+            $families = isset($has['families']) && mt_rand(0, 2) > 0 ? self::changeovers() : null;
             if (isset($has['crews']) && $own === []) {
-                $people = array_fill(0, mt_rand(1, 4), new Person('somebody', $open));
+                // fewer people than machines that are set up apart are only near (decision 098)
+                $heads = $families === null ? mt_rand(1, 4) : $machines;
+                $people = array_fill(0, $heads, new Person('somebody', $open));
                 $crews[$c] = new Crew("crew {$c}", array_values($people));
             }
-            $families = isset($has['families']) && mt_rand(0, 2) > 0 ? self::changeovers() : null;
             $now = $families === null ? [] : [1 => self::FAMILIES[mt_rand(0, 2)]];
             $centres[$c] = new WorkCentre("centre {$c}", $machines, $open, $own, 0, $families, $now);
         }
@@ -85,7 +91,7 @@ final class WalkShops
             afterJobs: $after > 0 ? [$after] : [],
             setup: mt_rand(0, 1) * mt_rand(1, 60),
             setupNeedsMaterial: mt_rand(0, 3) === 0,
-            family: isset($has['families']) && mt_rand(0, 4) > 0 ? self::FAMILIES[mt_rand(0, 2)] : null,
+            family: isset($has['families']) && mt_rand(0, 4) > 0 ? self::family() : null,
             crewing: self::crewing($crews, $centre),
             alternatives: $ways,
             passOn: isset($has['transfer']) && mt_rand(0, 2) > 0 ? new PassOn(mt_rand(0, 90), mt_rand(0, 60)) : null,
@@ -110,6 +116,11 @@ final class WalkShops
         return new Crewing($centre, $each, $each);
     }
 
+    private static function family(): string
+    {
+        return mt_rand(0, 3) === 0 ? self::RUNS[mt_rand(0, 2)] : self::FAMILIES[mt_rand(0, 2)];
+    }
+
     private static function changeovers(): Changeovers
     {
         $minutes = [];
@@ -119,7 +130,10 @@ final class WalkShops
             }
         }
 
-        return new Changeovers($minutes, 20);
+        return new Changeovers($minutes, 20, [
+            'run 1' => new SharedRun(mt_rand(5, 120), self::FAMILIES[mt_rand(0, 2)]),
+            'run 2' => new SharedRun(mt_rand(5, 120)),
+        ]);
     }
 
     private static function open(): OpenWindows
