@@ -855,6 +855,8 @@ final class Walk implements Cooler
                 if ($isPassing && $firstPart[$x] >= 0) {
                     $own = $isVaried[$c] ? $calendars[$calendarOf[$c][$on[$x]]] : $opens[$c];
                     $first = $own->finish($s, $setup[$x] + ($isVaried[$c] ? $change[$x] : 0) + $firstPart[$x]);
+                    // no time at all until the first is out: it is out when the run begins, not when the setup ends
+                    $first = $firstPart[$x] > 0 ? $first : $own->nextOpen($first);
                     $first = $first < $e ? $first : $e;
                     $first = $plainOut[$x] ? $first : $net->out($x, $first, $c);
                 }
