@@ -337,6 +337,11 @@ Route::middleware(['auth', 'still-in', 'may:look'])->group(function (): void {
     Route::delete('/covers/{cover}/share', [C\CombineController::class, 'destroy'])
         ->middleware('may:change-order')
         ->name('combine.destroy');
+    Route::get('/set-ups', [C\SetUpController::class, 'index'])->name('set-ups.index');
+    Route::post('/set-ups', [C\SetUpController::class, 'store'])->middleware('may:change-order')->name('set-ups.store');
+    Route::delete('/set-ups/{step}', [C\SetUpController::class, 'destroy'])
+        ->middleware('may:change-order')
+        ->name('set-ups.destroy');
     Route::get('/taking-apart', [C\ApartController::class, 'index'])->name('apart.index');
     Route::post('/taking-apart', [C\ApartController::class, 'store'])->middleware('may:build')->name('apart.store');
     Route::get('/receive', [C\ReceiveController::class, 'index'])->name('receive.index');

@@ -10,22 +10,28 @@ use App\Actions\Builds\BookBuild;
 use App\Actions\Builds\ShipAsBuilt;
 use App\Actions\Builds\TypedBuild;
 use App\Actions\Combine\CombineOrders;
+use App\Actions\Combine\SetUpTogether;
 use App\Actions\Demand\EnterCustomerOrder;
 use App\Models\Balance;
 use App\Models\Booking;
 use App\Models\Customer;
 use App\Models\CustomerOrderLine;
 use App\Models\Item;
+use App\Models\OrderStep;
 use App\Models\Place;
 use App\Models\WorkCentre;
+use App\Shop\SharedRuns;
 use Carbon\CarbonImmutable;
+use KeepPace\Core\Planning\OrderState;
+use KeepPace\Core\Planning\SetUpOnce;
 use KeepPace\Core\Stock\Condition;
 use KeepPace\Core\Stock\Grade;
 use KeepPace\Core\Stock\PlaceKind;
 
 /**
  * Sets of spare parts, put together for the shelf: one asked for, one half built, one that went through at once. Trays
- * of two customers as one order, sets that are built as they are shipped, and a gearbox that was taken apart.
+ * of two customers as one order, sets that are built as they are shipped, a gearbox that was taken apart, and two
+ * orders that share a set-up.
  */
 final readonly class Sets
 {
@@ -42,6 +48,32 @@ final readonly class Sets
         $this->together();
         $this->asShipped();
         $this->apart();
+        $this->setUpOnce();
+    }
+
+    /** Two orders of different items that are set up alike at a work centre share it. */
+    private function setUpOnce(): void
+    {
+        $alike = OrderStep::query()
+            ->with('order', 'workCentre')
+            ->whereRelation('order', 'state', OrderState::Firm->value)
+            ->whereNotNull('work_centre_id')
+            ->where('setup_minutes', '>', 0)
+            ->orderBy('id')
+            ->get()
+            ->groupBy(fn (OrderStep $step): string => "{$step->work_centre_id} {$step->family_id} {$step->name}");
+        foreach ($alike as $steps) {
+            $pair = $steps->unique(fn (OrderStep $step): int => $step->order->item_id)->take(2)->values();
+            $asked = SharedRuns::asked($pair);
+            if (SetUpOnce::against($asked) === [] && SetUpOnce::warnings($asked) === []) {
+                app(SetUpTogether::class)->handle(
+                    [$pair[0]->id, $pair[1]->id],
+                    $this->staff->signs(Role::Planner),
+                );
+
+                return;
+            }
+        }
     }
 
     /** What two customers want is made at once. */

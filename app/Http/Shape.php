@@ -30,6 +30,7 @@ final readonly class Shape
         'builds.ship' => self::BUILD,
         'apart.store' => ['parts.*.*'],
         'combine.store' => ['lines.*', 'orders.*'],
+        'set-ups.store' => ['steps.*'],
         'slips.store' => ['orders.*'],
         'slips.update' => ['lines.*.*', 'lines.*.splits.*.*'],
         'slips.picked' => ['picked.*'],

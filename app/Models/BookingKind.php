@@ -27,6 +27,7 @@ enum BookingKind: string
     case LoadedByRank = 'loaded_by_rank';
     case StepMoved = 'step_moved';
     case StepPinned = 'step_pinned';
+    case SetUpOnce = 'set_up_once';
     case PlanUndone = 'plan_undone';
     case WhatIf = 'what_if';
     case WentLive = 'went_live';
@@ -64,6 +65,15 @@ enum BookingKind: string
     case TakenOut = 'taken_out';
     case LinesReversed = 'lines_reversed';
     case Reversal = 'reversal';
+
+    /** Taken back by a booking, book by book. */
+    private const REVERSED = [
+        self::CustomerOrder, self::Cover, self::OrderMade, self::Release, self::GoodsIn, self::Issue, self::Return,
+        self::Start, self::Report, self::SentOut, self::CameBack, self::ClaimSettled, self::ComesMade,
+        self::LeftSettled, self::Receive, self::Build, self::TakenApart, self::Combined, self::Ship, self::Close,
+        self::Count, self::Scrap, self::SentBack, self::OverAnswered, self::BillAccepted, self::Condition,
+        self::LateCost, self::Remake,
+    ];
 
     /** Parts were carried to an order by it: handed out, or handed on as they came. */
     public function bringsParts(): bool
@@ -120,35 +130,7 @@ enum BookingKind: string
             self::Purchased,
             self::Reserved,
             self::BillEntered => Undoing::GivenUp,
-            self::CustomerOrder,
-            self::Cover,
-            self::OrderMade,
-            self::Release,
-            self::GoodsIn,
-            self::Issue,
-            self::Return,
-            self::Start,
-            self::Report,
-            self::SentOut,
-            self::CameBack,
-            self::ClaimSettled,
-            self::ComesMade,
-            self::LeftSettled,
-            self::Receive,
-            self::Build,
-            self::TakenApart,
-            self::Combined,
-            self::Ship,
-            self::Close,
-            self::Count,
-            self::Scrap,
-            self::SentBack,
-            self::OverAnswered,
-            self::BillAccepted,
-            self::Condition,
-            self::LateCost,
-            self::Remake => Undoing::Reversed,
-            default => Undoing::EndedThere,
+            default => in_array($this, self::REVERSED, true) ? Undoing::Reversed : Undoing::EndedThere,
         };
     }
 
@@ -166,7 +148,7 @@ enum BookingKind: string
     /** A deed on a plan: it writes the plan itself and is taken back by the board's undo. */
     public function isOfPlan(): bool
     {
-        return in_array($this, [...self::withoutFacts(), self::PlanUndone, self::WentLive], true);
+        return in_array($this, [...self::withoutFacts(), self::PlanUndone, self::WentLive, self::SetUpOnce], true);
     }
 
     /** It changes facts the plan is computed from, and has not written the plan itself. */

@@ -5,6 +5,7 @@ namespace App\Models;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Routing\Pieces;
@@ -21,6 +22,7 @@ use KeepPace\Core\Routing\WorkOrdered;
  * @property int|null $work_centre_id
  * @property int|null $supplier_id
  * @property string $setup_minutes
+ * @property int|null $family_id setup family
  * @property string $run_basis
  * @property string $run_rate
  * @property string $batch
@@ -126,6 +128,14 @@ class OrderStep extends Model
     public function isOutside(): bool
     {
         return $this->supplier_id !== null;
+    }
+
+    /** Minutes it pays of a set-up it has with steps of other orders; null = it is set up by itself. */
+    public function sharedSetup(): ?int
+    {
+        $minutes = DB::table('shared_run_steps')->where('order_step_id', $this->id)->value('setup_minutes');
+
+        return $minutes === null ? null : (int) $minutes;
     }
 
     /** The step before it; null = it is the first. */

@@ -33,10 +33,10 @@ enum Undoing
             self::BookedAgain => 'A reversal is not reversed. Book the deed again.',
             self::Counted => 'An opening is not reversed. Count the stock, or correct the order, instead.',
             self::ChangedBack => 'Change it back instead; both changes stay in the history.',
-            self::StaysSplit => 'What was split off stays an order of its own. Where it has not begun, cancel it and make '
-                .'the other one larger.',
-            self::GivenUp => 'This is given up where it stands: a purchase is cancelled, a bill sent back, what is kept '
-                .'is free again, each on its page.',
+            self::StaysSplit => 'What was split off stays an order of its own. Where it has not begun, cancel it '
+                .'and make the other one larger.',
+            self::GivenUp => 'This is given up where it stands: a purchase is cancelled, a bill sent back, what is '
+                .'kept is free again, each on its page.',
             self::EndedThere => 'This is not reversed: plans are taken back on the board, what is down, away or held '
                 .'is ended there.',
         };

@@ -8,6 +8,7 @@ use Brick\Math\RoundingMode;
 use KeepPace\Core\Naming\Code;
 use KeepPace\Core\Routing\RunBasis;
 use KeepPace\Core\Routing\StepTime;
+use KeepPace\Core\Scheduling\SharedRun;
 
 /** A step of an open order, with what is left to do at it. */
 final class OpenStep
@@ -21,7 +22,10 @@ final class OpenStep
     public ?int $backAt = null;
 
     /**
+     * @param  string|null  $family  what it is set up alike with: its setup family, or the run it shares with others
      * @param  array<int, int>  $ways  where else it can be done: percent of its time by work centre
+     * @param  int  $sharedSetup  minutes of the plan that are its share of a set-up
+     * @param  bool  $isShared  it is set up with steps of other orders
      */
     private function __construct(
         public readonly int $id,
@@ -50,6 +54,8 @@ final class OpenStep
         public readonly string $qualification,
         private readonly ?string $machine,
         public readonly array $ways,
+        private readonly int $sharedSetup,
+        public readonly bool $isShared,
     ) {
     }
 
@@ -57,6 +63,7 @@ final class OpenStep
     public static function from(Row $row, array $ways): self
     {
         $family = $row->intOrNull('family_id');
+        $run = $row->intOrNull('shared_run');
 
         return new self(
             $row->int('id'),
@@ -80,11 +87,17 @@ final class OpenStep
             $row->int('move_minutes'),
             $row->int('lead_time_days') + $row->int('transport_days'),
             $row->textOrNull('transfer_quantity'),
-            $family === null ? null : (string) $family,
+            match (true) {
+                $run !== null => SharedRun::key($run),
+                $family !== null => (string) $family,
+                default => null,
+            },
             ! $row->flag('may_be_interrupted'),
             Code::keyOf($row->text('qualification')),
             $row->textOrNull('machine_minutes'),
-            $ways[$row->int('id')] ?? [],
+            $run === null ? $ways[$row->int('id')] ?? [] : [],
+            $run === null ? 0 : $row->int('shared_setup'),
+            $run !== null,
         );
     }
 
@@ -126,9 +139,19 @@ final class OpenStep
         return $this->machine === null ? $this->crew : 0;
     }
 
-    /** Whole minutes of its setup. */
+    /** Planned for all its pieces, without what it pays of a set-up it shares. */
+    public function ownMinutes(): int
+    {
+        return $this->plannedMinutes - $this->sharedSetup;
+    }
+
+    /** Whole minutes of its setup; what is set up with others has none of its own. */
     public function setup(): int
     {
+        if ($this->isShared) {
+            return 0;
+        }
+
         return str_ends_with($this->setupMinutes, '.00')
             ? (int) $this->setupMinutes
             : BigDecimal::of($this->setupMinutes)->toScale(0, RoundingMode::CEILING)->toInt();
@@ -136,7 +159,7 @@ final class OpenStep
 
     public function time(): StepTime
     {
-        return $this->timeWith($this->setupMinutes);
+        return $this->timeWith($this->isShared ? '0' : $this->setupMinutes);
     }
 
     /** Minutes in which so many run through, its setup done. */

@@ -4,6 +4,7 @@ namespace App\Shop;
 
 use App\Reading\Row;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\ComponentNeed;
@@ -12,11 +13,11 @@ use KeepPace\Core\Planning\ComponentNeed;
 final class OpenSteps
 {
     private const STEP = [
-        'id', 'order_id', 'number', 'work_centre_id', 'supplier_id', 'taken_in', 'good', 'scrap', 'passed_on',
-        'started_at', 'spell_from', 'planned_minutes', 'setup_minutes', 'run_basis', 'run_rate', 'batch', 'crew',
-        'wait_minutes', 'move_minutes', 'lead_time_days', 'transport_days', 'transfer_quantity', 'family_id',
-        'setup_crew',
-        'may_be_interrupted', 'qualification', 'machine_minutes',
+        's.id', 's.order_id', 's.number', 's.work_centre_id', 's.supplier_id', 's.taken_in', 's.good', 's.scrap',
+        's.passed_on', 's.started_at', 's.spell_from', 's.planned_minutes', 's.setup_minutes', 's.run_basis',
+        's.run_rate', 's.batch', 's.crew', 's.wait_minutes', 's.move_minutes', 's.lead_time_days', 's.transport_days',
+        's.transfer_quantity', 's.family_id', 's.setup_crew', 's.may_be_interrupted', 's.qualification',
+        's.machine_minutes', 'g.id AS shared_run', 'r.setup_minutes AS shared_setup',
     ];
 
     /** @var array<int, list<OpenStep>>|string by order; as they were packed, until somebody asks for all of a step */
@@ -40,7 +41,14 @@ final class OpenSteps
         $expected = $left = [];
         $away = Away::all($deliveries);
         $ways = StepWays::ofOrders($orders->keys());
-        $steps = DB::table('order_steps')->whereIn('order_id', $orders->keys())->orderBy('order_id')->orderBy('number');
+        $steps = DB::table('order_steps AS s')
+            ->leftJoin('shared_run_steps AS r', 'r.order_step_id', 's.id')
+            ->leftJoin('shared_runs AS g', fn (JoinClause $join) => $join
+                ->on('g.id', 'r.shared_run_id')
+                ->on('g.work_centre_id', 's.work_centre_id'))
+            ->whereIn('s.order_id', $orders->keys())
+            ->orderBy('s.order_id')
+            ->orderBy('s.number');
         foreach (
             Row::all($steps->select(self::STEP), fn (Row $row): OpenStep => OpenStep::from($row, $ways)) as $step
         ) {

@@ -8,6 +8,7 @@ use Carbon\CarbonImmutable;
 use KeepPace\Core\Calendar\OpenWindows;
 use KeepPace\Core\Routing\Spell;
 use KeepPace\Core\Scheduling\Alternative;
+use KeepPace\Core\Scheduling\Changeovers;
 use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\PassOn;
 use KeepPace\Core\Scheduling\Pin;
@@ -63,7 +64,7 @@ final readonly class StepInput
             $setup,
             true,
             unbroken: $step->isUnbroken,
-            family: $step->family,
+            family: $step->family ?? $this->noFamily($at),
             size: $this->size($step, $at),
             crewing: $this->crewing($step, $at),
             alternatives: $pin === null ? array_values($others) : [],
@@ -71,6 +72,14 @@ final readonly class StepInput
             pin: $step->isStarted() ? null : $pin,
             lead: $this->lead($step),
         );
+    }
+
+    /** Where runs are shared, what is of no family ends one. */
+    private function noFamily(?int $centre): ?string
+    {
+        $changeovers = $centre === null ? null : $this->capacity->workCentres[$centre]->changeovers;
+
+        return $changeovers === null || $changeovers->runs === [] ? null : Changeovers::NOTHING;
     }
 
     /** What is at the supplier already comes back when it was said to. */
@@ -143,7 +152,7 @@ final readonly class StepInput
             return max(1, $step->backAt === null ? $step->daysAway * 1440 : $step->backAt - $this->now);
         }
         if ($step->isUntouched() && ((string) $step->left === $quantity || $step->left->isEqualTo($quantity))) {
-            return max(1, $step->plannedMinutes); // nothing has happened to it: the time is the one planned
+            return max(1, $step->ownMinutes()); // nothing has happened to it: the time is the one planned
         }
         // what is counted had its setup; what was worked since is less to do
         $minutes = $step->time()->minutes($step->left, withSetup: ! $step->isCounted());

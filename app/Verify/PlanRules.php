@@ -35,6 +35,16 @@ final class PlanRules
             GROUP BY p.work_centre_id, p.machine, p.start_at
             HAVING COUNT(DISTINCT COALESCE(s.family_id, 0)) > 1
             SQL,
+        'a set-up that is shared is paid whole, by two orders or more, at one work centre' => <<<'SQL'
+            SELECT CONCAT('run ', g.id) AS difference
+            FROM shared_runs g
+            LEFT JOIN shared_run_steps r ON r.shared_run_id = g.id
+            LEFT JOIN order_steps s ON s.id = r.order_step_id
+            GROUP BY g.id, g.setup_minutes, g.work_centre_id
+            HAVING COALESCE(SUM(r.setup_minutes), 0) <> g.setup_minutes
+                OR COUNT(DISTINCT s.order_id) < GREATEST(2, COUNT(r.order_step_id))
+                OR SUM(COALESCE(s.work_centre_id, 0) <> g.work_centre_id) > 0
+            SQL,
         'the live plan has no row without its order, step or component, once all is planned' => <<<'SQL'
             SELECT CONCAT('order ', p.order_id) AS difference
             FROM plan_orders p

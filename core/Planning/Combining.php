@@ -52,13 +52,24 @@ final readonly class Combining
         if (count(array_unique(array_map(fn (self $one): int => $one->item, $all))) > 1) {
             $wrong[] = 'They are of different items: one order makes one item.';
         }
+
+        return [...$wrong, ...self::theirs($all)];
+    }
+
+    /**
+     * A customer's own material is kept apart from everybody else's (trade.md, W19).
+     *
+     * @param  list<self>  $all
+     * @return list<string> why they do not go together
+     */
+    public static function theirs(array $all): array
+    {
         $theirs = array_filter($all, fn (self $one): bool => $one->takesTheirs);
         $customers = array_unique(array_map(fn (self $one): ?int => $one->customer, $all), SORT_REGULAR);
-        if ($theirs !== [] && count($customers) > 1) {
-            $wrong[] = 'It takes a customer\'s own material: that goes into nobody else\'s order.';
-        }
 
-        return $wrong;
+        return $theirs !== [] && count($customers) > 1
+            ? ['It takes a customer\'s own material: that goes into nobody else\'s order.']
+            : [];
     }
 
     /**
@@ -69,12 +80,7 @@ final readonly class Combining
      */
     public static function warnings(array $all): array
     {
-        $days = array_values(array_filter(
-            array_map(fn (self $one): ?string => $one->dueOn, $all),
-            fn (?string $day): bool => $day !== null,
-        ));
-        sort($days);
-        $apart = $days === [] ? 0 : self::days($days[0], $days[count($days) - 1]);
+        $apart = self::daysApart($all);
         $revisions = array_filter(
             array_unique(array_map(fn (self $one): string => $one->madeBy, $all)),
             fn (string $one): bool => $one !== '',
@@ -84,6 +90,22 @@ final readonly class Combining
             $apart > 7 ? "They are due {$apart} days apart: all is made for the first." : '',
             count($revisions) > 1 ? 'They are made by different revisions: all is made by those in force today.' : '',
         ], fn (string $one): bool => $one !== ''));
+    }
+
+    /**
+     * Days from the first that is due to the last.
+     *
+     * @param  list<self>  $all
+     */
+    public static function daysApart(array $all): int
+    {
+        $days = array_values(array_filter(
+            array_map(fn (self $one): ?string => $one->dueOn, $all),
+            fn (?string $day): bool => $day !== null,
+        ));
+        sort($days);
+
+        return $days === [] ? 0 : self::days($days[0], $days[count($days) - 1]);
     }
 
     private static function days(string $from, string $to): int

@@ -118,4 +118,21 @@ final class StepRefused extends Refused
             'pass_on',
         );
     }
+
+    public static function setUpAlone(): self
+    {
+        return self::because('This step is set up by itself already.');
+    }
+
+    public static function sharesStay(string $order): self
+    {
+        return self::because(
+            "Order {$order} is released: what it should cost is frozen, and so is what each pays of the set-up.",
+        );
+    }
+
+    public static function setUpWithOthers(string $step): self
+    {
+        return self::because("{$step} is set up with steps of other orders. Let it be set up by itself first.");
+    }
 }

@@ -64,12 +64,21 @@ final class ChangeSteps
         if ($step->isOutside() || $to === $step->work_centre_id) {
             return;
         }
+        self::assertAlone($step);
         $centre = WorkCentre::query()->findOrFail($to);
         $was = (string) WorkCentre::query()->find($step->work_centre_id)?->code;
         $ledger->change($order, "step {$step->number}, work centre", $was, $centre->code);
         $step->work_centre_id = $centre->id;
         if ($step->labour_rate !== null) {
             PlannedCost::rates($step, $centre);
+        }
+    }
+
+    /** @throws Refused where it is set up with steps of other orders */
+    private static function assertAlone(OrderStep $step): void
+    {
+        if ($step->sharedSetup() !== null) {
+            throw StepRefused::setUpWithOthers($step->label());
         }
     }
 
@@ -177,6 +186,7 @@ final class ChangeSteps
                 ) {
                     throw StepRefused::stepStays($step->label());
                 }
+                self::assertAlone($step);
                 $other = $order->steps()->where('number', '>', $step->number)->first()
                     ?? $order->steps()->where('id', '<>', $step->id)->get()->last();
                 if ($other === null) {

@@ -12,6 +12,7 @@ use Brick\Math\BigDecimal;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;
+use KeepPace\Core\Planning\StepRefused;
 use KeepPace\Core\Quantity\Amount;
 use KeepPace\Core\Refused;
 
@@ -51,6 +52,7 @@ final class FreshCopy
     public function take(Ledger $ledger, Order $order): array
     {
         $order->assertMay(OrderDeed::CopyAnew);
+        self::assertSetUpAlone($order);
         $quantity = BigDecimal::of($order->quantity);
         $masters = Masters::today();
         $from = CopiedFrom::of($masters, $order->item, $masters->structure($order->item), $quantity);
@@ -65,6 +67,15 @@ final class FreshCopy
         $ledger->touch($order);
 
         return $freed;
+    }
+
+    /** @throws Refused where a step shares its set-up: what the others pay would not be true any more */
+    private static function assertSetUpAlone(Order $order): void
+    {
+        $shared = $order->steps()->get()->first(fn (OrderStep $step): bool => $step->sharedSetup() !== null);
+        if ($shared !== null) {
+            throw StepRefused::setUpWithOthers($shared->label());
+        }
     }
 
     private function steps(Ledger $ledger, Order $order, CopiedFrom $from): void

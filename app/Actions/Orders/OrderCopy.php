@@ -97,7 +97,8 @@ final class OrderCopy
     /** With the minutes its own columns come to. */
     public function timed(OrderStep $step, BigDecimal $quantity): OrderStep
     {
-        $step->baseline_minutes = $step->planned_minutes = $this->minutes($step, $quantity);
+        $step->baseline_minutes = self::alone($step, $quantity);
+        $step->planned_minutes = $this->minutes($step, $quantity);
 
         return $step;
     }
@@ -128,8 +129,18 @@ final class OrderCopy
         );
     }
 
-    /** Minutes of an order step; an outside step has its lead time in elapsed minutes. */
+    /** Minutes of an order step, with its share of a set-up; an outside step has its lead time in elapsed minutes. */
     public function minutes(OrderStep $step, BigDecimal $quantity): int
+    {
+        $share = $step->exists && $step->supplier_id === null ? $step->sharedSetup() : null;
+
+        return $share === null
+            ? self::alone($step, $quantity)
+            : max(1, $step->time()->minutes($quantity, withSetup: false) + $share);
+    }
+
+    /** Set up by itself. */
+    private static function alone(OrderStep $step, BigDecimal $quantity): int
     {
         return $step->supplier_id !== null ? $step->daysAway() * 1440 : $step->time()->minutes($quantity);
     }

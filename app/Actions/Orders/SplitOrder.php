@@ -21,6 +21,7 @@ use App\Models\OrderStep;
 use App\Models\Person;
 use App\Shop\Ties;
 use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use KeepPace\Core\Costing\CostKind;
 use KeepPace\Core\Planning\OrderDeed;
@@ -183,36 +184,45 @@ final class SplitOrder
     {
         $used = ReturnComponents::used($order->id);
         foreach ($order->components()->with('item.unit')->get() as $component) {
-            $share = fn (string $of): BigDecimal => $component->isPerOrder()
-                ? BigDecimal::of($of)
-                : BigDecimal::of($of)
-                    ->multipliedBy($part)
-                    ->dividedBy($all, $component->item->unit->decimals, RoundingMode::CEILING);
-            $planned = $share($component->planned_quantity);
-            $copy = OrderComponent::query()->create([
-                'order_id' => $new->id,
-                ...$component->only(self::COMPONENT),
-                'planned_quantity' => (string) $planned,
-                'baseline_quantity' => (string) $share($component->baseline_quantity),
-            ]);
+            $copy = self::parted($component, $new, $part, $all);
             $each = $component->byHand()?->each;
-            $each === null ?: $copy->plan($planned, ByHand::at($planned, $each, $part));
-            if (! $component->isPerOrder()) {
-                $component->planned_quantity = (string) BigDecimal::max(
-                    0,
-                    BigDecimal::of($component->planned_quantity)->minus($planned),
-                );
-                $component->baseline_quantity = (string) BigDecimal::max(
-                    0,
-                    BigDecimal::of($component->baseline_quantity)->minus($copy->baseline_quantity),
-                );
+            if ($each !== null) {
+                self::byHand($copy, $each, $part);
+                self::byHand($component, $each, $all->minus($part));
             }
-            $left = BigDecimal::of($component->planned_quantity);
-            $each === null ?: $component->plan($left, ByHand::at($left, $each, $all->minus($part)));
             $copy->save();
             $this->follow($ledger, $order, $new, $component, $copy->refresh(), $used);
             $component->save();
         }
+    }
+
+    /** What a person planned of it stands as it is for these pieces, and goes along with more. */
+    private static function byHand(OrderComponent $of, BigRational $each, BigDecimal $pieces): void
+    {
+        $planned = BigDecimal::of($of->planned_quantity);
+        $of->plan($planned, ByHand::at($planned, $each, $pieces));
+    }
+
+    /** What the new order takes of a component; the other takes as much less, but where it is for the order. */
+    private static function parted(
+        OrderComponent $component,
+        Order $new,
+        BigDecimal $part,
+        BigDecimal $all,
+    ): OrderComponent {
+        $copy = new OrderComponent(['order_id' => $new->id, ...$component->only(self::COMPONENT)]);
+        foreach (['planned_quantity', 'baseline_quantity'] as $column) {
+            $was = BigDecimal::of((string) $component->getAttribute($column));
+            $share = $component->isPerOrder()
+                ? $was
+                : $was->multipliedBy($part)
+                    ->dividedBy($all, $component->item->unit->decimals, RoundingMode::CEILING);
+            $copy->setAttribute($column, (string) $share);
+            $component->isPerOrder()
+                ?: $component->setAttribute($column, (string) BigDecimal::max(0, $was->minus($share)));
+        }
+
+        return $copy;
     }
 
     /**

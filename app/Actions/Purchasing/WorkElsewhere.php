@@ -99,6 +99,9 @@ final class WorkElsewhere
         if ($step->started_at !== null || ! $step->pieces()->isUncounted()) {
             throw StepRefused::begunHere($step->label());
         }
+        if ($step->sharedSetup() !== null) {
+            throw StepRefused::setUpWithOthers($step->label());
+        }
     }
 
     private function move(Ledger $ledger, Order $order, OrderStep $step, Supplier $to): string

@@ -5,8 +5,8 @@ namespace App\Actions\Schedule;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What going live changed besides the plan, as a list a person's undo can take back: a row that was made, or a column
- * that was set.
+ * What a deed on the plan changed besides it, as a list a person's undo can take back: a row that was made or is gone,
+ * or a column that was set.
  *
  * @phpstan-type Fact array{
  *     table: string,
@@ -15,6 +15,7 @@ use Illuminate\Support\Facades\DB;
  *     before?: mixed,
  *     after?: mixed,
  *     row?: array<string, mixed>,
+ *     gone?: array<string, mixed>,
  * }
  */
 final class Facts
@@ -46,6 +47,8 @@ final class Facts
         foreach (array_reverse($facts) as $fact) {
             if (isset($fact['row'])) {
                 DB::table($fact['table'])->where($fact['row'])->delete();
+            } elseif (isset($fact['gone'])) {
+                DB::table($fact['table'])->insert($fact['gone']);
             } else {
                 DB::table($fact['table'])
                     ->where('id', $fact['id'])
@@ -61,6 +64,8 @@ final class Facts
         foreach ($facts as $fact) {
             if (isset($fact['row'])) {
                 DB::table($fact['table'])->insert($fact['row']);
+            } elseif (isset($fact['gone'])) {
+                DB::table($fact['table'])->where($fact['gone'])->delete();
             } else {
                 DB::table($fact['table'])->where('id', $fact['id'])->update([$fact['column'] => $fact['after']]);
             }

@@ -92,6 +92,7 @@ final readonly class BoardBars
             ->join('order_steps AS s', 's.id', 'p.order_step_id')
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->leftJoin('families AS f', 'f.id', 's.family_id')
+            ->leftJoin('shared_run_steps AS r', 'r.order_step_id', 's.id')
             ->leftJoin('plan_pins AS n', fn (JoinClause $join) => $join
                 ->on('n.plan_id', 'p.plan_id')
                 ->on('n.order_step_id', 's.id'))
@@ -101,8 +102,10 @@ final readonly class BoardBars
             ->addSelect(['f.code AS family', 'v.name AS supplier'])
             ->selectRaw('COALESCE(p.work_centre_id, 0) AS centre, COALESCE(p.machine, 0) AS machine')
             ->selectRaw("{$start} AS start, {$end} AS end")
+            // what is changed over by what stands before is set up until its run begins
             ->selectRaw(
-                "IF(s.family_id IS NULL, LEAST({$run}, {$start} + CEIL(s.setup_minutes)), {$run}) AS run",
+                'IF(s.family_id IS NULL AND r.order_step_id IS NULL, '
+                    ."LEAST({$run}, {$start} + CEIL(s.setup_minutes)), {$run}) AS run",
             )
             ->selectRaw('s.started_at IS NOT NULL AS is_started, n.id IS NOT NULL AS is_pinned');
     }

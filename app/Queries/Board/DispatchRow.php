@@ -45,7 +45,7 @@ final readonly class DispatchRow
             $row->text('item_number'),
             $row->decimal('quantity'),
             $row->text('unit'),
-            (string) $row->textOrNull('family'),
+            self::setUpFor($row),
             $row->intOrNull('machine') ?? 0,
             $row->moment('start_at'),
             $row->momentOrNull('run_at'),
@@ -54,6 +54,14 @@ final readonly class DispatchRow
             self::readiness($row),
             self::papersOf($row),
         );
+    }
+
+    /** Its setup family; with others of its run, these. */
+    private static function setUpFor(Row $row): string
+    {
+        $run = $row->intOrNull('run');
+
+        return $run === null ? (string) $row->textOrNull('family') : "run {$run}, set up once";
     }
 
     public function step(): string

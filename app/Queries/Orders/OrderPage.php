@@ -342,8 +342,9 @@ final readonly class OrderPage
             ->orderBy('s.number')
             ->leftJoin('items AS e', 'e.id', 's.service_item_id')
             ->join('orders AS o', 'o.id', 's.order_id')
+            ->leftJoin('shared_run_steps AS r', 'r.order_step_id', 's.id')
             ->select(['s.*', 'w.name AS work_centre_name', 'v.name AS supplier', 'p.start_at', 'p.end_at'])
-            ->addSelect(['e.number AS service', 'o.quantity AS pieces']);
+            ->addSelect(['e.number AS service', 'o.quantity AS pieces', 'r.setup_minutes AS shared_setup']);
         $rows = Row::all($query, fn (Row $row): Row => $row);
         $outside = $rows->filter(fn (Row $row): bool => $row->intOrNull('supplier_id') !== null);
         $away = Away::of($outside->map(fn (Row $row): int => $row->int('id')), $deliveries);

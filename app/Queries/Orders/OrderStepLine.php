@@ -19,6 +19,7 @@ final readonly class OrderStepLine
      * @param  int  $baselineMinutes  as the master had it when the order was made
      * @param  CarbonImmutable|null  $startAt  by the plan
      * @param  list<Handful>  $handfuls  pieces at the supplier
+     * @param  int|null  $sharedSetup  minutes it pays of a set-up it shares with others; null = it is set up alone
      */
     private function __construct(
         public int $id,
@@ -50,6 +51,7 @@ final readonly class OrderStepLine
         private ?BigDecimal $overheadHour,
         private ?BigDecimal $overheadPiece,
         private BigDecimal $pieces,
+        public ?int $sharedSetup,
     ) {
     }
 
@@ -86,6 +88,7 @@ final readonly class OrderStepLine
             $row->decimalOrNull('overhead_hour'),
             $row->decimalOrNull('overhead_piece'),
             $row->decimal('pieces'),
+            $row->intOrNull('shared_setup'),
         );
     }
 

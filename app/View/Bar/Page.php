@@ -19,6 +19,7 @@ enum Page: string
     case Release = 'release.index';
     case Rank = 'rank.index';
     case Combine = 'combine.index';
+    case SetUps = 'set-ups.index';
     case Builds = 'builds.index';
     case Apart = 'apart.index';
     case Board = 'board';
@@ -71,6 +72,7 @@ enum Page: string
         'release.index' => 'Release',
         'rank.index' => 'Rank',
         'combine.index' => 'Combine',
+        'set-ups.index' => 'Set up once',
         'builds.index' => 'Builds',
         'apart.index' => 'Take apart',
         'board' => 'Board',
@@ -125,7 +127,8 @@ enum Page: string
         return match ($this) {
             self::Today => Subject::Today,
             self::CustomerOrders, self::Promise, self::Ship => Subject::Demand,
-            self::Orders, self::Release, self::Rank, self::Combine, self::Builds, self::Apart => Subject::Orders,
+            self::Orders, self::Release, self::Rank, self::Combine, self::SetUps, self::Builds,
+            self::Apart => Subject::Orders,
             self::Board, self::Late, self::Plans, self::Dispatch, self::Absence, self::Calendars => Subject::Board,
             self::Shortages, self::PartsOfOrders, self::Issue, self::Returns, self::Questions => Subject::Parts,
             self::Stations, self::Receive => Subject::Floor,

@@ -28,6 +28,10 @@
                     @if ($step->isRunning())
                         <span class="tag running">running</span>
                     @endif
+                    @if ($step->sharedSetup !== null)
+                        <a class="sub" href="{{ route('set-ups.index') }}">
+                            set up with others, pays {{ $print->minutes($step->sharedSetup) }}</a>
+                    @endif
                 </td>
                 <td>
                     @if ($step->isOutside())

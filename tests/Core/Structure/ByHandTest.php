@@ -49,7 +49,10 @@ it('takes as much as was typed for as many as there were, whatever that is', fun
     mt_srand(20_261_130);
     for ($i = 0; $i < 2_000; $i++) {
         $decimals = mt_rand(0, 4);
-        $some = fn (int $most): BigDecimal => BigDecimal::ofUnscaledValue(mt_rand(1, $most * 10 ** $decimals), $decimals);
+        $some = fn (int $most): BigDecimal => BigDecimal::ofUnscaledValue(
+            mt_rand(1, $most * 10 ** $decimals),
+            $decimals,
+        );
         [$amount, $pieces, $planned] = [$some(900), BigDecimal::of(mt_rand(1, 400)), $some(500)];
         $left = BigDecimal::min($planned, $some(500));
         $hand = mt_rand(0, 1) === 0

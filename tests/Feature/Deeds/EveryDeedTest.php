@@ -4,6 +4,7 @@ use App\Access\Role;
 use App\Actions\Builds\BookBuild;
 use App\Actions\Builds\TypedBuild;
 use App\Actions\Combine\CombineOrders;
+use App\Actions\Combine\SetUpTogether;
 use App\Actions\Cover\CoverBy;
 use App\Actions\Cover\TieLine;
 use App\Actions\Files\HangFile;
@@ -955,6 +956,36 @@ function deed(object $test, string $name): array
                 'bad' => ['orders' => [$one->id, $shop->order('TRAY-40', '2')->id]],
                 'field' => 'refused',
                 'says' => 'of different items',
+            ];
+        })(),
+        'set up once' => (function () use ($shop): array {
+            [$one, $two] = [$shop->order('TRAY-40', '4'), $shop->order('TRAY-40', '3')];
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'post',
+                'uri' => '/set-ups',
+                'no' => Role::Operator,
+                'data' => ['steps' => [$one->steps[0]->id, $two->steps[0]->id]],
+                'bad' => ['steps' => [$one->steps[0]->id]],
+                'field' => 'refused',
+                'says' => 'at least two steps',
+            ];
+        })(),
+        'set up alone' => (function () use ($shop): array {
+            [$one, $two] = [$shop->order('TRAY-40', '4'), $shop->order('TRAY-40', '3')];
+            $steps = [$one->steps[0]->id, $two->steps[0]->id];
+            app(SetUpTogether::class)->handle($steps, $shop->sign(Role::Planner));
+
+            return [
+                'role' => Role::Planner,
+                'method' => 'delete',
+                'uri' => "/set-ups/{$steps[0]}",
+                'no' => Role::Operator,
+                'data' => [],
+                'bad' => [],
+                'field' => '',
+                'says' => '',
             ];
         })(),
         'take a share out' => (function () use ($shop): array {
@@ -2083,6 +2114,8 @@ const DEEDS = [
     'receive and ship',
     'take parts instead',
     'combine orders',
+    'set up once',
+    'set up alone',
     'take a share out',
     'receive and issue',
     'build and ship',
@@ -2303,6 +2336,7 @@ it('refuses with a sentence beside the field, keeps what was typed and writes no
                 'give kept stock up' => 'not kept any more',
                 'take a file off' => 'taken off already',
                 'take a share out' => 'untied already',
+                'set up alone' => 'is set up by itself already',
                 default => 'is running already',
             },
         ];

@@ -17,9 +17,11 @@ beforeEach(function (): void {
     $this->shop->import([
         'items.csv' => "number,name,kind,unit,cost\nSTAND-H,Stand,assembled,pc,60\nFOOT-H,Foot,bought,pc,2\n"
             ."FOOT-R,Rubber foot,bought,pc,3\nPAINT-H,Paint,bought,pc,9\nWRAP-H,Wrap,bought,pc,1\n",
-        'structures.csv' => "item,position,component,quantity,basis\nSTAND-H,10,FOOT-H,4,unit\nSTAND-H,20,WRAP-H,1,order\n",
+        'structures.csv' => "item,position,component,quantity,basis\n"
+            ."STAND-H,10,FOOT-H,4,unit\nSTAND-H,20,WRAP-H,1,order\n",
         'work-centres.csv' => "code,name,calendar,machines\nBENCH-H,Bench,TWO-SHIFT,1\n",
-        'routings.csv' => "item,step,name,work_centre,setup_minutes,run_basis,run_rate\nSTAND-H,10,Put together,BENCH-H,10,min_per_unit,5\n",
+        'routings.csv' => "item,step,name,work_centre,setup_minutes,run_basis,run_rate\n"
+            ."STAND-H,10,Put together,BENCH-H,10,min_per_unit,5\n",
     ]);
     foreach (['FOOT-H', 'FOOT-R', 'PAINT-H', 'WRAP-H'] as $item) {
         $this->shop->goodsIn($item, '400', '2');
@@ -118,7 +120,7 @@ it('adds a component for each piece, or for the order whatever its quantity', fu
     'for the order' => [LineBasis::PerOrder, '3', '3'],
 ]);
 
-it('asks on the page whether an added component goes along, and says it of what was planned by hand', function (): void {
+it('asks whether an added component goes along, and says it of what was planned by hand', function (): void {
     $this->actingAs($this->shop->as(Role::Planner));
     $this->get("/orders/{$this->order->id}")->assertOk()->assertSee('When the quantity changes');
     $this->post("/orders/{$this->order->id}/components", [

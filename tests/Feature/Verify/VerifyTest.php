@@ -410,6 +410,10 @@ function corruptions(): array
             'UPDATE plan_steps p JOIN work_centres w ON w.id = p.work_centre_id SET w.load_size = 9, '
                 ."p.start_at = '2026-11-24 09:00', p.end_at = '2026-11-30 09:00', p.machine = 1",
         ],
+        [
+            'a set-up that is shared is paid whole, by two orders or more, at one work centre',
+            'INSERT INTO shared_runs (work_centre_id, setup_minutes) SELECT MIN(id), 30 FROM work_centres',
+        ],
         ...array_map(
             fn (string $sql): array => [
                 'the live plan has no row without its order, step or component, once all is planned',
