@@ -3,6 +3,7 @@
 namespace App\Providers;
 
 use App\Access\Deed;
+use App\Actions\Purchasing\RaiseParts;
 use App\Actions\Purchasing\RaiseWork;
 use App\Actions\Schedule\SearchAsked;
 use App\Books\Booked;
@@ -35,6 +36,7 @@ class AppServiceProvider extends ServiceProvider
         Event::listen(SearchAsked::class, fn (SearchAsked $asked) => RunSearch::dispatch($asked->searchId));
         Event::listen(Booked::class, KeepUp::class.'@after');
         Event::listen(Booked::class, RaiseWork::class.'@after');
+        Event::listen(Booked::class, RaiseParts::class.'@after');
         Event::listen(RouteMatched::class, fn () => $this->app->make(JustBooked::class)->begin());
         Model::shouldBeStrict(! $this->app->environment('production'));
         foreach (Deed::cases() as $deed) {
