@@ -181,8 +181,8 @@ final class NetBuilder
     private function way(Step $step, int $centre, int $setup, int $minutes, ?Crewing $crewing): Way
     {
         $way = new Way($this->number[$centre], $setup, $minutes, $crewing);
-        $isChanged = $step->family !== null && ! $step->started
-            && $this->problem->workCentres[$centre]->changeovers !== null;
+        $changeovers = $this->problem->workCentres[$centre]->changeovers;
+        $isChanged = ! $step->started && ($changeovers?->longestTo($step->family) ?? 0) > 0;
         $this->crews->see($way, $isChanged);
 
         return $way;

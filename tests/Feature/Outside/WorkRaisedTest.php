@@ -56,7 +56,9 @@ it('is raised within the minute where it was not with the booking', function () 
     $this->shop->release($order);
     DB::table('order_steps')->where('order_id', $order->id)->whereNotNull('supplier_id')
         ->update(['work_ordered' => 'release']);
-    $this->artisan('pace:work')->expectsOutput('Work of 1 steps ordered, 0 parts that go along, 0 orders sent.')->assertSuccessful();
+    $this->artisan('pace:work')
+        ->expectsOutput('Work of 1 steps ordered, 0 parts that go along, 0 orders sent.')
+        ->assertSuccessful();
     $this->artisan('pace:work')->expectsOutput('Work of 0 steps ordered, 0 parts that go along, 0 orders sent.');
 });
 
