@@ -7,6 +7,7 @@ use App\Models\CustomerOrderLine;
 use App\Models\Order;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderRefused;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Refused;
@@ -20,12 +21,13 @@ final readonly class MadeDocuments
 
     /**
      * @param  bool  $released  the same deed released it: what stands on that is asked there
+     * @param  int  $booking  by which it came into being
      * @return list<string> an order past being a mere intention, or lines others count on
      */
-    public function against(Order|CustomerOrder $document, bool $released): array
+    public function against(Order|CustomerOrder $document, bool $released, int $booking): array
     {
         return match (true) {
-            $document instanceof CustomerOrder => self::againstLines($document),
+            $document instanceof CustomerOrder => self::againstLines($document, $booking),
             $released => [],
             default => self::againstOrder($document),
         };
@@ -60,11 +62,11 @@ final readonly class MadeDocuments
     }
 
     /** @return list<string> */
-    private static function againstLines(CustomerOrder $order): array
+    private static function againstLines(CustomerOrder $order, int $booking): array
     {
         $against = [];
         foreach (self::lines($order) as $line) {
-            $covered = $line->covered()->minus(self::brought($line));
+            $covered = $line->covered()->minus(self::brought($line, $booking));
             if ($covered->plus($line->shipped_quantity)->isPositive()) {
                 $against[] =
                     "Line {$line->position} is covered or shipped. Untie its cover, or reverse the shipment, first.";
@@ -74,12 +76,22 @@ final readonly class MadeDocuments
         return $against;
     }
 
-    /** What builds that came with a line will give it, and nobody began: they go with it. */
-    private static function brought(CustomerOrderLine $line): BigDecimal
+    /**
+     * What builds that came with a line, by the same booking, will give it, and nobody began: they go with it. What was
+     * split off, or came with more of it, stays.
+     */
+    private static function brought(CustomerOrderLine $line, int $booking): BigDecimal
     {
+        $made = DB::table('record_changes')
+            ->where('booking_id', $booking)
+            ->where('record', 'order')
+            ->whereNull('fields')
+            ->select('record_id');
+
         return BigDecimal::of((string) $line->covers()
             ->whereRelation('output.order', fn (Builder $order) => $order
                 ->where('follows_line_id', $line->id)
+                ->whereIn('id', $made)
                 ->where('state', OrderState::Firm))
             ->sum('quantity'));
     }

@@ -66,7 +66,11 @@ final class Records implements Book
         foreach ($this->of($undone) as $change) {
             $document = $this->held($change);
             if ($change->isMade()) {
-                array_push($against, ...$this->made->against($document, $this->released($document, $undone)));
+                array_push($against, ...$this->made->against(
+                    $document,
+                    $this->released($document, $undone),
+                    $undone->booking->id,
+                ));
             } elseif ($document instanceof Order) {
                 array_push($against, ...$this->changedSince($change, $document));
                 array_push($against, ...$this->standsOn($change, $document, $undone));

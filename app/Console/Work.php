@@ -8,8 +8,8 @@ use App\Actions\Purchasing\RaiseWork;
 use Illuminate\Console\Command;
 
 /**
- * Work done outside: what orders itself, and what is to go along and missing, is put on drafts, and drafts whose day has
- * come go out. Every minute.
+ * Work done outside: what orders itself, and what is to go along and missing, is put on drafts, and drafts whose day
+ * has come go out. Every minute.
  */
 class Work extends Command
 {

@@ -11,8 +11,10 @@ use App\Actions\Builds\BuildAndShip;
 use App\Actions\Builds\GiveUpBuild;
 use App\Actions\Builds\TypedBuild;
 use App\Actions\Combine\CombineOrders;
+use App\Actions\Combine\SetUpTogether;
 use App\Actions\Combine\TakeOutOfCombined;
 use App\Actions\Cover\TieLine;
+use App\Actions\Orders\ChangeComponents;
 use App\Actions\Orders\ReceiveAndIssue;
 use App\Actions\Orders\TypedOutput;
 use App\Actions\Orders\TypedReceipt;
@@ -24,7 +26,9 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\OrderComponent;
 use App\Models\OrderOutput;
+use App\Models\OrderStep;
 use App\Models\Tie;
+use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Stock\Grade;
 use Tests\Support\Shop;
 
@@ -60,6 +64,9 @@ final readonly class Building
             'a set is wanted' => $this->setWanted(...),
             'combine' => $this->combine(...),
             'take a share out' => $this->takeOut(...),
+            'set up once' => $this->setUp(...),
+            'set up alone' => $this->setUpAlone(...),
+            'plan a part by hand' => $this->byHand(...),
             'take apart' => $this->apart(...),
             'receive and issue' => $this->straight(...),
             'book back' => $this->back(...),
@@ -133,6 +140,49 @@ final readonly class Building
         return $item === null ? null : app(CombineOrders::class)->handle(
             array_values($lines->where('item_id', $item)->take(2)->pluck('id')->all()),
             array_values($orders->where('item_id', $item)->take(2)->pluck('id')->all()),
+            $this->shop->sign(Role::Planner),
+        );
+    }
+
+    private function setUp(): Booking
+    {
+        $steps = OrderStep::query()
+            ->whereRelation('order', 'state', 'firm')
+            ->whereNotNull('work_centre_id')
+            ->inRandomOrder(mt_rand())
+            ->limit(20)
+            ->get()
+            ->groupBy('work_centre_id')
+            ->sortByDesc(fn ($of) => $of->count())
+            ->first();
+
+        return app(SetUpTogether::class)->handle(
+            array_values($steps?->unique('order_id')->take(mt_rand(2, 3))->pluck('id')->all() ?? []),
+            $this->shop->sign(Role::Planner),
+        );
+    }
+
+    private function setUpAlone(): ?Booking
+    {
+        $step = DB::table('shared_run_steps')->inRandomOrder(mt_rand())->value('order_step_id');
+
+        return $step === null
+            ? null
+            : app(SetUpTogether::class)->takeOut($step, $this->shop->sign(Role::Planner));
+    }
+
+    private function byHand(): ?Booking
+    {
+        $part = OrderComponent::query()
+            ->with('order')
+            ->whereRelation('order', fn ($order) => $order->whereIn('state', ['firm', 'released', 'running']))
+            ->inRandomOrder(mt_rand())
+            ->first();
+
+        return $part === null ? null : app(ChangeComponents::class)->change(
+            $part->id,
+            $part->order->version,
+            (string) mt_rand(0, 12),
             $this->shop->sign(Role::Planner),
         );
     }

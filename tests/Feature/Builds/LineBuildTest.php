@@ -7,6 +7,7 @@ use App\Actions\Cover\TieLine;
 use App\Actions\Demand\CancelLine;
 use App\Actions\Demand\ChangeCustomerLine;
 use App\Actions\Orders\ChangeOrder;
+use App\Actions\Orders\SplitOrder;
 use App\Models\Booking;
 use App\Models\CustomerOrder;
 use App\Models\CustomerOrderLine;
@@ -350,5 +351,15 @@ it('comes with the parts of a sub-assembly that is not there, and takes more of 
     shipKits($this, $line, '8');
     expect($this->shop->stock('LID-L')['quantity'])->toBe('0')
         ->and($this->shop->stock('TIN-L')['quantity'])->toBe('51')
+        ->and($this->shop->differences())->toBe([]);
+});
+
+it('is not taken back with its line once part of its build was split off: that is promised still', function (): void {
+    $line = kitLine($this, '5');
+    $build = buildOf($line);
+    app(SplitOrder::class)->handle($build->id, $build->version, '2', $this->shop->sign(Role::Planner));
+    $entered = Booking::query()->where('kind', 'customer_order')->latest('id')->firstOrFail();
+    expect(fn () => $this->shop->reverse($entered))->toThrow(Refused::class, 'Untie its cover')
+        ->and((string) $line->refresh()->covered())->toBe('5.000000')
         ->and($this->shop->differences())->toBe([]);
 });

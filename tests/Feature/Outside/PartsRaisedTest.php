@@ -13,8 +13,8 @@ use App\Models\PurchaseOrder;
 use KeepPace\Core\Purchasing\PurchaseState;
 
 /*
- * A chain without a routing: the cap is coated of a blank of ours, the blank is stamped of strip of ours. Each is bought
- * as soon as what is made of it is ordered.
+ * A chain without a routing: the cap is coated of a blank of ours, the blank is stamped of strip of ours. Each is
+ * bought as soon as what is made of it is ordered.
  */
 
 beforeEach(function (): void {
