@@ -42,6 +42,7 @@ function mainPages(): array
                 ->value('work_centre_id'),
         'builds' => '/builds',
         'combine' => '/combine',
+        'set up once' => '/set-ups',
         'receive' => '/receive',
         'ship' => '/ship',
         'stock' => '/stock',

@@ -241,5 +241,5 @@ it('packs a list and labels with codes and no prices', function () {
 it('asks on Today for what waits to go', function () {
     drumsOutside($this, '6', '6');
     $this->actingAs($this->shop->as(Role::Supervisor))->get('/')
-        ->assertSee('0 jobs are outside')->assertSee('1 waits to go');
+        ->assertDontSee('are outside')->assertSee('1 waits to go to a supplier');
 });
