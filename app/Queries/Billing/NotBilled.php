@@ -20,10 +20,15 @@ final readonly class NotBilled
         IF(l.order_step_id IS NULL, ROUND(l.owed * l.price * 100), (
             SELECT COALESCE(SUM(CASE x.kind WHEN 'billed' THEN -x.cents ELSE x.cents END), 0)
             FROM purchase_entries x
-            JOIN bookings y ON y.id = x.booking_id
-            WHERE x.purchase_line_id = l.id AND y.booked_on <= ?
+            %s
         ))
         SQL;
+
+    /** By a day each entry is asked when it was booked; by now all of them were. */
+    private const BY = [
+        'now' => 'WHERE x.purchase_line_id = l.id',
+        'then' => 'JOIN bookings y ON y.id = x.booking_id WHERE x.purchase_line_id = l.id AND y.booked_on <= ?',
+    ];
 
     /**
      * @param  BigDecimal  $owed  stock units; below zero where what was billed went back
@@ -75,7 +80,7 @@ final readonly class NotBilled
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.supplier_id', 's.name AS supplier'])
             ->addSelect(['l.owed', 'i.number AS item_number', 'u.code AS unit'])
             ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
-            ->selectRaw(self::CENTS.' AS cents', [$day])
+            ->selectRaw(...self::cents('%s AS cents', $day))
             ->selectSub(self::onBills(), 'on_bill');
 
         return Row::all($lines, self::from(...));
@@ -87,13 +92,34 @@ final readonly class NotBilled
         $lines = self::lines($day, $supplier)->select(['o.supplier_id', 'l.id', 'l.price', 'l.order_step_id']);
         self::owed($lines, $day);
 
-        return DB::query()
+        // names come to the sums: else every line of every supplier is looked at for the few that are owed
+        $sums = DB::query()
             ->fromSub($lines, 'l')
+            ->groupBy('l.supplier_id')
+            ->select('l.supplier_id')
+            ->selectRaw(...self::cents('COUNT(*) AS `lines`, SUM(%s) AS cents', $day));
+
+        return DB::query()
+            ->fromSub($sums, 'l')
             ->join('suppliers AS s', 's.id', 'l.supplier_id')
-            ->groupBy('l.supplier_id', 's.name')
             ->orderBy('s.name')
-            ->select(['l.supplier_id', 's.name AS supplier'])
-            ->selectRaw('COUNT(*) AS `lines`, SUM('.self::CENTS.') AS cents', [$day]);
+            ->select(['l.supplier_id', 's.name AS supplier', 'l.lines', 'l.cents']);
+    }
+
+    /**
+     * @param  string  $as  SQL with a place for it
+     * @return array{string, list<string>} SQL and its bindings
+     */
+    private static function cents(string $as, string $day): array
+    {
+        return self::isNow($day)
+            ? [sprintf($as, sprintf(self::CENTS, self::BY['now'])), []]
+            : [sprintf($as, sprintf(self::CENTS, self::BY['then'])), [$day]];
+    }
+
+    private static function isNow(string $day): bool
+    {
+        return $day >= When::today()->toDateString();
     }
 
     /** Each with its place among those of its supplier. */
@@ -118,7 +144,7 @@ final readonly class NotBilled
     /** Narrows them to what is owed, and says how much: `owed`. */
     private static function owed(Builder $lines, string $day): void
     {
-        $day >= When::today()->toDateString() ? self::now($lines) : self::then($lines, $day);
+        self::isNow($day) ? self::now($lines) : self::then($lines, $day);
     }
 
     /** As the lines stand: of a year's lines few are not billed. */
