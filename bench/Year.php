@@ -125,6 +125,7 @@ final class Year
         );
         $this->bought = $this->items('BB', 'Part', 'bought', $this->boughtItems, Tracking::Lot);
         $this->made = $this->items('BM', 'Assembly', 'made', $this->madeItems, Tracking::Serial);
+        $this->outside->begin($this->items('BS', 'Coating', 'outside', 1, Tracking::None, trackedEvery: 9)[0]);
         if ($this->yardLots > 0) {
             $this->yard = $this->items('BY', 'Plate', 'bought', self::YARD_ITEMS, Tracking::Lot, trackedEvery: 1);
         }
@@ -215,15 +216,15 @@ final class Year
         for ($i = 0; $i < self::STEPS; $i++) {
             $setup = $this->dice(5, 20);
             $run = $this->dice(1, 4);
+            $isOutside = $i === YearOutside::STEP && $number % YearOutside::EVERY === 0;
             $order->steps[] = new YearStep(
                 $this->bulk->id('order_steps'),
                 $this->centres[$this->dice(0, count($this->centres) - 1)],
                 $setup,
                 $run,
                 $setup + $run * $quantity,
-                $i === YearOutside::STEP && $number % YearOutside::EVERY === 0
-                    ? $this->purchases->supplierOf($number)
-                    : null,
+                $isOutside ? $this->purchases->supplierOf($number) : null,
+                $isOutside ? $this->outside->service : null,
             );
         }
         $number % 2 === 0 ? $this->demand($order) : $order->madeBy = $this->books->booking(

@@ -79,6 +79,7 @@ final class YearBooks
                 'name' => $step->supplier === null ? 'Work '.($i + 1) : 'Coat',
                 'work_centre_id' => $step->supplier === null ? $step->centre->id : null,
                 'supplier_id' => $step->supplier,
+                'service_item_id' => $step->service,
                 'lead_time_days' => $step->supplier === null ? 0 : 3,
                 'setup_minutes' => $step->setup,
                 'run_basis' => 'min_per_unit',

@@ -2,6 +2,8 @@
 
 namespace Bench;
 
+use Illuminate\Support\Facades\DB;
+
 /**
  * Work that suppliers do on pieces of the year's orders: what goes out of a day to one of them is a consignment, the
  * work is ordered with it, and comes back with its cost some days later.
@@ -15,6 +17,9 @@ final class YearOutside
     public const STEP = 5;
 
     private const CENTS = 300; // a piece
+
+    /** Item that stands for the work. */
+    public int $service = 0;
 
     private int $number = 200;
 
@@ -31,6 +36,27 @@ final class YearOutside
         private readonly YearBooks $books,
         private readonly int $unit,
     ) {
+    }
+
+    /** Every supplier of the year does it, at a price by quantity, with a set-up and a least charge. */
+    public function begin(int $service): void
+    {
+        $this->service = $service;
+        foreach (DB::table('suppliers')->where('number', 'like', 'BS-%')->pluck('id') as $supplier) {
+            $terms = $this->bulk->add('supplier_items', [
+                'supplier_id' => (int) $supplier,
+                'item_id' => $service,
+                'unit_id' => $this->unit,
+                'lead_time_days' => 2,
+                'transport_days' => 1,
+                'setup_cents' => 1500,
+                'minimum_cents' => 4000,
+            ]);
+            foreach ([1 => '3.00', 50 => '2.50'] as $from => $price) {
+                $row = ['supplier_item_id' => $terms, 'from_quantity' => $from, 'price' => $price];
+                $this->bulk->add('supplier_prices', $row);
+            }
+        }
     }
 
     public function send(YearOrder $order, YearStep $step): void
@@ -150,7 +176,7 @@ final class YearOutside
             'number' => "{$number}/1",
             'purchase_order_id' => $work,
             'position' => 1,
-            'item_id' => $order->item,
+            'item_id' => $this->service,
             'quantity' => $order->quantity,
             'typed_quantity' => $order->quantity,
             'typed_unit_id' => $this->unit,

@@ -23,6 +23,9 @@ final class YearPurchases
 
     private const DRAFTS = 30;
 
+    /** Of what is to come, every so many lines are made of parts of ours. */
+    private const ALONG_EVERY = 3;
+
     /** @var list<int> */
     private array $suppliers = [];
 
@@ -112,7 +115,8 @@ final class YearPurchases
         }
         for ($i = 0; $i < self::OPEN + self::DRAFTS; $i++) {
             $item = $items[$i * 7 % count($items)];
-            $this->open($item, $this->head($this->supplierOf($item)), $i);
+            $line = $this->open($item, $this->head($this->supplierOf($item)), $i);
+            $i % self::ALONG_EVERY > 0 ?: $this->along($line, $items[($i * 7 + 1) % count($items)]);
         }
     }
 
@@ -257,7 +261,7 @@ final class YearPurchases
     }
 
     /** @param  array{id: int, number: string, supplier: int, day: int, on: string}  $head */
-    private function open(int $item, array $head, int $i): void
+    private function open(int $item, array $head, int $i): int
     {
         $isDraft = $i >= self::OPEN;
         $isConfirmed = ! $isDraft && $i % 3 > 0;
@@ -270,9 +274,26 @@ final class YearPurchases
             'confirmed_on' => $isConfirmed ? $head['on'] : null,
             'state' => $isDraft ? 'draft' : ($isConfirmed ? 'confirmed' : 'sent'),
         ]);
+        $id = $this->bulk->id('purchase_lines');
         $this->line($head, 1, $item, 100, [
+            'id' => $id,
             'expected_on' => Year::daysOn($head['on'], $i % 30 - 3),
             'is_draft' => (int) $isDraft,
+        ]);
+
+        return $id;
+    }
+
+    /** Its supplier makes it of two of something of ours, which are to go along. */
+    private function along(int $line, int $item): void
+    {
+        $this->bulk->add('purchase_line_parts', [
+            'purchase_line_id' => $line,
+            'position' => 1,
+            'item_id' => $item,
+            'supplied_by' => 'us',
+            'ratio_p' => 2,
+            'ratio_q' => 1,
         ]);
     }
 

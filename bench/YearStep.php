@@ -16,6 +16,7 @@ final class YearStep
     /**
      * @param  \stdClass  $centre  its work centre's row
      * @param  int|null  $supplier  who does it outside; null = it is done here
+     * @param  int|null  $service  item that stands for his work
      */
     public function __construct(
         public readonly int $id,
@@ -24,6 +25,7 @@ final class YearStep
         public readonly int $run,
         public readonly int $minutes,
         public readonly ?int $supplier = null,
+        public readonly ?int $service = null,
     ) {
     }
 }

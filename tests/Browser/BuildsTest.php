@@ -80,6 +80,23 @@ it('makes one order of two wishes, and hands what it gives straight on', functio
     expect($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 
+it('sets up once for two orders, and takes it back on the board', function () {
+    $this->live->php('$shop->order("TRAY-40", "4"); $shop->order("TRAY-40", "3");')->wait();
+    $browser = $this->browser;
+    $browser->login('planner')->visit('/set-ups')->see('Tick steps of different orders');
+    $browser->driver->executeScript(
+        'const form = document.querySelector("form[action$=set-ups]");'
+            .'form.querySelectorAll("input[type=checkbox]").forEach(box => box.click())',
+    );
+    $browser->press('Set up once for these')->see('Set up once at')->see('for 2 orders');
+    $number = $this->live->value('SELECT o.number FROM shared_run_steps r JOIN order_steps s ON s.id = r.order_step_id
+        JOIN orders o ON o.id = s.order_id ORDER BY o.id LIMIT 1');
+    expect($browser->text())->toContain($number);
+    $browser->visit('/board')->press('Undo: Set up once')->see('Undone');
+    expect($this->live->value('SELECT COUNT(*) FROM shared_runs'))->toBe('0')
+        ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
 it('builds what a customer line brought with it as the line is shipped', function () {
     $this->live->php(<<<'PHP'
         $shop->import([

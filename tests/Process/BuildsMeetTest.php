@@ -81,6 +81,34 @@ it('takes a unit apart once when three do', function (): void {
         ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
 });
 
+it('sets a step up with one other when three want it with theirs, and shares each set-up whole', function (): void {
+    $this->live->php('foreach (["4", "3", "2", "5"] as $pieces) { $shop->order("TRAY-40", $pieces); }')->wait();
+    $said = atOnce($this->live, 3, <<<'PHP'
+        $orders = Order::query()->with("steps")->orderBy("id")->get();
+        $steps = [$orders[0]->steps[0]->id, $orders[$i]->steps[0]->id];
+        app(App\Actions\Combine\SetUpTogether::class)->handle(
+            $steps,
+            $shop->sign(Role::Planner, token: "once-{$i}"),
+        );
+        PHP);
+    expect($said['done'] ?? 0)->toBe(1)
+        ->and(array_sum($said))->toBe(3)
+        ->and(implode(' ', array_keys($said)))->toContain('is set up with others already')
+        ->and($this->live->value('SELECT COUNT(*) FROM shared_run_steps'))->toBe('2');
+    $out = atOnce($this->live, 2, <<<'PHP'
+        $step = DB::table("shared_run_steps")->orderBy("order_step_id")->skip($i - 1)->value("order_step_id");
+        app(App\Actions\Combine\SetUpTogether::class)->takeOut(
+            (int) $step,
+            $shop->sign(Role::Planner, token: "alone-{$i}"),
+        );
+        PHP);
+    // the second was set up by itself with the first
+    expect($out['done'] ?? 0)->toBe(1)
+        ->and($this->live->value('SELECT COUNT(*) FROM shared_run_steps'))->toBe('0')
+        ->and($this->live->value('SELECT COUNT(*) FROM shared_runs'))->toBe('0')
+        ->and($this->live->artisan('pace:verify'))->toContain('rules hold');
+});
+
 it('makes one order of two wishes once, and gives a share its own order once', function (): void {
     $this->live->php('$shop->customerOrder(["LID-9" => "6"]); $shop->customerOrder(["LID-9" => "4"]);')->wait();
     $said = atOnce($this->live, 3, <<<'PHP'
