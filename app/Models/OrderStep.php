@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Costing\Rates;
 use KeepPace\Core\Costing\ServiceCharge;
 use KeepPace\Core\Routing\Pieces;
+use KeepPace\Core\Routing\StepTime;
 use KeepPace\Core\Routing\WorkOrdered;
 
 /**
@@ -60,7 +61,9 @@ use KeepPace\Core\Routing\WorkOrdered;
  */
 class OrderStep extends Model
 {
-    use HasStepTime;
+    use HasStepTime {
+        time as timeAlone;
+    }
 
     /** What comes on top of labour and machine. */
     public const OVERHEADS = ['overhead_percent', 'overhead_hour', 'overhead_piece'];
@@ -128,6 +131,14 @@ class OrderStep extends Model
     public function isOutside(): bool
     {
         return $this->supplier_id !== null;
+    }
+
+    /** How long it takes; of a set-up it has with others it takes its share. */
+    public function time(): StepTime
+    {
+        $share = $this->exists ? $this->sharedSetup() : null;
+
+        return $share === null ? $this->timeAlone() : $this->timeAlone()->setUpIn(BigDecimal::of($share));
     }
 
     /** Minutes it pays of a set-up it has with steps of other orders; null = it is set up by itself. */

@@ -34,6 +34,12 @@ final readonly class StepTime
     ) {
     }
 
+    /** The same with another setup. */
+    public function setUpIn(BigDecimal $minutes): self
+    {
+        return new self($minutes, $this->basis, $this->rate, $this->batch, $this->machine);
+    }
+
     /**
      * The same where each piece of the product takes so many of what the step makes. Its rate has six decimals.
      *

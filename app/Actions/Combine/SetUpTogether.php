@@ -133,7 +133,7 @@ final class SetUpTogether
         foreach ($steps as $at => $step) {
             $of = ['order_step_id' => $step->id, 'shared_run_id' => $run, 'setup_minutes' => $shares[$at]];
             $new[] = ['table' => 'shared_run_steps', 'row' => $of];
-            $new[] = self::planned($step, max(1, $asked[$at]->run + $shares[$at]));
+            $new[] = self::planned($step, $asked[$at]->run + $shares[$at]);
             $said[] = "order {$step->order->number} {$shares[$at]}";
             $own = "{$asked[$at]->setup} min alone";
             $ledger->change($step->order, "step {$step->number}, set-up", $own, "{$shares[$at]} of {$minutes} min");
@@ -155,7 +155,7 @@ final class SetUpTogether
             $share = (int) $shares[$step->id];
             $of = ['order_step_id' => $step->id, 'shared_run_id' => $run, 'setup_minutes' => $share];
             $old[] = ['table' => 'shared_run_steps', 'gone' => $of];
-            $old[] = self::planned($step, $step->time()->minutes(BigDecimal::of($step->order->quantity)));
+            $old[] = self::planned($step, $step->timeAlone()->minutes(BigDecimal::of($step->order->quantity)));
             $ledger->change($step->order, "step {$step->number}, set-up", "{$share} min shared", 'alone');
         }
         $row = DB::table('shared_runs')->find($run, ['id', 'work_centre_id', 'setup_minutes']);

@@ -132,17 +132,13 @@ final class OrderCopy
     /** Minutes of an order step, with its share of a set-up; an outside step has its lead time in elapsed minutes. */
     public function minutes(OrderStep $step, BigDecimal $quantity): int
     {
-        $share = $step->exists && $step->supplier_id === null ? $step->sharedSetup() : null;
-
-        return $share === null
-            ? self::alone($step, $quantity)
-            : max(1, $step->time()->minutes($quantity, withSetup: false) + $share);
+        return $step->supplier_id !== null ? $step->daysAway() * 1440 : $step->time()->minutes($quantity);
     }
 
     /** Set up by itself. */
     private static function alone(OrderStep $step, BigDecimal $quantity): int
     {
-        return $step->supplier_id !== null ? $step->daysAway() * 1440 : $step->time()->minutes($quantity);
+        return $step->supplier_id !== null ? $step->daysAway() * 1440 : $step->timeAlone()->minutes($quantity);
     }
 
     /**

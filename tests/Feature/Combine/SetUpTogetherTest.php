@@ -172,3 +172,13 @@ it('offers on the page what could be set up once, and shows what is', function (
     $this->from('/set-ups')->delete("/set-ups/{$steps[0]}", ['token' => 'alone'])->assertRedirect('/set-ups');
     $this->get('/set-ups')->assertDontSee('31 of 40 min');
 });
+
+it('plans people for its share where the machine runs without them', function (): void {
+    // two minutes of a person for five of the machine; the set-up is theirs all the time
+    OrderStep::query()->whereKey(turnStep($this->roller)->id)->update(['run_rate' => '2', 'machine_minutes' => '5']);
+    setUpOnce($this, $this->roller, $this->pin);
+    $this->shop->release($this->roller->refresh());
+    // 31 of the set-up, 40 of the run, and ten and twenty at the drill, at 60.00 an hour
+    expect(turnStep($this->roller)->planned_minutes)->toBe(131)
+        ->and($this->roller->refresh()->planned_labour)->toBe(10_100);
+});
