@@ -63,6 +63,12 @@ use KeepPace\Core\Structure\ItemKind;
  */
 class Item extends Model
 {
+    /** How numbers begin of items that only say how what is bought by words is counted. */
+    public const BY_WORDS = 'BY-WORDS-';
+
+    /** Its number in a list of what was bought, of items AS i. */
+    public const SHOWN_NUMBER = "IF(i.number LIKE '".self::BY_WORDS."%', '', i.number) AS item_number";
+
     public $timestamps = false;
 
     protected $table = 'items';
@@ -178,6 +184,12 @@ class Item extends Model
     public function label(): string
     {
         return "{$this->number} {$this->name}";
+    }
+
+    /** '' of one that only says how what was bought by words is counted. */
+    public function shownNumber(): string
+    {
+        return str_starts_with($this->number, self::BY_WORDS) ? '' : $this->number;
     }
 
     public function isMade(): bool

@@ -34,7 +34,7 @@ final readonly class PurchaseSheetLine
 
         return new self(
             $line->position,
-            $line->item->number,
+            $line->item->shownNumber(),
             $line->name(),
             $theirs,
             Amount::plain((string) $line->asTyped($line->wanted())),

@@ -95,8 +95,9 @@ final class SendPurchase
     {
         $lines = array_map(
             fn (PurchaseSheetLine $line): string => "{$line->position}  {$line->quantity} {$line->unit} "
-                .($line->theirs === '' ? $line->number : "{$line->theirs} (ours {$line->number})")
-                ." {$line->name}, {$line->price} € each, on ".Said::day($line->expectedOn),
+                .trim(($line->theirs === '' ? $line->number : "{$line->theirs} (ours {$line->number})")
+                    ." {$line->name}")
+                .", {$line->price} € each, on ".Said::day($line->expectedOn),
             $sheet->lines,
         );
         $asked = 'Please confirm day, quantity and price of each line.';

@@ -14,7 +14,7 @@ final class WordsItem
     public static function of(int $unit): Item
     {
         $code = Unit::query()->findOrFail($unit)->code;
-        $number = 'BY-WORDS-'.mb_strtoupper($code);
+        $number = Item::BY_WORDS.mb_strtoupper($code);
         DB::table('items')->insertOrIgnore([
             'number' => $number,
             'name' => "Bought by words, by {$code}",

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Billing;
 
+use App\Models\Item;
 use App\Reading\Row;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
@@ -78,7 +79,8 @@ final readonly class NotBilled
             ->orderBy('s.name')
             ->orderBy('l.id')
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.supplier_id', 's.name AS supplier'])
-            ->addSelect(['l.owed', 'i.number AS item_number', 'u.code AS unit'])
+            ->addSelect(['l.owed', 'u.code AS unit'])
+            ->selectRaw(Item::SHOWN_NUMBER)
             ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
             ->selectRaw(...self::cents('%s AS cents', $day))
             ->selectSub(self::onBills(), 'on_bill');

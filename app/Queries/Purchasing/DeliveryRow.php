@@ -36,7 +36,7 @@ final readonly class DeliveryRow
             $line->number,
             $line->purchase_order_id,
             $line->name(),
-            $line->item->number,
+            $line->item->shownNumber(),
             $line->typedUnit->code ?? $line->item->unit->code,
             $line->asTyped($line->openQuantity()),
             $line->openQuantity(),

@@ -2,6 +2,7 @@
 
 namespace App\Queries\Purchasing;
 
+use App\Models\Item;
 use App\Models\Plan;
 use App\Reading\Row;
 use App\Shop\Away;
@@ -63,7 +64,8 @@ final class DueList
             ->select(['l.id', 'l.number', 'l.expected_on', 'l.first_expected_on', 'l.days_passed', 'l.ask_again_on'])
             ->addSelect(['l.purchase_order_id'])
             ->selectRaw('COALESCE(l.confirmed_on, o.confirmed_on) AS confirmed_on')
-            ->addSelect(['o.supplier_id', 's.name AS supplier', 'i.number AS item_number'])
+            ->addSelect(['o.supplier_id', 's.name AS supplier'])
+            ->selectRaw(Item::SHOWN_NUMBER)
             ->selectRaw("COALESCE(NULLIF(l.words, ''), i.name) AS item")
             ->addSelect('u.code AS unit')
             ->selectRaw('l.quantity - l.received_quantity - l.cancelled_quantity AS open');

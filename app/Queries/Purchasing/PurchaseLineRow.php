@@ -48,7 +48,7 @@ final readonly class PurchaseLineRow
             $line->number,
             $line->item_id,
             $line->name(),
-            $line->item->number,
+            $line->item->shownNumber(),
             $line->item->unit->code,
             $line->typedUnit->code ?? $line->item->unit->code,
             $line->asTyped($wanted),

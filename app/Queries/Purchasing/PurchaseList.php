@@ -2,6 +2,7 @@
 
 namespace App\Queries\Purchasing;
 
+use App\Models\Item;
 use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
@@ -66,9 +67,9 @@ final class PurchaseList
                 'u.asked_for',
                 'u.is_open',
                 's.name AS supplier',
-                'i.number AS item_number',
                 'x.code AS unit',
             ])
+            ->selectRaw(Item::SHOWN_NUMBER)
             ->selectRaw("COALESCE(NULLIF(u.words, ''), i.name) AS item_name");
 
         return Cut::read(

@@ -65,7 +65,7 @@
 @foreach ($page->asked() as $line)
     <div class="said note d-flex align-items-center gap-2" role="status">
         <span>
-            {{ $line->number }} {{ $line->itemNumber }}: the supplier says {{ $print->says($line->answerSays()) }},
+            {{ $line->number }} {{ $line->item }}: the supplier says {{ $print->says($line->answerSays()) }},
             {{ $print->says($line->differenceSays()) }}.
         </span>
         @can('purchase')
