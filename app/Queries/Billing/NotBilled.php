@@ -16,20 +16,18 @@ use KeepPace\Core\Quantity\Cents;
 /** What came of a purchase line and was not billed by the end of a day. */
 final readonly class NotBilled
 {
-    /** Of goods by their price; of work what was charged for it by then, less what was billed. */
-    private const CENTS = <<<'SQL'
+    /** Of goods by their price; of work what was charged for it, less what was billed: as it stands on the line. */
+    private const NOW = 'IF(l.order_step_id IS NULL, ROUND(l.owed * l.price * 100), l.work_cents - l.billed_cents)';
+
+    /** The same by a day that has passed, by what was booked until then. */
+    private const THEN = <<<'SQL'
         IF(l.order_step_id IS NULL, ROUND(l.owed * l.price * 100), (
             SELECT COALESCE(SUM(CASE x.kind WHEN 'billed' THEN -x.cents ELSE x.cents END), 0)
             FROM purchase_entries x
-            %s
+            JOIN bookings y ON y.id = x.booking_id
+            WHERE x.purchase_line_id = l.id AND y.booked_on <= ?
         ))
         SQL;
-
-    /** By a day each entry is asked when it was booked; by now all of them were. */
-    private const BY = [
-        'now' => 'WHERE x.purchase_line_id = l.id',
-        'then' => 'JOIN bookings y ON y.id = x.booking_id WHERE x.purchase_line_id = l.id AND y.booked_on <= ?',
-    ];
 
     /**
      * @param  BigDecimal  $owed  stock units; below zero where what was billed went back
@@ -91,7 +89,8 @@ final readonly class NotBilled
     /** Of each supplier: `supplier_id`, `supplier`, `lines`, and `cents` at the prices agreed now. */
     public static function sums(string $day, ?int $supplier): Builder
     {
-        $lines = self::lines($day, $supplier)->select(['o.supplier_id', 'l.id', 'l.price', 'l.order_step_id']);
+        $lines = self::lines($day, $supplier)->select(['o.supplier_id', 'l.id', 'l.price', 'l.order_step_id'])
+            ->addSelect(['l.work_cents', 'l.billed_cents']);
         self::owed($lines, $day);
 
         // names come to the sums: else every line of every supplier is looked at for the few that are owed
@@ -114,9 +113,7 @@ final readonly class NotBilled
      */
     private static function cents(string $as, string $day): array
     {
-        return self::isNow($day)
-            ? [sprintf($as, sprintf(self::CENTS, self::BY['now'])), []]
-            : [sprintf($as, sprintf(self::CENTS, self::BY['then'])), [$day]];
+        return self::isNow($day) ? [sprintf($as, self::NOW), []] : [sprintf($as, self::THEN), [$day]];
     }
 
     private static function isNow(string $day): bool
@@ -129,7 +126,7 @@ final readonly class NotBilled
     {
         $lines = self::lines($day, $supplier)
             ->select(['l.id', 'l.number', 'l.price', 'l.purchase_order_id', 'l.item_id', 'l.words', 'o.supplier_id'])
-            ->addSelect('l.order_step_id')
+            ->addSelect(['l.order_step_id', 'l.work_cents', 'l.billed_cents'])
             ->selectRaw('ROW_NUMBER() OVER (PARTITION BY o.supplier_id ORDER BY l.id) AS place');
         self::owed($lines, $day);
 

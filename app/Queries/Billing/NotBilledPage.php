@@ -9,7 +9,7 @@ use Illuminate\Support\Collection;
 final readonly class NotBilledPage
 {
     /** Of so many lines of a supplier the first are shown, unless he alone was asked for. */
-    private const SHOWN = 6;
+    private const SHOWN = 4;
 
     /** @param  Collection<int, NotBilledSupplier>  $suppliers  by name */
     private function __construct(public string $day, public Collection $suppliers)

@@ -327,6 +327,6 @@ it('shows the first lines of a supplier that are not billed, and all of one who 
         ($this->came)($line, '10');
     }
     $page = $this->actingAs($this->shop->as(Role::CostClerk))->get('/not-billed')->assertOk();
-    $page->assertSee('P-96')->assertDontSee('P-98')->assertSee('2 lines more of', false);
+    $page->assertSee('P-94')->assertDontSee('P-95')->assertSee('4 lines more of', false);
     $this->get("/not-billed?supplier={$this->supplier->id}")->assertOk()->assertSee('P-98')->assertDontSee('more of');
 });
