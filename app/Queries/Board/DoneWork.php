@@ -37,24 +37,30 @@ final readonly class DoneWork
     /** @return list<self> in order of time */
     public static function lately(CarbonImmutable $now): array
     {
-        $counted = DB::table('step_entries AS e')
-            ->join('bookings AS b', 'b.id', 'e.booking_id')
-            ->leftJoin('bookings AS taken', 'taken.reverses_id', 'b.id')
-            ->join('order_steps AS s', 's.id', 'e.order_step_id')
-            ->join('orders AS o', 'o.id', 's.order_id')
-            ->whereNotNull('s.work_centre_id')
-            ->whereNull(['taken.id', 'b.reverses_id'])
+        $counted = DB::table('bookings AS b')
+            ->join('step_entries AS e', 'e.booking_id', 'b.id')
+            ->whereNull('b.reverses_id')
+            ->whereNotIn('b.id', DB::table('bookings')->whereNotNull('reverses_id')->select('reverses_id'))
             ->where('b.entered_at', '>=', $now->subDays(self::DAYS))
             ->whereRaw('e.good + e.scrap > 0')
-            ->groupBy(['s.id', 's.work_centre_id', 's.started_at', 's.number', 's.name', 'o.id', 'o.number'])
+            ->groupBy('e.order_step_id')
+            ->select('e.order_step_id')
+            ->selectRaw('SUM(e.good) AS good, SUM(e.scrap) AS scrap')
+            ->selectRaw('MIN(b.entered_at) AS first, MAX(b.entered_at) AS last')
+            ->selectRaw('MIN(b.entered_at - INTERVAL e.machine_minutes MINUTE) AS begun');
+        // what is counted of a step is one row before its names come to it
+        $rows = DB::query()
+            ->fromSub($counted, 'c')
+            ->join('order_steps AS s', 's.id', 'c.order_step_id')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->whereNotNull('s.work_centre_id')
             ->orderBy('from')
             ->select(['s.work_centre_id', 's.number', 's.name', 'o.id AS order_id', 'o.number AS order_number'])
-            ->selectRaw('SUM(e.good) AS good, SUM(e.scrap) AS scrap')
-            ->selectRaw(ShopState::minuteOf('LEAST(COALESCE(s.started_at, MIN(b.entered_at)), '
-                .'MIN(b.entered_at - INTERVAL e.machine_minutes MINUTE))').' AS `from`')
-            ->selectRaw(ShopState::minuteOf('MAX(b.entered_at)').' AS `to`');
+            ->addSelect(['c.good', 'c.scrap'])
+            ->selectRaw(ShopState::minuteOf('LEAST(COALESCE(s.started_at, c.first), c.begun)').' AS `from`')
+            ->selectRaw(ShopState::minuteOf('c.last').' AS `to`');
 
-        return array_values(Row::all($counted, self::from(...))->all());
+        return array_values(Row::all($rows, self::from(...))->all());
     }
 
     public static function from(Row $row): self
