@@ -33,6 +33,7 @@ use App\Models\RoutingStep;
 use Brick\Math\BigDecimal;
 use Brick\Math\RoundingMode;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Purchasing\PurchaseState;
@@ -230,7 +231,7 @@ final class Morning
     {
         $first = DB::table('order_components AS c')
             ->join('orders AS o', 'o.id', 'c.order_id')
-            ->join('order_steps AS s', fn ($join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
+            ->join('order_steps AS s', fn (JoinClause $join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
             ->join('plan_orders AS p', 'p.order_id', 'o.id')
             ->where('p.plan_id', Plan::LIVE)
             ->where('c.issue_by', 'backflush')

@@ -83,19 +83,23 @@ class OrderComponent extends Model
             );
     }
 
-    /** A person plans so much of it, for the pieces its order has. */
-    public function plan(BigDecimal $amount, ByHand $byHand): void
+    /**
+     * A person plans so much of it, for the pieces its order has.
+     *
+     * @param  ByHand|null  $byHand  null = just what the structure said
+     */
+    public function plan(BigDecimal $amount, ?ByHand $byHand): void
     {
         $this->fill(['planned_quantity' => (string) $amount, ...self::planned($byHand)]);
     }
 
-    /** @return array<string, string> columns of what a person planned */
-    public static function planned(ByHand $byHand): array
+    /** @return array<string, string|null> columns of what a person planned; null = nobody did */
+    public static function planned(?ByHand $byHand): array
     {
         return [
-            'hand_ratio_p' => (string) $byHand->each->getNumerator(),
-            'hand_ratio_q' => (string) $byHand->each->getDenominator(),
-            'hand_beside' => (string) $byHand->beside,
+            'hand_ratio_p' => $byHand === null ? null : (string) $byHand->each->getNumerator(),
+            'hand_ratio_q' => $byHand === null ? null : (string) $byHand->each->getDenominator(),
+            'hand_beside' => $byHand === null ? null : (string) $byHand->beside,
         ];
     }
 

@@ -2,6 +2,7 @@
 
 namespace App\Shop;
 
+use App\Reading\Row;
 use Illuminate\Support\Facades\DB;
 
 /** A step as people call it: its order's number, its own, its name. */
@@ -16,10 +17,16 @@ final readonly class StepName
         $row = DB::table('order_steps AS s')
             ->join('orders AS o', 'o.id', 's.order_id')
             ->where('s.id', $step)
-            ->first(['s.number', 's.name', 'o.number AS order', 'o.id']);
+            ->select(['s.number', 's.name', 'o.number AS order', 'o.id']);
 
-        return $row === null
-            ? throw new \LogicException("There is no step {$step}.")
-            : new self("{$row->order} step {$row->number} {$row->name}", $row->id);
+        return Row::first($row, self::from(...)) ?? throw new \LogicException("There is no step {$step}.");
+    }
+
+    public static function from(Row $row): self
+    {
+        return new self(
+            "{$row->text('order')} step {$row->int('number')} {$row->text('name')}",
+            $row->int('id'),
+        );
     }
 }

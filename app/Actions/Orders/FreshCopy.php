@@ -194,9 +194,7 @@ final class FreshCopy
             'source_line_id' => null,
             'ratio_p' => null,
             'ratio_q' => null,
-            'hand_ratio_p' => null,
-            'hand_ratio_q' => null,
-            'hand_beside' => null,
+            ...OrderComponent::planned(null),
             'baseline_quantity' => '0',
             'planned_quantity' => '0',
         ])->save();

@@ -18,10 +18,11 @@ final class OrderParts
     {
     }
 
-    /** It takes so much of it, in its stock unit. */
+    /** It takes so much of it, in its stock unit; as much as the structure says goes by that again. */
     public function set(OrderComponent $component, BigDecimal $amount): void
     {
-        $this->plan($component, $amount, $this->alike($component, $amount));
+        $isAsCopied = $component->takes() !== null && $amount->isEqualTo($component->baseline_quantity);
+        $this->plan($component, $amount, $isAsCopied ? null : $this->alike($component, $amount));
     }
 
     /** It takes no more of it than it has. */
@@ -82,7 +83,7 @@ final class OrderParts
             : ByHand::forPieces($amount, BigDecimal::of($this->order->quantity));
     }
 
-    private function plan(OrderComponent $component, BigDecimal $amount, ByHand $byHand): void
+    private function plan(OrderComponent $component, BigDecimal $amount, ?ByHand $byHand): void
     {
         $was = Amount::plain($component->planned_quantity);
         $this->ledger->change($this->order, "component {$component->item->number}", $was, Amount::plain($amount));

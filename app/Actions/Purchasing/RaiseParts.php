@@ -61,12 +61,13 @@ final readonly class RaiseParts
         return $raised;
     }
 
-    /** Who did something with a purchase order last. */
+    /** Who ordered, or changed what was ordered, last. */
     private static function whoOrdered(int $order): ?Person
     {
         $booking = DB::table('booking_says AS s')
             ->join('bookings AS b', 'b.id', 's.booking_id')
             ->where('s.purchase_order_id', $order)
+            ->whereIn('b.kind', [BookingKind::Purchased->value, BookingKind::PurchaseChanged->value])
             ->orderByDesc('b.id');
 
         return Person::query()->whereKey($booking->value('b.user_id'))->first();

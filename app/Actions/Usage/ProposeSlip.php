@@ -7,6 +7,7 @@ use App\Models\Item;
 use App\Models\Order;
 use App\Models\Slip;
 use Brick\Math\BigDecimal;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -188,7 +189,7 @@ final class ProposeSlip
             DB::table('order_components AS c')
                 ->join(
                     'order_steps AS s',
-                    fn ($join) => $join->on('s.order_id', 'c.order_id')->on('s.number', '>=', 'c.step_number'),
+                    fn (JoinClause $join) => $join->on('s.order_id', 'c.order_id')->on('s.number', '>=', 'c.step_number'),
                 )
                 ->whereIn('c.order_id', $orders)
                 ->groupBy('c.order_id', 'c.step_number')

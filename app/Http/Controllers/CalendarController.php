@@ -49,7 +49,7 @@ class CalendarController extends Controller
 
         return view('calendars.show', [
             'page' => CalendarPage::of($calendar, $monday),
-            'effect' => is_array($effect) ? EffectWords::sentence($effect) : '',
+            'effect' => is_string($effect) ? $effect : '',
             'lost' => (array) $request->session()->get('lost', []),
         ]);
     }
@@ -63,7 +63,7 @@ class CalendarController extends Controller
 
             return back()
                 ->withInput($request->except('_token', 'file'))
-                ->with('effect', EffectWords::of($effect->comparison))
+                ->with('effect', EffectWords::sentence(EffectWords::of($effect->comparison)))
                 ->with('lost', $effect->lost);
         }
 

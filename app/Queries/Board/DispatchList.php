@@ -8,6 +8,7 @@ use App\Models\WorkCentre;
 use App\Reading\Cut;
 use App\Wording\Figures;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -167,7 +168,7 @@ final readonly class DispatchList
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin(
                 'plan_orders AS po',
-                fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
             )
             ->where('p.plan_id', Plan::LIVE)
             ->where('p.work_centre_id', $centre)

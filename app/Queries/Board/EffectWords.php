@@ -7,13 +7,27 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Comparison;
 
-/** A comparison as the pages say it: orders by number, worst first. */
+/**
+ * A comparison as the pages say it: orders by number, worst first.
+ *
+ * @phpstan-type EffectOrder array{id: int, number: string, says: string}
+ * @phpstan-type Effect array{
+ *     late: list<EffectOrder>,
+ *     saved: list<EffectOrder>,
+ *     other: list<EffectOrder>,
+ *     moved: int,
+ *     lateBefore: int,
+ *     lateAfter: int,
+ *     totalBefore: int,
+ *     totalAfter: int,
+ * }
+ */
 final class EffectWords
 {
     /**
      * What of() tells, in one sentence.
      *
-     * @param  array<string, mixed>  $effect
+     * @param  Effect  $effect
      */
     public static function sentence(array $effect): string
     {
@@ -27,18 +41,7 @@ final class EffectWords
             ." to {$hours($effect['totalAfter'])} open hours.";
     }
 
-    /**
-     * @return array{
-     *     late: list<array{id: int, number: string, says: string}>,
-     *     saved: list<array{id: int, number: string, says: string}>,
-     *     other: list<array{id: int, number: string, says: string}>,
-     *     moved: int,
-     *     lateBefore: int,
-     *     lateAfter: int,
-     *     totalBefore: int,
-     *     totalAfter: int,
-     * }
-     */
+    /** @return Effect */
     public static function of(Comparison $comparison): array
     {
         $late = $comparison->becomeLate() + array_fill_keys($comparison->lost, PHP_INT_MAX);
@@ -48,7 +51,7 @@ final class EffectWords
         $numbers = DB::table('orders')
             ->whereIn('id', [...array_keys($late), ...array_keys($other), ...$comparison->saved()])
             ->pluck('number', 'id')
-            ->map(strval(...));
+            ->map(fn (mixed $number): string => is_string($number) ? $number : '');
 
         return [
             'late' => self::say($late, $numbers, self::late(...)),
@@ -66,7 +69,7 @@ final class EffectWords
      * @param  array<int, int>  $of  minutes by order, the worst first
      * @param  Collection<array-key, string>  $numbers  by order
      * @param  callable(int): string  $words
-     * @return list<array{id: int, number: string, says: string}>
+     * @return list<EffectOrder>
      */
     private static function say(array $of, Collection $numbers, callable $words): array
     {

@@ -4,6 +4,7 @@ namespace App\Queries\Board;
 
 use App\Reading\Row;
 use App\Wording\Figures;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** The last search for a better plan: how far it is, or what it came to. */
@@ -38,7 +39,7 @@ final readonly class LastSearch
         return Row::first(
             DB::table('searches AS s')
                 ->join('people AS u', 'u.id', 's.user_id')
-                ->when($id !== null, fn ($query) => $query->where('s.id', $id))
+                ->when($id !== null, fn (Builder $query) => $query->where('s.id', $id))
                 ->orderByDesc('s.id')
                 ->select(['s.*', 'u.name AS person']),
             self::from(...),

@@ -11,6 +11,8 @@ use App\Shop\StandingPlan;
 use App\Wording\Figures;
 use App\Wording\When;
 use Illuminate\Database\Eloquent\Collection as EloquentCollection;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Scheduling\Plan\Comparison;
@@ -164,11 +166,12 @@ final readonly class PlanComparison
      */
     public static function facts(?int $before = null): ?int
     {
-        return Booking::query()
+        $newest = DB::table('bookings')
             ->whereNotIn('kind', BookingKind::withoutFacts())
-            ->when($before !== null, fn ($query) => $query->where('id', '<', $before))
-            ->orderByDesc('id')
-            ->value('id');
+            ->when($before !== null, fn (Builder $query) => $query->where('id', '<', $before))
+            ->max('id');
+
+        return is_numeric($newest) ? (int) $newest : null;
     }
 
     /** @return EloquentCollection<int, Booking> */
@@ -188,7 +191,7 @@ final readonly class PlanComparison
     {
         $orders = DB::table('orders AS o')
             ->join('items AS i', 'i.id', 'o.item_id')
-            ->leftJoin('plan_orders AS a', fn ($join) => $join
+            ->leftJoin('plan_orders AS a', fn (JoinClause $join) => $join
                 ->on('a.order_id', 'o.id')
                 ->where('a.plan_id', Plan::LIVE))
             ->whereIn('o.id', array_keys($comparison->lateBefore + $comparison->lateAfter))
@@ -205,7 +208,7 @@ final readonly class PlanComparison
         $steps = DB::table('plan_steps AS b')
             ->join(
                 'plan_steps AS a',
-                fn ($join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
             )
             ->join('order_steps AS s', 's.id', 'b.order_step_id')
             ->join('orders AS o', 'o.id', 's.order_id')

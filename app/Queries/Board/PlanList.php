@@ -4,6 +4,7 @@ namespace App\Queries\Board;
 
 use App\Models\Plan;
 use App\Reading\Row;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -40,7 +41,7 @@ final class PlanList
         return DB::table('plan_steps AS b')
             ->join(
                 'plan_steps AS a',
-                fn ($join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
             )
             ->where('b.plan_id', '<>', Plan::LIVE)
             ->whereRaw(

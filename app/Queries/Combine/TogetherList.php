@@ -21,21 +21,23 @@ final readonly class TogetherList
      * @param  array<string, non-empty-list<TogetherRow>>  $runs  set up once, by run
      * @param  array<string, non-empty-list<TogetherRow>>  $groups  that could be, of two orders or more, those that
      *     save most first
+     * @param  bool  $isCut  there are more steps than are looked at
      */
-    private function __construct(public array $runs, public array $groups)
+    private function __construct(public array $runs, public array $groups, public bool $isCut)
     {
     }
 
     public static function read(): self
     {
+        $all = self::grouped(self::could());
         $could = array_filter(
-            self::grouped(self::could()),
+            $all,
             fn (array $rows): bool => count(array_unique(array_column($rows, 'orderId'))) > 1,
         );
 
         uasort($could, fn (array $one, array $two): int => self::saves($two) <=> self::saves($one));
 
-        return new self(self::grouped(self::shared()), $could);
+        return new self(self::grouped(self::shared()), $could, array_sum(array_map(count(...), $all)) >= self::MOST);
     }
 
     /**

@@ -190,15 +190,14 @@ final readonly class CustomerOrderPage
                     && ($said[$tied[$row->int('order_id')]][$coming->by->number] = $coming->by->label());
             }
         }
-        foreach (
-            DB::table('order_steps AS s')
-                ->join('orders AS o', 'o.id', 's.order_id')
-                ->join('suppliers AS w', 'w.id', 's.supplier_id')
-                ->whereIn('s.order_id', $tied->keys())
-                ->whereRaw('s.taken_in > s.good + s.scrap')
-                ->get(['s.order_id', 'o.number', 'w.name']) as $row
-        ) {
-            $said[$tied[$row->order_id]][] = "pieces of {$row->number} at {$row->name}";
+        $there = DB::table('order_steps AS s')
+            ->join('orders AS o', 'o.id', 's.order_id')
+            ->join('suppliers AS w', 'w.id', 's.supplier_id')
+            ->whereIn('s.order_id', $tied->keys())
+            ->whereRaw('s.taken_in > s.good + s.scrap')
+            ->select(['s.order_id', 'o.number', 'w.name']);
+        foreach (Row::all($there, fn (Row $row): Row => $row) as $row) {
+            $said[$tied[$row->int('order_id')]][] = "pieces of {$row->text('number')} at {$row->text('name')}";
         }
 
         return array_map(fn (array $words): string => implode(', ', $words), $said);

@@ -7,6 +7,7 @@ use App\Models\Attachable;
 use App\Models\AttachmentKind;
 use App\Reading\Row;
 use App\Wording\When;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -45,7 +46,7 @@ final readonly class HangingFile
             ->join('bookings AS b', 'b.id', 'a.booking_id')
             ->whereIn("a.{$on->key()}", collect($ids))
             ->whereNull('a.taken_off_id')
-            ->when($kinds !== [], fn ($query) => $query->whereIn('a.kind', array_column($kinds, 'value')))
+            ->when($kinds !== [], fn (Builder $query) => $query->whereIn('a.kind', array_column($kinds, 'value')))
             ->orderBy('a.kind')
             ->orderBy('a.step_number')
             ->orderBy('a.id')

@@ -78,7 +78,7 @@ final class OrderList
     {
         $query = DB::table('orders AS o')->leftJoin(
             'plan_orders AS p',
-            fn ($join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE),
+            fn (JoinClause $join) => $join->on('p.order_id', 'o.id')->where('p.plan_id', Plan::LIVE),
         );
         self::inState($query, $filter);
         self::atPace($query, $filter);
@@ -154,7 +154,7 @@ final class OrderList
             ->join('order_outputs AS out', fn (JoinClause $join) => $join
                 ->on('out.order_id', 'o.id')
                 ->where('out.position', OrderOutput::PRODUCT))
-            ->leftJoin('plan_orders AS p', fn ($join) => $join
+            ->leftJoin('plan_orders AS p', fn (JoinClause $join) => $join
                 ->on('p.order_id', 'o.id')
                 ->where('p.plan_id', Plan::LIVE))
             ->select(self::ORDER)

@@ -15,6 +15,7 @@ use App\Wording\WaitsFor;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderDeed;
@@ -228,15 +229,15 @@ final readonly class OrderPage
     /** The number a step put at its end would have. */
     public function nextStep(): int
     {
-        return ($this->steps->max('number') ?? 0) + 10;
+        return max(0, ...array_keys($this->stepNumbers())) + 10;
     }
 
     /** @return array<int, int>  numbers of its steps, to choose from */
     public function stepNumbers(): array
     {
-        $numbers = $this->steps->pluck('number')->all();
-
-        return array_combine($numbers, $numbers);
+        return $this->steps
+            ->mapWithKeys(fn (OrderStepLine $step): array => [$step->number => $step->number])
+            ->all();
     }
 
     /** What its quantity would be to make up for what is short. */
@@ -285,13 +286,13 @@ final readonly class OrderPage
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin(
                 'plan_components AS p',
-                fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
             )
             ->leftJoin('order_components AS sf', 'sf.id', 'c.stands_for_id')
             ->leftJoin('items AS si', 'si.id', 'sf.item_id')
             ->where('c.order_id', $id)
             ->where(
-                fn ($shown) => $shown
+                fn (Builder $shown) => $shown
                     ->where('c.planned_quantity', '>', 0)
                     ->orWhere('c.used_quantity', '>', 0)
                     ->orWhere('c.baseline_quantity', '>', 0),
@@ -336,7 +337,7 @@ final readonly class OrderPage
             ->leftJoin('suppliers AS v', 'v.id', 's.supplier_id')
             ->leftJoin(
                 'plan_steps AS p',
-                fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE),
             )
             ->where('s.order_id', $id)
             ->orderBy('s.number')

@@ -6,6 +6,7 @@ use App\Models\Plan;
 use App\Reading\Cut;
 use App\Shop\Shelves;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 use KeepPace\Core\Structure\ItemKind;
@@ -32,12 +33,12 @@ final class PartsList
     public static function of(array $orders, string $show): Cut
     {
         $query = self::open()
-            ->when($orders !== [], fn ($query) => $query->whereIn('o.id', $orders))
-            ->when($show === 'stuck', fn ($query) => $query->where('p.missing', '>', 0))
+            ->when($orders !== [], fn (Builder $query) => $query->whereIn('o.id', $orders))
+            ->when($show === 'stuck', fn (Builder $query) => $query->where('p.missing', '>', 0))
             ->when(
                 $show === 'waits',
-                fn ($query) => $query->where(
-                    fn ($any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'"),
+                fn (Builder $query) => $query->where(
+                    fn (Builder $any) => $any->where('p.missing', '>', 0)->orWhereRaw("p.coming <> '[]'"),
                 ),
             )
             ->orderByRaw('r.place_in_rank IS NULL, r.place_in_rank, o.id')
@@ -59,11 +60,11 @@ final class PartsList
             ->join('items AS oi', 'oi.id', 'o.item_id')
             ->leftJoin(
                 'plan_components AS p',
-                fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
             )
             ->leftJoin(
                 'plan_orders AS r',
-                fn ($join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('r.order_id', 'o.id')->where('r.plan_id', Plan::LIVE),
             )
             ->whereIn('o.state', OrderState::OPEN)
             ->where('o.is_held', false)

@@ -73,29 +73,36 @@ final class ArrivalList
             ->join('items AS i', 'i.id', 'o.item_id')
             ->join('units AS x', 'x.id', 'i.unit_id')
             ->join('suppliers AS v', 'v.id', 's.supplier_id')
-            ->get([
+            ->select([
                 'a.id', 'a.away', 'a.back_at', 'a.first_back_at', 'a.days_passed', 'a.ask_again_on', 'o.number',
                 's.number AS step', 's.name', 'i.name AS item', 'x.code AS unit', 'v.name AS supplier',
             ]);
         $asked = [];
-        foreach ($rows as $row) {
-            $back = $deliveries->back($row->back_at, $row->ask_again_on);
-            if (! $back->isLate() || ($row->ask_again_on !== null && $row->ask_again_on > $deliveries->today)) {
-                continue;
+        foreach (Row::all($rows, fn (Row $row): Row => $row) as $row) {
+            $back = $deliveries->back($row->text('back_at'), $row->textOrNull('ask_again_on'));
+            if ($back->isLate() && ($row->textOrNull('ask_again_on') ?? '') <= $deliveries->today) {
+                $asked[] = self::ofHandful($row, (string) $back->given, $deliveries);
             }
-            $asked[] = new ArrivalQuestion(
-                'consignment',
-                $row->id,
-                "Order {$row->number} was to be back from step {$row->step} {$row->name} "
-                    .When::onDay((string) $back->given).': when does it come?',
-                Figures::amount($row->away)." {$row->unit} {$row->item}",
-                $row->supplier,
-                (string) $back->given,
-                ArrivalWords::history($row->first_back_at ?? $row->back_at, (int) $row->days_passed + 1),
-                When::day($deliveries->assumedOn()),
-            );
         }
 
         return $asked;
+    }
+
+    /** @param  string  $due  "YYYY-MM-DD", when it was to be back */
+    private static function ofHandful(Row $row, string $due, Deliveries $deliveries): ArrivalQuestion
+    {
+        $first = $row->textOrNull('first_back_at') ?? $row->text('back_at');
+
+        return new ArrivalQuestion(
+            'consignment',
+            $row->int('id'),
+            "Order {$row->text('number')} was to be back from step {$row->int('step')} {$row->text('name')} "
+                .When::onDay($due).': when does it come?',
+            Figures::amount($row->text('away'))." {$row->text('unit')} {$row->text('item')}",
+            $row->text('supplier'),
+            $due,
+            ArrivalWords::history($first, $row->int('days_passed') + 1),
+            When::day($deliveries->assumedOn()),
+        );
     }
 }

@@ -8,6 +8,7 @@ use App\Reading\Row;
 use App\Shop\Deliveries;
 use App\Shop\LeadTime;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -162,7 +163,7 @@ final readonly class ShortageList
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('suppliers AS s', 's.id', 'i.supplier_id')
-            ->join('plan_orders AS po', fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
+            ->join('plan_orders AS po', fn (JoinClause $join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
             ->where('p.plan_id', Plan::LIVE)
             ->whereIn('o.state', OrderState::OPEN)
             ->select(self::COMPONENT)

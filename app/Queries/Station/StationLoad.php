@@ -4,6 +4,7 @@ namespace App\Queries\Station;
 
 use App\Reading\Row;
 use App\Wording\Figures;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -27,11 +28,11 @@ final readonly class StationLoad
         $centres = DB::table('work_centres AS w')
             ->leftJoin(
                 'order_steps AS s',
-                fn ($join) => $join->on('s.work_centre_id', 'w.id')->whereRaw('s.taken_in > s.good + s.scrap'),
+                fn (JoinClause $join) => $join->on('s.work_centre_id', 'w.id')->whereRaw('s.taken_in > s.good + s.scrap'),
             )
             ->leftJoin(
                 'orders AS o',
-                fn ($join) => $join->on('o.id', 's.order_id')->whereIn('o.state', OrderState::IN_THE_SHOP),
+                fn (JoinClause $join) => $join->on('o.id', 's.order_id')->whereIn('o.state', OrderState::IN_THE_SHOP),
             )
             ->groupBy('w.id', 'w.code', 'w.name', 'w.machines')
             ->orderBy('w.id')

@@ -4,6 +4,7 @@ namespace App\Queries\Station;
 
 use App\Models\Plan;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
 
@@ -18,11 +19,11 @@ final class StationSteps
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin(
                 'plan_steps AS p',
-                fn ($join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE),
             )
             ->leftJoin(
                 'plan_orders AS po',
-                fn ($join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
             )
             ->leftJoin('routing_steps AS m', 'm.id', 's.source_step_id')
             ->leftJoin('routings AS r', 'r.id', 'm.routing_id')

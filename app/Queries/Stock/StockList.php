@@ -10,6 +10,7 @@ use App\Shop\Ties;
 use App\Wording\When;
 use Brick\Math\BigDecimal;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Naming\Code;
@@ -164,10 +165,10 @@ final class StockList
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->join('places AS p', 'p.id', 'b.place_id')
             ->leftJoin('customers AS ow', 'ow.id', 'b.owner_id')
-            ->leftJoin('stock_values AS v', fn ($join) => $join
+            ->leftJoin('stock_values AS v', fn (JoinClause $join) => $join
                 ->on('v.item_id', 'b.item_id')
                 ->where('b.owner_id', 0)
-                ->on('v.lot_id', DB::raw("IF(i.costing = 'own', b.lot_id, 0)")))
+                ->whereRaw("v.lot_id = IF(i.costing = 'own', b.lot_id, 0)"))
             ->orderBy('i.number')
             ->orderBy('p.code')
             ->groupBy('b.item_id', 'b.place_id', 'b.condition', 'b.owner_id', 'i.number', 'i.name', 'i.reorder_point')
@@ -198,7 +199,7 @@ final class StockList
     {
         $running = self::onHand($item, $before);
         $rows = self::movesOf($item)
-            ->when($before !== 0, fn ($query) => $query->where('m.id', '<', $before))
+            ->when($before !== 0, fn (Builder $query) => $query->where('m.id', '<', $before))
             ->orderByDesc('m.id')
             ->limit(self::PAGE);
 

@@ -21,6 +21,7 @@ use App\Reading\Cut;
 use App\Reading\Row;
 use App\Shop\Deliveries;
 use App\Shop\Ties;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -177,7 +178,7 @@ final readonly class TodayPage
     {
         return Row::all(
             DB::table('orders AS o')
-                ->leftJoin('plan_orders AS p', fn ($join) => $join
+                ->leftJoin('plan_orders AS p', fn (JoinClause $join) => $join
                     ->on('p.order_id', 'o.id')
                     ->where('p.plan_id', Plan::LIVE))
                 ->whereIn('o.state', OrderState::OPEN)

@@ -4,6 +4,7 @@ namespace App\Queries\Usage;
 
 use App\Reading\Named;
 use App\Reading\Row;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -63,7 +64,7 @@ final class ReturnList
             ->whereIn('o.state', [...OrderState::IN_THE_SHOP, OrderState::Built])
             ->where('o.closed_at', null)
             ->whereExists(
-                fn ($query) => $query
+                fn (Builder $query) => $query
                     ->from('order_components AS c')
                     ->whereColumn('c.order_id', 'o.id')
                     ->where('c.used_quantity', '>', 0),

@@ -5,6 +5,8 @@ namespace App\Queries\Usage;
 use App\Models\Plan;
 use App\Models\Slip;
 use App\Reading\Row;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Planning\OrderState;
@@ -22,7 +24,7 @@ final class SlipList
             ->join('order_components AS c', 'c.order_id', 'o.id')
             ->leftJoin(
                 'plan_components AS p',
-                fn ($join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join->on('p.component_id', 'c.id')->where('p.plan_id', Plan::LIVE),
             )
             ->whereIn('o.state', OrderState::IN_THE_SHOP)
             ->where('o.is_held', false)
@@ -48,9 +50,9 @@ final class SlipList
     {
         $slips = DB::table('slips AS s')
             ->join('people AS u', 'u.id', 's.changed_by')
-            ->leftJoin('slip_lines AS l', fn ($join) => $join->on('l.slip_id', 's.id')->where('l.is_out', false))
+            ->leftJoin('slip_lines AS l', fn (JoinClause $join) => $join->on('l.slip_id', 's.id')->where('l.is_out', false))
             ->leftJoin('orders AS o', 'o.id', 'l.order_id')
-            ->where(fn ($any) => $any->where('s.state', Slip::OPEN)->orWhere('s.updated_at', '>=', now()->subDay()))
+            ->where(fn (Builder $any) => $any->where('s.state', Slip::OPEN)->orWhere('s.updated_at', '>=', now()->subDay()))
             ->where('s.state', '<>', Slip::DROPPED)
             ->groupBy('s.id', 's.state', 's.note', 's.updated_at', 'u.name')
             ->orderByRaw('s.state <> ?', [Slip::OPEN])

@@ -7,6 +7,7 @@
             @else
                 Tick steps of different orders: the work centre is set up for the longest, they run one behind the
                 other where the last of them stands in the plan, and each order pays its share of the set-up by its run.
+                @if ($together->isCut) More firm steps are there than are looked at: these are the first. @endif
             @endif
         </span>
     </div>

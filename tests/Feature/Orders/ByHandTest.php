@@ -173,3 +173,16 @@ it('goes by the structure again after less was made than was issued for', functi
     standsOf($this, '20');
     expect(($this->planned)('FOOT-H'))->toBe('80');
 });
+
+it('goes by the structure again where a person plans just what it says', function (): void {
+    $this->shop->import(['structures.csv' => "item,revision,position,component,quantity,scrap_percent\n"
+        ."STAND-H,B,10,FOOT-H,4,3\n"]);
+    $this->order = $this->shop->order('STAND-H', '12');
+    $copied = ($this->planned)('FOOT-H');
+    feetOf($this, '60');
+    feetOf($this, $copied);
+    standsOf($this, '100');
+    // 400 at 3 per cent lost: 412.37, not a hundred twelfths of the 50 that twelve take
+    expect($copied)->toBe('50')
+        ->and(($this->planned)('FOOT-H'))->toBe('413');
+});

@@ -27,7 +27,7 @@ beforeEach(function (): void {
     ]))->toBe([]);
 });
 
-function draftOf(object $test, string $item): ?PurchaseLine
+function draftLineOf(object $test, string $item): ?PurchaseLine
 {
     return PurchaseLine::query()
         ->where('item_id', $test->shop->item($item)->id)
@@ -51,25 +51,25 @@ function sendIt(object $test, PurchaseLine $line): Booking
 it('puts what goes along and is missing on a draft, one after the other down the chain', function (): void {
     $this->shop->goodsIn('BLANK-R', '30', '2');
     $this->shop->cover($this->shop->customerOrder(['CAP-R' => '100']), CoverBy::NewOrder);
-    $cap = draftOf($this, 'CAP-R') ?? throw new LogicException('It covers the line.');
+    $cap = draftLineOf($this, 'CAP-R') ?? throw new LogicException('It covers the line.');
     // a draft asks for nothing yet
     expect($cap->quantity)->toBe('100.000000')
-        ->and(draftOf($this, 'BLANK-R'))->toBeNull();
+        ->and(draftLineOf($this, 'BLANK-R'))->toBeNull();
     sendIt($this, $cap);
-    $blank = draftOf($this, 'BLANK-R');
+    $blank = draftLineOf($this, 'BLANK-R');
     expect($blank?->quantity)->toBe('70.000000') // thirty lie here
         ->and($blank?->order->supplier->name)->toBe('Stamp Hollow')
-        ->and(draftOf($this, 'STRIP-R'))->toBeNull();
+        ->and(draftLineOf($this, 'STRIP-R'))->toBeNull();
     sendIt($this, $blank);
-    expect(draftOf($this, 'STRIP-R')?->quantity)->toBe('17.500000')
+    expect(draftLineOf($this, 'STRIP-R')?->quantity)->toBe('17.500000')
         ->and(app(RaiseParts::class)->due())->toBe(0)
         ->and($this->shop->differences())->toBe([]);
 });
 
 it('is not raised again for the same need once the buyer has thrown it away', function (): void {
     $this->shop->cover($this->shop->customerOrder(['CAP-R' => '20']), CoverBy::NewOrder);
-    sendIt($this, draftOf($this, 'CAP-R') ?? throw new LogicException);
-    $draft = PurchaseOrder::query()->findOrFail(draftOf($this, 'BLANK-R')?->purchase_order_id);
+    sendIt($this, draftLineOf($this, 'CAP-R') ?? throw new LogicException);
+    $draft = PurchaseOrder::query()->findOrFail(draftLineOf($this, 'BLANK-R')?->purchase_order_id);
     app(CancelPurchase::class)->handle(
         $draft->id,
         $draft->version,
@@ -83,8 +83,8 @@ it('is not raised again for the same need once the buyer has thrown it away', fu
 it('leaves alone what is ordered by level, has no supplier, or is made here', function (array $as): void {
     Item::query()->where('number', 'BLANK-R')->update($as);
     $this->shop->cover($this->shop->customerOrder(['CAP-R' => '20']), CoverBy::NewOrder);
-    sendIt($this, draftOf($this, 'CAP-R') ?? throw new LogicException);
-    expect(draftOf($this, 'BLANK-R'))->toBeNull();
+    sendIt($this, draftLineOf($this, 'CAP-R') ?? throw new LogicException);
+    expect(draftLineOf($this, 'BLANK-R'))->toBeNull();
 })->with([
     'by level' => [['ordered_by' => 'level', 'reorder_point' => '5']],
     'no supplier' => [['supplier_id' => null]],
