@@ -231,7 +231,9 @@ final class Morning
     {
         $first = DB::table('order_components AS c')
             ->join('orders AS o', 'o.id', 'c.order_id')
-            ->join('order_steps AS s', fn (JoinClause $join) => $join->on('s.order_id', 'o.id')->on('s.number', 'c.step_number'))
+            ->join('order_steps AS s', fn (JoinClause $join) => $join
+                ->on('s.order_id', 'o.id')
+                ->on('s.number', 'c.step_number'))
             ->join('plan_orders AS p', 'p.order_id', 'o.id')
             ->where('p.plan_id', Plan::LIVE)
             ->where('c.issue_by', 'backflush')

@@ -100,7 +100,9 @@ final class ReportStep
         $clock = new StepClock($step);
         $machine = $step->isOutside() ? 0 : $report['minutes'] ?? $clock->minutes();
         $isFirst = $step->pieces()->good->plus($step->pieces()->scrap)->isZero();
-        $labour = $step->time()->labourIn($machine, $step->crew, $isFirst);
+        // a set-up that is shared is asked for only where people are not there all the time
+        $time = $step->timeAlone()->isTended() ? $step->timeAlone() : $step->time();
+        $labour = $time->labourIn($machine, $step->crew, $isFirst);
         $label = $step->label();
         $now = $step->pieces()->count($good, $scrap, $label)->passOn($passOn, $label);
         $ledger->counts->set($step, $now, $labour, $machine, $clock->stands());

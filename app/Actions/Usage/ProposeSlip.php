@@ -189,7 +189,9 @@ final class ProposeSlip
             DB::table('order_components AS c')
                 ->join(
                     'order_steps AS s',
-                    fn (JoinClause $join) => $join->on('s.order_id', 'c.order_id')->on('s.number', '>=', 'c.step_number'),
+                    fn (JoinClause $join) => $join
+                        ->on('s.order_id', 'c.order_id')
+                        ->on('s.number', '>=', 'c.step_number'),
                 )
                 ->whereIn('c.order_id', $orders)
                 ->groupBy('c.order_id', 'c.step_number')

@@ -208,7 +208,9 @@ final readonly class PlanComparison
         $steps = DB::table('plan_steps AS b')
             ->join(
                 'plan_steps AS a',
-                fn (JoinClause $join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join
+                    ->on('a.order_step_id', 'b.order_step_id')
+                    ->where('a.plan_id', Plan::LIVE),
             )
             ->join('order_steps AS s', 's.id', 'b.order_step_id')
             ->join('orders AS o', 'o.id', 's.order_id')

@@ -41,7 +41,9 @@ final class PlanList
         return DB::table('plan_steps AS b')
             ->join(
                 'plan_steps AS a',
-                fn (JoinClause $join) => $join->on('a.order_step_id', 'b.order_step_id')->where('a.plan_id', Plan::LIVE),
+                fn (JoinClause $join) => $join
+                    ->on('a.order_step_id', 'b.order_step_id')
+                    ->where('a.plan_id', Plan::LIVE),
             )
             ->where('b.plan_id', '<>', Plan::LIVE)
             ->whereRaw(

@@ -229,7 +229,7 @@ final readonly class OrderPage
     /** The number a step put at its end would have. */
     public function nextStep(): int
     {
-        return max(0, ...array_keys($this->stepNumbers())) + 10;
+        return max([0, ...array_keys($this->stepNumbers())]) + 10;
     }
 
     /** @return array<int, int>  numbers of its steps, to choose from */

@@ -163,7 +163,9 @@ final readonly class ShortageList
             ->join('items AS i', 'i.id', 'c.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('suppliers AS s', 's.id', 'i.supplier_id')
-            ->join('plan_orders AS po', fn (JoinClause $join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE))
+            ->join('plan_orders AS po', fn (JoinClause $join) => $join
+                ->on('po.order_id', 'o.id')
+                ->where('po.plan_id', Plan::LIVE))
             ->where('p.plan_id', Plan::LIVE)
             ->whereIn('o.state', OrderState::OPEN)
             ->select(self::COMPONENT)

@@ -28,7 +28,9 @@ final readonly class StationLoad
         $centres = DB::table('work_centres AS w')
             ->leftJoin(
                 'order_steps AS s',
-                fn (JoinClause $join) => $join->on('s.work_centre_id', 'w.id')->whereRaw('s.taken_in > s.good + s.scrap'),
+                fn (JoinClause $join) => $join
+                    ->on('s.work_centre_id', 'w.id')
+                    ->whereRaw('s.taken_in > s.good + s.scrap'),
             )
             ->leftJoin(
                 'orders AS o',

@@ -3,6 +3,7 @@
 namespace App\Queries\Station;
 
 use App\Models\Plan;
+use Closure;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
@@ -17,14 +18,8 @@ final class StationSteps
             ->join('orders AS o', 'o.id', 's.order_id')
             ->join('items AS i', 'i.id', 'o.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
-            ->leftJoin(
-                'plan_steps AS p',
-                fn (JoinClause $join) => $join->on('p.order_step_id', 's.id')->where('p.plan_id', Plan::LIVE),
-            )
-            ->leftJoin(
-                'plan_orders AS po',
-                fn (JoinClause $join) => $join->on('po.order_id', 'o.id')->where('po.plan_id', Plan::LIVE),
-            )
+            ->leftJoin('plan_steps AS p', self::live('p', 'order_step_id', 's.id'))
+            ->leftJoin('plan_orders AS po', self::live('po', 'order_id', 'o.id'))
             ->leftJoin('routing_steps AS m', 'm.id', 's.source_step_id')
             ->leftJoin('routings AS r', 'r.id', 'm.routing_id')
             ->leftJoin('people AS w', 'w.id', 's.started_by')
@@ -47,6 +42,14 @@ final class StationSteps
             ])
             ->selectSub(self::next(), 'next_number')
             ->selectSub(self::partsOpen(), 'parts_open');
+    }
+
+    /** @return Closure(JoinClause): JoinClause rows of the live plan */
+    private static function live(string $rows, string $column, string $of): Closure
+    {
+        return fn (JoinClause $join): JoinClause => $join
+            ->on("{$rows}.{$column}", $of)
+            ->where("{$rows}.plan_id", Plan::LIVE);
     }
 
     /** Those of a work centre: planned there, or with pieces there and not planned elsewhere. */

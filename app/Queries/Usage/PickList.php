@@ -58,7 +58,9 @@ final readonly class PickList
             ->join('items AS i', 'i.id', 'l.item_id')
             ->join('units AS u', 'u.id', 'i.unit_id')
             ->leftJoin('places AS p', 'p.id', 's.place_id')
-            ->leftJoin('lots AS t', fn (JoinClause $join) => $join->on('t.item_id', 'l.item_id')->on('t.code', 's.code'))
+            ->leftJoin('lots AS t', fn (JoinClause $join) => $join
+                ->on('t.item_id', 'l.item_id')
+                ->on('t.code', 's.code'))
             ->where('l.slip_id', $slip->id)
             ->where('l.is_out', false)
             ->orderByRaw('p.name IS NULL, p.name')

@@ -50,9 +50,13 @@ final class SlipList
     {
         $slips = DB::table('slips AS s')
             ->join('people AS u', 'u.id', 's.changed_by')
-            ->leftJoin('slip_lines AS l', fn (JoinClause $join) => $join->on('l.slip_id', 's.id')->where('l.is_out', false))
+            ->leftJoin('slip_lines AS l', fn (JoinClause $join) => $join
+                ->on('l.slip_id', 's.id')
+                ->where('l.is_out', false))
             ->leftJoin('orders AS o', 'o.id', 'l.order_id')
-            ->where(fn (Builder $any) => $any->where('s.state', Slip::OPEN)->orWhere('s.updated_at', '>=', now()->subDay()))
+            ->where(fn (Builder $any) => $any
+                ->where('s.state', Slip::OPEN)
+                ->orWhere('s.updated_at', '>=', now()->subDay()))
             ->where('s.state', '<>', Slip::DROPPED)
             ->groupBy('s.id', 's.state', 's.note', 's.updated_at', 'u.name')
             ->orderByRaw('s.state <> ?', [Slip::OPEN])

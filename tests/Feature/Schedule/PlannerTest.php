@@ -181,8 +181,8 @@ it('has a row to be planned for each kind of booking that changes a fact', funct
         fn (BookingKind $kind): bool => ! $kind->changesFacts(),
     ));
     expect(array_column($without, 'value'))->toBe([
-        'loaded_by_rank', 'step_moved', 'step_pinned', 'plan_undone', 'what_if', 'went_live', 'late_cost', 'revalued',
-        'bill_entered', 'bill_accepted', 'bill_refused', 'claim_settled',
+        'loaded_by_rank', 'step_moved', 'step_pinned', 'set_up_once', 'plan_undone', 'what_if', 'went_live',
+        'late_cost', 'revalued', 'bill_entered', 'bill_accepted', 'bill_refused', 'claim_settled',
         'period_closed',
         'taken_out',
     ]);
