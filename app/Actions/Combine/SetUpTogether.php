@@ -84,7 +84,7 @@ final class SetUpTogether
                 throw StepRefused::sharesStay($released->order->number);
             }
             $this->dissolve($ledger, $all, (int) $run, $facts);
-            $left = $all->except([$id])->values();
+            $left = $all->except([$id])->filter(fn (OrderStep $step): bool => $step->order->state->isFirm())->values();
             $ledger->says("{$out->label()} of order {$out->order->number} is set up by itself.");
             $left->count() > 1 && $this->share($ledger, $left, $facts);
 

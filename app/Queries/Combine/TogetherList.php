@@ -53,13 +53,13 @@ final readonly class TogetherList
     }
 
     /**
-     * Minutes of their set-up.
+     * What of the set-up nobody pays any more: the order that was to ended.
      *
-     * @param  list<TogetherRow>  $run
+     * @param  non-empty-list<TogetherRow>  $run
      */
-    public function minutes(array $run): int
+    public function unpaid(array $run): int
     {
-        return array_sum(array_map(fn (TogetherRow $row): int => (int) $row->share, $run));
+        return $run[0]->ofRun - array_sum(array_map(fn (TogetherRow $row): int => (int) $row->share, $run));
     }
 
     /** @return array<string, non-empty-list<TogetherRow>> */
@@ -77,7 +77,7 @@ final readonly class TogetherList
     {
         return self::columns(SharedRuns::open())
             ->orderBy('g.id')
-            ->addSelect(['g.id AS part', 'r.setup_minutes AS share']);
+            ->addSelect(['g.id AS part', 'r.setup_minutes AS share', 'g.setup_minutes AS of_run']);
     }
 
     private static function could(): Builder
@@ -95,7 +95,7 @@ final readonly class TogetherList
             ->orderBy('w.code')
             ->orderByRaw('f.code, s.name, o.due_on IS NULL, o.due_on, o.id')
             ->limit(self::MOST)
-            ->selectRaw("CONCAT(w.id, ' ', COALESCE(f.code, CONCAT('- ', s.name))) AS part, NULL AS share");
+            ->selectRaw("CONCAT(w.id, ' ', COALESCE(f.code, CONCAT('- ', s.name))) AS part, NULL AS share, NULL AS of_run");
     }
 
     private static function columns(Builder $query): Builder

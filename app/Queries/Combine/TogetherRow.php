@@ -13,6 +13,7 @@ final readonly class TogetherRow
      * @param  string  $where  "Assembly, Fit drive": the work centre, and the setup family or else what is done there
      * @param  string  $group  of those that go together: by work centre and family, or the run
      * @param  int|null  $share  minutes of the set-up; null = it is set up by itself
+     * @param  int  $ofRun  minutes of the whole set-up, of one that is shared
      */
     private function __construct(
         public int $id,
@@ -29,6 +30,7 @@ final readonly class TogetherRow
         public ?string $dueOn,
         public int $setup,
         public ?int $share,
+        public int $ofRun,
         public bool $isFirm,
     ) {
     }
@@ -50,6 +52,7 @@ final readonly class TogetherRow
             $row->textOrNull('due_on'),
             $row->int('setup'),
             $row->intOrNull('share'),
+            $row->intOrNull('of_run') ?? 0,
             $row->flag('is_firm'),
         );
     }
@@ -60,8 +63,8 @@ final readonly class TogetherRow
     }
 
     /** "10 of 45 min" */
-    public function shareOf(int $minutes): string
+    public function pays(): string
     {
-        return Figures::amount((string) $this->share)." of {$minutes} min";
+        return Figures::amount((string) $this->share)." of {$this->ofRun} min";
     }
 }

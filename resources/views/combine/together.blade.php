@@ -12,7 +12,12 @@
         </span>
     </div>
     @foreach ($together->runs as $run)
-        <h2>{{ $run[0]->where }}, {{ $together->minutes($run) }} min for {{ count($run) }} orders</h2>
+        <h2>
+            {{ $run[0]->where }}, {{ $run[0]->ofRun }} min for {{ $print->count(count($run), 'order', 'orders') }}
+            @if ($together->unpaid($run) > 0)
+                <span class="sub">{{ $together->unpaid($run) }} min were to be paid by an order that ended</span>
+            @endif
+        </h2>
         <table class="list">
             @include('combine.together-head', ['last' => 'Pays'])
             <tbody>
@@ -20,7 +25,7 @@
                     <tr>
                         <td class="tight"></td>
                         @include('combine.together-cells')
-                        <td class="n">{{ $row->shareOf($together->minutes($run)) }}</td>
+                        <td class="n">{{ $row->pays() }}</td>
                         <td class="tight">
                             @if ($row->isFirm)
                                 @can('change-order')

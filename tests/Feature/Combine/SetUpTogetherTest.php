@@ -182,3 +182,17 @@ it('plans people for its share where the machine runs without them', function ()
     expect(turnStep($this->roller)->planned_minutes)->toBe(131)
         ->and($this->roller->refresh()->planned_labour)->toBe(10_100);
 });
+
+it('says what of a set-up nobody pays once one of its orders is cancelled', function (): void {
+    setUpOnce($this, $this->roller, $this->pin);
+    $pin = $this->pin->refresh();
+    app(ChangeOrder::class)->cancel($pin->id, $pin->version, $this->shop->sign(Role::Planner, 'not wanted'));
+    $this->actingAs($this->shop->as(Role::Planner))->get('/set-ups')
+        ->assertSee('Lathe, Turn, 40 min for 1 order')
+        ->assertSee('9 min were to be paid by an order that ended');
+    // set up by itself the other pays for all of its own again
+    app(SetUpTogether::class)->takeOut(turnStep($this->roller)->id, $this->shop->sign(Role::Planner));
+    expect(turnStep($this->roller)->planned_minutes)->toBe(140)
+        ->and(DB::table('shared_runs')->count())->toBe(0)
+        ->and($this->shop->differences())->toBe([]);
+});
