@@ -95,7 +95,8 @@ final readonly class TogetherList
             ->orderBy('w.code')
             ->orderByRaw('f.code, s.name, o.due_on IS NULL, o.due_on, o.id')
             ->limit(self::MOST)
-            ->selectRaw("CONCAT(w.id, ' ', COALESCE(f.code, CONCAT('- ', s.name))) AS part, NULL AS share, NULL AS of_run");
+            ->selectRaw("CONCAT(w.id, ' ', COALESCE(f.code, CONCAT('- ', s.name))) AS part")
+            ->selectRaw('NULL AS share, NULL AS of_run');
     }
 
     private static function columns(Builder $query): Builder
