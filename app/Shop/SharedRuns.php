@@ -69,7 +69,7 @@ final class SharedRuns
             $step->work_centre_id,
             $step->family_id === null ? null : (string) $step->family_id,
             BigDecimal::of($step->setup_minutes)->toScale(0, RoundingMode::CEILING)->toInt(),
-            $step->isOutside() ? 0 : $step->time()->minutes(BigDecimal::of($step->order->quantity), withSetup: false),
+            $step->isOutside() ? 0 : $step->timeAlone()->minutes(BigDecimal::of($step->order->quantity), false),
             $step->started_at !== null || ! $step->pieces()->isUncounted(),
             in_array($step->id, $shared, true),
             ($step->workCentre->load_size ?? 0) > 0,

@@ -96,7 +96,7 @@ it('sets a step up with one other when three want it with theirs, and shares eac
         ->and(implode(' ', array_keys($said)))->toContain('is set up with others already')
         ->and($this->live->value('SELECT COUNT(*) FROM shared_run_steps'))->toBe('2');
     $out = atOnce($this->live, 2, <<<'PHP'
-        $step = DB::table("shared_run_steps")->orderBy("order_step_id")->skip($i - 1)->value("order_step_id");
+        $step = DB::table("shared_run_steps")->orderBy("order_step_id")->pluck("order_step_id")[$i - 1] ?? 0;
         app(App\Actions\Combine\SetUpTogether::class)->takeOut(
             (int) $step,
             $shop->sign(Role::Planner, token: "alone-{$i}"),

@@ -19,7 +19,7 @@ class SetUpController extends Controller
 
     public function store(SetUpRequest $request, SetUpTogether $together): RedirectResponse
     {
-        return $this->done(to_route('set-ups.index'), $together->handle($request->steps(), $request->signed()));
+        return $this->done(to_route('set-ups.index'), $together->handle($request->ids('steps'), $request->signed()));
     }
 
     /** It is set up by itself again. */

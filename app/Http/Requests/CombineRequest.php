@@ -14,15 +14,4 @@ class CombineRequest extends DeedRequest
             'orders.*' => [...Rules::id(), 'exists:orders,id'],
         ];
     }
-
-    /** @return list<int> */
-    public function ids(string $field): array
-    {
-        $ids = array_map(
-            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
-            array_values($this->array($field)),
-        );
-
-        return array_values(array_unique($ids));
-    }
 }

@@ -70,4 +70,15 @@ class DeedRequest extends FormRequest
     {
         return [];
     }
+
+    /** @return list<int> what was ticked in a list, each once */
+    public function ids(string $field): array
+    {
+        $ids = array_map(
+            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
+            array_values($this->array($field)),
+        );
+
+        return array_values(array_unique($ids));
+    }
 }

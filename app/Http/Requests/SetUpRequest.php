@@ -12,15 +12,4 @@ class SetUpRequest extends DeedRequest
             'steps.*' => [...Rules::id(), 'exists:order_steps,id'],
         ];
     }
-
-    /** @return list<int> */
-    public function steps(): array
-    {
-        $ids = array_map(
-            fn (mixed $id): int => is_numeric($id) ? (int) $id : 0,
-            array_values($this->array('steps')),
-        );
-
-        return array_values(array_unique($ids));
-    }
 }

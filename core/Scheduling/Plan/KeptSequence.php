@@ -37,10 +37,7 @@ final class KeptSequence
         if (count($new) > max(self::MANY, count($self->net->jobs) / 2) || count($new) === count($self->net->jobs)) {
             return ForwardLoading::load($problem, $was);
         }
-        foreach ($self->net->before as $x => $before) {
-            $self->key[$x] = $self->stoodAt($x)
-                ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
-        }
+        $self->stand($problem->now);
         foreach ($new as $job) {
             $self->find($job, $new);
         }
@@ -73,10 +70,7 @@ final class KeptSequence
         }
         $was[$put->step] = new PlannedStep($minute, $minute + 1, $put->machine, $put->workCentre);
         $self = new self($net, $was);
-        foreach ($net->before as $x => $before) {
-            $self->key[$x] = $self->stoodAt($x)
-                ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
-        }
+        $self->stand($problem->now);
         $self->keepBehind($put->step);
 
         return Loading::load($net, $self->order(array_keys($self->key)), $was);
@@ -103,10 +97,7 @@ final class KeptSequence
             $minute++;
             $self->was[$id] = new PlannedStep($minute, $minute + 1, $last->machine, $last->workCentre);
         }
-        foreach ($self->net->before as $x => $before) {
-            $self->key[$x] = $self->stoodAt($x)
-                ?? max($problem->now, ...array_map(fn (int $y): int => $self->key[$y], $before), ...[0]);
-        }
+        $self->stand($problem->now);
         array_map($self->keepBehind(...), array_keys($planned));
 
         return Loading::load($self->net, $self->order(array_keys($self->key)), $self->was);
@@ -127,6 +118,15 @@ final class KeptSequence
         }
 
         return $self->order(array_keys($self->key));
+    }
+
+    /** Each operation where it stood; one that stood nowhere behind what it waits for. */
+    private function stand(int $now): void
+    {
+        foreach ($this->net->before as $x => $before) {
+            $this->key[$x] = $this->stoodAt($x)
+                ?? max($now, ...array_map(fn (int $y): int => $this->key[$y], $before), ...[0]);
+        }
     }
 
     /**
