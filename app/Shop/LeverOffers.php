@@ -102,7 +102,7 @@ final class LeverOffers
     public static function trials(StandingPlan $standing, int $order): LeverTrials
     {
         $problem = $standing->problem();
-        $iterations = self::ITERATIONS[Net::of($problem)->plain ? 'plain' : 'full'];
+        $iterations = self::ITERATIONS[Net::of($problem)->asked === [] ? 'plain' : 'full'];
 
         return new LeverTrials($problem, $standing->steps(), $order, self::SEED, $iterations);
     }

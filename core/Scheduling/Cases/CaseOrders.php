@@ -165,7 +165,12 @@ final class CaseOrders
         if (! $operation->has('transfer') || $next === null || $next->flag('outside')) {
             return null;
         }
-        $most = static fn (CaseFields $of): int => max(0, ...array_column(self::percents($of), 1));
+        $most = static function (CaseFields $of): int {
+            $at = $of->has('pinned') ? $of->of('pinned')->text('work_centre') : null;
+            $percents = array_column(self::percents($of), 1, 0);
+
+            return max(0, ...array_values($at === null ? $percents : [$percents[$at] ?? 0]));
+        };
         foreach ([$operation, $next] as $one) {
             foreach (self::percents($one) as [$name]) {
                 if ($this->shop->workCentres[$this->shop->centre($one, $name)]->batch > 0) {

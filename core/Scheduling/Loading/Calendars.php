@@ -12,7 +12,7 @@ final class Calendars
     /** @var array<string, Windows> */
     private array $kept = [];
 
-    /** @param  array<int, CrewBook>  $crews */
+    /** @param  array<int, Presence>  $crews */
     public function __construct(private readonly array $crews)
     {
     }

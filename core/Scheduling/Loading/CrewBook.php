@@ -4,23 +4,11 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Loading;
 
-use KeepPace\Core\Scheduling\Crew;
-use KeepPace\Core\Scheduling\Net\Windows;
-use KeepPace\Core\Scheduling\Person;
-
-/**
- * Who of a crew is there, and what is taken of it. Persons are not named: what is asked for at one time must be
- * satisfiable by
- * those present, for every group of qualifications (the condition of Hall, Journal of the London Mathematical Society
- * 10 (1935)).
- */
-final class CrewBook
+/** What is taken of a crew while a shop is loaded: one operation after the other, none taken back. */
+final class CrewBook implements CrewPromises
 {
-    /** @var list<int> minutes at which somebody comes or goes, in order */
-    private array $edges = [];
-
-    /** @var list<list<list<string>>> from each edge on: the qualifications of each person present */
-    private array $present = [];
+    /** @var non-empty-list<int> minutes at which somebody comes or goes or is taken, in order */
+    private array $edges;
 
     /** @var list<array{int, int, int, string|null}> from, to, number, qualification */
     private array $taken = [];
@@ -29,68 +17,29 @@ final class CrewBook
     private array $near = [];
 
     /** @var array<int, int> how many are free from each edge on, where it is enough to count them */
-    private array $free = [];
+    private array $free;
 
-    /** Nobody is qualified for anything: all are alike. */
-    private readonly bool $areAlike;
-
-    public function __construct(Crew $crew, int $origin)
+    public function __construct(private readonly Presence $there)
     {
-        $edges = [0 => true];
-        $windows = [];
-        foreach ($crew->persons as $person) {
-            $windows[] = $own = Windows::of($person->present, $origin);
-            for ($i = 0; $i < $own->last; $i++) {
-                $edges[$own->start[$i]] = $edges[$own->end[$i]] = true;
-            }
-        }
-        ksort($edges);
-        foreach (array_keys($edges) as $edge) {
-            $there = [];
-            foreach ($windows as $n => $own) {
-                if ($own->start[$own->at($edge)] <= $edge) {
-                    $there[] = $crew->persons[$n]->qualifications;
-                }
-            }
-            $this->edges[] = $edge;
-            $this->present[] = $there;
-        }
-        $this->areAlike = array_filter(
-            $crew->persons,
-            static fn (Person $person): bool => $person->qualifications !== [],
-        ) === [];
-        foreach ($this->present as $there) {
-            $this->free[] = count($there);
-        }
+        $this->edges = $there->edges;
+        $this->free = $there->heads;
     }
 
-    /**
-     * When enough of them are there, whatever else is asked of them.
-     *
-     * @return list<array{int, int}>
-     */
-    public function enough(int $number, ?string $qualification): array
+    public function lack(array $uses, ?string $qualification): ?array
     {
-        $spans = [];
-        foreach ($this->edges as $i => $from) {
-            if (self::canMeet($this->present[$i], [[$number, $qualification]])) {
-                $last = count($spans) - 1;
-                $to = $this->edges[$i + 1] ?? Windows::NEVER;
-                if ($last >= 0 && $spans[$last][1] === $from) {
-                    $spans[$last][1] = $to;
-                } else {
-                    $spans[] = [$from, $to];
-                }
+        foreach ($uses as [$from, $to, $number, $isRun]) {
+            $until = $this->lackingUntil($from, $to, $number, $qualification);
+            if ($until !== null) {
+                return [$until, $isRun];
             }
         }
 
-        return $spans;
+        return null;
     }
 
-    /** Until when the first stretch within [from, to) lasts in which they cannot be had; null = they can. */
     public function lackingUntil(int $from, int $to, int $number, ?string $qualification): ?int
     {
-        if ($this->areAlike && $qualification === null) {
+        if ($this->there->areAlike && $qualification === null) {
             return $this->fewerUntil($from, $to, $number);
         }
         $near = $cuts = [];
@@ -107,9 +56,9 @@ final class CrewBook
         if ($near === []) {
             return null;
         }
-        $at = $this->edgeAt($from);
-        for ($i = $at; $i < count($this->edges) && $this->edges[$i] < $to; $i++) {
-            $cuts[] = max($from, $this->edges[$i]);
+        $edges = $this->there->edges;
+        for ($i = Presence::edgeAt($edges, $from); $i < count($edges) && $edges[$i] < $to; $i++) {
+            $cuts[] = max($from, $edges[$i]);
         }
         $cuts[] = $from;
         $cuts = array_values(array_unique($cuts));
@@ -124,19 +73,19 @@ final class CrewBook
                     $asked[] = [$use[2], $use[3]];
                 }
             }
-            if (! self::canMeet($this->present[$this->edgeAt($cut)], $asked)) {
-                return $cuts[$i + 1] ?? $to;
+            if (! Presence::canMeet($this->there->present[Presence::edgeAt($edges, $cut)], $asked)) {
+                return min($to, $cuts[$i + 1] ?? $to);
             }
         }
 
         return null;
     }
 
-    /** Where all are alike it is enough to count: the end of the first whole stretch with too few of them. */
+    /** Where all are alike it is enough to count. */
     private function fewerUntil(int $from, int $to, int $number): ?int
     {
         $count = count($this->edges);
-        $at = $this->edgeAt($from);
+        $at = Presence::edgeAt($this->edges, $from);
         while ($at < $count && $this->edges[$at] < $to && $this->free[$at] >= $number) {
             $at++;
         }
@@ -145,14 +94,14 @@ final class CrewBook
         }
         do {
             $at++;
-        } while ($at < $count && $this->free[$at] < $number);
+        } while ($at < $count && $this->edges[$at] < $to && $this->free[$at] < $number);
 
-        return $this->edges[$at] ?? Windows::NEVER;
+        return min($to, $this->edges[$at] ?? $to);
     }
 
     public function take(int $from, int $to, int $number, ?string $qualification): void
     {
-        if ($this->areAlike) {
+        if ($this->there->areAlike) {
             $at = $this->cut($from);
             for ($end = $this->cut($to); $at < $end; $at++) {
                 $this->free[$at] -= $number;
@@ -167,69 +116,19 @@ final class CrewBook
     }
 
     /**
-     * @param  list<list<string>>  $present
-     * @param  list<array{int, string|null}>  $asked
-     */
-    private static function canMeet(array $present, array $asked): bool
-    {
-        $all = 0;
-        $by = [];
-        foreach ($asked as [$number, $qualification]) {
-            $all += $number;
-            if ($qualification !== null) {
-                $by[$qualification] = ($by[$qualification] ?? 0) + $number;
-            }
-        }
-        if ($all > count($present)) {
-            return false;
-        }
-        $names = array_keys($by);
-        for ($group = 1; $group < 1 << count($names); $group++) {
-            $need = 0;
-            $able = array_fill_keys(array_keys($present), false);
-            foreach ($names as $bit => $name) {
-                if (($group >> $bit & 1) === 1) {
-                    $need += $by[$name];
-                    foreach ($present as $n => $qualifications) {
-                        $able[$n] = $able[$n] || in_array($name, $qualifications, true);
-                    }
-                }
-            }
-            if ($need > count(array_filter($able))) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
      * An edge at a minute, made where there was none.
      *
      * @return int its place
      */
     private function cut(int $minute): int
     {
-        $at = $this->edgeAt($minute);
+        $at = Presence::edgeAt($this->edges, $minute);
         if ($this->edges[$at] === $minute) {
             return $at;
         }
         $this->edges = [...array_slice($this->edges, 0, $at + 1), $minute, ...array_slice($this->edges, $at + 1)];
-        $this->present = [...array_slice($this->present, 0, $at + 1), ...array_slice($this->present, $at)];
         $this->free = [...array_slice($this->free, 0, $at + 1), ...array_slice($this->free, $at)];
 
         return $at + 1;
-    }
-
-    private function edgeAt(int $minute): int
-    {
-        $low = 0;
-        $high = count($this->edges) - 1;
-        while ($low < $high) {
-            $mid = intdiv($low + $high + 1, 2);
-            $this->edges[$mid] <= $minute ? $low = $mid : $high = $mid - 1;
-        }
-
-        return $low;
     }
 }

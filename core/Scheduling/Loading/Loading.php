@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Loading;
 
-use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Net\UsefulMachines;
 use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\PlannedStep;
@@ -55,15 +55,13 @@ final class Loading
         $this->notes = $net->notes;
         $ground = Ground::of($net);
         foreach ($ground->crews as $key => $crew) {
-            $this->crews[$key] = clone $crew;
+            $this->crews[$key] = new CrewBook($crew);
         }
         $this->calendars = $ground->calendars;
         foreach ($net->centreKey as $c => $key) {
             $centre = $net->problem->workCentres[$key];
             $this->machines[$c] = [];
-            $useful = $this->useful($c);
-            for ($number = 1, $alike = 0; $number <= $centre->machines && $alike < $useful; $number++) {
-                $alike += isset($centre->ownOpen[$number]) ? 0 : 1;
+            for ($number = 1, $useful = UsefulMachines::of($net, $c, $was); $number <= $useful; $number++) {
                 $open = $net->machineHours($c, $number);
                 $this->machines[$c][] = new Machine($c, $number, $open, $centre->familyNow[$number] ?? null);
             }
@@ -77,47 +75,22 @@ final class Loading
             $name = $net->jobs[$net->job[$x]]->name;
             $this->notes[] = "{$name} is pinned to a time before what it needs is there; it stands later.";
         }
-        foreach ($net->step as $x => $step) {
-            if ($step->pin !== null && ! $step->started && ! isset($loose[$x])) {
-                $this->pin($x);
-            }
-        }
+        $this->pinAll();
     }
 
-    /**
-     * How many machines of a work centre there is any use for: where each step needs somebody all the time it runs, no
-     * more than the crew can stand at; else each would be tried in vain at every minute somebody comes or goes.
-     */
-    private function useful(int $c): int
+    /** In order of time: each is set up for after the one before it. */
+    private function pinAll(): void
     {
-        $crews = array_map(static fn (Crew $crew): int => count($crew->persons), $this->net->problem->crews);
-        if ($crews === [] || $this->net->problem->workCentres[$this->net->centreKey[$c]]->machines <= min($crews)) {
-            return PHP_INT_MAX;
-        }
-        $most = 0;
-        $crew = null;
-        foreach (array_keys($this->net->step) as $x) {
-            foreach ($this->net->ways[$x] as $way) {
-                if ($way->centre !== $c) {
-                    continue;
-                }
-                $need = $way->crewing;
-                if (
-                    $need === null
-                    || $need->run < 1
-                    || ! isset($this->crews[$need->crew])
-                    || $need->crew !== ($crew ?? $need->crew)
-                ) {
-                    return PHP_INT_MAX;
-                }
-                $crew = $need->crew;
-                $most = max($most, intdiv($crews[$crew], $need->run));
+        $pins = [];
+        foreach ($this->net->step as $x => $step) {
+            if ($step->pin !== null && ! $step->started && ! isset($this->loose[$x])) {
+                $pins[$x] = $step->pin->start;
             }
-            $step = $this->net->step[$x];
-            $most = max($most, $this->was[$step->id]->machine ?? 0, $step->pin->machine ?? 0);
         }
-
-        return max(1, $most);
+        asort($pins);
+        foreach (array_keys($pins) as $x) {
+            $this->pin($x);
+        }
     }
 
     /**
@@ -153,8 +126,7 @@ final class Loading
     /**
      * Where pinned operations stand whatever is loaded around them.
      *
-     * @return array<int, array{int, int, int, int}> by operation: its machine's place in the work centre, start, end,
-     *     and by when what it needs must be there
+     * @return array<int, Pinned> by operation
      */
     public static function pins(Net $net): array
     {
@@ -163,7 +135,16 @@ final class Loading
         foreach ($self->places as $x => $place) {
             if ($net->step[$x]->pin !== null && ! $net->step[$x]->started) {
                 $machine = (int) array_search($place->machine, $self->machines[$place->machine->centre], true);
-                $pinned[$x] = [$machine, $place->block->start, $place->block->end, $self->neededBy($x, $place->block)];
+                $pinned[$x] = new Pinned(
+                    $machine,
+                    $place->block->start,
+                    $place->block->runStart,
+                    $place->block->end,
+                    $self->neededBy($x, $place->block),
+                    $self->firstOut($x, $place),
+                    $place->block->changeover,
+                    $place->times->uses ?? [],
+                );
             }
         }
 
@@ -256,13 +237,10 @@ final class Loading
         }
         $place->machine->add($place->block);
         $block = $place->block;
-        if ($block->crewing === null || ! isset($this->crews[$block->crewing->crew])) {
-            return;
-        }
-        $way = new Way($place->machine->centre, $block->setup, $block->run, $block->crewing);
-        [$setupOpen, $runOpen] = $this->opens($place->machine, $way);
-        foreach ($place->times->work($way, $setupOpen, $runOpen) as [$from, $to, $number]) {
-            $this->crews[$block->crewing->crew]->take($from, $to, $number, $block->crewing->qualification);
+        foreach ($place->times->uses as [$from, $to, $number]) {
+            if ($block->crewing !== null && isset($this->crews[$block->crewing->crew])) {
+                $this->crews[$block->crewing->crew]->take($from, $to, $number, $block->crewing->qualification);
+            }
         }
     }
 
@@ -306,13 +284,21 @@ final class Loading
                 continue;
             }
             $place = $this->places[$y];
-            $open = $this->opens($place->machine, new Way($place->machine->centre, 0, 0, $place->block->crewing))[1];
-            $first = min($place->block->end, $open->finish($place->block->runStart, $pass->first));
-            $ready = max($ready, $this->net->out($y, $first, $place->machine->centre));
+            $ready = max($ready, $this->net->out($y, $this->firstOut($y, $place), $place->machine->centre));
             $lasts[] = [$this->out[$y], $pass->last];
         }
 
         return [$ready, $lasts];
+    }
+
+    /** When its first part is through; its end where it passes none on. */
+    private function firstOut(int $x, Place $place): int
+    {
+        $block = $place->block;
+        $open = $this->opens($place->machine, new Way($place->machine->centre, 0, 0, $block->crewing))[1];
+        $pass = $this->net->step[$x]->passOn;
+
+        return $pass === null ? $block->end : min($block->end, $open->finish($block->runStart, $pass->first));
     }
 
     private function fail(int $x, string $why): void
@@ -400,11 +386,7 @@ final class Loading
                 continue;
             }
             $family = $machine->familyBefore($i);
-            $change = $step->started
-                ? 0
-                : ($step->pin === null
-                        ? $centre->changeovers?->between($family, $step->family)
-                        : $centre->changeovers?->longestTo($step->family)) ?? 0;
+            $change = $step->started ? 0 : $centre->changeovers?->between($family, $step->family) ?? 0;
             $times = Times::of(
                 $step,
                 $way,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Loading;
 
+use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
 use KeepPace\Core\Scheduling\Step;
@@ -17,8 +18,17 @@ final readonly class Times
     /** A step that still does not fit after so many starts does not fit. */
     private const TRIES = 20_000;
 
-    private function __construct(public int $start, public int $setupEnd, public int $runStart, public int $end)
-    {
+    /**
+     * @param  list<array{int, int, int, bool}>  $uses  when how many of the crew work: from, to, persons, whether it is
+     *     the run
+     */
+    private function __construct(
+        public int $start,
+        public int $setupEnd,
+        public int $runStart,
+        public int $end,
+        public array $uses,
+    ) {
     }
 
     /**
@@ -28,7 +38,7 @@ final readonly class Times
      * @param  int  $atLeast  it must not end before
      * @param  Windows  $setupOpen  machine and setup crew
      * @param  Windows  $runOpen  machine and run crew
-     * @param  CrewBook|null  $crew  whom else the crew is promised to
+     * @param  CrewPromises|null  $crew  whom else the crew is promised to
      */
     public static function of(
         Step $step,
@@ -39,11 +49,11 @@ final readonly class Times
         int $atLeast,
         Windows $setupOpen,
         Windows $runOpen,
-        ?CrewBook $crew,
+        ?CrewPromises $crew,
     ): ?self {
+        $need = $way->crewing;
         $run = max($way->run, $setup === 0 ? 1 : 0);
-        $ahead = $setup > 0 && ! $step->setupNeedsMaterial;
-        $start = $ahead ? max($from, $setupOpen->startFor($runOpen->nextOpen($ready), $setup)) : max($from, $ready);
+        $start = self::first($step, $setup, $from, $ready, $setupOpen, $runOpen);
         for ($try = 0; $try < self::TRIES; $try++) {
             $start = $setup > 0 ? $setupOpen->nextOpen($start) : $runOpen->nextOpen($start);
             $setupEnd = $setup > 0 ? $setupOpen->finish($start, $setup) : $start;
@@ -52,13 +62,14 @@ final readonly class Times
             if ($end >= Windows::NEVER) {
                 return null;
             }
-            $times = new self($start, $setupEnd, $runStart, $end);
-            $next = $times->later($step, $setup, $run, $atLeast, $setupOpen, $runOpen)
-                ?? ($crew === null || $way->crewing === null
-                    ? null
-                    : $times->crewLater($way, $setup, $setupOpen, $runOpen, $crew));
+            $times = [$start, $setupEnd, $runStart, $end];
+            $next = $step->unbroken || $step->setupWithRun || $end < $atLeast
+                ? self::later($step, $setup, $run, $atLeast, $setupOpen, $runOpen, $times)
+                : null;
+            $uses = $next !== null || $need === null ? [] : self::uses($need, $setupOpen, $runOpen, $times);
+            $next ??= $uses === [] ? null : self::peopleFrom($uses, $need, $setup, $setupOpen, $crew);
             if ($next === null) {
-                return $times;
+                return new self(...$times, uses: $uses);
             }
             $start = max($start + 1, $next);
         }
@@ -66,66 +77,108 @@ final readonly class Times
         return null;
     }
 
-    /** From when it may do; null = it does. */
-    private function later(Step $step, int $setup, int $run, int $atLeast, Windows $setupOpen, Windows $runOpen): ?int
-    {
+    /** The first minute it is worth trying: setup may go ahead of the material. */
+    public static function first(
+        Step $step,
+        int $setup,
+        int $from,
+        int $ready,
+        Windows $setupOpen,
+        Windows $runOpen,
+    ): int {
+        return max($from, $setup > 0 && ! $step->setupNeedsMaterial
+            ? $setupOpen->startFor($runOpen->nextOpen($ready), $setup)
+            : $ready);
+    }
+
+    /**
+     * From when it may do; null = it does.
+     *
+     * @param  array{int, int, int, int}  $times  start, setup's end, start of the run, end
+     */
+    private static function later(
+        Step $step,
+        int $setup,
+        int $run,
+        int $atLeast,
+        Windows $setupOpen,
+        Windows $runOpen,
+        array $times,
+    ): ?int {
+        [$start, $setupEnd, $runStart, $end] = $times;
         $whole = $step->unbroken && ! $step->started;
-        if ($whole && $setup > 0 && $this->setupEnd - $this->start !== $setup) {
-            return $setupOpen->nextOpen($setupOpen->end[$setupOpen->at($this->start)]);
+        if ($whole && $setup > 0 && $setupEnd - $start !== $setup) {
+            return $setupOpen->nextOpen($setupOpen->end[$setupOpen->at($start)]);
         }
         if (
             $setup > 0
             && $run > 0
             && ($whole || ($step->setupWithRun && ! $step->started))
-            && $this->runStart !== $this->setupEnd
+            && $runStart !== $setupEnd
         ) {
-            return $setupOpen->startFor($this->runStart + 1, $setup);
+            $again = $setupOpen->startFor($runStart, $setup);
+
+            return $again > $start ? $again : $setupOpen->startFor($runStart + 1, $setup);
         }
-        if ($whole && $this->end - $this->runStart !== $run) {
-            $again = $runOpen->nextOpen($runOpen->end[$runOpen->at($this->runStart)]);
+        if ($whole && $end - $runStart !== $run) {
+            $again = $runOpen->nextOpen($runOpen->end[$runOpen->at($runStart)]);
 
             return $setup > 0 ? $setupOpen->startFor($again, $setup) : $again;
         }
-        if ($this->end < $atLeast) {
-            $runStart = $runOpen->startFor($atLeast, $run);
+        if ($end < $atLeast) {
+            $next = $runOpen->startFor($atLeast, $run);
 
-            return $setup > 0 ? $setupOpen->startFor($runStart, $setup) : $runStart;
-        }
-
-        return null;
-    }
-
-    private function crewLater(Way $way, int $setup, Windows $setupOpen, Windows $runOpen, CrewBook $crew): ?int
-    {
-        foreach ($this->work($way, $setupOpen, $runOpen) as [$from, $to, $number, $isRun]) {
-            $until = $crew->lackingUntil($from, $to, $number, $way->crewing?->qualification);
-            if ($until !== null) {
-                return $isRun && $setup > 0 ? $setupOpen->startFor($until, $setup) : $until;
-            }
+            return $setup > 0 ? $setupOpen->startFor($next, $setup) : $next;
         }
 
         return null;
     }
 
     /**
-     * When how many of the crew work.
+     * From when there may be people for it; null = there are.
      *
-     * @return list<array{int, int, int, bool}> from, to, persons, whether it is the run
+     * @param  non-empty-list<array{int, int, int, bool}>  $uses
      */
-    public function work(Way $way, Windows $setupOpen, Windows $runOpen): array
-    {
-        $spans = [];
-        foreach (
-            [
-                [$setupOpen, $this->start, $this->setupEnd, $way->crewing->setup ?? 0, false],
-                [$runOpen, $this->runStart, $this->end, $way->crewing->run ?? 0, true],
-            ] as [$open, $from, $to, $number, $isRun]
-        ) {
-            for ($i = $open->at($from); $number > 0 && $from < $to && $open->start[$i] < $to; $i++) {
-                $spans[] = [max($from, $open->start[$i]), min($to, $open->end[$i]), $number, $isRun];
+    private static function peopleFrom(
+        array $uses,
+        ?Crewing $need,
+        int $setup,
+        Windows $setupOpen,
+        ?CrewPromises $crew,
+    ): ?int {
+        $lack = $crew?->lack($uses, $need?->qualification);
+        if ($lack === null) {
+            return null;
+        }
+        [$until, $isRun] = $lack;
+
+        return $isRun && $setup > 0 ? $setupOpen->startFor($until, $setup) : $until;
+    }
+
+    /**
+     * @param  array{int, int, int, int}  $times  start, setup's end, start of the run, end
+     * @return list<array{int, int, int, bool}> when how many of the crew work: from, to, persons, if it is the run
+     */
+    private static function uses(
+        Crewing $need,
+        Windows $setupOpen,
+        Windows $runOpen,
+        array $times,
+    ): array {
+        [$start, $setupEnd, $runStart, $end] = $times;
+        $uses = [];
+        if ($need->setup > 0 && $start < $setupEnd) {
+            for ($i = $setupOpen->at($start); $setupOpen->start[$i] < $setupEnd; $i++) {
+                $from = max($start, $setupOpen->start[$i]);
+                $uses[] = [$from, min($setupEnd, $setupOpen->end[$i]), $need->setup, false];
+            }
+        }
+        if ($need->run > 0 && $runStart < $end) {
+            for ($i = $runOpen->at($runStart); $runOpen->start[$i] < $end; $i++) {
+                $uses[] = [max($runStart, $runOpen->start[$i]), min($end, $runOpen->end[$i]), $need->run, true];
             }
         }
 
-        return $spans;
+        return $uses;
     }
 }

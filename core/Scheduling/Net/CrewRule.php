@@ -6,7 +6,10 @@ namespace KeepPace\Core\Scheduling\Net;
 
 use KeepPace\Core\Scheduling\Problem;
 
-/** Which work centres with people can be taken as machines they stand at: all steps ask for as many of one crew. */
+/**
+ * How a walk takes the people of a work centre: where all steps ask for as many of a crew of its own, as machines they
+ * stand at; else the rules of loading are asked there.
+ */
 final class CrewRule
 {
     /** @var array<int, array{int, int}|false> by work centre: its crew, how many a step takes; false = they differ */
@@ -34,38 +37,50 @@ final class CrewRule
         }
     }
 
-    /**
-     * Puts people for machines.
-     *
-     * @return bool whether that can be done at all of them
-     */
-    public function apply(Net $net): bool
+    /** Here the rules of loading are asked, whoever comes. */
+    public function ask(int $centre): void
+    {
+        $this->asks[$centre] = false;
+    }
+
+    /** Puts people for machines where that can be done, and says where not. */
+    public function apply(Net $net): void
     {
         foreach ($this->asks as $centre => $asks) {
-            if ($asks === false) {
-                return false;
+            [$crew, $each] = $asks === false ? [null, 0] : $asks;
+            if ($crew === null || ($crew >= 0
+                && ($this->at[$crew] !== $centre || isset($net->machineOpen[$centre])))) {
+                $this->asked($net, $centre);
+            } elseif ($crew >= 0) {
+                $this->manned($net, $centre, $crew, $each);
             }
-            [$crew, $each] = $asks;
-            if ($crew < 0) {
-                continue;
-            }
-            if ($this->at[$crew] !== $centre || isset($net->machineOpen[$centre])) {
-                return false;
-            }
-            $manned = Manned::of(
-                $net->open[$centre],
-                $this->problem->crews[$crew],
-                $each,
-                $net->machines[$centre],
-                $net->origin,
-            );
-            $machines = $net->machines;
-            $machines[$centre] = count($manned);
-            $net->machines = array_values($machines);
-            $isAlways = array_filter($manned, static fn (Windows $own): bool => $own !== $net->open[$centre]) === [];
-            $isAlways ?: $net->machineOpen[$centre] = $manned;
         }
+    }
 
-        return true;
+    private function asked(Net $net, int $centre): void
+    {
+        $net->asked[$centre] = true;
+        $machines = $net->machines;
+        $machines[$centre] = UsefulMachines::of($net, $centre);
+        $net->machines = array_values($machines);
+        if (isset($net->machineOpen[$centre])) {
+            $net->machineOpen[$centre] = array_slice($net->machineOpen[$centre], 0, $machines[$centre]);
+        }
+    }
+
+    private function manned(Net $net, int $centre, int $crew, int $each): void
+    {
+        $manned = Manned::of(
+            $net->open[$centre],
+            $this->problem->crews[$crew],
+            $each,
+            $net->machines[$centre],
+            $net->origin,
+        );
+        $machines = $net->machines;
+        $machines[$centre] = count($manned);
+        $net->machines = array_values($machines);
+        $isAlways = array_filter($manned, static fn (Windows $own): bool => $own !== $net->open[$centre]) === [];
+        $isAlways ?: $net->machineOpen[$centre] = $manned;
     }
 }

@@ -83,11 +83,11 @@ final class Net
 
     public ?Windows $lateIn = null;
 
-    /** A walk over it can work out what a move changes: no loads, no people asked for unevenly. */
-    public bool $plain = true;
-
-    /** It is only near the true shop: what it comes to is loaded in truth. */
-    public bool $relaxed = false;
+    /**
+     * @var array<int, true> by work centre where a walk asks the rules of loading how long a step takes: people are
+     *     shared, qualified or asked for unevenly, a step may not stand over a night, a machine takes several at once
+     */
+    public array $asked = [];
 
     /** @var array<int, string> by job id: why it has no place */
     public array $unplaced = [];

@@ -47,7 +47,6 @@ final class NetBuilder
             $this->net->centreKey[] = $key;
             $this->net->machines[] = $centre->machines;
             $this->net->open[] = $this->windows($centre->open);
-            $this->net->plain = $this->net->plain && $centre->batch === 0;
             if ($centre->ownOpen !== []) {
                 $this->own($this->number[$key], $centre);
             }
@@ -56,10 +55,13 @@ final class NetBuilder
             $this->jobs[$job->id] = $job;
         }
         $this->crews = new CrewRule($problem);
+        foreach ($problem->workCentres as $key => $centre) {
+            $centre->batch === 0 ?: $this->crews->ask($this->number[$key]);
+        }
         foreach ($problem->jobs as $job) {
             $this->job($job);
         }
-        $this->net->plain = $this->net->plain && $this->crews->apply($this->net);
+        $this->crews->apply($this->net);
         $this->net->after = array_fill(0, $this->net->count, []);
         foreach ($this->net->before as $operation => $before) {
             foreach ($before as $other) {
@@ -117,7 +119,7 @@ final class NetBuilder
                 break;
             }
             $tails = $this->addStep($number, $step, $tails);
-            $net->plain = $net->plain && $this->isPlain($step, $job->steps[$at + 1] ?? null);
+            $this->seeRules($step, $job->steps[$at + 1] ?? null);
         }
         $net->tails[] = $tails;
         if ($job->due !== null && $job->due < $net->origin && ! isset($net->unplaced[$job->id])) {
@@ -188,15 +190,28 @@ final class NetBuilder
         return $way;
     }
 
-    private function isPlain(Step $step, ?Step $next): bool
+    /** Where a step is of a kind that a walk does not work out by itself, the rules of loading are asked. */
+    private function seeRules(Step $step, ?Step $next): void
     {
-        $isPinnedAmongSetups = $step->pin !== null && $step->workCentre !== null
-            && ($this->problem->workCentres[$step->workCentre]->changeovers !== null || $step->crewing !== null);
+        $isPinned = $step->pin !== null && $step->workCentre !== null && $step->crewing !== null;
+        if ($step->setupWithRun || $step->unbroken || $isPinned) {
+            $this->ask($step);
+        }
+        if ($step->passOn !== null && $next !== null && self::isManned($step, $next)) {
+            $this->ask($step, $next);
+        }
+    }
 
-        return ! $step->setupWithRun
-            && ! $step->unbroken
-            && ($step->passOn === null || $next === null || ! self::isManned($step, $next))
-            && ! $isPinnedAmongSetups;
+    private function ask(Step ...$steps): void
+    {
+        foreach ($steps as $step) {
+            $centres = array_map(static fn (Alternative $one): int => $one->workCentre, $step->alternatives);
+            foreach ([$step->workCentre, ...$centres] as $centre) {
+                if ($centre !== null && isset($this->number[$centre])) {
+                    $this->crews->ask($this->number[$centre]);
+                }
+            }
+        }
     }
 
     /** Whether people are asked for at any of these steps, wherever it is done. */

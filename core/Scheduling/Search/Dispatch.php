@@ -4,17 +4,24 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Search;
 
+use KeepPace\Core\Scheduling\Loading\CrewBook;
+use KeepPace\Core\Scheduling\Loading\Ground;
+use KeepPace\Core\Scheduling\Loading\Pinned;
+use KeepPace\Core\Scheduling\Loading\Times;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Net\Windows;
 
 /**
  * A linear order by simulating the shop: no machine idles while an operation waits for it, and a rule says which goes
- * first.
+ * first. Nor does a crew, where people are asked for.
  * Due dates and weights of parts are those of what they are for. For crews, families and batches it is only a guess at
  * the times; whoever loads the order works them out.
  */
 final class Dispatch
 {
+    /** What is pinned further ahead than that keeps no machine from what comes before it: minutes. */
+    private const SOON = 240;
+
     /** @var array<int, int> by operation: usual elapsed minutes from its start until what waits for it can begin */
     private array $span = [];
 
@@ -33,8 +40,20 @@ final class Dispatch
     /** @var array<int, list<int>> by work centre: operations whose time has come, or is known */
     private array $waiting = [];
 
-    /** @var array<int, list<int>> by work centre: when its machines are free, in order */
-    private array $free = [];
+    /** @var array<int, Lanes> by work centre */
+    private array $lanes = [];
+
+    /** @var array<int, CrewBook> by crew */
+    private array $books = [];
+
+    /** @var array<int, bool> by operation: the rules of loading are asked when there are people for it */
+    private array $hasPeople = [];
+
+    /** @var array<int, Pinned> by operation */
+    private readonly array $pins;
+
+    /** @var array<int, int> by operation: when what it needs is there */
+    private array $material;
 
     /** @var array<int, int> by operation: when it is ready */
     private array $ready;
@@ -48,6 +67,9 @@ final class Dispatch
     /** @var list<int> */
     private array $order = [];
 
+    /** @var array<int, int> by operation: when it begins */
+    private array $began = [];
+
     /** Elapsed minutes of slack at which an operation is felt a third as urgent. */
     private float $felt;
 
@@ -58,12 +80,14 @@ final class Dispatch
         private readonly float $lookAhead,
         private readonly array $factor = [],
     ) {
-        $this->ready = $net->release;
-        foreach ($net->machines as $c => $machines) {
+        $this->ready = $this->material = $net->release;
+        foreach (array_keys($net->machines) as $c) {
             $this->waiting[$c] = [];
-            $this->free[$c] = array_fill(0, max(1, $machines), 0);
+            $this->lanes[$c] = new Lanes($net, $c);
             $this->next[$c] = PHP_INT_MAX;
         }
+        $this->pins = Ground::pins($net);
+        $this->crews();
         $this->measure();
         $this->felt = max(1.0, $this->lookAhead * array_sum($this->span) / max(1, $net->count));
     }
@@ -95,31 +119,136 @@ final class Dispatch
             }
         }
         while ($this->next !== [] && ($time = min($this->next)) < PHP_INT_MAX) {
-            $centre = (int) array_search($time, $this->next, true);
-            $best = null;
-            $bestKey = -INF;
-            foreach ($this->waiting[$centre] as $at => $x) {
-                if ($this->ready[$x] <= $time && ($key = $this->key($x, $time)) > $bestKey) {
-                    $bestKey = $key;
-                    $best = $at;
-                }
-            }
+            $best = $this->best($time);
             if ($best === null) {
-                break;
+                continue; // nobody is there: it is looked at again when somebody is
             }
-            $x = $this->waiting[$centre][$best];
-            array_splice($this->waiting[$centre], $best, 1);
-            $this->take($x, $time);
+            [$centre, $at, $times] = $best;
+            $x = $this->waiting[$centre][$at];
+            array_splice($this->waiting[$centre], $at, 1);
+            $this->take($x, $time, $times);
             $this->look($centre);
         }
 
-        return $this->order;
+        return $this->pins === [] ? $this->order : $this->withPinsInTime();
+    }
+
+    /**
+     * What is pinned stands in the order where its time comes, or just before what needs it: nothing behind it in the
+     * order goes in front of it.
+     *
+     * @return list<int>
+     */
+    private function withPinsInTime(): array
+    {
+        $order = $held = [];
+        foreach ($this->order as $x) {
+            if (isset($this->pins[$x])) {
+                $held[$x] = $this->began[$x];
+
+                continue;
+            }
+            asort($held);
+            $isNeeded = array_intersect_key(array_flip($this->net->before[$x]), $held) !== [];
+            foreach ($held as $pinned => $began) {
+                if ($isNeeded || $began <= $this->began[$x]) {
+                    $order[] = $pinned;
+                    unset($held[$pinned]);
+                }
+            }
+            $order[] = $x;
+        }
+        asort($held);
+
+        return [...$order, ...array_keys($held)];
+    }
+
+    /**
+     * The most urgent of those that can begin at a minute, and its times where people are asked for. Work centres where
+     * none can, for want of people, are put off until one can.
+     *
+     * @return array{int, int, Times|null}|null its work centre, its place among those that wait there
+     */
+    private function best(int $time): ?array
+    {
+        $best = null;
+        $bestKey = -INF;
+        foreach ($this->next as $centre => $next) {
+            if ($next !== $time) {
+                continue;
+            }
+            $keys = [];
+            foreach ($this->waiting[$centre] as $at => $x) {
+                if ($this->ready[$x] <= $time) {
+                    $keys[$at] = $this->key($x, $time);
+                }
+            }
+            arsort($keys);
+            $again = PHP_INT_MAX;
+            foreach ($keys as $at => $key) {
+                $x = $this->waiting[$centre][$at];
+                $times = $this->hasPeople[$x] ? $this->times($x, $time) : null;
+                if ($times === null || $times->start <= $time) {
+                    if ($key > $bestKey) {
+                        $bestKey = $key;
+                        $best = [$centre, $at, $times];
+                    }
+
+                    continue 2;
+                }
+                $again = min($again, $times->start);
+            }
+            foreach ($this->waiting[$centre] as $x) {
+                $again = $this->ready[$x] > $time ? min($again, $this->ready[$x]) : $again;
+            }
+            $this->next[$centre] = $again;
+        }
+
+        return $best;
+    }
+
+    private function crews(): void
+    {
+        $ground = Ground::of($this->net);
+        foreach ($this->net->asked === [] ? [] : $ground->crews as $key => $there) {
+            $this->books[$key] = new CrewBook($there);
+        }
+        foreach ($this->pins as $x => $pin) {
+            $this->takePeople($x, $pin->uses);
+        }
+        foreach ($this->net->ways as $x => $ways) {
+            $need = $ways[0]->crewing ?? null;
+            $c = $ways[0]->centre ?? -1;
+            $this->hasPeople[$x] = $need !== null && isset($this->books[$need->crew], $this->net->asked[$c])
+                && $this->net->problem->workCentres[$this->net->centreKey[$c]]->batch === 0;
+        }
+    }
+
+    /** As the rules of loading have it; null = it has no place any more. */
+    private function times(int $x, int $time): ?Times
+    {
+        $way = $this->net->ways[$x][0];
+        $need = $way->crewing;
+        $open = $this->net->open[$way->centre];
+        $calendars = Ground::of($this->net)->calendars;
+
+        return $need === null ? null : Times::of(
+            $this->net->step[$x],
+            $way,
+            $way->setup + $this->changeover($x),
+            $time,
+            $this->material[$x],
+            0,
+            $calendars->of($open, $need->crew, $need->setup, $need->qualification),
+            $calendars->of($open, $need->crew, $need->run, $need->qualification),
+            $this->books[$need->crew],
+        );
     }
 
     private function arrive(int $x): void
     {
         $centre = $this->net->centre[$x];
-        if ($centre < 0) {
+        if ($centre < 0 || isset($this->pins[$x])) {
             $this->take($x, $this->ready[$x]);
 
             return;
@@ -139,29 +268,52 @@ final class Dispatch
         }
         if ($this->waiting[$centre] !== []) {
             $this->next[$centre] = $this->net->open[$centre]->nextOpen(
-                max($this->next[$centre], $this->free[$centre][0]),
+                max($this->next[$centre], $this->lanes[$centre]->freeAt()),
             );
         }
     }
 
-    private function take(int $x, int $time): void
+    private function take(int $x, int $time, ?Times $times = null): void
     {
         $this->order[] = $x;
+        $this->began[$x] = max($time, $this->pins[$x]->start ?? 0);
         $centre = $this->net->centre[$x];
-        if ($centre < 0) {
+        if (isset($this->pins[$x])) {
+            $end = max($time, $this->pins[$x]->end);
+            if ($this->pins[$x]->start <= max($time, $this->lanes[$centre]->freeAt()) + self::SOON) {
+                $this->lanes[$centre]->take($end, $this->net->step[$x]->family);
+                $this->look($centre);
+            }
+        } elseif ($centre < 0) {
             $lead = $this->net->lead[$x];
             $end = $lead === null ? $time + $this->net->work[$x] : $lead->finish($time, $this->net->work[$x]);
         } else {
-            $end = $this->net->open[$centre]->finish(max($time, $this->free[$centre][0]), $this->net->work[$x]);
-            $this->free[$centre][0] = $end;
-            sort($this->free[$centre]);
+            $lanes = $this->lanes[$centre];
+            $family = $this->net->step[$x]->family;
+            $change = $this->net->step[$x]->started ? 0 : $lanes->changeover($family);
+            $end = $times->end ?? $this->net->open[$centre]->finish(
+                max($time, $lanes->freeAt()),
+                $this->net->work[$x] + $change,
+            );
+            $lanes->take($end, $family);
+            $this->takePeople($x, $times->uses ?? []);
         }
         $out = $this->net->out($x, $end);
         foreach ($this->net->after[$x] as $y) {
-            $this->ready[$y] = max($this->ready[$y], $out);
+            $this->ready[$y] = $this->material[$y] = max($this->ready[$y], $out);
             if (--$this->open[$y] === 0 && ! $this->net->step[$y]->started) {
                 $this->arrive($y);
             }
+        }
+    }
+
+    /** @param  list<array{int, int, int, bool}>  $uses */
+    private function takePeople(int $x, array $uses): void
+    {
+        $need = $this->net->ways[$x][0]->crewing;
+        $book = $need === null ? null : $this->books[$need->crew] ?? null;
+        foreach ($uses as [$from, $to, $number]) {
+            $book?->take($from, $to, $number, $need?->qualification);
         }
     }
 
@@ -175,9 +327,16 @@ final class Dispatch
             Rule::Slack => -$slack,
             Rule::CriticalRatio => -($slack + $this->left[$x]) / $this->left[$x],
             Rule::Shortest => -$this->net->work[$x],
-            Rule::TardinessCost => ($this->factor[$this->net->job[$x]] ?? 1.0) * $this->weight[$x] / $this->span[$x]
-                * exp(-max(0, $slack) / $this->felt),
+            Rule::TardinessCost => ($this->factor[$this->net->job[$x]] ?? 1.0) * $this->weight[$x]
+                / ($this->span[$x] + $this->changeover($x)) * exp(-max(0, $slack) / $this->felt),
         };
+    }
+
+    private function changeover(int $x): int
+    {
+        $family = $this->net->step[$x]->family;
+
+        return $family === null ? 0 : $this->lanes[$this->net->centre[$x]]->changeover($family);
     }
 
     private function measure(): void

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Search;
 
 use KeepPace\Core\Scheduling\Changeovers;
-use KeepPace\Core\Scheduling\Loading\Loading;
+use KeepPace\Core\Scheduling\Loading\Ground;
+use KeepPace\Core\Scheduling\Loading\Pinned;
 use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Net\Way;
 use KeepPace\Core\Scheduling\Net\Windows;
@@ -26,6 +27,9 @@ final class Shop
 
     /** @var list<bool> by work centre: its machines differ, so each has a number */
     public array $isVaried = [];
+
+    /** @var list<bool> by work centre: how long a step takes there is asked of the rules of loading (People) */
+    public array $isAsked = [];
 
     /** @var list<bool> by work centre: it takes more than the end of the operation before to know when it is free */
     public array $isVector = [];
@@ -67,10 +71,13 @@ final class Shop
     /** @var array<int, PassOn> by operation that passes on its first parts */
     public array $passes = [];
 
-    /** @var array<int, array{int, int, int, int}> by pinned operation, as of Loading::pins() */
+    /** @var array<int, Pinned> by pinned operation */
     public array $pinned = [];
 
-    /** @var array<int, array<int, list<array{int, int}>>> by work centre and machine: kept for pinned steps */
+    /**
+     * @var array<int, array<int, list<array{int, int, int, int}>>> by work centre and machine, in order, kept for
+     *     pinned steps: start, end, family (-1 = none), minutes of changeover
+     */
     public array $kept = [];
 
     /** @var array<int|string, int> */
@@ -105,7 +112,7 @@ final class Shop
         $net = $this->net;
         foreach ($net->before as $x => $before) {
             $this->partsFrom[$x] = -1;
-            foreach ($net->relaxed || $net->centre[$x] < 0 ? [] : $before as $y) {
+            foreach ($net->centre[$x] < 0 ? [] : $before as $y) {
                 $pass = $net->step[$y]->passOn;
                 if ($pass !== null && $net->job[$y] === $net->job[$x] && $net->centre[$y] >= 0) {
                     $this->partsFrom[$x] = $y;
@@ -115,13 +122,14 @@ final class Shop
         }
     }
 
-    /** @return array<int, array{int, int, int, int}> */
+    /** @return array<int, Pinned> */
     private function pinned(): array
     {
         $isAny = array_filter($this->net->step, static fn (Step $step): bool => $step->pin !== null) !== [];
-        $pinned = $isAny && ! $this->net->relaxed ? Loading::pins($this->net) : [];
-        foreach ($pinned as $x => [$machine, $start, $end]) {
-            $this->kept[$this->net->centre[$x]][$machine][] = [$start, $end];
+        $pinned = $isAny ? Ground::pins($this->net) : [];
+        foreach ($pinned as $x => $pin) {
+            $this->kept[$this->net->centre[$x]][$pin->machine][]
+                = [$pin->start, $pin->end, $this->family[$x], $pin->changeover];
         }
         foreach ($this->kept as $c => $machines) {
             foreach (array_keys($machines) as $machine) {
@@ -132,11 +140,32 @@ final class Shop
         return $pinned;
     }
 
+    /**
+     * Whether what is pinned behind a gap of a machine has its changeover long enough when a family comes before it.
+     *
+     * @param  int  $n  the first of the pinned behind the gap
+     * @param  int  $family  -1 = nobody knows
+     */
+    public function leavesSetup(int $c, int $machine, int $n, int $family): bool
+    {
+        $minutes = $this->between[$c];
+        for ($pins = $this->kept[$c][$machine]; $minutes !== null && $family >= 0 && isset($pins[$n]); $n++) {
+            [, , $after, $changeover] = $pins[$n];
+            if ($after >= 0) {
+                return $minutes[$family][$after] <= $changeover;
+            }
+        }
+
+        return true;
+    }
+
     private function centre(int $c): void
     {
         $net = $this->net;
         $changeovers = $net->problem->workCentres[$net->centreKey[$c]]->changeovers;
-        $isVaried = $changeovers !== null || isset($net->machineOpen[$c]) || isset($this->kept[$c]);
+        $isVaried = $changeovers !== null || isset($net->machineOpen[$c]) || isset($this->kept[$c])
+            || isset($net->asked[$c]);
+        $this->isAsked[] = isset($net->asked[$c]);
         $this->isVaried[] = $isVaried;
         $this->isVector[] = $isVaried || $net->machines[$c] > 1;
         $this->between[$c] = null;
@@ -180,7 +209,7 @@ final class Shop
      */
     private function choices(int $x, array $ways): ?array
     {
-        if (count($ways) < 2 || $this->net->step[$x]->started || isset($this->pinned[$x])) {
+        if (count($ways) < 2 || $this->net->step[$x]->started || $this->net->step[$x]->pin !== null) {
             return null;
         }
         $choices = [];

@@ -49,17 +49,9 @@ final class TardinessSearch
 
     private const HEATS_LARGE = [0.5, 1.0, 2.0];
 
-    /** Where only loading knows the truth: operations loaded anew after each cooling, and so many as a move counts. */
-    private const LOADED = 60_000;
-
-    private const A_MOVE = 5;
-
     private const GROWTH = 1.2;
 
     private readonly Walk $walk;
-
-    /** Where the walk goes through a shop that is only near the true one. */
-    private readonly ?LoadedWalk $truth;
 
     private readonly Randomizer $random;
 
@@ -88,8 +80,7 @@ final class TardinessSearch
         private readonly Stands $stands,
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
-        $this->walk = new Walk($net->plain ? $net : Relaxed::of($net), $seed, $stands);
-        $this->truth = $net->plain ? null : new LoadedWalk($net, $seed, $stands);
+        $this->walk = new Walk($net, $seed, $stands);
         $this->kept = $stands->kept();
         $this->goOn = $goOn;
         $this->mayBegin = $mayBegin;
@@ -138,10 +129,10 @@ final class TardinessSearch
             [$order, $ways] = $isFresh
                 ? [$this->dispatch(Rule::TardinessCost, 2.0, $this->factors(null)), $this->kept]
                 : [$this->found()->order, $this->found()->ways];
-            $moves = $this->atMost((int) $length, $iterations);
+            $moves = min((int) $length, $iterations - $this->iterations);
             $found = $this->cool($order, $ways, $moves, $heat * $unit, self::COLD * $unit);
             $this->judge($found);
-            if ($found->isCut || ! $this->polish($iterations, $heat * $unit)) {
+            if ($found->isCut) {
                 break;
             }
             $length *= self::GROWTH;
@@ -171,7 +162,7 @@ final class TardinessSearch
             if ($n > 0 && ! ($this->mayBegin)()) {
                 return true;
             }
-            $length = $this->atMost(min(10 * $this->net->count, self::LITTLE), $iterations);
+            $length = min(10 * $this->net->count, self::LITTLE, $iterations - $this->iterations);
             $found = $length <= 0
                 ? null
                 : $this->cool($start->order, $start->ways, $length, 0.5 * $unit, 0.6 * self::COLD * $unit);
@@ -207,7 +198,7 @@ final class TardinessSearch
                 1.0,
             );
             $starts[] = $found;
-            $this->truth === null ? $this->judge($found) : null;
+            $this->judge($found);
             if ($found->cost < $best) {
                 $best = $found->cost;
                 $bestFactors = $factors;
@@ -270,7 +261,6 @@ final class TardinessSearch
     private function cool(array $order, array $ways, int $iterations, float $hot, float $cold): Found
     {
         $best = $this->best->cost ?? PHP_INT_MAX;
-        $each = $this->movesALoad();
         $found = $this->walk->cool(
             $order,
             $ways,
@@ -278,66 +268,20 @@ final class TardinessSearch
             $hot,
             $cold,
             fn (int $cost, int $done): bool => ($this->goOn)(
-                $this->truth === null ? min($best, $cost) : $best,
-                $this->iterations + intdiv($done, $each),
+                min($best, $cost),
+                $this->iterations + $done,
                 $this->best,
             ),
         );
-        $this->iterations += intdiv($found->iterations, $each);
+        $this->iterations += $found->iterations;
 
         return $found;
     }
 
-    /** What a walk found is kept if it is better than all before; where it was only near the truth, it is loaded. */
+    /** What a walk found is kept if it is better than all before. */
     private function judge(Found $found): void
     {
-        $goOn = static fn (): bool => true;
-        $loaded = $this->truth === null ? [$found] : [
-            $this->truth->cool($found->order, $found->ways, 0, 1.0, 1.0, $goOn),
-            $this->truth->cool($found->order, $this->kept, 0, 1.0, 1.0, $goOn),
-        ];
-        foreach ($loaded as $one) {
-            $this->best = $one->isBetterThan($this->best) ? $one : $this->best;
-        }
-    }
-
-    /**
-     * Where a walk is only near the truth, some moves that are each loaded in truth, from the best that is known.
-     *
-     * @return bool whether there is time for more
-     */
-    private function polish(int $iterations, float $hot): bool
-    {
-        if ($this->truth === null || $this->best === null) {
-            return true;
-        }
-        $moves = (int) min(max(20, self::LOADED / $this->net->count), $iterations - $this->iterations);
-        $best = $this->best->cost;
-        $found = $this->truth->cool($this->best->order, $this->best->ways, max(0, $moves), 0.2 * $hot, 0.02 * $hot,
-            fn (int $cost, int $done): bool => ($this->goOn)(
-                min($best, $cost),
-                $this->iterations + $done,
-                $this->best,
-            ));
-        $this->iterations += $found->iterations;
         $this->best = $found->isBetterThan($this->best) ? $found : $this->best;
-
-        return ! $found->isCut;
-    }
-
-    /** So many moves, or as many as are left. */
-    private function atMost(int $moves, int $iterations): int
-    {
-        $left = $iterations - $this->iterations;
-
-        // half of what is left is for moves that are loaded in truth
-        return $this->truth === null ? min($moves, $left) : min($moves, intdiv($left, 2) * $this->movesALoad());
-    }
-
-    /** How many moves take as long as one loading. */
-    private function movesALoad(): int
-    {
-        return $this->truth === null ? 1 : max(1, intdiv($this->net->count, self::A_MOVE));
     }
 
     private function found(): Found

@@ -22,7 +22,7 @@ use Random\Randomizer;
  * Vazacopoulos, Management Science 44 (1998)); and now and then the rest of a whole job (JobMove). Only what changes is
  * worked out again, and is put back if the move is refused.
  */
-final class Walk implements Cooler
+final class Walk
 {
     /** A move is given up when it costs more than this times what the late job it is made for could win. */
     private const HOPE = 1.5;
@@ -46,6 +46,8 @@ final class Walk implements Cooler
 
     private readonly Shop $shop;
 
+    private readonly ?People $people;
+
     /** @var list<int> by job */
     private array $weight = [];
 
@@ -60,6 +62,7 @@ final class Walk implements Cooler
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $this->shop = new Shop($net);
+        $this->people = $net->asked === [] ? null : new People($net, $this->shop);
         $this->flat = new FlatWindows($this->shop->calendars);
         $this->jobMove = new JobMove($net);
         $this->fixed = array_fill(0, $net->count, false);
@@ -71,6 +74,14 @@ final class Walk implements Cooler
         }
     }
 
+    /**
+     * One cooling from $hot to $cold, in weighted minutes late. With no iterations it works out what an order costs.
+     *
+     * @param  list<int>  $at  operations, each behind those it waits for
+     * @param  array<int, int>  $ways  by operation: the one of its ways it is done in to begin with; of those that are
+     *     not named the one that ends soonest
+     * @param  callable(int, int): bool  $goOn  told the best cost and the iterations so far; false = end
+     */
     public function cool(array $at, array $ways, int $iterations, float $hot, float $cold, callable $goOn): Found
     {
         // plain local lists: this loop is where the time goes
@@ -108,10 +119,14 @@ final class Walk implements Cooler
             $shop->choices,
         ];
         $mayBeAhead = $shop->mayBeAhead;
+        $people = $this->people;
+        $people?->clear();
+        $isAsked = $shop->isAsked;
         [$pinned, $kept, $isBroken] = [array_fill(0, $count, null), $shop->kept, array_fill(0, $count, false)];
         foreach ($shop->pinned as $x => $pin) {
             $pinned[$x] = $pin;
         }
+        $pinnedOnes = array_keys($shop->pinned);
         $isPinning = $kept !== [];
         $logBroken = [];
         $partsFrom = $shop->partsFrom;
@@ -165,7 +180,7 @@ final class Walk implements Cooler
         $free = array_fill(0, $wide * $count, 0);
         // where machines differ: of each by number, with what it is set up for; on which it is, after what change
         $set = $shop->isAnyVaried ? array_fill(0, $wide * $count, -1) : [];
-        $on = $change = array_fill(0, $count, 0);
+        $on = $change = $tried = array_fill(0, $count, 0);
         $dirty = array_fill(0, $count, true);
         $mark = array_fill(0, $count, 0);
         $seen = $anchor = $rest = array_fill(0, count($machines), -1);
@@ -195,8 +210,10 @@ final class Walk implements Cooler
         $logCost = $logCp = $logCpWas = $logCn = $logCnWas = $logX;
         $logFree = array_fill(0, $wide * ($count + 1), 0);
         $logSet = $set === [] ? [] : $logFree;
-        $logOn = $logChange = $logFirst = $logX;
-        $changes = $jobChanges = $cpChanges = $cnChanges = 0;
+        $logOn = $logChange = $logFirst = $logTriedX = $logTried = $logX;
+        $logSpot = array_fill(0, $people === null ? 0 : $count + 1, null);
+        $changes = $jobChanges = $cpChanges = $cnChanges = $tries = 0;
+        $spot = $forcedSpot = null;
         $from = $to = 0;
         $old = [];
         $isCut = false;
@@ -244,7 +261,14 @@ final class Walk implements Cooler
                         $x = $y;
                     }
                 }
-                $v = -1;
+                if ($moved >= self::BROKEN) {
+                    // first what keeps a pinned step from standing where it is pinned
+                    $hope = self::BROKEN;
+                    foreach ($pinnedOnes as $y) {
+                        $x = $isBroken[$y] && (! $isBroken[$x] || ($draw >> 24 & 3) === 0) ? $y : $x;
+                    }
+                }
+                $v = $by = -1;
                 $found = 0;
                 $isOther = $hasWays && (($draw >> 40) & (self::OTHER_WAY - 1)) === 0;
                 $others = [];
@@ -278,7 +302,22 @@ final class Walk implements Cooler
                         $others[] = $x;
                     }
                     $y = $cp[$x];
-                    if ($y >= 0 && ! $fixed[$x]) {
+                    if ($pinned[$x] !== null) {
+                        $y = -1; // it waits for no machine
+                    }
+                    $q = $people === null || $fixed[$x] ? -1 : $people->waitsFor($x, $pos);
+                    if ($q >= 0) {
+                        // it waits for people: for whoever works ahead of it, wherever that is
+                        if (! $fixed[$q]) {
+                            $found++;
+                            $draw = $random->nextInt();
+                            if ($draw % $found === 0) {
+                                $v = $x;
+                                $by = $q;
+                            }
+                        }
+                        $from = $q;
+                    } elseif ($y >= 0 && ! $fixed[$x]) {
                         $c = $centre[$x];
                         $f = ! $isVector[$c] ? $end[$y] : $free[$y * $wide + ($isVaried[$c] ? $on[$x] : 0)];
                         if ($f > 0 && $f >= $ready - $ahead[$x] - ($isVaried[$c] ? $change[$x] : 0)) {
@@ -287,6 +326,7 @@ final class Walk implements Cooler
                                 $draw = $random->nextInt();
                                 if ($draw % $found === 0) {
                                     $v = $x;
+                                    $by = -1;
                                 }
                             }
                             $from = $y;
@@ -425,8 +465,8 @@ final class Walk implements Cooler
                 } else {
                     $forced = -1;
                     $whole = $draw >> 40 & 0x7F;
-                    $isWhole = $whole < self::RUSH + self::YIELD;
-                    $u = $cp[$v];
+                    $isWhole = $whole < self::RUSH + self::YIELD && $by < 0;
+                    $u = $by < 0 ? $cp[$v] : $by;
                     // mostly near, now and then far: one long operation may have to go before many
                     for (
                         $k = (($draw >> 8) & 0xFFFF) % (1 << $draw % ($isWhole ? 4 : 6));
@@ -512,11 +552,15 @@ final class Walk implements Cooler
                 }
                 // what stands before and behind it on each work centre
                 $old = [];
+                $people?->begin();
                 for ($p = $from; $p <= $to; $p++) {
                     $x = $at[$p];
                     $old[] = $x;
                     $c = $centre[$x];
                     if ($c >= 0) {
+                        if ($people !== null && $isAsked[$c]) {
+                            $people->touch($x);
+                        }
                         if ($seen[$c] !== $stamp) {
                             $seen[$c] = $stamp;
                             $anchor[$c] = $cp[$x];
@@ -532,6 +576,7 @@ final class Walk implements Cooler
                     }
                     $wayWas = $way[$forced];
                     $way[$forced] = $n;
+                    $forcedSpot = $people?->leaves($forced);
                     [$centre[$forced], $work[$forced], $ahead[$forced], $setup[$forced]] = $choice;
                 }
                 $cpChanges = $cnChanges = 0;
@@ -596,7 +641,7 @@ final class Walk implements Cooler
                         $pending++;
                     }
                 }
-                $p = $lowest;
+                $p = $people === null ? $lowest : $from;
                 $draw = $random->nextInt();
                 $threshold = -$temperature * log((($draw & 0xFFFFFFFF) + 1) / 4294967297);
             }
@@ -605,14 +650,23 @@ final class Walk implements Cooler
             $wasMoved = $moved;
             $hopeless = $i < 0 ? PHP_INT_MAX : $wasTardiness + (int) ($threshold / 1000) + (int) (self::HOPE * $hope);
             // work out again what changed
-            $changes = $jobChanges = $breaks = 0;
-            for (; $pending > 0; $p++) {
+            $changes = $jobChanges = $breaks = $tries = 0;
+            for (; $pending > 0 || ($people !== null && $people->isTouched && $p < $count); $p++) {
                 $x = $at[$p];
-                if (! $dirty[$x]) {
+                if ($dirty[$x]) {
+                    $dirty[$x] = false;
+                    $pending--;
+                } elseif (
+                    $people === null
+                    || $tried[$x] >= $people->to
+                    || $end[$x] <= $people->from
+                    || $centre[$x] < 0
+                    || ! $isAsked[$centre[$x]]
+                    || $pinned[$x] !== null
+                    || ! $people->isTouched($x, $way[$x] ?? 0, $tried[$x], $end[$x])
+                ) {
                     continue;
                 }
-                $dirty[$x] = false;
-                $pending--;
                 $ready = $release[$x];
                 $y = $previous[$x];
                 if ($y >= 0 && $out[$y] > $ready) {
@@ -635,6 +689,7 @@ final class Walk implements Cooler
                     $s = $ready;
                     $e = $net->lead[$x] === null ? $ready + $work[$x] : $net->lead[$x]->finish($ready, $work[$x]);
                 } elseif ($isVaried[$c]) {
+                    $spot = null;
                     // every machine is tried: the one where it ends soonest, of those the one free last
                     $m = $machines[$c];
                     $a = $y * $wide;
@@ -644,14 +699,34 @@ final class Walk implements Cooler
                     $o = -1;
                     if ($isPinning && $pinned[$x] !== null) {
                         // it stands where it is pinned; where what it needs comes later, no move may leave it so
-                        [$o, $s, $e, $k] = $pinned[$x];
-                        $isLate = $ready > $k || ($giver >= 0
+                        [$o, $s, $e] = [$pinned[$x]->machine, $pinned[$x]->start, $pinned[$x]->end];
+                        $h = $pinned[$x]->changeover;
+                        $isLate = $ready > $pinned[$x]->neededBy || ($giver >= 0
                             && $e < $calendars[$calendarOf[$c][$o]]->finish($out[$giver], $lastPart[$giver]));
                         if ($isBroken[$x] !== $isLate) {
                             $isBroken[$x] = $isLate;
                             $moved += $isLate ? self::BROKEN : -self::BROKEN;
                             $logBroken[$breaks++] = $x;
                         }
+                        $m = 0;
+                    } elseif ($people !== null && $isAsked[$c]) {
+                        $spot = $people->place(
+                            $x,
+                            $way[$x] ?? 0,
+                            $ready,
+                            $giver < 0 ? null : [$out[$giver], $lastPart[$giver]],
+                            $firstPart[$x],
+                            $y,
+                            $cp,
+                            $free,
+                            $set,
+                            $wide,
+                            $pos,
+                        );
+                        [$o, $s, $e, $h] = [$spot->machine, $spot->start, $spot->end, $spot->changeover];
+                        $logTriedX[$tries] = $x;
+                        $logTried[$tries++] = $tried[$x];
+                        $tried[$x] = $spot->tried;
                         $m = 0;
                     }
                     for ($q = 0; $q < $m; $q++) {
@@ -661,9 +736,10 @@ final class Walk implements Cooler
                             continue;
                         }
                         $l = 0;
-                        if ($isChanged[$x] && $between[$c] !== null) {
-                            $l = $y < 0 ? $familyNow[$c][$q] : $set[$a + $q];
-                            $l = $l < 0 ? 0 : $between[$c][$l][$family[$x]];
+                        $standing = -1;
+                        if ($between[$c] !== null) {
+                            $standing = $y < 0 ? $familyNow[$c][$q] : $set[$a + $q];
+                            $l = $standing < 0 || ! $isChanged[$x] ? 0 : $between[$c][$standing][$family[$x]];
                             $k += $l;
                         }
                         $r = $ready;
@@ -676,7 +752,7 @@ final class Walk implements Cooler
                         $z = $calendarOf[$c][$q];
                         if ($isPinning && isset($kept[$c][$q])) {
                             // in front of what is pinned if it is through by then, else behind it
-                            foreach ($kept[$c][$q] as [$pinStart, $pinEnd]) {
+                            foreach ($kept[$c][$q] as $nth => [$pinStart, $pinEnd, $pinFamily]) {
                                 if ($pinEnd <= $g) {
                                     continue;
                                 }
@@ -697,11 +773,24 @@ final class Walk implements Cooler
                                         $least = $own->finish($out[$giver], $lastPart[$giver]);
                                         [, $through] = self::delayed($own, $r, $through, $least, $setup[$x] + $l, $k);
                                     }
-                                    if ($through <= $pinStart) {
+                                    if (
+                                        $through <= $pinStart
+                                        && $shop->leavesSetup($c, $q, $nth, $family[$x] < 0 ? $standing : $family[$x])
+                                    ) {
                                         break;
                                     }
                                 }
                                 $g = $pinEnd;
+                                if ($between[$c] !== null && $pinFamily >= 0) {
+                                    // what is pinned there leaves another family behind
+                                    $standing = $pinFamily;
+                                    $k -= $l;
+                                    $l = $isChanged[$x] ? $between[$c][$standing][$family[$x]] : 0;
+                                    $k += $l;
+                                    $r = $mayBeAhead[$x] && $ahead[$x] + $l > 0
+                                        ? max(0, $calendars[$z]->startFor($ready, $ahead[$x] + $l))
+                                        : $ready;
+                                }
                                 if ($g > $r) {
                                     $r = $g;
                                 }
@@ -737,13 +826,27 @@ final class Walk implements Cooler
                     $b = $x * $wide;
                     $z = $changes * $wide;
                     $isNew = $e !== $end[$x] || $x === $forced;
+                    if ($spot !== null) {
+                        $logSpot[$changes] = $people->spots[$x] ?? null;
+                        $isNew = $isNew || ! $spot->takesAsMuchAs($logSpot[$changes]);
+                    }
+                    // what joins a load takes no more of the machine
+                    $taken = $spot?->load === null || $spot->load->by === $x ? $o : -1;
                     $m = $machines[$c];
                     for ($q = 0; $q < $m; $q++) {
                         $logFree[$z] = $free[$b];
                         $logSet[$z++] = $set[$b];
-                        if ($q === $o) {
+                        if ($q === $taken) {
                             $g = $y < 0 || $free[$a + $q] < $e ? $e : $free[$a + $q];
-                            $k = $family[$x] >= 0 ? $family[$x] : ($y < 0 ? $familyNow[$c][$q] : $set[$a + $q]);
+                            $k = $y < 0 ? $familyNow[$c][$q] : $set[$a + $q];
+                            if ($isPinning && isset($kept[$c][$q])) {
+                                // it stands behind what is pinned there, and that behind what came sooner
+                                $r = $y < 0 ? 0 : $free[$a + $q];
+                                foreach ($kept[$c][$q] as [, $pinEnd, $pinFamily]) {
+                                    $k = $pinFamily >= 0 && $pinEnd > $r && $pinEnd <= $e ? $pinFamily : $k;
+                                }
+                            }
+                            $k = $family[$x] >= 0 && $g === $e ? $family[$x] : $k;
                         } else {
                             $g = $y < 0 ? 0 : $free[$a + $q];
                             $k = $y < 0 ? $familyNow[$c][$q] : $set[$a + $q];
@@ -757,6 +860,9 @@ final class Walk implements Cooler
                     }
                     if (! $isNew) {
                         continue;
+                    }
+                    if ($people !== null && $spot !== null) {
+                        $people->stands($x, $spot);
                     }
                     $logOn[$changes] = $on[$x];
                     $logChange[$changes] = $change[$x];
@@ -854,13 +960,20 @@ final class Walk implements Cooler
                 $first = -1;
                 if ($isPassing && $firstPart[$x] >= 0) {
                     $own = $isVaried[$c] ? $calendars[$calendarOf[$c][$on[$x]]] : $opens[$c];
-                    $first = $own->finish($s, $setup[$x] + ($isVaried[$c] ? $change[$x] : 0) + $firstPart[$x]);
-                    // no time at all until the first is out: it is out when the run begins, not when the setup ends
-                    $first = $firstPart[$x] > 0 ? $first : $own->nextOpen($first);
-                    $first = $first < $e ? $first : $e;
+                    if ($pinned[$x] !== null) {
+                        $first = $pinned[$x]->firstOut;
+                    } elseif ($spot !== null && $isAsked[$c]) {
+                        $first = $spot->firstOut;
+                    } else {
+                        $first = $own->finish($s, $setup[$x] + ($isVaried[$c] ? $change[$x] : 0) + $firstPart[$x]);
+                        // no time at all until the first is out: it is out when the run begins, not when setup ends
+                        $first = $firstPart[$x] > 0 ? $first : $own->nextOpen($first);
+                        $first = $first < $e ? $first : $e;
+                    }
                     $first = $plainOut[$x] ? $first : $net->out($x, $first, $c);
                 }
-                if ($e === $end[$x] && $x !== $forced && $first === $firstOut[$x]) {
+                $isSame = $e === $end[$x] && $x !== $forced && (! $isPriced || $s === $start[$x]);
+                if ($isSame && $first === $firstOut[$x]) {
                     if ($c < 0 || ! $isVector[$c]) {
                         continue;
                     }
@@ -958,6 +1071,9 @@ final class Walk implements Cooler
             for ($k = 0; $k < $breaks; $k++) {
                 $isBroken[$logBroken[$k]] = ! $isBroken[$logBroken[$k]];
             }
+            for ($k = 0; $k < $tries; $k++) {
+                $tried[$logTriedX[$k]] = $logTried[$k];
+            }
             for ($k = 0; $k < $changes; $k++) {
                 $x = $logX[$k];
                 $end[$x] = $logEnd[$k];
@@ -976,6 +1092,9 @@ final class Walk implements Cooler
                     if ($isVaried[$c]) {
                         $on[$x] = $logOn[$k];
                         $change[$x] = $logChange[$k];
+                        if ($people !== null && $isAsked[$c] && $pinned[$x] === null) {
+                            $people->putBack($x, $logSpot[$k]);
+                        }
                         for ($y = 0; $y < $m; $y++) {
                             $set[$a + $y] = $logSet[$b + $y];
                         }
@@ -1008,6 +1127,7 @@ final class Walk implements Cooler
                 $out[$forced] = $plainOut[$forced]
                     ? $end[$forced]
                     : $net->out($forced, $end[$forced], $centre[$forced]);
+                $people?->putBack($forced, $forcedSpot);
             }
             $tardiness = $wasTardiness;
             $flow = $wasFlow;

@@ -27,7 +27,7 @@ final class WalkShops
     /** What goes by something else than a family where runs are shared. */
     private const RUNS = ['run 1', 'run 2', Changeovers::NOTHING];
 
-    /** @param  list<string>  $with  ways, families, own, crews, move, pins, transfer */
+    /** @param  list<string>  $with  ways, families, own, crews, shared, able, whole, oven, move, pins, transfer */
     public static function random(array $with): Problem
     {
         $has = array_flip($with);
@@ -40,14 +40,25 @@ final class WalkShops
                 mt_rand(0, 2) > 0 ?: $own[$m] = self::open();
             }
             $families = isset($has['families']) && mt_rand(0, 2) > 0 ? self::changeovers() : null;
-            if (isset($has['crews']) && $own === []) {
+            if (isset($has['shared'])) {
+                // two crews for all, some of whom can weld
+                $able = array_map(
+                    static fn (int $n): array => isset($has['able']) && $n % 2 === 0 ? ['welding'] : [],
+                    range(0, mt_rand(2, 4)),
+                );
+                $crews[$c] = $crews[$c - 2] ?? new Crew("crew {$c}", array_map(
+                    static fn (array $skills): Person => new Person('somebody', self::open(), $skills),
+                    $able,
+                ));
+            } elseif (isset($has['crews']) && $own === []) {
                 // fewer people than machines that are set up apart are only near (decision 098)
                 $heads = $families === null ? mt_rand(1, 4) : $machines;
                 $people = array_fill(0, $heads, new Person('somebody', $open));
                 $crews[$c] = new Crew("crew {$c}", array_values($people));
             }
             $now = $families === null ? [] : [1 => self::FAMILIES[mt_rand(0, 2)]];
-            $centres[$c] = new WorkCentre("centre {$c}", $machines, $open, $own, 0, $families, $now);
+            $batch = isset($has['oven']) && mt_rand(0, 1) === 0 ? 5 : 0;
+            $centres[$c] = new WorkCentre("centre {$c}", $machines, $open, $own, $batch, $families, $now);
         }
         $jobs = [];
         $id = 0;
@@ -77,7 +88,8 @@ final class WalkShops
         $ways = [];
         foreach (array_keys($centres) as $other) {
             if (isset($has['ways']) && $other !== $centre && mt_rand(0, 2) === 0) {
-                $ways[] = new Alternative($other, mt_rand(10, 300), mt_rand(0, 40), self::crewing($crews, $other));
+                $need = self::crewing($crews, $other, $has);
+                $ways[] = new Alternative($other, mt_rand(10, 300), mt_rand(0, 40), $need);
             }
         }
 
@@ -92,7 +104,10 @@ final class WalkShops
             setup: mt_rand(0, 1) * mt_rand(1, 60),
             setupNeedsMaterial: mt_rand(0, 3) === 0,
             family: isset($has['families']) && mt_rand(0, 4) > 0 ? self::family() : null,
-            crewing: self::crewing($crews, $centre),
+            setupWithRun: isset($has['whole']) && mt_rand(0, 3) === 0,
+            unbroken: isset($has['whole']) && mt_rand(0, 3) === 0,
+            size: isset($has['oven']) ? mt_rand(1, 3) : 1,
+            crewing: self::crewing($crews, $centre, $has),
             alternatives: $ways,
             passOn: isset($has['transfer']) && mt_rand(0, 2) > 0 ? new PassOn(mt_rand(0, 90), mt_rand(0, 60)) : null,
             pin: isset($has['pins']) && mt_rand(0, 7) === 0
@@ -102,14 +117,25 @@ final class WalkShops
     }
 
     /**
-     * At each work centre all ask for as many, or the walk could not take them for machines.
+     * At each work centre all ask for as many, unless they are shared: the walk takes them for machines.
      *
      * @param  array<int, Crew>  $crews
+     * @param  array<string, int>  $has
      */
-    private static function crewing(array $crews, int $centre): ?Crewing
+    private static function crewing(array $crews, int $centre, array $has): ?Crewing
     {
         if (! isset($crews[$centre])) {
             return null;
+        }
+        if (isset($has['shared'])) {
+            $shared = array_search($crews[$centre], $crews, true);
+
+            return mt_rand(0, 4) === 0 ? null : new Crewing(
+                (int) $shared,
+                mt_rand(0, 2),
+                mt_rand(0, 2),
+                isset($has['able']) && mt_rand(0, 2) === 0 ? 'welding' : null,
+            );
         }
         $each = count($crews[$centre]->persons) === 4 ? 2 : 1;
 

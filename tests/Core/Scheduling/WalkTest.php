@@ -13,16 +13,16 @@ use Tests\Core\Scheduling\WalkShops;
 
 /* The walk works out only what a move changes; whatever it did, that is what loading all anew comes to. */
 
-/** @return array{int, int, list<string>} weighted minutes late, sum of finishes, notes: of what its order comes to */
+/** @return array{int, int, bool} weighted minutes late, sum of finishes, whether some pin or job has no place */
 function loadedAnew(Problem $problem, Found $found): array
 {
     $schedule = Loading::load(Net::of($problem), $found->order, only: $found->ways);
     $late = array_map(
-        fn (Job $job): int => $job->weight * max(0, $schedule->finish[$job->id] - ($job->due ?? PHP_INT_MAX)),
+        fn (Job $job): int => $job->weight * max(0, ($schedule->finish[$job->id] ?? 0) - ($job->due ?? PHP_INT_MAX)),
         $problem->jobs,
     );
 
-    return [array_sum($late), array_sum($schedule->finish), $schedule->notes];
+    return [array_sum($late), array_sum($schedule->finish), $schedule->notes !== [] || $schedule->unplaced !== []];
 }
 
 it('comes to what loading comes to, at the start and after hundreds of moves', function (array $with) {
@@ -33,16 +33,16 @@ it('comes to what loading comes to, at the start and after hundreds of moves', f
         if ($net->count < 2 || $net->unplaced !== []) {
             continue;
         }
-        expect($net->plain)->toBeTrue();
         $order = Dispatch::order($net, Rule::TardinessCost);
         $walk = new Walk($net, $round);
         $start = $walk->cool($order, [], 0, 1.0, 1.0, fn (): bool => true);
         $compare = function (Found $found) use ($problem, &$broken): void {
-            // a pin that cannot be kept is given up by loading, which says so, and forbidden by its price here
+            // a pin that cannot be kept is given up by loading, which says so, as it does of a job nobody is there for;
+            // here both have a price above all others
             $isBroken = $found->cost >= Walk::BROKEN;
             $broken += $isBroken ? 1 : 0;
-            [$late, $flow, $notes] = loadedAnew($problem, $found);
-            expect($notes !== [])->toBe($isBroken)
+            [$late, $flow, $hasNone] = loadedAnew($problem, $found);
+            expect($hasNone)->toBe($isBroken)
                 ->and($isBroken ? [] : [$found->cost, $found->flow])->toBe($isBroken ? [] : [$late, $flow]);
         };
         $compare($start);
@@ -54,7 +54,8 @@ it('comes to what loading comes to, at the start and after hundreds of moves', f
             $moved += $found->order === $start->order ? 0 : 1;
         }
     }
-    expect($moved)->toBeGreaterThan(15)->and($broken)->toBeLessThan(in_array('pins', $with, true) ? 40 : 1);
+    // most are whole: the comparison is one of figures
+    expect($moved)->toBeGreaterThan(15)->and($broken)->toBeLessThan(in_array('pins', $with, true) ? 55 : 40);
 })->with([
     'ways' => [['ways']],
     'families' => [['families']],
@@ -68,7 +69,20 @@ it('comes to what loading comes to, at the start and after hundreds of moves', f
     'first parts passed on, ways and moves between' => [['transfer', 'ways', 'move']],
     'first parts passed on, families, hours of their own' => [['transfer', 'families', 'own', 'ways']],
     'first parts passed on around pins' => [['transfer', 'pins', 'ways', 'own', 'move']],
+    'pins among setups of families' => [['pins', 'families', 'ways', 'own', 'move', 'transfer']],
     'all of it' => [['ways', 'families', 'own', 'crews', 'move']],
+    'people shared, asked for unevenly' => [['shared']],
+    'people shared, some qualified' => [['shared', 'able']],
+    'people shared, ways and moves between' => [['shared', 'able', 'ways', 'move']],
+    'ovens' => [['oven', 'ways', 'move', 'families']],
+    'ovens, pins and hours of their own' => [['oven', 'pins', 'own', 'transfer']],
+    'what may not stand over a night' => [['whole', 'ways']],
+    'people shared, families, own hours' => [['shared', 'families', 'own', 'ways', 'whole']],
+    'people shared, first parts passed on' => [['shared', 'able', 'transfer', 'ways', 'whole', 'move']],
+    'people shared, around pins' => [['shared', 'able', 'pins', 'ways', 'own']],
+    'people shared, all of it' => [[
+        'shared', 'able', 'pins', 'families', 'ways', 'own', 'move', 'transfer', 'whole', 'oven',
+    ]],
 ]);
 
 it('is as good where each step has two ways as one that tries every order and every way', function () {

@@ -1,0 +1,399 @@
+<?php
+
+declare(strict_types=1);
+
+namespace KeepPace\Core\Scheduling\Search;
+
+use KeepPace\Core\Scheduling\Loading\Ground;
+use KeepPace\Core\Scheduling\Loading\Times;
+use KeepPace\Core\Scheduling\Net\Net;
+use KeepPace\Core\Scheduling\Net\Way;
+use KeepPace\Core\Scheduling\Net\Windows;
+
+/**
+ * Work centres where what a step takes is asked of the rules of loading themselves (Times): people are shared or asked
+ * for unevenly or are qualified, or a step may not stand over a night. Here a walk has an operation worked out behind
+ * those ahead of it, and learns whose people a move has touched.
+ */
+final class People
+{
+    /** @var array<int, Hands> by crew */
+    private array $hands = [];
+
+    /** @var array<int, Touched> by crew: its hours */
+    private array $ofCrew = [];
+
+    /** @var array<int, Touched> by work centre whose machines take several operations at once: its loads */
+    private array $ofCentre = [];
+
+    private readonly Loads $loads;
+
+    /** @var array<int, array{int, int}> by operation there is no room for where it is pinned: machine, from when */
+    private array $later = [];
+
+    /** @var array<int, Spot> by operation that stands at such a work centre */
+    public array $spots = [];
+
+    /** A move has touched some of the people; between which minutes. */
+    public bool $isTouched = false;
+
+    public int $from = PHP_INT_MAX;
+
+    public int $to = -1;
+
+    private int $move = 0;
+
+    /** @var array<int, array<int, int>> by operation and way: its crew, -1 = none */
+    private array $crew = [];
+
+    /** @var array<int, array<int, list<array{Windows, Windows}>>> by operation, way, machine: hours of setup and run */
+    private array $open = [];
+
+    /** @var array<int, bool> by such a work centre: it does not matter which of its machines */
+    private array $isAlike = [];
+
+    public function __construct(private readonly Net $net, private readonly Shop $shop)
+    {
+        $ground = Ground::of($net);
+        foreach ($ground->crews as $key => $there) {
+            $this->hands[$key] = new Hands($there);
+            $this->ofCrew[$key] = new Touched;
+        }
+        foreach ($net->ways as $x => $ways) {
+            foreach ($ways as $n => $way) {
+                $need = $way->crewing;
+                $this->crew[$x][$n] = $need !== null && isset($this->hands[$need->crew]) ? $need->crew : -1;
+                if ($shop->isAsked[$way->centre]) {
+                    foreach ($shop->calendarOf[$way->centre] as $calendar) {
+                        $own = $shop->calendars[$calendar];
+                        $this->open[$x][$n][] = $need === null ? [$own, $own] : [
+                            $ground->calendars->of($own, $need->crew, $need->setup, $need->qualification),
+                            $ground->calendars->of($own, $need->crew, $need->run, $need->qualification),
+                        ];
+                    }
+                }
+            }
+        }
+        $this->loads = new Loads($net, $shop);
+        foreach (array_keys(array_filter($shop->isAsked)) as $c) {
+            $isOven = $this->loads->capacity($c) > 0;
+            $isOven ? $this->ofCentre[$c] = new Touched : null;
+            $this->isAlike[$c] = ! $isOven && $shop->between[$c] === null && ! isset($shop->kept[$c])
+                && count(array_unique($shop->calendarOf[$c])) === 1;
+        }
+        $this->pinnedLater();
+        $this->clear();
+    }
+
+    private function pinnedLater(): void
+    {
+        foreach ($this->net->step as $x => $step) {
+            if ($step->pin !== null && ! $step->started && ! isset($this->shop->pinned[$x])) {
+                $this->later[$x] = [$step->pin->machine - 1, max(0, $step->pin->start - $this->net->origin)];
+            }
+        }
+    }
+
+    /** Nobody is promised to anything but what is pinned. */
+    public function clear(): void
+    {
+        $this->spots = [];
+        $this->begin();
+        foreach ([...$this->hands, ...$this->ofCrew, ...$this->ofCentre] as $shared) {
+            $shared->clear();
+        }
+        foreach ($this->shop->pinned as $x => $pin) {
+            $need = $this->net->ways[$x][0]->crewing;
+            if ($need !== null && isset($this->hands[$need->crew])) {
+                // by a number that has no place in the order: it is promised before all others
+                $this->hands[$need->crew]->take(-1 - $x, $pin->uses, $need->qualification);
+            }
+        }
+    }
+
+    /** Another move begins: nothing is touched by it yet. */
+    public function begin(): void
+    {
+        $this->move++;
+        $this->isTouched = false;
+        $this->from = PHP_INT_MAX;
+        $this->to = -1;
+    }
+
+    /** It stands elsewhere in the order: who else asks for those people is told anew. */
+    public function touch(int $x): void
+    {
+        $spot = $this->spots[$x] ?? null;
+        if ($spot === null || $spot->start >= Windows::NEVER || ($spot->uses === [] && $spot->load === null)) {
+            return;
+        }
+        foreach ($spot->uses as [$from, $to]) {
+            $this->ofCrew[$spot->crew]->touch($from, $to, $this->move);
+        }
+        if ($spot->load !== null) {
+            $this->ofCentre[$spot->load->way->centre]->touch($spot->start, $spot->end, $this->move);
+        }
+        $this->isTouched = true;
+        $this->from = min($this->from, $spot->start);
+        $this->to = max($this->to, $spot->end);
+    }
+
+    /** Whether people it could have, or loads, are touched between the first minute it tried and its end. */
+    public function isTouched(int $x, int $way, int $from, int $to): bool
+    {
+        $crew = $this->crew[$x][$way];
+        $centre = $this->ofCentre[$this->net->ways[$x][$way]->centre] ?? null;
+
+        return ($crew >= 0 && $this->ofCrew[$crew]->isTouched($from, $to, $this->move))
+            || ($centre !== null && $centre->isTouched($from, $to, $this->move));
+    }
+
+    public function stands(int $x, Spot $spot): void
+    {
+        if ($spot->takesAsMuchAs($this->spots[$x] ?? null)) {
+            $this->spots[$x] = $spot;
+
+            return;
+        }
+        $this->touch($x);
+        $this->putBack($x, $spot);
+        $this->touch($x);
+    }
+
+    /**
+     * It goes to another work centre, and its people with it.
+     *
+     * @return Spot|null where it stood
+     */
+    public function leaves(int $x): ?Spot
+    {
+        $spot = $this->spots[$x] ?? null;
+        $this->putBack($x, null);
+
+        return $spot;
+    }
+
+    /** As before the move. */
+    public function putBack(int $x, ?Spot $spot): void
+    {
+        $old = $this->spots[$x] ?? null;
+        if ($old !== null && $old->crew >= 0) {
+            $this->hands[$old->crew]->release($x, $old->uses);
+        }
+        if ($spot === null) {
+            unset($this->spots[$x]);
+
+            return;
+        }
+        $this->spots[$x] = $spot;
+        if ($spot->crew >= 0) {
+            $this->hands[$spot->crew]->take($x, $spot->uses, $spot->qualification);
+        }
+    }
+
+    /**
+     * An operation ahead whose people it waits for.
+     *
+     * @param  array<int, int>  $pos  by operation: its place in the order
+     * @return int -1 = it does not wait for people, or for nobody who works ahead of it
+     */
+    public function waitsFor(int $x, array $pos): int
+    {
+        $spot = $this->spots[$x] ?? null;
+
+        return $spot === null || $spot->waited < 0 ? -1 : $this->hands[$spot->crew]->letGoAt($spot->waited, $x, $pos);
+    }
+
+    /**
+     * Where it stands, behind all that is ahead of it: on the machine where it ends soonest, of those the one free
+     * last.
+     *
+     * @param  int  $way  which of its ways
+     * @param  int  $ready  what it needs is there
+     * @param  array{int, int}|null  $lastPart  when the last part comes of a step that passes on its first, and how
+     *     long that one takes here
+     * @param  int  $firstPart  open minutes of run to its own first part; -1 = it passes none on
+     * @param  int  $y  what stands ahead of it at the work centre; -1 = nothing
+     * @param  array<int, int>  $before  by operation: the one ahead of it at its work centre
+     * @param  array<int, int>  $free  when machines are free behind each operation
+     * @param  array<int, int>  $set  what they are set up for then
+     * @param  int  $wide  how many of those for each operation
+     * @param  array<int, int>  $pos  by operation: its place in the order
+     */
+    public function place(
+        int $x,
+        int $way,
+        int $ready,
+        ?array $lastPart,
+        int $firstPart,
+        int $y,
+        array $before,
+        array $free,
+        array $set,
+        int $wide,
+        array $pos,
+    ): Spot {
+        $hands = $this->hands[$this->crew[$x][$way]] ?? null;
+        $hands?->askFor($x, $pos);
+        $one = $this->net->ways[$x][$way];
+        $c = $one->centre;
+        $atLeast = $this->atLeast($x, $way, $lastPart);
+        $loads = isset($this->ofCentre[$c])
+            ? $this->loads->mayJoin($x, $one, $ready, $atLeast, $y, $before, $free, $wide, $this->spots)
+            : [];
+        $choice = new Choice;
+        $least = $one->work();
+        [$ahead, $machines, $same] = [$y * $wide, $this->net->machines[$c], $this->isAlike[$c]];
+        $q = $y >= 0 && $same ? self::freeFirst($ahead, $machines, $free) : 0;
+        for ($k = 0; $k < $machines; $k++, $q = $q + 1 === $machines ? 0 : $q + 1) {
+            $g = $y < 0 ? 0 : $free[$ahead + $q];
+            isset($loads[$q]) ? $choice->join($q, $loads[$q]) : null;
+            if ($g + $least > $choice->end || ($same && $choice->isAlikeOn($q, $g))) {
+                continue;
+            }
+            $family = $y < 0 ? $this->shop->familyNow[$c][$q] : $set[$ahead + $q];
+            $this->onMachine($choice, $x, $way, $q, $family, $g, $ready, $atLeast[$q], $hands);
+        }
+        $hands?->done();
+        $choice->tried = min($choice->tried, isset($this->ofCentre[$c]) ? $ready : PHP_INT_MAX);
+
+        return $this->spot($x, $way, $choice, $firstPart);
+    }
+
+    private function spot(int $x, int $way, Choice $choice, int $firstPart): Spot
+    {
+        $one = $this->net->ways[$x][$way];
+        $crew = $this->crew[$x][$way];
+        [$on, $load, $times] = [$choice->machine, $choice->load, $choice->times];
+        if ($times === null) {
+            $runStart = $load?->load === null ? Windows::NEVER : $load->load->runStart;
+            $end = $load->end ?? Windows::NEVER;
+            $firstOut = $load === null && $firstPart >= 0
+                ? Windows::NEVER
+                : $this->firstOut($x, $way, $on, $firstPart, $end, $runStart);
+
+            return new Spot($on, $load->start ?? Windows::NEVER, $end, 0, $firstOut, $choice->tried, -1, $crew,
+                null, [], $load?->load);
+        }
+        $begun = isset($this->ofCentre[$one->centre])
+            ? new Load($x, $times->runStart, $one->setup + $choice->changeover, $one)
+            : null;
+
+        return new Spot(
+            $on,
+            $times->start,
+            $times->end,
+            $choice->changeover,
+            $this->firstOut($x, $way, $on, $firstPart, $times->end, $times->runStart),
+            $choice->tried,
+            $choice->waited,
+            $crew,
+            $one->crewing?->qualification,
+            $crew < 0 ? [] : $times->uses,
+            $begun,
+        );
+    }
+
+    private function firstOut(int $x, int $way, int $machine, int $firstPart, int $end, int $runStart): int
+    {
+        return $firstPart < 0 ? -1 : min($end, $this->open[$x][$way][$machine][1]->finish($runStart, $firstPart));
+    }
+
+    /**
+     * Before when it must not end, by machine.
+     *
+     * @param  array{int, int}|null  $lastPart
+     * @return list<int>
+     */
+    private function atLeast(int $x, int $way, ?array $lastPart): array
+    {
+        $atLeast = [];
+        foreach ($this->open[$x][$way] as [, $runOpen]) {
+            $atLeast[] = $lastPart === null ? 0 : $runOpen->finish($lastPart[0], $lastPart[1]);
+        }
+
+        return $atLeast;
+    }
+
+    /**
+     * Offers its place behind all that stands on a machine, or in front of what is pinned there if it is through by
+     * then.
+     *
+     * @param  int  $family  what the machine is set up for; -1 = nobody knows
+     * @param  int  $free  it is free
+     * @param  int  $atLeast  it must not end before
+     */
+    private function onMachine(
+        Choice $choice,
+        int $x,
+        int $way,
+        int $machine,
+        int $family,
+        int $free,
+        int $ready,
+        int $atLeast,
+        ?Hands $hands,
+    ): void {
+        $one = $this->net->ways[$x][$way];
+        [$setupOpen, $runOpen] = $this->open[$x][$way][$machine];
+        $step = $this->net->step[$x];
+        [$only, $notBefore] = $this->later[$x] ?? [$machine, 0];
+        $free = max($free, $notBefore);
+        for ($n = 0; $machine === $only; $n++) {
+            $pin = $this->shop->kept[$one->centre][$machine][$n] ?? null;
+            if ($pin !== null && $pin[1] <= $free) {
+                continue;
+            }
+            $change = $this->changeover($x, $one->centre, $family);
+            $setup = $one->setup + $change;
+            $from = Times::first($step, $setup, $free, $ready, $setupOpen, $runOpen);
+            $choice->tried = min($choice->tried, $from);
+            $hands?->begin();
+            $times = ($pin[0] ?? PHP_INT_MAX) <= $from
+                ? null
+                : Times::of($step, $one, $setup, $free, $ready, $atLeast, $setupOpen, $runOpen, $hands);
+            if ($times !== null && ($pin === null || $this->goesBefore($times, $x, $one, $machine, $n, $family))) {
+                $choice->offer($machine, $times, $free, $change, $hands->waited ?? -1);
+
+                return;
+            }
+            if ($pin === null) {
+                return;
+            }
+            $free = max($free, $pin[1]);
+            $family = $pin[2] < 0 ? $family : $pin[2];
+        }
+    }
+
+    /** Whether it is through before what is pinned there, and leaves that its changeover. */
+    private function goesBefore(Times $times, int $x, Way $way, int $machine, int $pin, int $family): bool
+    {
+        $own = $this->shop->family[$x];
+
+        return $times->end <= $this->shop->kept[$way->centre][$machine][$pin][0]
+            && $this->shop->leavesSetup($way->centre, $machine, $pin, $own < 0 ? $family : $own);
+    }
+
+    private function changeover(int $x, int $c, int $family): int
+    {
+        $minutes = $this->shop->between[$c];
+
+        return $minutes === null || $family < 0 || ! $this->shop->isChanged[$x]
+            ? 0
+            : $minutes[$family][$this->shop->family[$x]];
+    }
+
+    /**
+     * @param  array<int, int>  $free
+     * @return int which of the machines is free first
+     */
+    private static function freeFirst(int $ahead, int $machines, array $free): int
+    {
+        $first = 0;
+        for ($q = 1; $q < $machines; $q++) {
+            $first = $free[$ahead + $q] < $free[$ahead + $first] ? $q : $first;
+        }
+
+        return $first;
+    }
+}
