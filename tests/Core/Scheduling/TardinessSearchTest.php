@@ -57,6 +57,27 @@ it('reaches the proven optimum of the tiny cases', function (string $name, int $
     'exhaustive search, tiny-c' => ['tiny-c', 9240, 39020],
 ]);
 
+it('reaches the proven optimum where people, loads, pins and parts bind', function (string $name, int $late) {
+    // optima of the cases' own solver, which proves them by trying all
+    $problem = calendarCase($name)->problem;
+    $found = searched($problem, 4_000);
+    $schedule = Loading::load(Net::of($problem), $found->order, only: $found->ways);
+    $weighed = array_sum(array_map(
+        fn (Job $job): int => $job->weight * max(0, $schedule->finish[$job->id] - (int) $job->due),
+        $problem->jobs,
+    ));
+    expect([$found->cost, $weighed])->toBe([$late, $late])
+        ->and(FullChecker::faults($problem, $schedule))->toBe([]);
+})->with([
+    'people shared by work centres' => ['tiny-crew-a', 9540],
+    'people shared, other ways' => ['tiny-crewways-a', 5848],
+    'other ways' => ['tiny-ways-a', 3250],
+    'machines that take several at once' => ['tiny-batch-a', 3895],
+    'pins' => ['tiny-pinned-a', 6980],
+    'transfer batches' => ['tiny-transfer-a', 3480],
+    'all of it' => ['tiny-all-a', 4419],
+]);
+
 it('is far below the best dispatch rule', function (string $name, int $rule, float $share, int $iterations) {
     $problem = calendarCase($name)->problem;
     $found = searched($problem, $iterations);
