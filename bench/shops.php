@@ -39,7 +39,10 @@ foreach (isset($typed['only']) ? [$typed['only']] : Shops::FEATURES as $feature)
             new MovePrice,
         )->cost;
         $first[] = min(array_map(
-            fn (Rule $rule): int => $cost(Dispatch::order($net, $rule), []),
+            fn (Rule $rule): int => min(
+                $cost(Dispatch::order($net, $rule), []),
+                $cost(Dispatch::order($net, $rule, withPeople: false), []),
+            ),
             [Rule::TardinessCost, Rule::DueDate, Rule::CriticalRatio],
         ));
         $began = hrtime(true);

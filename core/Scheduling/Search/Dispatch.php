@@ -78,7 +78,8 @@ final class Dispatch
         private readonly Net $net,
         private readonly Rule $rule,
         private readonly float $lookAhead,
-        private readonly array $factor = [],
+        private readonly array $factor,
+        private readonly bool $withPeople,
     ) {
         $this->ready = $this->material = $net->release;
         foreach (array_keys($net->machines) as $c) {
@@ -95,11 +96,17 @@ final class Dispatch
     /**
      * @param  float  $lookAhead  for the weighted tardiness cost: how many usual operations ahead a due date is felt
      * @param  array<int, float>  $factor  for the weighted tardiness cost: by job, how much more urgent than it is
+     * @param  bool  $withPeople  nothing begins there are no people for; which of both is better, the shop decides
      * @return list<int> operations, started ones first
      */
-    public static function order(Net $net, Rule $rule, float $lookAhead = 2.0, array $factor = []): array
-    {
-        return (new self($net, $rule, $lookAhead, $factor))->run();
+    public static function order(
+        Net $net,
+        Rule $rule,
+        float $lookAhead = 2.0,
+        array $factor = [],
+        bool $withPeople = true,
+    ): array {
+        return (new self($net, $rule, $lookAhead, $factor, $withPeople))->run();
     }
 
     /** @return list<int> */
@@ -210,7 +217,7 @@ final class Dispatch
     private function crews(): void
     {
         $ground = Ground::of($this->net);
-        foreach ($this->net->asked === [] ? [] : $ground->crews as $key => $there) {
+        foreach ($this->net->asked === [] || ! $this->withPeople ? [] : $ground->crews as $key => $there) {
             $this->books[$key] = new CrewBook($there);
         }
         foreach ($this->pins as $x => $pin) {

@@ -12,8 +12,8 @@ use KeepPace\Core\Scheduling\Net\Windows;
 
 /**
  * Work centres where what a step takes is asked of the rules of loading themselves (Times): people are shared or asked
- * for unevenly or are qualified, or a step may not stand over a night. Here a walk has an operation worked out behind
- * those ahead of it, and learns whose people a move has touched.
+ * for unevenly or are qualified, a machine takes several operations at once, or a step may not stand over a night. Here
+ * a walk has an operation worked out behind those ahead of it, and learns whose people and which loads a move touched.
  */
 final class People
 {

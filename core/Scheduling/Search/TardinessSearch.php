@@ -57,6 +57,9 @@ final class TardinessSearch
 
     private ?Found $best = null;
 
+    /** Which way to dispatch made the best of the rules' schedules. */
+    private bool $withPeople = true;
+
     private int $iterations = 0;
 
     /** @var array<int, int> by fixed operation: the way it is done in */
@@ -179,9 +182,14 @@ final class TardinessSearch
     private function dispatched(): ?array
     {
         $starts = [];
-        foreach (self::RULES as [$rule, $look]) {
-            $starts[] = $found = $this->cool($this->dispatch($rule, $look, []), $this->kept, 0, 1.0, 1.0);
-            $this->judge($found);
+        foreach ($this->net->asked === [] ? [true] : [false, true] as $withPeople) {
+            foreach (self::RULES as [$rule, $look]) {
+                $before = $this->best;
+                $order = $this->dispatch($rule, $look, [], $withPeople);
+                $starts[] = $found = $this->cool($order, $this->kept, 0, 1.0, 1.0);
+                $this->judge($found);
+                $this->withPeople = $this->best === $before ? $this->withPeople : $withPeople;
+            }
         }
         $bestFactors = [];
         $best = PHP_INT_MAX;
@@ -218,9 +226,9 @@ final class TardinessSearch
      * @param  array<int, float>  $factors
      * @return list<int>
      */
-    private function dispatch(Rule $rule, float $lookAhead, array $factors): array
+    private function dispatch(Rule $rule, float $lookAhead, array $factors, ?bool $withPeople = null): array
     {
-        $order = Dispatch::order($this->net, $rule, $lookAhead, $factors);
+        $order = Dispatch::order($this->net, $rule, $lookAhead, $factors, $withPeople ?? $this->withPeople);
 
         $fixed = $this->stands->fixed;
 
