@@ -178,8 +178,8 @@ final class TardinessSearch
         return true;
     }
 
-    /** @return list<Found>|null null = it was told to end */
-    private function dispatched(): ?array
+    /** @return non-empty-list<Found> */
+    private function byRules(): array
     {
         $starts = [];
         foreach ($this->net->asked === [] ? [true] : [false, true] as $withPeople) {
@@ -191,6 +191,14 @@ final class TardinessSearch
                 $this->withPeople = $this->best === $before ? $this->withPeople : $withPeople;
             }
         }
+
+        return $starts;
+    }
+
+    /** @return list<Found>|null null = it was told to end */
+    private function dispatched(): ?array
+    {
+        $starts = $this->byRules();
         $bestFactors = [];
         $best = PHP_INT_MAX;
         $draws = min(self::MOST_STARTS, 20 + 2 * $this->net->count,
