@@ -28,8 +28,8 @@ final class LeverOffers
 {
     private const SEED = 1;
 
-    /** Where each move of a search loads all anew, fewer are tried. */
-    private const ITERATIONS = ['plain' => 2000, 'full' => 60];
+    /** Where a move asks the rules of loading for each operation it takes longer: fewer are tried. */
+    private const ITERATIONS = ['plain' => 2000, 'asked' => 60];
 
     /** @return list<Offer> best first */
     public static function of(int $order): array
@@ -102,7 +102,7 @@ final class LeverOffers
     public static function trials(StandingPlan $standing, int $order): LeverTrials
     {
         $problem = $standing->problem();
-        $iterations = self::ITERATIONS[Net::of($problem)->asked === [] ? 'plain' : 'full'];
+        $iterations = self::ITERATIONS[Net::of($problem)->asked === [] ? 'plain' : 'asked'];
 
         return new LeverTrials($problem, $standing->steps(), $order, self::SEED, $iterations);
     }
