@@ -25,19 +25,7 @@ final class CrewBook implements CrewPromises
         $this->free = $there->heads;
     }
 
-    public function lack(array $uses, ?string $qualification): ?array
-    {
-        foreach ($uses as [$from, $to, $number, $isRun]) {
-            $until = $this->lackingUntil($from, $to, $number, $qualification);
-            if ($until !== null) {
-                return [$until, $isRun];
-            }
-        }
-
-        return null;
-    }
-
-    public function lackingUntil(int $from, int $to, int $number, ?string $qualification): ?int
+    public function lackingUntil(int $from, int $to, int $number, ?string $qualification): int
     {
         if ($this->there->areAlike && $qualification === null) {
             return $this->fewerUntil($from, $to, $number);
@@ -54,7 +42,7 @@ final class CrewBook implements CrewPromises
             }
         }
         if ($near === []) {
-            return null;
+            return -1;
         }
         $edges = $this->there->edges;
         for ($i = Presence::edgeAt($edges, $from); $i < count($edges) && $edges[$i] < $to; $i++) {
@@ -78,11 +66,11 @@ final class CrewBook implements CrewPromises
             }
         }
 
-        return null;
+        return -1;
     }
 
     /** Where all are alike it is enough to count. */
-    private function fewerUntil(int $from, int $to, int $number): ?int
+    private function fewerUntil(int $from, int $to, int $number): int
     {
         $count = count($this->edges);
         $at = Presence::edgeAt($this->edges, $from);
@@ -90,7 +78,7 @@ final class CrewBook implements CrewPromises
             $at++;
         }
         if ($at === $count || $this->edges[$at] >= $to) {
-            return null;
+            return -1;
         }
         do {
             $at++;
@@ -99,8 +87,12 @@ final class CrewBook implements CrewPromises
         return min($to, $this->edges[$at] ?? $to);
     }
 
-    public function take(int $from, int $to, int $number, ?string $qualification): void
+    /** @param  int  $use  a CrewUse */
+    public function take(int $use, ?string $qualification): void
     {
+        $from = CrewUse::from($use);
+        $to = CrewUse::to($use);
+        $number = CrewUse::number($use);
         if ($this->there->areAlike) {
             $at = $this->cut($from);
             for ($end = $this->cut($to); $at < $end; $at++) {

@@ -8,11 +8,10 @@ namespace KeepPace\Core\Scheduling\Loading;
 interface CrewPromises
 {
     /**
-     * The first of some uses for which too few can be had, and when the stretch ends in which they cannot, or a part of
-     * it. What comes behind the use is not looked at: there nobody may be asked for at all.
+     * Whether too few can be had for a use, and then when the stretch ends in which they cannot, or a part of it. What
+     * comes behind the use is not looked at: there nobody may be asked for at all.
      *
-     * @param  non-empty-list<array{int, int, int, bool}>  $uses  from, to, persons, whether it is the run; in order
-     * @return array{int, bool}|null until when, and whether it is the run; null = they can be had
+     * @return int until when; -1 = they can be had
      */
-    public function lack(array $uses, ?string $qualification): ?array;
+    public function lackingUntil(int $from, int $to, int $number, ?string $qualification): int;
 }

@@ -237,9 +237,9 @@ final class Loading
         }
         $place->machine->add($place->block);
         $block = $place->block;
-        foreach ($place->times->uses as [$from, $to, $number]) {
+        foreach ($place->times->uses as $use) {
             if ($block->crewing !== null && isset($this->crews[$block->crewing->crew])) {
-                $this->crews[$block->crewing->crew]->take($from, $to, $number, $block->crewing->qualification);
+                $this->crews[$block->crewing->crew]->take($use, $block->crewing->qualification);
             }
         }
     }

@@ -12,7 +12,7 @@ final readonly class Pinned
      * @param  int  $neededBy  by when what it needs must be there
      * @param  int  $firstOut  when its first part is through; its end where it passes none on
      * @param  int  $changeover  minutes kept in it: what goes in front of it may not leave more
-     * @param  list<array{int, int, int, bool}>  $uses  when how many of its crew work, as of Times
+     * @param  list<int>  $uses  when how many of its crew work, each a CrewUse
      */
     public function __construct(
         public int $machine,

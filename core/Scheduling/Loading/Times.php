@@ -11,17 +11,15 @@ use KeepPace\Core\Scheduling\Step;
 
 /**
  * The earliest time a step can be worked on a machine that stands empty: setup while machine and setup crew are there,
- * run while machine and run crew are there, and all that may not be.
+ * run while machine and run crew are there, and all that may not be. It is not changed, but not readonly either: that
+ * doubles the time to make one, and a search makes millions.
  */
-final readonly class Times
+final class Times
 {
     /** A step that still does not fit after so many starts does not fit. */
     private const TRIES = 20_000;
 
-    /**
-     * @param  list<array{int, int, int, bool}>  $uses  when how many of the crew work: from, to, persons, whether it is
-     *     the run
-     */
+    /** @param  list<int>  $uses  when how many of the crew work, each a CrewUse */
     private function __construct(
         public int $start,
         public int $setupEnd,
@@ -54,22 +52,33 @@ final readonly class Times
         $need = $way->crewing;
         $run = max($way->run, $setup === 0 ? 1 : 0);
         $start = self::first($step, $setup, $from, $ready, $setupOpen, $runOpen);
+        $isBound = $step->unbroken || $step->setupWithRun;
         for ($try = 0; $try < self::TRIES; $try++) {
-            $start = $setup > 0 ? $setupOpen->nextOpen($start) : $runOpen->nextOpen($start);
-            $setupEnd = $setup > 0 ? $setupOpen->finish($start, $setup) : $start;
-            $runStart = $run > 0 ? $runOpen->nextOpen(max($setupEnd, $ready)) : $setupEnd;
-            $end = $run > 0 ? $runOpen->finish($runStart, $run) : $setupEnd;
+            if ($setup > 0) {
+                [$start, $setupEnd] = $setupOpen->span($start, $setup);
+            } else {
+                $setupEnd = $start = $runOpen->nextOpen($start);
+            }
+            $runStart = $setupEnd;
+            $end = $setupEnd;
+            if ($run > 0) {
+                [$runStart, $end] = $runOpen->span($setupEnd > $ready ? $setupEnd : $ready, $run);
+            }
             if ($end >= Windows::NEVER) {
                 return null;
             }
-            $times = [$start, $setupEnd, $runStart, $end];
-            $next = $step->unbroken || $step->setupWithRun || $end < $atLeast
-                ? self::later($step, $setup, $run, $atLeast, $setupOpen, $runOpen, $times)
+            $next = $isBound || $end < $atLeast
+                ? self::later($step, $setup, $run, $atLeast, $setupOpen, $runOpen, [$start, $setupEnd, $runStart, $end])
                 : null;
-            $uses = $next !== null || $need === null ? [] : self::uses($need, $setupOpen, $runOpen, $times);
-            $next ??= $uses === [] ? null : self::peopleFrom($uses, $need, $setup, $setupOpen, $crew);
+            if ($next === null && $need !== null && $crew !== null) {
+                $next = self::peopleFrom($need, $crew, $setupOpen, $runOpen, $setup, $start, $setupEnd, $runStart, $end);
+            }
             if ($next === null) {
-                return new self(...$times, uses: $uses);
+                $uses = $need === null
+                    ? []
+                    : self::uses($need, $setupOpen, $runOpen, $start, $setupEnd, $runStart, $end);
+
+                return new self($start, $setupEnd, $runStart, $end, $uses);
             }
             $start = max($start + 1, $next);
         }
@@ -134,48 +143,59 @@ final readonly class Times
         return null;
     }
 
-    /**
-     * From when there may be people for it; null = there are.
-     *
-     * @param  non-empty-list<array{int, int, int, bool}>  $uses
-     */
+    /** From when there may be people for it; null = there are. */
     private static function peopleFrom(
-        array $uses,
-        ?Crewing $need,
-        int $setup,
+        Crewing $need,
+        CrewPromises $crew,
         Windows $setupOpen,
-        ?CrewPromises $crew,
+        Windows $runOpen,
+        int $setup,
+        int $start,
+        int $setupEnd,
+        int $runStart,
+        int $end,
     ): ?int {
-        $lack = $crew?->lack($uses, $need?->qualification);
-        if ($lack === null) {
-            return null;
+        if ($need->setup > 0 && $start < $setupEnd) {
+            for ($from = $start, $i = $setupOpen->at($start); $from < $setupEnd; $from = $setupOpen->start[++$i]) {
+                $to = min($setupEnd, $setupOpen->end[$i]);
+                $until = $crew->lackingUntil($from, $to, $need->setup, $need->qualification);
+                if ($until >= 0) {
+                    return $until;
+                }
+            }
         }
-        [$until, $isRun] = $lack;
+        if ($need->run > 0 && $runStart < $end) {
+            for ($from = $runStart, $i = $runOpen->at($runStart); $from < $end; $from = $runOpen->start[++$i]) {
+                $to = min($end, $runOpen->end[$i]);
+                $until = $crew->lackingUntil($from, $to, $need->run, $need->qualification);
+                if ($until >= 0) {
+                    return $setup > 0 ? $setupOpen->startFor($until, $setup) : $until;
+                }
+            }
+        }
 
-        return $isRun && $setup > 0 ? $setupOpen->startFor($until, $setup) : $until;
+        return null;
     }
 
-    /**
-     * @param  array{int, int, int, int}  $times  start, setup's end, start of the run, end
-     * @return list<array{int, int, int, bool}> when how many of the crew work: from, to, persons, if it is the run
-     */
+    /** @return list<int> when how many of the crew work, each a CrewUse */
     private static function uses(
         Crewing $need,
         Windows $setupOpen,
         Windows $runOpen,
-        array $times,
+        int $start,
+        int $setupEnd,
+        int $runStart,
+        int $end,
     ): array {
-        [$start, $setupEnd, $runStart, $end] = $times;
         $uses = [];
         if ($need->setup > 0 && $start < $setupEnd) {
-            for ($i = $setupOpen->at($start); $setupOpen->start[$i] < $setupEnd; $i++) {
-                $from = max($start, $setupOpen->start[$i]);
-                $uses[] = [$from, min($setupEnd, $setupOpen->end[$i]), $need->setup, false];
+            for ($from = $start, $i = $setupOpen->at($start); $from < $setupEnd; $from = $setupOpen->start[++$i]) {
+                $uses[] = CrewUse::of($from, min($setupEnd, $setupOpen->end[$i]), $need->setup);
             }
         }
         if ($need->run > 0 && $runStart < $end) {
-            for ($i = $runOpen->at($runStart); $runOpen->start[$i] < $end; $i++) {
-                $uses[] = [max($runStart, $runOpen->start[$i]), min($end, $runOpen->end[$i]), $need->run, true];
+            for ($from = $runStart, $i = $runOpen->at($runStart); $from < $end; $from = $runOpen->start[++$i]) {
+                $uses[] = CrewUse::of($from, min($end, $runOpen->end[$i]), $need->run);
             }
         }
 

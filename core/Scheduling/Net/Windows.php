@@ -98,6 +98,30 @@ final class Windows
         return $this->start[$i] + $goal - $this->before[$i];
     }
 
+    /**
+     * From the next open minute until so many are done: nextOpen() and finish() in one, for the innermost loops.
+     *
+     * @param  positive-int  $minutes
+     * @return array{int, int} start, end
+     */
+    public function span(int $minute, int $minutes): array
+    {
+        $i = $this->bucket[$minute >> 6] ?? $this->last;
+        while ($this->end[$i] <= $minute) {
+            $i++;
+        }
+        $start = $this->start[$i];
+        if ($minute > $start) {
+            $start = $minute;
+        }
+        $goal = $this->before[$i] + $start - $this->start[$i] + $minutes;
+        while ($this->before[$i + 1] < $goal) {
+            $i++;
+        }
+
+        return [$start, $this->start[$i] + $goal - $this->before[$i]];
+    }
+
     /** Open minutes from 0 to $minute. */
     public function total(int $minute): int
     {

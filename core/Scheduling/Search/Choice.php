@@ -36,18 +36,26 @@ final class Choice
     public function join(int $machine, Spot $load): void
     {
         if ($this->isBetter($load->end, $load->start, $machine)) {
-            [$this->times, $this->load] = [null, $load];
-            [$this->machine, $this->end, $this->since] = [$machine, $load->end, $load->start];
-            [$this->changeover, $this->waited] = [0, -1];
+            $this->times = null;
+            $this->load = $load;
+            $this->machine = $machine;
+            $this->end = $load->end;
+            $this->since = $load->start;
+            $this->changeover = 0;
+            $this->waited = -1;
         }
     }
 
     public function offer(int $machine, Times $times, int $since, int $changeover, int $waited): void
     {
         if ($this->isBetter($times->end, $since, $machine)) {
-            [$this->times, $this->load] = [$times, null];
-            [$this->machine, $this->end, $this->since] = [$machine, $times->end, $since];
-            [$this->changeover, $this->waited] = [$changeover, $waited];
+            $this->times = $times;
+            $this->load = null;
+            $this->machine = $machine;
+            $this->end = $times->end;
+            $this->since = $since;
+            $this->changeover = $changeover;
+            $this->waited = $waited;
         }
     }
 
@@ -58,7 +66,8 @@ final class Choice
             return false;
         }
         if ($this->isBetter($this->end, $free, $machine)) {
-            [$this->machine, $this->since] = [$machine, $free];
+            $this->machine = $machine;
+            $this->since = $free;
         }
 
         return true;

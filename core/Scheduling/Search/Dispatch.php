@@ -314,13 +314,13 @@ final class Dispatch
         }
     }
 
-    /** @param  list<array{int, int, int, bool}>  $uses */
+    /** @param  list<int>  $uses */
     private function takePeople(int $x, array $uses): void
     {
         $need = $this->net->ways[$x][0]->crewing;
         $book = $need === null ? null : $this->books[$need->crew] ?? null;
-        foreach ($uses as [$from, $to, $number]) {
-            $book?->take($from, $to, $number, $need?->qualification);
+        foreach ($uses as $use) {
+            $book?->take($use, $need?->qualification);
         }
     }
 

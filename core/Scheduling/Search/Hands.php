@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Search;
 
 use KeepPace\Core\Scheduling\Loading\CrewPromises;
+use KeepPace\Core\Scheduling\Loading\CrewUse;
 use KeepPace\Core\Scheduling\Loading\Presence;
 
 /**
@@ -16,11 +17,14 @@ final class Hands implements CrewPromises
     /** Uses are found by stretches of 512 minutes. */
     private const BITS = 9;
 
-    /**
-     * @var array<int, array<int, list<array{int, int, int, string|null}>>> by stretch and operation: from, to, how
-     *     many, qualified for what
-     */
+    /** A use is found by one number too: the operation, and which of its uses in so many bits. */
+    private const NTH = 20;
+
+    /** @var array<int, array<int, int>> by stretch and key: a use */
     private array $near = [];
+
+    /** @var array<int, string|null> by operation: what its people are qualified for */
+    private array $qualification = [];
 
     /** @var array<int, int> by operation: its place in the order; what has none is promised before all others */
     private array $pos = [];
@@ -43,26 +47,33 @@ final class Hands implements CrewPromises
 
     public function clear(): void
     {
-        $this->near = [];
+        $this->near = $this->qualification = [];
     }
 
-    /** @param  list<array{int, int, int, bool}>  $uses */
+    /** @param  list<int>  $uses */
     public function take(int $x, array $uses, ?string $qualification): void
     {
-        foreach ($uses as [$from, $to, $number]) {
-            for ($b = $from >> self::BITS, $last = ($to - 1) >> self::BITS; $b <= $last; $b++) {
-                $this->near[$b][$x][] = [$from, $to, $number, $qualification];
+        $this->qualification[$x] = $qualification;
+        $key = $x << self::NTH;
+        foreach ($uses as $use) {
+            $last = (($use >> CrewUse::END & CrewUse::MINUTE) - 1) >> self::BITS;
+            for ($b = $use >> CrewUse::BEGIN + self::BITS; $b <= $last; $b++) {
+                $this->near[$b][$key] = $use;
             }
+            $key++;
         }
     }
 
-    /** @param  list<array{int, int, int, bool}>  $uses */
+    /** @param  list<int>  $uses */
     public function release(int $x, array $uses): void
     {
-        foreach ($uses as [$from, $to]) {
-            for ($b = $from >> self::BITS, $last = ($to - 1) >> self::BITS; $b <= $last; $b++) {
-                unset($this->near[$b][$x]);
+        $key = $x << self::NTH;
+        foreach ($uses as $use) {
+            $last = (($use >> CrewUse::END & CrewUse::MINUTE) - 1) >> self::BITS;
+            for ($b = $use >> CrewUse::BEGIN + self::BITS; $b <= $last; $b++) {
+                unset($this->near[$b][$key]);
             }
+            $key++;
         }
     }
 
@@ -85,38 +96,34 @@ final class Hands implements CrewPromises
         $this->pos = [];
     }
 
-    public function lack(array $uses, ?string $qualification): ?array
-    {
-        $ahead = $this->ahead($uses[0][0], $uses[count($uses) - 1][1]);
-        if ($ahead === []) {
-            return null;
-        }
-        foreach ($uses as [$from, $to, $number, $isRun]) {
-            $until = $this->lackingUntil($ahead, $from, $to, $number, $qualification);
-            if ($until >= 0) {
-                $this->waited = $until;
-
-                return [$until, $isRun];
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * @param  list<array{int, int, int, string|null}>  $ahead
-     * @return int -1 = they can be had
-     */
-    private function lackingUntil(array $ahead, int $from, int $to, int $number, ?string $qualification): int
+    public function lackingUntil(int $from, int $to, int $number, ?string $qualification): int
     {
         $edges = $this->there->edges;
         $e = $this->edgeOf[$from >> self::BITS] ?? count($edges) - 1;
         while (isset($edges[$e + 1]) && $edges[$e + 1] <= $from) {
             $e++;
         }
-        if ($this->isEnoughForAll($ahead, $e, $from, $to, $number)) {
-            return -1;
+        $left = $this->there->heads[$e] - $number;
+        $ahead = $this->ahead($from, $to, $left);
+        if ($ahead === [] || ($left >= 0 && $this->there->areAlike && ($edges[$e + 1] ?? $to) >= $to)) {
+            return -1; // mostly: nobody comes or goes, and there are enough for all who ask at all
         }
+        $until = $this->firstLack($ahead, $e, $from, $to, $number, $qualification);
+        $this->waited = $until >= 0 ? $until : $this->waited;
+
+        return $until;
+    }
+
+    /**
+     * @param  array<int, int>  $ahead  uses by key
+     * @param  int  $e  the edge of presence it begins behind
+     * @return int until when they lack; -1 = they can be had
+     */
+    private function firstLack(array $ahead, int $e, int $from, int $to, int $number, ?string $qualification): int
+    {
+        $edges = $this->there->edges;
+        $heads = $this->there->heads;
+        $areAlike = $this->there->areAlike;
         $isLacking = false;
         for ($t = $from; $t < $to; $t = $next) {
             $next = $to;
@@ -126,16 +133,21 @@ final class Hands implements CrewPromises
             if (isset($edges[$e + 1]) && $edges[$e + 1] < $next) {
                 $next = $edges[$e + 1];
             }
-            $free = $this->there->heads[$e] - $number;
+            $free = $heads[$e] - $number;
             foreach ($ahead as $use) {
-                if ($use[0] > $t) {
-                    $next = $use[0] < $next ? $use[0] : $next;
-                } elseif ($use[1] > $t) {
-                    $next = $use[1] < $next ? $use[1] : $next;
-                    $free -= $use[2];
+                $begin = $use >> CrewUse::BEGIN;
+                if ($begin > $t) {
+                    $next = $begin < $next ? $begin : $next;
+
+                    continue;
+                }
+                $end = $use >> CrewUse::END & CrewUse::MINUTE;
+                if ($end > $t) {
+                    $next = $end < $next ? $end : $next;
+                    $free -= $use & CrewUse::NUMBER;
                 }
             }
-            if ($free < 0 || (! $this->there->areAlike && ! $this->areAble($ahead, $e, $t, $number, $qualification))) {
+            if ($free < 0 || (! $areAlike && ! $this->areAble($ahead, $e, $t, $number, $qualification))) {
                 $isLacking = true;
             } elseif ($isLacking) {
                 return $t;
@@ -145,31 +157,13 @@ final class Hands implements CrewPromises
         return $isLacking ? $to : -1;
     }
 
-    /**
-     * Nobody comes or goes, and there are enough for all who ask at all: mostly it is so.
-     *
-     * @param  list<array{int, int, int, string|null}>  $ahead
-     */
-    private function isEnoughForAll(array $ahead, int $edge, int $from, int $to, int $number): bool
-    {
-        if (! $this->there->areAlike || ($this->there->edges[$edge + 1] ?? $to) < $to) {
-            return false;
-        }
-        $most = $number;
-        foreach ($ahead as $use) {
-            $most += $use[0] < $to && $use[1] > $from ? $use[2] : 0;
-        }
-
-        return $most <= $this->there->heads[$edge];
-    }
-
-    /** @param  list<array{int, int, int, string|null}>  $ahead */
+    /** @param  array<int, int>  $ahead  uses by key */
     private function areAble(array $ahead, int $edge, int $minute, int $number, ?string $qualification): bool
     {
         $asked = [[$number, $qualification]];
-        foreach ($ahead as $use) {
-            if ($use[0] <= $minute && $use[1] > $minute) {
-                $asked[] = [$use[2], $use[3]];
+        foreach ($ahead as $key => $use) {
+            if ($use >> CrewUse::BEGIN <= $minute && ($use >> CrewUse::END & CrewUse::MINUTE) > $minute) {
+                $asked[] = [$use & CrewUse::NUMBER, $this->qualification[$key >> self::NTH] ?? null];
             }
         }
 
@@ -179,26 +173,24 @@ final class Hands implements CrewPromises
     /**
      * What is asked of the crew by operations ahead, within a span.
      *
-     * @return list<array{int, int, int, string|null}>
+     * @param  int  $left  so many are left for them; less those, if all asked at once
+     * @return array<int, int> uses by key
      */
-    private function ahead(int $from, int $to): array
+    private function ahead(int $from, int $to, int &$left): array
     {
         $ahead = [];
-        $first = $from >> self::BITS;
         $limit = $this->limit;
         $pos = $this->pos;
-        for ($b = $first, $last = ($to - 1) >> self::BITS; $b <= $last; $b++) {
-            if (! isset($this->near[$b])) {
-                continue;
-            }
-            foreach ($this->near[$b] as $y => $spans) {
-                if (($pos[$y] ?? -1) < $limit) {
-                    foreach ($spans as $span) {
-                        // what reaches in from the stretch before has been seen there
-                        if ($span[0] < $to && $span[1] > $from && ($b === $first || $b === $span[0] >> self::BITS)) {
-                            $ahead[] = $span;
-                        }
-                    }
+        for ($b = $from >> self::BITS, $last = ($to - 1) >> self::BITS; $b <= $last; $b++) {
+            foreach ($this->near[$b] ?? [] as $key => $use) {
+                if (
+                    $use >> CrewUse::BEGIN < $to
+                    && ($use >> CrewUse::END & CrewUse::MINUTE) > $from
+                    && ($pos[$key >> self::NTH] ?? -1) < $limit
+                    && ! isset($ahead[$key])
+                ) {
+                    $ahead[$key] = $use;
+                    $left -= $use & CrewUse::NUMBER;
                 }
             }
         }
@@ -215,14 +207,14 @@ final class Hands implements CrewPromises
     public function letGoAt(int $minute, int $x, array $pos): int
     {
         $found = -1;
-        foreach ($this->near[($minute - 1) >> self::BITS] ?? [] as $y => $spans) {
+        foreach ($this->near[($minute - 1) >> self::BITS] ?? [] as $key => $use) {
+            $y = $key >> self::NTH;
             if (isset($pos[$y]) && $pos[$y] < $pos[$x]) {
-                foreach ($spans as $span) {
-                    if ($span[1] === $minute) {
-                        return $y;
-                    }
-                    $found = $span[0] < $minute && $span[1] > $minute ? $y : $found;
+                $end = $use >> CrewUse::END & CrewUse::MINUTE;
+                if ($end === $minute) {
+                    return $y;
                 }
+                $found = $use >> CrewUse::BEGIN < $minute && $end > $minute ? $y : $found;
             }
         }
 

@@ -85,7 +85,7 @@ final class JobMove
             }
         }
 
-        return [$places[0][0], $new];
+        return [$places[0][0], $new, $moved];
     }
 
     /**
@@ -159,6 +159,6 @@ final class JobMove
             }
         }
 
-        return [$from, $new];
+        return [$from, $new, $moved];
     }
 }

@@ -6,8 +6,8 @@ namespace KeepPace\Core\Scheduling\Search;
 
 use KeepPace\Core\Scheduling\Net\Way;
 
-/** What a machine that takes several operations at once works on at one time. Minutes from now. */
-final readonly class Load
+/** What a machine that takes several operations at once works on at one time. Minutes from now. Not changed; as Spot. */
+final class Load
 {
     /**
      * @param  int  $by  the operation that began it

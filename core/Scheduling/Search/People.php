@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace KeepPace\Core\Scheduling\Search;
 
+use KeepPace\Core\Scheduling\Loading\CrewUse;
 use KeepPace\Core\Scheduling\Loading\Ground;
 use KeepPace\Core\Scheduling\Loading\Times;
 use KeepPace\Core\Scheduling\Net\Net;
@@ -127,15 +128,15 @@ final class People
         if ($spot === null || $spot->start >= Windows::NEVER || ($spot->uses === [] && $spot->load === null)) {
             return;
         }
-        foreach ($spot->uses as [$from, $to]) {
-            $this->ofCrew[$spot->crew]->touch($from, $to, $this->move);
+        foreach ($spot->uses as $use) {
+            $this->ofCrew[$spot->crew]->touch(CrewUse::from($use), CrewUse::to($use), $this->move);
         }
         if ($spot->load !== null) {
             $this->ofCentre[$spot->load->way->centre]->touch($spot->start, $spot->end, $this->move);
         }
         $this->isTouched = true;
-        $this->from = min($this->from, $spot->start);
-        $this->to = max($this->to, $spot->end);
+        $this->from = $spot->start < $this->from ? $spot->start : $this->from;
+        $this->to = $spot->end > $this->to ? $spot->end : $this->to;
     }
 
     /** Whether people it could have, or loads, are touched between the first minute it tried and its end. */
@@ -233,17 +234,21 @@ final class People
         int $wide,
         array $pos,
     ): Spot {
-        $hands = $this->hands[$this->crew[$x][$way]] ?? null;
+        $crew = $this->crew[$x][$way];
+        $hands = $crew < 0 ? null : $this->hands[$crew];
         $hands?->askFor($x, $pos);
         $one = $this->net->ways[$x][$way];
         $c = $one->centre;
-        $atLeast = $this->atLeast($x, $way, $lastPart);
-        $loads = isset($this->ofCentre[$c])
-            ? $this->loads->mayJoin($x, $one, $ready, $atLeast, $y, $before, $free, $wide, $this->spots)
+        $isOven = isset($this->ofCentre[$c]);
+        $loads = $isOven
+            ? $this->loads->mayJoin($x, $one, $ready, $this->atLeast($x, $way, $lastPart), $y, $before, $free, $wide,
+                $this->spots)
             : [];
         $choice = new Choice;
         $least = $one->work();
-        [$ahead, $machines, $same] = [$y * $wide, $this->net->machines[$c], $this->isAlike[$c]];
+        $ahead = $y * $wide;
+        $machines = $this->net->machines[$c];
+        $same = $this->isAlike[$c];
         $q = $y >= 0 && $same ? self::freeFirst($ahead, $machines, $free) : 0;
         for ($k = 0; $k < $machines; $k++, $q = $q + 1 === $machines ? 0 : $q + 1) {
             $g = $y < 0 ? 0 : $free[$ahead + $q];
@@ -252,10 +257,12 @@ final class People
                 continue;
             }
             $family = $y < 0 ? $this->shop->familyNow[$c][$q] : $set[$ahead + $q];
-            $this->onMachine($choice, $x, $way, $q, $family, $g, $ready, $atLeast[$q], $hands);
+            $this->onMachine($choice, $x, $way, $q, $family, $g, $ready, $lastPart, $hands);
         }
         $hands?->done();
-        $choice->tried = min($choice->tried, isset($this->ofCentre[$c]) ? $ready : PHP_INT_MAX);
+        if ($isOven && $ready < $choice->tried) {
+            $choice->tried = $ready;
+        }
 
         return $this->spot($x, $way, $choice, $firstPart);
     }
@@ -264,8 +271,10 @@ final class People
     {
         $one = $this->net->ways[$x][$way];
         $crew = $this->crew[$x][$way];
-        [$on, $load, $times] = [$choice->machine, $choice->load, $choice->times];
+        $on = $choice->machine;
+        $times = $choice->times;
         if ($times === null) {
+            $load = $choice->load;
             $runStart = $load?->load === null ? Windows::NEVER : $load->load->runStart;
             $end = $load->end ?? Windows::NEVER;
             $firstOut = $load === null && $firstPart >= 0
@@ -284,7 +293,7 @@ final class People
             $times->start,
             $times->end,
             $choice->changeover,
-            $this->firstOut($x, $way, $on, $firstPart, $times->end, $times->runStart),
+            $firstPart < 0 ? -1 : $this->firstOut($x, $way, $on, $firstPart, $times->end, $times->runStart),
             $choice->tried,
             $choice->waited,
             $crew,
@@ -321,7 +330,7 @@ final class People
      *
      * @param  int  $family  what the machine is set up for; -1 = nobody knows
      * @param  int  $free  it is free
-     * @param  int  $atLeast  it must not end before
+     * @param  array{int, int}|null  $lastPart
      */
     private function onMachine(
         Choice $choice,
@@ -331,23 +340,32 @@ final class People
         int $family,
         int $free,
         int $ready,
-        int $atLeast,
+        ?array $lastPart,
         ?Hands $hands,
     ): void {
         $one = $this->net->ways[$x][$way];
-        [$setupOpen, $runOpen] = $this->open[$x][$way][$machine];
+        $setupOpen = $this->open[$x][$way][$machine][0];
+        $runOpen = $this->open[$x][$way][$machine][1];
         $step = $this->net->step[$x];
-        [$only, $notBefore] = $this->later[$x] ?? [$machine, 0];
-        $free = max($free, $notBefore);
-        for ($n = 0; $machine === $only; $n++) {
-            $pin = $this->shop->kept[$one->centre][$machine][$n] ?? null;
+        $pins = $this->shop->kept[$one->centre][$machine] ?? null;
+        if (isset($this->later[$x])) {
+            if ($this->later[$x][0] !== $machine) {
+                return;
+            }
+            $free = max($free, $this->later[$x][1]);
+        }
+        $atLeast = $lastPart === null ? 0 : $runOpen->finish($lastPart[0], $lastPart[1]);
+        for ($n = 0; ; $n++) {
+            $pin = $pins[$n] ?? null;
             if ($pin !== null && $pin[1] <= $free) {
                 continue;
             }
             $change = $this->changeover($x, $one->centre, $family);
             $setup = $one->setup + $change;
             $from = Times::first($step, $setup, $free, $ready, $setupOpen, $runOpen);
-            $choice->tried = min($choice->tried, $from);
+            if ($from < $choice->tried) {
+                $choice->tried = $from;
+            }
             $hands?->begin();
             $times = ($pin[0] ?? PHP_INT_MAX) <= $from
                 ? null

@@ -6,9 +6,10 @@ namespace KeepPace\Core\Scheduling\Search;
 
 /**
  * Where an operation stands while a walk moves operations about, at a work centre where the rules of loading are asked.
- * Minutes from now.
+ * Minutes from now. It is not changed, but not readonly either: that doubles the time to make one, and a search makes
+ * millions.
  */
-final readonly class Spot
+final class Spot
 {
     /**
      * @param  int  $machine  its place in the work centre
@@ -17,7 +18,7 @@ final readonly class Spot
      * @param  int  $tried  no minute before that was looked at
      * @param  int  $waited  until when it waited for people last; -1 = it did not
      * @param  int  $crew  -1 = none
-     * @param  list<array{int, int, int, bool}>  $uses  when how many of the crew work, as of Times
+     * @param  list<int>  $uses  when how many of the crew work, each a CrewUse
      * @param  Load|null  $load  what it begins or joins, where a machine takes several at once
      */
     public function __construct(

@@ -483,9 +483,12 @@ final class Walk
                         if ($stretch === null) {
                             continue;
                         }
-                        [$from, $new] = $stretch;
+                        [$from, $new, $goes] = $stretch;
                         $to = $from + count($new) - 1;
                         $stamp += 2;
+                        foreach ($goes as $x => $_) {
+                            $mark[$x] = $stamp;
+                        }
                     } else {
                         // the new order of the stretch from u to v
                         $from = $pos[$u];
@@ -558,7 +561,7 @@ final class Walk
                     $old[] = $x;
                     $c = $centre[$x];
                     if ($c >= 0) {
-                        if ($people !== null && $isAsked[$c]) {
+                        if ($people !== null && $mark[$x] >= $stamp && $isAsked[$c]) {
                             $people->touch($x);
                         }
                         if ($seen[$c] !== $stamp) {
@@ -603,6 +606,9 @@ final class Walk
                             if ($p < $lowest) {
                                 $lowest = $p;
                             }
+                        } elseif ($people !== null && $mark[$x] >= $stamp && $isAsked[$c]) {
+                            $dirty[$x] = true;
+                            $pending++;
                         }
                         $anchor[$c] = $x;
                     }

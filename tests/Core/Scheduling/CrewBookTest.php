@@ -5,6 +5,7 @@ use KeepPace\Core\Scheduling\Crew;
 use KeepPace\Core\Scheduling\Crewing;
 use KeepPace\Core\Scheduling\Job;
 use KeepPace\Core\Scheduling\Loading\CrewBook;
+use KeepPace\Core\Scheduling\Loading\CrewUse;
 use KeepPace\Core\Scheduling\Loading\Presence;
 use KeepPace\Core\Scheduling\Person;
 use KeepPace\Core\Scheduling\Plan\ForwardLoading;
@@ -33,9 +34,9 @@ function peopleAtOddHours(int $number): array
 it('counts somebody who is at a step that asks for what nobody is qualified for', function () {
     $one = new Person('one', OpenWindows::of([[0, 480]], [], 0, 480));
     $book = new CrewBook(new Presence(new Crew('c', [$one]), 0));
-    $book->take(60, 120, 1, 'welding'); // it runs already, whatever the plan thinks of it
+    $book->take(CrewUse::of(60, 120, 1), 'welding'); // it runs already, whatever the plan thinks of it
     expect($book->lackingUntil(60, 180, 1, null))->toBe(120)
-        ->and($book->lackingUntil(120, 180, 1, null))->toBeNull();
+        ->and($book->lackingUntil(120, 180, 1, null))->toBe(-1);
 });
 
 it('says until when too few are free, whatever was taken before', function (int $seed) {
@@ -58,9 +59,9 @@ it('says until when too few are free, whatever was taken before', function (int 
             $lacking++;
         }
         $said = $book->lackingUntil($from, $to, $number, null);
-        expect($said)->toBe($lacking);
-        if ($said === null) {
-            $book->take($from, $to, $number, null);
+        expect($said)->toBe($lacking ?? -1);
+        if ($said === -1) {
+            $book->take(CrewUse::of($from, $to, $number), null);
             for ($minute = $from; $minute < $to; $minute++) {
                 $free[$minute] -= $number;
             }
