@@ -398,8 +398,11 @@ final class Loading
                 $runOpen,
                 $crew,
             );
-            if ($times === null) {
+            if ($times === null && $centre->changeovers === null) {
                 break;
+            }
+            if ($times === null) {
+                continue; // behind another family it may be set up for sooner, and fit a shift
             }
             if (
                 $next === null

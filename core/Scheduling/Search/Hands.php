@@ -77,11 +77,14 @@ final class Hands implements CrewPromises
         }
     }
 
-    /** @param  array<int, int>  $pos */
-    public function askFor(int $x, array $pos): void
+    /**
+     * @param  array<int, int>  $pos
+     * @param  int  $place  those count that stand ahead of it in the order
+     */
+    public function askFor(int $place, array $pos): void
     {
         $this->pos = $pos;
-        $this->limit = $pos[$x];
+        $this->limit = $place;
     }
 
     /** It is tried on another machine. */

@@ -16,8 +16,24 @@ use KeepPace\Core\Scheduling\Net\Net;
  */
 final class JobMove
 {
-    public function __construct(private readonly Net $net)
+    public function __construct(private readonly Net $net, private readonly ?People $people = null)
     {
+    }
+
+    /**
+     * When what waits for an operation may begin, if nothing but what is pinned keeps it from beginning at $ready.
+     *
+     * @param  array<int, int>  $way
+     */
+    private function outFrom(int $x, int $ready, int $centre, int $work, array $way): int
+    {
+        $end = $this->people !== null && $this->people->areAsked
+            ? $this->people->endAlone($x, $way[$x] ?? 0, $ready)
+            : null;
+
+        return $end === null
+            ? $this->net->outFrom($x, $ready, $centre, $work)
+            : $this->net->out($x, $end, $centre);
     }
 
     /**
@@ -31,11 +47,24 @@ final class JobMove
      * @param  array<int, int>  $end  by operation, in minutes
      * @param  array<int, int>  $out  by operation: when what waits for it may begin
      * @param  array<int, bool>  $fixed  by operation: nothing passes it
-     * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = nothing moves
+     * @param  array<int, int>  $way  by operation: the one of its ways it is done in
+     * @param  int  $eighths  not quite as soon as it is ready: so much of the time until it begins now is left
+     * @return array{int, list<int>, array<int, true>}|null from which place on, the new order of the stretch, and which
+     *     are moved; null = nothing moves
      */
-    public function rush(int $v, array $centre, array $work, array $at, array $pos, array $cp, array $end,
-        array $out, array $fixed): ?array
-    {
+    public function rush(
+        int $v,
+        array $centre,
+        array $work,
+        array $at,
+        array $pos,
+        array $cp,
+        array $end,
+        array $out,
+        array $fixed,
+        array $way,
+        int $eighths,
+    ): ?array {
         $net = $this->net;
         $moved = $places = [];
         $ready = $net->release[$v];
@@ -46,6 +75,10 @@ final class JobMove
                     $low = max($low, $pos[$y]);
                     $ready = max($ready, $out[$y]);
                 }
+            }
+            if ($eighths > 0 && $ready < $end[$x] - $work[$x]) {
+                $ready += intdiv(($end[$x] - $work[$x] - $ready) * $eighths, 8);
+                $eighths = 0;
             }
             $to = $pos[$x];
             $place = $to;
@@ -60,17 +93,80 @@ final class JobMove
             }
             $moved[$x] = true;
             $places[] = [$low = max($place, $low), $x];
-            $ready = $net->outFrom($x, $ready, $centre[$x], $work[$x]);
+            $ready = $this->outFrom($x, $ready, $centre[$x], $work[$x], $way);
         }
 
         return $places[0][0] >= $to ? null : self::ahead($at, $to, $places, $moved);
     }
 
     /**
+     * Operation v and those behind it in its job, each into the first gap where it keeps nobody from anything. Only
+     * where the rules of loading are asked; the others stay where they are.
+     *
+     * @param  array<int, int>  $centre  by operation: where it is done
+     * @param  array<int, int>  $at  the order
+     * @param  array<int, int>  $pos  by operation: its place in it
+     * @param  array<int, int>  $cp  by operation: the one before it on its work centre, -1 = none
+     * @param  array<int, int>  $cn  the one behind it
+     * @param  array<int, int>  $end  by operation, in minutes
+     * @param  array<int, int>  $out  by operation: when what waits for it may begin
+     * @param  array<int, bool>  $fixed  by operation: nothing passes it
+     * @param  array<int, int>  $way  by operation: the one of its ways it is done in
+     * @param  array<int, int>  $free  when machines are free behind each operation
+     * @param  array<int, int>  $set  what they are set up for then
+     * @param  int  $wide  how many of those for each operation
+     * @return array{int, list<int>, array<int, true>}|null from which place on, the new order of the stretch, and which
+     *     are moved; null = there are no gaps
+     */
+    public function slip(
+        int $v,
+        array $centre,
+        array $at,
+        array $pos,
+        array $cp,
+        array $cn,
+        array $end,
+        array $out,
+        array $fixed,
+        array $way,
+        array $free,
+        array $set,
+        int $wide,
+    ): ?array {
+        $net = $this->net;
+        $moved = $places = [];
+        $ready = $net->release[$v];
+        $low = $to = -1;
+        $isEarlier = false;
+        for ($x = $v; $x >= 0 && $net->job[$x] === $net->job[$v]; $x = $net->after[$x][0] ?? -1) {
+            foreach ($net->before[$x] as $y) {
+                if (! isset($moved[$y])) {
+                    $low = max($low, $pos[$y]);
+                    $ready = max($ready, $out[$y]);
+                }
+            }
+            $gaps = [];
+            for ($y = $cp[$x]; $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $end[$y] > $ready; $y = $cp[$y]) {
+                $gaps[] = $y;
+            }
+            $gap = $fixed[$x] || $centre[$x] < 0
+                ? null
+                : $this->people?->firstGap($x, $way[$x] ?? 0, $ready, $gaps, $cp, $cn, $free, $set, $wide, $pos);
+            $isEarlier = $isEarlier || $gap !== null;
+            $moved[$x] = true;
+            $to = $pos[$x];
+            $places[] = [$low = max($gap === null ? $to : $pos[$gap[0]], $low), $x];
+            $ready = $gap === null ? max($ready, $out[$x]) : $net->out($x, $gap[1], $centre[$x]);
+        }
+
+        return ! $isEarlier || $places[0][0] >= $to ? null : self::ahead($at, $to, $places, $moved);
+    }
+
+    /**
      * @param  array<int, int>  $at
      * @param  non-empty-list<array{int, int}>  $places  each goes ahead of what stands at a place, in order
      * @param  array<int, true>  $moved
-     * @return array{int, list<int>}
+     * @return array{int, list<int>, array<int, true>}
      */
     private static function ahead(array $at, int $to, array $places, array $moved): array
     {
@@ -99,7 +195,9 @@ final class JobMove
      * @param  array<int, int>  $cn  by operation: the one behind it on its work centre, -1 = none
      * @param  array<int, int>  $end  by operation, in minutes
      * @param  array<int, int>  $out  by operation: when what waits for it may begin
-     * @return array{int, list<int>}|null from which place on, and the new order of the stretch; null = it cannot
+     * @param  array<int, int>  $way  by operation: the one of its ways it is done in
+     * @return array{int, list<int>, array<int, true>}|null from which place on, the new order of the stretch, and which
+     *     are moved; null = it cannot
      */
     public function yield(
         int $u,
@@ -111,6 +209,7 @@ final class JobMove
         array $cn,
         array $end,
         array $out,
+        array $way,
     ): ?array {
         $net = $this->net;
         $low = $pos[$v];
@@ -118,7 +217,7 @@ final class JobMove
         $moved = [$u => true];
         $places = [[$low, $u]];
         for ($x = $u; ; $moved[$x] = true) {
-            $ready = $net->outFrom($x, $ready, $centre[$x], $work[$x]);
+            $ready = $this->outFrom($x, $ready, $centre[$x], $work[$x], $way);
             foreach ($net->after[$x] as $k => $y) {
                 if ($k > 0 && $pos[$y] <= $low) {
                     return null; // it would have to take more than one job along

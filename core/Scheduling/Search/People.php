@@ -29,6 +29,9 @@ final class People
 
     private readonly Loads $loads;
 
+    /** Somebody has to be there for some of the steps; else machines are asked for alone. */
+    public bool $areAsked = false;
+
     /** @var array<int, array{int, int}> by operation there is no room for where it is pinned: machine, from when */
     private array $later = [];
 
@@ -64,6 +67,7 @@ final class People
             foreach ($ways as $n => $way) {
                 $need = $way->crewing;
                 $this->crew[$x][$n] = $need !== null && isset($this->hands[$need->crew]) ? $need->crew : -1;
+                $this->areAsked = $this->areAsked || $this->crew[$x][$n] >= 0;
                 if ($shop->isAsked[$way->centre]) {
                     foreach ($shop->calendarOf[$way->centre] as $calendar) {
                         $own = $shop->calendars[$calendar];
@@ -220,6 +224,7 @@ final class People
      * @param  array<int, int>  $set  what they are set up for then
      * @param  int  $wide  how many of those for each operation
      * @param  array<int, int>  $pos  by operation: its place in the order
+     * @param  int  $place  it waits for the people of those ahead of this place
      */
     public function place(
         int $x,
@@ -233,10 +238,11 @@ final class People
         array $set,
         int $wide,
         array $pos,
+        int $place,
     ): Spot {
         $crew = $this->crew[$x][$way];
         $hands = $crew < 0 ? null : $this->hands[$crew];
-        $hands?->askFor($x, $pos);
+        $hands?->askFor($place, $pos);
         $one = $this->net->ways[$x][$way];
         $c = $one->centre;
         $isOven = isset($this->ofCentre[$c]);
@@ -265,6 +271,81 @@ final class People
         }
 
         return $this->spot($x, $way, $choice, $firstPart);
+    }
+
+    /**
+     * The first gap it fits into and keeps nobody from anything.
+     *
+     * @param  list<int>  $gaps  operations it could stand in front of, the last first
+     * @param  array<int, int>  $before  by operation: the one ahead of it at its work centre
+     * @param  array<int, int>  $behind  the one behind it
+     * @param  array<int, int>  $free  when machines are free behind each operation
+     * @param  array<int, int>  $set  what they are set up for then
+     * @param  int  $wide  how many of those for each operation
+     * @param  array<int, int>  $pos  by operation: its place in the order
+     * @return array{int, int}|null in front of which, and when it ends there
+     */
+    public function firstGap(
+        int $x,
+        int $way,
+        int $ready,
+        array $gaps,
+        array $before,
+        array $behind,
+        array $free,
+        array $set,
+        int $wide,
+        array $pos,
+    ): ?array {
+        if ($gaps === [] || ! isset($this->open[$x][$way]) || isset($this->shop->pinned[$x])) {
+            return null;
+        }
+        $stood = $this->leaves($x);
+        $found = null;
+        for ($k = count($gaps) - 1; $k >= 0 && $found === null; $k--) {
+            $y = $gaps[$k];
+            $ahead = $before[$y];
+            $spot = $this->place($x, $way, $ready, null, -1, $ahead, $before, $free, $set, $wide, $pos, PHP_INT_MAX);
+            if ($spot->end < Windows::NEVER && $this->isInNobodysWay($spot, $x, $y, $behind)) {
+                $found = [$y, $spot->end];
+            }
+        }
+        $this->putBack($x, $stood);
+
+        return $found;
+    }
+
+    /** @param  array<int, int>  $behind  by operation: the one behind it at its work centre */
+    private function isInNobodysWay(Spot $spot, int $x, int $y, array $behind): bool
+    {
+        if ($spot->load !== null && $spot->load->by !== $x) {
+            return true;
+        }
+        for (; $y >= 0; $y = $behind[$y]) {
+            $next = $this->spots[$y] ?? $this->shop->pinned[$y] ?? null;
+            if ($next !== null && $next->machine === $spot->machine) {
+                return $spot->end <= $next->start;
+            }
+        }
+
+        return true;
+    }
+
+    /** When it ends if nothing but what is pinned keeps it from what it needs; null = the rules are not asked here. */
+    public function endAlone(int $x, int $way, int $ready): ?int
+    {
+        if (isset($this->shop->pinned[$x])) {
+            return $this->shop->pinned[$x]->end;
+        }
+        if (! isset($this->open[$x][$way])) {
+            return null;
+        }
+        $choice = new Choice;
+        foreach (array_keys($this->open[$x][$way]) as $q) {
+            $this->onMachine($choice, $x, $way, $q, -1, 0, $ready, null, null);
+        }
+
+        return min($choice->end, Windows::NEVER);
     }
 
     private function spot(int $x, int $way, Choice $choice, int $firstPart): Spot
@@ -348,6 +429,7 @@ final class People
         $runOpen = $this->open[$x][$way][$machine][1];
         $step = $this->net->step[$x];
         $pins = $this->shop->kept[$one->centre][$machine] ?? null;
+        $before = $free;
         if (isset($this->later[$x])) {
             if ($this->later[$x][0] !== $machine) {
                 return;
@@ -358,6 +440,9 @@ final class People
         for ($n = 0; ; $n++) {
             $pin = $pins[$n] ?? null;
             if ($pin !== null && $pin[1] <= $free) {
+                // what comes before that is in its family already
+                $family = $pin[1] > $before && $pin[2] >= 0 ? $pin[2] : $family;
+
                 continue;
             }
             $change = $this->changeover($x, $one->centre, $family);

@@ -34,6 +34,9 @@ final class TardinessSearch
         [Rule::Shortest, 0.0],
     ];
 
+    /** Order after order: how many times its own time, and the usual time for its weight, each comes sooner. */
+    private const SOONER = [[0.5, 2.0], [0.5, 4.0], [0.5, 1.0], [1.0, 1.0], [1.0, 2.0], [0.5, 8.0], [0.5, 0.5]];
+
     /** The best of them are cooled a little. */
     private const COOLED = 8;
 
@@ -60,6 +63,14 @@ final class TardinessSearch
     /** Which way to dispatch made the best of the rules' schedules. */
     private bool $withPeople = true;
 
+    /** Order after order does better than dispatching. */
+    private bool $isOneByOne = false;
+
+    private readonly OneByOne $oneByOne;
+
+    /** @var array{float, float} which of SOONER did best */
+    private array $sooner = [0.0, 1.0];
+
     private int $iterations = 0;
 
     /** @var array<int, int> by fixed operation: the way it is done in */
@@ -84,6 +95,7 @@ final class TardinessSearch
     ) {
         $this->random = new Randomizer(new Xoshiro256StarStar($seed));
         $this->walk = new Walk($net, $seed, $stands);
+        $this->oneByOne = new OneByOne($net);
         $this->kept = $stands->kept();
         $this->goOn = $goOn;
         $this->mayBegin = $mayBegin;
@@ -191,6 +203,18 @@ final class TardinessSearch
                 $this->withPeople = $this->best === $before ? $this->withPeople : $withPeople;
             }
         }
+        foreach ($this->walk->isManned() ? self::SOONER : [] as [$bySpan, $byWeight]) {
+            if (! ($this->mayBegin)()) {
+                break;
+            }
+            $before = $this->best;
+            $starts[] = $found = $this->started($this->oneByOne->order($bySpan, $byWeight));
+            $this->judge($found);
+            if ($this->best !== $before) {
+                $this->isOneByOne = true;
+                $this->sooner = [$bySpan, $byWeight];
+            }
+        }
 
         return $starts;
     }
@@ -206,13 +230,15 @@ final class TardinessSearch
         for ($draw = 0; $draw < $draws; $draw++) {
             // the second half stays near the best of the first
             $factors = $this->factors($draw < $draws / 2 ? null : $bestFactors);
-            $found = $this->cool(
-                $this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors),
-                $this->kept,
-                0,
-                1.0,
-                1.0,
-            );
+            $found = $this->isOneByOne
+                ? $this->started($this->oneByOne->order($this->sooner[0], $this->sooner[1], $factors))
+                : $this->cool(
+                    $this->dispatch(Rule::TardinessCost, [1.0, 2.0, 4.0][$draw % 3], $factors),
+                    $this->kept,
+                    0,
+                    1.0,
+                    1.0,
+                );
             $starts[] = $found;
             $this->judge($found);
             if ($found->cost < $best) {
@@ -228,6 +254,16 @@ final class TardinessSearch
         }
 
         return $starts;
+    }
+
+    /** @param  array{list<int>, array<int, int>}  $start  order, ways */
+    private function started(array $start): Found
+    {
+        [$order, $ways] = $start;
+        $fixed = $this->stands->fixed;
+        $order = $fixed === [] ? $order : [...$fixed, ...array_values(array_diff($order, $fixed))];
+
+        return $this->cool($order, $this->kept + $ways, 0, 1.0, 1.0);
     }
 
     /**

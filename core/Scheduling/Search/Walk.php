@@ -33,6 +33,9 @@ final class Walk
     /** Of 128 moves: so many rush a job, and so many let one yield. */
     private const RUSH = 5;
 
+    /** Where people are asked for: what keeps a late order is in many places, so it has to be moved whole. */
+    private const RUSH_AMONG_PEOPLE = 32;
+
     private const YIELD = 20;
 
     /** One move in so many does an operation in another of its ways, where there are any; a power of two. */
@@ -64,7 +67,7 @@ final class Walk
         $this->shop = new Shop($net);
         $this->people = $net->asked === [] ? null : new People($net, $this->shop);
         $this->flat = new FlatWindows($this->shop->calendars);
-        $this->jobMove = new JobMove($net);
+        $this->jobMove = new JobMove($net, $this->people);
         $this->fixed = array_fill(0, $net->count, false);
         foreach ($stands->fixed as $operation) {
             $this->fixed[$operation] = true;
@@ -72,6 +75,12 @@ final class Walk
         foreach ($net->jobs as $job) {
             $this->weight[] = isset($net->unplaced[$job->id]) || $job->due === null ? 0 : $job->weight;
         }
+    }
+
+    /** Whether people are asked for one by one, and not as machines they stand at. */
+    public function isManned(): bool
+    {
+        return $this->people !== null && $this->people->areAsked;
     }
 
     /**
@@ -122,6 +131,8 @@ final class Walk
         $people = $this->people;
         $people?->clear();
         $isAsked = $shop->isAsked;
+        $isManned = $this->isManned();
+        $rush = $isManned ? self::RUSH_AMONG_PEOPLE : self::RUSH;
         [$pinned, $kept, $isBroken] = [array_fill(0, $count, null), $shop->kept, array_fill(0, $count, false)];
         foreach ($shop->pinned as $x => $pin) {
             $pinned[$x] = $pin;
@@ -465,7 +476,7 @@ final class Walk
                 } else {
                     $forced = -1;
                     $whole = $draw >> 40 & 0x7F;
-                    $isWhole = $whole < self::RUSH + self::YIELD && $by < 0;
+                    $isWhole = $whole < $rush || ($whole < $rush + self::YIELD && $by < 0);
                     $u = $by < 0 ? $cp[$v] : $by;
                     // mostly near, now and then far: one long operation may have to go before many
                     for (
@@ -477,9 +488,25 @@ final class Walk
                     }
                     if ($isWhole) {
                         // a whole job, from here on
-                        $stretch = $whole < self::RUSH
-                            ? $jobMove->rush($v, $centre, $work, $at, $pos, $cp, $end, $out, $fixed)
-                            : $jobMove->yield($u, $v, $centre, $work, $at, $pos, $cn, $end, $out);
+                        if ($whole >= $rush) {
+                            $stretch = $jobMove->yield($u, $v, $centre, $work, $at, $pos, $cn, $end, $out, $way);
+                        } elseif (! $isManned) {
+                            $stretch = $jobMove->rush($v, $centre, $work, $at, $pos, $cp, $end, $out, $fixed, $way, 0);
+                        } else {
+                            if (($draw >> 48 & 1) === 0) {
+                                // the late one itself, from any of its operations on
+                                $list = $net->operations[$j];
+                                $v = $list[($draw >> 49 & 0xFFF) % count($list)];
+                                if ($centre[$v] < 0 || $fixed[$v] || $pinned[$v] !== null) {
+                                    continue;
+                                }
+                            }
+                            $k = ($draw >> 61 & 1) === 0 ? 0 : $draw >> 58 & 7;
+                            $stretch = ($draw >> 57 & 1) === 0
+                                ? $jobMove->slip($v, $centre, $at, $pos, $cp, $cn, $end, $out, $fixed, $way, $free,
+                                    $set, $wide)
+                                : $jobMove->rush($v, $centre, $work, $at, $pos, $cp, $end, $out, $fixed, $way, $k);
+                        }
                         if ($stretch === null) {
                             continue;
                         }
@@ -728,6 +755,7 @@ final class Walk
                             $set,
                             $wide,
                             $pos,
+                            $pos[$x],
                         );
                         [$o, $s, $e, $h] = [$spot->machine, $spot->start, $spot->end, $spot->changeover];
                         $logTriedX[$tries] = $x;

@@ -167,6 +167,19 @@ it('sets up ahead of the material unless marked, and just in time', function () 
         ->toBe([210, 240, 240, 260]);
 });
 
+it('goes behind the next family where it cannot be set up for behind this one', function () {
+    // 150 minutes from red to green fit no shift of 100, 10 from blue to green do
+    $changes = new Changeovers(['red' => ['green' => 150], 'blue' => ['green' => 10]]);
+    $shifts = hours([[0, 100], [200, 300], [400, 500]]);
+    $centre = [1 => new WorkCentre('Mill', 1, $shifts, changeovers: $changes)];
+    $steps = [
+        new Step(1, 1, 60, family: 'red'),
+        new Step(2, 1, 50, family: 'blue', pin: new Pin(200, 1)),
+        new Step(3, 1, 40, family: 'green', unbroken: true),
+    ];
+    expect(placed(loaded($centre, $steps), 3))->toBe([250, 260, 260, 300]);
+});
+
 it('keeps what may not be interrupted in one window, and a run by its setup', function () {
     $centre = [1 => new WorkCentre('Mill', 1, hours([[0, 100], [200, 300]]))];
     expect(placed(loaded($centre, [new Step(1, 1, 60, materialAt: 50, unbroken: true)]), 1))->toBe([200, 200, 200, 260])
