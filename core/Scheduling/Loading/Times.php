@@ -19,13 +19,14 @@ final class Times
     /** A step that still does not fit after so many starts does not fit. */
     private const TRIES = 20_000;
 
-    /** @param  list<int>  $uses  when how many of the crew work, each a CrewUse */
+    /** @var list<int> when how many of the crew work, each a CrewUse */
+    public array $uses = [];
+
     private function __construct(
         public int $start,
         public int $setupEnd,
         public int $runStart,
         public int $end,
-        public array $uses,
     ) {
     }
 
@@ -54,36 +55,47 @@ final class Times
         $start = self::first($step, $setup, $from, $ready, $setupOpen, $runOpen);
         $isBound = $step->unbroken || $step->setupWithRun;
         for ($try = 0; $try < self::TRIES; $try++) {
-            if ($setup > 0) {
-                [$start, $setupEnd] = $setupOpen->span($start, $setup);
-            } else {
-                $setupEnd = $start = $runOpen->nextOpen($start);
-            }
-            $runStart = $setupEnd;
-            $end = $setupEnd;
-            if ($run > 0) {
-                [$runStart, $end] = $runOpen->span($setupEnd > $ready ? $setupEnd : $ready, $run);
-            }
-            if ($end >= Windows::NEVER) {
+            $times = self::begunAt($start, $setup, $run, $ready, $setupOpen, $runOpen);
+            if ($times->end >= Windows::NEVER) {
                 return null;
             }
-            $next = $isBound || $end < $atLeast
-                ? self::later($step, $setup, $run, $atLeast, $setupOpen, $runOpen, [$start, $setupEnd, $runStart, $end])
+            $next = $isBound || $times->end < $atLeast
+                ? $times->later($step, $setup, $run, $atLeast, $setupOpen, $runOpen)
                 : null;
             if ($next === null && $need !== null && $crew !== null) {
-                $next = self::peopleFrom($need, $crew, $setupOpen, $runOpen, $setup, $start, $setupEnd, $runStart, $end);
+                $next = $times->peopleFrom($need, $crew, $setupOpen, $runOpen, $setup);
             }
             if ($next === null) {
-                $uses = $need === null
-                    ? []
-                    : self::uses($need, $setupOpen, $runOpen, $start, $setupEnd, $runStart, $end);
+                $times->uses = $need === null ? [] : $times->uses($need, $setupOpen, $runOpen);
 
-                return new self($start, $setupEnd, $runStart, $end, $uses);
+                return $times;
             }
-            $start = max($start + 1, $next);
+            $start = max($times->start + 1, $next);
         }
 
         return null;
+    }
+
+    /** Setup from the next minute on that may be, then the run, whatever else may not be. */
+    private static function begunAt(
+        int $start,
+        int $setup,
+        int $run,
+        int $ready,
+        Windows $setupOpen,
+        Windows $runOpen,
+    ): self {
+        if ($setup > 0) {
+            [$start, $setupEnd] = $setupOpen->span($start, $setup);
+        } else {
+            $setupEnd = $start = $runOpen->nextOpen($start);
+        }
+        if ($run <= 0) {
+            return new self($start, $setupEnd, $setupEnd, $setupEnd);
+        }
+        [$runStart, $end] = $runOpen->span($setupEnd > $ready ? $setupEnd : $ready, $run);
+
+        return new self($start, $setupEnd, $runStart, $end);
     }
 
     /** The first minute it is worth trying: setup may go ahead of the material. */
@@ -100,21 +112,19 @@ final class Times
             : $ready);
     }
 
-    /**
-     * From when it may do; null = it does.
-     *
-     * @param  array{int, int, int, int}  $times  start, setup's end, start of the run, end
-     */
-    private static function later(
+    /** From when it may do; null = it does. */
+    private function later(
         Step $step,
         int $setup,
         int $run,
         int $atLeast,
         Windows $setupOpen,
         Windows $runOpen,
-        array $times,
     ): ?int {
-        [$start, $setupEnd, $runStart, $end] = $times;
+        $start = $this->start;
+        $setupEnd = $this->setupEnd;
+        $runStart = $this->runStart;
+        $end = $this->end;
         $whole = $step->unbroken && ! $step->started;
         if ($whole && $setup > 0 && $setupEnd - $start !== $setup) {
             return $setupOpen->nextOpen($setupOpen->end[$setupOpen->at($start)]);
@@ -144,28 +154,26 @@ final class Times
     }
 
     /** From when there may be people for it; null = there are. */
-    private static function peopleFrom(
+    private function peopleFrom(
         Crewing $need,
         CrewPromises $crew,
         Windows $setupOpen,
         Windows $runOpen,
         int $setup,
-        int $start,
-        int $setupEnd,
-        int $runStart,
-        int $end,
     ): ?int {
-        if ($need->setup > 0 && $start < $setupEnd) {
-            for ($from = $start, $i = $setupOpen->at($start); $from < $setupEnd; $from = $setupOpen->start[++$i]) {
-                $to = min($setupEnd, $setupOpen->end[$i]);
+        if ($need->setup > 0 && $this->start < $this->setupEnd) {
+            $end = $this->setupEnd;
+            for ($from = $this->start, $i = $setupOpen->at($from); $from < $end; $from = $setupOpen->start[++$i]) {
+                $to = min($end, $setupOpen->end[$i]);
                 $until = $crew->lackingUntil($from, $to, $need->setup, $need->qualification);
                 if ($until >= 0) {
                     return $until;
                 }
             }
         }
-        if ($need->run > 0 && $runStart < $end) {
-            for ($from = $runStart, $i = $runOpen->at($runStart); $from < $end; $from = $runOpen->start[++$i]) {
+        if ($need->run > 0 && $this->runStart < $this->end) {
+            $end = $this->end;
+            for ($from = $this->runStart, $i = $runOpen->at($from); $from < $end; $from = $runOpen->start[++$i]) {
                 $to = min($end, $runOpen->end[$i]);
                 $until = $crew->lackingUntil($from, $to, $need->run, $need->qualification);
                 if ($until >= 0) {
@@ -178,23 +186,18 @@ final class Times
     }
 
     /** @return list<int> when how many of the crew work, each a CrewUse */
-    private static function uses(
-        Crewing $need,
-        Windows $setupOpen,
-        Windows $runOpen,
-        int $start,
-        int $setupEnd,
-        int $runStart,
-        int $end,
-    ): array {
+    private function uses(Crewing $need, Windows $setupOpen, Windows $runOpen): array
+    {
         $uses = [];
-        if ($need->setup > 0 && $start < $setupEnd) {
-            for ($from = $start, $i = $setupOpen->at($start); $from < $setupEnd; $from = $setupOpen->start[++$i]) {
-                $uses[] = CrewUse::of($from, min($setupEnd, $setupOpen->end[$i]), $need->setup);
+        if ($need->setup > 0 && $this->start < $this->setupEnd) {
+            $end = $this->setupEnd;
+            for ($from = $this->start, $i = $setupOpen->at($from); $from < $end; $from = $setupOpen->start[++$i]) {
+                $uses[] = CrewUse::of($from, min($end, $setupOpen->end[$i]), $need->setup);
             }
         }
-        if ($need->run > 0 && $runStart < $end) {
-            for ($from = $runStart, $i = $runOpen->at($runStart); $from < $end; $from = $runOpen->start[++$i]) {
+        if ($need->run > 0 && $this->runStart < $this->end) {
+            $end = $this->end;
+            for ($from = $this->runStart, $i = $runOpen->at($from); $from < $end; $from = $runOpen->start[++$i]) {
                 $uses[] = CrewUse::of($from, min($end, $runOpen->end[$i]), $need->run);
             }
         }

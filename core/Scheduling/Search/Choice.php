@@ -25,8 +25,10 @@ final class Choice
 
     public int $waited = -1;
 
-    /** The first minute that was looked at. */
-    public int $tried = PHP_INT_MAX;
+    /** @param  int  $tried  the first minute that was looked at */
+    public function __construct(public int $tried = PHP_INT_MAX)
+    {
+    }
 
     public function isTaken(): bool
     {

@@ -70,12 +70,7 @@ final class JobMove
         $ready = $net->release[$v];
         $low = $to = -1;
         for ($x = $v; $x >= 0 && $net->job[$x] === $net->job[$v]; $x = $net->after[$x][0] ?? -1) {
-            foreach ($net->before[$x] as $y) {
-                if (! isset($moved[$y])) {
-                    $low = max($low, $pos[$y]);
-                    $ready = max($ready, $out[$y]);
-                }
-            }
+            [$low, $ready] = $this->behind($x, $moved, $low, $ready, $pos, $out);
             if ($eighths > 0 && $ready < $end[$x] - $work[$x]) {
                 $ready += intdiv(($end[$x] - $work[$x] - $ready) * $eighths, 8);
                 $eighths = 0;
@@ -139,12 +134,7 @@ final class JobMove
         $low = $to = -1;
         $isEarlier = false;
         for ($x = $v; $x >= 0 && $net->job[$x] === $net->job[$v]; $x = $net->after[$x][0] ?? -1) {
-            foreach ($net->before[$x] as $y) {
-                if (! isset($moved[$y])) {
-                    $low = max($low, $pos[$y]);
-                    $ready = max($ready, $out[$y]);
-                }
-            }
+            [$low, $ready] = $this->behind($x, $moved, $low, $ready, $pos, $out);
             $gaps = [];
             for ($y = $cp[$x]; $y >= 0 && $pos[$y] > $low && ! $fixed[$y] && $end[$y] > $ready; $y = $cp[$y]) {
                 $gaps[] = $y;
@@ -160,6 +150,26 @@ final class JobMove
         }
 
         return ! $isEarlier || $places[0][0] >= $to ? null : self::ahead($at, $to, $places, $moved);
+    }
+
+    /**
+     * Behind what it waits for, but what moves itself.
+     *
+     * @param  array<int, true>  $moved
+     * @param  array<int, int>  $pos
+     * @param  array<int, int>  $out
+     * @return array{int, int} place in the order it must stand behind, when it is ready
+     */
+    private function behind(int $x, array $moved, int $low, int $ready, array $pos, array $out): array
+    {
+        foreach ($this->net->before[$x] as $y) {
+            if (! isset($moved[$y])) {
+                $low = max($low, $pos[$y]);
+                $ready = max($ready, $out[$y]);
+            }
+        }
+
+        return [$low, $ready];
     }
 
     /**

@@ -6,7 +6,7 @@ namespace KeepPace\Core\Scheduling\Search;
 
 use KeepPace\Core\Scheduling\Net\Way;
 
-/** What a machine that takes several operations at once works on at one time. Minutes from now. Not changed; as Spot. */
+/** What a machine that takes several operations at once works on at one time. Minutes from now; as Spot not changed. */
 final class Load
 {
     /**

@@ -63,22 +63,7 @@ final class People
             $this->hands[$key] = new Hands($there);
             $this->ofCrew[$key] = new Touched;
         }
-        foreach ($net->ways as $x => $ways) {
-            foreach ($ways as $n => $way) {
-                $need = $way->crewing;
-                $this->crew[$x][$n] = $need !== null && isset($this->hands[$need->crew]) ? $need->crew : -1;
-                $this->areAsked = $this->areAsked || $this->crew[$x][$n] >= 0;
-                if ($shop->isAsked[$way->centre]) {
-                    foreach ($shop->calendarOf[$way->centre] as $calendar) {
-                        $own = $shop->calendars[$calendar];
-                        $this->open[$x][$n][] = $need === null ? [$own, $own] : [
-                            $ground->calendars->of($own, $need->crew, $need->setup, $need->qualification),
-                            $ground->calendars->of($own, $need->crew, $need->run, $need->qualification),
-                        ];
-                    }
-                }
-            }
-        }
+        $this->hours($ground);
         $this->loads = new Loads($net, $shop);
         foreach (array_keys(array_filter($shop->isAsked)) as $c) {
             $isOven = $this->loads->capacity($c) > 0;
@@ -88,6 +73,27 @@ final class People
         }
         $this->pinnedLater();
         $this->clear();
+    }
+
+    /** Whom each way of an operation needs, and when a machine can work with them. */
+    private function hours(Ground $ground): void
+    {
+        foreach ($this->net->ways as $x => $ways) {
+            foreach ($ways as $n => $way) {
+                $need = $way->crewing;
+                $this->crew[$x][$n] = $need !== null && isset($this->hands[$need->crew]) ? $need->crew : -1;
+                $this->areAsked = $this->areAsked || $this->crew[$x][$n] >= 0;
+                if ($this->shop->isAsked[$way->centre]) {
+                    foreach ($this->shop->calendarOf[$way->centre] as $calendar) {
+                        $own = $this->shop->calendars[$calendar];
+                        $this->open[$x][$n][] = $need === null ? [$own, $own] : [
+                            $ground->calendars->of($own, $need->crew, $need->setup, $need->qualification),
+                            $ground->calendars->of($own, $need->crew, $need->run, $need->qualification),
+                        ];
+                    }
+                }
+            }
+        }
     }
 
     private function pinnedLater(): void
@@ -240,8 +246,7 @@ final class People
         array $pos,
         int $place,
     ): Spot {
-        $crew = $this->crew[$x][$way];
-        $hands = $crew < 0 ? null : $this->hands[$crew];
+        $hands = $this->hands[$this->crew[$x][$way]] ?? null;
         $hands?->askFor($place, $pos);
         $one = $this->net->ways[$x][$way];
         $c = $one->centre;
@@ -250,7 +255,7 @@ final class People
             ? $this->loads->mayJoin($x, $one, $ready, $this->atLeast($x, $way, $lastPart), $y, $before, $free, $wide,
                 $this->spots)
             : [];
-        $choice = new Choice;
+        $choice = new Choice($isOven ? $ready : PHP_INT_MAX);
         $least = $one->work();
         $ahead = $y * $wide;
         $machines = $this->net->machines[$c];
@@ -266,9 +271,6 @@ final class People
             $this->onMachine($choice, $x, $way, $q, $family, $g, $ready, $lastPart, $hands);
         }
         $hands?->done();
-        if ($isOven && $ready < $choice->tried) {
-            $choice->tried = $ready;
-        }
 
         return $this->spot($x, $way, $choice, $firstPart);
     }
@@ -425,18 +427,9 @@ final class People
         ?Hands $hands,
     ): void {
         $one = $this->net->ways[$x][$way];
-        $setupOpen = $this->open[$x][$way][$machine][0];
-        $runOpen = $this->open[$x][$way][$machine][1];
-        $step = $this->net->step[$x];
         $pins = $this->shop->kept[$one->centre][$machine] ?? null;
         $before = $free;
-        if (isset($this->later[$x])) {
-            if ($this->later[$x][0] !== $machine) {
-                return;
-            }
-            $free = max($free, $this->later[$x][1]);
-        }
-        $atLeast = $lastPart === null ? 0 : $runOpen->finish($lastPart[0], $lastPart[1]);
+        $free = max($free, $this->notBefore($x, $machine));
         for ($n = 0; ; $n++) {
             $pin = $pins[$n] ?? null;
             if ($pin !== null && $pin[1] <= $free) {
@@ -446,15 +439,8 @@ final class People
                 continue;
             }
             $change = $this->changeover($x, $one->centre, $family);
-            $setup = $one->setup + $change;
-            $from = Times::first($step, $setup, $free, $ready, $setupOpen, $runOpen);
-            if ($from < $choice->tried) {
-                $choice->tried = $from;
-            }
-            $hands?->begin();
-            $times = ($pin[0] ?? PHP_INT_MAX) <= $from
-                ? null
-                : Times::of($step, $one, $setup, $free, $ready, $atLeast, $setupOpen, $runOpen, $hands);
+            $pinStart = $pin[0] ?? Windows::NEVER;
+            $times = $this->times($choice, $x, $way, $machine, $change, $free, $pinStart, $ready, $lastPart, $hands);
             if ($times !== null && ($pin === null || $this->goesBefore($times, $x, $one, $machine, $n, $family))) {
                 $choice->offer($machine, $times, $free, $change, $hands->waited ?? -1);
 
@@ -463,9 +449,49 @@ final class People
             if ($pin === null) {
                 return;
             }
-            $free = max($free, $pin[1]);
+            $free = $pin[1];
             $family = $pin[2] < 0 ? $family : $pin[2];
         }
+    }
+
+    /**
+     * On a machine from when it is free; null = it would not begin before what is pinned there, or never.
+     *
+     * @param  array{int, int}|null  $lastPart
+     */
+    private function times(
+        Choice $choice,
+        int $x,
+        int $way,
+        int $machine,
+        int $change,
+        int $free,
+        int $pinStart,
+        int $ready,
+        ?array $lastPart,
+        ?Hands $hands,
+    ): ?Times {
+        $one = $this->net->ways[$x][$way];
+        [$setupOpen, $runOpen] = $this->open[$x][$way][$machine];
+        $setup = $one->setup + $change;
+        $step = $this->net->step[$x];
+        $from = Times::first($step, $setup, $free, $ready, $setupOpen, $runOpen);
+        $choice->tried = $from < $choice->tried ? $from : $choice->tried;
+        if ($pinStart <= $from) {
+            return null;
+        }
+        $hands?->begin();
+        $atLeast = $lastPart === null ? 0 : $runOpen->finish($lastPart[0], $lastPart[1]);
+
+        return Times::of($step, $one, $setup, $free, $ready, $atLeast, $setupOpen, $runOpen, $hands);
+    }
+
+    /** Where there is no room for it where it is pinned: on that machine, later. */
+    private function notBefore(int $x, int $machine): int
+    {
+        [$only, $from] = $this->later[$x] ?? [$machine, 0];
+
+        return $only === $machine ? $from : Windows::NEVER;
     }
 
     /** Whether it is through before what is pinned there, and leaves that its changeover. */
