@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace KeepPace\Core\Scheduling\Lever;
 
 use KeepPace\Core\Scheduling\Job;
+use KeepPace\Core\Scheduling\Net\Net;
 use KeepPace\Core\Scheduling\Plan\KeptSequence;
 use KeepPace\Core\Scheduling\Plan\ScheduleSearch;
 use KeepPace\Core\Scheduling\PlannedStep;
@@ -18,8 +19,13 @@ use KeepPace\Core\Scheduling\Schedule;
  */
 final class LeverTrials
 {
-    /** Starts of each search: with few moves behind them more would only take time. */
+    /**
+     * Starts of each search, and operations in all of them, as in all that is loaded to move fewer: one waits for it,
+     * and with few moves behind them more would only take time.
+     */
     private const STARTS = 60;
+
+    private const STARTED = 9_000;
 
     private ?Schedule $before = null;
 
@@ -51,7 +57,7 @@ final class LeverTrials
     /** @param  non-empty-list<array<int, PlannedStep>>  $plans  sequences to keep; the search begins from the first */
     private function best(Problem $problem, array $plans, bool $forJob): Schedule
     {
-        $left = self::STARTS;
+        $left = min(self::STARTS, intdiv(self::STARTED, max(1, Net::of($problem)->count)));
         $searched = ScheduleSearch::solve(
             $problem,
             $plans[0],
@@ -61,6 +67,7 @@ final class LeverTrials
             mayBegin: function () use (&$left): bool {
                 return --$left > 0;
             },
+            calmed: self::STARTED,
         )->schedule;
         $candidates = [
             ...array_map(static fn (array $plan): Schedule => KeptSequence::load($problem, $plan), $plans),

@@ -27,6 +27,7 @@ final class ScheduleSearch
      *     to get at the best plan kept so far; false = take the best now
      * @param  MovePrice  $price  what a step that starts at another time than planned costs
      * @param  (callable(): bool)|null  $mayBegin  as of TardinessSearch
+     * @param  int  $calmed  operations loaded at most to move fewer of them for the same gain
      */
     public static function solve(
         Problem $problem,
@@ -36,6 +37,7 @@ final class ScheduleSearch
         callable $goOn,
         MovePrice $price = new MovePrice,
         ?callable $mayBegin = null,
+        int $calmed = self::CALMED_LOADED,
     ): Searched {
         $net = Net::of($problem);
         $order = KeptSequence::orderOf($net, $plan);
@@ -57,7 +59,7 @@ final class ScheduleSearch
         $before = PlanCost::of($net, $stands, $plan, $price);
         $best = Loading::load($net, $found->order, only: $found->ways);
         $isBetter = PlanCost::of($net, $best, $plan, $price)->isGainOn($before);
-        $best = $isBetter ? self::calmed($net, $best, $plan, $price) : $stands;
+        $best = $isBetter ? self::calmed($net, $best, $plan, $price, $calmed) : $stands;
 
         return new Searched(
             $best,
@@ -74,8 +76,13 @@ final class ScheduleSearch
      *
      * @param  array<int, PlannedStep>  $plan
      */
-    private static function calmed(Net $net, Schedule $best, array $plan, MovePrice $price): Schedule
-    {
+    private static function calmed(
+        Net $net,
+        Schedule $best,
+        array $plan,
+        MovePrice $price,
+        int $loaded,
+    ): Schedule {
         $cost = PlanCost::of($net, $best, $plan, $price);
         $groups = [];
         foreach ($net->step as $x => $step) {
@@ -91,7 +98,7 @@ final class ScheduleSearch
         foreach (array_slice(
             $groups,
             0,
-            min(self::CALMED, intdiv(self::CALMED_LOADED, max(1, $net->count))),
+            min(self::CALMED, intdiv($loaded, max(1, $net->count))),
         ) as $group) {
             $keys = array_replace($best->steps, $group);
             $one = Loading::load($net, KeptSequence::orderOf($net, $keys), $keys);

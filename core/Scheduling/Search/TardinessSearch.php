@@ -196,6 +196,9 @@ final class TardinessSearch
         $starts = [];
         foreach ($this->net->asked === [] ? [true] : [false, true] as $withPeople) {
             foreach (self::RULES as [$rule, $look]) {
+                if ($starts !== [] && ! ($this->mayBegin)()) {
+                    return $starts;
+                }
                 $before = $this->best;
                 $order = $this->dispatch($rule, $look, [], $withPeople);
                 $starts[] = $found = $this->cool($order, $this->kept, 0, 1.0, 1.0);

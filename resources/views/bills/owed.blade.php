@@ -3,8 +3,12 @@
         <h1>Came and not billed</h1>
         <span class="say">
             {{ $isToday ? 'Today' : 'At the end of '.$print->day($page->day) }}:
-            {{ $print->money($page->total()) }} € of
-            {{ $print->count($page->suppliers->count(), 'supplier', 'suppliers', 'nobody') }}, at the prices agreed now.
+            @if ($page->suppliers->isEmpty())
+                nothing
+            @else
+                {{ $print->money($page->total()) }} € of
+                {{ $print->count($page->suppliers->count(), 'supplier', 'suppliers', 'nobody') }}, at the prices agreed now.
+            @endif
         </span>
         <x-other-day />
     </div>
