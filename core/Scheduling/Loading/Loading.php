@@ -182,8 +182,11 @@ final class Loading
         }
         foreach ($this->net->jobs as $j => $job) {
             if (! isset($this->unplaced[$job->id])) {
-                $finish[$job->id] = $origin
-                    + max(0, ...array_map(fn (int $x): int => $this->out[$x] ?? 0, $this->net->tails[$j]), ...[0]);
+                $last = 0;
+                foreach ($this->net->tails[$j] as $x) {
+                    $last = max($last, $this->out[$x] ?? 0);
+                }
+                $finish[$job->id] = $origin + $last;
             }
         }
 
@@ -385,7 +388,7 @@ final class Loading
             if ($next !== null && $next->start <= max($from, $low)) {
                 continue;
             }
-            $family = $machine->familyBefore($i);
+            $family = $centre->changeovers === null ? null : $machine->familyBefore($i);
             $change = $step->started ? 0 : $centre->changeovers?->between($family, $step->family) ?? 0;
             $times = Times::of(
                 $step,

@@ -40,7 +40,11 @@ final class Machine
     public function add(Block $block): void
     {
         $at = $this->firstEndingAfter($block->start);
-        array_splice($this->blocks, $at, 0, [$block]);
+        if ($at === count($this->blocks)) {
+            $this->blocks[] = $block;
+        } else {
+            array_splice($this->blocks, $at, 0, [$block]);
+        }
     }
 
     /** What it is set up for when a block is put at this place. */

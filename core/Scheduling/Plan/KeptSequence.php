@@ -124,8 +124,14 @@ final class KeptSequence
     private function stand(int $now): void
     {
         foreach ($this->net->before as $x => $before) {
-            $this->key[$x] = $this->stoodAt($x)
-                ?? max($now, ...array_map(fn (int $y): int => $this->key[$y], $before), ...[0]);
+            $key = $this->stoodAt($x);
+            if ($key === null) {
+                $key = max($now, 0);
+                foreach ($before as $y) {
+                    $key = max($key, $this->key[$y]);
+                }
+            }
+            $this->key[$x] = $key;
         }
     }
 
@@ -207,17 +213,14 @@ final class KeptSequence
                     $this->key[$x] = max($this->key[$x], $this->was[$this->net->step[$y]->id]->end ?? 0);
                 }
                 $behind[$x] = true;
-            } elseif (array_intersect_key($behind, array_flip($before)) !== []) {
-                $pushed = max(
-                    array_map(
-                        fn (int $y): int => $this->key[$y],
-                        array_keys(array_intersect_key($behind, array_flip($before))),
-                    ),
-                );
-                if ($this->key[$x] < $pushed) {
-                    $this->key[$x] = $pushed;
+
+                continue;
+            }
+            foreach ($before as $y) {
+                if (isset($behind[$y])) {
+                    $this->key[$x] = max($this->key[$x], $this->key[$y]);
+                    $behind[$x] = true;
                 }
-                $behind[$x] = true;
             }
         }
     }
@@ -247,20 +250,35 @@ final class KeptSequence
      */
     private function order(array $operations): array
     {
-        usort($operations, fn (int $a, int $b): int => $this->key[$a] <=> $this->key[$b]
-            ?: [$this->rank($this->net->job[$a]), $a] <=> [$this->rank($this->net->job[$b]), $b]);
+        $jobs = array_keys($this->net->jobs);
+        usort($jobs, fn (int $a, int $b): int => $this->rank($a) <=> $this->rank($b));
+        $place = array_flip($jobs);
+        $keys = $places = [];
+        foreach ($operations as $x) {
+            $keys[] = $this->key[$x];
+            $places[] = $place[$this->net->job[$x]];
+        }
+        array_multisort($keys, $places, $operations);
         $order = $done = [];
-        $take = function (int $x) use (&$take, &$order, &$done): void {
-            if (! isset($done[$x])) {
-                $done[$x] = true;
-                foreach ($this->net->before[$x] as $y) {
-                    $take($y);
-                }
-                $order[] = $x;
-            }
-        };
-        array_map($take, $operations);
+        foreach ($operations as $x) {
+            $this->takeBehind($x, $order, $done);
+        }
 
         return $order;
+    }
+
+    /**
+     * @param  list<int>  $order
+     * @param  array<int, true>  $done  by operation
+     */
+    private function takeBehind(int $x, array &$order, array &$done): void
+    {
+        if (! isset($done[$x])) {
+            $done[$x] = true;
+            foreach ($this->net->before[$x] as $y) {
+                $this->takeBehind($y, $order, $done);
+            }
+            $order[] = $x;
+        }
     }
 }
