@@ -128,16 +128,17 @@ class BoardPaint {
         });
     }
 
-    /* When a bar is worked on: a step pauses where its machine is closed. Seen from far it is drawn in one. */
+    /* When a bar is worked on: a step pauses where its machine is closed. Seen from far, small breaks are not drawn. */
     pieces(bar) {
         const { board } = this;
         const centre = board.centreOf(bar.centre);
-        if (!centre || board.axis.scale * 1440 < 90) return [[bar.start, bar.end]];
+        if (!centre) return [[bar.start, bar.end]];
+        const least = board.axis.scale * 1440 < 90 ? 4 : 20;
         const open = bar.isDone ? board.data.calendars[centre.open] : board.openOf(centre, bar.machine);
         const pieces = [];
         for (let i = this.firstOpen(open, bar.start); i < open.length && open[i][0] < bar.end; i++) {
             const last = pieces[pieces.length - 1];
-            const isBreak = last && this.x(open[i][0]) - this.x(last[1]) < 20 && !board.axis.foldAt(last[1] + 60);
+            const isBreak = last && this.x(open[i][0]) - this.x(last[1]) < least && !board.axis.foldAt(last[1] + 60);
             if (isBreak) last[1] = Math.min(bar.end, open[i][1]);
             else pieces.push([Math.max(bar.start, open[i][0]), Math.min(bar.end, open[i][1])]);
         }
