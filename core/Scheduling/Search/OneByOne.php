@@ -9,8 +9,8 @@ use KeepPace\Core\Scheduling\Net\Net;
 
 /**
  * Order after order, each whole into the gaps those before it leave: to begin a search with where much stands still,
- * as people, pins and loads make it, and dispatching step by step fills time nobody gives back. (Job by job insertion,
- * as in Bürgy and Bülbül, European Journal of Operational Research 270 (2018), here by one sequence of orders.)
+ * as people, pins and loads make it, and dispatching step by step fills time nobody gives back. (The job insertion
+ * problem, Kis and Hertz, Discrete Applied Mathematics 128 (2003), solved greedily for each of a sequence of orders.)
  */
 final class OneByOne
 {
