@@ -7,7 +7,7 @@
                 nothing
             @else
                 {{ $print->money($page->total()) }} € of
-                {{ $print->count($page->suppliers->count(), 'supplier', 'suppliers', 'nobody') }}, at the prices agreed now.
+                {{ $print->count($page->suppliers->count(), 'supplier', 'suppliers') }}, at the prices agreed now.
             @endif
         </span>
         <x-other-day />
