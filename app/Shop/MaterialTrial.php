@@ -68,7 +68,7 @@ final class MaterialTrial
      */
     public function finishIf(Supposed $supposed): array
     {
-        $steps = Levers::materialOf($this->now, $this->standing->near($this->standing->shop($supposed)));
+        $steps = Levers::materialOf($this->now, $this->standing->near($this->shop->supposing($supposed)));
 
         return [$this->finishOf(Levers::material($this->problem, $steps)), $steps];
     }

@@ -27,6 +27,9 @@ final class ShopState
     /** @var Collection<int, OpenOrder> open orders by id, by their standing */
     public readonly Collection $orders;
 
+    /** @var Collection<int, OpenOrder> by id, as they were read */
+    private readonly Collection $open;
+
     public readonly PartsDealt $parts;
 
     /** Where the numbers of what stands for an order without steps begin: below those of held promises. */
@@ -44,17 +47,25 @@ final class ShopState
     /** @var array<int, Arrival> of what nothing is ordered for, by item */
     public readonly array $ifOrdered;
 
-    /** @param  list<int>  $first */
-    private function __construct(private readonly CarbonImmutable $now, array $first, Supposed $supposed)
-    {
-        $orders = OpenOrder::all();
-        $this->plant = PlantCalendar::known();
-        $this->deliveries = new Deliveries($this->plant ?? PlantCalendar::orEveryDay(), self::minute($now));
-        $this->steps = new OpenSteps($orders, $this->deliveries, self::minute($now));
+    /**
+     * @param  list<int>  $first
+     * @param  self|null  $read  the same shop, of which only the parts are dealt out otherwise
+     */
+    private function __construct(
+        private readonly CarbonImmutable $now,
+        private readonly array $first,
+        Supposed $supposed,
+        ?self $read = null,
+    ) {
+        $this->open = $read === null ? OpenOrder::all() : $read->open->map(fn (OpenOrder $one): OpenOrder => clone $one);
+        $this->plant = $read === null ? PlantCalendar::known() : $read->plant;
+        $this->deliveries = $read->deliveries
+            ?? new Deliveries($this->plant ?? PlantCalendar::orEveryDay(), self::minute($now));
+        $this->steps = $read->steps ?? new OpenSteps($this->open, $this->deliveries, self::minute($now));
         $this->parts = new PartsDealt(
-            new PartsGiven($orders, $this->deliveries, $supposed),
-            $orders,
-            array_values(array_intersect($first, $orders->keys()->all())),
+            new PartsGiven($this->open, $this->deliveries, $supposed),
+            $this->open,
+            array_values(array_intersect($first, $this->open->keys()->all())),
         );
         $this->orders = $this->parts->orders;
         $this->leadTimes = self::leadTimes($this->parts->missingItems());
@@ -62,9 +73,15 @@ final class ShopState
     }
 
     /** @param  list<int>  $first  orders that are taken to go before all others */
-    public static function now(array $first = [], ?Supposed $supposed = null): self
+    public static function now(array $first = []): self
     {
-        return new self(CarbonImmutable::now(), $first, $supposed ?? Supposed::nothing());
+        return new self(CarbonImmutable::now(), $first, Supposed::nothing());
+    }
+
+    /** The shop that was read, with its parts dealt out as if it were so: a third of the time to read it all anew. */
+    public function supposing(Supposed $supposed): self
+    {
+        return new self($this->now, $this->first, $supposed, $this);
     }
 
     /**

@@ -61,14 +61,14 @@ final class StandingPlan
     }
 
     /** The shop as it is now, for what the plan's levers, and who asks, take to be otherwise. */
-    public function shop(?Supposed $supposed = null): ShopState
+    public function shop(): ShopState
     {
         $first = array_filter(
             $this->plan->levers ?? [],
             static fn (array $lever): bool => $lever['kind'] === PlanLever::RANK,
         );
 
-        return ShopState::now(array_map(intval(...), array_column($first, 'order')), $supposed);
+        return ShopState::now(array_map(intval(...), array_column($first, 'order')));
     }
 
     /** As the facts would be if an order went before all others. */

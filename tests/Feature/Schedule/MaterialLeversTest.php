@@ -12,8 +12,11 @@ use App\Models\SupplierItem;
 use App\Models\Tie;
 use App\Shop\LeverOffers;
 use App\Shop\PlanLever;
+use App\Shop\ShopState;
+use App\Shop\Supposed;
 use Illuminate\Support\Facades\DB;
 use KeepPace\Core\Refused;
+use KeepPace\Core\Scheduling\Step;
 
 /* What could be done about material a late order waits for; each is tried on the plan (our own rules). */
 
@@ -55,6 +58,32 @@ it('hurries a purchase no more than it has to, and says what that gains', functi
     };
     $next = App\Shop\Deliveries::now()->plant->workingDaysFrom($on, 1);
     expect($lateIf($on))->toBeLessThanOrEqual(0)->and($lateIf($next))->toBeGreaterThan(0);
+});
+
+it('supposes that a purchase comes sooner without reading the shop again, nor changing what was read', function () {
+    $order = ($this->late)(quantity: '10');
+    $shop = ShopState::now();
+    $materialAt = function (ShopState $shop) use ($order): array {
+        $jobs = array_column($shop->problem(60)->jobs, 'steps', 'id');
+
+        return array_map(fn (Step $step): int => $step->materialAt, $jobs[$order->id]);
+    };
+    $before = $materialAt($shop);
+    $queries = 0;
+    DB::listen(function () use (&$queries): void {
+        $queries++;
+    });
+    $sooner = $shop->supposing(Supposed::comes($this->purchase->id, '2026-12-07'));
+    $dealt = $queries;
+    $anew = ShopState::now();
+    expect($dealt)->toBeLessThan($queries - $dealt)
+        ->and($materialAt($sooner))->not->toBe($before)
+        ->and($materialAt($shop))->toBe($before)
+        ->and($materialAt($anew))->toBe($before)
+        // what is read anew when it is so
+        ->and($sooner->orders->keys()->all())->toBe($anew->orders->keys()->all());
+    $this->purchase->update(['expected_on' => '2026-12-07']);
+    expect($materialAt(ShopState::now()))->toBe($materialAt($sooner));
 });
 
 it('asks the supplier at one click: the day is asked for, and not taken before somebody gives it', function () {
