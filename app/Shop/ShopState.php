@@ -57,7 +57,9 @@ final class ShopState
         Supposed $supposed,
         ?self $read = null,
     ) {
-        $this->open = $read === null ? OpenOrder::all() : $read->open->map(fn (OpenOrder $one): OpenOrder => clone $one);
+        $this->open = $read === null
+            ? OpenOrder::all()
+            : $read->open->map(fn (OpenOrder $one): OpenOrder => clone $one);
         $this->plant = $read === null ? PlantCalendar::known() : $read->plant;
         $this->deliveries = $read->deliveries
             ?? new Deliveries($this->plant ?? PlantCalendar::orEveryDay(), self::minute($now));
