@@ -12,10 +12,9 @@ use Random\Randomizer;
 
 /**
  * Least total weighted tardiness, anytime. First many dispatched schedules, with jobs made more and less urgent by
- * chance (search in
- * the space of the problem: Storer, Wu and Vaccari, Management Science 38 (1992)), or orders put in one by one where
- * that is better; a short cooling of the best few; then coolings that grow longer, each begun again from the best found. Repeatable by seed and iterations; a time limit
- * only cuts.
+ * chance (search in the space of the problem: Storer, Wu and Vaccari, Management Science 38 (1992)), or orders put in
+ * one by one where that is better; a short cooling of the best few; then coolings that grow longer, each begun again
+ * from the best found. Repeatable by seed and iterations; a time limit only cuts.
  */
 final class TardinessSearch
 {
