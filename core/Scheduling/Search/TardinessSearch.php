@@ -119,8 +119,7 @@ final class TardinessSearch
         $stands = $stands->after(...$started);
         $self = new self($net, $seed, $goOn, $mayBegin ?? static fn (): bool => true, $stands);
         if ($stands->order !== null) {
-            $order = [...$stands->fixed, ...array_values(array_diff($stands->order, $stands->fixed))];
-            $self->judge($self->cool($order, $stands->ways, 0, 1.0, 1.0));
+            $self->judge($self->cool($self->behindFixed($stands->order), $stands->ways, 0, 1.0, 1.0));
         }
         if ($net->count === 0 || ! $self->begin($iterations)) {
             return $self->found();
@@ -193,26 +192,29 @@ final class TardinessSearch
     private function byRules(): array
     {
         $starts = [];
+        $least = null; // of the starts: the plan that stands may be better than all of them
         foreach ($this->net->asked === [] ? [true] : [false, true] as $withPeople) {
             foreach (self::RULES as [$rule, $look]) {
                 if ($starts !== [] && ! ($this->mayBegin)()) {
                     return $starts;
                 }
-                $before = $this->best;
                 $order = $this->dispatch($rule, $look, [], $withPeople);
                 $starts[] = $found = $this->cool($order, $this->kept, 0, 1.0, 1.0);
                 $this->judge($found);
-                $this->withPeople = $this->best === $before ? $this->withPeople : $withPeople;
+                if ($found->isBetterThan($least)) {
+                    $least = $found;
+                    $this->withPeople = $withPeople;
+                }
             }
         }
         foreach ($this->walk->isManned() ? self::SOONER : [] as [$bySpan, $byWeight]) {
             if (! ($this->mayBegin)()) {
                 break;
             }
-            $before = $this->best;
             $starts[] = $found = $this->started($this->oneByOne->order($bySpan, $byWeight));
             $this->judge($found);
-            if ($this->best !== $before) {
+            if ($found->isBetterThan($least)) {
+                $least = $found;
                 $this->isOneByOne = true;
                 $this->sooner = [$bySpan, $byWeight];
             }
@@ -262,10 +264,8 @@ final class TardinessSearch
     private function started(array $start): Found
     {
         [$order, $ways] = $start;
-        $fixed = $this->stands->fixed;
-        $order = $fixed === [] ? $order : [...$fixed, ...array_values(array_diff($order, $fixed))];
 
-        return $this->cool($order, $this->kept + $ways, 0, 1.0, 1.0);
+        return $this->cool($this->behindFixed($order), $this->kept + $ways, 0, 1.0, 1.0);
     }
 
     /**
@@ -274,8 +274,17 @@ final class TardinessSearch
      */
     private function dispatch(Rule $rule, float $lookAhead, array $factors, ?bool $withPeople = null): array
     {
-        $order = Dispatch::order($this->net, $rule, $lookAhead, $factors, $withPeople ?? $this->withPeople);
+        return $this->behindFixed(
+            Dispatch::order($this->net, $rule, $lookAhead, $factors, $withPeople ?? $this->withPeople),
+        );
+    }
 
+    /**
+     * @param  list<int>  $order
+     * @return list<int> with what is fixed in front
+     */
+    private function behindFixed(array $order): array
+    {
         $fixed = $this->stands->fixed;
 
         return $fixed === [] ? $order : [...$fixed, ...array_values(array_diff($order, $fixed))];

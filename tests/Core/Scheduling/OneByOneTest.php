@@ -55,7 +55,7 @@ it('gives the most urgent order the time it would have alone', function () {
     expect($seen)->toBeGreaterThan(20);
 });
 
-it('starts a search that finds no less than by dispatching alone', function () {
+it('is a start a walk goes on from, where people are asked for and not only machines', function () {
     mt_srand(1938);
     $net = Net::of(WalkShops::random(['shared', 'able']));
     [$order, $ways] = (new OneByOne($net))->order(0.5, 1.0);
